@@ -1,0 +1,42 @@
+// The decisions as a list that a person can read, type into and nudge: what the Decide panel and `decide` work on.
+#pragma once
+#include "core/design/describe.h"
+#include "core/measure/result.h"
+
+namespace eup {
+
+enum class DecisionKind { length, angle, percent, number, mass, count, flag, choice, text, section, stations };
+
+struct Decision {
+  std::string path;  ///< "panel.halfSpan", "spars.0.top.width"
+  std::string label; ///< in the trade's words
+  std::string group; ///< heading that it stands under
+  DecisionKind kind = DecisionKind::length;
+  Stage stage = Stage::panels;
+  bool applies = true;  ///< has a say in the design as it stands
+  bool follows = false; ///< the other of a pair: it is shown, and follows from the one that was decided
+  Limits limits{};      ///< mm, degrees, fractions, …; for numbers
+  double value = 0;     ///< in the same unit; choices and flags: the index
+  std::string text;     ///< as it is shown and typed
+  std::string unit;     ///< shown behind the text
+  std::vector<std::pair<std::string, std::string>> choices{}; ///< key and words
+};
+
+std::vector<Decision> decisionsOf(const Design& design);
+/// The decision of that path; nothing if there is none.
+std::optional<Decision> decisionAt(const Design& design, std::string_view path);
+
+/// The design with one decision changed to what was typed. Refuses, quoting, what cannot be read or lies outside
+/// the limits. Choices take their key or their words, flags yes/no, stations a list.
+Result<Design> decide(const Design& design, std::string_view path, std::string_view typed);
+/// The same with a number in the decision's own unit (see Decision::value), held within its limits: for dragging.
+Result<Design> decideValue(const Design& design, std::string_view path, double value);
+
+/// The dihedral both ways, whichever was decided. Γ in degrees; the rise over the true half span.
+double dihedralDeg(const Dihedral& dihedral, double halfSpan);
+double riseOf(const Dihedral& dihedral, double halfSpan);
+
+/// The rib stations of the rule, from root to tip, ends included.
+std::vector<double> ribStations(const Ribs& ribs, double halfSpan);
+
+} // namespace eup

@@ -1,0 +1,163 @@
+// The decisions of a builder: a plain value. It is what is saved, undone and compared; all else follows from it.
+// Lengths mm, fractions of the local chord from the leading edge, angles in degrees as they were typed.
+#pragma once
+#include "core/measure/units.h"
+#include "core/section/listed_section.h"
+#include <string>
+#include <variant>
+#include <vector>
+
+namespace eup {
+
+enum class Hand { right, left };
+
+struct NacaChoice {
+  std::string digits = "2412";
+  bool operator==(const NacaChoice&) const = default;
+};
+using SectionChoice = std::variant<NacaChoice, ListedSection>;
+
+struct Sections {
+  SectionChoice root, tip;
+  bool operator==(const Sections&) const = default;
+};
+
+struct Panel {
+  double halfSpan = 700; ///< true length: as drawn on a plan that is built over
+  double rootChord = 220;
+  double tipChord = 160;
+  double tipSetback = 20; ///< how far the tip's leading edge lies behind the root's, before washout
+  double washoutDeg = 2;  ///< tip, nose down
+  double washoutAxis = 0; ///< chord fraction that the tip is turned about
+  bool operator==(const Panel&) const = default;
+};
+
+enum class RibRule { count, spacing, stations };
+
+struct Ribs {
+  RibRule rule = RibRule::count;
+  int count = 12;
+  double spacing = 65;
+  std::vector<double> stations; ///< for RibRule::stations: from the root outwards, both ends included
+  double thickness = 2;
+  double rootThickness = 3;
+  double tipThickness = 3;
+  double notchFit = 0.1; ///< a notch or slot is this much wider than what goes in
+  double rim = 2;        ///< thinner wood than this is reported
+  bool operator==(const Ribs&) const = default;
+};
+
+enum class SheetEdge { fraction, spar };
+
+struct Sheeting {
+  bool top = true, bottom = true;
+  double thickness = 1.5;
+  SheetEdge to = SheetEdge::fraction;
+  double fraction = 0.32;
+  int spar = 1; ///< for SheetEdge::spar: its number, from 1; the sheet ends at that spar's rear face
+  bool operator==(const Sheeting&) const = default;
+};
+
+struct CapStrips {
+  bool top = true, bottom = true;
+  double thickness = 1.5;
+  double width = 8;
+  bool operator==(const CapStrips&) const = default;
+};
+
+enum class LeadingEdgeKind { none, square, onEdge, shaped };
+
+struct LeadingEdge {
+  LeadingEdgeKind kind = LeadingEdgeKind::square;
+  double width = 7;  ///< along the chord; side of the strip when it is square or on edge
+  double height = 8; ///< shaped strip only: of the part that is let into the rib
+  double letIn = 2;  ///< shaped strip only: how deep it sits in the rib's notch
+  bool operator==(const LeadingEdge&) const = default;
+};
+
+enum class TrailingEdgeKind { none, wedge, twoSheets };
+
+struct TrailingEdge {
+  TrailingEdgeKind kind = TrailingEdgeKind::wedge;
+  double width = 28;    ///< along the chord, at every rib
+  double sheet = 1.5;   ///< two sheets only: thickness of each
+  double overhang = 3;  ///< two sheets only: how far they stand out behind the rib tails
+  bool operator==(const TrailingEdge&) const = default;
+};
+
+enum class SparKind { caps, fullDepth };
+enum class SlotFrom { above, below };
+
+struct Cap {
+  bool fitted = true;
+  double width = 6, depth = 3;
+  std::string material = "spruce";
+  bool operator==(const Cap&) const = default;
+};
+
+struct Spar {
+  std::string name = "main spar";
+  SparKind kind = SparKind::caps;
+  double rootFraction = 0.30, tipFraction = 0.30; ///< of its centre line
+  Cap top, bottom;                                ///< SparKind::caps
+  double sheet = 3;                               ///< SparKind::fullDepth: thickness of the sheet
+  SlotFrom ribSlot = SlotFrom::above;             ///< SparKind::fullDepth: where the rib's slot opens
+  std::string sheetMaterial = "balsa-160";        ///< SparKind::fullDepth
+  bool operator==(const Spar&) const = default;
+};
+
+enum class DihedralBy { rise, angle };
+enum class Propping { bothPropped, oneFlat };
+enum class BlockAt { leadingEdge, spar, trailingEdge };
+enum class Datum { chordLevel, undersideFlat };
+enum class BraceSide { front, behind };
+
+/// Either the rise under the tip or the angle was decided; the other follows.
+struct Dihedral {
+  DihedralBy by = DihedralBy::rise;
+  double value = 35; ///< mm of rise at the tip of the true panel length, or degrees to the horizontal
+  bool operator==(const Dihedral&) const = default;
+};
+
+struct Join {
+  Dihedral dihedral;
+  Propping propping = Propping::bothPropped;
+  BlockAt blockAt = BlockAt::spar;
+  Datum datum = Datum::chordLevel;
+  bool brace = true;
+  double braceThickness = 1.5;
+  BraceSide braceSide = BraceSide::behind;
+  int braceToRib = 3; ///< rib number where each leg ends; the root rib is 1
+  std::string braceMaterial = "birch-ply";
+  bool operator==(const Join&) const = default;
+};
+
+enum class LoadShape { schrenk, ellipse, chord };
+
+struct Flying {
+  double mass = 1400; ///< g, whole model
+  double loadFactor = 6;
+  LoadShape shape = LoadShape::schrenk;
+  bool operator==(const Flying&) const = default;
+};
+
+struct Design {
+  std::string name = "New wing";
+  LengthUnit unit = LengthUnit::mm;
+  Sections sections;
+  Panel panel;
+  Ribs ribs;
+  Sheeting sheeting;
+  CapStrips capStrips;
+  LeadingEdge leadingEdge;
+  TrailingEdge trailingEdge;
+  std::vector<Spar> spars{Spar{}};
+  Join join;
+  Flying flying;
+  bool operator==(const Design&) const = default;
+};
+
+inline constexpr int mostSpars = 3;
+inline constexpr int mostRibs = 400;
+
+} // namespace eup

@@ -1,0 +1,20 @@
+// Files that travel inside the program: fonts, the table of materials, the demo wings.
+#pragma once
+#include <optional>
+#include <string>
+#include <string_view>
+#include <vector>
+
+namespace eup::shipped {
+
+std::string_view fontRegular();
+std::string_view fontSemiBold();
+std::string_view fontBold();
+std::string_view materials();
+
+/// Names that `demo` answers to.
+std::vector<std::string> demoNames();
+/// The text of a demo wing's file; nothing if there is no demo of that name.
+std::optional<std::string_view> demo(std::string_view name);
+
+} // namespace eup::shipped

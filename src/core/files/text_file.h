@@ -1,0 +1,21 @@
+// Reading and writing whole files safely: a size limit on the way in, all or nothing on the way out.
+#pragma once
+#include "core/measure/result.h"
+#include <cstddef>
+#include <filesystem>
+#include <string>
+#include <string_view>
+
+namespace eup {
+
+/// Larger than any file of ours by a wide margin; a bigger one is not ours.
+inline constexpr std::size_t largestTextFile = 16u << 20;
+
+/// The whole file, or why not (missing, a folder, not allowed, over `most` bytes).
+Result<std::string> readTextFile(const std::filesystem::path& path, std::size_t most = largestTextFile);
+
+/// Writes beside the target under a temporary name, flushes to disk, then renames. On any failure (read-only
+/// folder, full disk) the old file is untouched and the temporary one is gone.
+Result<Done> writeFileAtomically(const std::filesystem::path& path, std::string_view contents);
+
+} // namespace eup

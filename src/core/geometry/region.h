@@ -1,0 +1,33 @@
+// Flat regions with holes: what is left of a rib after each cut. The polygon work is done by a polygon library.
+#pragma once
+#include "core/geometry/point.h"
+
+namespace eup {
+
+/// Closed loops; outer ones counter-clockwise, holes clockwise. No loop repeats its first point.
+using Region = std::vector<Polyline>;
+
+double areaOf(const Region& region);
+Box boundsOf(const Region& region);
+/// Loops that are outsides, that is: pieces of wood.
+int pieceCount(const Region& region);
+
+Region regionOf(const Polyline& loop);
+Region unite(const Region& a, const Region& b);
+Region subtract(const Region& from, const Region& what);
+Region intersect(const Region& a, const Region& b);
+/// Moved outwards by `distance` (inwards when negative), square to every side, corners kept sharp.
+Region grown(const Region& region, double distance);
+/// All that lies within `distance` of an open chain, on both sides, ended square.
+Region bandAlong(const Polyline& line, double distance);
+/// Without pieces and holes smaller than `area` (mm²).
+Region withoutDust(const Region& region, double area);
+
+/// Where the region is thinner than `rim`: what is lost when a disc of that diameter is rolled inside it, corners
+/// aside. Empty when nothing is.
+Region thinnerThan(const Region& region, double rim);
+
+/// The rectangle with corner `low` and corner `high`.
+Polyline rectangle(const Point& low, const Point& high);
+
+} // namespace eup

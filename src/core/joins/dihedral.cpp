@@ -1,0 +1,34 @@
+#include "core/joins/dihedral.h"
+#include "core/geometry/point.h"
+#include <algorithm>
+#include <Eigen/Geometry>
+#include <numbers>
+
+namespace eup {
+namespace {
+
+Point3 direction(SparDirection d) {
+  return {std::sin(d.sweep), std::cos(d.sweep) * std::cos(d.gamma), std::cos(d.sweep) * std::sin(d.gamma)};
+}
+
+/// By the tangent of the half angle: exact for small bends, where an arc cosine is not.
+double angleBetween(const Point3& a, const Point3& b) { return 2 * std::atan2((a - b).norm(), (a + b).norm()); }
+
+} // namespace
+
+double braceBend(SparDirection inner, SparDirection outer) { return angleBetween(direction(inner), direction(outer)); }
+
+double braceBendMirrored(SparDirection half) {
+  const Point3 right = direction(half);
+  // Going outwards on the right; inwards along the left half's line means against its own outward direction.
+  const Point3 left(-right.x(), right.y(), -right.z());
+  return angleBetween(left, right);
+}
+
+double braceLeanMirrored(SparDirection half) {
+  const double across = std::abs(std::sin(half.gamma)), aft = std::abs(std::tan(half.sweep));
+  if (across < 1e-12 && aft < 1e-12) return 0;
+  return std::atan2(aft, across);
+}
+
+} // namespace eup

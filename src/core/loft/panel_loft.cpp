@@ -1,0 +1,95 @@
+#include "core/loft/panel_loft.h"
+#include "core/geometry/polyline.h"
+#include <algorithm>
+#include <cmath>
+
+namespace eup {
+namespace {
+
+Point onLine(const Polyline& surface, double f) {
+  const GridPlace place = gridPlace(f);
+  return lerp(surface[place.index], surface[place.index + 1], place.share);
+}
+
+Polyline between(const Polyline& a, const Polyline& b, double share) {
+  Polyline out(a.size());
+  for (std::size_t i = 0; i < a.size(); ++i) out[i] = lerp(a[i], b[i], share);
+  return out;
+}
+
+} // namespace
+
+PanelLoft::End PanelLoft::place(const Section& section, double chord, double setback, double washout, double axis) {
+  // Nose down turns the tail up about the axis point: counter-clockwise in (x, z).
+  const Point pivot(axis * chord, 0);
+  const Placement turn{washout, {0, 0}};
+  const auto put = [&](const Point& p) -> Point { return turn(p * chord - pivot) + pivot + Point(setback, 0); };
+  End end;
+  end.upper.reserve(section.upper.size());
+  end.lower.reserve(section.lower.size());
+  for (const Point& p : section.upper) end.upper.push_back(put(p));
+  for (const Point& p : section.lower) end.lower.push_back(put(p));
+  end.le = put({0, 0});
+  end.te = put({1, 0});
+  return end;
+}
+
+PanelLoft::PanelLoft(const Panel& panel, const Section& rootSection, const Section& tipSection)
+    : root(place(rootSection, panel.rootChord, 0, 0, 0)),
+      tip(place(tipSection, panel.tipChord, panel.tipSetback, degToRad(panel.washoutDeg), panel.washoutAxis)),
+      length(panel.halfSpan) {}
+
+ChordFrame PanelLoft::frameAt(double t) const {
+  const double share = t / length;
+  ChordFrame f;
+  f.t = t;
+  f.le = lerp(root.le, tip.le, share);
+  f.te = lerp(root.te, tip.te, share);
+  const Point run = f.te - f.le;
+  f.chord = run.norm();
+  f.washout = std::atan2(run.y(), run.x());
+  return f;
+}
+
+Cut PanelLoft::cutAt(double t) const {
+  const double share = t / length;
+  return {frameAt(t), between(root.upper, tip.upper, share), between(root.lower, tip.lower, share)};
+}
+
+Point PanelLoft::at(Face face, double f, double t) const {
+  const bool up = face == Face::upper;
+  return lerp(onLine(up ? root.upper : root.lower, f), onLine(up ? tip.upper : tip.lower, f), t / length);
+}
+
+double PanelLoft::slope(Face face, double f, double t) const {
+  constexpr double step = 0.01; // of the chord either way: the slope that a strip of wood lying there takes
+  const Point a = at(face, std::max(f - step, 0.0), t), b = at(face, std::min(f + step, 1.0), t);
+  return (b.y() - a.y()) / (b.x() - a.x());
+}
+
+double PanelLoft::lowest() const {
+  // Straight lines have their lowest point at an end.
+  double low = 1e300;
+  for (const Polyline* s : {&root.lower, &tip.lower, &root.upper, &tip.upper})
+    for (const Point& p : *s) low = std::min(low, p.y());
+  return low;
+}
+
+Polyline outlineOf(const Cut& cut) {
+  Polyline loop(cut.upper.rbegin(), cut.upper.rend());
+  loop.insert(loop.end(), cut.lower.begin() + 1, cut.lower.end());
+  return simplified(loop, 0);
+}
+
+Planform planformOf(const Panel& p) {
+  const double c0 = p.rootChord, c1 = p.tipChord, taper = c1 / c0;
+  Planform out;
+  out.area = p.halfSpan * (c0 + c1);
+  out.meanChord = 2.0 / 3.0 * c0 * (1 + taper + taper * taper) / (1 + taper);
+  out.meanChordAt = p.halfSpan / 3 * (1 + 2 * taper) / (1 + taper);
+  out.meanChordLe = p.tipSetback * out.meanChordAt / p.halfSpan;
+  out.aspect = 4 * p.halfSpan * p.halfSpan / out.area;
+  return out;
+}
+
+} // namespace eup

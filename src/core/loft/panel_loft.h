@@ -1,0 +1,70 @@
+// The panel as a ruled surface: straight lines join equal chord fractions of the placed root and tip sections.
+// Panel axes: x aft from the root leading edge, t along the true span from the root, z up with the root chord level.
+#pragma once
+#include "core/design/design.h"
+#include "core/section/section.h"
+
+namespace eup {
+
+enum class Face { upper, lower };
+
+/// Where a section's chord line lies: its ends in the rib plane (x, z), its length and its turn (nose down positive).
+struct ChordFrame {
+  double t = 0;
+  Point le{0, 0}, te{0, 0};
+  double chord = 0;
+  double washout = 0; ///< rad
+  /// Panel (x, z) → chord axes: leading edge at the origin, chord line along x.
+  Point toChord(const Point& xz) const { return Placement{washout, le}.undo(xz); }
+  Point fromChord(const Point& p) const { return Placement{washout, le}(p); }
+};
+
+/// A surface curve cut by the rib plane, from the leading edge point to the trailing edge, and the chord frame.
+struct Cut {
+  ChordFrame frame;
+  Polyline upper, lower; ///< in panel (x, z)
+  const Polyline& face(Face f) const { return f == Face::upper ? upper : lower; }
+};
+
+class PanelLoft {
+public:
+  /// Chords and span > 0. Sweep is laid off to the leading edge before the tip is turned for washout.
+  PanelLoft(const Panel& panel, const Section& root, const Section& tip);
+
+  double span() const { return length; }
+  ChordFrame frameAt(double t) const;
+  /// The section in the plane square to the root chord at t in [0, span].
+  Cut cutAt(double t) const;
+  /// The point of the straight line of chord fraction f in [0, 1], at t: (x, z).
+  Point at(Face face, double f, double t) const;
+  /// Half way between the faces on that line.
+  Point middle(double f, double t) const { return lerp(at(Face::upper, f, t), at(Face::lower, f, t), 0.5); }
+  /// Chordwise slope dz/dx of the surface there.
+  double slope(Face face, double f, double t) const;
+  /// The lowest point of the underside over the whole panel.
+  double lowest() const;
+
+private:
+  struct End {
+    Polyline upper, lower;
+    Point le, te;
+  };
+  static End place(const Section& section, double chord, double setback, double washout, double axis);
+  End root, tip;
+  double length;
+};
+
+/// A section's outline as one closed loop, counter-clockwise from the upper trailing edge.
+Polyline outlineOf(const Cut& cut);
+
+/// Planform figures of a straight-tapered half wing, on true lengths.
+struct Planform {
+  double area = 0;       ///< both halves, mm²
+  double meanChord = 0;  ///< mean aerodynamic chord
+  double meanChordAt = 0; ///< its place along the half span
+  double meanChordLe = 0; ///< its leading edge behind the root's
+  double aspect = 0;     ///< on the true span
+};
+Planform planformOf(const Panel& panel);
+
+} // namespace eup

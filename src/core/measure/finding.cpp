@@ -1,0 +1,25 @@
+#include "core/measure/finding.h"
+
+namespace eup {
+
+const char* name(Severity severity) {
+  switch (severity) {
+  case Severity::note: return "note";
+  case Severity::warning: return "warning";
+  case Severity::serious: return "serious";
+  }
+  return "";
+}
+
+const char* name(Stage stage) {
+  switch (stage) {
+  case Stage::sections: return "Shape sections";
+  case Stage::panels: return "Lay out panels";
+  case Stage::ribs: return "Draw ribs";
+  case Stage::spars: return "Size spars";
+  case Stage::joins: return "Set joins";
+  }
+  return "";
+}
+
+} // namespace eup

@@ -1,0 +1,19 @@
+// Units at the edges of the program. Inside: mm, rad, N, N·mm, MPa, g.
+#pragma once
+#include <numbers>
+
+namespace eup {
+
+inline constexpr double mmPerInch = 25.4;                 // exact, international inch
+inline constexpr double gramsPerPound = 453.59237;        // exact, international pound
+inline constexpr double gramsPerOunce = 28.349523125;     // exact, pound / 16
+inline constexpr double gsmPerOuncePerYard2 = 33.905747;  // g/m² in 1 oz/yd²
+inline constexpr double kgm3PerPoundPerFoot3 = 16.018463; // kg/m³ in 1 lb/ft³
+inline constexpr double standardGravity = 9.80665;        // m/s², exact by convention
+
+inline constexpr double degToRad(double deg) { return deg * std::numbers::pi / 180.0; }
+inline constexpr double radToDeg(double rad) { return rad * 180.0 / std::numbers::pi; }
+
+enum class LengthUnit { mm, inch };
+
+} // namespace eup

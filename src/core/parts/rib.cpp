@@ -1,0 +1,273 @@
+#include "core/parts/rib.h"
+#include "core/design/decisions.h"
+#include "core/geometry/polyline.h"
+#include "core/geometry/tolerances.h"
+#include <algorithm>
+#include <cmath>
+#include <numbers>
+
+namespace eup {
+namespace {
+
+/// One rib in the making, in chord axes.
+struct Making {
+  const Design& design;
+  const PanelLoft& loft;
+  Rib& rib;
+  double x(double fromTail) const { return rib.frame.chord - fromTail; }
+  const Polyline& face(Face f) const { return f == Face::upper ? rib.upper : rib.lower; }
+};
+
+Polyline inChordAxes(const ChordFrame& frame, const Polyline& line) {
+  Polyline out;
+  out.reserve(line.size());
+  for (const Point& p : line) out.push_back(frame.toChord(p));
+  return out;
+}
+
+double heightOf(const Polyline& face, double x) {
+  const auto place = lastCrossing(face, x);
+  return place ? pointAt(face, *place).y() : 0;
+}
+
+/// The place on a face that the straight line of chord fraction f goes through.
+PlaceOn placeOfFraction(double f) {
+  const GridPlace g = gridPlace(f);
+  return {g.index, g.share};
+}
+
+double trailingWidth(const Design& d) {
+  return d.trailingEdge.kind == TrailingEdgeKind::none ? 0 : d.trailingEdge.width;
+}
+
+/// The sheeted part of a face, nose to sheet edge; empty when it is not sheeted.
+Polyline sheetRun(const Making& m, Face f) {
+  const double edge = sheetEdgeAt(m.design, m.loft, f, m.rib.t());
+  return edge > 0 ? headOf(m.face(f), placeOfFraction(edge)) : Polyline{};
+}
+
+/// From the sheet edge to the front of the trailing edge stock.
+Polyline capRun(const Making& m, Face f) {
+  const double edge = sheetEdgeAt(m.design, m.loft, f, m.rib.t());
+  const Polyline& face = m.face(f);
+  const auto end = lastCrossing(face, m.x(trailingWidth(m.design)));
+  const PlaceOn start = placeOfFraction(edge);
+  if (!end || std::pair(end->segment, end->t) <= std::pair(start.segment, start.t)) return {};
+  return tailOf(headOf(face, *end), start);
+}
+
+void add(Region& to, Region what) { to.insert(to.end(), std::make_move_iterator(what.begin()), std::make_move_iterator(what.end())); }
+
+Region sheetBand(const Making& m) {
+  const Sheeting& s = m.design.sheeting;
+  Polyline top = sheetRun(m, Face::upper), bottom = sheetRun(m, Face::lower);
+  if (top.size() > 1 && bottom.size() > 1) { // one sheet round the nose leaves no seam in the band
+    std::reverse(top.begin(), top.end());
+    top.insert(top.end(), bottom.begin() + 1, bottom.end());
+    return bandAlong(simplified(top, tolerance::flattening / 2), s.thickness);
+  }
+  return bandAlong(simplified(top.size() > 1 ? top : bottom, tolerance::flattening / 2), s.thickness);
+}
+
+Region capBands(const Making& m) {
+  Region out;
+  for (Face f : {Face::upper, Face::lower})
+    if (f == Face::upper ? m.design.capStrips.top : m.design.capStrips.bottom)
+      add(out, bandAlong(simplified(capRun(m, f), tolerance::flattening / 2), m.design.capStrips.thickness));
+  return out;
+}
+
+/// A rectangle that is sure to reach past the rib above and below.
+Polyline slab(const Making& m, double from, double to) {
+  const double high = m.rib.frame.chord;
+  return rectangle({from, -high}, {to, high});
+}
+
+/// The strip on edge: a square of side w standing on its corner, front corner at the nose.
+Polyline onEdgeStrip(double w) {
+  const double half = w / std::numbers::sqrt2;
+  return {{0, 0}, {half, -half}, {2 * half, 0}, {half, half}};
+}
+
+/// What the leading edge stock takes. `ahead` is how far the cut starts before the nose, to take all of it.
+Region leadingCut(const Making& m) {
+  const LeadingEdge& e = m.design.leadingEdge;
+  const double ahead = -m.rib.frame.chord;
+  switch (e.kind) {
+  case LeadingEdgeKind::none: return {};
+  case LeadingEdgeKind::square: return {slab(m, ahead, e.width)};
+  case LeadingEdgeKind::onEdge: return {slab(m, ahead, e.width / std::numbers::sqrt2), onEdgeStrip(e.width)};
+  case LeadingEdgeKind::shaped: {
+    const double face = std::max(e.width - e.letIn, 0.0);
+    const double middle = (heightOf(m.rib.upper, e.width) + heightOf(m.rib.lower, e.width)) / 2;
+    return {slab(m, ahead, face), rectangle({face - 1, middle - e.height / 2}, {e.width, middle + e.height / 2})};
+  }
+  }
+  return {};
+}
+
+/// Two sheets close towards the tail: the rib between them ends where less than the rim would be left.
+double tailEnd(const Making& m) {
+  const TrailingEdge& e = m.design.trailingEdge;
+  const auto left = [&](double x) { return heightOf(m.rib.upper, x) - heightOf(m.rib.lower, x) - 2 * e.sheet; };
+  double low = m.x(e.width), high = m.x(e.overhang);
+  if (left(high) >= m.design.ribs.rim || low >= high) return high;
+  for (int i = 0; i < 40; ++i) {
+    const double mid = (low + high) / 2;
+    (left(mid) >= m.design.ribs.rim ? low : high) = mid;
+  }
+  return low;
+}
+
+Region trailingCut(const Making& m) {
+  const TrailingEdge& e = m.design.trailingEdge;
+  const double beyond = 2 * m.rib.frame.chord;
+  if (e.kind == TrailingEdgeKind::none) return {};
+  if (e.kind == TrailingEdgeKind::wedge) return {slab(m, m.x(e.width), beyond)};
+  Region out{slab(m, tailEnd(m), beyond)};
+  for (Face f : {Face::upper, Face::lower})
+    if (const auto from = lastCrossing(m.face(f), m.x(e.width)))
+      add(out, bandAlong(simplified(tailOf(m.face(f), *from), tolerance::flattening / 2), e.sheet));
+  return out;
+}
+
+Polyline inRib(const Making& m, const Polyline& panelAxes) { return inChordAxes(m.rib.frame, panelAxes); }
+
+/// Notches stand upright in panel axes, so that a straight, untwisted strip drops into all of them.
+void cutNotches(const Making& m, const SparLine& line, const Cut& cut, Region& cuts) {
+  const Spar& spar = m.design.spars[static_cast<std::size_t>(line.index)];
+  const double reach = m.rib.frame.chord;
+  for (Face f : {Face::upper, Face::lower}) {
+    const bool up = f == Face::upper;
+    const Cap& cap = up ? spar.top : spar.bottom;
+    if (!cap.fitted) continue;
+    const double sign = up ? 1 : -1;
+    const Point seat = (up ? line.upperSeat : line.lowerSeat).at(m.rib.t());
+    const double inner = seat.y() - sign * cap.depth;
+    const double width = cap.width * line.stretch + m.design.ribs.notchFit, halfCap = cap.width * line.stretch / 2;
+    Notch notch{line.index, f, sign * (surfaceHeightAt(cut, f, seat.x()) - inner), cap.depth, width, {}, {}};
+    notch.bottom = m.rib.frame.toChord({seat.x(), inner});
+    const double low = std::min(inner, seat.y()), high = std::max(inner, seat.y());
+    notch.shape = inRib(m, rectangle({seat.x() - halfCap, low}, {seat.x() + halfCap, high}));
+    const Point from(seat.x() - width / 2, up ? inner : inner - reach), to(seat.x() + width / 2, up ? inner + reach : inner);
+    cuts.push_back(inRib(m, rectangle(from, to)));
+    m.rib.notches.push_back(std::move(notch));
+  }
+}
+
+void cutSlot(const Making& m, const SparLine& line, const Cut& cut, Region& cuts) {
+  const Spar& spar = m.design.spars[static_cast<std::size_t>(line.index)];
+  const bool above = spar.ribSlot == SlotFrom::above;
+  const Point middle = line.middle.at(m.rib.t());
+  const double width = spar.sheet * line.stretch + m.design.ribs.notchFit, reach = m.rib.frame.chord;
+  const double surface = surfaceHeightAt(cut, above ? Face::upper : Face::lower, middle.x());
+  Slot slot{line.index, std::abs(surface - middle.y()), width, m.rib.frame.toChord(middle), {}};
+  const double half = spar.sheet * line.stretch / 2;
+  slot.shape = inRib(m, rectangle({middle.x() - half, line.lowerSeat.at(m.rib.t()).y()},
+                                  {middle.x() + half, line.upperSeat.at(m.rib.t()).y()}));
+  const Point from(middle.x() - width / 2, above ? middle.y() : middle.y() - reach);
+  const Point to(middle.x() + width / 2, above ? middle.y() + reach : middle.y());
+  cuts.push_back(inRib(m, rectangle(from, to)));
+  m.rib.slots.push_back(std::move(slot));
+}
+
+FaceRun runOf(const Making& m, Face f) {
+  const double edge = sheetEdgeAt(m.design, m.loft, f, m.rib.t());
+  return {edge > 0 ? lengthOf(headOf(m.face(f), placeOfFraction(edge))) : 0, lengthOf(capRun(m, f))};
+}
+
+Rib cutRib(const Design& d, const PanelLoft& loft, const std::vector<SparLine>& spars, Rib rib) {
+  const Cut cut = loft.cutAt(rib.frame.t);
+  rib.frame = cut.frame;
+  rib.upper = inChordAxes(cut.frame, cut.upper);
+  rib.lower = inChordAxes(cut.frame, cut.lower);
+  rib.bare = inChordAxes(cut.frame, outlineOf(cut));
+  rib.bareArea = signedArea(rib.bare);
+  for (std::size_t i = 0; i < rib.upper.size(); ++i) rib.depth = std::max(rib.depth, rib.upper[i].y() - rib.lower[i].y());
+
+  const Making m{d, loft, rib};
+  Region cuts = sheetBand(m);
+  add(cuts, capBands(m));
+  add(cuts, leadingCut(m));
+  add(cuts, trailingCut(m));
+  for (const SparLine& line : spars) {
+    const double x = rib.frame.toChord(line.middle.at(rib.t())).x();
+    rib.sparX.push_back(x);
+    rib.sparDepth.push_back(heightOf(rib.upper, x) - heightOf(rib.lower, x));
+    if (d.spars[static_cast<std::size_t>(line.index)].kind == SparKind::caps)
+      cutNotches(m, line, cut, cuts);
+    else
+      cutSlot(m, line, cut, cuts);
+  }
+  rib.wood = withoutDust(subtract({simplified(rib.bare, tolerance::flattening / 2)}, cuts), tolerance::dustArea);
+  for (Polyline& loop : rib.wood) loop = simplified(loop, tolerance::flattening / 2);
+  rib.cutArea = areaOf(rib.wood);
+  rib.pieces = pieceCount(rib.wood);
+  rib.upperRun = runOf(m, Face::upper);
+  rib.lowerRun = runOf(m, Face::lower);
+  for (const Polyline& loop : thinnerThan(rib.wood, d.ribs.rim)) rib.thin.push_back({centroidOf(loop), signedArea(loop)});
+  return rib;
+}
+
+} // namespace
+
+std::vector<Rib> cutRibs(const Design& d, const PanelLoft& loft, const std::vector<SparLine>& spars) {
+  const auto stations = ribStations(d.ribs, d.panel.halfSpan);
+  std::vector<Rib> ribs;
+  ribs.reserve(stations.size());
+  for (std::size_t i = 0; i < stations.size(); ++i) {
+    Rib rib;
+    rib.number = static_cast<int>(i) + 1;
+    rib.kind = i == 0 ? RibKind::root : i + 1 == stations.size() ? RibKind::tip : RibKind::main;
+    rib.thickness = rib.kind == RibKind::root ? d.ribs.rootThickness : rib.kind == RibKind::tip ? d.ribs.tipThickness : d.ribs.thickness;
+    rib.frame.t = std::clamp(stations[i], 0.0, loft.span());
+    ribs.push_back(cutRib(d, loft, spars, std::move(rib)));
+  }
+  return ribs;
+}
+
+Beside besideRib(const Design& d, const PanelLoft& loft, const Rib& given) {
+  Rib rib = given;
+  const Making m{d, loft, rib};
+  const Region whole{rib.bare};
+  Beside out;
+  out.leadingStock = intersect(whole, leadingCut(m));
+  out.sheet = subtract(intersect(whole, sheetBand(m)), leadingCut(m));
+  out.trailingStock = intersect(whole, d.trailingEdge.kind == TrailingEdgeKind::wedge ? trailingCut(m) : Region{});
+  if (d.trailingEdge.kind == TrailingEdgeKind::twoSheets) {
+    const Region all = trailingCut(m);
+    out.trailingStock = intersect(whole, Region(all.begin() + 1, all.end()));
+  }
+  out.capStrips = subtract(intersect(whole, capBands(m)), out.sheet);
+  return out;
+}
+
+double arcTo(const PanelLoft& loft, Face face, double f, double t) {
+  return lengthOf(headOf(loft.cutAt(t).face(face), placeOfFraction(f)));
+}
+
+Polyline fullDepthSparOutline(const Spar& spar, const SparLine& line, const std::vector<Rib>& ribs, double fit) {
+  const double along = line.stretch;
+  const bool slotBelow = spar.ribSlot == SlotFrom::above; // the rib keeps the other half
+  Polyline edge, other;
+  const StraightLine& slotted = slotBelow ? line.lowerSeat : line.upperSeat;
+  const StraightLine& plain = slotBelow ? line.upperSeat : line.lowerSeat;
+  const auto put = [&](const StraightLine& l, double t) { return Point(t * along, l.at(t).y()); };
+  edge.push_back(put(slotted, 0));
+  for (const Rib& rib : ribs) {
+    const double from = rib.kind == RibKind::root ? 0 : rib.kind == RibKind::tip ? -rib.thickness : -rib.thickness / 2;
+    const double a = std::max(rib.t() + from - fit / 2, 0.0), b = std::min(rib.t() + from + rib.thickness + fit / 2, line.middle.span);
+    edge.push_back(put(slotted, a));
+    edge.push_back(put(line.middle, a));
+    edge.push_back(put(line.middle, b));
+    edge.push_back(put(slotted, b));
+  }
+  edge.push_back(put(slotted, line.middle.span));
+  other = {put(plain, line.middle.span), put(plain, 0)};
+  edge.insert(edge.end(), other.begin(), other.end());
+  Polyline loop = simplified(edge, 0);
+  if (signedArea(loop) < 0) std::reverse(loop.begin(), loop.end());
+  return loop;
+}
+
+} // namespace eup

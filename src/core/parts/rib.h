@@ -1,0 +1,81 @@
+// A rib: the loft's outline less all that other parts take from it. Drawn in chord axes: nose at the origin, chord
+// line along x, z up; a right-hand rib seen from the tip has its nose on the left.
+#pragma once
+#include "core/geometry/region.h"
+#include "core/loft/panel_loft.h"
+#include "core/parts/spar_line.h"
+#include <optional>
+#include <string>
+
+namespace eup {
+
+enum class RibKind { root, main, tip };
+
+struct Notch {
+  int spar = 0; ///< index in Design::spars
+  Face face = Face::upper;
+  double depth = 0;      ///< from the bare rib's surface to the cap's inner face, upright at its centre line
+  double underCover = 0; ///< the same from under the sheet or cap strip: what a gauge reads on the cut rib
+  double width = 0;      ///< in the rib's plane, with the fit
+  Point bottom{0, 0};    ///< middle of the notch's bottom, chord axes
+  Polyline shape;        ///< the cap itself, chord axes
+};
+
+/// The slot for a full-depth sheet spar: half of the depth, the other half is the spar's.
+struct Slot {
+  int spar = 0;
+  double depth = 0; ///< from the bare surface at its centre line
+  double width = 0;
+  Point bottom{0, 0};
+  Polyline shape; ///< the spar's sheet, chord axes, whole depth
+};
+
+struct FaceRun {
+  double sheetArc = 0; ///< along the bare surface, nose to sheet edge
+  double capArc = 0;   ///< along the bare surface, sheet edge to the front of the trailing edge stock
+};
+
+struct ThinPlace {
+  Point at{0, 0}; ///< chord axes
+  double area = 0;
+};
+
+struct Rib {
+  int number = 1; ///< from the root, which is 1
+  RibKind kind = RibKind::main;
+  double thickness = 2;
+  ChordFrame frame;
+  Polyline upper, lower; ///< bare surfaces, chord axes, nose to tail
+  Polyline bare;         ///< closed outline of them
+  Region wood;           ///< what is cut
+  double bareArea = 0, cutArea = 0;
+  std::vector<Notch> notches;
+  std::vector<Slot> slots;
+  std::vector<double> sparX;     ///< each spar's centre line from the nose along the chord line
+  std::vector<double> sparDepth; ///< the bare section's depth there, square to the chord line
+  FaceRun upperRun, lowerRun;
+  double depth = 0; ///< greatest depth of the bare section square to the chord line
+  int pieces = 1;
+  std::vector<ThinPlace> thin;
+
+  double t() const { return frame.t; }
+  std::string name() const { return "R" + std::to_string(number); }
+};
+
+/// Cuts every rib of the design. Each outline is that of the plane at its station; the root rib's body lies outboard of
+/// it, the tip rib's inboard, the others' half and half.
+std::vector<Rib> cutRibs(const Design& design, const PanelLoft& loft, const std::vector<SparLine>& spars);
+
+/// Shapes that lie against a rib, for drawing it in place, chord axes.
+struct Beside {
+  Region leadingStock, trailingStock, sheet, capStrips;
+};
+Beside besideRib(const Design& design, const PanelLoft& loft, const Rib& rib);
+
+/// Length along a face's surface from the nose point (0,0) to chord fraction f at t.
+double arcTo(const PanelLoft& loft, Face face, double f, double t);
+
+/// A full-depth sheet spar with its slots, flat: s along its own length from the root, z up.
+Polyline fullDepthSparOutline(const Spar& spar, const SparLine& line, const std::vector<Rib>& ribs, double fit);
+
+} // namespace eup

@@ -1,0 +1,42 @@
+// Spars as truly straight strips: where their faces run, rib by rib.
+#pragma once
+#include "core/loft/panel_loft.h"
+#include <optional>
+#include <vector>
+
+namespace eup {
+
+/// Thickness of what covers the rib at a chord fraction of a face: sheet, cap strip or nothing.
+double coverAt(const Design& design, const PanelLoft& loft, Face face, double fraction, double t);
+
+/// The chord fraction where the sheet ends at t; 0 when that face is not sheeted.
+double sheetEdgeAt(const Design& design, const PanelLoft& loft, Face face, double t);
+
+/// A straight line in panel axes from root to tip: (x, z) as a function of t.
+struct StraightLine {
+  Point root{0, 0}, tip{0, 0};
+  double span = 1;
+  Point at(double t) const { return lerp(root, tip, t / span); }
+};
+
+/// One spar, straight from the root to the tip. Caps stand upright to the root chord, so that their inner faces lie
+/// in line through every rib.
+struct SparLine {
+  int index = 0;
+  double rootFraction = 0, tipFraction = 0;
+  StraightLine upperSeat, lowerSeat; ///< the caps' outer faces, on the rib under its sheet or cap strips
+  StraightLine middle;               ///< half way between the seats
+  double sweep = 0;                  ///< rad, aft positive, as drawn on the plan: on the chord line, in the panel's plane
+  double stretch = 1;                ///< 1 / cos(sweep): how much wider the spar is in the rib's plane
+  double worstGap = 0;               ///< greatest distance between the straight seat lines and the curved seat
+  double worstGapAt = 0;             ///< and at which t
+  /// The chord fraction of the line at t.
+  double fractionAt(double t, const PanelLoft& loft) const;
+};
+
+std::vector<SparLine> sparLines(const Design& design, const PanelLoft& loft);
+
+/// Where the loft's own surface lies above or below a straight line at t, at the line's x: z of the face.
+double surfaceHeightAt(const Cut& cut, Face face, double x);
+
+} // namespace eup

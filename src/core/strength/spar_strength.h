@@ -1,0 +1,57 @@
+// How the spars carry the bending: stiffness of each cross-section, stress in its caps, bend of the wing.
+#pragma once
+#include "core/parts/spar_line.h"
+#include "core/strength/loads.h"
+
+namespace eup {
+
+/// A rectangle of one material in a cross-section: from `low` to `high` in z (mm), `width` wide, modulus in MPa.
+struct Fibre {
+  double low = 0, high = 0, width = 0, modulus = 0;
+};
+
+/// A built-up cross-section about its modulus-weighted axis (transformed section).
+struct BentSection {
+  double axis = 0;      ///< z of the axis, mm
+  double stiffness = 0; ///< EI, N·mm²
+  bool empty() const { return stiffness <= 0; }
+  /// |σ| = M E |z − axis| / EI at height z in a material of modulus E.
+  double stress(double moment, double z, double modulus) const;
+};
+BentSection bentSection(const std::vector<Fibre>& fibres);
+
+/// One spar at one station.
+struct SparSection {
+  BentSection bent;
+  double upperOuter = 0, lowerOuter = 0; ///< z of the outer faces
+  double upperModulus = 0, lowerModulus = 0;
+  double depth() const { return upperOuter - lowerOuter; }
+};
+SparSection sparSection(const Spar& spar, const SparLine& line, double t);
+
+struct CapStress {
+  double stress = 0;   ///< MPa, at the outer face
+  double strength = 0; ///< MPa, of its material that way
+  double reserve = 0;  ///< strength / stress
+};
+
+struct SparStrength {
+  int spar = 0;
+  double share = 0; ///< of the bending moment: EI over the sum of all spars' EI
+  SparSection root;
+  double moment = 0;                     ///< N·mm, its share at the root
+  std::optional<CapStress> upper, lower; ///< compression above, tension below, at the root
+  double worstReserve = 0;               ///< along the span
+  double worstAt = 0;                    ///< and where, mm from the root
+};
+
+struct Strength {
+  SpanLoad load;
+  std::vector<SparStrength> spars;
+  double rootStiffness = 0; ///< ΣEI
+  double tipDeflection = 0; ///< mm, bending alone: ∬ M / ΣEI
+};
+
+Strength strengthOf(const Design& design, const std::vector<SparLine>& lines);
+
+} // namespace eup
