@@ -5,7 +5,7 @@ target_compile_options(euptera_strict INTERFACE -Wall -Wextra -Wpedantic -Wshado
 if(CMAKE_CXX_COMPILER_ID STREQUAL "GNU")
   # GCC 12 warns wrongly about its own std::string and about Eigen once they are inlined (GCC bugs 105329, 105651).
   target_compile_options(euptera_strict INTERFACE -Wno-null-dereference -Wno-maybe-uninitialized -Wno-restrict
-                                                  -Wno-stringop-overflow -Wno-array-bounds)
+                                                  -Wno-stringop-overflow -Wno-stringop-overread -Wno-array-bounds)
 endif()
 if(EUPTERA_WERROR)
   target_compile_options(euptera_strict INTERFACE -Werror)

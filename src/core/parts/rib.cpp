@@ -46,12 +46,19 @@ Polyline sheetRun(const Making& m, Face f) {
   return edge > 0 ? headOf(m.face(f), placeOfFraction(edge)) : Polyline{};
 }
 
+/// Chord fraction by which the strips' band starts under the sheet's, so that no needle of wood is left between the
+/// two where both end square to a curve.
+constexpr double lapUnderSheet = 0.002;
+
 /// From the sheet edge to the front of the trailing edge stock.
 Polyline capRun(const Making& m, Face f) {
   const double edge = sheetEdgeAt(m.design, m.loft, f, m.rib.t());
   const Polyline& face = m.face(f);
-  const auto end = lastCrossing(face, m.x(trailingWidth(m.design)));
-  const PlaceOn start = placeOfFraction(edge);
+  // Into the stock behind, which is cut away anyhow: a band that ends square to the curve must not leave a needle.
+  const double into = m.design.trailingEdge.kind == TrailingEdgeKind::wedge ? std::min(m.design.capStrips.thickness, m.design.trailingEdge.width) : 0.1;
+  const double width = trailingWidth(m.design);
+  const auto end = lastCrossing(face, m.x(width > 0 ? width - into : 0));
+  const PlaceOn start = placeOfFraction(std::max(edge - lapUnderSheet, 0.0));
   if (!end || std::pair(end->segment, end->t) <= std::pair(start.segment, start.t)) return {};
   return tailOf(headOf(face, *end), start);
 }
@@ -173,7 +180,9 @@ void cutSlot(const Making& m, const SparLine& line, const Cut& cut, Region& cuts
 
 FaceRun runOf(const Making& m, Face f) {
   const double edge = sheetEdgeAt(m.design, m.loft, f, m.rib.t());
-  return {edge > 0 ? lengthOf(headOf(m.face(f), placeOfFraction(edge))) : 0, lengthOf(capRun(m, f))};
+  const double sheet = edge > 0 ? lengthOf(headOf(m.face(f), placeOfFraction(edge))) : 0;
+  const auto end = lastCrossing(m.face(f), m.x(trailingWidth(m.design)));
+  return {sheet, end ? std::max(lengthOf(headOf(m.face(f), *end)) - sheet, 0.0) : 0};
 }
 
 Rib cutRib(const Design& d, const PanelLoft& loft, const std::vector<SparLine>& spars, Rib rib) {
