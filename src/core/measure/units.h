@@ -1,6 +1,5 @@
 // Units at the edges of the program. Inside: mm, rad, N, N·mm, MPa, g.
 #pragma once
-#include <numbers>
 
 namespace eup {
 
@@ -11,8 +10,9 @@ inline constexpr double gsmPerOuncePerYard2 = 33.905747;  // g/m² in 1 oz/yd²
 inline constexpr double kgm3PerPoundPerFoot3 = 16.018463; // kg/m³ in 1 lb/ft³
 inline constexpr double standardGravity = 9.80665;        // m/s², exact by convention
 
-inline constexpr double degToRad(double deg) { return deg * std::numbers::pi / 180.0; }
-inline constexpr double radToDeg(double rad) { return rad * 180.0 / std::numbers::pi; }
+inline constexpr double pi = 3.14159265358979323846; // not <numbers>: Qt 6.4's moc cannot read that header
+inline constexpr double degToRad(double deg) { return deg * pi / 180.0; }
+inline constexpr double radToDeg(double rad) { return rad * 180.0 / pi; }
 
 enum class LengthUnit { mm, inch };
 

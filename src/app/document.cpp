@@ -1,0 +1,92 @@
+#include "app/document.h"
+#include "core/design/design_file.h"
+#include "core/files/text_file.h"
+
+namespace eup::app {
+
+namespace {
+constexpr std::size_t mostSteps = 500;
+}
+
+Document::Document(QObject* parent) : QObject(parent) { follow(); }
+
+void Document::follow() {
+  auto result = work(present);
+  if (auto* wing = std::get_if<TrueWing>(&result)) {
+    lastGood = std::make_unique<TrueWing>(std::move(*wing));
+    present_findings = lastGood->findings;
+    isPossible = true;
+  } else {
+    present_findings = std::get<std::vector<Finding>>(std::move(result));
+    isPossible = false;
+    if (!lastGood) lastGood = std::make_unique<TrueWing>(std::get<TrueWing>(work(Design{})));
+  }
+}
+
+void Document::edit(const QString& name, Design next, const QString& merge) {
+  if (next == present) return;
+  const bool sameRow = !merge.isEmpty() && merge == lastMerge && !past.empty();
+  if (!sameRow) past.push_back({name, present});
+  if (past.size() > mostSteps) past.erase(past.begin());
+  lastMerge = merge;
+  future.clear();
+  present = std::move(next);
+  follow();
+  Q_EMIT changed();
+  Q_EMIT fileChanged();
+}
+
+void Document::undo() {
+  if (past.empty()) return;
+  future.push_back({past.back().name, std::move(present)});
+  present = std::move(past.back().design);
+  past.pop_back();
+  lastMerge.clear();
+  follow();
+  Q_EMIT changed();
+  Q_EMIT fileChanged();
+}
+
+void Document::redo() {
+  if (future.empty()) return;
+  past.push_back({future.back().name, std::move(present)});
+  present = std::move(future.back().design);
+  future.pop_back();
+  lastMerge.clear();
+  follow();
+  Q_EMIT changed();
+  Q_EMIT fileChanged();
+}
+
+void Document::replace(Design design, const QString& path, bool asSaved) {
+  present = std::move(design);
+  saved = asSaved ? present : Design{};
+  past.clear();
+  future.clear();
+  lastMerge.clear();
+  filePath = path;
+  lastGood.reset();
+  follow();
+  Q_EMIT changed();
+  Q_EMIT fileChanged();
+}
+
+Result<std::vector<std::string>> Document::open(const QString& path) {
+  const auto text = readTextFile(path.toStdString());
+  if (!text) return text.problem();
+  auto read = designFromText(text.value());
+  if (!read) return read.problem();
+  replace(std::move(read.value().design), path, true);
+  return std::move(read.value().notes);
+}
+
+Result<Done> Document::save(const QString& path) {
+  const auto done = writeFileAtomically(path.toStdString(), designToText(present));
+  if (!done) return done;
+  saved = present;
+  filePath = path;
+  Q_EMIT fileChanged();
+  return done;
+}
+
+} // namespace eup::app

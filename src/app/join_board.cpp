@@ -1,0 +1,142 @@
+#include "app/stage_boards.h"
+#include "core/design/decisions.h"
+#include "core/geometry/polyline.h"
+
+namespace eup::app {
+namespace {
+
+double braceDrop(const TrueWing& w) { return -0.30 * w.loft.span(); }
+double packingDrop(const TrueWing& w) { return -0.30 * w.loft.span(); }
+
+} // namespace
+
+QString JoinBoard::heading() const { return tr("Centre join, seen from behind"); }
+QString JoinBoard::subheading() const {
+  return document.design().join.propping == Propping::bothPropped ? tr("both halves propped · true lengths, one scale for everything") : tr("one half flat on the board, the other propped · one scale for everything");
+}
+
+Box JoinBoard::content() const {
+  const TrueWing& w = document.wing();
+  const double span = w.loft.span();
+  const double from = standpoint.hand() == ShownHand::right ? -0.12 * span : -1.02 * span, to = standpoint.hand() == ShownHand::left ? 0.12 * span : 1.02 * span;
+  Box box;
+  box.include(Point(from, packingDrop(w) - 0.22 * span));
+  box.include(Point(to, std::max(w.join.risePropped, 0.0) + 0.1 * span));
+  return box;
+}
+
+/// Seen from behind, the right half lies to the right. Underside and top of the thickest place, rib by rib.
+void JoinBoard::drawHalf(Ink& ink, double side) const {
+  const TrueWing& w = document.wing();
+  const bool oneFlat = w.design.join.propping == Propping::oneFlat;
+  const bool propped = !oneFlat || side > 0 || standpoint.hand() == ShownHand::left;
+  const double angle = !propped ? 0 : oneFlat ? 2 * w.join.gamma : w.join.gamma;
+  const double s = std::sin(angle), c = std::cos(angle), lift = -w.loft.cutAt(0).lower[0].y();
+  const auto at = [&](double t, double z) { return Point(side * (t * c - z * s), t * s + z * c + lift); };
+  double rootLow = 0;
+  for (const Point& p : w.loft.cutAt(0).lower) rootLow = std::min(rootLow, p.y());
+  const auto up = [&](const Point& p) -> Point { return p - Point(0, rootLow * (oneFlat ? 1 : c)); };
+  Polyline top, bottom;
+  for (const Rib& rib : w.ribs) {
+    double high = -1e300, low = 1e300;
+    for (const Point& p : rib.bare) {
+      const double z = rib.frame.fromChord(p).y();
+      high = std::max(high, z), low = std::min(low, z);
+    }
+    top.push_back(up(at(rib.t(), high)));
+    bottom.push_back(up(at(rib.t(), low)));
+  }
+  Polyline loop = top;
+  loop.insert(loop.end(), bottom.rbegin(), bottom.rend());
+  ink.loop(loop, look.balsa, look.ink, 1.4);
+  for (std::size_t i = 0; i < top.size(); ++i) {
+    const bool mine = static_cast<int>(i) + 1 == standpoint.rib();
+    ink.line(top[i], bottom[i], mine ? look.accent : look.faint, mine ? 2 : 0.8);
+  }
+  if (!propped) return;
+  const Point tip = bottom.back();
+  const double wide = 0.035 * w.loft.span(), block = w.join.block.height;
+  ink.loop(rectangle({tip.x() - wide / 2 - side * wide / 2, 0}, {tip.x() + wide / 2 - side * wide / 2, std::max(block, 0.5)}), look.ply, look.ink, 1);
+  if (side < 0 && standpoint.hand() == ShownHand::both) return;
+  ink.dimension({tip.x() + side * 0.01 * w.loft.span(), 0}, {tip.x() + side * 0.01 * w.loft.span(), block}, len(block), side * 26);
+  ink.text(up(at(w.loft.span() * 0.28, 0)), tr("%1° each half").arg(radToDeg(w.join.gamma), 0, 'f', 2), look.accent, {0, 34}, Qt::AlignHCenter, 13, true);
+}
+
+void JoinBoard::drawBrace(Ink& ink, const Point& at) const {
+  const TrueWing& w = document.wing();
+  if (!w.join.brace) {
+    ink.text(at, tr("No brace"), look.faint, {}, Qt::AlignLeft, 13, true);
+    return;
+  }
+  const Brace& b = *w.join.brace;
+  Polyline outline;
+  for (const Point& p : b.outline) outline.push_back(at + Point(b.leg, -0.05 * w.loft.span()) + p);
+  ink.loop(outline, look.ply, look.ink, 1.4);
+  const Point middle = at + Point(b.leg, -0.05 * w.loft.span());
+  ink.line(middle + Point(0, b.depthRoot), middle - Point(0, b.depthRoot), look.accent, 1, Qt::DashLine);
+  ink.text(middle + Point(0, b.depthRoot), tr("bend %1°").arg(radToDeg(b.bend), 0, 'f', 2), look.accent, {0, -5}, Qt::AlignHCenter, 13, true);
+  ink.text(at, tr("Brace, %1 thick").arg(len(w.design.join.braceThickness)), look.ink, {0, -8}, Qt::AlignLeft, 13, true);
+  ink.text(boundsOf(outline).low, tr("legs %1, to R%2 · %3 deep at the join, %4 at the ends").arg(len(b.leg)).arg(b.toRib).arg(len(b.depthRoot), len(b.depthEnd)), look.faint, {0, 18}, Qt::AlignLeft, 11);
+}
+
+void JoinBoard::drawPacking(Ink& ink, const Point& at) const {
+  const TrueWing& w = document.wing();
+  const auto i = static_cast<std::size_t>(std::clamp(standpoint.rib(), 1, static_cast<int>(w.ribs.size())) - 1);
+  const Rib& rib = w.ribs[i];
+  const RibSupports& supports = w.settingUp.ribs[i];
+  const Placement turn{-w.settingUp.turn, {0, 0}};
+  const double board = turn(rib.frame.le).y() - supports.at.front().height;
+  const double shift = turn(rib.frame.le).x();
+  const Point foot = at + Point(0, -0.08 * w.loft.span());
+  const auto place = [&](const Point& chordAxes) {
+    const Point p = turn(rib.frame.fromChord(chordAxes));
+    return Point(foot + Point(p.x() - shift, p.y() - board));
+  };
+  Polyline outline;
+  for (const Point& p : rib.bare) outline.push_back(place(p));
+  ink.loop(outline, look.balsa, look.ink, 1.4);
+  ink.line(foot - Point(12, 0), foot + Point(rib.frame.chord + 12, 0), look.ink, 1.6);
+  ink.text(at, tr("R%1 on the board: packing under it").arg(rib.number), look.ink, {0, -8}, Qt::AlignLeft, 13, true);
+  int row = 0;
+  for (const Support& s : supports.at) {
+    const Point p = place({s.x, 0});
+    const Point top(p.x(), foot.y() + s.height);
+    ink.line({p.x(), foot.y()}, top, look.accent, 2.5);
+    ink.text({p.x(), foot.y()}, QString::fromStdString(s.line), look.faint, {0, 15.0 + (row % 2) * 30}, Qt::AlignHCenter, 10);
+    ink.text({p.x(), foot.y()}, len(s.height), look.accent, {0, 28.0 + (row++ % 2) * 30}, Qt::AlignHCenter, 11, true);
+  }
+}
+
+void JoinBoard::draw(Ink& ink) const {
+  const TrueWing& w = document.wing();
+  const double span = w.loft.span();
+  const Box box = content();
+  ink.line({box.low.x(), 0}, {box.high.x(), 0}, look.ink, 1.8);
+  ink.text({box.low.x(), 0}, tr("building board"), look.faint, {0, 16}, Qt::AlignLeft, 11);
+  if (standpoint.hand() != ShownHand::left) drawHalf(ink, 1);
+  if (standpoint.hand() != ShownHand::right) drawHalf(ink, -1);
+  const double left = box.low.x() + 0.03 * span;
+  drawBrace(ink, {left, braceDrop(w) + 0.04 * span});
+  const double wide = w.join.brace ? 2 * w.join.brace->leg : 0.2 * span;
+  drawPacking(ink, {left + std::max(wide + 0.1 * span, 0.5 * span), packingDrop(w) + 0.04 * span});
+}
+
+std::vector<Handle> JoinBoard::handles() const {
+  const TrueWing& w = document.wing();
+  const double side = mirrored() ? -1 : 1, span = w.loft.span();
+  const Point at(side * span * std::cos(w.join.gamma), w.join.risePropped + w.ribs.front().depth);
+  return {{tr("tip"), at, at, Qt::SizeVerCursor, tr("Raise the tip"), [](const Design& d, const Point& by) { return decideValue(d, "join.dihedral.rise", riseOf(d.join.dihedral, d.panel.halfSpan) + by.y()); }}};
+}
+
+Board* makeBoard(Stage stage, Document& d, Standpoint& s, const Look& l, QWidget* parent) {
+  switch (stage) {
+  case Stage::sections: return new SectionBoard(d, s, l, parent);
+  case Stage::panels: return new LayoutBoard(d, s, l, parent);
+  case Stage::ribs: return new RibBoard(d, s, l, parent);
+  case Stage::spars: return new SparBoard(d, s, l, parent);
+  case Stage::joins: return new JoinBoard(d, s, l, parent);
+  }
+  return nullptr;
+}
+
+} // namespace eup::app

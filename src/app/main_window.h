@@ -1,0 +1,95 @@
+// One window: order of work, board, decide and follows, span rule.
+#pragma once
+#include "app/autosave.h"
+#include "app/document.h"
+#include "app/look.h"
+#include "app/standpoint.h"
+#include "core/work/take_away.h"
+#include <map>
+#include <QMainWindow>
+
+class QComboBox;
+class QFrame;
+class QLabel;
+class QLineEdit;
+class QMenu;
+class QScrollArea;
+class QStackedWidget;
+class QToolButton;
+
+namespace eup::app {
+
+class Board;
+class DecidePanel;
+class FollowsPanel;
+class SpanRule;
+
+class MainWindow : public QMainWindow {
+  Q_OBJECT
+public:
+  /// `stateFolder` keeps unsaved wings without a file and the list of recent files.
+  explicit MainWindow(const QString& stateFolder, QWidget* parent = nullptr);
+
+  Document& document() { return theDocument; }
+  Standpoint& standpoint() { return theStandpoint; }
+  Board* board(Stage stage) { return boards.at(stage); }
+  Autosave& autosave() { return *theAutosave; }
+
+  bool openFile(const QString& path);
+  void openDemo();
+  void newWing();
+  bool saveTo(const QString& path);
+  bool importCoordinates(const QString& end, const QString& path);
+  /// Writes the files of an order, with progress; says where they are, or what went wrong.
+  bool exportTo(const QString& folder, const ExportOrder& order);
+  void setDark(bool dark);
+  /// What the message bar says now; empty when it is closed.
+  QString message() const;
+  QStringList recentFiles() const;
+  /// Offers what a crash left behind for the open file.
+  void offerRecovery();
+
+protected:
+  void closeEvent(QCloseEvent*) override;
+
+private:
+  QWidget* makeTopBar();
+  QWidget* makeMessageBar();
+  QWidget* makeSide();
+  void makeMenus(class QMenuBar* bar);
+  void refresh();
+  void refreshFile();
+  void say(const QString& words, bool wrong = false);
+  bool mayLeave();
+  bool save();
+  bool saveAs();
+  void chooseAndOpen();
+  void chooseCoordinates(const QString& end);
+  void showExport();
+  void addRecent(const QString& path);
+  void rebuildRecent();
+  void rebuildFigureNames();
+  void showHelp();
+
+  QString stateFolder;
+  Document theDocument;
+  Standpoint theStandpoint;
+  Look look = lightLook();
+  Autosave* theAutosave = nullptr;
+  std::map<Stage, Board*> boards;
+  QStackedWidget* stack = nullptr;
+  DecidePanel* decidePanel = nullptr;
+  FollowsPanel* followsPanel = nullptr;
+  SpanRule* spanRule = nullptr;
+  QScrollArea* sideScroll = nullptr;
+  QLabel *nameLabel = nullptr, *messageText = nullptr;
+  QFrame* messageBar = nullptr;
+  QToolButton *recoverButton = nullptr, *undoButton = nullptr, *redoButton = nullptr;
+  std::map<ShownHand, QToolButton*> handButtons;
+  QComboBox* unitBox = nullptr;
+  QLineEdit* findBox = nullptr;
+  QMenu* recentMenu = nullptr;
+  QAction *undoAction = nullptr, *redoAction = nullptr;
+};
+
+} // namespace eup::app

@@ -1,0 +1,59 @@
+#include "app/shots.h"
+#include "app/board.h"
+#include "app/export_dialog.h"
+#include "app/follows_panel.h"
+#include "app/main_window.h"
+#include <QApplication>
+#include <QDir>
+#include <QTemporaryDir>
+
+namespace eup::app {
+
+QStringList writeShots(const QString& folder) {
+  QDir().mkpath(folder);
+  const QTemporaryDir state;
+  MainWindow window(state.path());
+  window.openDemo();
+  window.resize(1280, 800);
+  window.show();
+  QStringList written;
+  bool failed = false;
+  const auto shoot = [&](QWidget& what, const QString& name) {
+    QApplication::processEvents();
+    const QString path = folder + "/" + name + ".png";
+    if (what.grab().save(path)) written << path;
+    else failed = true;
+  };
+  const auto stage = [&](Stage s, int rib) {
+    window.standpoint().setStage(s);
+    window.standpoint().setRib(rib);
+    QApplication::processEvents();
+    window.board(s)->fit();
+  };
+  auto* follows = window.findChild<FollowsPanel*>();
+  stage(Stage::sections, 1);
+  shoot(window, "1-sections");
+  stage(Stage::panels, 5);
+  shoot(window, "2-panels");
+  stage(Stage::ribs, 6);
+  shoot(window, "3-ribs");
+  stage(Stage::spars, 4);
+  shoot(window, "4-spars");
+  stage(Stage::joins, 13);
+  follows->reveal("join.block");
+  shoot(window, "5-joins");
+  window.standpoint().setHand(ShownHand::both);
+  stage(Stage::panels, 5);
+  shoot(window, "6-both-hands");
+  window.standpoint().setHand(ShownHand::left);
+  window.setDark(true);
+  stage(Stage::ribs, 3);
+  shoot(window, "7-left-hand-dark");
+  window.setDark(false);
+  ExportDialog dialog(window.document().wing(), "fenlark-1500", &window);
+  dialog.show();
+  shoot(dialog, "8-to-the-bench");
+  return failed ? QStringList() : written;
+}
+
+} // namespace eup::app

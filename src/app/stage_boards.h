@@ -1,0 +1,100 @@
+// The boards of the stages.
+#pragma once
+#include "app/board.h"
+
+namespace eup::app {
+
+/// Root and tip section at their chords, with thickness, camber and nose.
+class SectionBoard : public Board {
+public:
+  using Board::Board;
+
+protected:
+  QString heading() const override;
+  QString subheading() const override;
+  Box content() const override;
+  void draw(Ink& ink) const override;
+};
+
+/// The plan of the wing: span, chords, sweep, ribs, spar lines and sheet edge are dragged here.
+class LayoutBoard : public Board {
+public:
+  using Board::Board;
+
+protected:
+  QString heading() const override;
+  QString subheading() const override;
+  Box content() const override;
+  void draw(Ink& ink) const override;
+  std::vector<Handle> handles() const override;
+  void clicked(const Point& p) override;
+
+private:
+  Point onBoard(double x, double t) const;
+  void drawHalf(Ink& ink, double side) const;
+};
+
+/// One rib large, with all that lies against it; below it all ribs at one scale.
+class RibBoard : public Board {
+public:
+  using Board::Board;
+
+protected:
+  QString heading() const override;
+  QString subheading() const override;
+  Box content() const override;
+  void draw(Ink& ink) const override;
+  std::vector<Handle> handles() const override;
+  void clicked(const Point& p) override;
+
+private:
+  const Rib& rib() const;
+  struct Small {
+    int number;
+    Box box;
+    Point nose;
+    double scale;
+  };
+  std::vector<Small> small() const;
+  Point onBoard(const Point& chordAxes) const;
+};
+
+/// The spars seen from the front with their depth drawn larger, and bending along the span below.
+class SparBoard : public Board {
+public:
+  using Board::Board;
+
+protected:
+  QString heading() const override;
+  QString subheading() const override;
+  Box content() const override;
+  void draw(Ink& ink) const override;
+  QString emptyText() const override;
+  void clicked(const Point& p) override;
+
+private:
+  double stretch() const;
+};
+
+/// The centre join from behind, the brace, and the selected rib on its packing.
+class JoinBoard : public Board {
+public:
+  using Board::Board;
+
+protected:
+  QString heading() const override;
+  QString subheading() const override;
+  Box content() const override;
+  void draw(Ink& ink) const override;
+  std::vector<Handle> handles() const override;
+
+private:
+  void drawHalf(Ink& ink, double side) const;
+  void drawBrace(Ink& ink, const Point& at) const;
+  void drawPacking(Ink& ink, const Point& at) const;
+};
+
+/// The board of a stage.
+Board* makeBoard(Stage stage, Document& document, Standpoint& standpoint, const Look& look, QWidget* parent);
+
+} // namespace eup::app
