@@ -143,7 +143,7 @@ void Board::paintEvent(QPaintEvent*) {
   ink.text(corner, heading(), look.ink, {}, Qt::AlignLeft, 15, true);
   ink.text(corner, subheading(), look.faint, {0, 19});
   ink.text(board({width() - 20.0, 30}), handWords(), look.accent, {}, Qt::AlignRight, 15, true);
-  ink.text(board({width() - 20.0, 30}), tr("grid %1").arg(len(step)), look.faint, {0, 19}, Qt::AlignRight, 11);
+  ink.text(board({width() - 20.0, 30}), tr("grid %1 mm").arg(step), look.faint, {0, 19}, Qt::AlignRight, 11);
   if (!document.possible()) {
     const QString words = tr("These decisions contradict each other: the last good wing is shown.");
     painter.fillRect(QRectF(0, height() - 30.0, width(), 30), look.wrongSoft);

@@ -138,9 +138,9 @@ void DecidePanel::rebuild(const std::vector<Decision>& shown) {
       if (name.starts_with("Spar ")) standpoint.setSpar(name.back() - '1');
       refresh();
     });
-    strip->addWidget(tab, static_cast<int>(i) / 4, static_cast<int>(i) % 4);
+    strip->addWidget(tab, static_cast<int>(i) / 3, static_cast<int>(i) % 3);
   }
-  strip->setColumnStretch(4, 1);
+  strip->setColumnStretch(3, 1);
 
   form = new QWidget(this);
   auto* grid = new QGridLayout(form);
@@ -161,18 +161,19 @@ void DecidePanel::rebuild(const std::vector<Decision>& shown) {
     row.problem->setWordWrap(true);
     row.problem->hide();
     grid->addWidget(row.label, line, 0);
+    if (d.unit.empty()) {
+      grid->addWidget(row.editor, line, 1, 1, 2);
+      grid->addWidget(row.problem, line + 1, 0, 1, 3);
+      line += 2;
+      rows[d.path] = row;
+      if (d.kind == DecisionKind::section) addOpenButton(grid, line++, QString::fromStdString(d.path).section('.', 1));
+      continue;
+    }
     grid->addWidget(row.editor, line, 1);
     auto* unit = new QLabel(QString::fromStdString(d.unit), form);
     unit->setObjectName("unit");
     unit->setFixedWidth(44);
     grid->addWidget(unit, line++, 2);
-    if (d.kind == DecisionKind::section) {
-      auto* open = new QPushButton(tr("Open coordinates…"), form);
-      const QString end = QString::fromStdString(d.path).section('.', 1);
-      open->setObjectName("open " + end);
-      connect(open, &QPushButton::clicked, this, [this, end] { Q_EMIT openCoordinates(end); });
-      grid->addWidget(open, line++, 1, 1, 2);
-    }
     grid->addWidget(row.problem, line++, 0, 1, 3);
     rows[d.path] = row;
   }
@@ -194,8 +195,15 @@ void DecidePanel::rebuild(const std::vector<Decision>& shown) {
   if (!focusPath.empty() && rows.contains(focusPath)) rows[focusPath].editor->setFocus();
 }
 
+void DecidePanel::addOpenButton(QGridLayout* grid, int line, const QString& end) {
+  auto* open = new QPushButton(tr("Open coordinates…"), form);
+  open->setObjectName("open " + end);
+  connect(open, &QPushButton::clicked, this, [this, end] { Q_EMIT openCoordinates(end); });
+  grid->addWidget(open, line, 1, 1, 2);
+}
+
 QWidget* DecidePanel::makeEditor(const Decision& d) {
-  constexpr int width = 118;
+  constexpr int width = 112, wide = width + 50; // wide ones stand over the unit's column too
   const std::string path = d.path;
   if (d.kind == DecisionKind::flag) {
     auto* box = new QCheckBox(form);
@@ -205,13 +213,13 @@ QWidget* DecidePanel::makeEditor(const Decision& d) {
   if (d.kind == DecisionKind::choice) {
     auto* combo = new CalmCombo(form);
     for (const auto& [key, words] : d.choices) combo->addItem(QString::fromStdString(words), QString::fromStdString(key));
-    combo->setFixedWidth(width + 50);
+    combo->setFixedWidth(wide);
     combo->setFocusPolicy(Qt::StrongFocus);
     connect(combo, &QComboBox::activated, this, [this, path, combo](int i) { type(path, combo->itemData(i).toString()); });
     return combo;
   }
   auto* edit = new DecisionEdit(form);
-  if (d.kind != DecisionKind::text && d.kind != DecisionKind::stations) edit->setFixedWidth(width);
+  edit->setFixedWidth(d.unit.empty() ? wide : width);
   connect(edit, &DecisionEdit::committed, this, [this, path](const QString& text) { type(path, text); });
   connect(edit, &DecisionEdit::nudged, this, [this, path](int steps, Qt::KeyboardModifiers m) { nudge(path, steps, m); });
   return edit;

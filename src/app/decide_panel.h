@@ -7,7 +7,7 @@
 #include <QLineEdit>
 #include <QWidget>
 
-class QFormLayout;
+class QGridLayout;
 class QHBoxLayout;
 class QLabel;
 class QVBoxLayout;
@@ -53,6 +53,7 @@ private:
   void refresh();
   void rebuild(const std::vector<Decision>& shown);
   void fill(const std::vector<Decision>& shown);
+  void addOpenButton(QGridLayout* grid, int line, const QString& end);
   QWidget* makeEditor(const Decision& decision);
   void type(const std::string& path, const QString& text);
   void nudge(const std::string& path, int steps, Qt::KeyboardModifiers modifiers);

@@ -67,6 +67,7 @@ void Document::replace(Design design, const QString& path, bool asSaved) {
   filePath = path;
   lastGood.reset();
   follow();
+  Q_EMIT replaced();
   Q_EMIT changed();
   Q_EMIT fileChanged();
 }

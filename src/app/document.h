@@ -47,6 +47,7 @@ public:
 Q_SIGNALS:
   void changed();     ///< design, wing or findings
   void fileChanged(); ///< path, or whether it is saved
+  void replaced();    ///< another wing, before `changed`
 
 private:
   struct Step {

@@ -7,6 +7,7 @@
 #include <QLabel>
 #include <QLineEdit>
 #include <QPushButton>
+#include <QStyle>
 #include <QVBoxLayout>
 
 namespace eup::app {
@@ -65,10 +66,12 @@ ExportDialog::ExportDialog(const TrueWing& w, const QString& startFolder, QWidge
   auto* buttons = new QDialogButtonBox(this);
   write = buttons->addButton(tr("Write files"), QDialogButtonBox::AcceptRole);
   write->setObjectName("primary");
+  write->setDefault(true);
   buttons->addButton(QDialogButtonBox::Cancel);
   connect(buttons, &QDialogButtonBox::accepted, this, &QDialog::accept);
   connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
   column->addWidget(buttons);
+  write->style()->polish(write);
   refresh();
 }
 

@@ -28,7 +28,7 @@ QLabel* label(QWidget* parent, const char* name) {
 
 } // namespace
 
-FigureRow::FigureRow(const Figure& f, LengthUnit u, QWidget* parent) : QFrame(parent), figure(f), unit(u) {
+FigureRow::FigureRow(const Figure& f, LengthUnit u, std::function<QString(const std::string&)> names, QWidget* parent) : QFrame(parent), figure(f), unit(u), nameOf(std::move(names)) {
   setFocusPolicy(Qt::StrongFocus);
   setCursor(Qt::PointingHandCursor);
   setObjectName("figure");
@@ -103,7 +103,7 @@ void FigureRow::buildWorking() {
   add(figure.working, "workingText", "font-weight: 700;");
   add(figure.source, "small", "font-style: italic;");
   for (const std::string& path : figure.decisions) {
-    auto* link = new QPushButton(tr("Decide: %1").arg(QString::fromStdString(path)), working);
+    auto* link = new QPushButton(tr("follows from: %1").arg(nameOf(path)), working);
     link->setObjectName("link " + QString::fromStdString(path));
     link->setStyleSheet("text-align: left; border: none; background: transparent; padding: 1px; text-decoration: underline; font-size: 11px;");
     link->setCursor(Qt::PointingHandCursor);
@@ -142,6 +142,7 @@ FollowsPanel::FollowsPanel(Document& d, Standpoint& s, QWidget* parent) : QWidge
   column->addWidget(heading);
   column->addLayout(figuresColumn);
   column->addStretch();
+  connect(&document, &Document::replaced, this, [this] { before.clear(), moved.clear(); }); // another wing has not moved
   connect(&document, &Document::changed, this, &FollowsPanel::refresh);
   connect(&standpoint, &Standpoint::changed, this, &FollowsPanel::refresh);
   refresh();
@@ -219,8 +220,8 @@ void FollowsPanel::refresh() {
     values[f.key] = f.value;
     const auto old = before.find(f.key);
     if (old == before.end() || std::abs(old->second - f.value) < 1e-9 * std::max(1.0, std::abs(f.value))) continue;
-    const Shown a = shown(std::abs(f.value - old->second), f.quantity, unit);
-    moved[f.key] = (f.value > old->second ? "▲ " : "▼ ") + QString::fromStdString(a.number);
+    const Shown full = shown(f.value, f.quantity, unit), by = shown(std::abs(f.value - old->second), f.quantity, unit);
+    moved[f.key] = (f.value > old->second ? "▲ " : "▼ ") + QString::fromStdString(by.unit == full.unit ? by.number : by.number + " " + by.unit);
     any = true;
   }
   before = std::move(values);
@@ -238,7 +239,10 @@ void FollowsPanel::refresh() {
       delete item;
     }
     for (const Figure* f : figures) {
-      auto* row = new FigureRow(*f, unit, this);
+      auto* row = new FigureRow(*f, unit, [this](const std::string& path) {
+        const auto decision = decisionAt(document.design(), path);
+        return QString::fromStdString(decision ? decision->group + ", " + decision->label : path);
+      }, this);
       const std::string kind = kindOf(f->key);
       connect(row, &FigureRow::toggled, this, [this, kind](bool isOpen) { isOpen ? (void)open.insert(kind) : (void)open.erase(kind); });
       connect(row, &FigureRow::wanted, this, &FollowsPanel::wanted);

@@ -2,8 +2,8 @@
 #pragma once
 #include "app/document.h"
 #include "app/standpoint.h"
+#include <functional>
 #include <map>
-#include <QElapsedTimer>
 #include <QFrame>
 #include <set>
 
@@ -16,7 +16,8 @@ namespace eup::app {
 class FigureRow : public QFrame {
   Q_OBJECT
 public:
-  FigureRow(const Figure& figure, LengthUnit unit, QWidget* parent);
+  /// `nameOf` answers a decision's words for its path.
+  FigureRow(const Figure& figure, LengthUnit unit, std::function<QString(const std::string&)> nameOf, QWidget* parent);
   void show(const Figure& figure, LengthUnit unit, const QString& moved);
   void setOpen(bool open);
   bool isOpen() const { return working != nullptr; }
@@ -33,6 +34,7 @@ private:
   void buildWorking();
   Figure figure;
   LengthUnit unit;
+  std::function<QString(const std::string&)> nameOf;
   QLabel *label, *number, *unitLabel, *where, *delta;
   QFrame* working = nullptr;
 };

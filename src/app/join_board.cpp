@@ -5,14 +5,20 @@
 namespace eup::app {
 namespace {
 
-double braceDrop(const TrueWing& w) { return -0.30 * w.loft.span(); }
-double packingDrop(const TrueWing& w) { return -0.30 * w.loft.span(); }
+/// The two pictures below the join stand this far under the board (shares of the half span)…
+constexpr double below = -0.30;
+
+/// …and are drawn this many times larger than the join, so that each fills its half.
+double magnified(double width, double room) {
+  const double most = room / std::max(width, 1.0);
+  return std::max(1.0, std::floor(std::min(most, 4.0) * 2) / 2);
+}
 
 } // namespace
 
 QString JoinBoard::heading() const { return tr("Centre join, seen from behind"); }
 QString JoinBoard::subheading() const {
-  return document.design().join.propping == Propping::bothPropped ? tr("both halves propped · true lengths, one scale for everything") : tr("one half flat on the board, the other propped · one scale for everything");
+  return document.design().join.propping == Propping::bothPropped ? tr("both halves propped · true lengths") : tr("one half flat on the board, the other propped · true lengths");
 }
 
 Box JoinBoard::content() const {
@@ -20,8 +26,8 @@ Box JoinBoard::content() const {
   const double span = w.loft.span();
   const double from = standpoint.hand() == ShownHand::right ? -0.12 * span : -1.02 * span, to = standpoint.hand() == ShownHand::left ? 0.12 * span : 1.02 * span;
   Box box;
-  box.include(Point(from, packingDrop(w) - 0.22 * span));
-  box.include(Point(to, std::max(w.join.risePropped, 0.0) + 0.1 * span));
+  box.include(Point(from, (below - 0.27) * span));
+  box.include(Point(to + (standpoint.hand() == ShownHand::left ? 0 : 0.1 * span), std::max(w.join.risePropped, 0.0) + 0.1 * span));
   return box;
 }
 
@@ -58,52 +64,58 @@ void JoinBoard::drawHalf(Ink& ink, double side) const {
   const double wide = 0.035 * w.loft.span(), block = w.join.block.height;
   ink.loop(rectangle({tip.x() - wide / 2 - side * wide / 2, 0}, {tip.x() + wide / 2 - side * wide / 2, std::max(block, 0.5)}), look.ply, look.ink, 1);
   if (side < 0 && standpoint.hand() == ShownHand::both) return;
-  ink.dimension({tip.x() + side * 0.01 * w.loft.span(), 0}, {tip.x() + side * 0.01 * w.loft.span(), block}, len(block), side * 26);
+  const double beside = tip.x() + side * 0.02 * w.loft.span();
+  ink.line({beside, 0}, {beside, block}, look.accent, 2);
+  ink.text({beside, block / 2}, len(block), look.accent, {side * 7, 5}, side > 0 ? Qt::AlignLeft : Qt::AlignRight, 15, true);
   ink.text(up(at(w.loft.span() * 0.28, 0)), tr("%1° each half").arg(radToDeg(w.join.gamma), 0, 'f', 2), look.accent, {0, 34}, Qt::AlignHCenter, 13, true);
 }
 
-void JoinBoard::drawBrace(Ink& ink, const Point& at) const {
+void JoinBoard::drawBrace(Ink& ink, const Point& at, double room) const {
   const TrueWing& w = document.wing();
   if (!w.join.brace) {
     ink.text(at, tr("No brace"), look.faint, {}, Qt::AlignLeft, 13, true);
     return;
   }
   const Brace& b = *w.join.brace;
+  const double k = magnified(boundsOf(b.outline).width(), room);
+  const Point middle = at + Point(k * boundsOf(b.outline).width() / 2, -0.1 * w.loft.span());
   Polyline outline;
-  for (const Point& p : b.outline) outline.push_back(at + Point(b.leg, -0.05 * w.loft.span()) + p);
+  for (const Point& p : b.outline) outline.push_back(middle + p * k);
+  ink.text(at, tr("Brace, %1 thick (drawn × %2)").arg(len(w.design.join.braceThickness)).arg(k), look.ink, {0, -8}, Qt::AlignLeft, 13, true);
   ink.loop(outline, look.ply, look.ink, 1.4);
-  const Point middle = at + Point(b.leg, -0.05 * w.loft.span());
-  ink.line(middle + Point(0, b.depthRoot), middle - Point(0, b.depthRoot), look.accent, 1, Qt::DashLine);
-  ink.text(middle + Point(0, b.depthRoot), tr("bend %1°").arg(radToDeg(b.bend), 0, 'f', 2), look.accent, {0, -5}, Qt::AlignHCenter, 13, true);
-  ink.text(at, tr("Brace, %1 thick").arg(len(w.design.join.braceThickness)), look.ink, {0, -8}, Qt::AlignLeft, 13, true);
-  ink.text(boundsOf(outline).low, tr("legs %1, to R%2 · %3 deep at the join, %4 at the ends").arg(len(b.leg)).arg(b.toRib).arg(len(b.depthRoot), len(b.depthEnd)), look.faint, {0, 18}, Qt::AlignLeft, 11);
+  ink.line(middle + Point(0, k * b.depthRoot), middle - Point(0, k * b.depthRoot), look.accent, 1, Qt::DashLine);
+  ink.text(middle + Point(0, k * b.depthRoot), tr("bend %1°").arg(radToDeg(b.bend), 0, 'f', 2), look.accent, {0, -5}, Qt::AlignHCenter, 13, true);
+  const Point foot = boundsOf(outline).low;
+  ink.text(foot, tr("legs %1, to R%2").arg(len(b.leg)).arg(b.toRib), look.faint, {0, 20}, Qt::AlignLeft, 11);
+  ink.text(foot, tr("%1 deep at the join, %2 at the ends").arg(len(b.depthRoot), len(b.depthEnd)), look.faint, {0, 36}, Qt::AlignLeft, 11);
 }
 
-void JoinBoard::drawPacking(Ink& ink, const Point& at) const {
+void JoinBoard::drawPacking(Ink& ink, const Point& at, double room) const {
   const TrueWing& w = document.wing();
   const auto i = static_cast<std::size_t>(std::clamp(standpoint.rib(), 1, static_cast<int>(w.ribs.size())) - 1);
   const Rib& rib = w.ribs[i];
   const RibSupports& supports = w.settingUp.ribs[i];
   const Placement turn{-w.settingUp.turn, {0, 0}};
-  const double board = turn(rib.frame.le).y() - supports.at.front().height;
-  const double shift = turn(rib.frame.le).x();
-  const Point foot = at + Point(0, -0.08 * w.loft.span());
-  const auto place = [&](const Point& chordAxes) {
+  const Point nose = turn(rib.frame.le);
+  const double board = nose.y() - supports.at.front().height;
+  const double k = magnified(w.design.panel.rootChord, room);
+  const Point foot = at + Point(0, -0.14 * w.loft.span());
+  const auto place = [&](const Point& chordAxes) -> Point {
     const Point p = turn(rib.frame.fromChord(chordAxes));
-    return Point(foot + Point(p.x() - shift, p.y() - board));
+    return foot + Point(p.x() - nose.x(), p.y() - board) * k;
   };
   Polyline outline;
   for (const Point& p : rib.bare) outline.push_back(place(p));
+  ink.text(at, tr("R%1 on the board: packing under it (drawn × %2)").arg(rib.number).arg(k), look.ink, {0, -8}, Qt::AlignLeft, 13, true);
   ink.loop(outline, look.balsa, look.ink, 1.4);
-  ink.line(foot - Point(12, 0), foot + Point(rib.frame.chord + 12, 0), look.ink, 1.6);
-  ink.text(at, tr("R%1 on the board: packing under it").arg(rib.number), look.ink, {0, -8}, Qt::AlignLeft, 13, true);
+  ink.line(foot - Point(12, 0), foot + Point(rib.frame.chord * k + 12, 0), look.ink, 1.6);
   int row = 0;
   for (const Support& s : supports.at) {
     const Point p = place({s.x, 0});
-    const Point top(p.x(), foot.y() + s.height);
-    ink.line({p.x(), foot.y()}, top, look.accent, 2.5);
-    ink.text({p.x(), foot.y()}, QString::fromStdString(s.line), look.faint, {0, 15.0 + (row % 2) * 30}, Qt::AlignHCenter, 10);
-    ink.text({p.x(), foot.y()}, len(s.height), look.accent, {0, 28.0 + (row++ % 2) * 30}, Qt::AlignHCenter, 11, true);
+    ink.line({p.x(), foot.y()}, {p.x(), foot.y() + s.height * k}, look.accent, 3);
+    const double down = (row++ % 2) * 32;
+    ink.text({p.x(), foot.y()}, QString::fromStdString(s.line), look.faint, {0, 16 + down}, Qt::AlignHCenter, 11);
+    ink.text({p.x(), foot.y()}, len(s.height), look.accent, {0, 31 + down}, Qt::AlignHCenter, 12, true);
   }
 }
 
@@ -115,10 +127,9 @@ void JoinBoard::draw(Ink& ink) const {
   ink.text({box.low.x(), 0}, tr("building board"), look.faint, {0, 16}, Qt::AlignLeft, 11);
   if (standpoint.hand() != ShownHand::left) drawHalf(ink, 1);
   if (standpoint.hand() != ShownHand::right) drawHalf(ink, -1);
-  const double left = box.low.x() + 0.03 * span;
-  drawBrace(ink, {left, braceDrop(w) + 0.04 * span});
-  const double wide = w.join.brace ? 2 * w.join.brace->leg : 0.2 * span;
-  drawPacking(ink, {left + std::max(wide + 0.1 * span, 0.5 * span), packingDrop(w) + 0.04 * span});
+  const double left = box.low.x() + 0.03 * span, half = box.width() / 2;
+  drawBrace(ink, {left, (below + 0.05) * span}, half * 0.82);
+  drawPacking(ink, {left + half, (below + 0.05) * span}, half * 0.82);
 }
 
 std::vector<Handle> JoinBoard::handles() const {

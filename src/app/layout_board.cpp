@@ -15,8 +15,9 @@ Box LayoutBoard::content() const {
   const double span = w.loft.span(), deep = std::max(w.loft.frameAt(0).te.x(), w.loft.frameAt(span).te.x());
   const double ahead = std::min(0.0, w.loft.frameAt(span).le.x());
   const double from = standpoint.hand() == ShownHand::right ? 0 : -span, to = standpoint.hand() == ShownHand::left ? 0 : span;
-  box.include(Point(from, -deep - 40));
-  box.include(Point(to, -ahead + 26));
+  const double room = standpoint.hand() == ShownHand::both ? 0 : 0.08 * span; // for the chords written beside the ends
+  box.include(Point(from - room, -deep - 40));
+  box.include(Point(to + room, -ahead + 26));
   return box;
 }
 
@@ -69,7 +70,7 @@ void LayoutBoard::draw(Ink& ink) const {
   const Planform& p = w.planform;
   const double x0 = w.design.panel.tipSetback * p.meanChordAt / span;
   ink.line(onBoard(x0, p.meanChordAt), onBoard(x0 + p.meanChord, p.meanChordAt), look.accent, 1.2, Qt::DashLine);
-  ink.text(onBoard(x0 + p.meanChord, p.meanChordAt), tr("mean chord"), look.accent, {4, 14}, Qt::AlignLeft, 11);
+  ink.text(onBoard(x0 + p.meanChord, p.meanChordAt), tr("mean chord"), look.accent, {4, -6}, Qt::AlignLeft, 11);
 }
 
 std::vector<Handle> LayoutBoard::handles() const {

@@ -37,7 +37,7 @@ QMenu::separator { height: 1px; background: @edge; margin: 4px 8px; } QMenu::ite
 QLineEdit, QComboBox, QSpinBox { background: @field; border: 1px solid @edge; border-radius: 3px; padding: 3px 6px; min-height: 17px; selection-background-color: @accent; selection-color: @panel; }
 QLineEdit:focus, QComboBox:focus { border: 2px solid @accent; padding: 2px 5px; }
 QLineEdit[wrong="true"] { border: 2px solid @wrong; padding: 2px 5px; }
-QComboBox::drop-down { border: none; width: 16px; }
+QComboBox::drop-down { border: none; width: 20px; } QComboBox::down-arrow { image: url(:/icons/down.svg); width: 11px; height: 11px; }
 QComboBox QAbstractItemView { background: @panel; border: 1px solid @edge; selection-background-color: @accentSoft; selection-color: @ink; }
 QPushButton, QToolButton { background: @field; border: 1px solid @edge; border-radius: 4px; padding: 5px 10px; }
 QPushButton:hover, QToolButton:hover { border-color: @accent; }

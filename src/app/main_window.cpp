@@ -78,6 +78,7 @@ MainWindow::MainWindow(const QString& folder, QWidget* parent) : QMainWindow(par
   rebuildRecent();
   refresh();
   refreshFile();
+  boards.at(theStandpoint.stage())->setFocus();
 }
 
 QWidget* MainWindow::makeTopBar() {
@@ -92,7 +93,7 @@ QWidget* MainWindow::makeTopBar() {
   menus->setNativeMenuBar(false);
   menus->setSizePolicy(QSizePolicy::Minimum, QSizePolicy::Preferred);
   makeMenus(menus);
-  row->addWidget(menus);
+  row->addWidget(menus, 0, Qt::AlignVCenter);
   nameLabel = new QLabel(bar);
   nameLabel->setObjectName("title");
   row->addWidget(nameLabel);

@@ -24,10 +24,10 @@ std::vector<RibBoard::Small> RibBoard::small() const {
   const int n = static_cast<int>(w.ribs.size()), columns = n <= 16 ? 4 : n <= 60 ? 8 : 20;
   double longest = 0, deepest = 0;
   for (const Rib& r : w.ribs) longest = std::max(longest, r.frame.chord), deepest = std::max(deepest, r.depth);
-  const double cell = room / columns, shrink = cell * 0.86 / longest, row = std::max(deepest * shrink * 1.7, cell * 0.26);
+  const double cell = room / columns, shrink = cell * 0.86 / longest, row = std::max(deepest * shrink * 1.9, cell * 0.34);
   std::vector<Small> out;
   for (int i = 0; i < n; ++i) {
-    const Point nose((i % columns) * cell, -room * 0.27 - (i / columns) * row);
+    const Point nose((i % columns) * cell, -room * 0.3 - (i / columns) * row);
     Small s{i + 1, {}, nose, shrink};
     s.box.include(nose + Point(0, -row * 0.35));
     s.box.include(nose + Point(cell * 0.95, row * 0.65));
@@ -77,7 +77,7 @@ void RibBoard::draw(Ink& ink) const {
   QStringList notes;
   const auto& e = w.design.leadingEdge;
   if (e.kind != LeadingEdgeKind::none) notes << tr("LE %1").arg(len(e.width));
-  for (const Notch& n : r.notches) notes << tr("%1 %2 notch %3").arg(QString::fromStdString(w.design.spars[static_cast<std::size_t>(n.spar)].name), n.face == Face::upper ? tr("top") : tr("bottom"), len(n.depth));
+  for (const Notch& n : r.notches) notes << tr("notch %1 %2").arg(n.face == Face::upper ? tr("▼") : tr("▲"), len(n.depth));
   if (w.design.trailingEdge.kind != TrailingEdgeKind::none) notes << tr("TE %1").arg(len(w.design.trailingEdge.width));
   ink.text(mirrored() ? onBoard({r.frame.chord, 0}) - Point(0, 0.125 * r.frame.chord) : below, notes.join("   ·   "), look.faint, {}, Qt::AlignLeft, 11);
 
@@ -124,7 +124,9 @@ std::vector<Handle> RibBoard::handles() const {
     out.push_back({tr("sheet edge"), at, at, Qt::SizeHorCursor, tr("Move sheet edge"), [side, chord](const Design& d, const Point& by) { return decideValue(d, "sheeting.fraction", d.sheeting.fraction + side * by.x() / chord); }});
   }
   if (w.design.trailingEdge.kind != TrailingEdgeKind::none) {
-    const Point at = onBoard({chord - w.design.trailingEdge.width, r.lower[r.lower.size() / 2].y() - 4});
+    const double x = chord - w.design.trailingEdge.width;
+    const auto place = lastCrossing(r.upper, x);
+    const Point at = onBoard(place ? pointAt(r.upper, *place) : Point(x, 0));
     out.push_back({tr("front of the trailing edge"), at, at, Qt::SizeHorCursor, tr("Change TE width"), [side](const Design& d, const Point& by) { return decideValue(d, "trailingEdge.width", d.trailingEdge.width - side * by.x()); }});
   }
   return out;

@@ -29,6 +29,7 @@ QStringList writeShots(const QString& folder) {
     window.standpoint().setRib(rib);
     QApplication::processEvents();
     window.board(s)->fit();
+    window.board(s)->setFocus();
   };
   auto* follows = window.findChild<FollowsPanel*>();
   stage(Stage::sections, 1);

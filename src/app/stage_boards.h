@@ -90,8 +90,8 @@ protected:
 
 private:
   void drawHalf(Ink& ink, double side) const;
-  void drawBrace(Ink& ink, const Point& at) const;
-  void drawPacking(Ink& ink, const Point& at) const;
+  void drawBrace(Ink& ink, const Point& at, double room) const;
+  void drawPacking(Ink& ink, const Point& at, double room) const;
 };
 
 /// The board of a stage.
