@@ -2,6 +2,9 @@
 #include "core/files/shipped.h"
 #include <QFontDatabase>
 
+/// Resources of a static library are taken in by name, and only from outside any namespace.
+static void initIcons() { Q_INIT_RESOURCE(icons); }
+
 namespace eup::app {
 
 Look lightLook() {
@@ -76,6 +79,7 @@ QToolTip { background: @panel; color: @ink; border: 1px solid @edge; padding: 4p
 }
 
 QString loadShippedFonts() {
+  initIcons();
   QString family;
   for (const std::string_view font : {shipped::fontRegular(), shipped::fontSemiBold(), shipped::fontBold()}) {
     const int id = QFontDatabase::addApplicationFontFromData(QByteArray(font.data(), static_cast<qsizetype>(font.size())));

@@ -18,7 +18,7 @@ Look lightLook();
 Look darkLook();
 QString styleSheet(const Look& look);
 
-/// Loads the shipped fonts and answers their family.
+/// Makes the shipped fonts and icons known, and answers the fonts' family.
 QString loadShippedFonts();
 
 } // namespace eup::app

@@ -173,7 +173,7 @@ void MainWindow::makeMenus(QMenuBar* bar) {
   QMenu* edit = bar->addMenu(tr("&Edit"));
   undoAction = add(edit, tr("Undo"), QKeySequence::Undo, [this] { theDocument.undo(); });
   redoAction = add(edit, tr("Redo"), QKeySequence::Redo, [this] { theDocument.redo(); });
-  redoAction->setShortcuts({QKeySequence::Redo, QKeySequence("Ctrl+Y")});
+  redoAction->setShortcuts({QKeySequence("Ctrl+Shift+Z"), QKeySequence("Ctrl+Y")}); // both, whatever the platform calls its own
   edit->addSeparator();
   add(edit, tr("Find a figure"), QKeySequence::Find, [this] { findBox->setFocus(); findBox->selectAll(); });
   QMenu* view = bar->addMenu(tr("&View"));

@@ -1,6 +1,7 @@
 #include "app/rail.h"
 #include "core/design/decisions.h"
 #include <QLabel>
+#include <QShortcut>
 #include <QVBoxLayout>
 
 namespace eup::app {
@@ -35,7 +36,8 @@ Rail::Rail(Document& d, Standpoint& s, QWidget* parent) : QWidget(parent), docum
     button->setFixedHeight(52);
     button->setFocusPolicy(Qt::StrongFocus);
     button->setObjectName(QString("stage%1").arg(++number));
-    button->setShortcut(QKeySequence(QString("Ctrl+%1").arg(number)));
+    auto* key = new QShortcut(QKeySequence(QString("Ctrl+%1").arg(number)), this);
+    connect(key, &QShortcut::activated, this, [this, stage] { standpoint.setStage(stage); });
     button->setToolTip(tr("Ctrl+%1").arg(number));
     auto* inside = new QVBoxLayout(button);
     inside->setContentsMargins(14, 6, 6, 6);

@@ -41,7 +41,7 @@ void SectionBoard::draw(Ink& ink) const {
     ink.line(place(m.thicknessAt, up), place(m.thicknessAt, down), look.ink, 1.2);
     ink.text(place(m.thicknessAt, (up + down) / 2), tr("%1 thick").arg(len(m.thickness * chord)), look.ink, {7, 18});
     ink.text(place(0, 0), tr("%1: %2, chord %3").arg(end, QString::fromStdString(s.name), len(chord)), look.ink, {mirror ? -260.0 : 0.0, -0.1 * chord * ink.scale - 16}, Qt::AlignLeft, 13, true);
-    if (m.camberAt > 0) ink.text(place(m.camberAt, m.camber), tr("camber %1 at %2").arg(len(m.camber * chord), len(m.camberAt * chord)), look.accent, {0, -0.1 * chord * ink.scale - 2}, Qt::AlignLeft, 11);
+    if (m.camberAt > 0) ink.text(place(m.camberAt, m.camber), tr("camber %1 at %2").arg(len(m.camber * chord), len(m.camberAt * chord)), look.accent, {40, -0.09 * chord * ink.scale + 2}, Qt::AlignLeft, 11);
     if (m.undercamberAt) ink.text(place(*m.undercamberAt, heightAt(s.lower, *m.undercamberAt)), tr("undercamber %1").arg(len(m.undercamber * chord)), look.accent, {0, 26}, Qt::AlignHCenter, 11);
   };
   const auto& p = w.design.panel;

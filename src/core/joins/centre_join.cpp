@@ -32,6 +32,9 @@ Brace makeBrace(const Design& d, const SparLine& line, const std::vector<Rib>& r
   const Spar& spar = d.spars[static_cast<std::size_t>(line.index)];
   b.bend = braceBendMirrored({line.sweep, gamma});
   b.lean = braceLeanMirrored({line.sweep, gamma});
+  const auto capBend = [&](const StraightLine& cap) { return lineBendMirrored(cap.tip.x() - cap.root.x(), cap.span, cap.tip.y() - cap.root.y(), gamma); };
+  b.capTopBend = capBend(line.upperSeat);
+  b.capBottomBend = capBend(line.lowerSeat);
   b.toRib = std::clamp(d.join.braceToRib, 2, static_cast<int>(ribs.size()));
   const double t = ribs[static_cast<std::size_t>(b.toRib - 1)].t();
   b.leg = t * line.stretch;
@@ -52,7 +55,12 @@ std::optional<int> mainSpar(const Design& d) {
 
 TipBlock tipBlock(const PanelLoft& loft, double fraction, double onBoard, bool oneFlat) {
   const double s = std::sin(onBoard), c = std::cos(onBoard);
-  const auto underside = [&](double t) { return fraction <= 0 ? loft.frameAt(t).le : loft.at(Face::lower, fraction, t); };
+  const auto underside = [&](double t) -> Point {
+    const Cut cut = loft.cutAt(t);
+    if (fraction <= 0) return cut.frame.le;
+    const double x = planX(cut.frame, fraction);
+    return {x, surfaceHeightAt(cut, Face::lower, x)};
+  };
   double board = 0; // height of the board in axes whose origin is the root leading edge
   if (oneFlat)
     board = loft.lowest();

@@ -8,6 +8,7 @@ namespace eup {
 struct Brace {
   int spar = 0;          ///< index of the spar it lies on
   double bend = 0;       ///< rad, between the two legs
+  double capTopBend = 0, capBottomBend = 0; ///< rad, of the caps' own lines, with the taper of the depth and the washout in them
   double lean = 0;       ///< rad, of a flat brace out of the vertical
   int toRib = 2;         ///< number of the rib where each leg ends
   double leg = 0;        ///< mm along the spar

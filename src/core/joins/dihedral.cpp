@@ -18,8 +18,11 @@ double angleBetween(const Point3& a, const Point3& b) { return 2 * std::atan2((a
 
 double braceBend(SparDirection inner, SparDirection outer) { return angleBetween(direction(inner), direction(outer)); }
 
-double braceBendMirrored(SparDirection half) {
-  const Point3 right = direction(half);
+double braceBendMirrored(SparDirection half) { return lineBendMirrored(std::tan(half.sweep), 1, 0, half.gamma); }
+
+double lineBendMirrored(double x, double t, double z, double gamma) {
+  const double c = std::cos(gamma), s = std::sin(gamma);
+  const Point3 right = Point3(x, t * c - z * s, t * s + z * c).normalized();
   // Going outwards on the right; inwards along the left half's line means against its own outward direction.
   const Point3 left(-right.x(), right.y(), -right.z());
   return angleBetween(left, right);

@@ -23,6 +23,9 @@ struct SparDirection {
 double braceBend(SparDirection inner, SparDirection outer);
 /// The same at the root between mirrored halves.
 double braceBendMirrored(SparDirection half);
+/// Of any line of the right half at the root against its mirror image: (x, t, z) is the way that it goes in the
+/// panel's axes (aft, outwards, up), `gamma` the panel's angle to the horizontal.
+double lineBendMirrored(double x, double t, double z, double gamma);
 /// How far a flat brace that holds both mirrored spar lines leans out of the vertical: tan(lean) = tan Λ / sin Γ.
 /// 0 when there is neither sweep nor dihedral; a right angle with sweep alone.
 double braceLeanMirrored(SparDirection half);

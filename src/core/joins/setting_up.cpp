@@ -17,40 +17,21 @@ double longestBearing(const Section& section) {
   return longest;
 }
 
-/// The underside of one rib's cut, turned so that z is height over the board less a constant.
+/// The underside of one rib's cut over the board.
 struct Underside {
   const Cut& cut;
   Placement turn;
   double board;
 
+  /// Straight under a place of the chord line, as it is drawn on the plan.
   Support at(std::string line, double chordX) const {
-    const Polyline& face = cut.lower;
-    // Along the chord line, then straight down in chord axes to the surface.
-    double low = 0, high = static_cast<double>(face.size() - 1);
-    for (int i = 0; i < 60; ++i) {
-      const double mid = (low + high) / 2;
-      (cut.frame.toChord(point(mid)).x() < chordX ? low : high) = mid;
-    }
-    Support s{std::move(line), chordX, turn(point(low)).y() - board, std::nullopt};
-    const double step = 0.01 * cut.frame.chord;
-    const auto segmentAt = [&](double x) {
-      for (std::size_t i = 1; i < face.size(); ++i)
-        if (cut.frame.toChord(face[i]).x() >= x) return turn(pointAt(face, {i - 1, share(i, x)}));
-      return turn(face.back());
+    const auto point = [&](double x) {
+      const double planAt = cut.frame.fromChord({x, 0}).x();
+      return turn(Point(planAt, surfaceHeightAt(cut, Face::lower, planAt)));
     };
-    const Point a = segmentAt(chordX - step), b = segmentAt(std::min(chordX + step, cut.frame.chord));
-    s.slope = std::atan2(b.y() - a.y(), b.x() - a.x());
-    return s;
-  }
-
-private:
-  Point point(double index) const {
-    const auto i = static_cast<std::size_t>(std::min(index, static_cast<double>(cut.lower.size() - 2)));
-    return lerp(cut.lower[i], cut.lower[i + 1], index - static_cast<double>(i));
-  }
-  double share(std::size_t i, double x) const {
-    const double a = cut.frame.toChord(cut.lower[i - 1]).x(), b = cut.frame.toChord(cut.lower[i]).x();
-    return b > a ? std::clamp((x - a) / (b - a), 0.0, 1.0) : 1.0;
+    const double step = 0.01 * cut.frame.chord; // either way: the slope that a strip lying there takes
+    const Point a = point(chordX - step), b = point(std::min(chordX + step, cut.frame.chord));
+    return {std::move(line), chordX, point(chordX).y() - board, std::atan2(b.y() - a.y(), b.x() - a.x())};
   }
 };
 
@@ -79,7 +60,7 @@ SettingUp settingUp(const Design& d, const PanelLoft& loft, const Section& root,
     supports.at.push_back({"LE", 0, turn(cut.frame.le).y() - board, std::nullopt});
     for (const SparLine& line : spars)
       supports.at.push_back(under.at(d.spars[static_cast<std::size_t>(line.index)].name,
-                                     line.fractionAt(rib.t(), loft) * rib.frame.chord));
+                                     line.chordX(rib.frame)));
     if (d.trailingEdge.kind != TrailingEdgeKind::none)
       supports.at.push_back(under.at("TE front", rib.frame.chord - d.trailingEdge.width));
     supports.at.push_back(under.at("TE", rib.frame.chord));

@@ -200,7 +200,7 @@ Rib cutRib(const Design& d, const PanelLoft& loft, const std::vector<SparLine>& 
   add(cuts, leadingCut(m));
   add(cuts, trailingCut(m));
   for (const SparLine& line : spars) {
-    const double x = rib.frame.toChord(line.middle.at(rib.t())).x();
+    const double x = line.chordX(rib.frame);
     rib.sparX.push_back(x);
     rib.sparDepth.push_back(heightOf(rib.upper, x) - heightOf(rib.lower, x));
     if (d.spars[static_cast<std::size_t>(line.index)].kind == SparKind::caps)

@@ -8,11 +8,12 @@ namespace {
 bool sheeted(const Design& d, Face f) { return f == Face::upper ? d.sheeting.top : d.sheeting.bottom; }
 bool stripped(const Design& d, Face f) { return f == Face::upper ? d.capStrips.top : d.capStrips.bottom; }
 
-/// The face under its cover: lowered square to the surface, so by t / cos(slope) along z.
-Point seat(const Design& d, const PanelLoft& loft, Face face, double fraction, double t) {
-  const double slope = loft.slope(face, fraction, t);
-  const double drop = coverAt(d, loft, face, fraction, t) * std::sqrt(1 + slope * slope);
-  return loft.at(face, fraction, t) + Point(0, face == Face::upper ? -drop : drop);
+/// Over or under a place of the plan, the face under its cover: lowered square to the surface, so by t / cos(slope).
+Point seat(const Design& d, const PanelLoft& loft, const Cut& cut, Face face, double x) {
+  const double fraction = std::clamp(cut.frame.toChord({x, 0}).x() / cut.frame.chord, 0.0, 1.0);
+  const double slope = loft.slope(face, fraction, cut.frame.t);
+  const double drop = coverAt(d, loft, face, fraction, cut.frame.t) * std::sqrt(1 + slope * slope);
+  return {x, surfaceHeightAt(cut, face, x) + (face == Face::upper ? -drop : drop)};
 }
 
 } // namespace
@@ -34,10 +35,12 @@ double coverAt(const Design& d, const PanelLoft& loft, Face face, double fractio
   return stripped(d, face) ? d.capStrips.thickness : 0;
 }
 
-double SparLine::fractionAt(double t, const PanelLoft& loft) const {
-  const ChordFrame frame = loft.frameAt(t);
-  return frame.toChord(middle.at(t)).x() / frame.chord;
+double SparLine::chordX(const ChordFrame& frame) const {
+  const double x = planRoot + (planTip - planRoot) * frame.t / middle.span;
+  return (x - frame.le.x()) / std::cos(frame.washout);
 }
+
+double planX(const ChordFrame& frame, double fraction) { return frame.fromChord({fraction * frame.chord, 0}).x(); }
 
 double surfaceHeightAt(const Cut& cut, Face face, double x) {
   const Polyline& line = cut.face(face);
@@ -48,22 +51,22 @@ double surfaceHeightAt(const Cut& cut, Face face, double x) {
 std::vector<SparLine> sparLines(const Design& d, const PanelLoft& loft) {
   std::vector<SparLine> out;
   const double span = loft.span();
+  const Cut rootCut = loft.cutAt(0), tipCut = loft.cutAt(span);
   for (std::size_t i = 0; i < d.spars.size(); ++i) {
     const Spar& spar = d.spars[i];
     SparLine line;
     line.index = static_cast<int>(i);
     line.rootFraction = spar.rootFraction;
     line.tipFraction = spar.tipFraction;
+    line.planRoot = planX(rootCut.frame, spar.rootFraction);
+    line.planTip = planX(tipCut.frame, spar.tipFraction);
     const auto along = [&](Face f) {
-      return StraightLine{seat(d, loft, f, spar.rootFraction, 0), seat(d, loft, f, spar.tipFraction, span), span};
+      return StraightLine{seat(d, loft, rootCut, f, loft.at(f, spar.rootFraction, 0).x()), seat(d, loft, tipCut, f, loft.at(f, spar.tipFraction, span).x()), span};
     };
     line.upperSeat = along(Face::upper);
     line.lowerSeat = along(Face::lower);
     line.middle = {lerp(line.upperSeat.root, line.lowerSeat.root, 0.5), lerp(line.upperSeat.tip, line.lowerSeat.tip, 0.5), span};
-    const ChordFrame rootFrame = loft.frameAt(0), tipFrame = loft.frameAt(span);
-    const double planRoot = rootFrame.fromChord({spar.rootFraction * rootFrame.chord, 0}).x();
-    const double planTip = tipFrame.fromChord({spar.tipFraction * tipFrame.chord, 0}).x();
-    line.sweep = std::atan2(planTip - planRoot, span);
+    line.sweep = std::atan2(line.planTip - line.planRoot, span);
     line.stretch = 1 / std::cos(line.sweep);
     constexpr int looks = 40;
     for (int k = 0; k <= looks; ++k) {
@@ -71,10 +74,7 @@ std::vector<SparLine> sparLines(const Design& d, const PanelLoft& loft) {
       const Cut cut = loft.cutAt(t);
       for (Face f : {Face::upper, Face::lower}) {
         const Point p = (f == Face::upper ? line.upperSeat : line.lowerSeat).at(t);
-        const double fraction = std::clamp(cut.frame.toChord(p).x() / cut.frame.chord, 0.0, 1.0);
-        const double slope = loft.slope(f, fraction, t);
-        const double drop = coverAt(d, loft, f, fraction, t) * std::sqrt(1 + slope * slope);
-        const double gap = std::abs(surfaceHeightAt(cut, f, p.x()) + (f == Face::upper ? -drop : drop) - p.y());
+        const double gap = std::abs(seat(d, loft, cut, f, p.x()).y() - p.y());
         if (gap > line.worstGap) line.worstGap = gap, line.worstGapAt = t;
       }
     }

@@ -19,22 +19,27 @@ struct StraightLine {
   Point at(double t) const { return lerp(root, tip, t / span); }
 };
 
-/// One spar, straight from the root to the tip. Caps stand upright to the root chord, so that their inner faces lie
-/// in line through every rib.
+/// One spar, straight from the root to the tip. Each cap runs from its face's point of the root's chord fraction to
+/// that of the tip's: where the fraction stays the same it lies on one of the panel's own straight lines. Caps are
+/// upright to the root chord and not twisted, so that their inner faces lie in line through every rib.
 struct SparLine {
   int index = 0;
   double rootFraction = 0, tipFraction = 0;
   StraightLine upperSeat, lowerSeat; ///< the caps' outer faces, on the rib under its sheet or cap strips
   StraightLine middle;               ///< half way between the seats
+  double planRoot = 0, planTip = 0;  ///< x of the line on the plan (on the chord line), at root and tip
   double sweep = 0;                  ///< rad, aft positive, as drawn on the plan: on the chord line, in the panel's plane
   double stretch = 1;                ///< 1 / cos(sweep): how much wider the spar is in the rib's plane
   double worstGap = 0;               ///< greatest distance between the straight seat lines and the curved seat
   double worstGapAt = 0;             ///< and at which t
-  /// The chord fraction of the line at t.
-  double fractionAt(double t, const PanelLoft& loft) const;
+  /// Where the line crosses the chord line of a rib, from its nose.
+  double chordX(const ChordFrame& frame) const;
 };
 
 std::vector<SparLine> sparLines(const Design& design, const PanelLoft& loft);
+
+/// Where a chord fraction lies on the plan: x of that point of the chord line.
+double planX(const ChordFrame& frame, double fraction);
 
 /// Where the loft's own surface lies above or below a straight line at t, at the line's x: z of the face.
 double surfaceHeightAt(const Cut& cut, Face face, double x);

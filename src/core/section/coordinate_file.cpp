@@ -125,6 +125,7 @@ struct Surfaces {
 Surfaces fromLoop(List list) {
   const auto xLess = [](const ListedPoint& a, const ListedPoint& b) { return a.at.x() < b.at.x(); };
   const auto [low, high] = std::minmax_element(list.begin(), list.end(), xLess);
+  if (high->at.x() - low->at.x() < 1e-9) return {}; // no chord: told by the caller
   const double middle = (low->at.x() + high->at.x()) / 2;
   if (list.front().at.x() < middle) { // starts at the nose: out along one surface and back along the other
     const auto tail = high - list.begin();
@@ -182,6 +183,7 @@ Result<Surfaces> splitSurfaces(List list, std::vector<std::string>& mended) {
   } else {
     dropDoubled(list, mended);
     s = fromLoop(std::move(list));
+    if (s.upper.empty()) return Problem{"", "all points stand at one place along the chord: it has no length"};
   }
   if (s.upper.size() < 2 || s.lower.size() < 2) return Problem{"", "one of the surfaces has no points"};
   return s;

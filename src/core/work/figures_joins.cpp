@@ -27,6 +27,13 @@ void braceFigures(const TrueWing& w, FigureList& out) {
            fmt::format("acos(cos²{0} × cos {1} − sin²{0}) = {2}", out.deg(line.sweep), out.deg(2 * w.join.gamma), out.deg(b.bend)), "angle between the two spar directions", from, true});
   out.add({"brace.lean", "Brace leans", b.lean, Quantity::angle, Stage::joins, "out of the vertical, for a flat brace that holds both spar lines", "atan(tan Λ ÷ sin Γ)",
            fmt::format("atan(tan {} ÷ sin {}) = {}", out.deg(std::abs(line.sweep)), out.deg(w.join.gamma), out.deg(b.lean)), "solid geometry", from});
+  const auto capBend = [&](const char* key, const char* label, double bend, const StraightLine& cap) {
+    out.add({key, label, bend, Quantity::angle, Stage::joins, fmt::format("between the two halves' caps of the {}", name), "angle between the cap's own line and its mirror image",
+             fmt::format("over {} outwards the cap runs {} aft and {} up, then leans by Γ = {}", out.len(cap.span), out.len(cap.tip.x() - cap.root.x()), out.len(cap.tip.y() - cap.root.y()), out.deg(w.join.gamma)),
+             "solid geometry; differs from the brace's where the caps close in or turn: notch, dress or shape the brace for it", from});
+  };
+  capBend("brace.capTop", "Upper cap bends", b.capTopBend, line.upperSeat);
+  capBend("brace.capBottom", "Lower cap bends", b.capBottomBend, line.lowerSeat);
   out.add({"brace.leg", "Brace leg", b.leg, Quantity::length, Stage::joins, fmt::format("along the {} to R{}", name, b.toRib), "station of that rib ÷ cos Λ",
            fmt::format("{} ÷ cos {} = {}", out.len(w.ribs[static_cast<std::size_t>(b.toRib - 1)].t()), out.deg(line.sweep), out.len(b.leg)), planeGeometry, {"join.braceToRib"}, true});
   out.add({"brace.depthRoot", "Brace depth at the join", b.depthRoot, Quantity::length, Stage::joins, "clear between the caps", "outer depth of the spar less its caps", "", ruledLoft, {path + ".top.depth", path + ".bottom.depth"}});

@@ -1,0 +1,352 @@
+#include "app/autosave.h"
+#include "app/export_dialog.h"
+#include "app/shots.h"
+#include "core/design/design_file.h"
+#include "core/files/text_file.h"
+#include "driver.h"
+#include <csignal>
+#include <sys/wait.h>
+#include <unistd.h>
+
+namespace eup::app::test {
+namespace {
+
+class Window : public WindowTest {};
+
+TEST_F(Window, EveryStageIsReachedByPointerAndKey) {
+  for (int i = 1; i <= 5; ++i) {
+    stage(i);
+    EXPECT_EQ(static_cast<int>(window->standpoint().stage()), i - 1);
+    EXPECT_TRUE(board()->isVisible());
+  }
+  QTest::keyClick(window.get(), Qt::Key_2, Qt::ControlModifier);
+  EXPECT_EQ(window->standpoint().stage(), Stage::panels);
+}
+
+TEST_F(Window, RubbishIsQuotedAndTheOldValueStays) {
+  stage(2);
+  for (const char* bad : {"abc", "", "0", "-3", "NaN", "1e9", "1/0"}) {
+    const QString before = shown("panel.rootChord");
+    type("panel.rootChord", bad);
+    EXPECT_DOUBLE_EQ(design().panel.rootChord, 236) << bad;
+    EXPECT_EQ(shown("panel.rootChord"), before);
+    EXPECT_FALSE(problem().isEmpty()) << bad;
+    if (*bad) { EXPECT_TRUE(problem().contains(bad)) << problem().toStdString(); }
+  }
+  type("panel.rootChord", "240");
+  EXPECT_TRUE(problem().isEmpty());
+  EXPECT_FALSE(window->document().undoName().isEmpty());
+}
+
+TEST_F(Window, FieldsNudgeAndEscapeTakesBack) {
+  stage(2);
+  auto* edit = find<QLineEdit>("panel.tipChord");
+  edit->setFocus();
+  QTest::keyClick(edit, Qt::Key_Up);
+  EXPECT_DOUBLE_EQ(design().panel.tipChord, 168.5);
+  QTest::keyClick(edit, Qt::Key_Up, Qt::ShiftModifier);
+  EXPECT_DOUBLE_EQ(design().panel.tipChord, 173.5);
+  QTest::keyClick(edit, Qt::Key_Down, Qt::AltModifier);
+  EXPECT_NEAR(design().panel.tipChord, 173.45, 1e-9);
+  window->document().undo();
+  EXPECT_DOUBLE_EQ(design().panel.tipChord, 168) << "nudges in a row are one step";
+  QTest::keyClicks(edit, "99");
+  QTest::keyClick(edit, Qt::Key_Escape);
+  EXPECT_EQ(edit->text(), "168");
+}
+
+TEST_F(Window, ChoicesBringTheirOwnDecisions) {
+  stage(3);
+  tab("Trailing edge");
+  EXPECT_TRUE(window->findChildren<QLineEdit*>("trailingEdge.sheet").isEmpty());
+  choose("trailingEdge.kind", "twoSheets");
+  EXPECT_EQ(design().trailingEdge.kind, TrailingEdgeKind::twoSheets);
+  type("trailingEdge.sheet", "1/16");
+  EXPECT_NEAR(design().trailingEdge.sheet, 1.5875, 1e-9);
+  tab("Sheeting");
+  auto* top = find<QCheckBox>("sheeting.top");
+  top->setFocus();
+  QTest::keyClick(top, Qt::Key_Space);
+  EXPECT_FALSE(design().sheeting.top);
+}
+
+TEST_F(Window, DragsOnTheBoards) {
+  stage(2);
+  const double chord = design().panel.tipChord;
+  drag("tip trailing edge", {0, 20});
+  EXPECT_GT(design().panel.tipChord, chord + 5);
+  const double fraction = design().sheeting.fraction;
+  drag("sheet edge", {0, 12});
+  EXPECT_GT(design().sheeting.fraction, fraction + 0.01);
+  const double line = design().spars[0].tipFraction;
+  drag("main spar line at the tip", {0, -10});
+  EXPECT_LT(design().spars[0].tipFraction, line - 0.01);
+  drag("half span", {-30, 0});
+  EXPECT_LT(design().panel.halfSpan, 748);
+  stage(3);
+  const double root = design().spars[1].rootFraction, tip = design().spars[1].tipFraction;
+  drag("rear spar line", {15, 0});
+  EXPECT_GT(design().spars[1].rootFraction, root + 0.005);
+  EXPECT_NEAR(design().spars[1].rootFraction - root, design().spars[1].tipFraction - tip, 1e-9);
+  stage(5);
+  drag("tip", {0, -25});
+  EXPECT_GT(figure("join.rise"), 45);
+  for (int i = 0; i < 6; ++i) window->document().undo();
+  EXPECT_FALSE(window->document().canUndo()) << "each drag was one step";
+  EXPECT_FALSE(window->document().modified());
+}
+
+TEST_F(Window, DragsMirrorWithTheHand) {
+  press("hand left");
+  stage(2);
+  const double station = window->document().wing().ribs[5].t();
+  drag("rib R6", {-25, 0});
+  EXPECT_GT(window->document().wing().ribs[5].t(), station) << "outwards is to the left";
+}
+
+TEST_F(Window, BoardByKeyboard) {
+  stage(2);
+  board()->setFocus();
+  QTest::keyClick(board(), Qt::Key_Period);
+  QTest::keyClick(board(), Qt::Key_Down, Qt::ShiftModifier);
+  EXPECT_NEAR(design().panel.tipChord, 173, 1e-9) << "the first handle is the tip's trailing edge; down is aft";
+  QTest::keyClick(board(), Qt::Key_Up, Qt::AltModifier);
+  EXPECT_NEAR(design().panel.tipChord, 172.9, 1e-9);
+}
+
+TEST_F(Window, ZoomPanFit) {
+  stage(2);
+  const QPointF at(300, 300);
+  const Point under = board()->board(at);
+  QWheelEvent wheel(at, board()->mapToGlobal(at), {}, {0, 240}, Qt::NoButton, {}, Qt::NoScrollPhase, false);
+  QApplication::sendEvent(board(), &wheel);
+  EXPECT_LT((board()->board(at) - under).norm(), 1e-6) << "zooms at the pointer";
+  EXPECT_GT((board()->board({400, 300}) - under).norm(), 0);
+  QTest::mousePress(board(), Qt::MiddleButton, {}, {200, 200});
+  QMouseEvent move(QEvent::MouseMove, QPointF(260, 230), board()->mapToGlobal(QPointF(260, 230)), Qt::NoButton, Qt::MiddleButton, {});
+  QApplication::sendEvent(board(), &move);
+  QTest::mouseRelease(board(), Qt::MiddleButton, {}, {260, 230});
+  EXPECT_LT((board()->board(at + QPointF(60, 30)) - under).norm(), 1e-6) << "pans with the middle button";
+  QTest::mouseDClick(board(), Qt::LeftButton, {}, {5, 300});
+  EXPECT_GT((board()->board(at + QPointF(60, 30)) - under).norm(), 1) << "double click fits";
+}
+
+TEST_F(Window, SpanRuleSteps) {
+  auto* rule = window->findChild<SpanRule*>();
+  rule->setFocus();
+  QTest::keyClick(rule, Qt::Key_Home);
+  EXPECT_EQ(window->standpoint().rib(), 1);
+  QTest::keyClick(rule, Qt::Key_Right);
+  QTest::keyClick(rule, Qt::Key_Right);
+  EXPECT_EQ(window->standpoint().rib(), 3);
+  QTest::keyClick(rule, Qt::Key_Left);
+  EXPECT_EQ(window->standpoint().rib(), 2);
+  QTest::keyClick(rule, Qt::Key_End);
+  EXPECT_EQ(window->standpoint().rib(), 13);
+  QTest::mouseClick(rule, Qt::LeftButton, {}, QPoint(static_cast<int>(rule->xOf(window->document().wing().ribs[6].t())), 30));
+  EXPECT_EQ(window->standpoint().rib(), 7);
+  press("hand left");
+  QTest::keyClick(rule, Qt::Key_Left);
+  EXPECT_EQ(window->standpoint().rib(), 8) << "on the left hand outwards is to the left";
+  QTest::keyClick(window.get(), Qt::Key_Left, Qt::AltModifier);
+  EXPECT_EQ(window->standpoint().rib(), 7);
+}
+
+TEST_F(Window, FiguresOpenToTheirWorkingAndLeadToDecisions) {
+  stage(5);
+  auto* follows = window->findChild<FollowsPanel*>();
+  FigureRow* row = follows->rowOf("join.block");
+  ASSERT_NE(row, nullptr);
+  row->setFocus();
+  QTest::keyClick(row, Qt::Key_Return);
+  ASSERT_TRUE(row->isOpen());
+  QApplication::processEvents();
+  EXPECT_TRUE(row->findChild<QLabel*>("workingText")->text().contains("sin"));
+  auto* link = row->findChild<QPushButton*>("link panel.halfSpan");
+  ASSERT_NE(link, nullptr);
+  for (int i = 0; i < 50 && link->height() == 0; ++i) QTest::qWait(20); // laid out in a few rounds
+  QTest::mouseClick(link, Qt::LeftButton);
+  QApplication::processEvents();
+  EXPECT_EQ(window->standpoint().stage(), Stage::panels);
+  EXPECT_EQ(window->focusWidget(), find<QLineEdit>("panel.halfSpan"));
+  // Found by name.
+  auto* box = find<QLineEdit>("find");
+  QTest::keyClick(window.get(), Qt::Key_F, Qt::ControlModifier);
+  box->setText("rib.9.chord");
+  QTest::keyClick(box, Qt::Key_Return);
+  EXPECT_EQ(window->standpoint().stage(), Stage::ribs);
+  EXPECT_EQ(window->standpoint().rib(), 9);
+  EXPECT_TRUE(follows->rowOf("rib.9.chord")->isOpen());
+}
+
+TEST_F(Window, SparsComeAndGo) {
+  stage(4);
+  press("addSpar");
+  EXPECT_EQ(design().spars.size(), 3u);
+  EXPECT_FALSE(find<QPushButton>("addSpar")->isEnabled()) << "three at most";
+  press("removeSpar");
+  press("removeSpar");
+  press("removeSpar");
+  EXPECT_TRUE(design().spars.empty());
+  EXPECT_TRUE(window->document().possible());
+  QApplication::processEvents();
+  press("addSpar");
+  EXPECT_EQ(design().spars.size(), 1u);
+  tab("Spar 1");
+  choose("spars.0.kind", "fullDepth");
+  EXPECT_EQ(design().spars[0].kind, SparKind::fullDepth);
+  for (int i = 1; i <= 5; ++i) stage(i), QApplication::processEvents();
+}
+
+TEST_F(Window, ImpossibleDecisionsKeepTheLastGoodWing) {
+  Design d = design();
+  d.ribs.rule = RibRule::stations;
+  d.ribs.stations = {0, 300, 748};
+  window->document().edit("stations", d);
+  stage(2);
+  type("panel.halfSpan", "500");
+  EXPECT_FALSE(window->document().possible());
+  EXPECT_DOUBLE_EQ(window->document().wing().loft.span(), 748) << "the last good wing stays";
+  EXPECT_FALSE(window->document().findings().empty());
+  for (int i = 1; i <= 5; ++i) stage(i), board()->grab();
+  ExportOrder order;
+  window->document().undo();
+  EXPECT_TRUE(window->document().possible());
+}
+
+TEST_F(Window, DamagedFilesLoseNothingOpen) {
+  stage(2);
+  type("panel.rootChord", "250");
+  const Design mine = design();
+  QTemporaryDir dir;
+  const auto write = [&](const char* name, const QByteArray& text) {
+    QFile f(dir.filePath(name));
+    EXPECT_TRUE(f.open(QIODevice::WriteOnly));
+    f.write(text);
+    return dir.filePath(name);
+  };
+  const QByteArray good = QByteArray::fromStdString(designToText(Design{}));
+  for (const auto& [path, said] : {std::pair(write("cut", good.left(300)), "line"), std::pair(write("foreign", "{\"format\": \"x\"}"), "/format"), std::pair(write("new", QByteArray(good).replace("\"version\": 1", "\"version\": 7")), "newer"),
+                                   std::pair(write("huge", QByteArray(20 << 20, ' ')), "larger"), std::pair(dir.filePath("none"), "cannot be opened")}) {
+    EXPECT_FALSE(window->openFile(path));
+    EXPECT_TRUE(window->message().contains(said)) << window->message().toStdString();
+    EXPECT_EQ(design(), mine);
+    EXPECT_TRUE(window->document().modified());
+  }
+  EXPECT_FALSE(window->saveTo("/proc/none/wing.euptera"));
+  EXPECT_TRUE(window->message().contains("Not saved"));
+  EXPECT_TRUE(window->document().modified());
+  EXPECT_FALSE(window->exportTo("/proc/none", ExportOrder{}));
+}
+
+TEST_F(Window, CoordinateFilesBecomeSections) {
+  QTemporaryDir dir;
+  const auto write = [&](const QByteArray& text) {
+    QFile f(dir.filePath("own.dat"));
+    EXPECT_TRUE(f.open(QIODevice::WriteOnly | QIODevice::Truncate));
+    f.write(text);
+    return dir.filePath("own.dat");
+  };
+  stage(1);
+  EXPECT_TRUE(window->importCoordinates("root", write("Own flat\n1 0\n0.7 0.06\n0.3 0.1\n0.05 0.05\n0 0\n0.3 0\n1 0\n")));
+  EXPECT_EQ(shown("sections.root"), "Own flat");
+  EXPECT_NEAR(figure("section.root.thickness"), 23.6, 0.5);
+  EXPECT_FALSE(window->importCoordinates("tip", write("x\n1 0\nhello there\n")));
+  EXPECT_TRUE(window->message().contains("line 3"));
+  type("sections.root", "2415");
+  EXPECT_NEAR(figure("section.root.thickness"), 0.15 * 236, 0.1);
+  window->document().undo();
+  EXPECT_EQ(shown("sections.root"), "Own flat");
+}
+
+TEST_F(Window, UnitsTurnToInches) {
+  auto* unit = window->findChild<QComboBox*>("unit", Qt::FindChildrenRecursively);
+  unit->setFocus();
+  QTest::keyClick(unit, Qt::Key_Down);
+  EXPECT_EQ(design().unit, LengthUnit::inch);
+  stage(2);
+  type("panel.halfSpan", "30");
+  EXPECT_EQ(shown("panel.halfSpan"), "30\"");
+  EXPECT_NEAR(design().panel.halfSpan, 762, 1e-9);
+}
+
+TEST_F(Window, AutosaveIsFoundAfterAKill) {
+  QTemporaryDir dir;
+  const QString path = dir.filePath("wing.euptera");
+  ASSERT_TRUE(window->saveTo(path));
+  stage(2);
+  type("panel.rootChord", "251");
+  QTRY_VERIFY_WITH_TIMEOUT(QFile::exists(Autosave::pathFor(path)), 5000);
+  // As after a kill: another window opens the file and finds what was not saved beside it.
+  QTemporaryDir other;
+  MainWindow again(other.path());
+  again.show();
+  ASSERT_TRUE(again.openFile(path));
+  EXPECT_DOUBLE_EQ(again.document().design().panel.rootChord, 236);
+  EXPECT_TRUE(again.message().contains("not saved"));
+  QTest::mouseClick(again.findChild<QToolButton*>("recover"), Qt::LeftButton);
+  EXPECT_DOUBLE_EQ(again.document().design().panel.rootChord, 251);
+  EXPECT_TRUE(again.document().canUndo());
+  // Saved, it is not needed any more.
+  ASSERT_TRUE(again.saveTo(path));
+  EXPECT_FALSE(QFile::exists(Autosave::pathFor(path)));
+}
+
+/// A program that is really killed, with a wing that never had a file.
+TEST(Recovery, UntitledWingSurvivesAKill) {
+  QTemporaryDir state;
+  const pid_t child = fork();
+  if (child == 0) {
+    // A child of a window program must not touch the windows: the document and the autosave need none.
+    Document document;
+    Autosave autosave(document, state.path());
+    Design d;
+    d.name = "Never saved";
+    document.edit("x", d);
+    autosave.keep();
+    raise(SIGKILL);
+  }
+  waitpid(child, nullptr, 0);
+  state.setAutoRemove(true);
+  MainWindow window(state.path());
+  window.show();
+  window.offerRecovery();
+  EXPECT_TRUE(window.message().contains("never saved"));
+  QTest::mouseClick(window.findChild<QToolButton*>("recover"), Qt::LeftButton);
+  EXPECT_EQ(window.document().design().name, "Never saved");
+}
+
+TEST_F(Window, ExportDialogSaysWhatItWillDo) {
+  ExportDialog dialog(window->document().wing(), "somewhere");
+  dialog.show();
+  EXPECT_EQ(dialog.order().formats, std::vector{ExportFormat::pdf});
+  QTest::mouseClick(dialog.findChild<QCheckBox*>("pdf"), Qt::LeftButton, {}, {8, 8});
+  EXPECT_FALSE(dialog.findChild<QPushButton*>("primary")->isEnabled()) << "nothing to write";
+  QTest::mouseClick(dialog.findChild<QCheckBox*>("svg"), Qt::LeftButton, {}, {8, 8});
+  QTest::mouseClick(dialog.findChild<QCheckBox*>("left"), Qt::LeftButton, {}, {8, 8});
+  EXPECT_TRUE(dialog.findChild<QPushButton*>("primary")->isEnabled());
+  EXPECT_EQ(dialog.order().hands, std::vector{Hand::right});
+}
+
+TEST_F(Window, ControlsHaveNames) {
+  for (int i = 1; i <= 5; ++i) {
+    stage(i);
+    for (QWidget* w : window->findChildren<QWidget*>()) {
+      if (!w->isVisible() || w->focusPolicy() == Qt::NoFocus) continue;
+      const auto* button = qobject_cast<QAbstractButton*>(w);
+      const bool field = qobject_cast<QLineEdit*>(w) || qobject_cast<QComboBox*>(w) || qobject_cast<Board*>(w) || qobject_cast<SpanRule*>(w);
+      if (field) { EXPECT_FALSE(w->accessibleName().isEmpty()) << w->objectName().toStdString() << " " << w->metaObject()->className(); }
+      if (button) { EXPECT_FALSE(button->text().isEmpty() && button->accessibleName().isEmpty()) << w->objectName().toStdString(); }
+    }
+  }
+}
+
+TEST(Shots, AreOfTheStatedSize) {
+  QTemporaryDir dir;
+  const QStringList written = writeShots(dir.path());
+  ASSERT_GE(written.size(), 8);
+  EXPECT_EQ(QImage(written.front()).size(), QSize(1280, 800));
+}
+
+} // namespace
+} // namespace eup::app::test

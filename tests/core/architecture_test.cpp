@@ -1,0 +1,43 @@
+// The floors: a file of the core includes only from its own floor or lower ones, and never sees the window's toolkit.
+#include "core/design/decisions.h"
+#include "core/work/take_away.h"
+#include "support.h"
+#include <map>
+#include <regex>
+#include <set>
+
+#ifdef QT_VERSION
+#error "the core's headers see Qt"
+#endif
+
+namespace eup {
+namespace {
+
+const std::map<std::string, int> floors{{"measure", 0}, {"files", 0}, {"geometry", 1}, {"section", 2}, {"design", 3}, {"loft", 4}, {"parts", 5},
+                                        {"joins", 5},   {"strength", 5}, {"drawing", 6}, {"exchange", 6}, {"work", 7}};
+
+// Trades that may use another of their own floor; docs/architecture.md says why.
+const std::set<std::pair<std::string, std::string>> sideways{{"joins", "parts"}, {"strength", "parts"}, {"exchange", "drawing"}, {"files", "measure"}};
+
+TEST(Architecture, IncludesGoDownwardsOnly) {
+  const std::regex include("#include \"core/([a-z]+)/");
+  int looked = 0;
+  for (const auto& entry : std::filesystem::recursive_directory_iterator(SOURCE_ROOT "/src/core")) {
+    if (entry.path().extension() != ".h" && entry.path().extension() != ".cpp") continue;
+    const std::string own = entry.path().parent_path().filename().string(), text = test::slurp(entry.path());
+    ASSERT_TRUE(floors.contains(own)) << own;
+    ++looked;
+    EXPECT_EQ(text.find("#include <Q"), std::string::npos) << entry.path();
+    EXPECT_EQ(text.find("#include \"app/"), std::string::npos) << entry.path();
+    for (std::sregex_iterator it(text.begin(), text.end(), include), end; it != end; ++it) {
+      const std::string other = (*it)[1];
+      ASSERT_TRUE(floors.contains(other)) << other;
+      const bool fine = other == own || floors.at(other) < floors.at(own) || sideways.contains({own, other});
+      EXPECT_TRUE(fine) << entry.path() << " includes " << other;
+    }
+  }
+  EXPECT_GT(looked, 40);
+}
+
+} // namespace
+} // namespace eup

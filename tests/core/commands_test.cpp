@@ -1,0 +1,93 @@
+#include "cli/commands.h"
+#include "core/design/design_file.h"
+#include "core/files/text_file.h"
+#include "support.h"
+#include <nlohmann/json.hpp>
+
+namespace eup {
+namespace {
+
+struct Ran {
+  int code;
+  std::string out, err;
+};
+
+Ran run(std::vector<std::string> args) {
+  std::ostringstream out, err;
+  const int code = cli::run(args, out, err);
+  return {code, out.str(), err.str()};
+}
+
+class Commands : public testing::Test {
+protected:
+  test::ScratchFolder folder;
+  std::string write(const char* name, const std::string& text) {
+    const auto path = folder.path / name;
+    EXPECT_TRUE(writeFileAtomically(path, text).ok());
+    return path.string();
+  }
+  std::string demoFile() { return write("demo.euptera", run({"demo", "fenlark-1500"}).out); }
+};
+
+TEST_F(Commands, DemoReportStationsCheck) {
+  const std::string demo = demoFile();
+  const Ran report = run({"report", demo, "--json"});
+  EXPECT_EQ(report.code, cli::fine) << report.err;
+  const auto json = nlohmann::json::parse(report.out);
+  EXPECT_EQ(json["wing"], "Fenlark 1500");
+  EXPECT_EQ(run({"report", demo}).code, cli::fine);
+  const Ran stations = run({"stations", demo, "--csv"});
+  EXPECT_EQ(stations.code, cli::fine);
+  EXPECT_EQ(std::count(stations.out.begin(), stations.out.end(), '\n'), 14);
+  EXPECT_EQ(run({"check", demo}).code, cli::fine);
+}
+
+TEST_F(Commands, SectionFromDigitsAndFromAFile) {
+  const Ran digits = run({"section", "2412", "--json"});
+  EXPECT_EQ(digits.code, cli::fine);
+  const auto json = nlohmann::json::parse(digits.out);
+  EXPECT_NEAR(json["thickness"].get<double>(), 0.12007, 1e-4);
+  std::string list = "made up\n";
+  for (const auto& p : json["upper"]) list = fmt::format("{}{} {}\n", list, p[0].get<double>(), p[1].get<double>());
+  list += "\n";
+  for (const auto& p : json["lower"]) list = fmt::format("{}{} {}\n", list, p[0].get<double>(), p[1].get<double>());
+  const Ran file = run({"section", write("s.dat", list), "--json"});
+  EXPECT_EQ(file.code, cli::fine) << file.err;
+  EXPECT_NEAR(nlohmann::json::parse(file.out)["area"].get<double>(), json["area"].get<double>(), 2e-5);
+  const Ran bad = run({"section", write("bad.dat", "x\n1 2\nfoo\n")});
+  EXPECT_EQ(bad.code, cli::unreadable);
+  EXPECT_NE(bad.err.find("line 3"), std::string::npos) << bad.err;
+  EXPECT_EQ(run({"section", "99"}).code, cli::usage);
+}
+
+TEST_F(Commands, ExitCodes) {
+  EXPECT_EQ(run({}).code, cli::usage);
+  EXPECT_EQ(run({"juggle"}).code, cli::usage);
+  EXPECT_EQ(run({"export", demoFile()}).code, cli::usage) << "no folder";
+  EXPECT_EQ(run({"export", demoFile(), "--to", folder.path.string(), "--format", "bmp"}).code, cli::usage);
+  EXPECT_EQ(run({"demo", "none"}).code, cli::usage);
+  EXPECT_EQ(run({"--help"}).code, cli::fine);
+  EXPECT_EQ(run({"--version"}).code, cli::fine);
+  EXPECT_EQ(run({"report", "/no/such/file"}).code, cli::unreadable);
+  EXPECT_EQ(run({"report", write("x", "{\"format\": 1}")}).code, cli::unreadable);
+  EXPECT_EQ(run({"export", demoFile(), "--to", "/proc/none"}).code, cli::unreadable);
+  Design weak;
+  weak.flying.mass = 9000;
+  const Ran check = run({"check", write("weak", designToText(weak))});
+  EXPECT_EQ(check.code, cli::seriousFindings);
+  EXPECT_NE(check.out.find("serious"), std::string::npos);
+  Design impossible;
+  impossible.ribs.rule = RibRule::stations;
+  impossible.ribs.stations = {0, 900};
+  EXPECT_EQ(run({"report", write("imp", designToText(impossible)), "--json"}).code, cli::seriousFindings);
+}
+
+TEST_F(Commands, ExportWritesTheChosenHand) {
+  const Ran one = run({"export", demoFile(), "--to", (folder.path / "out").string(), "--format", "dxf", "--hand", "left"});
+  EXPECT_EQ(one.code, cli::fine) << one.err;
+  EXPECT_EQ(std::count(one.out.begin(), one.out.end(), '\n'), 3);
+  EXPECT_EQ(one.out.find("right"), std::string::npos);
+}
+
+} // namespace
+} // namespace eup

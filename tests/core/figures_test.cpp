@@ -1,0 +1,100 @@
+#include "core/design/decisions.h"
+#include "core/exchange/report.h"
+#include "core/work/take_away.h"
+#include "support.h"
+#include <nlohmann/json.hpp>
+#include <set>
+
+namespace eup {
+namespace {
+
+using test::wingOf;
+
+TEST(Figures, EachShowsItsWorking) {
+  for (const LengthUnit unit : {LengthUnit::mm, LengthUnit::inch}) {
+    Design d;
+    d.unit = unit;
+    d.join.propping = Propping::oneFlat;
+    const TrueWing w = wingOf(d);
+    std::set<std::string> keys;
+    for (const Figure& f : w.figures) {
+      EXPECT_TRUE(keys.insert(f.key).second) << "twice: " << f.key;
+      EXPECT_FALSE(f.label.empty()) << f.key;
+      EXPECT_FALSE(f.rule.empty()) << f.key;
+      EXPECT_FALSE(f.source.empty()) << f.key;
+      for (const std::string& path : f.decisions) EXPECT_TRUE(decisionAt(d, path).has_value()) << f.key << " names " << path;
+    }
+    EXPECT_GT(keys.size(), 200u);
+  }
+}
+
+TEST(Figures, KeysAreDocumented) {
+  const std::string doc = test::slurp(SOURCE_ROOT "/docs/figures.md");
+  for (const Figure& f : wingOf(Design{}).figures) {
+    std::string key = f.key; // numbers of ribs and spars stand as N and K in the table
+    for (std::size_t i = 0; i + 1 < key.size(); ++i)
+      if (key[i] == '.' && std::isdigit(static_cast<unsigned char>(key[i + 1]))) {
+        std::size_t end = i + 1;
+        while (end < key.size() && std::isdigit(static_cast<unsigned char>(key[end]))) ++end;
+        key.replace(i + 1, end - i - 1, key.substr(0, i).ends_with("spar") ? "K" : "N");
+      }
+    if (key.starts_with("setup.") && key.find("spar") != std::string::npos) key = "setup.N.sparK";
+    EXPECT_NE(doc.find("`" + key + "`"), std::string::npos) << key;
+  }
+}
+
+TEST(Figures, FindingsNameDecisionsThatAreThere) {
+  Design d;
+  d.spars[0].top.depth = 30;
+  d.flying.mass = 9000;
+  d.panel.tipSetback = 200;
+  d.panel.washoutDeg = -3;
+  d.join.braceToRib = 50;
+  const TrueWing w = wingOf(d);
+  EXPECT_GE(w.findings.size(), 5u);
+  EXPECT_EQ(w.findings.front().severity, Severity::serious) << "the worst comes first";
+  for (const Finding& f : w.findings) {
+    EXPECT_FALSE(f.remedy.empty()) << f.key;
+    for (const std::string& path : f.decisions) EXPECT_TRUE(decisionAt(d, path).has_value()) << f.key << " names " << path;
+  }
+}
+
+TEST(Figures, WorkIsPure) {
+  const TrueWing a = wingOf(Design{}), b = wingOf(Design{});
+  ASSERT_EQ(a.figures.size(), b.figures.size());
+  for (std::size_t i = 0; i < a.figures.size(); ++i) {
+    EXPECT_EQ(a.figures[i].value, b.figures[i].value);
+    EXPECT_EQ(a.figures[i].working, b.figures[i].working);
+  }
+}
+
+TEST(Stations, HaveARowARibAndOneWidth) {
+  Design d;
+  d.ribs.count = 400;
+  const Table t = stationTable(wingOf(d));
+  EXPECT_EQ(t.rows.size(), 400u);
+  for (const auto& row : t.rows) ASSERT_EQ(row.size(), t.columns.size());
+  EXPECT_EQ(toCsv({{"a", "b"}, {{"1,5", "say \"x\""}}}), "a,b\r\n\"1,5\",\"say \"\"x\"\"\"\r\n");
+}
+
+TEST(Report, IsJsonEvenWithOddNames) {
+  Design d;
+  d.name = "quote \" and \xff byte";
+  const TrueWing w = wingOf(d);
+  const auto json = nlohmann::json::parse(reportJson(w.design.name, w.figures, w.findings));
+  EXPECT_EQ(json["figures"].size(), w.figures.size());
+  for (const char* key : {"key", "label", "value", "unit", "where", "rule", "working", "source"}) EXPECT_TRUE(json["figures"][0].contains(key)) << key;
+}
+
+TEST(InchDocument, ShowsInchesAsFractions) {
+  Design d;
+  d.unit = LengthUnit::inch;
+  d.panel.halfSpan = 762;
+  const TrueWing w = wingOf(d);
+  EXPECT_EQ(shown(*w.figure("panel.span"), LengthUnit::inch).number, "60\"");
+  EXPECT_NE(w.figure("panel.span")->working.find("30\""), std::string::npos);
+  EXPECT_EQ(told(w.figure("panel.area")->value, Quantity::area, LengthUnit::mm).find("in"), std::string::npos);
+}
+
+} // namespace
+} // namespace eup

@@ -1,0 +1,55 @@
+"""What the reference checks share: the demo wing through the command line."""
+import csv
+import io
+import json
+import subprocess
+import sys
+import tempfile
+from pathlib import Path
+
+CLI = sys.argv[1]
+failures = []
+
+
+def run(*args, codes=(0,)):
+    done = subprocess.run([CLI, *map(str, args)], capture_output=True, text=True)
+    if done.returncode not in codes:
+        raise SystemExit(f"{args}: exit {done.returncode}: {done.stderr}")
+    return done.stdout
+
+
+def demo(folder):
+    path = Path(folder) / "demo.euptera"
+    path.write_text(run("demo", "fenlark-1500"))
+    return path
+
+
+def stations(path):
+    return [{k: (float(v) if v and k not in ("kind",) else v) for k, v in row.items()} for row in csv.DictReader(io.StringIO(run("stations", path, "--csv")))]
+
+
+def export(path, folder, kind, *more):
+    return [Path(line) for line in run("export", path, "--to", folder, "--format", kind, *more).splitlines()]
+
+
+def near(what, got, want, tolerance):
+    if abs(got - want) > tolerance:
+        failures.append(f"{what}: {got} instead of {want} ± {tolerance}")
+
+
+def true(what, value):
+    if not value:
+        failures.append(what)
+
+
+def finish():
+    print("\n".join(failures) if failures else "agrees")
+    sys.exit(1 if failures else 0)
+
+
+def scratch():
+    return tempfile.TemporaryDirectory()
+
+
+def load(text):
+    return json.loads(text)
