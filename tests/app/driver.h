@@ -17,6 +17,8 @@ protected:
     window->resize(1280, 800);
     window->show();
     window->openDemo();
+    window->activateWindow();
+    window->windowHandle()->requestActivate();
     (void)QTest::qWaitForWindowActive(window.get(), 3000);
   }
 

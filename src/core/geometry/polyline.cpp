@@ -87,6 +87,13 @@ Polyline tailOf(const Polyline& line, PlaceOn place) {
   return out;
 }
 
+Polyline pieceOf(const Polyline& line, PlaceOn from, PlaceOn to) {
+  Polyline out{pointAt(line, from)};
+  for (std::size_t i = from.segment + 1; i <= to.segment; ++i) out.push_back(line[i]);
+  out.push_back(pointAt(line, to));
+  return out;
+}
+
 std::optional<PlaceOn> lastCrossing(const Polyline& line, double x) {
   for (std::size_t i = line.size(); i-- > 1;) {
     const double a = line[i - 1].x(), b = line[i].x();

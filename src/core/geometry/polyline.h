@@ -21,6 +21,8 @@ Point pointAt(const Polyline& line, PlaceOn place);
 /// The piece from the start up to `place`, ending exactly there; and the rest.
 Polyline headOf(const Polyline& line, PlaceOn place);
 Polyline tailOf(const Polyline& line, PlaceOn place);
+/// The piece between two places, `from` not behind `to`; both ends in it.
+Polyline pieceOf(const Polyline& line, PlaceOn from, PlaceOn to);
 /// The place nearest to the end where the chain crosses the vertical through `x`, coming from the end.
 std::optional<PlaceOn> lastCrossing(const Polyline& line, double x);
 

@@ -40,12 +40,12 @@ Region fromPaths(const Paths& paths) {
   return region;
 }
 
-Region clip(const Region& a, const Region& b, ClipperLib::ClipType how) {
+Region clip(const Region& a, const Region& b, ClipperLib::ClipType how, ClipperLib::PolyFillType subject = ClipperLib::pftNonZero) {
   ClipperLib::Clipper clipper;
   clipper.AddPaths(toPaths(a), ClipperLib::ptSubject, true);
   clipper.AddPaths(toPaths(b), ClipperLib::ptClip, true);
   Paths out;
-  clipper.Execute(how, out, ClipperLib::pftNonZero, ClipperLib::pftNonZero);
+  clipper.Execute(how, out, subject, ClipperLib::pftNonZero);
   return fromPaths(out);
 }
 
@@ -80,6 +80,7 @@ int pieceCount(const Region& region) {
 Region regionOf(const Polyline& loop) { return unite({loop}, {}); }
 Region unite(const Region& a, const Region& b) { return clip(a, b, ClipperLib::ctUnion); }
 Region subtract(const Region& from, const Region& what) { return clip(from, what, ClipperLib::ctDifference); }
+Region subtractFromWound(const Polyline& loop, const Region& what) { return clip({loop}, what, ClipperLib::ctDifference, ClipperLib::pftPositive); }
 Region intersect(const Region& a, const Region& b) { return clip(a, b, ClipperLib::ctIntersection); }
 
 Region grown(const Region& region, double distance) {
@@ -96,13 +97,6 @@ Region withoutDust(const Region& region, double area) {
   for (const Polyline& loop : region)
     if (std::abs(signedArea(loop)) >= area) out.push_back(loop);
   return out;
-}
-
-Region thinnerThan(const Region& region, double rim) {
-  // Sharp corners lose a little to the disc as well; a corner's loss is smaller than the disc, a thin web's is not.
-  const Paths core = offset(toPaths(region), -rim / 2, ClipperLib::etClosedPolygon, ClipperLib::jtMiter);
-  const Paths back = offset(core, rim / 2 * 1.02, ClipperLib::etClosedPolygon, ClipperLib::jtMiter);
-  return withoutDust(subtract(region, fromPaths(back)), rim * rim * 0.75);
 }
 
 Polyline rectangle(const Point& low, const Point& high) {

@@ -15,6 +15,8 @@ int pieceCount(const Region& region);
 Region regionOf(const Polyline& loop);
 Region unite(const Region& a, const Region& b);
 Region subtract(const Region& from, const Region& what);
+/// From what a loop winds round counter-clockwise; parts where it runs over itself the other way are not in it.
+Region subtractFromWound(const Polyline& loop, const Region& what);
 Region intersect(const Region& a, const Region& b);
 /// Moved outwards by `distance` (inwards when negative), square to every side, corners kept sharp.
 Region grown(const Region& region, double distance);
@@ -22,10 +24,6 @@ Region grown(const Region& region, double distance);
 Region bandAlong(const Polyline& line, double distance);
 /// Without pieces and holes smaller than `area` (mm²).
 Region withoutDust(const Region& region, double area);
-
-/// Where the region is thinner than `rim`: what is lost when a disc of that diameter is rolled inside it, corners
-/// aside. Empty when nothing is.
-Region thinnerThan(const Region& region, double rim);
 
 /// The rectangle with corner `low` and corner `high`.
 Polyline rectangle(const Point& low, const Point& high);

@@ -1,5 +1,6 @@
 #include "core/parts/rib.h"
 #include "core/design/decisions.h"
+#include "core/geometry/cover.h"
 #include "core/geometry/polyline.h"
 #include "core/geometry/tolerances.h"
 #include <algorithm>
@@ -60,7 +61,7 @@ Polyline capRun(const Making& m, Face f) {
   const auto end = lastCrossing(face, m.x(width > 0 ? width - into : 0));
   const PlaceOn start = placeOfFraction(std::max(edge - lapUnderSheet, 0.0));
   if (!end || std::pair(end->segment, end->t) <= std::pair(start.segment, start.t)) return {};
-  return tailOf(headOf(face, *end), start);
+  return pieceOf(face, start, *end);
 }
 
 void add(Region& to, Region what) { to.insert(to.end(), std::make_move_iterator(what.begin()), std::make_move_iterator(what.end())); }
@@ -131,10 +132,42 @@ Region trailingCut(const Making& m) {
   const double beyond = 2 * m.rib.frame.chord;
   if (e.kind == TrailingEdgeKind::none) return {};
   if (e.kind == TrailingEdgeKind::wedge) return {slab(m, m.x(e.width), beyond)};
-  Region out{slab(m, tailEnd(m), beyond)};
+  return {slab(m, tailEnd(m), beyond)}; // the sheets' own thickness is cover
+}
+
+/// The two sheets of the trailing edge, for drawing.
+Region trailingSheets(const Making& m) {
+  Region out;
   for (Face f : {Face::upper, Face::lower})
-    if (const auto from = lastCrossing(m.face(f), m.x(e.width)))
-      add(out, bandAlong(simplified(tailOf(m.face(f), *from), tolerance::flattening / 2), e.sheet));
+    if (const auto from = lastCrossing(m.face(f), m.x(m.design.trailingEdge.width)))
+      add(out, bandAlong(simplified(tailOf(m.face(f), *from), tolerance::flattening / 2), m.design.trailingEdge.sheet));
+  return out;
+}
+
+/// A face from nose to tail in stretches of one cover each: sheet, then strip or nothing, then a trailing edge sheet.
+std::vector<Stretch> stretchesOf(const Making& m, Face f) {
+  const Polyline& face = m.face(f);
+  const Design& d = m.design;
+  const double edge = sheetEdgeAt(d, m.loft, f, m.rib.t());
+  const PlaceOn sheetEnd = edge > 0 ? placeOfFraction(edge) : PlaceOn{0, 0};
+  PlaceOn tailStart{face.size() - 2, 1};
+  if (d.trailingEdge.kind == TrailingEdgeKind::twoSheets)
+    if (const auto at = lastCrossing(face, m.x(d.trailingEdge.width))) tailStart = *at;
+  const bool strips = f == Face::upper ? d.capStrips.top : d.capStrips.bottom;
+  const auto before = [](PlaceOn a, PlaceOn b) { return std::pair(a.segment, a.t) < std::pair(b.segment, b.t); };
+  const PlaceOn sheetStop = before(tailStart, sheetEnd) ? tailStart : sheetEnd;
+  const auto between = [&](PlaceOn a, PlaceOn b) { return simplified(pieceOf(face, a, b), tolerance::flattening / 2); };
+  const PlaceOn nose{0, 0}, tail{face.size() - 2, 1};
+  return {{between(nose, sheetStop), d.sheeting.thickness}, {between(sheetStop, tailStart), strips ? d.capStrips.thickness : 0}, {between(tailStart, tail), d.trailingEdge.sheet}};
+}
+
+/// The whole edge of the rib, counter-clockwise from the upper tail, and the tail's own face.
+std::vector<Stretch> stretchesOf(const Making& m) {
+  std::vector<Stretch> out = stretchesOf(m, Face::upper);
+  std::reverse(out.begin(), out.end());
+  for (Stretch& s : out) std::reverse(s.line.begin(), s.line.end());
+  for (Stretch& s : stretchesOf(m, Face::lower)) out.push_back(std::move(s));
+  out.push_back({{m.rib.lower.back(), m.rib.upper.back()}, 0});
   return out;
 }
 
@@ -195,9 +228,7 @@ Rib cutRib(const Design& d, const PanelLoft& loft, const std::vector<SparLine>& 
   for (std::size_t i = 0; i < rib.upper.size(); ++i) rib.depth = std::max(rib.depth, rib.upper[i].y() - rib.lower[i].y());
 
   const Making m{d, loft, rib};
-  Region cuts = sheetBand(m);
-  add(cuts, capBands(m));
-  add(cuts, leadingCut(m));
+  Region cuts = leadingCut(m);
   add(cuts, trailingCut(m));
   for (const SparLine& line : spars) {
     const double x = line.chordX(rib.frame);
@@ -208,13 +239,12 @@ Rib cutRib(const Design& d, const PanelLoft& loft, const std::vector<SparLine>& 
     else
       cutSlot(m, line, cut, cuts);
   }
-  rib.wood = withoutDust(subtract({simplified(rib.bare, tolerance::flattening / 2)}, cuts), tolerance::dustArea);
-  for (Polyline& loop : rib.wood) loop = simplified(loop, tolerance::flattening / 2);
+  rib.wood = withoutDust(subtractFromWound(underCover(stretchesOf(m)), cuts), tolerance::dustArea);
   rib.cutArea = areaOf(rib.wood);
   rib.pieces = pieceCount(rib.wood);
   rib.upperRun = runOf(m, Face::upper);
   rib.lowerRun = runOf(m, Face::lower);
-  for (const Polyline& loop : thinnerThan(rib.wood, d.ribs.rim)) rib.thin.push_back({centroidOf(loop), signedArea(loop)});
+  rib.thin = thinPlaces(rib.wood, d.ribs.rim);
   return rib;
 }
 
@@ -243,10 +273,7 @@ Beside besideRib(const Design& d, const PanelLoft& loft, const Rib& given) {
   out.leadingStock = intersect(whole, leadingCut(m));
   out.sheet = subtract(intersect(whole, sheetBand(m)), leadingCut(m));
   out.trailingStock = intersect(whole, d.trailingEdge.kind == TrailingEdgeKind::wedge ? trailingCut(m) : Region{});
-  if (d.trailingEdge.kind == TrailingEdgeKind::twoSheets) {
-    const Region all = trailingCut(m);
-    out.trailingStock = intersect(whole, Region(all.begin() + 1, all.end()));
-  }
+  if (d.trailingEdge.kind == TrailingEdgeKind::twoSheets) out.trailingStock = intersect(whole, trailingSheets(m));
   out.capStrips = subtract(intersect(whole, capBands(m)), out.sheet);
   return out;
 }

@@ -1,7 +1,7 @@
 // A rib: the loft's outline less all that other parts take from it. Drawn in chord axes: nose at the origin, chord
 // line along x, z up; a right-hand rib seen from the tip has its nose on the left.
 #pragma once
-#include "core/geometry/region.h"
+#include "core/geometry/thinness.h"
 #include "core/loft/panel_loft.h"
 #include "core/parts/spar_line.h"
 #include <optional>
@@ -35,11 +35,6 @@ struct FaceRun {
   double capArc = 0;   ///< along the bare surface, sheet edge to the front of the trailing edge stock
 };
 
-struct ThinPlace {
-  Point at{0, 0}; ///< chord axes
-  double area = 0;
-};
-
 struct Rib {
   int number = 1; ///< from the root, which is 1
   RibKind kind = RibKind::main;
@@ -56,7 +51,7 @@ struct Rib {
   FaceRun upperRun, lowerRun;
   double depth = 0; ///< greatest depth of the bare section square to the chord line
   int pieces = 1;
-  std::vector<ThinPlace> thin;
+  std::vector<ThinPlace> thin; ///< in chord axes
 
   double t() const { return frame.t; }
   std::string name() const { return "R" + std::to_string(number); }

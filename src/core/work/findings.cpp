@@ -53,7 +53,7 @@ void thinFindings(Finder f) {
     if (rib.pieces > 1) apart.add(rib.number, rib.pieces);
     for (const ThinPlace& thin : rib.thin) {
       SharedFault& fault = byPlace[placeName(f.w, rib, thin.at)];
-      if (fault.ribs.empty() || fault.ribs.back() != rib.number) fault.add(rib.number, thin.area);
+      if (fault.ribs.empty() || fault.ribs.back() != rib.number) fault.add(rib.number, f.w.design.ribs.rim - thin.thickness);
     }
   }
   if (!gone.ribs.empty())
@@ -65,7 +65,7 @@ void thinFindings(Finder f) {
            {"spars.0.top.depth", "spars.0.bottom.depth", "sheeting.thickness"}});
   for (const auto& [place, fault] : byPlace)
     f.say({"ribs.thin", Severity::warning, Stage::ribs, fmt::format("{} thin {}", ribNames(fault.ribs) + (fault.ribs.size() == 1 ? " is" : " are"), place),
-           fmt::format("Less than {} of wood is left; worst at R{}.", f.len(f.w.design.ribs.rim), fault.worstRib),
+           fmt::format("{} of wood is left at R{}; {} is the least you asked for.", f.len(f.w.design.ribs.rim - fault.worst), fault.worstRib, f.len(f.w.design.ribs.rim)),
            place == "at the tail" ? "Stop the rib further forward with wider trailing edge stock, or accept it." : "Use shallower caps or thinner sheet there, or lower the least wood if you accept it.", fault.worstRib,
            {"ribs.rim", "trailingEdge.width", "sheeting.thickness"}});
 }
