@@ -8,28 +8,30 @@
 namespace eup::app {
 
 namespace {
-constexpr double reach = 9;       // pixels within which the pointer takes a handle
-constexpr double headRoom = 62;   // pixels kept free above the picture for its heading
+constexpr double reach = 9;     // pixels within which the pointer takes a handle
+constexpr double headRoom = 62; // pixels kept free above the picture for its heading
 constexpr double margin = 34;
 constexpr double leastScale = 0.02, mostScale = 400; // pixels a millimetre
 } // namespace
 
-void Ink::line(const Point& a, const Point& b, const QColor& colour, double width, Qt::PenStyle style) { chain({a, b}, colour, width, style); }
+void Ink::line(const Point &a, const Point &b, const QColor &colour, double width, Qt::PenStyle style) {
+  chain({a, b}, colour, width, style);
+}
 
-void Ink::chain(const Polyline& points, const QColor& colour, double width, Qt::PenStyle style) {
+void Ink::chain(const Polyline &points, const QColor &colour, double width, Qt::PenStyle style) {
   QPolygonF polygon;
-  for (const Point& p : points) polygon << at(p);
+  for (const Point &p : points) polygon << at(p);
   painter.setPen(QPen(colour, width, style));
   painter.setBrush(Qt::NoBrush);
   painter.drawPolyline(polygon);
 }
 
-void Ink::region(const Region& region, const QColor& fill, const QColor& edge, double width) {
+void Ink::region(const Region &region, const QColor &fill, const QColor &edge, double width) {
   QPainterPath path;
   path.setFillRule(Qt::OddEvenFill);
-  for (const Polyline& loop : region) {
+  for (const Polyline &loop : region) {
     QPolygonF polygon;
-    for (const Point& p : loop) polygon << at(p);
+    for (const Point &p : loop) polygon << at(p);
     path.addPolygon(polygon);
     path.closeSubpath();
   }
@@ -38,7 +40,8 @@ void Ink::region(const Region& region, const QColor& fill, const QColor& edge, d
   painter.drawPath(path);
 }
 
-void Ink::text(const Point& place, const QString& words, const QColor& colour, QPointF offset, Qt::Alignment align, int size, bool bold) {
+void Ink::text(const Point &place, const QString &words, const QColor &colour, QPointF offset, Qt::Alignment align,
+               int size, bool bold) {
   QFont font = painter.font();
   font.setPixelSize(size);
   font.setWeight(bold ? QFont::Bold : QFont::Normal);
@@ -50,7 +53,7 @@ void Ink::text(const Point& place, const QString& words, const QColor& colour, Q
   painter.drawText(QPointF(x, p.y()), words);
 }
 
-void Ink::dimension(const Point& a, const Point& b, const QString& words, double away) {
+void Ink::dimension(const Point &a, const Point &b, const QString &words, double away) {
   QPointF p = at(a), q = at(b);
   const QLineF along(p, q);
   if (along.length() < 2) return;
@@ -63,7 +66,7 @@ void Ink::dimension(const Point& a, const Point& b, const QString& words, double
   painter.drawLine(p, q);
   const QPointF unit = QPointF(along.unitVector().dx(), along.unitVector().dy());
   const QPointF side(unit.y(), -unit.x());
-  for (const auto& [tip, way] : {std::pair(p, unit), std::pair(q, -unit)}) {
+  for (const auto &[tip, way] : {std::pair(p, unit), std::pair(q, -unit)}) {
     painter.drawLine(tip, tip + way * 7 + side * 2.5);
     painter.drawLine(tip, tip + way * 7 - side * 2.5);
   }
@@ -78,7 +81,8 @@ void Ink::dimension(const Point& a, const Point& b, const QString& words, double
   painter.drawText(box.translated(middle - box.center()), Qt::AlignCenter, words);
 }
 
-Board::Board(Document& d, Standpoint& s, const Look& l, QWidget* parent) : QWidget(parent), document(d), standpoint(s), look(l) {
+Board::Board(Document &d, Standpoint &s, const Look &l, QWidget *parent)
+    : QWidget(parent), document(d), standpoint(s), look(l) {
   setFocusPolicy(Qt::StrongFocus);
   setMouseTracking(true);
   setMinimumSize(300, 200);
@@ -88,14 +92,19 @@ Board::Board(Document& d, Standpoint& s, const Look& l, QWidget* parent) : QWidg
 
 QString Board::handWords() const {
   switch (standpoint.hand()) {
-  case ShownHand::left: return tr("LEFT");
-  case ShownHand::both: return tr("BOTH HANDS");
-  case ShownHand::right: break;
+  case ShownHand::left:
+    return tr("LEFT");
+  case ShownHand::both:
+    return tr("BOTH HANDS");
+  case ShownHand::right:
+    break;
   }
   return tr("RIGHT");
 }
 
-QString Board::len(double mm) const { return QString::fromStdString(told(mm, Quantity::length, document.design().unit)); }
+QString Board::len(double mm) const {
+  return QString::fromStdString(told(mm, Quantity::length, document.design().unit));
+}
 
 void Board::fit() {
   const Box box = content();
@@ -115,7 +124,7 @@ void Board::zoomBy(double factor, QPointF about) {
   update();
 }
 
-void Board::paintEvent(QPaintEvent*) {
+void Board::paintEvent(QPaintEvent *) {
   QPainter painter(this);
   painter.setRenderHint(QPainter::Antialiasing);
   painter.fillRect(rect(), look.paper);
@@ -126,8 +135,10 @@ void Board::paintEvent(QPaintEvent*) {
     if (step * scale < 34) step = next;
   painter.setPen(QPen(look.grid, 1));
   const Point low = board({0, double(height())}), high = board({double(width()), 0});
-  for (double x = std::ceil(low.x() / step) * step; x < high.x(); x += step) painter.drawLine(screen({x, low.y()}), screen({x, high.y()}));
-  for (double y = std::ceil(low.y() / step) * step; y < high.y(); y += step) painter.drawLine(screen({low.x(), y}), screen({high.x(), y}));
+  for (double x = std::ceil(low.x() / step) * step; x < high.x(); x += step)
+    painter.drawLine(screen({x, low.y()}), screen({x, high.y()}));
+  for (double y = std::ceil(low.y() / step) * step; y < high.y(); y += step)
+    painter.drawLine(screen({low.x(), y}), screen({high.x(), y}));
 
   if (const QString empty = emptyText(); !empty.isEmpty()) {
     painter.setPen(look.faint);
@@ -159,7 +170,7 @@ void Board::paintEvent(QPaintEvent*) {
   }
 }
 
-void Board::drawHandles(Ink& ink) const {
+void Board::drawHandles(Ink &ink) const {
   const auto all = handles();
   for (std::size_t i = 0; i < all.size(); ++i) {
     const bool live = drag ? drag->handle.name == all[i].name : (hovered == i || (hasFocus() && focused == i));
@@ -200,7 +211,7 @@ void Board::pullTo(QPointF p) {
   document.edit(drag->handle.undoName, next.value(), "drag:" + drag->handle.name);
 }
 
-void Board::mousePressEvent(QMouseEvent* event) {
+void Board::mousePressEvent(QMouseEvent *event) {
   if (event->button() == Qt::MiddleButton) {
     panFrom = event->position();
     setCursor(Qt::ClosedHandCursor);
@@ -216,7 +227,7 @@ void Board::mousePressEvent(QMouseEvent* event) {
   clicked(board(event->position()));
 }
 
-void Board::mouseMoveEvent(QMouseEvent* event) {
+void Board::mouseMoveEvent(QMouseEvent *event) {
   if (panFrom) {
     origin += event->position() - *panFrom;
     panFrom = event->position();
@@ -234,7 +245,7 @@ void Board::mouseMoveEvent(QMouseEvent* event) {
   update();
 }
 
-void Board::mouseReleaseEvent(QMouseEvent* event) {
+void Board::mouseReleaseEvent(QMouseEvent *event) {
   if (event->button() == Qt::MiddleButton) panFrom.reset(), unsetCursor();
   if (event->button() == Qt::LeftButton && drag) {
     drag.reset();
@@ -244,20 +255,20 @@ void Board::mouseReleaseEvent(QMouseEvent* event) {
   }
 }
 
-void Board::mouseDoubleClickEvent(QMouseEvent* event) {
+void Board::mouseDoubleClickEvent(QMouseEvent *event) {
   if (event->button() == Qt::LeftButton) fit();
 }
 
-void Board::wheelEvent(QWheelEvent* event) {
+void Board::wheelEvent(QWheelEvent *event) {
   zoomBy(std::pow(1.0015, event->angleDelta().y()), event->position());
   event->accept();
 }
 
-void Board::nudge(const QPointF& direction, Qt::KeyboardModifiers modifiers) {
+void Board::nudge(const QPointF &direction, Qt::KeyboardModifiers modifiers) {
   const auto all = handles();
   if (!focused || *focused >= all.size()) return;
   const double step = modifiers & Qt::ShiftModifier ? 5 : modifiers & Qt::AltModifier ? 0.1 : 0.5;
-  const Handle& handle = all[*focused];
+  const Handle &handle = all[*focused];
   const auto next = handle.pull(document.design(), {direction.x() * step, direction.y() * step});
   if (next)
     document.edit(handle.undoName, next.value(), "nudge:" + handle.name);
@@ -265,7 +276,7 @@ void Board::nudge(const QPointF& direction, Qt::KeyboardModifiers modifiers) {
     Q_EMIT said(QString::fromStdString(next.problem().text()));
 }
 
-void Board::keyPressEvent(QKeyEvent* event) {
+void Board::keyPressEvent(QKeyEvent *event) {
   const auto all = handles();
   const auto walk = [&](int by) {
     if (all.empty()) return;
@@ -277,28 +288,46 @@ void Board::keyPressEvent(QKeyEvent* event) {
   };
   const bool held = focused && *focused < all.size();
   switch (event->key()) {
-  case Qt::Key_Period: return walk(1);
-  case Qt::Key_Comma: return walk(-1);
-  case Qt::Key_Escape: focused.reset(); hint.clear(); return update();
-  case Qt::Key_Plus: case Qt::Key_Equal: return zoomBy(1.25, rect().center());
-  case Qt::Key_Minus: return zoomBy(0.8, rect().center());
-  case Qt::Key_0: return fit();
-  case Qt::Key_Left: if (held) return nudge({-1, 0}, event->modifiers()); break;
-  case Qt::Key_Right: if (held) return nudge({1, 0}, event->modifiers()); break;
-  case Qt::Key_Up: if (held) return nudge({0, 1}, event->modifiers()); break;
-  case Qt::Key_Down: if (held) return nudge({0, -1}, event->modifiers()); break;
-  default: break;
+  case Qt::Key_Period:
+    return walk(1);
+  case Qt::Key_Comma:
+    return walk(-1);
+  case Qt::Key_Escape:
+    focused.reset();
+    hint.clear();
+    return update();
+  case Qt::Key_Plus:
+  case Qt::Key_Equal:
+    return zoomBy(1.25, rect().center());
+  case Qt::Key_Minus:
+    return zoomBy(0.8, rect().center());
+  case Qt::Key_0:
+    return fit();
+  case Qt::Key_Left:
+    if (held) return nudge({-1, 0}, event->modifiers());
+    break;
+  case Qt::Key_Right:
+    if (held) return nudge({1, 0}, event->modifiers());
+    break;
+  case Qt::Key_Up:
+    if (held) return nudge({0, 1}, event->modifiers());
+    break;
+  case Qt::Key_Down:
+    if (held) return nudge({0, -1}, event->modifiers());
+    break;
+  default:
+    break;
   }
   QWidget::keyPressEvent(event);
 }
 
-void Board::leaveEvent(QEvent*) {
+void Board::leaveEvent(QEvent *) {
   hovered.reset();
   if (!drag) hint.clear();
   update();
 }
 
-void Board::resizeEvent(QResizeEvent*) {
+void Board::resizeEvent(QResizeEvent *) {
   if (fitted) fit();
 }
 

@@ -3,7 +3,9 @@
 #include <QFontDatabase>
 
 /// Resources of a static library are taken in by name, and only from outside any namespace.
-static void initIcons() { Q_INIT_RESOURCE(icons); }
+static void initIcons() {
+  Q_INIT_RESOURCE(icons);
+}
 
 namespace eup::app {
 
@@ -26,7 +28,7 @@ Look darkLook() {
   return l;
 }
 
-QString styleSheet(const Look& l) {
+QString styleSheet(const Look &l) {
   QString css = R"(
 * { font-family: "Inter"; font-size: 12px; color: @ink; }
 QMainWindow, QDialog, QWidget#furniture { background: @panel; }
@@ -72,9 +74,18 @@ QCheckBox { spacing: 6px; } QCheckBox::indicator { width: 15px; height: 15px; bo
 QCheckBox::indicator:checked { background: @accent; border-color: @accent; image: url(:/icons/tick.svg); } QCheckBox:focus { background: @accentSoft; }
 QToolTip { background: @panel; color: @ink; border: 1px solid @edge; padding: 4px; }
 )";
-  const std::pair<const char*, QColor> names[] = {{"@accentSoft", l.accentSoft}, {"@wrongSoft", l.wrongSoft}, {"@accent", l.accent}, {"@wrong", l.wrong}, {"@panel", l.panel}, {"@paper", l.paper},
-                                                  {"@field", l.field}, {"@faint", l.faint}, {"@edge", l.edge}, {"@rail", l.rail}, {"@ink", l.ink}};
-  for (const auto& [name, colour] : names) css.replace(QString::fromLatin1(name), colour.name());
+  const std::pair<const char *, QColor> names[] = {{"@accentSoft", l.accentSoft},
+                                                   {"@wrongSoft", l.wrongSoft},
+                                                   {"@accent", l.accent},
+                                                   {"@wrong", l.wrong},
+                                                   {"@panel", l.panel},
+                                                   {"@paper", l.paper},
+                                                   {"@field", l.field},
+                                                   {"@faint", l.faint},
+                                                   {"@edge", l.edge},
+                                                   {"@rail", l.rail},
+                                                   {"@ink", l.ink}};
+  for (const auto &[name, colour] : names) css.replace(QString::fromLatin1(name), colour.name());
   return css;
 }
 
@@ -82,7 +93,8 @@ QString loadShippedFonts() {
   initIcons();
   QString family;
   for (const std::string_view font : {shipped::fontRegular(), shipped::fontSemiBold(), shipped::fontBold()}) {
-    const int id = QFontDatabase::addApplicationFontFromData(QByteArray(font.data(), static_cast<qsizetype>(font.size())));
+    const int id =
+        QFontDatabase::addApplicationFontFromData(QByteArray(font.data(), static_cast<qsizetype>(font.size())));
     if (id >= 0 && family.isEmpty()) family = QFontDatabase::applicationFontFamilies(id).value(0);
   }
   return family;

@@ -8,15 +8,15 @@ namespace eup::app {
 
 struct Look {
   bool dark = false;
-  QColor paper, grid, ink, faint;          // the board and what is drawn on it
-  QColor rail, panel, field, edge;         // the furniture around it
+  QColor paper, grid, ink, faint;  // the board and what is drawn on it
+  QColor rail, panel, field, edge; // the furniture around it
   QColor accent, accentSoft, wrong, wrongSoft, good;
   QColor balsa, hardwood, ply, sheet, stock; // parts, filled by material
 };
 
 Look lightLook();
 Look darkLook();
-QString styleSheet(const Look& look);
+QString styleSheet(const Look &look);
 
 /// Makes the shipped fonts and icons known, and answers the fonts' family.
 QString loadShippedFonts();

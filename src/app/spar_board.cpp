@@ -9,41 +9,55 @@ constexpr double sparAt = 0, momentAt = -0.42, curveHeight = 0.17;
 
 } // namespace
 
-QString SparBoard::heading() const { return tr("Spars from the front, and what they carry"); }
-QString SparBoard::subheading() const { return tr("span true to scale, depth drawn %1 times larger · estimates for model aircraft, no approval of anything").arg(stretch(), 0, 'f', 1); }
+QString SparBoard::heading() const {
+  return tr("Spars from the front, and what they carry");
+}
+QString SparBoard::subheading() const {
+  return tr("span true to scale, depth drawn %1 times larger · estimates for model aircraft, no approval of anything")
+      .arg(stretch(), 0, 'f', 1);
+}
 
 QString SparBoard::emptyText() const {
-  return document.wing().design.spars.empty() ? tr("No spar yet. A spar carries the lift to the root: this stage tells how hard it works and what is in reserve.\n\nPress “Add a spar” on the right to begin.") : QString();
+  return document.wing().design.spars.empty()
+             ? tr("No spar yet. A spar carries the lift to the root: this stage tells how hard it works and what is in "
+                  "reserve.\n\nPress “Add a spar” on the right to begin.")
+             : QString();
 }
 
 double SparBoard::stretch() const {
-  const TrueWing& w = document.wing();
+  const TrueWing &w = document.wing();
   double deepest = 1;
-  for (const SparLine& line : w.spars) deepest = std::max(deepest, line.upperSeat.root.y() - line.lowerSeat.root.y());
+  for (const SparLine &line : w.spars) deepest = std::max(deepest, line.upperSeat.root.y() - line.lowerSeat.root.y());
   return std::max(1.0, std::round(0.2 * w.loft.span() / deepest * 2) / 2);
 }
 
 Box SparBoard::content() const {
   const double span = document.wing().loft.span();
   Box box;
-  const double from = standpoint.hand() == ShownHand::right ? 0 : -span, to = standpoint.hand() == ShownHand::left ? 0 : span;
+  const double from = standpoint.hand() == ShownHand::right ? 0 : -span,
+               to = standpoint.hand() == ShownHand::left ? 0 : span;
   box.include(Point(from - 0.03 * span, (momentAt - 0.17) * span));
   box.include(Point(to + 0.03 * span, 0.17 * span));
   return box;
 }
 
-void SparBoard::draw(Ink& ink) const {
-  const TrueWing& w = document.wing();
+void SparBoard::draw(Ink &ink) const {
+  const TrueWing &w = document.wing();
   const double span = w.loft.span(), k = stretch();
   const auto half = [&](double side) {
     const auto at = [&](double t, double z) { return Point(side * t, sparAt + z * k); };
-    for (const SparLine& line : w.spars) {
-      const Spar& spar = w.design.spars[static_cast<std::size_t>(line.index)];
+    for (const SparLine &line : w.spars) {
+      const Spar &spar = w.design.spars[static_cast<std::size_t>(line.index)];
       const bool mine = line.index == standpoint.spar();
       const double fade = mine ? 255 : 90;
-      const auto tint = [&](QColor c) { c.setAlpha(static_cast<int>(fade)); return c; };
-      const auto band = [&](const StraightLine& a, double da, const StraightLine& b, double db, const QColor& fill) {
-        ink.loop({at(0, a.at(0).y() + da), at(span, a.at(span).y() + da), at(span, b.at(span).y() + db), at(0, b.at(0).y() + db)}, tint(fill), tint(mine ? look.ink : look.faint), 1);
+      const auto tint = [&](QColor c) {
+        c.setAlpha(static_cast<int>(fade));
+        return c;
+      };
+      const auto band = [&](const StraightLine &a, double da, const StraightLine &b, double db, const QColor &fill) {
+        ink.loop({at(0, a.at(0).y() + da), at(span, a.at(span).y() + da), at(span, b.at(span).y() + db),
+                  at(0, b.at(0).y() + db)},
+                 tint(fill), tint(mine ? look.ink : look.faint), 1);
       };
       if (spar.kind == SparKind::fullDepth) {
         band(line.upperSeat, 0, line.lowerSeat, 0, look.balsa);
@@ -53,13 +67,17 @@ void SparBoard::draw(Ink& ink) const {
       if (spar.top.fitted) band(line.upperSeat, 0, line.upperSeat, -spar.top.depth, look.hardwood);
       if (spar.bottom.fitted) band(line.lowerSeat, spar.bottom.depth, line.lowerSeat, 0, look.hardwood);
     }
-    for (const Rib& rib : w.ribs) {
-      const SparLine* line = w.spars.empty() ? nullptr : &w.spars[static_cast<std::size_t>(std::clamp(standpoint.spar(), 0, static_cast<int>(w.spars.size()) - 1))];
+    for (const Rib &rib : w.ribs) {
+      const SparLine *line = w.spars.empty() ? nullptr
+                                             : &w.spars[static_cast<std::size_t>(std::clamp(
+                                                   standpoint.spar(), 0, static_cast<int>(w.spars.size()) - 1))];
       if (!line) break;
       const bool mine = rib.number == standpoint.rib();
-      ink.line(at(rib.t(), line->upperSeat.at(rib.t()).y()), at(rib.t(), line->lowerSeat.at(rib.t()).y()), mine ? look.accent : look.faint, mine ? 2 : 1, mine ? Qt::SolidLine : Qt::DashLine);
+      ink.line(at(rib.t(), line->upperSeat.at(rib.t()).y()), at(rib.t(), line->lowerSeat.at(rib.t()).y()),
+               mine ? look.accent : look.faint, mine ? 2 : 1, mine ? Qt::SolidLine : Qt::DashLine);
     }
-    const double base = momentAt * span, high = curveHeight * span, most = std::max(w.strength.load.moment(0), 1e-9), lift = std::max(w.strength.load.perLength(0), w.strength.load.perLength(span / 2));
+    const double base = momentAt * span, high = curveHeight * span, most = std::max(w.strength.load.moment(0), 1e-9),
+                 lift = std::max(w.strength.load.perLength(0), w.strength.load.perLength(span / 2));
     Polyline moment{{0, base}}, spread;
     for (int i = 0; i <= 60; ++i) {
       const double t = span * i / 60;
@@ -75,26 +93,33 @@ void SparBoard::draw(Ink& ink) const {
   if (standpoint.hand() != ShownHand::right) half(-1);
   const double side = mirrored() ? -1 : 1, base = momentAt * span;
   const Point head(mirrored() ? -span : standpoint.hand() == ShownHand::both ? -span : 0, base + curveHeight * span);
-  ink.text(head, tr("Bending along the span (filled) and how the lift is spread (dashed)"), look.ink, {0, -14}, Qt::AlignLeft, 13, true);
-  const auto& ribs = w.ribs;
-  const Rib& r = ribs[static_cast<std::size_t>(std::clamp(standpoint.rib(), 1, static_cast<int>(ribs.size())) - 1)];
+  ink.text(head, tr("Bending along the span (filled) and how the lift is spread (dashed)"), look.ink, {0, -14},
+           Qt::AlignLeft, 13, true);
+  const auto &ribs = w.ribs;
+  const Rib &r = ribs[static_cast<std::size_t>(std::clamp(standpoint.rib(), 1, static_cast<int>(ribs.size())) - 1)];
   const double m = w.strength.load.moment(r.t());
   const Point mark(side * r.t(), base + curveHeight * span * m / std::max(w.strength.load.moment(0), 1e-9));
   ink.line({side * r.t(), base}, mark, look.accent, 2);
-  ink.text(mark, tr("R%1: %2 N·mm").arg(r.number).arg(m, 0, 'f', 0), look.accent, {mirrored() ? -8.0 : 8.0, -2}, mirrored() ? Qt::AlignRight : Qt::AlignLeft, 12, true);
-  for (const SparStrength& s : w.strength.spars) {
+  ink.text(mark, tr("R%1: %2 N·mm").arg(r.number).arg(m, 0, 'f', 0), look.accent, {mirrored() ? -8.0 : 8.0, -2},
+           mirrored() ? Qt::AlignRight : Qt::AlignLeft, 12, true);
+  for (const SparStrength &s : w.strength.spars) {
     if (s.root.bent.empty()) continue;
     const bool weak = s.worstReserve < 1.5;
-    ink.text({head.x(), base}, tr("%1: %2 % of the bending, least reserve %3").arg(QString::fromStdString(w.design.spars[static_cast<std::size_t>(s.spar)].name)).arg(s.share * 100, 0, 'f', 0).arg(s.worstReserve, 0, 'f', 2) + (weak ? tr("  (1.5 is usual)") : ""),
+    ink.text({head.x(), base},
+             tr("%1: %2 % of the bending, least reserve %3")
+                     .arg(QString::fromStdString(w.design.spars[static_cast<std::size_t>(s.spar)].name))
+                     .arg(s.share * 100, 0, 'f', 0)
+                     .arg(s.worstReserve, 0, 'f', 2) +
+                 (weak ? tr("  (1.5 is usual)") : ""),
              weak ? look.wrong : look.ink, {0, 22.0 + 18 * s.spar}, Qt::AlignLeft, 12, s.spar == standpoint.spar());
   }
 }
 
-void SparBoard::clicked(const Point& p) {
-  const TrueWing& w = document.wing();
+void SparBoard::clicked(const Point &p) {
+  const TrueWing &w = document.wing();
   const double t = std::abs(p.x());
   int nearest = 1;
-  for (const Rib& rib : w.ribs)
+  for (const Rib &rib : w.ribs)
     if (std::abs(rib.t() - t) < std::abs(w.ribs[static_cast<std::size_t>(nearest - 1)].t() - t)) nearest = rib.number;
   standpoint.setRib(nearest);
 }

@@ -12,7 +12,7 @@ class Standpoint : public QObject {
 public:
   using QObject::QObject;
   Stage stage() const { return theStage; }
-  int rib() const { return theRib; } ///< number, from 1
+  int rib() const { return theRib; }   ///< number, from 1
   int spar() const { return theSpar; } ///< index
   ShownHand hand() const { return theHand; }
 
@@ -25,7 +25,7 @@ Q_SIGNALS:
   void changed();
 
 private:
-  template <class T> void set(T& member, T value) {
+  template <class T> void set(T &member, T value) {
     if (member == value) return;
     member = value;
     Q_EMIT changed();

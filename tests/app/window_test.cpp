@@ -25,13 +25,15 @@ TEST_F(Window, EveryStageIsReachedByPointerAndKey) {
 
 TEST_F(Window, RubbishIsQuotedAndTheOldValueStays) {
   stage(2);
-  for (const char* bad : {"abc", "", "0", "-3", "NaN", "1e9", "1/0"}) {
+  for (const char *bad : {"abc", "", "0", "-3", "NaN", "1e9", "1/0"}) {
     const QString before = shown("panel.rootChord");
     type("panel.rootChord", bad);
     EXPECT_DOUBLE_EQ(design().panel.rootChord, 236) << bad;
     EXPECT_EQ(shown("panel.rootChord"), before);
     EXPECT_FALSE(problem().isEmpty()) << bad;
-    if (*bad) { EXPECT_TRUE(problem().contains(bad)) << problem().toStdString(); }
+    if (*bad) {
+      EXPECT_TRUE(problem().contains(bad)) << problem().toStdString();
+    }
   }
   type("panel.rootChord", "240");
   EXPECT_TRUE(problem().isEmpty());
@@ -40,7 +42,7 @@ TEST_F(Window, RubbishIsQuotedAndTheOldValueStays) {
 
 TEST_F(Window, FieldsNudgeAndEscapeTakesBack) {
   stage(2);
-  auto* edit = find<QLineEdit>("panel.tipChord");
+  auto *edit = find<QLineEdit>("panel.tipChord");
   edit->setFocus();
   QTest::keyClick(edit, Qt::Key_Up);
   EXPECT_DOUBLE_EQ(design().panel.tipChord, 168.5);
@@ -58,13 +60,13 @@ TEST_F(Window, FieldsNudgeAndEscapeTakesBack) {
 TEST_F(Window, ChoicesBringTheirOwnDecisions) {
   stage(3);
   tab("Trailing edge");
-  EXPECT_TRUE(window->findChildren<QLineEdit*>("trailingEdge.sheet").isEmpty());
+  EXPECT_TRUE(window->findChildren<QLineEdit *>("trailingEdge.sheet").isEmpty());
   choose("trailingEdge.kind", "twoSheets");
   EXPECT_EQ(design().trailingEdge.kind, TrailingEdgeKind::twoSheets);
   type("trailingEdge.sheet", "1/16");
   EXPECT_NEAR(design().trailingEdge.sheet, 1.5875, 1e-9);
   tab("Sheeting");
-  auto* top = find<QCheckBox>("sheeting.top");
+  auto *top = find<QCheckBox>("sheeting.top");
   top->setFocus();
   QTest::keyClick(top, Qt::Key_Space);
   EXPECT_FALSE(design().sheeting.top);
@@ -123,7 +125,8 @@ TEST_F(Window, ZoomPanFit) {
   EXPECT_LT((board()->board(at) - under).norm(), 1e-6) << "zooms at the pointer";
   EXPECT_GT((board()->board({400, 300}) - under).norm(), 0);
   QTest::mousePress(board(), Qt::MiddleButton, {}, {200, 200});
-  QMouseEvent move(QEvent::MouseMove, QPointF(260, 230), board()->mapToGlobal(QPointF(260, 230)), Qt::NoButton, Qt::MiddleButton, {});
+  QMouseEvent move(QEvent::MouseMove, QPointF(260, 230), board()->mapToGlobal(QPointF(260, 230)), Qt::NoButton,
+                   Qt::MiddleButton, {});
   QApplication::sendEvent(board(), &move);
   QTest::mouseRelease(board(), Qt::MiddleButton, {}, {260, 230});
   EXPECT_LT((board()->board(at + QPointF(60, 30)) - under).norm(), 1e-6) << "pans with the middle button";
@@ -132,7 +135,7 @@ TEST_F(Window, ZoomPanFit) {
 }
 
 TEST_F(Window, SpanRuleSteps) {
-  auto* rule = window->findChild<SpanRule*>();
+  auto *rule = window->findChild<SpanRule *>();
   rule->setFocus();
   QTest::keyClick(rule, Qt::Key_Home);
   EXPECT_EQ(window->standpoint().rib(), 1);
@@ -143,7 +146,8 @@ TEST_F(Window, SpanRuleSteps) {
   EXPECT_EQ(window->standpoint().rib(), 2);
   QTest::keyClick(rule, Qt::Key_End);
   EXPECT_EQ(window->standpoint().rib(), 13);
-  QTest::mouseClick(rule, Qt::LeftButton, {}, QPoint(static_cast<int>(rule->xOf(window->document().wing().ribs[6].t())), 30));
+  QTest::mouseClick(rule, Qt::LeftButton, {},
+                    QPoint(static_cast<int>(rule->xOf(window->document().wing().ribs[6].t())), 30));
   EXPECT_EQ(window->standpoint().rib(), 7);
   press("hand left");
   QTest::keyClick(rule, Qt::Key_Left);
@@ -154,15 +158,15 @@ TEST_F(Window, SpanRuleSteps) {
 
 TEST_F(Window, FiguresOpenToTheirWorkingAndLeadToDecisions) {
   stage(5);
-  auto* follows = window->findChild<FollowsPanel*>();
-  FigureRow* row = follows->rowOf("join.block");
+  auto *follows = window->findChild<FollowsPanel *>();
+  FigureRow *row = follows->rowOf("join.block");
   ASSERT_NE(row, nullptr);
   row->setFocus();
   QTest::keyClick(row, Qt::Key_Return);
   ASSERT_TRUE(row->isOpen());
   QApplication::processEvents();
-  EXPECT_TRUE(row->findChild<QLabel*>("workingText")->text().contains("sin"));
-  auto* link = row->findChild<QPushButton*>("link panel.halfSpan");
+  EXPECT_TRUE(row->findChild<QLabel *>("workingText")->text().contains("sin"));
+  auto *link = row->findChild<QPushButton *>("link panel.halfSpan");
   ASSERT_NE(link, nullptr);
   for (int i = 0; i < 50 && link->height() == 0; ++i) QTest::qWait(20); // laid out in a few rounds
   QTest::mouseClick(link, Qt::LeftButton);
@@ -170,7 +174,7 @@ TEST_F(Window, FiguresOpenToTheirWorkingAndLeadToDecisions) {
   EXPECT_EQ(window->standpoint().stage(), Stage::panels);
   EXPECT_EQ(window->focusWidget(), find<QLineEdit>("panel.halfSpan"));
   // Found by name.
-  auto* box = find<QLineEdit>("find");
+  auto *box = find<QLineEdit>("find");
   QTest::keyClick(window.get(), Qt::Key_F, Qt::ControlModifier);
   box->setText("rib.9.chord");
   QTest::keyClick(box, Qt::Key_Return);
@@ -219,15 +223,18 @@ TEST_F(Window, DamagedFilesLoseNothingOpen) {
   type("panel.rootChord", "250");
   const Design mine = design();
   QTemporaryDir dir;
-  const auto write = [&](const char* name, const QByteArray& text) {
+  const auto write = [&](const char *name, const QByteArray &text) {
     QFile f(dir.filePath(name));
     EXPECT_TRUE(f.open(QIODevice::WriteOnly));
     f.write(text);
     return dir.filePath(name);
   };
   const QByteArray good = QByteArray::fromStdString(designToText(Design{}));
-  for (const auto& [path, said] : {std::pair(write("cut", good.left(300)), "line"), std::pair(write("foreign", "{\"format\": \"x\"}"), "/format"), std::pair(write("new", QByteArray(good).replace("\"version\": 1", "\"version\": 7")), "newer"),
-                                   std::pair(write("huge", QByteArray(20 << 20, ' ')), "larger"), std::pair(dir.filePath("none"), "cannot be opened")}) {
+  for (const auto &[path, said] :
+       {std::pair(write("cut", good.left(300)), "line"), std::pair(write("foreign", "{\"format\": \"x\"}"), "/format"),
+        std::pair(write("new", QByteArray(good).replace("\"version\": 1", "\"version\": 7")), "newer"),
+        std::pair(write("huge", QByteArray(20 << 20, ' ')), "larger"),
+        std::pair(dir.filePath("none"), "cannot be opened")}) {
     EXPECT_FALSE(window->openFile(path));
     EXPECT_TRUE(window->message().contains(said)) << window->message().toStdString();
     EXPECT_EQ(design(), mine);
@@ -241,14 +248,15 @@ TEST_F(Window, DamagedFilesLoseNothingOpen) {
 
 TEST_F(Window, CoordinateFilesBecomeSections) {
   QTemporaryDir dir;
-  const auto write = [&](const QByteArray& text) {
+  const auto write = [&](const QByteArray &text) {
     QFile f(dir.filePath("own.dat"));
     EXPECT_TRUE(f.open(QIODevice::WriteOnly | QIODevice::Truncate));
     f.write(text);
     return dir.filePath("own.dat");
   };
   stage(1);
-  EXPECT_TRUE(window->importCoordinates("root", write("Own flat\n1 0\n0.7 0.06\n0.3 0.1\n0.05 0.05\n0 0\n0.3 0\n1 0\n")));
+  EXPECT_TRUE(
+      window->importCoordinates("root", write("Own flat\n1 0\n0.7 0.06\n0.3 0.1\n0.05 0.05\n0 0\n0.3 0\n1 0\n")));
   EXPECT_EQ(shown("sections.root"), "Own flat");
   EXPECT_NEAR(figure("section.root.thickness"), 23.6, 0.5);
   EXPECT_FALSE(window->importCoordinates("tip", write("x\n1 0\nhello there\n")));
@@ -260,7 +268,7 @@ TEST_F(Window, CoordinateFilesBecomeSections) {
 }
 
 TEST_F(Window, UnitsTurnToInches) {
-  auto* unit = window->findChild<QComboBox*>("unit", Qt::FindChildrenRecursively);
+  auto *unit = window->findChild<QComboBox *>("unit", Qt::FindChildrenRecursively);
   unit->setFocus();
   QTest::keyClick(unit, Qt::Key_Down);
   EXPECT_EQ(design().unit, LengthUnit::inch);
@@ -284,7 +292,7 @@ TEST_F(Window, AutosaveIsFoundAfterAKill) {
   ASSERT_TRUE(again.openFile(path));
   EXPECT_DOUBLE_EQ(again.document().design().panel.rootChord, 236);
   EXPECT_TRUE(again.message().contains("not saved"));
-  QTest::mouseClick(again.findChild<QToolButton*>("recover"), Qt::LeftButton);
+  QTest::mouseClick(again.findChild<QToolButton *>("recover"), Qt::LeftButton);
   EXPECT_DOUBLE_EQ(again.document().design().panel.rootChord, 251);
   EXPECT_TRUE(again.document().canUndo());
   // Saved, it is not needed any more.
@@ -312,7 +320,7 @@ TEST(Recovery, UntitledWingSurvivesAKill) {
   window.show();
   window.offerRecovery();
   EXPECT_TRUE(window.message().contains("never saved"));
-  QTest::mouseClick(window.findChild<QToolButton*>("recover"), Qt::LeftButton);
+  QTest::mouseClick(window.findChild<QToolButton *>("recover"), Qt::LeftButton);
   EXPECT_EQ(window.document().design().name, "Never saved");
 }
 
@@ -320,23 +328,29 @@ TEST_F(Window, ExportDialogSaysWhatItWillDo) {
   ExportDialog dialog(window->document().wing(), "somewhere");
   dialog.show();
   EXPECT_EQ(dialog.order().formats, std::vector{ExportFormat::pdf});
-  QTest::mouseClick(dialog.findChild<QCheckBox*>("pdf"), Qt::LeftButton, {}, {8, 8});
-  EXPECT_FALSE(dialog.findChild<QPushButton*>("primary")->isEnabled()) << "nothing to write";
-  QTest::mouseClick(dialog.findChild<QCheckBox*>("svg"), Qt::LeftButton, {}, {8, 8});
-  QTest::mouseClick(dialog.findChild<QCheckBox*>("left"), Qt::LeftButton, {}, {8, 8});
-  EXPECT_TRUE(dialog.findChild<QPushButton*>("primary")->isEnabled());
+  QTest::mouseClick(dialog.findChild<QCheckBox *>("pdf"), Qt::LeftButton, {}, {8, 8});
+  EXPECT_FALSE(dialog.findChild<QPushButton *>("primary")->isEnabled()) << "nothing to write";
+  QTest::mouseClick(dialog.findChild<QCheckBox *>("svg"), Qt::LeftButton, {}, {8, 8});
+  QTest::mouseClick(dialog.findChild<QCheckBox *>("left"), Qt::LeftButton, {}, {8, 8});
+  EXPECT_TRUE(dialog.findChild<QPushButton *>("primary")->isEnabled());
   EXPECT_EQ(dialog.order().hands, std::vector{Hand::right});
 }
 
 TEST_F(Window, ControlsHaveNames) {
   for (int i = 1; i <= 5; ++i) {
     stage(i);
-    for (QWidget* w : window->findChildren<QWidget*>()) {
+    for (QWidget *w : window->findChildren<QWidget *>()) {
       if (!w->isVisible() || w->focusPolicy() == Qt::NoFocus) continue;
-      const auto* button = qobject_cast<QAbstractButton*>(w);
-      const bool field = qobject_cast<QLineEdit*>(w) || qobject_cast<QComboBox*>(w) || qobject_cast<Board*>(w) || qobject_cast<SpanRule*>(w);
-      if (field) { EXPECT_FALSE(w->accessibleName().isEmpty()) << w->objectName().toStdString() << " " << w->metaObject()->className(); }
-      if (button) { EXPECT_FALSE(button->text().isEmpty() && button->accessibleName().isEmpty()) << w->objectName().toStdString(); }
+      const auto *button = qobject_cast<QAbstractButton *>(w);
+      const bool field = qobject_cast<QLineEdit *>(w) || qobject_cast<QComboBox *>(w) || qobject_cast<Board *>(w) ||
+                         qobject_cast<SpanRule *>(w);
+      if (field) {
+        EXPECT_FALSE(w->accessibleName().isEmpty())
+            << w->objectName().toStdString() << " " << w->metaObject()->className();
+      }
+      if (button) {
+        EXPECT_FALSE(button->text().isEmpty() && button->accessibleName().isEmpty()) << w->objectName().toStdString();
+      }
     }
   }
 }

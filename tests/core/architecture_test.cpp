@@ -13,16 +13,18 @@
 namespace eup {
 namespace {
 
-const std::map<std::string, int> floors{{"measure", 0}, {"files", 0}, {"geometry", 1}, {"section", 2}, {"design", 3}, {"loft", 4}, {"parts", 5},
-                                        {"joins", 5},   {"strength", 5}, {"drawing", 6}, {"exchange", 6}, {"work", 7}};
+const std::map<std::string, int> floors{{"measure", 0},  {"files", 0},   {"geometry", 1}, {"section", 2},
+                                        {"design", 3},   {"loft", 4},    {"parts", 5},    {"joins", 5},
+                                        {"strength", 5}, {"drawing", 6}, {"exchange", 6}, {"work", 7}};
 
 // Trades that may use another of their own floor; docs/architecture.md says why.
-const std::set<std::pair<std::string, std::string>> sideways{{"joins", "parts"}, {"strength", "parts"}, {"exchange", "drawing"}, {"files", "measure"}};
+const std::set<std::pair<std::string, std::string>> sideways{
+    {"joins", "parts"}, {"strength", "parts"}, {"exchange", "drawing"}, {"files", "measure"}};
 
 TEST(Architecture, IncludesGoDownwardsOnly) {
   const std::regex include("#include \"core/([a-z]+)/");
   int looked = 0;
-  for (const auto& entry : std::filesystem::recursive_directory_iterator(SOURCE_ROOT "/src/core")) {
+  for (const auto &entry : std::filesystem::recursive_directory_iterator(SOURCE_ROOT "/src/core")) {
     if (entry.path().extension() != ".h" && entry.path().extension() != ".cpp") continue;
     const std::string own = entry.path().parent_path().filename().string(), text = test::slurp(entry.path());
     ASSERT_TRUE(floors.contains(own)) << own;

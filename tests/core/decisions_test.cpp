@@ -7,7 +7,8 @@ namespace {
 
 TEST(Decisions, LengthsTakeWhatPeopleWrite) {
   Design d;
-  for (const auto& [text, mm] : std::vector<std::pair<const char*, double>>{{"1.5 mm", 1.5}, {"3/32", 2.38125}, {"1/16\"", 1.5875}, {".04 in", 1.016}}) {
+  for (const auto &[text, mm] : std::vector<std::pair<const char *, double>>{
+           {"1.5 mm", 1.5}, {"3/32", 2.38125}, {"1/16\"", 1.5875}, {".04 in", 1.016}}) {
     const auto next = decide(d, "sheeting.thickness", text);
     ASSERT_TRUE(next.ok()) << next.problem().text();
     EXPECT_NEAR(next.value().sheeting.thickness, mm, 1e-9);
@@ -21,16 +22,21 @@ TEST(Decisions, LengthsTakeWhatPeopleWrite) {
 TEST(Decisions, RubbishIsRefusedEverywhere) {
   Design d;
   d.ribs.rule = RibRule::spacing;
-  for (const Decision& decision : decisionsOf(d)) {
-    if (decision.kind == DecisionKind::text || decision.kind == DecisionKind::section || decision.kind == DecisionKind::stations) continue;
-    for (const char* bad : {"", "NaN", "1e9", "-1e9", "words", "1/0"}) {
+  for (const Decision &decision : decisionsOf(d)) {
+    if (decision.kind == DecisionKind::text || decision.kind == DecisionKind::section ||
+        decision.kind == DecisionKind::stations)
+      continue;
+    for (const char *bad : {"", "NaN", "1e9", "-1e9", "words", "1/0"}) {
       const auto next = decide(d, decision.path, bad);
       ASSERT_FALSE(next.ok()) << decision.path << " took “" << bad << "”";
-      if (*bad) { EXPECT_NE(next.problem().cause.find(bad), std::string::npos) << decision.path << ": " << next.problem().cause; }
+      if (*bad) {
+        EXPECT_NE(next.problem().cause.find(bad), std::string::npos) << decision.path << ": " << next.problem().cause;
+      }
     }
   }
-  for (const char* path : {"panel.halfSpan", "panel.rootChord", "panel.tipChord", "ribs.thickness", "spars.0.top.width", "flying.mass"})
-    for (const char* bad : {"0", "-5"}) EXPECT_FALSE(decide(d, path, bad).ok()) << path << bad;
+  for (const char *path :
+       {"panel.halfSpan", "panel.rootChord", "panel.tipChord", "ribs.thickness", "spars.0.top.width", "flying.mass"})
+    for (const char *bad : {"0", "-5"}) EXPECT_FALSE(decide(d, path, bad).ok()) << path << bad;
   EXPECT_FALSE(decide(d, "ribs.count", "1").ok()) << "one rib";
   EXPECT_FALSE(decide(d, "ribs.count", "401").ok());
   EXPECT_FALSE(decide(d, "ribs.count", "2.5").ok());

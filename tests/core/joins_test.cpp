@@ -9,11 +9,14 @@ namespace {
 using test::figureOf;
 using test::wingOf;
 
-SparDirection dir(double sweepDeg, double gammaDeg) { return {degToRad(sweepDeg), degToRad(gammaDeg)}; }
+SparDirection dir(double sweepDeg, double gammaDeg) {
+  return {degToRad(sweepDeg), degToRad(gammaDeg)};
+}
 
 // Plane trigonometry worked by hand, L 610.
 TEST(Dihedral, RiseAndAngle) {
-  for (const auto& [rise, deg] : std::vector<std::pair<double, double>>{{12.7, 1.1930}, {25.4, 2.3864}, {50.8, 4.7771}}) {
+  for (const auto &[rise, deg] :
+       std::vector<std::pair<double, double>>{{12.7, 1.1930}, {25.4, 2.3864}, {50.8, 4.7771}}) {
     EXPECT_NEAR(radToDeg(std::asin(rise / 610)), deg, 1e-4);
     EXPECT_NEAR(riseUnderTip(610, degToRad(deg)), rise, 0.001);
   }
@@ -38,7 +41,8 @@ TEST(Brace, BendFromSweepAndDihedral) {
 
 /// A second construction by rotation matrices: the plate through both spar lines, its bend and its lean.
 RC_GTEST_PROP(Brace, AgreesWithRotations, ()) {
-  const double sweep = degToRad(*rc::gen::inRange(-300, 300) / 10.0), gamma = degToRad(*rc::gen::inRange(1, 300) / 10.0);
+  const double sweep = degToRad(*rc::gen::inRange(-300, 300) / 10.0),
+               gamma = degToRad(*rc::gen::inRange(1, 300) / 10.0);
   using Eigen::AngleAxisd;
   const Point3 x(1, 0, 0), z(0, 0, 1);
   const Point3 right = AngleAxisd(gamma, x) * (AngleAxisd(-sweep, z) * Point3(0, 1, 0));
@@ -63,7 +67,7 @@ TEST(CentreJoin, FiguresOfTheWing) {
 TEST(CentreJoin, BraceKeepsBetweenTheCaps) {
   const TrueWing w = wingOf(Design{});
   ASSERT_TRUE(w.join.brace.has_value());
-  const Brace& b = *w.join.brace;
+  const Brace &b = *w.join.brace;
   EXPECT_NEAR(b.depthRoot, w.spars[0].upperSeat.root.y() - w.spars[0].lowerSeat.root.y() - 6, 1e-9);
   EXPECT_LT(b.depthEnd, b.depthRoot) << "it tapers with the wing";
   EXPECT_EQ(b.toRib, 3);
@@ -76,7 +80,10 @@ TEST(CentreJoin, BraceKeepsBetweenTheCaps) {
 // A flat underside washed out about its leading edge: the tail stands c sin θ over the board.
 TEST(SettingUp, FlatUndersideBlocksWashoutByChordTimesSine) {
   Design d = test::bareDesign();
-  const ListedSection flat{"flat", {{0, 0}, {0.05, 0.06}, {0.3, 0.12}, {0.6, 0.09}, {1, 0.002}}, {{0, 0}, {0.3, 0}, {0.6, 0}, {1, 0}}, false};
+  const ListedSection flat{"flat",
+                           {{0, 0}, {0.05, 0.06}, {0.3, 0.12}, {0.6, 0.09}, {1, 0.002}},
+                           {{0, 0}, {0.3, 0}, {0.6, 0}, {1, 0}},
+                           false};
   d.sections.root = d.sections.tip = flat;
   d.panel.washoutDeg = 3;
   d.join.datum = Datum::undersideFlat;
@@ -103,8 +110,8 @@ TEST(SettingUp, NothingLiesBelowTheBoard) {
     d.join.datum = datum;
     double least = 1e300;
     const TrueWing w = wingOf(d);
-    for (const RibSupports& r : w.settingUp.ribs)
-      for (const Support& s : r.at) least = std::min(least, s.height);
+    for (const RibSupports &r : w.settingUp.ribs)
+      for (const Support &s : r.at) least = std::min(least, s.height);
     EXPECT_GE(least, -1e-9);
   }
 }

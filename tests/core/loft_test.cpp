@@ -6,7 +6,7 @@
 namespace eup {
 namespace {
 
-PanelLoft loftOf(const Panel& p, const char* root = "2412", const char* tip = "2412") {
+PanelLoft loftOf(const Panel &p, const char *root = "2412", const char *tip = "2412") {
   return PanelLoft(p, makeNaca(readNaca(root).value()), makeNaca(readNaca(tip).value()));
 }
 
@@ -50,8 +50,8 @@ TEST(Planform, OfAStraightTaper) {
 }
 
 RC_GTEST_PROP(Loft, GeneratorsAreStraight, ()) {
-  Panel p{*rc::gen::inRange(200, 2000) * 1.0, *rc::gen::inRange(100, 400) * 1.0, *rc::gen::inRange(60, 400) * 1.0, *rc::gen::inRange(-50, 300) * 1.0, *rc::gen::inRange(-5, 6) * 1.0,
-          *rc::gen::inRange(0, 101) / 100.0};
+  Panel p{*rc::gen::inRange(200, 2000) * 1.0, *rc::gen::inRange(100, 400) * 1.0, *rc::gen::inRange(60, 400) * 1.0,
+          *rc::gen::inRange(-50, 300) * 1.0,  *rc::gen::inRange(-5, 6) * 1.0,    *rc::gen::inRange(0, 101) / 100.0};
   const PanelLoft loft = loftOf(p, "6409", "0012");
   const double f = *rc::gen::inRange(0, 1001) / 1000.0, t = *rc::gen::inRange(0, 1001) / 1000.0 * p.halfSpan;
   for (Face face : {Face::upper, Face::lower}) {

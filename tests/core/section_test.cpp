@@ -8,15 +8,17 @@
 namespace eup {
 namespace {
 
-Section naca(const char* digits) { return makeNaca(readNaca(digits).value()); }
+Section naca(const char *digits) {
+  return makeNaca(readNaca(digits).value());
+}
 
 struct Ordinate {
   double x, upper, lower; // % chord
 };
 
-void expectOrdinates(const char* digits, const std::vector<Ordinate>& table, double tolerance) {
+void expectOrdinates(const char *digits, const std::vector<Ordinate> &table, double tolerance) {
   const Section s = naca(digits);
-  for (const Ordinate& o : table) {
+  for (const Ordinate &o : table) {
     EXPECT_NEAR(heightAt(s.upper, o.x / 100) * 100, o.upper, tolerance) << digits << " upper at " << o.x;
     EXPECT_NEAR(heightAt(s.lower, o.x / 100) * 100, o.lower, tolerance) << digits << " lower at " << o.x;
   }
@@ -25,19 +27,46 @@ void expectOrdinates(const char* digits, const std::vector<Ordinate>& table, dou
 // NACA Report 824 (Abbott, von Doenhoff, Stivers, 1945), ordinates of the NACA 2412 (from memory, agrees with the
 // equation to 0.02 % of the chord).
 TEST(NacaSection, Of2412AgreesWithReport824) {
-  expectOrdinates("2412", {{1.25, 2.15, -1.65}, {2.5, 2.99, -2.27}, {5, 4.13, -3.01}, {10, 5.63, -3.75}, {20, 7.26, -4.23}, {30, 7.88, -4.12}, {40, 7.80, -3.80}, {50, 7.24, -3.34}, {60, 6.36, -2.76}, {70, 5.18, -2.14}, {80, 3.75, -1.50}, {90, 2.08, -0.82}}, 0.02);
+  expectOrdinates("2412",
+                  {{1.25, 2.15, -1.65},
+                   {2.5, 2.99, -2.27},
+                   {5, 4.13, -3.01},
+                   {10, 5.63, -3.75},
+                   {20, 7.26, -4.23},
+                   {30, 7.88, -4.12},
+                   {40, 7.80, -3.80},
+                   {50, 7.24, -3.34},
+                   {60, 6.36, -2.76},
+                   {70, 5.18, -2.14},
+                   {80, 3.75, -1.50},
+                   {90, 2.08, -0.82}},
+                  0.02);
 }
 
 // NACA Report 824, ordinates of the NACA 23012 (from memory: agrees with the equations to 0.03 % of the chord).
 TEST(NacaSection, Of23012AgreesWithReport824) {
-  expectOrdinates("23012", {{1.25, 2.67, -1.23}, {2.5, 3.61, -1.71}, {5, 4.91, -2.26}, {10, 6.43, -2.92}, {20, 7.50, -3.97}, {30, 7.55, -4.46}, {40, 7.14, -4.48}, {50, 6.41, -4.17}, {60, 5.47, -3.67}, {70, 4.36, -3.00}, {80, 3.08, -2.16}, {90, 1.68, -1.23}}, 0.03);
+  expectOrdinates("23012",
+                  {{1.25, 2.67, -1.23},
+                   {2.5, 3.61, -1.71},
+                   {5, 4.91, -2.26},
+                   {10, 6.43, -2.92},
+                   {20, 7.50, -3.97},
+                   {30, 7.55, -4.46},
+                   {40, 7.14, -4.48},
+                   {50, 6.41, -4.17},
+                   {60, 5.47, -3.67},
+                   {70, 4.36, -3.00},
+                   {80, 3.08, -2.16},
+                   {90, 1.68, -1.23}},
+                  0.03);
 }
 
 // The equation of NACA Report 460 itself, at a few stations of a symmetrical section.
 TEST(NacaSection, Of0012IsTheEquation) {
   const Section s = naca("0012");
   for (double x : {0.05, 0.3, 0.6, 0.95}) {
-    const double y = 0.6 * (0.2969 * std::sqrt(x) - 0.1260 * x - 0.3516 * x * x + 0.2843 * x * x * x - 0.1015 * x * x * x * x);
+    const double y =
+        0.6 * (0.2969 * std::sqrt(x) - 0.1260 * x - 0.3516 * x * x + 0.2843 * x * x * x - 0.1015 * x * x * x * x);
     EXPECT_NEAR(heightAt(s.upper, x), y, 2e-5);
     EXPECT_NEAR(heightAt(s.lower, x), -y, 2e-5);
   }
@@ -57,19 +86,22 @@ TEST(NacaSection, ReadsWhatPeopleWrite) {
   EXPECT_TRUE(readNaca("NACA 2412").ok());
   EXPECT_TRUE(readNaca(" naca-4415 ").ok());
   EXPECT_EQ(readNaca("naca23012").value().digits, "23012");
-  for (const char* bad : {"", "241", "24124", "2012", "0412", "2400", "2460", "abcd", "23112", "26012", "00012", "-2412x"}) EXPECT_FALSE(readNaca(bad).ok()) << bad;
+  for (const char *bad :
+       {"", "241", "24124", "2012", "0412", "2400", "2460", "abcd", "23112", "26012", "00012", "-2412x"})
+    EXPECT_FALSE(readNaca(bad).ok()) << bad;
 }
 
 // Values computed by a second route: brute force on dense polylines.
 TEST(SectionMeasures, AgreeWithTheSecondRoute) {
   const auto all = nlohmann::json::parse(test::slurp(TEST_FILES "/second_route_wings.json"))["section_properties"];
-  for (const char* digits : {"2410", "2412", "6406"}) {
-    const auto& want = all[digits];
+  for (const char *digits : {"2410", "2412", "6406"}) {
+    const auto &want = all[digits];
     const Section s = naca(digits);
     const SectionMeasures m = measure(s);
     EXPECT_NEAR(m.area, want["area"].get<double>(), 0.001 * m.area) << digits;
     EXPECT_NEAR(m.perimeter, want["perimeter"].get<double>(), 0.001 * m.perimeter) << digits;
-    EXPECT_NEAR(lengthOf(s.upper) + lengthOf(s.lower), want["perimeter_no_tail"].get<double>(), 0.001 * m.perimeter) << digits;
+    EXPECT_NEAR(lengthOf(s.upper) + lengthOf(s.lower), want["perimeter_no_tail"].get<double>(), 0.001 * m.perimeter)
+        << digits;
     EXPECT_NEAR(m.thickness, want["thickness"].get<double>(), 2e-5) << digits;
     EXPECT_NEAR(m.thicknessAt, want["x_thickness"].get<double>(), 0.002) << digits;
     EXPECT_NEAR(m.camber, want["camber"].get<double>(), 2e-5) << digits;
@@ -81,8 +113,9 @@ TEST(SectionMeasures, AgreeWithTheSecondRoute) {
     EXPECT_NEAR(lengthOf(headOf(s.lower, {g.index, g.share})), want["arc_lower_30"].get<double>(), 0.0003) << digits;
     // A hundredth of the chord taken off square to the surface all round.
     Polyline loop = outlineOf(s);
-    for (Point& p : loop) p *= 1000;
-    EXPECT_NEAR(areaOf(grown({loop}, -10)) / 1e6, want["inset_1_over_100_area"].get<double>(), 0.001 * m.area) << digits;
+    for (Point &p : loop) p *= 1000;
+    EXPECT_NEAR(areaOf(grown({loop}, -10)) / 1e6, want["inset_1_over_100_area"].get<double>(), 0.001 * m.area)
+        << digits;
   }
   EXPECT_NEAR(*measure(naca("6406")).undercamberAt, 0.4699, 0.01);
   EXPECT_FALSE(measure(naca("2412")).undercamberAt.has_value());

@@ -7,25 +7,30 @@ namespace {
 
 using test::wingOf;
 
-SpanLoad load(LoadShape shape) { return {halfLift(1350, 6), 750, 250, 160, shape}; }
+SpanLoad load(LoadShape shape) {
+  return {halfLift(1350, 6), 750, 250, 160, shape};
+}
 
 TEST(Loads, HalfLiftAndRootMoments) {
   EXPECT_NEAR(halfLift(1350, 6), 39.717, 0.001);
   EXPECT_NEAR(load(LoadShape::schrenk).moment(0), 13223, 1);
-  // Schrenk, NACA TM 948 (1940): mean of chord and ellipse. Root arms in closed form: 4 b ÷ 3π and b (1 + 2λ) ÷ 3 (1 + λ).
+  // Schrenk, NACA TM 948 (1940): mean of chord and ellipse. Root arms in closed form: 4 b ÷ 3π and b (1 + 2λ) ÷ 3 (1 +
+  // λ).
   const double taper = 160.0 / 250;
   EXPECT_NEAR(load(LoadShape::ellipse).moment(0), 39.717 * 750 * 4 / (3 * pi), 1);
   EXPECT_NEAR(load(LoadShape::chord).moment(0), 39.717 * 750 * (1 + 2 * taper) / (3 * (1 + taper)), 1);
 }
 
 RC_GTEST_PROP(Loads, ShearAndMomentAreTheIntegralsOfTheLift, ()) {
-  SpanLoad l{*rc::gen::inRange(1, 100) * 1.0, *rc::gen::inRange(200, 2000) * 1.0, *rc::gen::inRange(50, 400) * 1.0, *rc::gen::inRange(50, 400) * 1.0,
+  SpanLoad l{*rc::gen::inRange(1, 100) * 1.0, *rc::gen::inRange(200, 2000) * 1.0, *rc::gen::inRange(50, 400) * 1.0,
+             *rc::gen::inRange(50, 400) * 1.0,
              *rc::gen::element(LoadShape::schrenk, LoadShape::ellipse, LoadShape::chord)};
   const double from = *rc::gen::inRange(0, 100) / 100.0 * l.halfSpan;
   double shear = 0, moment = 0;
   constexpr int n = 4000;
   for (int i = 0; i < n; ++i) { // substituted so that the ellipse's steep end is met by small steps
-    const double a = (i + 0.5) / n, y = from + (l.halfSpan - from) * (1 - (1 - a) * (1 - a)), w = 2 * (1 - a) * (l.halfSpan - from) / n;
+    const double a = (i + 0.5) / n, y = from + (l.halfSpan - from) * (1 - (1 - a) * (1 - a)),
+                 w = 2 * (1 - a) * (l.halfSpan - from) / n;
     shear += l.perLength(y) * w;
     moment += l.perLength(y) * (y - from) * w;
   }
@@ -85,7 +90,8 @@ TEST(Strength, DeflectionOfAnEvenCantilever) {
   d.spars.push_back({});
   const TrueWing w = wingOf(d);
   const double perMm = w.strength.load.lift / 700;
-  EXPECT_NEAR(w.strength.tipDeflection, perMm * std::pow(700, 4) / (8 * w.strength.rootStiffness), 0.001 * w.strength.tipDeflection);
+  EXPECT_NEAR(w.strength.tipDeflection, perMm * std::pow(700, 4) / (8 * w.strength.rootStiffness),
+              0.001 * w.strength.tipDeflection);
 }
 
 } // namespace

@@ -8,16 +8,25 @@ namespace {
 
 constexpr double leastBay = 0.5; // mm between neighbouring rib stations
 
-void checkStations(const Design& d, std::vector<Finding>& out) {
+void checkStations(const Design &d, std::vector<Finding> &out) {
   const auto stations = ribStations(d.ribs, d.panel.halfSpan);
   const auto say = [&](std::string what, std::string detail, std::string remedy, std::optional<int> rib = {}) {
-    out.push_back({"ribs.stations", Severity::serious, Stage::ribs, std::move(what), std::move(detail), std::move(remedy), rib,
+    out.push_back({"ribs.stations",
+                   Severity::serious,
+                   Stage::ribs,
+                   std::move(what),
+                   std::move(detail),
+                   std::move(remedy),
+                   rib,
                    {"ribs.rule", "ribs.stations", "ribs.spacing", "panel.halfSpan"}});
   };
   const auto len = [&](double mm) { return told(mm, Quantity::length, d.unit); };
-  if (stations.size() < 2) return say("A panel needs a root and a tip rib", fmt::format("{} stations are given", stations.size()), "Give at least two stations.");
+  if (stations.size() < 2)
+    return say("A panel needs a root and a tip rib", fmt::format("{} stations are given", stations.size()),
+               "Give at least two stations.");
   if (stations.size() > static_cast<std::size_t>(mostRibs))
-    return say("Too many ribs", fmt::format("{} ribs; at most {} can be drawn", stations.size(), mostRibs), "Widen the spacing.");
+    return say("Too many ribs", fmt::format("{} ribs; at most {} can be drawn", stations.size(), mostRibs),
+               "Widen the spacing.");
   for (std::size_t i = 0; i < stations.size(); ++i) {
     const int number = static_cast<int>(i) + 1;
     if (!(stations[i] >= -1e-6 && stations[i] <= d.panel.halfSpan + 1e-6))
@@ -26,40 +35,57 @@ void checkStations(const Design& d, std::vector<Finding>& out) {
                  "Move the rib, or lengthen the panel.", number);
     if (i > 0 && stations[i] - stations[i - 1] < leastBay)
       return say(fmt::format("R{} does not lie outside R{}", number, number - 1),
-                 fmt::format("They stand at {} and {}", len(stations[i - 1]), len(stations[i])), "Move one of them.", number);
+                 fmt::format("They stand at {} and {}", len(stations[i - 1]), len(stations[i])), "Move one of them.",
+                 number);
   }
 }
 
-void checkSpars(const Design& d, std::vector<Finding>& out) {
+void checkSpars(const Design &d, std::vector<Finding> &out) {
   for (std::size_t i = 0; i < d.spars.size(); ++i)
     for (std::size_t j = i + 1; j < d.spars.size(); ++j) {
       const double root = (d.spars[i].rootFraction - d.spars[j].rootFraction) * d.panel.rootChord;
       const double tip = (d.spars[i].tipFraction - d.spars[j].tipFraction) * d.panel.tipChord;
       if (root * tip >= 0 && root != 0) continue;
-      const auto path = [](std::size_t k, const char* end) { return fmt::format("spars.{}.{}Fraction", k, end); };
-      out.push_back({"spars.cross", Severity::serious, Stage::spars, fmt::format("Spars {} and {} cross", i + 1, j + 1),
-                     "Their lines change sides between root and tip.", "Move one of the lines.", {},
+      const auto path = [](std::size_t k, const char *end) { return fmt::format("spars.{}.{}Fraction", k, end); };
+      out.push_back({"spars.cross",
+                     Severity::serious,
+                     Stage::spars,
+                     fmt::format("Spars {} and {} cross", i + 1, j + 1),
+                     "Their lines change sides between root and tip.",
+                     "Move one of the lines.",
+                     {},
                      {path(i, "root"), path(i, "tip"), path(j, "root"), path(j, "tip")}});
     }
   if (d.sheeting.to == SheetEdge::spar && (d.sheeting.top || d.sheeting.bottom) &&
       d.sheeting.spar > static_cast<int>(d.spars.size()))
-    out.push_back({"sheeting.spar", Severity::serious, Stage::ribs, "The sheet has no spar to end at",
-                   fmt::format("It should end at spar {}; there {} {}", d.sheeting.spar, d.spars.size() == 1 ? "is" : "are", d.spars.size()),
-                   "Add the spar, or end the sheet at a chord fraction.", {}, {"sheeting.to", "sheeting.spar"}});
+    out.push_back({"sheeting.spar",
+                   Severity::serious,
+                   Stage::ribs,
+                   "The sheet has no spar to end at",
+                   fmt::format("It should end at spar {}; there {} {}", d.sheeting.spar,
+                               d.spars.size() == 1 ? "is" : "are", d.spars.size()),
+                   "Add the spar, or end the sheet at a chord fraction.",
+                   {},
+                   {"sheeting.to", "sheeting.spar"}});
 }
 
 } // namespace
 
-std::vector<Finding> impossible(const Design& design) {
+std::vector<Finding> impossible(const Design &design) {
   std::vector<Finding> out;
   checkStations(design, out);
   checkSpars(design, out);
   const double rise = riseOf(design.join.dihedral, design.panel.halfSpan);
   if (std::abs(rise) > 0.8 * design.panel.halfSpan)
-    out.push_back({"join.rise", Severity::serious, Stage::joins, "The tip cannot rise that far",
+    out.push_back({"join.rise",
+                   Severity::serious,
+                   Stage::joins,
+                   "The tip cannot rise that far",
                    fmt::format("{} of rise on a half span of {}", told(rise, Quantity::length, design.unit),
                                told(design.panel.halfSpan, Quantity::length, design.unit)),
-                   "Lower the rise, or lengthen the panel.", {}, {"join.dihedral.rise", "panel.halfSpan"}});
+                   "Lower the rise, or lengthen the panel.",
+                   {},
+                   {"join.dihedral.rise", "panel.halfSpan"}});
   return out;
 }
 

@@ -9,31 +9,32 @@ namespace {
 
 constexpr double gap = 6; // mm between parts on a sheet: room for a knife, and for the lettering
 
-void grainArrow(Drawing& d, const Point& from, double length) {
+void grainArrow(Drawing &d, const Point &from, double length) {
   const Point to = from + Point(length, 0);
   d.line(Layer::mark, from, to);
-  for (const Point& tip : {from, to}) {
+  for (const Point &tip : {from, to}) {
     const double back = tip == from ? 2.5 : -2.5;
     d.line(Layer::mark, tip, tip + Point(back, 1));
     d.line(Layer::mark, tip, tip + Point(back, -1));
   }
 }
 
-Drawing sparDrawing(const DrawnWing& w, const SparLine& line, Hand hand) {
-  const Spar& spar = w.design.spars[static_cast<std::size_t>(line.index)];
+Drawing sparDrawing(const DrawnWing &w, const SparLine &line, Hand hand) {
+  const Spar &spar = w.design.spars[static_cast<std::size_t>(line.index)];
   Drawing d;
   d.loop(Layer::cut, fullDepthSparOutline(spar, line, w.ribs, w.design.ribs.notchFit));
   const Box box = d.bounds();
   grainArrow(d, box.centre(), std::min(40.0, box.width() / 4));
   if (hand == Hand::left) d = mirrored(std::move(d));
-  d.write({d.bounds().low.x(), box.low.y() - 5}, fmt::format("{} {}  sheet {}  root at the {}", spar.name, nameLarge(hand),
-          told(spar.sheet, Quantity::length, w.design.unit), hand == Hand::right ? "left" : "right"));
+  d.write({d.bounds().low.x(), box.low.y() - 5},
+          fmt::format("{} {}  sheet {}  root at the {}", spar.name, nameLarge(hand),
+                      told(spar.sheet, Quantity::length, w.design.unit), hand == Hand::right ? "left" : "right"));
   return d;
 }
 
 } // namespace
 
-Drawing ribDrawing(const DrawnWing& w, const Rib& rib, Hand hand) {
+Drawing ribDrawing(const DrawnWing &w, const Rib &rib, Hand hand) {
   Drawing d;
   d.title = rib.name();
   d.wing = w.design.name;
@@ -53,15 +54,18 @@ Drawing ribDrawing(const DrawnWing& w, const Rib& rib, Hand hand) {
   if (hand == Hand::left) d = mirrored(std::move(d));
   const auto len = [&](double mm) { return told(mm, Quantity::length, w.design.unit); };
   d.write({d.bounds().low.x() + 3, box.low.y() - 4.5},
-          fmt::format("{} {}   at {}   chord {}   {} thick", rib.name(), nameLarge(hand), len(rib.t()), len(rib.frame.chord), len(rib.thickness)), 3);
+          fmt::format("{} {}   at {}   chord {}   {} thick", rib.name(), nameLarge(hand), len(rib.t()),
+                      len(rib.frame.chord), len(rib.thickness)),
+          3);
   return d;
 }
 
-std::vector<Drawing> ribSheets(const DrawnWing& w, Hand hand, double width, double height) {
+std::vector<Drawing> ribSheets(const DrawnWing &w, Hand hand, double width, double height) {
   std::vector<Drawing> parts;
-  for (const Rib& rib : w.ribs) parts.push_back(ribDrawing(w, rib, hand));
-  for (const SparLine& line : w.spars)
-    if (w.design.spars[static_cast<std::size_t>(line.index)].kind == SparKind::fullDepth) parts.push_back(sparDrawing(w, line, hand));
+  for (const Rib &rib : w.ribs) parts.push_back(ribDrawing(w, rib, hand));
+  for (const SparLine &line : w.spars)
+    if (w.design.spars[static_cast<std::size_t>(line.index)].kind == SparKind::fullDepth)
+      parts.push_back(sparDrawing(w, line, hand));
 
   std::vector<Drawing> sheets;
   const auto fresh = [&] {
@@ -73,7 +77,7 @@ std::vector<Drawing> ribSheets(const DrawnWing& w, Hand hand, double width, doub
   };
   fresh();
   double x = 0, y = 0, row = 0; // y runs down from the sheet's top
-  for (const Drawing& part : parts) {
+  for (const Drawing &part : parts) {
     const Box box = part.bounds();
     const bool wide = x > 0 && x + box.width() > width;
     if (wide) y += row + gap, x = row = 0;
@@ -85,7 +89,7 @@ std::vector<Drawing> ribSheets(const DrawnWing& w, Hand hand, double width, doub
     x += box.width() + gap;
     row = std::max(row, box.height());
   }
-  for (Drawing& sheet : sheets) sheet.shift(-sheet.bounds().low);
+  for (Drawing &sheet : sheets) sheet.shift(-sheet.bounds().low);
   return sheets;
 }
 

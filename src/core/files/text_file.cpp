@@ -10,7 +10,7 @@
 namespace eup {
 namespace {
 
-Problem systemProblem(const std::filesystem::path& path, const char* doing) {
+Problem systemProblem(const std::filesystem::path &path, const char *doing) {
   return Problem{path.string(), fmt::format("{}: {}", doing, std::strerror(errno))};
 }
 
@@ -18,8 +18,8 @@ Problem systemProblem(const std::filesystem::path& path, const char* doing) {
 struct Descriptor {
   int fd = -1;
   explicit Descriptor(int opened) : fd(opened) {}
-  Descriptor(const Descriptor&) = delete;
-  Descriptor& operator=(const Descriptor&) = delete;
+  Descriptor(const Descriptor &) = delete;
+  Descriptor &operator=(const Descriptor &) = delete;
   ~Descriptor() {
     if (fd >= 0) ::close(fd);
   }
@@ -36,14 +36,14 @@ bool writeAll(int fd, std::string_view contents) {
   return true;
 }
 
-void syncFolder(const std::filesystem::path& folder) {
+void syncFolder(const std::filesystem::path &folder) {
   const Descriptor d(::open(folder.c_str(), O_RDONLY | O_DIRECTORY | O_CLOEXEC));
   if (d.fd >= 0) ::fsync(d.fd); // best effort: some file systems cannot
 }
 
 } // namespace
 
-Result<std::string> readTextFile(const std::filesystem::path& path, std::size_t most) {
+Result<std::string> readTextFile(const std::filesystem::path &path, std::size_t most) {
   // Not blocking: opening a pipe must not hang the window.
   const Descriptor d(::open(path.c_str(), O_RDONLY | O_CLOEXEC | O_NONBLOCK));
   if (d.fd < 0) return systemProblem(path, "cannot be opened");
@@ -59,14 +59,16 @@ Result<std::string> readTextFile(const std::filesystem::path& path, std::size_t 
     if (n == 0) return text;
     text.append(block.data(), static_cast<std::size_t>(n));
     if (text.size() > most)
-      return Problem{path.string(), fmt::format("is larger than {} MB, far more than such a file can need", most >> 20)};
+      return Problem{path.string(),
+                     fmt::format("is larger than {} MB, far more than such a file can need", most >> 20)};
   }
 }
 
-Result<Done> writeFileAtomically(const std::filesystem::path& path, std::string_view contents) {
+Result<Done> writeFileAtomically(const std::filesystem::path &path, std::string_view contents) {
   // Through a link: the file that it points at is replaced, not the link.
   std::error_code ignored;
-  std::filesystem::path target = std::filesystem::is_symlink(path, ignored) ? std::filesystem::canonical(path, ignored) : path;
+  std::filesystem::path target =
+      std::filesystem::is_symlink(path, ignored) ? std::filesystem::canonical(path, ignored) : path;
   if (target.empty()) target = path;
   std::string pattern = (target.parent_path() / fmt::format(".{}.XXXXXX", target.filename().string())).string();
   Descriptor d(::mkostemp(pattern.data(), O_CLOEXEC));

@@ -12,13 +12,19 @@ Point3 direction(SparDirection d) {
 }
 
 /// By the tangent of the half angle: exact for small bends, where an arc cosine is not.
-double angleBetween(const Point3& a, const Point3& b) { return 2 * std::atan2((a - b).norm(), (a + b).norm()); }
+double angleBetween(const Point3 &a, const Point3 &b) {
+  return 2 * std::atan2((a - b).norm(), (a + b).norm());
+}
 
 } // namespace
 
-double braceBend(SparDirection inner, SparDirection outer) { return angleBetween(direction(inner), direction(outer)); }
+double braceBend(SparDirection inner, SparDirection outer) {
+  return angleBetween(direction(inner), direction(outer));
+}
 
-double braceBendMirrored(SparDirection half) { return lineBendMirrored(std::tan(half.sweep), 1, 0, half.gamma); }
+double braceBendMirrored(SparDirection half) {
+  return lineBendMirrored(std::tan(half.sweep), 1, 0, half.gamma);
+}
 
 double lineBendMirrored(double x, double t, double z, double gamma) {
   const double c = std::cos(gamma), s = std::sin(gamma);

@@ -5,13 +5,21 @@
 namespace eup {
 
 /// Height of the tip of a panel of true length L at angle gamma to the board: L sin Γ.
-inline double riseUnderTip(double length, double gamma) { return length * std::sin(gamma); }
+inline double riseUnderTip(double length, double gamma) {
+  return length * std::sin(gamma);
+}
 /// One half pinned flat, the other propped: it takes both angles, L sin 2Γ.
-inline double riseOneFlat(double length, double gamma) { return length * std::sin(2 * gamma); }
+inline double riseOneFlat(double length, double gamma) {
+  return length * std::sin(2 * gamma);
+}
 /// Length seen from above.
-inline double projected(double length, double gamma) { return length * std::cos(gamma); }
+inline double projected(double length, double gamma) {
+  return length * std::cos(gamma);
+}
 /// What is taken off the top of an end of depth d when it leans by gamma: d tan Γ.
-inline double trimOver(double depth, double gamma) { return depth * std::tan(gamma); }
+inline double trimOver(double depth, double gamma) {
+  return depth * std::tan(gamma);
+}
 
 /// A spar's direction: its sweep in the panel's plane, and the panel's angle to the horizontal.
 struct SparDirection {

@@ -4,20 +4,32 @@
 
 namespace eup {
 
-const char* unitName(Quantity quantity) {
+const char *unitName(Quantity quantity) {
   switch (quantity) {
-  case Quantity::length: return "mm";
-  case Quantity::angle: return "deg";
-  case Quantity::area: return "mm2";
-  case Quantity::force: return "N";
-  case Quantity::moment: return "N mm";
-  case Quantity::stress: return "MPa";
-  case Quantity::stiffness: return "N mm2";
-  case Quantity::ratio: return "1";
-  case Quantity::percent: return "%";
-  case Quantity::mass: return "g";
-  case Quantity::loading: return "g/dm2";
-  case Quantity::count: return "1";
+  case Quantity::length:
+    return "mm";
+  case Quantity::angle:
+    return "deg";
+  case Quantity::area:
+    return "mm2";
+  case Quantity::force:
+    return "N";
+  case Quantity::moment:
+    return "N mm";
+  case Quantity::stress:
+    return "MPa";
+  case Quantity::stiffness:
+    return "N mm2";
+  case Quantity::ratio:
+    return "1";
+  case Quantity::percent:
+    return "%";
+  case Quantity::mass:
+    return "g";
+  case Quantity::loading:
+    return "g/dm2";
+  case Quantity::count:
+    return "1";
   }
   return "";
 }
@@ -32,24 +44,34 @@ Shown shown(double value, Quantity quantity, LengthUnit unit) {
   const bool inch = unit == LengthUnit::inch;
   switch (quantity) {
   case Quantity::length:
-    return inch ? Shown{formatLength(value, unit), ""} : Shown{fmt::format("{:.{}f}", value, std::abs(value) < 100 ? 2 : 1), "mm"};
-  case Quantity::angle: return {fmt::format("{:.2f}", radToDeg(value)), "°"};
+    return inch ? Shown{formatLength(value, unit), ""}
+                : Shown{fmt::format("{:.{}f}", value, std::abs(value) < 100 ? 2 : 1), "mm"};
+  case Quantity::angle:
+    return {fmt::format("{:.2f}", radToDeg(value)), "°"};
   case Quantity::area:
     if (inch) return {fmt::format("{:.2f}", value / (mmPerInch * mmPerInch)), "in²"};
-    return value >= 1e5 ? Shown{fmt::format("{:.2f}", value / 1e4), "dm²"} : Shown{fmt::format("{:.2f}", value / 100), "cm²"};
-  case Quantity::force: return {fmt::format("{:.1f}", value), "N"};
-  case Quantity::moment: return {fmt::format("{:.0f}", value), "N·mm"};
-  case Quantity::stress: return {fmt::format("{:.1f}", value), "MPa"};
-  case Quantity::stiffness: return {fmt::format("{:.3g}", value / 1e6), "N·m²"};
-  case Quantity::ratio: return {fmt::format("{:.2f}", value), ""};
-  case Quantity::percent: return {fmt::format("{:.1f}", value * 100), "%"};
+    return value >= 1e5 ? Shown{fmt::format("{:.2f}", value / 1e4), "dm²"}
+                        : Shown{fmt::format("{:.2f}", value / 100), "cm²"};
+  case Quantity::force:
+    return {fmt::format("{:.1f}", value), "N"};
+  case Quantity::moment:
+    return {fmt::format("{:.0f}", value), "N·mm"};
+  case Quantity::stress:
+    return {fmt::format("{:.1f}", value), "MPa"};
+  case Quantity::stiffness:
+    return {fmt::format("{:.3g}", value / 1e6), "N·m²"};
+  case Quantity::ratio:
+    return {fmt::format("{:.2f}", value), ""};
+  case Quantity::percent:
+    return {fmt::format("{:.1f}", value * 100), "%"};
   case Quantity::mass:
     return inch ? Shown{fmt::format("{:.2f}", value / gramsPerOunce), "oz"} : Shown{fmt::format("{:.1f}", value), "g"};
   case Quantity::loading:
     // 1 g/dm² = 0.01 kg/m²; ounces a square foot for inch documents.
     return inch ? Shown{fmt::format("{:.1f}", value / gramsPerOunce * 9.290304), "oz/ft²"}
                 : Shown{fmt::format("{:.1f}", value), "g/dm²"};
-  case Quantity::count: return {fmt::format("{:.0f}", value), ""};
+  case Quantity::count:
+    return {fmt::format("{:.0f}", value), ""};
   }
   return {};
 }

@@ -29,7 +29,7 @@ struct Figure {
 };
 
 /// The unit's name for machine-readable reports ("mm", "deg", "mm2", "N", …).
-const char* unitName(Quantity quantity);
+const char *unitName(Quantity quantity);
 /// The value in that unit.
 double inReportUnit(double value, Quantity quantity);
 
@@ -38,7 +38,9 @@ struct Shown {
   std::string number, unit;
 };
 Shown shown(double value, Quantity quantity, LengthUnit unit);
-inline Shown shown(const Figure& figure, LengthUnit unit) { return shown(figure.value, figure.quantity, unit); }
+inline Shown shown(const Figure &figure, LengthUnit unit) {
+  return shown(figure.value, figure.quantity, unit);
+}
 /// Number and unit in one text.
 std::string told(double value, Quantity quantity, LengthUnit unit);
 

@@ -2,22 +2,30 @@
 
 namespace eup {
 
-const char* name(Severity severity) {
+const char *name(Severity severity) {
   switch (severity) {
-  case Severity::note: return "note";
-  case Severity::warning: return "warning";
-  case Severity::serious: return "serious";
+  case Severity::note:
+    return "note";
+  case Severity::warning:
+    return "warning";
+  case Severity::serious:
+    return "serious";
   }
   return "";
 }
 
-const char* name(Stage stage) {
+const char *name(Stage stage) {
   switch (stage) {
-  case Stage::sections: return "Shape sections";
-  case Stage::panels: return "Lay out panels";
-  case Stage::ribs: return "Draw ribs";
-  case Stage::spars: return "Size spars";
-  case Stage::joins: return "Set joins";
+  case Stage::sections:
+    return "Shape sections";
+  case Stage::panels:
+    return "Lay out panels";
+  case Stage::ribs:
+    return "Draw ribs";
+  case Stage::spars:
+    return "Size spars";
+  case Stage::joins:
+    return "Set joins";
   }
   return "";
 }

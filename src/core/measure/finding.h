@@ -14,15 +14,15 @@ struct Finding {
   std::string key; ///< stable name, documented in docs/figures.md
   Severity severity = Severity::warning;
   Stage stage = Stage::panels;
-  std::string what;                      ///< what is wrong, short
-  std::string detail;                    ///< by how much
-  std::string remedy;                    ///< what to do
-  std::optional<int> rib{};              ///< the rib it is about
-  std::vector<std::string> decisions{};  ///< paths of the decisions that can cure it
-  bool operator==(const Finding&) const = default;
+  std::string what;                     ///< what is wrong, short
+  std::string detail;                   ///< by how much
+  std::string remedy;                   ///< what to do
+  std::optional<int> rib{};             ///< the rib it is about
+  std::vector<std::string> decisions{}; ///< paths of the decisions that can cure it
+  bool operator==(const Finding &) const = default;
 };
 
-const char* name(Severity severity);
-const char* name(Stage stage);
+const char *name(Severity severity);
+const char *name(Stage stage);
 
 } // namespace eup

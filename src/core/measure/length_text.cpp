@@ -13,17 +13,17 @@ struct Glyph {
 };
 
 // What a keyboard, a phone or a word processor makes of the same signs.
-constexpr Glyph glyphs[] = {
-    {"\u2032", "'"},   {"\u2019", "'"},   {"\u2033", "\""},  {"\u201d", "\""},  {"\u201c", "\""},  {"''", "\""},
-    {"\u2212", "-"},   {"\u2013", "-"},   {"\u00a0", " "},   {"\u202f", " "},   {"\t", " "},       {"\u2044", "/"},
-    {"\u00bd", " 1/2"}, {"\u00bc", " 1/4"}, {"\u00be", " 3/4"}, {"\u215b", " 1/8"}, {"\u215c", " 3/8"}, {"\u215d", " 5/8"},
-    {"\u215e", " 7/8"}};
+constexpr Glyph glyphs[] = {{"\u2032", "'"},    {"\u2019", "'"},    {"\u2033", "\""},   {"\u201d", "\""},
+                            {"\u201c", "\""},   {"''", "\""},       {"\u2212", "-"},    {"\u2013", "-"},
+                            {"\u00a0", " "},    {"\u202f", " "},    {"\t", " "},        {"\u2044", "/"},
+                            {"\u00bd", " 1/2"}, {"\u00bc", " 1/4"}, {"\u00be", " 3/4"}, {"\u215b", " 1/8"},
+                            {"\u215c", " 3/8"}, {"\u215d", " 5/8"}, {"\u215e", " 7/8"}};
 
 std::string plainSigns(std::string_view text) {
   std::string out;
   for (std::size_t i = 0; i < text.size();) {
     bool found = false;
-    for (const Glyph& g : glyphs)
+    for (const Glyph &g : glyphs)
       if (text.substr(i).starts_with(g.from)) {
         out += g.to;
         i += g.from.size();
@@ -99,7 +99,8 @@ public:
 private:
   bool thousands(std::size_t comma) const {
     std::size_t digits = 0;
-    while (comma + 1 + digits < rest.size() && std::isdigit(static_cast<unsigned char>(rest[comma + 1 + digits]))) ++digits;
+    while (comma + 1 + digits < rest.size() && std::isdigit(static_cast<unsigned char>(rest[comma + 1 + digits])))
+      ++digits;
     return digits == 3 && rest.substr(0, comma) != "0";
   }
 };
@@ -110,7 +111,7 @@ struct Amount {
 };
 
 /// 3   3.5   3/32   1 1/2   1-1/2
-std::optional<Amount> amount(Reader& in) {
+std::optional<Amount> amount(Reader &in) {
   const auto first = in.decimal();
   if (!first) return std::nullopt;
   const bool whole = *first == std::floor(*first) && *first < 1e6;
@@ -137,16 +138,16 @@ std::optional<Amount> amount(Reader& in) {
 
 enum class Unit { none, mm, cm, m, inch, foot };
 
-std::optional<Unit> unitWord(Reader& in) {
+std::optional<Unit> unitWord(Reader &in) {
   in.skipSpace();
   struct Word {
     std::string_view text;
     Unit unit;
   };
-  constexpr Word words[] = {{"mm", Unit::mm},   {"cm", Unit::cm},   {"inches", Unit::inch}, {"inch", Unit::inch},
+  constexpr Word words[] = {{"mm", Unit::mm},    {"cm", Unit::cm},   {"inches", Unit::inch}, {"inch", Unit::inch},
                             {"ins", Unit::inch}, {"in", Unit::inch}, {"feet", Unit::foot},   {"foot", Unit::foot},
                             {"ft", Unit::foot},  {"m", Unit::m},     {"\"", Unit::inch},     {"'", Unit::foot}};
-  for (const Word& w : words)
+  for (const Word &w : words)
     if (in.take(w.text)) {
       if (std::isalpha(static_cast<unsigned char>(w.text.back()))) {
         in.take(".");
@@ -160,17 +161,22 @@ std::optional<Unit> unitWord(Reader& in) {
 
 double inMm(double value, Unit unit) {
   switch (unit) {
-  case Unit::cm: return value * 10;
-  case Unit::m: return value * 1000;
-  case Unit::inch: return value * mmPerInch;
-  case Unit::foot: return value * 12 * mmPerInch;
+  case Unit::cm:
+    return value * 10;
+  case Unit::m:
+    return value * 1000;
+  case Unit::inch:
+    return value * mmPerInch;
+  case Unit::foot:
+    return value * 12 * mmPerInch;
   case Unit::mm:
-  case Unit::none: break;
+  case Unit::none:
+    break;
   }
   return value;
 }
 
-std::optional<double> magnitude(Reader& in, LengthUnit bare) {
+std::optional<double> magnitude(Reader &in, LengthUnit bare) {
   const auto first = amount(in);
   if (!first) return std::nullopt;
   const auto unit = unitWord(in);

@@ -11,8 +11,12 @@ inline constexpr double kgm3PerPoundPerFoot3 = 16.018463; // kg/m³ in 1 lb/ft³
 inline constexpr double standardGravity = 9.80665;        // m/s², exact by convention
 
 inline constexpr double pi = 3.14159265358979323846; // not <numbers>: Qt 6.4's moc cannot read that header
-inline constexpr double degToRad(double deg) { return deg * pi / 180.0; }
-inline constexpr double radToDeg(double rad) { return rad * 180.0 / pi; }
+inline constexpr double degToRad(double deg) {
+  return deg * pi / 180.0;
+}
+inline constexpr double radToDeg(double rad) {
+  return rad * 180.0 / pi;
+}
 
 enum class LengthUnit { mm, inch };
 

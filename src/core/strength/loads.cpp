@@ -26,27 +26,40 @@ Shares chord(double e, double taper) {
   return {(1 - k * e) / whole, beyond / whole, (first - e * beyond) / whole};
 }
 
-Shares shares(const SpanLoad& l, double y) {
+Shares shares(const SpanLoad &l, double y) {
   const double e = std::clamp(y / l.halfSpan, 0.0, 1.0);
   const Shares round = ellipse(e), straight = chord(e, l.tipChord / l.rootChord);
   switch (l.shape) {
-  case LoadShape::ellipse: return round;
-  case LoadShape::chord: return straight;
-  case LoadShape::schrenk: break;
+  case LoadShape::ellipse:
+    return round;
+  case LoadShape::chord:
+    return straight;
+  case LoadShape::schrenk:
+    break;
   }
-  return {(round.density + straight.density) / 2, (round.shear + straight.shear) / 2, (round.moment + straight.moment) / 2};
+  return {(round.density + straight.density) / 2, (round.shear + straight.shear) / 2,
+          (round.moment + straight.moment) / 2};
 }
 
 } // namespace
 
-double halfLift(double massGrams, double loadFactor) { return loadFactor * massGrams / 1000 * standardGravity / 2; }
+double halfLift(double massGrams, double loadFactor) {
+  return loadFactor * massGrams / 1000 * standardGravity / 2;
+}
 
-double SpanLoad::perLength(double y) const { return lift / halfSpan * shares(*this, y).density; }
-double SpanLoad::shear(double y) const { return lift * shares(*this, y).shear; }
-double SpanLoad::moment(double y) const { return lift * halfSpan * shares(*this, y).moment; }
+double SpanLoad::perLength(double y) const {
+  return lift / halfSpan * shares(*this, y).density;
+}
+double SpanLoad::shear(double y) const {
+  return lift * shares(*this, y).shear;
+}
+double SpanLoad::moment(double y) const {
+  return lift * halfSpan * shares(*this, y).moment;
+}
 
-SpanLoad spanLoad(const Design& d) {
-  return {halfLift(d.flying.mass, d.flying.loadFactor), d.panel.halfSpan, d.panel.rootChord, d.panel.tipChord, d.flying.shape};
+SpanLoad spanLoad(const Design &d) {
+  return {halfLift(d.flying.mass, d.flying.loadFactor), d.panel.halfSpan, d.panel.rootChord, d.panel.tipChord,
+          d.flying.shape};
 }
 
 } // namespace eup

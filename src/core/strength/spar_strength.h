@@ -18,7 +18,7 @@ struct BentSection {
   /// |σ| = M E |z − axis| / EI at height z in a material of modulus E.
   double stress(double moment, double z, double modulus) const;
 };
-BentSection bentSection(const std::vector<Fibre>& fibres);
+BentSection bentSection(const std::vector<Fibre> &fibres);
 
 /// One spar at one station.
 struct SparSection {
@@ -27,7 +27,7 @@ struct SparSection {
   double upperModulus = 0, lowerModulus = 0;
   double depth() const { return upperOuter - lowerOuter; }
 };
-SparSection sparSection(const Spar& spar, const SparLine& line, double t);
+SparSection sparSection(const Spar &spar, const SparLine &line, double t);
 
 struct CapStress {
   double stress = 0;   ///< MPa, at the outer face
@@ -52,6 +52,6 @@ struct Strength {
   double tipDeflection = 0; ///< mm, bending alone: ∬ M / ΣEI
 };
 
-Strength strengthOf(const Design& design, const std::vector<SparLine>& lines);
+Strength strengthOf(const Design &design, const std::vector<SparLine> &lines);
 
 } // namespace eup

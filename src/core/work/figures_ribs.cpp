@@ -6,82 +6,148 @@
 namespace eup {
 namespace {
 
-const std::vector<std::string> planOf{"panel.rootChord", "panel.tipChord", "panel.tipSetback", "panel.washout", "panel.washoutAxis", "panel.halfSpan"};
+const std::vector<std::string> planOf{"panel.rootChord", "panel.tipChord",    "panel.tipSetback",
+                                      "panel.washout",   "panel.washoutAxis", "panel.halfSpan"};
 
-const Spar& sparOf(const TrueWing& w, int index) { return w.design.spars[static_cast<std::size_t>(index)]; }
+const Spar &sparOf(const TrueWing &w, int index) {
+  return w.design.spars[static_cast<std::size_t>(index)];
+}
 
-void frameFigures(const TrueWing& w, const Rib& rib, FigureList& out) {
-  const auto key = [&](const char* what) { return fmt::format("rib.{}.{}", rib.number, what); };
+void frameFigures(const TrueWing &w, const Rib &rib, FigureList &out) {
+  const auto key = [&](const char *what) { return fmt::format("rib.{}.{}", rib.number, what); };
   const double share = rib.t() / w.loft.span();
-  const ChordFrame& f = rib.frame;
+  const ChordFrame &f = rib.frame;
   const std::string at = fmt::format("{} at {} from the root", rib.name(), out.len(rib.t()));
   const Point run = f.te - f.le;
-  out.add({key("chord"), "Chord", f.chord, Quantity::length, Stage::ribs, at, "distance from leading to trailing edge on the straight lines of the panel",
-           fmt::format("{:.4f} of the way out: √({}² + {}²) = {}", share, out.len(run.x()), out.len(run.y()), out.len(f.chord)), ruledLoft, planOf, true, rib.number});
-  out.add({key("washout"), "Washout", f.washout, Quantity::angle, Stage::ribs, at, "angle of this rib's chord line to the root's, nose down",
-           fmt::format("atan({} ÷ {}) = {}; a straight rule of three would say {:.2f}°", out.len(run.y()), out.len(run.x()), out.deg(f.washout),
-                       w.design.panel.washoutDeg * share),
+  out.add({key("chord"), "Chord", f.chord, Quantity::length, Stage::ribs, at,
+           "distance from leading to trailing edge on the straight lines of the panel",
+           fmt::format("{:.4f} of the way out: √({}² + {}²) = {}", share, out.len(run.x()), out.len(run.y()),
+                       out.len(f.chord)),
+           ruledLoft, planOf, true, rib.number});
+  out.add({key("washout"), "Washout", f.washout, Quantity::angle, Stage::ribs, at,
+           "angle of this rib's chord line to the root's, nose down",
+           fmt::format("atan({} ÷ {}) = {}; a straight rule of three would say {:.2f}°", out.len(run.y()),
+                       out.len(run.x()), out.deg(f.washout), w.design.panel.washoutDeg * share),
            ruledLoft, planOf, false, rib.number});
-  out.add({key("depth"), "Depth, bare section", rib.depth, Quantity::length, Stage::ribs, at, "greatest depth square to the chord line", "measured on the cut through the panel",
-           ruledLoft, {"sections.root", "sections.tip", "panel.rootChord", "panel.tipChord"}, false, rib.number});
+  out.add({key("depth"),
+           "Depth, bare section",
+           rib.depth,
+           Quantity::length,
+           Stage::ribs,
+           at,
+           "greatest depth square to the chord line",
+           "measured on the cut through the panel",
+           ruledLoft,
+           {"sections.root", "sections.tip", "panel.rootChord", "panel.tipChord"},
+           false,
+           rib.number});
 }
 
-void woodFigures(const TrueWing& w, const Rib& rib, FigureList& out) {
-  const auto key = [&](const char* what) { return fmt::format("rib.{}.{}", rib.number, what); };
+void woodFigures(const TrueWing &w, const Rib &rib, FigureList &out) {
+  const auto key = [&](const char *what) { return fmt::format("rib.{}.{}", rib.number, what); };
   const double density = findMaterial("balsa-160")->density;
   const double grams = rib.cutArea * rib.thickness * density * 1e-6;
-  out.add({key("area"), "Wood in the rib", rib.cutArea, Quantity::area, Stage::ribs, rib.name(), "area left after every cut",
-           fmt::format("bare {} less {}", told(rib.bareArea, Quantity::area, w.design.unit), told(rib.bareArea - rib.cutArea, Quantity::area, w.design.unit)),
-           planeGeometry, {"ribs.thickness", "sheeting.thickness", "capStrips.thickness"}, false, rib.number});
-  out.add({key("mass"), "Mass in medium balsa", grams, Quantity::mass, Stage::ribs, rib.name(), "area × thickness × density",
-           fmt::format("{:.0f} mm² × {} mm × {:.0f} kg/m³ = {:.2f} g", rib.cutArea, rib.thickness, density, grams), "density: common practice, 160 kg/m³", {"ribs.thickness"}, false, rib.number});
-  const auto arc = [&](const char* what, const char* label, const FaceRun& run, const char* face, std::vector<std::string> from) {
+  out.add({key("area"),
+           "Wood in the rib",
+           rib.cutArea,
+           Quantity::area,
+           Stage::ribs,
+           rib.name(),
+           "area left after every cut",
+           fmt::format("bare {} less {}", told(rib.bareArea, Quantity::area, w.design.unit),
+                       told(rib.bareArea - rib.cutArea, Quantity::area, w.design.unit)),
+           planeGeometry,
+           {"ribs.thickness", "sheeting.thickness", "capStrips.thickness"},
+           false,
+           rib.number});
+  out.add({key("mass"),
+           "Mass in medium balsa",
+           grams,
+           Quantity::mass,
+           Stage::ribs,
+           rib.name(),
+           "area × thickness × density",
+           fmt::format("{:.0f} mm² × {} mm × {:.0f} kg/m³ = {:.2f} g", rib.cutArea, rib.thickness, density, grams),
+           "density: common practice, 160 kg/m³",
+           {"ribs.thickness"},
+           false,
+           rib.number});
+  const auto arc = [&](const char *what, const char *label, const FaceRun &run, const char *face,
+                       std::vector<std::string> from) {
     if (run.sheetArc <= 0) return;
-    out.add({key(what), label, run.sheetArc, Quantity::length, Stage::ribs, fmt::format("round the {} surface of {}, nose to sheet edge", face, rib.name()),
-             "length of the bare surface from the leading edge point", "summed along the outline", planeGeometry, std::move(from), false, rib.number});
+    out.add({key(what), label, run.sheetArc, Quantity::length, Stage::ribs,
+             fmt::format("round the {} surface of {}, nose to sheet edge", face, rib.name()),
+             "length of the bare surface from the leading edge point", "summed along the outline", planeGeometry,
+             std::move(from), false, rib.number});
   };
   arc("sheetTop", "Sheet width, top", rib.upperRun, "upper", {"sheeting.top", "sheeting.fraction", "sheeting.to"});
-  arc("sheetBottom", "Sheet width, below", rib.lowerRun, "lower", {"sheeting.bottom", "sheeting.fraction", "sheeting.to"});
+  arc("sheetBottom", "Sheet width, below", rib.lowerRun, "lower",
+      {"sheeting.bottom", "sheeting.fraction", "sheeting.to"});
 }
 
-void notchFigures(const TrueWing& w, const Rib& rib, FigureList& out) {
-  for (const SparLine& line : w.spars) {
+void notchFigures(const TrueWing &w, const Rib &rib, FigureList &out) {
+  for (const SparLine &line : w.spars) {
     const int k = line.index;
     const std::string path = fmt::format("spars.{}", k), name = sparOf(w, k).name;
     const double x = rib.sparX[static_cast<std::size_t>(k)];
-    out.add({fmt::format("rib.{}.spar.{}.x", rib.number, k + 1), fmt::format("{}, from the nose", name), x, Quantity::length, Stage::ribs,
-             "centre line, along the chord line", "the straight line from root to tip meets the rib's plane",
-             fmt::format("{:.2f} % at the root, {:.2f} % at the tip, {:.2f} % here", line.rootFraction * 100, line.tipFraction * 100, x / rib.frame.chord * 100),
-             planeGeometry, {path + ".rootFraction", path + ".tipFraction"}, false, rib.number});
+    out.add({fmt::format("rib.{}.spar.{}.x", rib.number, k + 1),
+             fmt::format("{}, from the nose", name),
+             x,
+             Quantity::length,
+             Stage::ribs,
+             "centre line, along the chord line",
+             "the straight line from root to tip meets the rib's plane",
+             fmt::format("{:.2f} % at the root, {:.2f} % at the tip, {:.2f} % here", line.rootFraction * 100,
+                         line.tipFraction * 100, x / rib.frame.chord * 100),
+             planeGeometry,
+             {path + ".rootFraction", path + ".tipFraction"},
+             false,
+             rib.number});
   }
-  for (const Notch& n : rib.notches) {
+  for (const Notch &n : rib.notches) {
     const bool up = n.face == Face::upper;
     const std::string path = fmt::format("spars.{}.{}", n.spar, up ? "top" : "bottom"), name = sparOf(w, n.spar).name;
-    const SparLine& line = w.spars[static_cast<std::size_t>(n.spar)];
+    const SparLine &line = w.spars[static_cast<std::size_t>(n.spar)];
     const double inner = rib.frame.fromChord(n.bottom).y();
     const double surface = up ? inner + n.depth : inner - n.depth;
-    out.add({fmt::format("rib.{}.spar.{}.{}", rib.number, n.spar + 1, up ? "notchTop" : "notchBottom"),
-             fmt::format("{} notch, {}", up ? "Top" : "Bottom", name), n.depth, Quantity::length, Stage::ribs,
-             fmt::format("from the bare rib at the notch's middle, upright; {} under the cover", out.len(n.underCover)),
-             "surface of the panel to the inner face of the straight cap",
-             fmt::format("{} − {} = {} above the root chord; cap {} deep", out.len(up ? surface : inner), out.len(up ? inner : surface), out.len(n.depth),
-                         out.len((up ? sparOf(w, n.spar).top : sparOf(w, n.spar).bottom).depth)),
-             fmt::format("straight cap from root to tip; leaves the panel's surface by at most {}", out.len(line.worstGap)),
-             {path + ".depth", "sheeting.thickness", fmt::format("spars.{}.rootFraction", n.spar), fmt::format("spars.{}.tipFraction", n.spar)}, true, rib.number});
+    out.add(
+        {fmt::format("rib.{}.spar.{}.{}", rib.number, n.spar + 1, up ? "notchTop" : "notchBottom"),
+         fmt::format("{} notch, {}", up ? "Top" : "Bottom", name),
+         n.depth,
+         Quantity::length,
+         Stage::ribs,
+         fmt::format("from the bare rib at the notch's middle, upright; {} under the cover", out.len(n.underCover)),
+         "surface of the panel to the inner face of the straight cap",
+         fmt::format("{} − {} = {} above the root chord; cap {} deep", out.len(up ? surface : inner),
+                     out.len(up ? inner : surface), out.len(n.depth),
+                     out.len((up ? sparOf(w, n.spar).top : sparOf(w, n.spar).bottom).depth)),
+         fmt::format("straight cap from root to tip; leaves the panel's surface by at most {}", out.len(line.worstGap)),
+         {path + ".depth", "sheeting.thickness", fmt::format("spars.{}.rootFraction", n.spar),
+          fmt::format("spars.{}.tipFraction", n.spar)},
+         true,
+         rib.number});
   }
-  for (const Slot& s : rib.slots) {
+  for (const Slot &s : rib.slots) {
     const std::string path = fmt::format("spars.{}", s.spar), name = sparOf(w, s.spar).name;
-    out.add({fmt::format("rib.{}.spar.{}.slot", rib.number, s.spar + 1), fmt::format("Slot, {}", name), s.depth, Quantity::length, Stage::ribs,
-             "from the bare rib at the slot's middle, upright", "half of the spar's depth, and the cover above it",
-             fmt::format("{} wide, to the spar's middle line", out.len(s.width)), "half in the rib, half in the spar (common practice)",
-             {path + ".sheet", path + ".ribSlot"}, true, rib.number});
+    out.add({fmt::format("rib.{}.spar.{}.slot", rib.number, s.spar + 1),
+             fmt::format("Slot, {}", name),
+             s.depth,
+             Quantity::length,
+             Stage::ribs,
+             "from the bare rib at the slot's middle, upright",
+             "half of the spar's depth, and the cover above it",
+             fmt::format("{} wide, to the spar's middle line", out.len(s.width)),
+             "half in the rib, half in the spar (common practice)",
+             {path + ".sheet", path + ".ribSlot"},
+             true,
+             rib.number});
   }
 }
 
 } // namespace
 
-void ribFigures(const TrueWing& w, FigureList& out) {
-  for (const Rib& rib : w.ribs) {
+void ribFigures(const TrueWing &w, FigureList &out) {
+  for (const Rib &rib : w.ribs) {
     frameFigures(w, rib, out);
     notchFigures(w, rib, out);
     woodFigures(w, rib, out);

@@ -7,21 +7,25 @@
 namespace eup {
 namespace {
 
-void oneSection(const TrueWing& w, FigureList& out, bool root) {
-  const char* end = root ? "root" : "tip";
-  const SectionMeasures& m = root ? w.rootMeasures : w.tipMeasures;
+void oneSection(const TrueWing &w, FigureList &out, bool root) {
+  const char *end = root ? "root" : "tip";
+  const SectionMeasures &m = root ? w.rootMeasures : w.tipMeasures;
   const double chord = root ? w.design.panel.rootChord : w.design.panel.tipChord;
-  const SectionChoice& choice = root ? w.design.sections.root : w.design.sections.tip;
-  const auto* digits = std::get_if<NacaChoice>(&choice);
-  const std::string source = digits ? (digits->digits.size() == 5 ? "NACA Report 537 (1935), mean line; Report 460 (1933), thickness"
-                                                                  : "NACA Report 460 (1933)")
-                                    : "the listed coordinates";
+  const SectionChoice &choice = root ? w.design.sections.root : w.design.sections.tip;
+  const auto *digits = std::get_if<NacaChoice>(&choice);
+  const std::string source =
+      digits ? (digits->digits.size() == 5 ? "NACA Report 537 (1935), mean line; Report 460 (1933), thickness"
+                                           : "NACA Report 460 (1933)")
+             : "the listed coordinates";
   const std::vector<std::string> from{fmt::format("sections.{}", end), fmt::format("panel.{}Chord", end)};
-  const auto key = [&](const char* what) { return fmt::format("section.{}.{}", end, what); };
+  const auto key = [&](const char *what) { return fmt::format("section.{}.{}", end, what); };
   const std::string where = fmt::format("{} section, square to its chord line", end);
-  const auto ofChord = [&](double share) { return fmt::format("{:.2f} % × {} = {}", share * 100, out.len(chord), out.len(share * chord)); };
-  const auto add = [&](const char* what, std::string label, double share, std::string rule, bool bench = false) {
-    out.add({key(what), std::move(label), share * chord, Quantity::length, Stage::sections, where, std::move(rule), ofChord(share), source, from, bench});
+  const auto ofChord = [&](double share) {
+    return fmt::format("{:.2f} % × {} = {}", share * 100, out.len(chord), out.len(share * chord));
+  };
+  const auto add = [&](const char *what, std::string label, double share, std::string rule, bool bench = false) {
+    out.add({key(what), std::move(label), share * chord, Quantity::length, Stage::sections, where, std::move(rule),
+             ofChord(share), source, from, bench});
   };
   const std::string cap = root ? "Root" : "Tip";
   add("thickness", cap + " thickness", m.thickness, "greatest depth between the surfaces × chord", true);
@@ -30,58 +34,109 @@ void oneSection(const TrueWing& w, FigureList& out, bool root) {
   add("camberAt", cap + " camber at", m.camberAt, "place of the greatest camber, from the leading edge");
   const double radius = digits ? nacaNoseRadius(readNaca(digits->digits).value()) : m.noseRadius;
   add("noseRadius", cap + " nose radius", radius,
-      digits ? "1.1019 t², turned for the mean line's slope at the nose, × chord" : "circle through the points next to the nose × chord");
+      digits ? "1.1019 t², turned for the mean line's slope at the nose, × chord"
+             : "circle through the points next to the nose × chord");
   add("tailThickness", cap + " TE thickness", m.tailThickness, "depth of the open trailing edge × chord");
   if (m.undercamberAt)
-    add("undercamber", cap + " undercamber", m.undercamber, "greatest gap over a straightedge laid under the section, square to it");
-  out.add({key("area"), cap + " section area", m.area * chord * chord, Quantity::area, Stage::sections, where, "area of the outline in chord lengths × chord²",
-           fmt::format("{:.5f} × ({})² = {}", m.area, out.len(chord), told(m.area * chord * chord, Quantity::area, w.design.unit)), source, from});
+    add("undercamber", cap + " undercamber", m.undercamber,
+        "greatest gap over a straightedge laid under the section, square to it");
+  out.add({key("area"), cap + " section area", m.area * chord * chord, Quantity::area, Stage::sections, where,
+           "area of the outline in chord lengths × chord²",
+           fmt::format("{:.5f} × ({})² = {}", m.area, out.len(chord),
+                       told(m.area * chord * chord, Quantity::area, w.design.unit)),
+           source, from});
 }
 
 } // namespace
 
-void sectionFigures(const TrueWing& w, FigureList& out) {
+void sectionFigures(const TrueWing &w, FigureList &out) {
   oneSection(w, out, true);
   oneSection(w, out, false);
 }
 
-void panelFigures(const TrueWing& w, FigureList& out) {
-  const Panel& p = w.design.panel;
+void panelFigures(const TrueWing &w, FigureList &out) {
+  const Panel &p = w.design.panel;
   const LengthUnit unit = w.design.unit;
   const std::vector<std::string> plan{"panel.halfSpan", "panel.rootChord", "panel.tipChord"};
   const auto withJoin = std::vector<std::string>{"panel.halfSpan", "join.dihedral.rise", "join.dihedral.angle"};
-  out.add({"panel.span", "Span, flat as drawn", 2 * p.halfSpan, Quantity::length, Stage::panels, "both halves laid flat",
-           "2 × half span", fmt::format("2 × {} = {}", out.len(p.halfSpan), out.len(2 * p.halfSpan)), planeGeometry, {"panel.halfSpan"}});
-  out.add({"panel.spanFromAbove", "Span, from above", 2 * w.join.halfFromAbove, Quantity::length, Stage::panels, "tip to tip of the joined wing",
-           "2 L cos Γ", fmt::format("2 × {} × cos {} = {}", out.len(p.halfSpan), out.deg(w.join.gamma), out.len(2 * w.join.halfFromAbove)),
+  out.add({"panel.span",
+           "Span, flat as drawn",
+           2 * p.halfSpan,
+           Quantity::length,
+           Stage::panels,
+           "both halves laid flat",
+           "2 × half span",
+           fmt::format("2 × {} = {}", out.len(p.halfSpan), out.len(2 * p.halfSpan)),
+           planeGeometry,
+           {"panel.halfSpan"}});
+  out.add({"panel.spanFromAbove", "Span, from above", 2 * w.join.halfFromAbove, Quantity::length, Stage::panels,
+           "tip to tip of the joined wing", "2 L cos Γ",
+           fmt::format("2 × {} × cos {} = {}", out.len(p.halfSpan), out.deg(w.join.gamma),
+                       out.len(2 * w.join.halfFromAbove)),
            planeGeometry, withJoin, true});
   out.add({"panel.area", "Wing area", w.planform.area, Quantity::area, Stage::panels, "both halves, flat as drawn",
            "half span × (root chord + tip chord)",
-           fmt::format("{} × ({} + {}) = {}", out.len(p.halfSpan), out.len(p.rootChord), out.len(p.tipChord), told(w.planform.area, Quantity::area, unit)),
+           fmt::format("{} × ({} + {}) = {}", out.len(p.halfSpan), out.len(p.rootChord), out.len(p.tipChord),
+                       told(w.planform.area, Quantity::area, unit)),
            planeGeometry, plan, true});
-  out.add({"panel.aspect", "Aspect ratio", w.planform.aspect, Quantity::ratio, Stage::panels, "on the flat span", "span² ÷ area",
-           fmt::format("({})² ÷ {} = {:.2f}", out.len(2 * p.halfSpan), told(w.planform.area, Quantity::area, unit), w.planform.aspect), planeGeometry, plan});
+  out.add({"panel.aspect", "Aspect ratio", w.planform.aspect, Quantity::ratio, Stage::panels, "on the flat span",
+           "span² ÷ area",
+           fmt::format("({})² ÷ {} = {:.2f}", out.len(2 * p.halfSpan), told(w.planform.area, Quantity::area, unit),
+                       w.planform.aspect),
+           planeGeometry, plan});
   const double taper = p.tipChord / p.rootChord;
-  out.add({"panel.taper", "Taper ratio λ", taper, Quantity::ratio, Stage::panels, "", "tip chord ÷ root chord",
-           fmt::format("{} ÷ {} = {:.3f}", out.len(p.tipChord), out.len(p.rootChord), taper), planeGeometry, {"panel.rootChord", "panel.tipChord"}});
-  out.add({"panel.mac", "Mean aerodynamic chord", w.planform.meanChord, Quantity::length, Stage::panels, "see its place along the span",
-           "⅔ c_r (1 + λ + λ²) ÷ (1 + λ)",
-           fmt::format("⅔ × {} × (1 + {:.4f} + {:.4f}) ÷ {:.4f} = {}", out.len(p.rootChord), taper, taper * taper, 1 + taper, out.len(w.planform.meanChord)),
+  out.add({"panel.taper",
+           "Taper ratio λ",
+           taper,
+           Quantity::ratio,
+           Stage::panels,
+           "",
+           "tip chord ÷ root chord",
+           fmt::format("{} ÷ {} = {:.3f}", out.len(p.tipChord), out.len(p.rootChord), taper),
+           planeGeometry,
+           {"panel.rootChord", "panel.tipChord"}});
+  out.add({"panel.mac", "Mean aerodynamic chord", w.planform.meanChord, Quantity::length, Stage::panels,
+           "see its place along the span", "⅔ c_r (1 + λ + λ²) ÷ (1 + λ)",
+           fmt::format("⅔ × {} × (1 + {:.4f} + {:.4f}) ÷ {:.4f} = {}", out.len(p.rootChord), taper, taper * taper,
+                       1 + taper, out.len(w.planform.meanChord)),
            "MAC = ∫c² dy ÷ S, worked for a straight taper", plan, true});
-  out.add({"panel.macAt", "Mean chord stands at", w.planform.meanChordAt, Quantity::length, Stage::panels, "from the root, along the true span",
-           "half span ÷ 3 × (1 + 2λ) ÷ (1 + λ)",
-           fmt::format("{} ÷ 3 × {:.4f} ÷ {:.4f} = {}", out.len(p.halfSpan), 1 + 2 * taper, 1 + taper, out.len(w.planform.meanChordAt)), planeGeometry, plan});
-  out.add({"panel.macLe", "Mean chord's LE behind root LE", w.planform.meanChordLe, Quantity::length, Stage::panels, "on the plan",
+  out.add({"panel.macAt", "Mean chord stands at", w.planform.meanChordAt, Quantity::length, Stage::panels,
+           "from the root, along the true span", "half span ÷ 3 × (1 + 2λ) ÷ (1 + λ)",
+           fmt::format("{} ÷ 3 × {:.4f} ÷ {:.4f} = {}", out.len(p.halfSpan), 1 + 2 * taper, 1 + taper,
+                       out.len(w.planform.meanChordAt)),
+           planeGeometry, plan});
+  out.add({"panel.macLe",
+           "Mean chord's LE behind root LE",
+           w.planform.meanChordLe,
+           Quantity::length,
+           Stage::panels,
+           "on the plan",
            "tip set-back × its place ÷ half span",
-           fmt::format("{} × {} ÷ {} = {}", out.len(p.tipSetback), out.len(w.planform.meanChordAt), out.len(p.halfSpan), out.len(w.planform.meanChordLe)),
-           planeGeometry, {"panel.tipSetback", "panel.halfSpan"}});
+           fmt::format("{} × {} ÷ {} = {}", out.len(p.tipSetback), out.len(w.planform.meanChordAt), out.len(p.halfSpan),
+                       out.len(w.planform.meanChordLe)),
+           planeGeometry,
+           {"panel.tipSetback", "panel.halfSpan"}});
   const double loading = w.design.flying.mass / (w.planform.area / 1e4);
-  out.add({"panel.loading", "Wing loading", loading, Quantity::loading, Stage::panels, "whole model on the flat area", "model mass ÷ wing area",
-           fmt::format("{:.0f} g ÷ {:.2f} dm² = {:.1f} g/dm²", w.design.flying.mass, w.planform.area / 1e4, loading), planeGeometry,
+  out.add({"panel.loading",
+           "Wing loading",
+           loading,
+           Quantity::loading,
+           Stage::panels,
+           "whole model on the flat area",
+           "model mass ÷ wing area",
+           fmt::format("{:.0f} g ÷ {:.2f} dm² = {:.1f} g/dm²", w.design.flying.mass, w.planform.area / 1e4, loading),
+           planeGeometry,
            {"flying.mass", "panel.halfSpan", "panel.rootChord", "panel.tipChord"}});
   const double sweep = std::atan2(p.tipSetback, p.halfSpan);
-  out.add({"panel.leSweep", "Sweep of the leading edge", sweep, Quantity::angle, Stage::panels, "on the plan, before washout",
-           "atan(tip set-back ÷ half span)", fmt::format("atan({} ÷ {}) = {}", out.len(p.tipSetback), out.len(p.halfSpan), out.deg(sweep)), planeGeometry,
+  out.add({"panel.leSweep",
+           "Sweep of the leading edge",
+           sweep,
+           Quantity::angle,
+           Stage::panels,
+           "on the plan, before washout",
+           "atan(tip set-back ÷ half span)",
+           fmt::format("atan({} ÷ {}) = {}", out.len(p.tipSetback), out.len(p.halfSpan), out.deg(sweep)),
+           planeGeometry,
            {"panel.tipSetback", "panel.halfSpan"}});
 }
 

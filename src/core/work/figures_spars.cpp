@@ -6,76 +6,150 @@
 namespace eup {
 namespace {
 
-const char* schrenkSource(LoadShape shape) {
+const char *schrenkSource(LoadShape shape) {
   switch (shape) {
-  case LoadShape::schrenk: return "Schrenk, NACA TM 948 (1940): mean of the chord and the ellipse";
-  case LoadShape::ellipse: return "elliptic lift; moment arm 4 ÷ (3π) of the half span";
-  case LoadShape::chord: return "lift in proportion to the chord";
+  case LoadShape::schrenk:
+    return "Schrenk, NACA TM 948 (1940): mean of the chord and the ellipse";
+  case LoadShape::ellipse:
+    return "elliptic lift; moment arm 4 ÷ (3π) of the half span";
+  case LoadShape::chord:
+    return "lift in proportion to the chord";
   }
   return "";
 }
 
-void capFigure(const TrueWing& w, const SparStrength& s, Face face, FigureList& out) {
-  const auto& stress = face == Face::upper ? s.upper : s.lower;
+void capFigure(const TrueWing &w, const SparStrength &s, Face face, FigureList &out) {
+  const auto &stress = face == Face::upper ? s.upper : s.lower;
   if (!stress) return;
-  const Spar& spar = w.design.spars[static_cast<std::size_t>(s.spar)];
+  const Spar &spar = w.design.spars[static_cast<std::size_t>(s.spar)];
   const bool up = face == Face::upper;
-  const double outer = up ? s.root.upperOuter : s.root.lowerOuter, modulus = up ? s.root.upperModulus : s.root.lowerModulus;
+  const double outer = up ? s.root.upperOuter : s.root.lowerOuter,
+               modulus = up ? s.root.upperModulus : s.root.lowerModulus;
   const std::string path = fmt::format("spars.{}", s.spar);
-  const std::string& key = spar.kind == SparKind::fullDepth ? spar.sheetMaterial : (up ? spar.top : spar.bottom).material;
-  const Material* m = findMaterial(key);
-  const std::vector<std::string> from = spar.kind == SparKind::fullDepth
-                                            ? std::vector<std::string>{path + ".sheet", path + ".sheetMaterial", "flying.mass", "flying.loadFactor"}
-                                            : std::vector<std::string>{path + (up ? ".top.width" : ".bottom.width"), path + (up ? ".top.depth" : ".bottom.depth"),
-                                                                       path + (up ? ".top.material" : ".bottom.material"), "flying.mass", "flying.loadFactor"};
-  const std::string where = fmt::format("root, {} face of the {}, {}", up ? "upper" : "lower", spar.name, up ? "compression" : "tension");
-  out.add({fmt::format("spar.{}.stress{}", s.spar + 1, up ? "Top" : "Bottom"), fmt::format("{} stress, {}", up ? "Top" : "Bottom", spar.name),
-           stress->stress, Quantity::stress, Stage::spars, where, "M E z ÷ EI, transformed section",
-           fmt::format("{:.0f} N·mm × {:.0f} MPa × {:.2f} mm ÷ {:.4g} N·mm² = {:.1f} MPa", s.moment, modulus, std::abs(outer - s.root.bent.axis), s.root.bent.stiffness, stress->stress),
+  const std::string &key =
+      spar.kind == SparKind::fullDepth ? spar.sheetMaterial : (up ? spar.top : spar.bottom).material;
+  const Material *m = findMaterial(key);
+  const std::vector<std::string> from =
+      spar.kind == SparKind::fullDepth
+          ? std::vector<std::string>{path + ".sheet", path + ".sheetMaterial", "flying.mass", "flying.loadFactor"}
+          : std::vector<std::string>{
+                path + (up ? ".top.width" : ".bottom.width"), path + (up ? ".top.depth" : ".bottom.depth"),
+                path + (up ? ".top.material" : ".bottom.material"), "flying.mass", "flying.loadFactor"};
+  const std::string where =
+      fmt::format("root, {} face of the {}, {}", up ? "upper" : "lower", spar.name, up ? "compression" : "tension");
+  out.add({fmt::format("spar.{}.stress{}", s.spar + 1, up ? "Top" : "Bottom"),
+           fmt::format("{} stress, {}", up ? "Top" : "Bottom", spar.name), stress->stress, Quantity::stress,
+           Stage::spars, where, "M E z ÷ EI, transformed section",
+           fmt::format("{:.0f} N·mm × {:.0f} MPa × {:.2f} mm ÷ {:.4g} N·mm² = {:.1f} MPa", s.moment, modulus,
+                       std::abs(outer - s.root.bent.axis), s.root.bent.stiffness, stress->stress),
            "bending theory of beams; caps alone, no web", from});
-  out.add({fmt::format("spar.{}.reserve{}", s.spar + 1, up ? "Top" : "Bottom"), fmt::format("{} reserve, {}", up ? "Top" : "Bottom", spar.name),
-           stress->reserve, Quantity::ratio, Stage::spars, where, "strength ÷ stress",
-           fmt::format("{:.1f} MPa ({}) ÷ {:.1f} MPa = {:.2f}", stress->strength, m ? m->label : "", stress->stress, stress->reserve),
+  out.add({fmt::format("spar.{}.reserve{}", s.spar + 1, up ? "Top" : "Bottom"),
+           fmt::format("{} reserve, {}", up ? "Top" : "Bottom", spar.name), stress->reserve, Quantity::ratio,
+           Stage::spars, where, "strength ÷ stress",
+           fmt::format("{:.1f} MPa ({}) ÷ {:.1f} MPa = {:.2f}", stress->strength, m ? m->label : "", stress->stress,
+                       stress->reserve),
            m ? m->source : "", from, true});
 }
 
 } // namespace
 
-void sparFigures(const TrueWing& w, FigureList& out) {
-  const Strength& st = w.strength;
-  const Flying& fl = w.design.flying;
-  const SpanLoad& load = st.load;
-  out.add({"load.halfLift", "Lift of one half", load.lift, Quantity::force, Stage::spars, "at the load factor", "n m g ÷ 2",
-           fmt::format("{} × {:.4f} kg × 9.80665 m/s² ÷ 2 = {:.3f} N", fl.loadFactor, fl.mass / 1000, load.lift), "own weight of the wing not relieved", {"flying.mass", "flying.loadFactor"}});
+void sparFigures(const TrueWing &w, FigureList &out) {
+  const Strength &st = w.strength;
+  const Flying &fl = w.design.flying;
+  const SpanLoad &load = st.load;
+  out.add({"load.halfLift",
+           "Lift of one half",
+           load.lift,
+           Quantity::force,
+           Stage::spars,
+           "at the load factor",
+           "n m g ÷ 2",
+           fmt::format("{} × {:.4f} kg × 9.80665 m/s² ÷ 2 = {:.3f} N", fl.loadFactor, fl.mass / 1000, load.lift),
+           "own weight of the wing not relieved",
+           {"flying.mass", "flying.loadFactor"}});
   const double arm = load.moment(0) / load.lift;
-  out.add({"load.rootMoment", "Bending at the root", load.moment(0), Quantity::moment, Stage::spars, "root rib", "half lift × the place of its centre",
-           fmt::format("{:.3f} N × {:.2f} mm = {:.0f} N·mm", load.lift, arm, load.moment(0)), schrenkSource(load.shape),
-           {"flying.mass", "flying.loadFactor", "flying.shape", "panel.halfSpan", "panel.rootChord", "panel.tipChord"}, true});
-  for (const SparStrength& s : st.spars) {
+  out.add({"load.rootMoment",
+           "Bending at the root",
+           load.moment(0),
+           Quantity::moment,
+           Stage::spars,
+           "root rib",
+           "half lift × the place of its centre",
+           fmt::format("{:.3f} N × {:.2f} mm = {:.0f} N·mm", load.lift, arm, load.moment(0)),
+           schrenkSource(load.shape),
+           {"flying.mass", "flying.loadFactor", "flying.shape", "panel.halfSpan", "panel.rootChord", "panel.tipChord"},
+           true});
+  for (const SparStrength &s : st.spars) {
     if (s.root.bent.empty()) continue;
-    const Spar& spar = w.design.spars[static_cast<std::size_t>(s.spar)];
+    const Spar &spar = w.design.spars[static_cast<std::size_t>(s.spar)];
     const std::string path = fmt::format("spars.{}", s.spar);
     capFigure(w, s, Face::upper, out);
     capFigure(w, s, Face::lower, out);
-    out.add({fmt::format("spar.{}.worstReserve", s.spar + 1), fmt::format("Least reserve, {}", spar.name), s.worstReserve, Quantity::ratio, Stage::spars,
-             fmt::format("{} from the root", out.len(s.worstAt)), "least of strength ÷ stress along the span, both faces", "searched in 120 steps",
-             "bending theory of beams", {path + ".rootFraction", "flying.loadFactor"}});
-    out.add({fmt::format("spar.{}.share", s.spar + 1), fmt::format("Share of bending, {}", spar.name), s.share, Quantity::percent, Stage::spars, "root",
+    out.add({fmt::format("spar.{}.worstReserve", s.spar + 1),
+             fmt::format("Least reserve, {}", spar.name),
+             s.worstReserve,
+             Quantity::ratio,
+             Stage::spars,
+             fmt::format("{} from the root", out.len(s.worstAt)),
+             "least of strength ÷ stress along the span, both faces",
+             "searched in 120 steps",
+             "bending theory of beams",
+             {path + ".rootFraction", "flying.loadFactor"}});
+    out.add({fmt::format("spar.{}.share", s.spar + 1),
+             fmt::format("Share of bending, {}", spar.name),
+             s.share,
+             Quantity::percent,
+             Stage::spars,
+             "root",
              "EI of this spar ÷ EI of all: they bend together",
-             fmt::format("{:.4g} ÷ {:.4g} = {:.1f} %", s.root.bent.stiffness, st.rootStiffness, s.share * 100), "bending theory of beams", {}});
-    out.add({fmt::format("spar.{}.depth", s.spar + 1), fmt::format("Outer depth, {}", spar.name), s.root.depth(), Quantity::length, Stage::spars, "root, outer face to outer face",
-             "section depth less the cover", fmt::format("{} − {} = {}", out.len(s.root.upperOuter), out.len(s.root.lowerOuter), out.len(s.root.depth())), ruledLoft,
-             {path + ".rootFraction", "sheeting.thickness"}});
-    out.add({fmt::format("spar.{}.stiffness", s.spar + 1), fmt::format("Stiffness EI, {}", spar.name), s.root.bent.stiffness, Quantity::stiffness, Stage::spars, "root",
-             "Σ E (I + A d²) about the modulus-weighted axis", fmt::format("axis {:.2f} mm over the lower face", s.root.bent.axis - s.root.lowerOuter), "transformed section", {}});
-    const SparLine& line = w.spars[static_cast<std::size_t>(s.spar)];
-    out.add({fmt::format("spar.{}.gap", s.spar + 1), fmt::format("{} leaves the surface by", spar.name), line.worstGap, Quantity::length, Stage::spars,
-             fmt::format("most at {} from the root", out.len(line.worstGapAt)), "straight seat line against the panel's surface, searched in 40 steps",
-             fmt::format("{:.2f} % chord at the root, {:.2f} % at the tip", line.rootFraction * 100, line.tipFraction * 100), ruledLoft, {path + ".rootFraction", path + ".tipFraction"}});
+             fmt::format("{:.4g} ÷ {:.4g} = {:.1f} %", s.root.bent.stiffness, st.rootStiffness, s.share * 100),
+             "bending theory of beams",
+             {}});
+    out.add(
+        {fmt::format("spar.{}.depth", s.spar + 1),
+         fmt::format("Outer depth, {}", spar.name),
+         s.root.depth(),
+         Quantity::length,
+         Stage::spars,
+         "root, outer face to outer face",
+         "section depth less the cover",
+         fmt::format("{} − {} = {}", out.len(s.root.upperOuter), out.len(s.root.lowerOuter), out.len(s.root.depth())),
+         ruledLoft,
+         {path + ".rootFraction", "sheeting.thickness"}});
+    out.add({fmt::format("spar.{}.stiffness", s.spar + 1),
+             fmt::format("Stiffness EI, {}", spar.name),
+             s.root.bent.stiffness,
+             Quantity::stiffness,
+             Stage::spars,
+             "root",
+             "Σ E (I + A d²) about the modulus-weighted axis",
+             fmt::format("axis {:.2f} mm over the lower face", s.root.bent.axis - s.root.lowerOuter),
+             "transformed section",
+             {}});
+    const SparLine &line = w.spars[static_cast<std::size_t>(s.spar)];
+    out.add({fmt::format("spar.{}.gap", s.spar + 1),
+             fmt::format("{} leaves the surface by", spar.name),
+             line.worstGap,
+             Quantity::length,
+             Stage::spars,
+             fmt::format("most at {} from the root", out.len(line.worstGapAt)),
+             "straight seat line against the panel's surface, searched in 40 steps",
+             fmt::format("{:.2f} % chord at the root, {:.2f} % at the tip", line.rootFraction * 100,
+                         line.tipFraction * 100),
+             ruledLoft,
+             {path + ".rootFraction", path + ".tipFraction"}});
   }
   if (st.rootStiffness > 0)
-    out.add({"load.tipDeflection", "Tip bends up by", st.tipDeflection, Quantity::length, Stage::spars, "at the tip rib, at the load factor", "∬ M ÷ ΣEI along the span",
-             fmt::format("root: {:.0f} ÷ {:.4g} per mm; summed in 120 steps", load.moment(0), st.rootStiffness), "bending theory of beams; bending alone", {"flying.loadFactor", "flying.mass"}});
+    out.add({"load.tipDeflection",
+             "Tip bends up by",
+             st.tipDeflection,
+             Quantity::length,
+             Stage::spars,
+             "at the tip rib, at the load factor",
+             "∬ M ÷ ΣEI along the span",
+             fmt::format("root: {:.0f} ÷ {:.4g} per mm; summed in 120 steps", load.moment(0), st.rootStiffness),
+             "bending theory of beams; bending alone",
+             {"flying.loadFactor", "flying.mass"}});
 }
 
 } // namespace eup

@@ -9,17 +9,18 @@ namespace eup {
 namespace {
 
 struct Finder {
-  const TrueWing& w;
-  std::vector<Finding>& out;
+  const TrueWing &w;
+  std::vector<Finding> &out;
 
   std::string len(double mm) const { return told(mm, Quantity::length, w.design.unit); }
   void say(Finding f) { out.push_back(std::move(f)); }
 };
 
 /// "R3" or "R3 to R9" for the ribs that share a fault.
-std::string ribNames(const std::vector<int>& ribs) {
+std::string ribNames(const std::vector<int> &ribs) {
   if (ribs.size() == 1) return fmt::format("R{}", ribs.front());
-  if (ribs.back() - ribs.front() + 1 == static_cast<int>(ribs.size())) return fmt::format("R{} to R{}", ribs.front(), ribs.back());
+  if (ribs.back() - ribs.front() + 1 == static_cast<int>(ribs.size()))
+    return fmt::format("R{} to R{}", ribs.front(), ribs.back());
   return fmt::format("R{} … R{} ({} ribs)", ribs.front(), ribs.back(), ribs.size());
 }
 
@@ -34,10 +35,11 @@ struct SharedFault {
   }
 };
 
-std::string placeName(const TrueWing& w, const Rib& rib, const Point& at) {
+std::string placeName(const TrueWing &w, const Rib &rib, const Point &at) {
   for (std::size_t k = 0; k < rib.sparX.size(); ++k) {
-    const Spar& s = w.design.spars[k];
-    const double half = (s.kind == SparKind::caps ? std::max(s.top.width, s.bottom.width) : s.sheet) / 2 + w.design.ribs.rim;
+    const Spar &s = w.design.spars[k];
+    const double half =
+        (s.kind == SparKind::caps ? std::max(s.top.width, s.bottom.width) : s.sheet) / 2 + w.design.ribs.rim;
     if (std::abs(at.x() - rib.sparX[k]) <= half) return fmt::format("at the {}", s.name);
   }
   if (at.x() < 0.15 * rib.frame.chord) return "at the nose";
@@ -48,40 +50,61 @@ std::string placeName(const TrueWing& w, const Rib& rib, const Point& at) {
 void thinFindings(Finder f) {
   std::map<std::string, SharedFault> byPlace;
   SharedFault apart, gone;
-  for (const Rib& rib : f.w.ribs) {
+  for (const Rib &rib : f.w.ribs) {
     if (rib.pieces == 0) gone.add(rib.number, 1);
     if (rib.pieces > 1) apart.add(rib.number, rib.pieces);
-    for (const ThinPlace& thin : rib.thin) {
-      SharedFault& fault = byPlace[placeName(f.w, rib, thin.at)];
-      if (fault.ribs.empty() || fault.ribs.back() != rib.number) fault.add(rib.number, f.w.design.ribs.rim - thin.thickness);
+    for (const ThinPlace &thin : rib.thin) {
+      SharedFault &fault = byPlace[placeName(f.w, rib, thin.at)];
+      if (fault.ribs.empty() || fault.ribs.back() != rib.number)
+        fault.add(rib.number, f.w.design.ribs.rim - thin.thickness);
     }
   }
   if (!gone.ribs.empty())
-    f.say({"ribs.gone", Severity::serious, Stage::ribs, fmt::format("Nothing is left of {}", ribNames(gone.ribs)), "Sheeting, strips and stock take all of the section.",
-           "Use thinner sheet or smaller stock, or a thicker section.", gone.ribs.front(), {"sheeting.thickness", "capStrips.thickness", "leadingEdge.width", "trailingEdge.width"}});
+    f.say({"ribs.gone",
+           Severity::serious,
+           Stage::ribs,
+           fmt::format("Nothing is left of {}", ribNames(gone.ribs)),
+           "Sheeting, strips and stock take all of the section.",
+           "Use thinner sheet or smaller stock, or a thicker section.",
+           gone.ribs.front(),
+           {"sheeting.thickness", "capStrips.thickness", "leadingEdge.width", "trailingEdge.width"}});
   if (!apart.ribs.empty())
-    f.say({"ribs.apart", Severity::serious, Stage::ribs, fmt::format("{} {} apart", ribNames(apart.ribs), apart.ribs.size() == 1 ? "comes" : "come"),
-           fmt::format("The cuts leave {} pieces of R{}.", static_cast<int>(apart.worst), apart.worstRib), "Make the caps shallower, the sheet thinner, or move the spar forward to where the section is deep.", apart.worstRib,
+    f.say({"ribs.apart",
+           Severity::serious,
+           Stage::ribs,
+           fmt::format("{} {} apart", ribNames(apart.ribs), apart.ribs.size() == 1 ? "comes" : "come"),
+           fmt::format("The cuts leave {} pieces of R{}.", static_cast<int>(apart.worst), apart.worstRib),
+           "Make the caps shallower, the sheet thinner, or move the spar forward to where the section is deep.",
+           apart.worstRib,
            {"spars.0.top.depth", "spars.0.bottom.depth", "sheeting.thickness"}});
-  for (const auto& [place, fault] : byPlace)
-    f.say({"ribs.thin", Severity::warning, Stage::ribs, fmt::format("{} thin {}", ribNames(fault.ribs) + (fault.ribs.size() == 1 ? " is" : " are"), place),
-           fmt::format("{} of wood is left at R{}; {} is the least you asked for.", f.len(f.w.design.ribs.rim - fault.worst), fault.worstRib, f.len(f.w.design.ribs.rim)),
-           place == "at the tail" ? "Stop the rib further forward with wider trailing edge stock, or accept it." : "Use shallower caps or thinner sheet there, or lower the least wood if you accept it.", fault.worstRib,
+  for (const auto &[place, fault] : byPlace)
+    f.say({"ribs.thin",
+           Severity::warning,
+           Stage::ribs,
+           fmt::format("{} thin {}", ribNames(fault.ribs) + (fault.ribs.size() == 1 ? " is" : " are"), place),
+           fmt::format("{} of wood is left at R{}; {} is the least you asked for.",
+                       f.len(f.w.design.ribs.rim - fault.worst), fault.worstRib, f.len(f.w.design.ribs.rim)),
+           place == "at the tail"
+               ? "Stop the rib further forward with wider trailing edge stock, or accept it."
+               : "Use shallower caps or thinner sheet there, or lower the least wood if you accept it.",
+           fault.worstRib,
            {"ribs.rim", "trailingEdge.width", "sheeting.thickness"}});
 }
 
 void notchFindings(Finder f) {
-  for (const SparLine& line : f.w.spars) {
-    const Spar& spar = f.w.design.spars[static_cast<std::size_t>(line.index)];
+  for (const SparLine &line : f.w.spars) {
+    const Spar &spar = f.w.design.spars[static_cast<std::size_t>(line.index)];
     const std::string path = fmt::format("spars.{}", line.index);
     SharedFault deep, off, ahead, behind;
-    for (const Rib& rib : f.w.ribs) {
+    for (const Rib &rib : f.w.ribs) {
       const double x = rib.sparX[static_cast<std::size_t>(line.index)], c = rib.frame.chord;
       double taken = 0, room = line.upperSeat.at(rib.t()).y() - line.lowerSeat.at(rib.t()).y();
-      if (spar.kind == SparKind::caps) taken = (spar.top.fitted ? spar.top.depth : 0) + (spar.bottom.fitted ? spar.bottom.depth : 0);
+      if (spar.kind == SparKind::caps)
+        taken = (spar.top.fitted ? spar.top.depth : 0) + (spar.bottom.fitted ? spar.bottom.depth : 0);
       if (taken >= room || room <= 0) deep.add(rib.number, taken - room);
-      for (const Notch& n : rib.notches)
-        if (n.depth - n.underCover > 1.5 * n.underCover + f.w.design.sheeting.thickness + 1) off.add(rib.number, n.depth);
+      for (const Notch &n : rib.notches)
+        if (n.depth - n.underCover > 1.5 * n.underCover + f.w.design.sheeting.thickness + 1)
+          off.add(rib.number, n.depth);
       const double half = (spar.kind == SparKind::caps ? std::max(spar.top.width, spar.bottom.width) : spar.sheet) / 2;
       const double nose = f.w.design.leadingEdge.kind == LeadingEdgeKind::none ? 0 : f.w.design.leadingEdge.width;
       const double tail = f.w.design.trailingEdge.kind == TrailingEdgeKind::none ? 0 : f.w.design.trailingEdge.width;
@@ -89,77 +112,185 @@ void notchFindings(Finder f) {
       if (x + half > c - tail) behind.add(rib.number, x + half - c + tail);
     }
     if (!deep.ribs.empty())
-      f.say({"spar.deep", Severity::serious, Stage::ribs, fmt::format("The {} is deeper than {}", spar.name, ribNames(deep.ribs)),
-             fmt::format("{} too deep at R{}.", f.len(deep.worst), deep.worstRib), "Use shallower caps, one cap only, or a thicker section.", deep.worstRib,
+      f.say({"spar.deep",
+             Severity::serious,
+             Stage::ribs,
+             fmt::format("The {} is deeper than {}", spar.name, ribNames(deep.ribs)),
+             fmt::format("{} too deep at R{}.", f.len(deep.worst), deep.worstRib),
+             "Use shallower caps, one cap only, or a thicker section.",
+             deep.worstRib,
              {path + ".top.depth", path + ".bottom.depth"}});
     if (!ahead.ribs.empty())
-      f.say({"spar.nose", Severity::warning, Stage::ribs, fmt::format("The {} meets the leading edge stock", spar.name), fmt::format("By {} at R{}.", f.len(ahead.worst), ahead.worstRib),
-             "Move the spar aft, or use a narrower leading edge.", ahead.worstRib, {path + ".rootFraction", path + ".tipFraction", "leadingEdge.width"}});
+      f.say({"spar.nose",
+             Severity::warning,
+             Stage::ribs,
+             fmt::format("The {} meets the leading edge stock", spar.name),
+             fmt::format("By {} at R{}.", f.len(ahead.worst), ahead.worstRib),
+             "Move the spar aft, or use a narrower leading edge.",
+             ahead.worstRib,
+             {path + ".rootFraction", path + ".tipFraction", "leadingEdge.width"}});
     if (!behind.ribs.empty())
-      f.say({"spar.tail", Severity::warning, Stage::ribs, fmt::format("The {} meets the trailing edge stock", spar.name), fmt::format("By {} at R{}.", f.len(behind.worst), behind.worstRib),
-             "Move the spar forward, or use a narrower trailing edge.", behind.worstRib, {path + ".rootFraction", path + ".tipFraction", "trailingEdge.width"}});
+      f.say({"spar.tail",
+             Severity::warning,
+             Stage::ribs,
+             fmt::format("The {} meets the trailing edge stock", spar.name),
+             fmt::format("By {} at R{}.", f.len(behind.worst), behind.worstRib),
+             "Move the spar forward, or use a narrower trailing edge.",
+             behind.worstRib,
+             {path + ".rootFraction", path + ".tipFraction", "trailingEdge.width"}});
     if (line.worstGap > 0.5)
-      f.say({"spar.gap", Severity::note, Stage::ribs, fmt::format("The straight {} leaves the surface by {}", spar.name, f.len(line.worstGap)),
-             fmt::format("Most at {} from the root, since its line does not keep one chord fraction or the cover over it changes.", f.len(line.worstGapAt)),
-             "The notches follow the straight spar; pack or plane the difference.", {}, {path + ".rootFraction", path + ".tipFraction"}});
+      f.say({"spar.gap",
+             Severity::note,
+             Stage::ribs,
+             fmt::format("The straight {} leaves the surface by {}", spar.name, f.len(line.worstGap)),
+             fmt::format("Most at {} from the root, since its line does not keep one chord fraction or the cover over "
+                         "it changes.",
+                         f.len(line.worstGapAt)),
+             "The notches follow the straight spar; pack or plane the difference.",
+             {},
+             {path + ".rootFraction", path + ".tipFraction"}});
   }
 }
 
 void shapeFindings(Finder f) {
-  const Design& d = f.w.design;
+  const Design &d = f.w.design;
   if (d.panel.tipChord > d.panel.rootChord)
-    f.say({"panel.taper", Severity::note, Stage::panels, "The tip chord is larger than the root chord", fmt::format("{} against {}.", f.len(d.panel.tipChord), f.len(d.panel.rootChord)),
-           "Right for some wings; check that they are not changed over.", {}, {"panel.rootChord", "panel.tipChord"}});
+    f.say({"panel.taper",
+           Severity::note,
+           Stage::panels,
+           "The tip chord is larger than the root chord",
+           fmt::format("{} against {}.", f.len(d.panel.tipChord), f.len(d.panel.rootChord)),
+           "Right for some wings; check that they are not changed over.",
+           {},
+           {"panel.rootChord", "panel.tipChord"}});
   if (d.panel.washoutDeg < 0)
-    f.say({"panel.washin", Severity::warning, Stage::panels, "The tip is turned nose up", fmt::format("{:.2f}° of washin: the tip stalls first.", -d.panel.washoutDeg), "Washout is entered as a positive angle.", {}, {"panel.washout"}});
+    f.say({"panel.washin",
+           Severity::warning,
+           Stage::panels,
+           "The tip is turned nose up",
+           fmt::format("{:.2f}° of washin: the tip stalls first.", -d.panel.washoutDeg),
+           "Washout is entered as a positive angle.",
+           {},
+           {"panel.washout"}});
   SharedFault bay;
   for (std::size_t i = 1; i < f.w.ribs.size(); ++i)
-    if (f.w.ribs[i].t() - f.w.ribs[i - 1].t() < (f.w.ribs[i].thickness + f.w.ribs[i - 1].thickness) / 2) bay.add(f.w.ribs[i].number, 1);
+    if (f.w.ribs[i].t() - f.w.ribs[i - 1].t() < (f.w.ribs[i].thickness + f.w.ribs[i - 1].thickness) / 2)
+      bay.add(f.w.ribs[i].number, 1);
   if (!bay.ribs.empty())
-    f.say({"ribs.overlap", Severity::warning, Stage::ribs, fmt::format("{} touch the rib before", ribNames(bay.ribs)), "The bay is no wider than the ribs.", "Move them apart.", bay.ribs.front(), {"ribs.count", "ribs.spacing", "ribs.stations"}});
+    f.say({"ribs.overlap",
+           Severity::warning,
+           Stage::ribs,
+           fmt::format("{} touch the rib before", ribNames(bay.ribs)),
+           "The bay is no wider than the ribs.",
+           "Move them apart.",
+           bay.ribs.front(),
+           {"ribs.count", "ribs.spacing", "ribs.stations"}});
   if (std::abs(f.w.ribs.front().t()) > 1e-6 || std::abs(f.w.ribs.back().t() - d.panel.halfSpan) > 1e-6)
-    f.say({"ribs.ends", Severity::warning, Stage::ribs, "The panel has no rib at one of its ends", fmt::format("The ribs run from {} to {}; the panel from 0 to {}.", f.len(f.w.ribs.front().t()), f.len(f.w.ribs.back().t()), f.len(d.panel.halfSpan)),
-           "Put a rib on the root and on the tip.", {}, {"ribs.stations"}});
+    f.say({"ribs.ends",
+           Severity::warning,
+           Stage::ribs,
+           "The panel has no rib at one of its ends",
+           fmt::format("The ribs run from {} to {}; the panel from 0 to {}.", f.len(f.w.ribs.front().t()),
+                       f.len(f.w.ribs.back().t()), f.len(d.panel.halfSpan)),
+           "Put a rib on the root and on the tip.",
+           {},
+           {"ribs.stations"}});
 }
 
 void strengthFindings(Finder f) {
-  const Design& d = f.w.design;
+  const Design &d = f.w.design;
   if (f.w.strength.rootStiffness <= 0)
-    f.say({"spars.none", Severity::serious, Stage::spars, "No spar carries the lift", "There is neither a cap nor a full-depth spar.", "Add a spar.", {}, {}});
-  for (const SparStrength& s : f.w.strength.spars) {
+    f.say({"spars.none",
+           Severity::serious,
+           Stage::spars,
+           "No spar carries the lift",
+           "There is neither a cap nor a full-depth spar.",
+           "Add a spar.",
+           {},
+           {}});
+  for (const SparStrength &s : f.w.strength.spars) {
     if (s.root.bent.empty() || s.worstReserve >= 1.5) continue;
     const std::string path = fmt::format("spars.{}", s.spar), &name = d.spars[static_cast<std::size_t>(s.spar)].name;
-    f.say({"spar.reserve", s.worstReserve < 1 ? Severity::serious : Severity::warning, Stage::spars,
-           s.worstReserve < 1 ? fmt::format("The {} will not carry the load", name) : fmt::format("Little reserve in the {}", name),
-           fmt::format("Strength is {:.2f} of the stress, {} from the root. 1.5 or more is usual.", s.worstReserve, f.len(s.worstAt)),
-           "Use larger or stronger caps, or a lower load factor.", {}, {path + ".top.width", path + ".top.depth", path + ".top.material", "flying.loadFactor"}});
+    f.say({"spar.reserve",
+           s.worstReserve < 1 ? Severity::serious : Severity::warning,
+           Stage::spars,
+           s.worstReserve < 1 ? fmt::format("The {} will not carry the load", name)
+                              : fmt::format("Little reserve in the {}", name),
+           fmt::format("Strength is {:.2f} of the stress, {} from the root. 1.5 or more is usual.", s.worstReserve,
+                       f.len(s.worstAt)),
+           "Use larger or stronger caps, or a lower load factor.",
+           {},
+           {path + ".top.width", path + ".top.depth", path + ".top.material", "flying.loadFactor"}});
   }
 }
 
 void joinFindings(Finder f) {
-  const Design& d = f.w.design;
+  const Design &d = f.w.design;
   if (f.w.settingUp.fellBack)
-    f.say({"setup.convex", Severity::note, Stage::joins, "The root's underside is not flat", "It rests on a line, not on a face: the chord line was levelled instead.", "Choose root chord level, or a section with a flat underside.", {}, {"join.datum", "sections.root"}});
+    f.say({"setup.convex",
+           Severity::note,
+           Stage::joins,
+           "The root's underside is not flat",
+           "It rests on a line, not on a face: the chord line was levelled instead.",
+           "Choose root chord level, or a section with a flat underside.",
+           {},
+           {"join.datum", "sections.root"}});
   if (f.w.join.block.height < 0)
-    f.say({"join.block", Severity::warning, Stage::joins, "The block would stand below the board", fmt::format("The underside at the tip lies {} below the root's.", f.len(-f.w.join.block.height)), "Prop the root instead, or check the sign of the dihedral.", {}, {"join.dihedral.rise", "join.dihedral.angle"}});
+    f.say({"join.block",
+           Severity::warning,
+           Stage::joins,
+           "The block would stand below the board",
+           fmt::format("The underside at the tip lies {} below the root's.", f.len(-f.w.join.block.height)),
+           "Prop the root instead, or check the sign of the dihedral.",
+           {},
+           {"join.dihedral.rise", "join.dihedral.angle"}});
   if (d.join.brace && !f.w.join.brace)
-    f.say({"brace.none", Severity::note, Stage::joins, "There is no spar for the brace to lie on", "", "Add a spar, or leave the brace out.", {}, {"join.brace"}});
+    f.say({"brace.none",
+           Severity::note,
+           Stage::joins,
+           "There is no spar for the brace to lie on",
+           "",
+           "Add a spar, or leave the brace out.",
+           {},
+           {"join.brace"}});
   if (!f.w.join.brace) return;
-  const Brace& b = *f.w.join.brace;
+  const Brace &b = *f.w.join.brace;
   if (d.join.braceToRib > static_cast<int>(f.w.ribs.size()))
-    f.say({"brace.rib", Severity::warning, Stage::joins, fmt::format("There is no R{} for the brace to end at", d.join.braceToRib), fmt::format("It ends at the tip rib, R{}.", b.toRib), "Choose a rib that is there.", {}, {"join.braceToRib"}});
+    f.say({"brace.rib",
+           Severity::warning,
+           Stage::joins,
+           fmt::format("There is no R{} for the brace to end at", d.join.braceToRib),
+           fmt::format("It ends at the tip rib, R{}.", b.toRib),
+           "Choose a rib that is there.",
+           {},
+           {"join.braceToRib"}});
   if (b.depthEnd <= 0 || b.depthRoot <= 0)
-    f.say({"brace.depth", Severity::serious, Stage::joins, "There is no room for the brace between the caps", fmt::format("{} clear at the join, {} at R{}.", f.len(b.depthRoot), f.len(b.depthEnd), b.toRib), "Use shallower caps, or a shorter leg.", {}, {"join.braceToRib", "spars.0.top.depth"}});
-  // A leaning brace leaves the spar's face by its depth × tan(lean): beyond half its own thickness it no longer lies there.
+    f.say({"brace.depth",
+           Severity::serious,
+           Stage::joins,
+           "There is no room for the brace between the caps",
+           fmt::format("{} clear at the join, {} at R{}.", f.len(b.depthRoot), f.len(b.depthEnd), b.toRib),
+           "Use shallower caps, or a shorter leg.",
+           {},
+           {"join.braceToRib", "spars.0.top.depth"}});
+  // A leaning brace leaves the spar's face by its depth × tan(lean): beyond half its own thickness it no longer lies
+  // there.
   const double off = b.depthRoot * std::tan(std::min(b.lean, 1.5));
   if (off > d.join.braceThickness)
-    f.say({"brace.lean", Severity::warning, Stage::joins, "A flat brace will not lie on the spar's face", fmt::format("With the spar's sweep it leans {} and leaves the face by {} over its depth.", told(b.lean, Quantity::angle, d.unit), f.len(off)),
-           "Bend or laminate it, or set it square to flight in slots through the ribs.", {}, {"panel.tipSetback", "spars.0.rootFraction", "spars.0.tipFraction"}});
+    f.say({"brace.lean",
+           Severity::warning,
+           Stage::joins,
+           "A flat brace will not lie on the spar's face",
+           fmt::format("With the spar's sweep it leans {} and leaves the face by {} over its depth.",
+                       told(b.lean, Quantity::angle, d.unit), f.len(off)),
+           "Bend or laminate it, or set it square to flight in slots through the ribs.",
+           {},
+           {"panel.tipSetback", "spars.0.rootFraction", "spars.0.tipFraction"}});
 }
 
 } // namespace
 
-std::vector<Finding> allFindings(const TrueWing& w) {
+std::vector<Finding> allFindings(const TrueWing &w) {
   std::vector<Finding> out;
   const Finder f{w, out};
   shapeFindings(f);
@@ -167,7 +298,7 @@ std::vector<Finding> allFindings(const TrueWing& w) {
   notchFindings(f);
   strengthFindings(f);
   joinFindings(f);
-  std::stable_sort(out.begin(), out.end(), [](const Finding& a, const Finding& b) { return a.severity > b.severity; });
+  std::stable_sort(out.begin(), out.end(), [](const Finding &a, const Finding &b) { return a.severity > b.severity; });
   return out;
 }
 
