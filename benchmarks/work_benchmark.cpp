@@ -27,25 +27,25 @@ Design everything(int ribs) {
   return d;
 }
 
-void workDemo(benchmark::State &state) {
+void workDemo(benchmark::State& state) {
   const Design d = demo();
   for (auto _ : state) benchmark::DoNotOptimize(work(d));
 }
 BENCHMARK(workDemo)->Unit(benchmark::kMillisecond);
 
-void workEverything(benchmark::State &state) {
+void workEverything(benchmark::State& state) {
   const Design d = everything(static_cast<int>(state.range(0)));
   for (auto _ : state) benchmark::DoNotOptimize(work(d));
 }
 BENCHMARK(workEverything)->Arg(40)->Arg(400)->Unit(benchmark::kMillisecond);
 
-void fileLoad(benchmark::State &state) {
+void fileLoad(benchmark::State& state) {
   const std::string text = designToText(demo());
   for (auto _ : state) benchmark::DoNotOptimize(designFromText(text));
 }
 BENCHMARK(fileLoad)->Unit(benchmark::kMicrosecond);
 
-void fileSave(benchmark::State &state) {
+void fileSave(benchmark::State& state) {
   const Design d = demo();
   const auto path = std::filesystem::temp_directory_path() / "euptera-benchmark.euptera";
   for (auto _ : state) benchmark::DoNotOptimize(writeFileAtomically(path, designToText(d)).ok());
@@ -54,7 +54,7 @@ void fileSave(benchmark::State &state) {
 BENCHMARK(fileSave)->Unit(benchmark::kMicrosecond);
 
 /// All three formats, both hands, 18 files.
-void exportEverything(benchmark::State &state) {
+void exportEverything(benchmark::State& state) {
   const auto wing = work(demo());
   const auto folder = std::filesystem::temp_directory_path() / "euptera-benchmark";
   ExportOrder order;

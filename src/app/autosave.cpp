@@ -11,7 +11,7 @@ constexpr int delayMs = 1000;
 constexpr int mostPrograms = 32; // running at once with a wing that has no file
 } // namespace
 
-Autosave::Autosave(Document &d, const QString &folder, QObject *parent) : QObject(parent), document(d) {
+Autosave::Autosave(Document& d, const QString& folder, QObject* parent) : QObject(parent), document(d) {
   QDir().mkpath(folder);
   // The first place that no running program holds; a crashed one's is free again and may hold its state.
   for (int i = 1; i <= mostPrograms && !lock; ++i) {
@@ -27,14 +27,14 @@ Autosave::Autosave(Document &d, const QString &folder, QObject *parent) : QObjec
   connect(&document, &Document::changed, this, [this] { timer.start(); });
 }
 
-QString Autosave::pathFor(const QString &file) {
+QString Autosave::pathFor(const QString& file) {
   return file + ".autosave";
 }
 QString Autosave::place() const {
   return document.path().isEmpty() ? untitled : pathFor(document.path());
 }
 
-std::optional<Design> Autosave::leftBehind(const QString &file) const {
+std::optional<Design> Autosave::leftBehind(const QString& file) const {
   const QString kept = file.isEmpty() ? untitled : pathFor(file);
   if (kept.isEmpty() || !QFile::exists(kept)) return std::nullopt;
   const auto text = readTextFile(kept.toStdString());

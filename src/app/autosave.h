@@ -10,14 +10,14 @@ class Autosave : public QObject {
   Q_OBJECT
 public:
   /// `folder` keeps wings that have no file yet.
-  Autosave(Document &document, const QString &folder, QObject *parent = nullptr);
+  Autosave(Document& document, const QString& folder, QObject* parent = nullptr);
 
   /// Where the unsaved state of a file is kept.
-  static QString pathFor(const QString &file);
+  static QString pathFor(const QString& file);
 
   /// The state that a crash left for this file (or, with an empty path, for a wing without a file); nothing if there
   /// is none, or if it is what the file holds anyway.
-  std::optional<Design> leftBehind(const QString &file) const;
+  std::optional<Design> leftBehind(const QString& file) const;
   /// Writes now, without waiting. Called by a timer after each change, and before a risky end.
   void keep();
   /// The unsaved state is not needed any more: saved, discarded or closed.
@@ -27,7 +27,7 @@ public:
 
 private:
   QString place() const;
-  Document &document;
+  Document& document;
   QString untitled;
   QString last; ///< where the last state was written
   std::unique_ptr<QLockFile> lock;

@@ -14,24 +14,24 @@ constexpr double margin = 34;
 constexpr double leastScale = 0.02, mostScale = 400; // pixels a millimetre
 } // namespace
 
-void Ink::line(const Point &a, const Point &b, const QColor &colour, double width, Qt::PenStyle style) {
+void Ink::line(const Point& a, const Point& b, const QColor& colour, double width, Qt::PenStyle style) {
   chain({a, b}, colour, width, style);
 }
 
-void Ink::chain(const Polyline &points, const QColor &colour, double width, Qt::PenStyle style) {
+void Ink::chain(const Polyline& points, const QColor& colour, double width, Qt::PenStyle style) {
   QPolygonF polygon;
-  for (const Point &p : points) polygon << at(p);
+  for (const Point& p : points) polygon << at(p);
   painter.setPen(QPen(colour, width, style));
   painter.setBrush(Qt::NoBrush);
   painter.drawPolyline(polygon);
 }
 
-void Ink::region(const Region &region, const QColor &fill, const QColor &edge, double width) {
+void Ink::region(const Region& region, const QColor& fill, const QColor& edge, double width) {
   QPainterPath path;
   path.setFillRule(Qt::OddEvenFill);
-  for (const Polyline &loop : region) {
+  for (const Polyline& loop : region) {
     QPolygonF polygon;
-    for (const Point &p : loop) polygon << at(p);
+    for (const Point& p : loop) polygon << at(p);
     path.addPolygon(polygon);
     path.closeSubpath();
   }
@@ -40,7 +40,7 @@ void Ink::region(const Region &region, const QColor &fill, const QColor &edge, d
   painter.drawPath(path);
 }
 
-void Ink::text(const Point &place, const QString &words, const QColor &colour, QPointF offset, Qt::Alignment align,
+void Ink::text(const Point& place, const QString& words, const QColor& colour, QPointF offset, Qt::Alignment align,
                int size, bool bold) {
   QFont font = painter.font();
   font.setPixelSize(size);
@@ -53,7 +53,7 @@ void Ink::text(const Point &place, const QString &words, const QColor &colour, Q
   painter.drawText(QPointF(x, p.y()), words);
 }
 
-void Ink::dimension(const Point &a, const Point &b, const QString &words, double away) {
+void Ink::dimension(const Point& a, const Point& b, const QString& words, double away) {
   QPointF p = at(a), q = at(b);
   const QLineF along(p, q);
   if (along.length() < 2) return;
@@ -66,7 +66,7 @@ void Ink::dimension(const Point &a, const Point &b, const QString &words, double
   painter.drawLine(p, q);
   const QPointF unit = QPointF(along.unitVector().dx(), along.unitVector().dy());
   const QPointF side(unit.y(), -unit.x());
-  for (const auto &[tip, way] : {std::pair(p, unit), std::pair(q, -unit)}) {
+  for (const auto& [tip, way] : {std::pair(p, unit), std::pair(q, -unit)}) {
     painter.drawLine(tip, tip + way * 7 + side * 2.5);
     painter.drawLine(tip, tip + way * 7 - side * 2.5);
   }
@@ -81,7 +81,7 @@ void Ink::dimension(const Point &a, const Point &b, const QString &words, double
   painter.drawText(box.translated(middle - box.center()), Qt::AlignCenter, words);
 }
 
-Board::Board(Document &d, Standpoint &s, const Look &l, QWidget *parent)
+Board::Board(Document& d, Standpoint& s, const Look& l, QWidget* parent)
     : QWidget(parent), document(d), standpoint(s), look(l) {
   setFocusPolicy(Qt::StrongFocus);
   setMouseTracking(true);
@@ -124,7 +124,7 @@ void Board::zoomBy(double factor, QPointF about) {
   update();
 }
 
-void Board::paintEvent(QPaintEvent *) {
+void Board::paintEvent(QPaintEvent*) {
   QPainter painter(this);
   painter.setRenderHint(QPainter::Antialiasing);
   painter.fillRect(rect(), look.paper);
@@ -170,7 +170,7 @@ void Board::paintEvent(QPaintEvent *) {
   }
 }
 
-void Board::drawHandles(Ink &ink) const {
+void Board::drawHandles(Ink& ink) const {
   const auto all = handles();
   for (std::size_t i = 0; i < all.size(); ++i) {
     const bool live = drag ? drag->handle.name == all[i].name : (hovered == i || (hasFocus() && focused == i));
@@ -211,7 +211,7 @@ void Board::pullTo(QPointF p) {
   document.edit(drag->handle.undoName, next.value(), "drag:" + drag->handle.name);
 }
 
-void Board::mousePressEvent(QMouseEvent *event) {
+void Board::mousePressEvent(QMouseEvent* event) {
   if (event->button() == Qt::MiddleButton) {
     panFrom = event->position();
     setCursor(Qt::ClosedHandCursor);
@@ -227,7 +227,7 @@ void Board::mousePressEvent(QMouseEvent *event) {
   clicked(board(event->position()));
 }
 
-void Board::mouseMoveEvent(QMouseEvent *event) {
+void Board::mouseMoveEvent(QMouseEvent* event) {
   if (panFrom) {
     origin += event->position() - *panFrom;
     panFrom = event->position();
@@ -245,7 +245,7 @@ void Board::mouseMoveEvent(QMouseEvent *event) {
   update();
 }
 
-void Board::mouseReleaseEvent(QMouseEvent *event) {
+void Board::mouseReleaseEvent(QMouseEvent* event) {
   if (event->button() == Qt::MiddleButton) panFrom.reset(), unsetCursor();
   if (event->button() == Qt::LeftButton && drag) {
     drag.reset();
@@ -255,20 +255,20 @@ void Board::mouseReleaseEvent(QMouseEvent *event) {
   }
 }
 
-void Board::mouseDoubleClickEvent(QMouseEvent *event) {
+void Board::mouseDoubleClickEvent(QMouseEvent* event) {
   if (event->button() == Qt::LeftButton) fit();
 }
 
-void Board::wheelEvent(QWheelEvent *event) {
+void Board::wheelEvent(QWheelEvent* event) {
   zoomBy(std::pow(1.0015, event->angleDelta().y()), event->position());
   event->accept();
 }
 
-void Board::nudge(const QPointF &direction, Qt::KeyboardModifiers modifiers) {
+void Board::nudge(const QPointF& direction, Qt::KeyboardModifiers modifiers) {
   const auto all = handles();
   if (!focused || *focused >= all.size()) return;
   const double step = modifiers & Qt::ShiftModifier ? 5 : modifiers & Qt::AltModifier ? 0.1 : 0.5;
-  const Handle &handle = all[*focused];
+  const Handle& handle = all[*focused];
   const auto next = handle.pull(document.design(), {direction.x() * step, direction.y() * step});
   if (next)
     document.edit(handle.undoName, next.value(), "nudge:" + handle.name);
@@ -276,7 +276,7 @@ void Board::nudge(const QPointF &direction, Qt::KeyboardModifiers modifiers) {
     Q_EMIT said(QString::fromStdString(next.problem().text()));
 }
 
-void Board::keyPressEvent(QKeyEvent *event) {
+void Board::keyPressEvent(QKeyEvent* event) {
   const auto all = handles();
   const auto walk = [&](int by) {
     if (all.empty()) return;
@@ -321,13 +321,13 @@ void Board::keyPressEvent(QKeyEvent *event) {
   QWidget::keyPressEvent(event);
 }
 
-void Board::leaveEvent(QEvent *) {
+void Board::leaveEvent(QEvent*) {
   hovered.reset();
   if (!drag) hint.clear();
   update();
 }
 
-void Board::resizeEvent(QResizeEvent *) {
+void Board::resizeEvent(QResizeEvent*) {
   if (fitted) fit();
 }
 

@@ -13,24 +13,24 @@ namespace eup::app {
 /// Draws in board millimetres (y up); lettering keeps its size on screen.
 class Ink {
 public:
-  Ink(QPainter &to, const Look &colours, double pixelsPerMm, QPointF origin)
+  Ink(QPainter& to, const Look& colours, double pixelsPerMm, QPointF origin)
       : painter(to), look(colours), scale(pixelsPerMm), zero(origin) {}
 
-  QPointF at(const Point &p) const { return {zero.x() + p.x() * scale, zero.y() - p.y() * scale}; }
-  void line(const Point &a, const Point &b, const QColor &colour, double width = 1, Qt::PenStyle style = Qt::SolidLine);
-  void chain(const Polyline &line, const QColor &colour, double width = 1, Qt::PenStyle style = Qt::SolidLine);
-  void region(const Region &region, const QColor &fill, const QColor &edge, double width = 1);
-  void loop(const Polyline &loop, const QColor &fill, const QColor &edge, double width = 1) {
+  QPointF at(const Point& p) const { return {zero.x() + p.x() * scale, zero.y() - p.y() * scale}; }
+  void line(const Point& a, const Point& b, const QColor& colour, double width = 1, Qt::PenStyle style = Qt::SolidLine);
+  void chain(const Polyline& line, const QColor& colour, double width = 1, Qt::PenStyle style = Qt::SolidLine);
+  void region(const Region& region, const QColor& fill, const QColor& edge, double width = 1);
+  void loop(const Polyline& loop, const QColor& fill, const QColor& edge, double width = 1) {
     region({loop}, fill, edge, width);
   }
   /// Text whose anchor lies `offset` pixels from the place.
-  void text(const Point &place, const QString &words, const QColor &colour, QPointF offset = {},
+  void text(const Point& place, const QString& words, const QColor& colour, QPointF offset = {},
             Qt::Alignment align = Qt::AlignLeft, int size = 12, bool bold = false);
   /// A dimension between two points, set off by `away` pixels square to it, with its text in the middle.
-  void dimension(const Point &a, const Point &b, const QString &words, double away);
+  void dimension(const Point& a, const Point& b, const QString& words, double away);
 
-  QPainter &painter;
-  const Look &look;
+  QPainter& painter;
+  const Look& look;
   double scale;
   QPointF zero;
 };
@@ -42,34 +42,34 @@ struct Handle {
   Qt::CursorShape cursor = Qt::SizeAllCursor;
   QString undoName;
   /// The design that follows when the handle is pulled by `by` from where it was in `before`.
-  std::function<Result<Design>(const Design &before, const Point &by)> pull;
+  std::function<Result<Design>(const Design& before, const Point& by)> pull;
   bool knob = true; ///< drawn as a knob; lines that are ribs or edges are not
 };
 
 class Board : public QWidget {
   Q_OBJECT
 public:
-  Board(Document &document, Standpoint &standpoint, const Look &look, QWidget *parent = nullptr);
+  Board(Document& document, Standpoint& standpoint, const Look& look, QWidget* parent = nullptr);
 
   void fit();
   void zoomBy(double factor, QPointF about);
-  QPointF screen(const Point &p) const { return {origin.x() + p.x() * scale, origin.y() - p.y() * scale}; }
+  QPointF screen(const Point& p) const { return {origin.x() + p.x() * scale, origin.y() - p.y() * scale}; }
   Point board(QPointF p) const { return {(p.x() - origin.x()) / scale, (origin.y() - p.y()) / scale}; }
 
   /// All that can be dragged now, in the picture's own order; tests find them by name.
   std::vector<Handle> handlesNow() const { return handles(); }
 
 Q_SIGNALS:
-  void said(const QString &words); ///< what is under the pointer, or why a drag cannot go on
+  void said(const QString& words); ///< what is under the pointer, or why a drag cannot go on
 
 protected:
   virtual QString heading() const = 0;
   virtual QString subheading() const { return {}; }
   virtual Box content() const = 0;
-  virtual void draw(Ink &ink) const = 0;
+  virtual void draw(Ink& ink) const = 0;
   virtual std::vector<Handle> handles() const { return {}; }
   /// A click that hit no handle.
-  virtual void clicked(const Point &) {}
+  virtual void clicked(const Point&) {}
   /// What a board that has nothing to show says, and the button that does the first step.
   virtual QString emptyText() const { return {}; }
 
@@ -77,25 +77,25 @@ protected:
   QString handWords() const;
   QString len(double mm) const;
 
-  void paintEvent(QPaintEvent *) override;
-  void resizeEvent(QResizeEvent *) override;
-  void wheelEvent(QWheelEvent *) override;
-  void mousePressEvent(QMouseEvent *) override;
-  void mouseMoveEvent(QMouseEvent *) override;
-  void mouseReleaseEvent(QMouseEvent *) override;
-  void mouseDoubleClickEvent(QMouseEvent *) override;
-  void keyPressEvent(QKeyEvent *) override;
-  void leaveEvent(QEvent *) override;
+  void paintEvent(QPaintEvent*) override;
+  void resizeEvent(QResizeEvent*) override;
+  void wheelEvent(QWheelEvent*) override;
+  void mousePressEvent(QMouseEvent*) override;
+  void mouseMoveEvent(QMouseEvent*) override;
+  void mouseReleaseEvent(QMouseEvent*) override;
+  void mouseDoubleClickEvent(QMouseEvent*) override;
+  void keyPressEvent(QKeyEvent*) override;
+  void leaveEvent(QEvent*) override;
 
-  Document &document;
-  Standpoint &standpoint;
-  const Look &look;
+  Document& document;
+  Standpoint& standpoint;
+  const Look& look;
 
 private:
   std::optional<std::size_t> handleAt(QPointF p) const;
   void pullTo(QPointF p);
-  void nudge(const QPointF &direction, Qt::KeyboardModifiers modifiers);
-  void drawHandles(Ink &ink) const;
+  void nudge(const QPointF& direction, Qt::KeyboardModifiers modifiers);
+  void drawHandles(Ink& ink) const;
 
   double scale = 1;
   QPointF origin;

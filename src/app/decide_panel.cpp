@@ -17,14 +17,14 @@ namespace {
 class CalmCombo : public QComboBox {
 public:
   using QComboBox::QComboBox;
-  void wheelEvent(QWheelEvent *event) override { event->ignore(); }
+  void wheelEvent(QWheelEvent* event) override { event->ignore(); }
 };
 
-QString undoNameOf(const Decision &d) {
+QString undoNameOf(const Decision& d) {
   return QObject::tr("%1").arg(QString::fromStdString(d.label));
 }
 
-double nudgeStep(const Decision &d, LengthUnit unit) {
+double nudgeStep(const Decision& d, LengthUnit unit) {
   switch (d.kind) {
   case DecisionKind::length:
     return unit == LengthUnit::inch ? mmPerInch / 32 : 0.5;
@@ -43,7 +43,7 @@ double nudgeStep(const Decision &d, LengthUnit unit) {
 
 } // namespace
 
-DecisionEdit::DecisionEdit(QWidget *parent) : QLineEdit(parent) {
+DecisionEdit::DecisionEdit(QWidget* parent) : QLineEdit(parent) {
   setAlignment(Qt::AlignRight);
   connect(this, &QLineEdit::returnPressed, this, [this] {
     commit();
@@ -51,7 +51,7 @@ DecisionEdit::DecisionEdit(QWidget *parent) : QLineEdit(parent) {
   });
 }
 
-void DecisionEdit::show(const QString &text) {
+void DecisionEdit::show(const QString& text) {
   shown = text;
   setText(text);
 }
@@ -60,23 +60,23 @@ void DecisionEdit::commit() {
   if (text() != shown) Q_EMIT committed(text());
 }
 
-void DecisionEdit::keyPressEvent(QKeyEvent *event) {
+void DecisionEdit::keyPressEvent(QKeyEvent* event) {
   if (event->key() == Qt::Key_Escape) return show(shown), selectAll();
   if (event->key() == Qt::Key_Up) return Q_EMIT nudged(1, event->modifiers());
   if (event->key() == Qt::Key_Down) return Q_EMIT nudged(-1, event->modifiers());
   QLineEdit::keyPressEvent(event);
 }
 
-void DecisionEdit::focusOutEvent(QFocusEvent *event) {
+void DecisionEdit::focusOutEvent(QFocusEvent* event) {
   commit();
   QLineEdit::focusOutEvent(event);
 }
 
-void DecisionEdit::wheelEvent(QWheelEvent *event) {
+void DecisionEdit::wheelEvent(QWheelEvent* event) {
   event->ignore();
 }
 
-DecidePanel::DecidePanel(Document &d, Standpoint &s, QWidget *parent) : QWidget(parent), document(d), standpoint(s) {
+DecidePanel::DecidePanel(Document& d, Standpoint& s, QWidget* parent) : QWidget(parent), document(d), standpoint(s) {
   column = new QVBoxLayout(this);
   column->setContentsMargins(0, 0, 0, 0);
   column->setSpacing(4);
@@ -110,11 +110,11 @@ std::vector<std::string> DecidePanel::groupsOfStage() const {
 
 void DecidePanel::refresh() {
   const auto groups = groupsOfStage();
-  std::string &open = group[standpoint.stage()];
+  std::string& open = group[standpoint.stage()];
   if (std::find(groups.begin(), groups.end(), open) == groups.end()) open = groups.front();
   std::vector<Decision> shown;
   std::string now = open + "|" + std::to_string(groups.size()) + "|" + name(standpoint.stage());
-  for (Decision &d : decisionsOf(document.design()))
+  for (Decision& d : decisionsOf(document.design()))
     if (d.group == open && d.applies) {
       now += "|" + d.path;
       shown.push_back(std::move(d));
@@ -126,23 +126,23 @@ void DecidePanel::refresh() {
   fill(shown);
 }
 
-void DecidePanel::rebuild(const std::vector<Decision> &shown) {
+void DecidePanel::rebuild(const std::vector<Decision>& shown) {
   // The editor that causes this may be in the middle of its own signal: it goes later, once control is back.
-  const QWidget *focusWas = focusWidget();
+  const QWidget* focusWas = focusWidget();
   std::string focusPath;
-  for (const auto &[path, row] : rows)
+  for (const auto& [path, row] : rows)
     if (row.editor == focusWas && focusWas) focusPath = path;
   rows.clear();
-  for (QWidget *old : {tabs, form})
+  for (QWidget* old : {tabs, form})
     if (old) old->hide(), old->deleteLater();
 
   tabs = new QWidget(this);
-  auto *strip = new QGridLayout(tabs);
+  auto* strip = new QGridLayout(tabs);
   strip->setContentsMargins(0, 0, 0, 0);
   strip->setSpacing(2);
   const auto groups = groupsOfStage();
   for (std::size_t i = 0; i < groups.size() && groups.size() > 1; ++i) {
-    auto *tab = new QToolButton(tabs);
+    auto* tab = new QToolButton(tabs);
     tab->setProperty("tab", true);
     tab->setCheckable(true);
     tab->setFocusPolicy(Qt::StrongFocus);
@@ -159,13 +159,13 @@ void DecidePanel::rebuild(const std::vector<Decision> &shown) {
   strip->setColumnStretch(3, 1);
 
   form = new QWidget(this);
-  auto *grid = new QGridLayout(form);
+  auto* grid = new QGridLayout(form);
   grid->setContentsMargins(0, 0, 0, 0);
   grid->setVerticalSpacing(3);
   grid->setHorizontalSpacing(6);
   grid->setColumnStretch(0, 1);
   int line = 0;
-  for (const Decision &d : shown) {
+  for (const Decision& d : shown) {
     Row row;
     row.label = new QLabel(QString::fromStdString(d.label), form);
     row.editor = makeEditor(d);
@@ -186,7 +186,7 @@ void DecidePanel::rebuild(const std::vector<Decision> &shown) {
       continue;
     }
     grid->addWidget(row.editor, line, 1);
-    auto *unit = new QLabel(QString::fromStdString(d.unit), form);
+    auto* unit = new QLabel(QString::fromStdString(d.unit), form);
     unit->setObjectName("unit");
     unit->setFixedWidth(44);
     grid->addWidget(unit, line++, 2);
@@ -194,13 +194,13 @@ void DecidePanel::rebuild(const std::vector<Decision> &shown) {
     rows[d.path] = row;
   }
   if (standpoint.stage() == Stage::spars || group[standpoint.stage()].starts_with("Spar ")) {
-    auto *add = new QPushButton(tr("Add a spar"), form);
+    auto* add = new QPushButton(tr("Add a spar"), form);
     add->setObjectName("addSpar");
     add->setEnabled(static_cast<int>(document.design().spars.size()) < mostSpars);
     connect(add, &QPushButton::clicked, this, &DecidePanel::addSpar);
     grid->addWidget(add, line, 0);
     if (group[standpoint.stage()].starts_with("Spar ")) {
-      auto *remove = new QPushButton(tr("Take it out"), form);
+      auto* remove = new QPushButton(tr("Take it out"), form);
       remove->setObjectName("removeSpar");
       connect(remove, &QPushButton::clicked, this, &DecidePanel::removeSpar);
       grid->addWidget(remove, line, 1, 1, 2);
@@ -211,24 +211,24 @@ void DecidePanel::rebuild(const std::vector<Decision> &shown) {
   if (!focusPath.empty() && rows.contains(focusPath)) rows[focusPath].editor->setFocus();
 }
 
-void DecidePanel::addOpenButton(QGridLayout *grid, int line, const QString &end) {
-  auto *open = new QPushButton(tr("Open coordinates…"), form);
+void DecidePanel::addOpenButton(QGridLayout* grid, int line, const QString& end) {
+  auto* open = new QPushButton(tr("Open coordinates…"), form);
   open->setObjectName("open " + end);
   connect(open, &QPushButton::clicked, this, [this, end] { Q_EMIT openCoordinates(end); });
   grid->addWidget(open, line, 1, 1, 2);
 }
 
-QWidget *DecidePanel::makeEditor(const Decision &d) {
+QWidget* DecidePanel::makeEditor(const Decision& d) {
   constexpr int width = 112, wide = width + 50; // wide ones stand over the unit's column too
   const std::string path = d.path;
   if (d.kind == DecisionKind::flag) {
-    auto *box = new QCheckBox(form);
+    auto* box = new QCheckBox(form);
     connect(box, &QCheckBox::clicked, this, [this, path](bool on) { type(path, on ? "yes" : "no"); });
     return box;
   }
   if (d.kind == DecisionKind::choice) {
-    auto *combo = new CalmCombo(form);
-    for (const auto &[key, words] : d.choices)
+    auto* combo = new CalmCombo(form);
+    for (const auto& [key, words] : d.choices)
       combo->addItem(QString::fromStdString(words), QString::fromStdString(key));
     combo->setFixedWidth(wide);
     combo->setFocusPolicy(Qt::StrongFocus);
@@ -236,35 +236,35 @@ QWidget *DecidePanel::makeEditor(const Decision &d) {
             [this, path, combo](int i) { type(path, combo->itemData(i).toString()); });
     return combo;
   }
-  auto *edit = new DecisionEdit(form);
+  auto* edit = new DecisionEdit(form);
   edit->setFixedWidth(d.unit.empty() ? wide : width);
-  connect(edit, &DecisionEdit::committed, this, [this, path](const QString &text) { type(path, text); });
+  connect(edit, &DecisionEdit::committed, this, [this, path](const QString& text) { type(path, text); });
   connect(edit, &DecisionEdit::nudged, this,
           [this, path](int steps, Qt::KeyboardModifiers m) { nudge(path, steps, m); });
   return edit;
 }
 
-void DecidePanel::fill(const std::vector<Decision> &shown) {
-  for (const Decision &d : shown) {
+void DecidePanel::fill(const std::vector<Decision>& shown) {
+  for (const Decision& d : shown) {
     const auto found = rows.find(d.path);
     if (found == rows.end()) continue;
-    const Row &row = found->second;
-    if (auto *edit = qobject_cast<DecisionEdit *>(row.editor)) edit->show(QString::fromStdString(d.text));
-    if (auto *combo = qobject_cast<QComboBox *>(row.editor)) combo->setCurrentIndex(static_cast<int>(d.value));
-    if (auto *box = qobject_cast<QCheckBox *>(row.editor)) box->setChecked(d.text == "yes");
+    const Row& row = found->second;
+    if (auto* edit = qobject_cast<DecisionEdit*>(row.editor)) edit->show(QString::fromStdString(d.text));
+    if (auto* combo = qobject_cast<QComboBox*>(row.editor)) combo->setCurrentIndex(static_cast<int>(d.value));
+    if (auto* box = qobject_cast<QCheckBox*>(row.editor)) box->setChecked(d.text == "yes");
     row.label->setText(QString::fromStdString(d.label) + (d.follows ? tr("  (follows)") : ""));
     row.label->setObjectName(d.follows ? "small" : "");
     if (!row.problem->isHidden()) say(d.path, {});
   }
 }
 
-void DecidePanel::type(const std::string &path, const QString &text) {
+void DecidePanel::type(const std::string& path, const QString& text) {
   const auto decision = decisionAt(document.design(), path);
   if (!decision) return;
   const auto next = decide(document.design(), path, text.toStdString());
   if (!next) {
     // The old value stays, in the design and in the field; the message quotes what was typed.
-    if (auto *edit = qobject_cast<DecisionEdit *>(editorOf(path))) edit->show(QString::fromStdString(decision->text));
+    if (auto* edit = qobject_cast<DecisionEdit*>(editorOf(path))) edit->show(QString::fromStdString(decision->text));
     say(path, QString::fromStdString(next.problem().cause));
     return;
   }
@@ -273,7 +273,7 @@ void DecidePanel::type(const std::string &path, const QString &text) {
   refresh(); // a value typed in other words for the same length is shown in ours
 }
 
-void DecidePanel::nudge(const std::string &path, int steps, Qt::KeyboardModifiers modifiers) {
+void DecidePanel::nudge(const std::string& path, int steps, Qt::KeyboardModifiers modifiers) {
   const auto decision = decisionAt(document.design(), path);
   if (!decision || decision->kind == DecisionKind::text || decision->kind == DecisionKind::section ||
       decision->kind == DecisionKind::stations)
@@ -285,7 +285,7 @@ void DecidePanel::nudge(const std::string &path, int steps, Qt::KeyboardModifier
   if (next) document.edit(undoNameOf(*decision), next.value(), "nudge:" + QString::fromStdString(path));
 }
 
-void DecidePanel::say(const std::string &path, const QString &problem) {
+void DecidePanel::say(const std::string& path, const QString& problem) {
   const auto row = rows.find(path);
   if (row == rows.end()) return;
   row->second.problem->setText(problem);
@@ -294,21 +294,21 @@ void DecidePanel::say(const std::string &path, const QString &problem) {
   row->second.editor->style()->polish(row->second.editor);
 }
 
-QWidget *DecidePanel::editorOf(const std::string &path) const {
+QWidget* DecidePanel::editorOf(const std::string& path) const {
   const auto row = rows.find(path);
   return row == rows.end() ? nullptr : row->second.editor;
 }
 
-void DecidePanel::focusDecision(const std::string &path) {
+void DecidePanel::focusDecision(const std::string& path) {
   const auto decision = decisionAt(document.design(), path);
   if (!decision) return;
   auto groups = groupsOfStage();
   if (std::find(groups.begin(), groups.end(), decision->group) == groups.end()) standpoint.setStage(decision->stage);
   group[standpoint.stage()] = decision->group;
   refresh();
-  if (QWidget *editor = editorOf(path)) {
+  if (QWidget* editor = editorOf(path)) {
     editor->setFocus(Qt::OtherFocusReason);
-    if (auto *edit = qobject_cast<QLineEdit *>(editor)) edit->selectAll();
+    if (auto* edit = qobject_cast<QLineEdit*>(editor)) edit->selectAll();
   }
 }
 
@@ -330,7 +330,7 @@ void DecidePanel::addSpar() {
 }
 
 void DecidePanel::removeSpar() {
-  const std::string &open = group[standpoint.stage()];
+  const std::string& open = group[standpoint.stage()];
   const int index = open.back() - '1';
   Design next = document.design();
   if (!open.starts_with("Spar ") || index < 0 || index >= static_cast<int>(next.spars.size())) return;

@@ -18,18 +18,18 @@ namespace eup::app {
 class DecisionEdit : public QLineEdit {
   Q_OBJECT
 public:
-  explicit DecisionEdit(QWidget *parent = nullptr);
+  explicit DecisionEdit(QWidget* parent = nullptr);
   /// The text that stands for the decision as it is; what was typed but not committed is replaced.
-  void show(const QString &text);
+  void show(const QString& text);
 
 Q_SIGNALS:
-  void committed(const QString &text);
+  void committed(const QString& text);
   void nudged(int steps, Qt::KeyboardModifiers modifiers);
 
 protected:
-  void keyPressEvent(QKeyEvent *) override;
-  void focusOutEvent(QFocusEvent *) override;
-  void wheelEvent(QWheelEvent *) override;
+  void keyPressEvent(QKeyEvent*) override;
+  void focusOutEvent(QFocusEvent*) override;
+  void wheelEvent(QWheelEvent*) override;
 
 private:
   void commit();
@@ -39,39 +39,39 @@ private:
 class DecidePanel : public QWidget {
   Q_OBJECT
 public:
-  DecidePanel(Document &document, Standpoint &standpoint, QWidget *parent = nullptr);
+  DecidePanel(Document& document, Standpoint& standpoint, QWidget* parent = nullptr);
 
   /// Turns to the group that holds a decision and puts the cursor in it.
-  void focusDecision(const std::string &path);
+  void focusDecision(const std::string& path);
   /// The editor of a decision now on screen; null otherwise.
-  QWidget *editorOf(const std::string &path) const;
+  QWidget* editorOf(const std::string& path) const;
 
 Q_SIGNALS:
-  void openCoordinates(const QString &end); ///< "root" or "tip"
+  void openCoordinates(const QString& end); ///< "root" or "tip"
 
 private:
   void refresh();
-  void rebuild(const std::vector<Decision> &shown);
-  void fill(const std::vector<Decision> &shown);
-  void addOpenButton(QGridLayout *grid, int line, const QString &end);
-  QWidget *makeEditor(const Decision &decision);
-  void type(const std::string &path, const QString &text);
-  void nudge(const std::string &path, int steps, Qt::KeyboardModifiers modifiers);
-  void say(const std::string &path, const QString &problem);
+  void rebuild(const std::vector<Decision>& shown);
+  void fill(const std::vector<Decision>& shown);
+  void addOpenButton(QGridLayout* grid, int line, const QString& end);
+  QWidget* makeEditor(const Decision& decision);
+  void type(const std::string& path, const QString& text);
+  void nudge(const std::string& path, int steps, Qt::KeyboardModifiers modifiers);
+  void say(const std::string& path, const QString& problem);
   std::vector<std::string> groupsOfStage() const;
   void addSpar();
   void removeSpar();
 
   struct Row {
-    QWidget *editor = nullptr;
-    QLabel *label = nullptr;
-    QLabel *problem = nullptr;
+    QWidget* editor = nullptr;
+    QLabel* label = nullptr;
+    QLabel* problem = nullptr;
   };
-  Document &document;
-  Standpoint &standpoint;
-  QWidget *tabs = nullptr;
-  QWidget *form = nullptr;
-  QVBoxLayout *column = nullptr;
+  Document& document;
+  Standpoint& standpoint;
+  QWidget* tabs = nullptr;
+  QWidget* form = nullptr;
+  QVBoxLayout* column = nullptr;
   std::map<Stage, std::string> group; ///< the one that is open, a stage
   std::string shape;                  ///< which rows are on screen, to know when to build anew
   std::map<std::string, Row> rows;

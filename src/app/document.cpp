@@ -8,13 +8,13 @@ namespace {
 constexpr std::size_t mostSteps = 500;
 }
 
-Document::Document(QObject *parent) : QObject(parent) {
+Document::Document(QObject* parent) : QObject(parent) {
   follow();
 }
 
 void Document::follow() {
   auto result = work(present);
-  if (auto *wing = std::get_if<TrueWing>(&result)) {
+  if (auto* wing = std::get_if<TrueWing>(&result)) {
     lastGood = std::make_unique<TrueWing>(std::move(*wing));
     present_findings = lastGood->findings;
     isPossible = true;
@@ -25,7 +25,7 @@ void Document::follow() {
   }
 }
 
-void Document::edit(const QString &name, Design next, const QString &merge) {
+void Document::edit(const QString& name, Design next, const QString& merge) {
   if (next == present) return;
   const bool sameRow = !merge.isEmpty() && merge == lastMerge && !past.empty();
   if (!sameRow) past.push_back({name, present});
@@ -60,7 +60,7 @@ void Document::redo() {
   Q_EMIT fileChanged();
 }
 
-void Document::replace(Design design, const QString &path, bool asSaved) {
+void Document::replace(Design design, const QString& path, bool asSaved) {
   present = std::move(design);
   saved = asSaved ? present : Design{};
   past.clear();
@@ -74,7 +74,7 @@ void Document::replace(Design design, const QString &path, bool asSaved) {
   Q_EMIT fileChanged();
 }
 
-Result<std::vector<std::string>> Document::open(const QString &path) {
+Result<std::vector<std::string>> Document::open(const QString& path) {
   const auto text = readTextFile(path.toStdString());
   if (!text) return text.problem();
   auto read = designFromText(text.value());
@@ -83,7 +83,7 @@ Result<std::vector<std::string>> Document::open(const QString &path) {
   return std::move(read.value().notes);
 }
 
-Result<Done> Document::save(const QString &path) {
+Result<Done> Document::save(const QString& path) {
   const auto done = writeFileAtomically(path.toStdString(), designToText(present));
   if (!done) return done;
   saved = present;

@@ -12,19 +12,19 @@ namespace eup::app {
 class Document : public QObject {
   Q_OBJECT
 public:
-  explicit Document(QObject *parent = nullptr);
+  explicit Document(QObject* parent = nullptr);
 
-  const Design &design() const { return present; }
+  const Design& design() const { return present; }
   /// The last wing that could be built: of the design as it is, unless that contradicts itself.
-  const TrueWing &wing() const { return *lastGood; }
+  const TrueWing& wing() const { return *lastGood; }
   /// Whether `wing` is of the design as it stands.
   bool possible() const { return isPossible; }
   /// Of the design as it stands: the wing's own, or why there is none.
-  const std::vector<Finding> &findings() const { return present_findings; }
+  const std::vector<Finding>& findings() const { return present_findings; }
 
   /// The one place where a design is changed. `name` is what undo will call it. Edits in a row with the same
   /// `merge` key, as while dragging, are one step.
-  void edit(const QString &name, Design next, const QString &merge = {});
+  void edit(const QString& name, Design next, const QString& merge = {});
   /// Ends a row of merged edits.
   void settle() { lastMerge.clear(); }
 
@@ -35,14 +35,14 @@ public:
   void undo();
   void redo();
 
-  const QString &path() const { return filePath; }
+  const QString& path() const { return filePath; }
   bool modified() const { return present != saved; }
 
   /// Takes another wing in place of the open one. Only called with what was read without fault.
-  void replace(Design design, const QString &path, bool asSaved);
+  void replace(Design design, const QString& path, bool asSaved);
   /// Reads a file. On any fault nothing open changes and the problem says why. Notes tell what was filled in.
-  Result<std::vector<std::string>> open(const QString &path);
-  Result<Done> save(const QString &path);
+  Result<std::vector<std::string>> open(const QString& path);
+  Result<Done> save(const QString& path);
 
 Q_SIGNALS:
   void changed();     ///< design, wing or findings

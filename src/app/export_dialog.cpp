@@ -12,20 +12,20 @@
 
 namespace eup::app {
 
-ExportDialog::ExportDialog(const TrueWing &w, const QString &startFolder, QWidget *parent) : QDialog(parent), wing(w) {
+ExportDialog::ExportDialog(const TrueWing& w, const QString& startFolder, QWidget* parent) : QDialog(parent), wing(w) {
   setWindowTitle(tr("To the bench"));
   setMinimumWidth(520);
-  auto *column = new QVBoxLayout(this);
+  auto* column = new QVBoxLayout(this);
   column->setContentsMargins(20, 18, 20, 16);
   column->setSpacing(10);
-  auto *title = new QLabel(tr("Ribs, plan and bench card at full size"), this);
+  auto* title = new QLabel(tr("Ribs, plan and bench card at full size"), this);
   title->setObjectName("title");
   column->addWidget(title);
-  auto *grid = new QGridLayout;
+  auto* grid = new QGridLayout;
   grid->setHorizontalSpacing(16);
   grid->setVerticalSpacing(8);
-  const auto box = [&](const QString &words, const char *name, bool on, int row, int columnAt) {
-    auto *b = new QCheckBox(words, this);
+  const auto box = [&](const QString& words, const char* name, bool on, int row, int columnAt) {
+    auto* b = new QCheckBox(words, this);
     b->setObjectName(name);
     b->setChecked(on);
     grid->addWidget(b, row, columnAt);
@@ -51,7 +51,7 @@ ExportDialog::ExportDialog(const TrueWing &w, const QString &startFolder, QWidge
   path->setAccessibleName(tr("Folder"));
   connect(path, &QLineEdit::textChanged, this, &ExportDialog::refresh);
   grid->addWidget(path, 3, 1, 1, 2);
-  auto *choose = new QPushButton(tr("Choose…"), this);
+  auto* choose = new QPushButton(tr("Choose…"), this);
   connect(choose, &QPushButton::clicked, this, [this] {
     const QString chosen = QFileDialog::getExistingDirectory(this, tr("Folder for the files"), path->text());
     if (!chosen.isEmpty()) path->setText(chosen);
@@ -63,7 +63,7 @@ ExportDialog::ExportDialog(const TrueWing &w, const QString &startFolder, QWidge
   summary->setObjectName("small");
   summary->setWordWrap(true);
   column->addWidget(summary);
-  auto *buttons = new QDialogButtonBox(this);
+  auto* buttons = new QDialogButtonBox(this);
   write = buttons->addButton(tr("Write files"), QDialogButtonBox::AcceptRole);
   write->setObjectName("primary");
   write->setDefault(true);

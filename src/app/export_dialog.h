@@ -14,18 +14,18 @@ namespace eup::app {
 class ExportDialog : public QDialog {
   Q_OBJECT
 public:
-  ExportDialog(const TrueWing &wing, const QString &folder, QWidget *parent = nullptr);
+  ExportDialog(const TrueWing& wing, const QString& folder, QWidget* parent = nullptr);
   QString folder() const;
   ExportOrder order() const;
 
 private:
   void refresh();
-  const TrueWing &wing;
+  const TrueWing& wing;
   QCheckBox *pdf, *svg, *dxf, *right, *left;
-  QComboBox *paper;
-  QLineEdit *path;
-  QLabel *summary;
-  QPushButton *write;
+  QComboBox* paper;
+  QLineEdit* path;
+  QLabel* summary;
+  QPushButton* write;
 };
 
 } // namespace eup::app

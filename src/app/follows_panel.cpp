@@ -13,14 +13,14 @@ namespace {
 constexpr int flashMs = 4000;
 
 /// "rib.5.chord" → "rib.*.chord": a figure that was opened stays open when another rib is looked at.
-std::string kindOf(const std::string &key) {
+std::string kindOf(const std::string& key) {
   for (const std::string head : {"rib.", "setup."})
     if (key.starts_with(head)) return head + "*" + key.substr(std::min(key.find('.', head.size()), key.size()));
   return key;
 }
 
-QLabel *label(QWidget *parent, const char *name) {
-  auto *l = new QLabel(parent);
+QLabel* label(QWidget* parent, const char* name) {
+  auto* l = new QLabel(parent);
   l->setObjectName(name);
   l->setWordWrap(true);
   return l;
@@ -28,15 +28,15 @@ QLabel *label(QWidget *parent, const char *name) {
 
 } // namespace
 
-FigureRow::FigureRow(const Figure &f, LengthUnit u, std::function<QString(const std::string &)> names, QWidget *parent)
+FigureRow::FigureRow(const Figure& f, LengthUnit u, std::function<QString(const std::string&)> names, QWidget* parent)
     : QFrame(parent), figure(f), unit(u), nameOf(std::move(names)) {
   setFocusPolicy(Qt::StrongFocus);
   setCursor(Qt::PointingHandCursor);
   setObjectName("figure");
-  auto *column = new QVBoxLayout(this);
+  auto* column = new QVBoxLayout(this);
   column->setContentsMargins(2, 3, 2, 3);
   column->setSpacing(0);
-  auto *line = new QHBoxLayout;
+  auto* line = new QHBoxLayout;
   line->setSpacing(4);
   label = new QLabel(this);
   label->setWordWrap(true);
@@ -57,7 +57,7 @@ FigureRow::FigureRow(const Figure &f, LengthUnit u, std::function<QString(const 
   show(f, u, {});
 }
 
-void FigureRow::show(const Figure &f, LengthUnit u, const QString &moved) {
+void FigureRow::show(const Figure& f, LengthUnit u, const QString& moved) {
   const bool same = f.working == figure.working && f.rule == figure.rule && f.key == figure.key && u == unit;
   figure = f;
   unit = u;
@@ -89,12 +89,12 @@ void FigureRow::setOpen(bool open) {
 void FigureRow::buildWorking() {
   working = new QFrame(this);
   working->setObjectName("working");
-  auto *column = new QVBoxLayout(working);
+  auto* column = new QVBoxLayout(working);
   column->setContentsMargins(8, 6, 8, 6);
   column->setSpacing(3);
-  const auto add = [&](const std::string &text, const char *name, const char *style) {
+  const auto add = [&](const std::string& text, const char* name, const char* style) {
     if (text.empty()) return;
-    auto *l = eup::app::label(working, name);
+    auto* l = eup::app::label(working, name);
     l->setText(QString::fromStdString(text));
     l->setStyleSheet(style);
     l->setTextInteractionFlags(Qt::TextSelectableByMouse);
@@ -103,8 +103,8 @@ void FigureRow::buildWorking() {
   add(figure.rule, "rule", "");
   add(figure.working, "workingText", "font-weight: 700;");
   add(figure.source, "small", "font-style: italic;");
-  for (const std::string &path : figure.decisions) {
-    auto *link = new QPushButton(tr("follows from: %1").arg(nameOf(path)), working);
+  for (const std::string& path : figure.decisions) {
+    auto* link = new QPushButton(tr("follows from: %1").arg(nameOf(path)), working);
     link->setObjectName("link " + QString::fromStdString(path));
     link->setStyleSheet("text-align: left; border: none; background: transparent; padding: 1px; text-decoration: "
                         "underline; font-size: 11px;");
@@ -112,17 +112,17 @@ void FigureRow::buildWorking() {
     connect(link, &QPushButton::clicked, this, [this, path] { Q_EMIT wanted(QString::fromStdString(path)); });
     column->addWidget(link);
   }
-  static_cast<QVBoxLayout *>(layout())->addWidget(working);
+  static_cast<QVBoxLayout*>(layout())->addWidget(working);
   working->show();
 }
 
-void FigureRow::mouseReleaseEvent(QMouseEvent *event) {
+void FigureRow::mouseReleaseEvent(QMouseEvent* event) {
   if (event->button() != Qt::LeftButton) return;
   setOpen(!isOpen());
   Q_EMIT toggled(isOpen());
 }
 
-void FigureRow::keyPressEvent(QKeyEvent *event) {
+void FigureRow::keyPressEvent(QKeyEvent* event) {
   if (event->key() == Qt::Key_Return || event->key() == Qt::Key_Enter || event->key() == Qt::Key_Space) {
     setOpen(!isOpen());
     Q_EMIT toggled(isOpen());
@@ -131,8 +131,8 @@ void FigureRow::keyPressEvent(QKeyEvent *event) {
   QFrame::keyPressEvent(event);
 }
 
-FollowsPanel::FollowsPanel(Document &d, Standpoint &s, QWidget *parent) : QWidget(parent), document(d), standpoint(s) {
-  auto *column = new QVBoxLayout(this);
+FollowsPanel::FollowsPanel(Document& d, Standpoint& s, QWidget* parent) : QWidget(parent), document(d), standpoint(s) {
+  auto* column = new QVBoxLayout(this);
   column->setContentsMargins(0, 0, 0, 0);
   column->setSpacing(6);
   findingsColumn = new QVBoxLayout;
@@ -151,53 +151,53 @@ FollowsPanel::FollowsPanel(Document &d, Standpoint &s, QWidget *parent) : QWidge
   refresh();
 }
 
-std::vector<const Figure *> FollowsPanel::shownFigures() const {
-  std::vector<const Figure *> out;
+std::vector<const Figure*> FollowsPanel::shownFigures() const {
+  std::vector<const Figure*> out;
   const int rib = std::clamp(standpoint.rib(), 1, static_cast<int>(document.wing().ribs.size()));
-  for (const Figure &f : document.wing().figures)
+  for (const Figure& f : document.wing().figures)
     if (f.stage == standpoint.stage() && (!f.rib || *f.rib == rib)) out.push_back(&f);
   return out;
 }
 
 void FollowsPanel::rebuildFindings() {
   std::vector<Finding> now;
-  for (const Finding &f : document.findings())
+  for (const Finding& f : document.findings())
     if (f.stage == standpoint.stage()) now.push_back(f);
   if (findingsShown && now == shownFindings && findingsStage == standpoint.stage()) return;
   findingsShown = true;
   shownFindings = now;
   findingsStage = standpoint.stage();
-  while (QLayoutItem *item = findingsColumn->takeAt(0)) {
+  while (QLayoutItem* item = findingsColumn->takeAt(0)) {
     if (item->widget()) item->widget()->hide(), item->widget()->deleteLater();
     delete item;
   }
-  for (const Finding &f : now) {
-    auto *card = new QFrame(this);
+  for (const Finding& f : now) {
+    auto* card = new QFrame(this);
     card->setObjectName("card");
     card->setProperty("severity", f.severity == Severity::note ? "note" : "wrong");
-    auto *inside = new QVBoxLayout(card);
+    auto* inside = new QVBoxLayout(card);
     inside->setContentsMargins(10, 7, 10, 7);
     inside->setSpacing(2);
-    auto *title = eup::app::label(card, "cardTitle");
+    auto* title = eup::app::label(card, "cardTitle");
     title->setProperty("severity", f.severity == Severity::note ? "note" : "wrong");
     title->setText((f.severity == Severity::note ? "• " : "▲ ") + QString::fromStdString(f.what));
     inside->addWidget(title);
-    for (const std::string &text : {f.detail, f.remedy})
+    for (const std::string& text : {f.detail, f.remedy})
       if (!text.empty()) {
-        auto *l = eup::app::label(card, "cardText");
+        auto* l = eup::app::label(card, "cardText");
         l->setText(QString::fromStdString(text));
         inside->addWidget(l);
       }
-    auto *buttons = new QHBoxLayout;
+    auto* buttons = new QHBoxLayout;
     buttons->setSpacing(4);
     if (!f.decisions.empty()) {
-      auto *go = new QPushButton(tr("Go to the decision"), card);
+      auto* go = new QPushButton(tr("Go to the decision"), card);
       connect(go, &QPushButton::clicked, this,
               [this, path = f.decisions.front()] { Q_EMIT wanted(QString::fromStdString(path)); });
       buttons->addWidget(go);
     }
     if (f.rib) {
-      auto *go = new QPushButton(tr("Show R%1").arg(*f.rib), card);
+      auto* go = new QPushButton(tr("Show R%1").arg(*f.rib), card);
       connect(go, &QPushButton::clicked, this, [this, rib = *f.rib] { standpoint.setRib(rib); });
       buttons->addWidget(go);
     }
@@ -213,7 +213,7 @@ void FollowsPanel::refresh() {
   const auto figures = shownFigures();
   std::string now = std::to_string(static_cast<int>(standpoint.stage()));
   bool ofRib = false;
-  for (const Figure *f : figures) now += "|" + kindOf(f->key), ofRib = ofRib || f->rib;
+  for (const Figure* f : figures) now += "|" + kindOf(f->key), ofRib = ofRib || f->rib;
   heading->setText(ofRib ? tr("FOLLOWS, AT R%1 · open a figure to see its working")
                                .arg(std::clamp(standpoint.rib(), 1, static_cast<int>(document.wing().ribs.size())))
                          : tr("FOLLOWS · open a figure to see its working"));
@@ -221,7 +221,7 @@ void FollowsPanel::refresh() {
   // What moved by this change, for figures that were there before.
   std::map<std::string, double> values;
   bool any = false;
-  for (const Figure &f : document.wing().figures) {
+  for (const Figure& f : document.wing().figures) {
     values[f.key] = f.value;
     const auto old = before.find(f.key);
     if (old == before.end() || std::abs(old->second - f.value) < 1e-9 * std::max(1.0, std::abs(f.value))) continue;
@@ -233,7 +233,7 @@ void FollowsPanel::refresh() {
   before = std::move(values);
   if (any)
     QTimer::singleShot(flashMs, this, [this, gone = moved] {
-      for (const auto &[key, words] : gone)
+      for (const auto& [key, words] : gone)
         if (const auto it = moved.find(key); it != moved.end() && it->second == words) moved.erase(it);
       refresh();
     });
@@ -241,14 +241,14 @@ void FollowsPanel::refresh() {
   if (now != shape) {
     shape = now;
     rows.clear();
-    while (QLayoutItem *item = figuresColumn->takeAt(0)) {
+    while (QLayoutItem* item = figuresColumn->takeAt(0)) {
       if (item->widget()) item->widget()->hide(), item->widget()->deleteLater();
       delete item;
     }
-    for (const Figure *f : figures) {
-      auto *row = new FigureRow(
+    for (const Figure* f : figures) {
+      auto* row = new FigureRow(
           *f, unit,
-          [this](const std::string &path) {
+          [this](const std::string& path) {
             const auto decision = decisionAt(document.design(), path);
             return QString::fromStdString(decision ? decision->group + ", " + decision->label : path);
           },
@@ -262,24 +262,24 @@ void FollowsPanel::refresh() {
       rows[kind] = row;
     }
   }
-  for (const Figure *f : figures)
+  for (const Figure* f : figures)
     if (const auto row = rows.find(kindOf(f->key)); row != rows.end())
       row->second->show(*f, unit, moved.contains(f->key) ? moved[f->key] : QString());
 }
 
-FigureRow *FollowsPanel::rowOf(const std::string &key) const {
+FigureRow* FollowsPanel::rowOf(const std::string& key) const {
   const auto row = rows.find(kindOf(key));
   return row == rows.end() ? nullptr : row->second;
 }
 
-FigureRow *FollowsPanel::reveal(const std::string &key) {
-  const Figure *f = document.wing().figure(key);
+FigureRow* FollowsPanel::reveal(const std::string& key) {
+  const Figure* f = document.wing().figure(key);
   if (!f) return nullptr;
   const Stage stage = f->stage;
   if (f->rib) standpoint.setRib(*f->rib);
   standpoint.setStage(stage);
   open.insert(kindOf(key));
-  FigureRow *row = rowOf(key);
+  FigureRow* row = rowOf(key);
   if (row) row->setOpen(true), row->setFocus(), Q_EMIT revealed(row);
   return row;
 }

@@ -26,7 +26,7 @@ QString JoinBoard::subheading() const {
 }
 
 Box JoinBoard::content() const {
-  const TrueWing &w = document.wing();
+  const TrueWing& w = document.wing();
   const double span = w.loft.span();
   const double from = standpoint.hand() == ShownHand::right ? -0.12 * span : -1.02 * span,
                to = standpoint.hand() == ShownHand::left ? 0.12 * span : 1.02 * span;
@@ -38,20 +38,20 @@ Box JoinBoard::content() const {
 }
 
 /// Seen from behind, the right half lies to the right. Underside and top of the thickest place, rib by rib.
-void JoinBoard::drawHalf(Ink &ink, double side) const {
-  const TrueWing &w = document.wing();
+void JoinBoard::drawHalf(Ink& ink, double side) const {
+  const TrueWing& w = document.wing();
   const bool oneFlat = w.design.join.propping == Propping::oneFlat;
   const bool propped = !oneFlat || side > 0 || standpoint.hand() == ShownHand::left;
   const double angle = !propped ? 0 : oneFlat ? 2 * w.join.gamma : w.join.gamma;
   const double s = std::sin(angle), c = std::cos(angle), lift = -w.loft.cutAt(0).lower[0].y();
   const auto at = [&](double t, double z) { return Point(side * (t * c - z * s), t * s + z * c + lift); };
   double rootLow = 0;
-  for (const Point &p : w.loft.cutAt(0).lower) rootLow = std::min(rootLow, p.y());
-  const auto up = [&](const Point &p) -> Point { return p - Point(0, rootLow * (oneFlat ? 1 : c)); };
+  for (const Point& p : w.loft.cutAt(0).lower) rootLow = std::min(rootLow, p.y());
+  const auto up = [&](const Point& p) -> Point { return p - Point(0, rootLow * (oneFlat ? 1 : c)); };
   Polyline top, bottom;
-  for (const Rib &rib : w.ribs) {
+  for (const Rib& rib : w.ribs) {
     double high = -1e300, low = 1e300;
-    for (const Point &p : rib.bare) {
+    for (const Point& p : rib.bare) {
       const double z = rib.frame.fromChord(p).y();
       high = std::max(high, z), low = std::min(low, z);
     }
@@ -80,17 +80,17 @@ void JoinBoard::drawHalf(Ink &ink, double side) const {
            {0, 34}, Qt::AlignHCenter, 13, true);
 }
 
-void JoinBoard::drawBrace(Ink &ink, const Point &at, double room) const {
-  const TrueWing &w = document.wing();
+void JoinBoard::drawBrace(Ink& ink, const Point& at, double room) const {
+  const TrueWing& w = document.wing();
   if (!w.join.brace) {
     ink.text(at, tr("No brace"), look.faint, {}, Qt::AlignLeft, 13, true);
     return;
   }
-  const Brace &b = *w.join.brace;
+  const Brace& b = *w.join.brace;
   const double k = magnified(boundsOf(b.outline).width(), room);
   const Point middle = at + Point(k * boundsOf(b.outline).width() / 2, -0.1 * w.loft.span());
   Polyline outline;
-  for (const Point &p : b.outline) outline.push_back(middle + p * k);
+  for (const Point& p : b.outline) outline.push_back(middle + p * k);
   ink.text(at, tr("Brace, %1 thick (drawn × %2)").arg(len(w.design.join.braceThickness)).arg(k), look.ink, {0, -8},
            Qt::AlignLeft, 13, true);
   ink.loop(outline, look.ply, look.ink, 1.4);
@@ -103,28 +103,28 @@ void JoinBoard::drawBrace(Ink &ink, const Point &at, double room) const {
            Qt::AlignLeft, 11);
 }
 
-void JoinBoard::drawPacking(Ink &ink, const Point &at, double room) const {
-  const TrueWing &w = document.wing();
+void JoinBoard::drawPacking(Ink& ink, const Point& at, double room) const {
+  const TrueWing& w = document.wing();
   const auto i = static_cast<std::size_t>(std::clamp(standpoint.rib(), 1, static_cast<int>(w.ribs.size())) - 1);
-  const Rib &rib = w.ribs[i];
-  const RibSupports &supports = w.settingUp.ribs[i];
+  const Rib& rib = w.ribs[i];
+  const RibSupports& supports = w.settingUp.ribs[i];
   const Placement turn{-w.settingUp.turn, {0, 0}};
   const Point nose = turn(rib.frame.le);
   const double board = nose.y() - supports.at.front().height;
   const double k = magnified(w.design.panel.rootChord, room);
   const Point foot = at + Point(0, -0.14 * w.loft.span());
-  const auto place = [&](const Point &chordAxes) -> Point {
+  const auto place = [&](const Point& chordAxes) -> Point {
     const Point p = turn(rib.frame.fromChord(chordAxes));
     return foot + Point(p.x() - nose.x(), p.y() - board) * k;
   };
   Polyline outline;
-  for (const Point &p : rib.bare) outline.push_back(place(p));
+  for (const Point& p : rib.bare) outline.push_back(place(p));
   ink.text(at, tr("R%1 on the board: packing under it (drawn × %2)").arg(rib.number).arg(k), look.ink, {0, -8},
            Qt::AlignLeft, 13, true);
   ink.loop(outline, look.balsa, look.ink, 1.4);
   ink.line(foot - Point(12, 0), foot + Point(rib.frame.chord * k + 12, 0), look.ink, 1.6);
   int row = 0;
-  for (const Support &s : supports.at) {
+  for (const Support& s : supports.at) {
     const Point p = place({s.x, 0});
     ink.line({p.x(), foot.y()}, {p.x(), foot.y() + s.height * k}, look.accent, 3);
     const double down = (row++ % 2) * 32;
@@ -133,8 +133,8 @@ void JoinBoard::drawPacking(Ink &ink, const Point &at, double room) const {
   }
 }
 
-void JoinBoard::draw(Ink &ink) const {
-  const TrueWing &w = document.wing();
+void JoinBoard::draw(Ink& ink) const {
+  const TrueWing& w = document.wing();
   const double span = w.loft.span();
   const Box box = content();
   ink.line({box.low.x(), 0}, {box.high.x(), 0}, look.ink, 1.8);
@@ -147,15 +147,15 @@ void JoinBoard::draw(Ink &ink) const {
 }
 
 std::vector<Handle> JoinBoard::handles() const {
-  const TrueWing &w = document.wing();
+  const TrueWing& w = document.wing();
   const double side = mirrored() ? -1 : 1, span = w.loft.span();
   const Point at(side * span * std::cos(w.join.gamma), w.join.risePropped + w.ribs.front().depth);
-  return {{tr("tip"), at, at, Qt::SizeVerCursor, tr("Raise the tip"), [](const Design &d, const Point &by) {
+  return {{tr("tip"), at, at, Qt::SizeVerCursor, tr("Raise the tip"), [](const Design& d, const Point& by) {
              return decideValue(d, "join.dihedral.rise", riseOf(d.join.dihedral, d.panel.halfSpan) + by.y());
            }}};
 }
 
-Board *makeBoard(Stage stage, Document &d, Standpoint &s, const Look &l, QWidget *parent) {
+Board* makeBoard(Stage stage, Document& d, Standpoint& s, const Look& l, QWidget* parent) {
   switch (stage) {
   case Stage::sections:
     return new SectionBoard(d, s, l, parent);

@@ -16,7 +16,7 @@ Point LayoutBoard::onBoard(double x, double t) const {
 }
 
 Box LayoutBoard::content() const {
-  const TrueWing &w = document.wing();
+  const TrueWing& w = document.wing();
   Box box;
   const double span = w.loft.span(), deep = std::max(w.loft.frameAt(0).te.x(), w.loft.frameAt(span).te.x());
   const double ahead = std::min(0.0, w.loft.frameAt(span).le.x());
@@ -28,15 +28,15 @@ Box LayoutBoard::content() const {
   return box;
 }
 
-void LayoutBoard::drawHalf(Ink &ink, double side) const {
-  const TrueWing &w = document.wing();
+void LayoutBoard::drawHalf(Ink& ink, double side) const {
+  const TrueWing& w = document.wing();
   const double span = w.loft.span();
   const ChordFrame root = w.loft.frameAt(0), tip = w.loft.frameAt(span);
   const auto at = [&](double x, double t) { return Point(side * t, -x); };
   const auto chordwise = [&](double a, double b) {
     return std::pair(root.fromChord({a, 0}).x(), tip.fromChord({b, 0}).x());
   };
-  const auto strip = [&](double a0, double b0, double a1, double b1, const QColor &fill) {
+  const auto strip = [&](double a0, double b0, double a1, double b1, const QColor& fill) {
     const auto [r0, t0] = chordwise(a0, b0);
     const auto [r1, t1] = chordwise(a1, b1);
     ink.loop({at(r0, 0), at(t0, span), at(t1, span), at(r1, 0)}, fill, look.ink, 0.8);
@@ -50,14 +50,14 @@ void LayoutBoard::drawHalf(Ink &ink, double side) const {
   if (w.design.trailingEdge.kind != TrailingEdgeKind::none)
     strip(root.chord - w.design.trailingEdge.width, tip.chord - w.design.trailingEdge.width, root.chord, tip.chord,
           look.stock);
-  for (const SparLine &line : w.spars) {
-    const Spar &spar = w.design.spars[static_cast<std::size_t>(line.index)];
+  for (const SparLine& line : w.spars) {
+    const Spar& spar = w.design.spars[static_cast<std::size_t>(line.index)];
     const double half = (spar.kind == SparKind::fullDepth ? spar.sheet : std::max(spar.top.width, spar.bottom.width)) /
                         2 * line.stretch;
     const double a = line.middle.root.x(), b = line.middle.tip.x();
     ink.loop({at(a - half, 0), at(b - half, span), at(b + half, span), at(a + half, 0)}, look.hardwood, look.ink, 0.8);
   }
-  for (const Rib &rib : w.ribs) {
+  for (const Rib& rib : w.ribs) {
     const Box wood = boundsOf(rib.wood);
     if (wood.empty()) continue;
     const bool mine = rib.number == standpoint.rib();
@@ -72,8 +72,8 @@ void LayoutBoard::drawHalf(Ink &ink, double side) const {
   }
 }
 
-void LayoutBoard::draw(Ink &ink) const {
-  const TrueWing &w = document.wing();
+void LayoutBoard::draw(Ink& ink) const {
+  const TrueWing& w = document.wing();
   const double span = w.loft.span();
   if (standpoint.hand() != ShownHand::left) drawHalf(ink, 1);
   if (standpoint.hand() != ShownHand::right) drawHalf(ink, -1);
@@ -86,39 +86,39 @@ void LayoutBoard::draw(Ink &ink) const {
     ink.text(onBoard(tip.fromChord({tip.chord / 2, 0}).x(), span), len(tip.chord), look.ink,
              {mirrored() ? -8.0 : 8.0, 0}, mirrored() ? Qt::AlignRight : Qt::AlignLeft);
   }
-  const Planform &p = w.planform;
+  const Planform& p = w.planform;
   const double x0 = w.design.panel.tipSetback * p.meanChordAt / span;
   ink.line(onBoard(x0, p.meanChordAt), onBoard(x0 + p.meanChord, p.meanChordAt), look.accent, 1.2, Qt::DashLine);
   ink.text(onBoard(x0 + p.meanChord, p.meanChordAt), tr("mean chord"), look.accent, {4, -6}, Qt::AlignLeft, 11);
 }
 
 std::vector<Handle> LayoutBoard::handles() const {
-  const TrueWing &w = document.wing();
+  const TrueWing& w = document.wing();
   const double span = w.loft.span(), side = mirrored() ? -1 : 1;
   const ChordFrame root = w.loft.frameAt(0), tip = w.loft.frameAt(span);
   std::vector<Handle> out;
-  const auto knob = [&](const QString &name, double x, double t, const char *path, auto value) {
+  const auto knob = [&](const QString& name, double x, double t, const char* path, auto value) {
     const Point at = onBoard(x, t);
     out.push_back({name, at, at, Qt::SizeVerCursor, tr("Move %1").arg(name),
-                   [path = std::string(path), value](const Design &d, const Point &by) {
+                   [path = std::string(path), value](const Design& d, const Point& by) {
                      return decideValue(d, path, value(d, by));
                    }});
   };
   knob(tr("tip trailing edge"), tip.te.x(), span, "panel.tipChord",
-       [](const Design &d, const Point &by) { return d.panel.tipChord - by.y(); });
+       [](const Design& d, const Point& by) { return d.panel.tipChord - by.y(); });
   knob(tr("root trailing edge"), root.te.x(), 0, "panel.rootChord",
-       [](const Design &d, const Point &by) { return d.panel.rootChord - by.y(); });
+       [](const Design& d, const Point& by) { return d.panel.rootChord - by.y(); });
   knob(tr("tip leading edge"), tip.le.x(), span, "panel.tipSetback",
-       [](const Design &d, const Point &by) { return d.panel.tipSetback - by.y(); });
+       [](const Design& d, const Point& by) { return d.panel.tipSetback - by.y(); });
   knob(tr("half span"), tip.fromChord({tip.chord * 0.5, 0}).x(), span, "panel.halfSpan",
-       [side](const Design &d, const Point &by) { return d.panel.halfSpan + side * by.x(); });
+       [side](const Design& d, const Point& by) { return d.panel.halfSpan + side * by.x(); });
   out.back().cursor = Qt::SizeHorCursor;
   for (std::size_t k = 0; k < w.spars.size(); ++k) {
     const QString name = QString::fromStdString(w.design.spars[k].name);
-    const auto end = [&](const char *which, double x, double t, double chord, bool isRoot) {
+    const auto end = [&](const char* which, double x, double t, double chord, bool isRoot) {
       const std::string path = "spars." + std::to_string(k) + (isRoot ? ".rootFraction" : ".tipFraction");
       knob(tr("%1 line at the %2").arg(name, QString::fromLatin1(which)), x, t, path.c_str(),
-           [k, chord, isRoot](const Design &d, const Point &by) {
+           [k, chord, isRoot](const Design& d, const Point& by) {
              if (k >= d.spars.size()) return 0.0;
              return (isRoot ? d.spars[k].rootFraction : d.spars[k].tipFraction) - by.y() / chord;
            });
@@ -128,8 +128,8 @@ std::vector<Handle> LayoutBoard::handles() const {
   }
   if (w.design.sheeting.to == SheetEdge::fraction && (w.design.sheeting.top || w.design.sheeting.bottom))
     knob(tr("sheet edge"), root.chord * w.design.sheeting.fraction, 0, "sheeting.fraction",
-         [chord = root.chord](const Design &d, const Point &by) { return d.sheeting.fraction - by.y() / chord; });
-  for (const Rib &rib : w.ribs) {
+         [chord = root.chord](const Design& d, const Point& by) { return d.sheeting.fraction - by.y() / chord; });
+  for (const Rib& rib : w.ribs) {
     if (rib.kind != RibKind::main) continue;
     const auto i = static_cast<std::size_t>(rib.number - 1);
     Handle h{tr("rib R%1").arg(rib.number),
@@ -139,7 +139,7 @@ std::vector<Handle> LayoutBoard::handles() const {
              tr("Move rib R%1").arg(rib.number),
              {},
              false};
-    h.pull = [i, side](const Design &before, const Point &by) -> Result<Design> {
+    h.pull = [i, side](const Design& before, const Point& by) -> Result<Design> {
       Design d = before;
       auto stations = ribStations(d.ribs, d.panel.halfSpan);
       if (i == 0 || i + 1 >= stations.size()) return Problem{"", "there is no such rib any more"};
@@ -157,11 +157,11 @@ std::vector<Handle> LayoutBoard::handles() const {
   return out;
 }
 
-void LayoutBoard::clicked(const Point &p) {
+void LayoutBoard::clicked(const Point& p) {
   const double t = std::abs(p.x());
-  const TrueWing &w = document.wing();
+  const TrueWing& w = document.wing();
   int nearest = 1;
-  for (const Rib &rib : w.ribs)
+  for (const Rib& rib : w.ribs)
     if (std::abs(rib.t() - t) < std::abs(w.ribs[static_cast<std::size_t>(nearest - 1)].t() - t)) nearest = rib.number;
   standpoint.setRib(nearest);
 }

@@ -28,7 +28,7 @@ Look darkLook() {
   return l;
 }
 
-QString styleSheet(const Look &l) {
+QString styleSheet(const Look& l) {
   QString css = R"(
 * { font-family: "Inter"; font-size: 12px; color: @ink; }
 QMainWindow, QDialog, QWidget#furniture { background: @panel; }
@@ -74,18 +74,18 @@ QCheckBox { spacing: 6px; } QCheckBox::indicator { width: 15px; height: 15px; bo
 QCheckBox::indicator:checked { background: @accent; border-color: @accent; image: url(:/icons/tick.svg); } QCheckBox:focus { background: @accentSoft; }
 QToolTip { background: @panel; color: @ink; border: 1px solid @edge; padding: 4px; }
 )";
-  const std::pair<const char *, QColor> names[] = {{"@accentSoft", l.accentSoft},
-                                                   {"@wrongSoft", l.wrongSoft},
-                                                   {"@accent", l.accent},
-                                                   {"@wrong", l.wrong},
-                                                   {"@panel", l.panel},
-                                                   {"@paper", l.paper},
-                                                   {"@field", l.field},
-                                                   {"@faint", l.faint},
-                                                   {"@edge", l.edge},
-                                                   {"@rail", l.rail},
-                                                   {"@ink", l.ink}};
-  for (const auto &[name, colour] : names) css.replace(QString::fromLatin1(name), colour.name());
+  const std::pair<const char*, QColor> names[] = {{"@accentSoft", l.accentSoft},
+                                                  {"@wrongSoft", l.wrongSoft},
+                                                  {"@accent", l.accent},
+                                                  {"@wrong", l.wrong},
+                                                  {"@panel", l.panel},
+                                                  {"@paper", l.paper},
+                                                  {"@field", l.field},
+                                                  {"@faint", l.faint},
+                                                  {"@edge", l.edge},
+                                                  {"@rail", l.rail},
+                                                  {"@ink", l.ink}};
+  for (const auto& [name, colour] : names) css.replace(QString::fromLatin1(name), colour.name());
   return css;
 }
 

@@ -16,7 +16,7 @@ struct Look {
 
 Look lightLook();
 Look darkLook();
-QString styleSheet(const Look &look);
+QString styleSheet(const Look& look);
 
 /// Makes the shipped fonts and icons known, and answers the fonts' family.
 QString loadShippedFonts();

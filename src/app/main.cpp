@@ -6,7 +6,7 @@
 #include <QStandardPaths>
 #include <QTextStream>
 
-int main(int argc, char **argv) {
+int main(int argc, char** argv) {
   QApplication app(argc, argv);
   QApplication::setApplicationName("euptera");
   QApplication::setApplicationVersion(EUPTERA_VERSION);

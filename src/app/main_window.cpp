@@ -35,28 +35,28 @@ namespace eup::app {
 
 namespace {
 constexpr int mostRecent = 8;
-const char *fileFilter = "Wing files (*.euptera);;All files (*)";
+const char* fileFilter = "Wing files (*.euptera);;All files (*)";
 } // namespace
 
-MainWindow::MainWindow(const QString &folder, QWidget *parent) : QMainWindow(parent), stateFolder(folder) {
+MainWindow::MainWindow(const QString& folder, QWidget* parent) : QMainWindow(parent), stateFolder(folder) {
   theAutosave = new Autosave(theDocument, folder, this);
   setMinimumSize(980, 620);
   resize(1280, 800);
-  auto *furniture = new QWidget(this);
+  auto* furniture = new QWidget(this);
   furniture->setObjectName("furniture");
-  auto *rows = new QVBoxLayout(furniture);
+  auto* rows = new QVBoxLayout(furniture);
   rows->setContentsMargins(0, 0, 0, 0);
   rows->setSpacing(0);
   rows->addWidget(makeTopBar());
   rows->addWidget(makeMessageBar());
-  auto *across = new QHBoxLayout;
+  auto* across = new QHBoxLayout;
   across->setSpacing(0);
   across->addWidget(new Rail(theDocument, theStandpoint, furniture));
-  auto *middle = new QVBoxLayout;
+  auto* middle = new QVBoxLayout;
   middle->setSpacing(0);
   stack = new QStackedWidget(furniture);
   for (Stage stage : allStages) {
-    Board *board = makeBoard(stage, theDocument, theStandpoint, look, stack);
+    Board* board = makeBoard(stage, theDocument, theStandpoint, look, stack);
     board->setObjectName(QString("board %1").arg(name(stage)));
     board->setAccessibleName(tr("Board: %1. Comma and full stop choose a handle, arrow keys move it").arg(name(stage)));
     boards[stage] = board;
@@ -81,15 +81,15 @@ MainWindow::MainWindow(const QString &folder, QWidget *parent) : QMainWindow(par
   boards.at(theStandpoint.stage())->setFocus();
 }
 
-QWidget *MainWindow::makeTopBar() {
-  auto *bar = new QWidget(this);
+QWidget* MainWindow::makeTopBar() {
+  auto* bar = new QWidget(this);
   bar->setObjectName("topBar");
   bar->setAttribute(Qt::WA_StyledBackground);
   bar->setFixedHeight(46);
-  auto *row = new QHBoxLayout(bar);
+  auto* row = new QHBoxLayout(bar);
   row->setContentsMargins(8, 4, 12, 4);
   row->setSpacing(8);
-  auto *menus = new QMenuBar(bar);
+  auto* menus = new QMenuBar(bar);
   menus->setNativeMenuBar(false);
   menus->setSizePolicy(QSizePolicy::Minimum, QSizePolicy::Preferred);
   makeMenus(menus);
@@ -98,11 +98,11 @@ QWidget *MainWindow::makeTopBar() {
   nameLabel->setObjectName("title");
   row->addWidget(nameLabel);
   row->addStretch();
-  auto *hands = new QHBoxLayout;
+  auto* hands = new QHBoxLayout;
   hands->setSpacing(0);
-  for (const auto &[hand, words] : {std::pair(ShownHand::left, tr("Left")), std::pair(ShownHand::both, tr("Both")),
+  for (const auto& [hand, words] : {std::pair(ShownHand::left, tr("Left")), std::pair(ShownHand::both, tr("Both")),
                                     std::pair(ShownHand::right, tr("Right"))}) {
-    auto *button = new QToolButton(bar);
+    auto* button = new QToolButton(bar);
     button->setText(words);
     button->setCheckable(true);
     button->setProperty("segment", true);
@@ -141,7 +141,7 @@ QWidget *MainWindow::makeTopBar() {
   findBox->setPlaceholderText(tr("Find a figure"));
   findBox->setAccessibleName(tr("Find a figure"));
   findBox->setFixedWidth(158);
-  auto *completer = new QCompleter(new QStringListModel(this), this);
+  auto* completer = new QCompleter(new QStringListModel(this), this);
   completer->setCaseSensitivity(Qt::CaseInsensitive);
   completer->setFilterMode(Qt::MatchContains);
   findBox->setCompleter(completer);
@@ -149,20 +149,20 @@ QWidget *MainWindow::makeTopBar() {
     const QString key = findBox->text().section(" — ", 1).trimmed();
     if (followsPanel->reveal((key.isEmpty() ? findBox->text().trimmed() : key).toStdString())) findBox->clear();
   };
-  connect(completer, qOverload<const QString &>(&QCompleter::activated), this, go, Qt::QueuedConnection);
+  connect(completer, qOverload<const QString&>(&QCompleter::activated), this, go, Qt::QueuedConnection);
   connect(findBox, &QLineEdit::returnPressed, this, go);
   row->addWidget(findBox);
   return bar;
 }
 
-void MainWindow::makeMenus(QMenuBar *bar) {
-  const auto add = [this](QMenu *menu, const QString &words, const QKeySequence &key, auto run) {
-    QAction *action = menu->addAction(words);
+void MainWindow::makeMenus(QMenuBar* bar) {
+  const auto add = [this](QMenu* menu, const QString& words, const QKeySequence& key, auto run) {
+    QAction* action = menu->addAction(words);
     action->setShortcut(key);
     connect(action, &QAction::triggered, this, run);
     return action;
   };
-  QMenu *file = bar->addMenu(tr("&File"));
+  QMenu* file = bar->addMenu(tr("&File"));
   add(file, tr("&New wing"), QKeySequence::New, [this] {
     if (mayLeave()) newWing();
   });
@@ -178,7 +178,7 @@ void MainWindow::makeMenus(QMenuBar *bar) {
   add(file, tr("&To the bench: prints and files…"), QKeySequence("Ctrl+P"), [this] { showExport(); });
   file->addSeparator();
   add(file, tr("&Quit"), QKeySequence::Quit, [this] { close(); });
-  QMenu *edit = bar->addMenu(tr("&Edit"));
+  QMenu* edit = bar->addMenu(tr("&Edit"));
   undoAction = add(edit, tr("Undo"), QKeySequence::Undo, [this] { theDocument.undo(); });
   redoAction = add(edit, tr("Redo"), QKeySequence::Redo, [this] { theDocument.redo(); });
   redoAction->setShortcuts(
@@ -188,7 +188,7 @@ void MainWindow::makeMenus(QMenuBar *bar) {
     findBox->setFocus();
     findBox->selectAll();
   });
-  QMenu *view = bar->addMenu(tr("&View"));
+  QMenu* view = bar->addMenu(tr("&View"));
   add(view, tr("Turn the hand"), QKeySequence("Ctrl+H"), [this] {
     const ShownHand now = theStandpoint.hand();
     theStandpoint.setHand(now == ShownHand::right  ? ShownHand::left
@@ -200,16 +200,16 @@ void MainWindow::makeMenus(QMenuBar *bar) {
   view->addSeparator();
   add(view, tr("Fit the board"), QKeySequence("Ctrl+0"), [this] { boards[theStandpoint.stage()]->fit(); });
   add(view, tr("Closer"), QKeySequence::ZoomIn, [this] {
-    Board *b = boards[theStandpoint.stage()];
+    Board* b = boards[theStandpoint.stage()];
     b->zoomBy(1.25, b->rect().center());
   });
   add(view, tr("Further away"), QKeySequence::ZoomOut, [this] {
-    Board *b = boards[theStandpoint.stage()];
+    Board* b = boards[theStandpoint.stage()];
     b->zoomBy(0.8, b->rect().center());
   });
   view->addSeparator();
   add(view, tr("Light or dark"), QKeySequence("Ctrl+D"), [this] { setDark(!look.dark); });
-  QMenu *help = bar->addMenu(tr("&Help"));
+  QMenu* help = bar->addMenu(tr("&Help"));
   add(help, tr("How to work here"), QKeySequence::HelpContents, [this] { showHelp(); });
   add(help, tr("About Euptera"), {}, [this] {
     QMessageBox::about(this, tr("About Euptera"),
@@ -220,10 +220,10 @@ void MainWindow::makeMenus(QMenuBar *bar) {
   });
 }
 
-QWidget *MainWindow::makeMessageBar() {
+QWidget* MainWindow::makeMessageBar() {
   messageBar = new QFrame(this);
   messageBar->setObjectName("message");
-  auto *row = new QHBoxLayout(messageBar);
+  auto* row = new QHBoxLayout(messageBar);
   row->setContentsMargins(16, 6, 10, 6);
   messageText = new QLabel(messageBar);
   messageText->setObjectName("messageText");
@@ -241,7 +241,7 @@ QWidget *MainWindow::makeMessageBar() {
     messageBar->hide();
   });
   row->addWidget(recoverButton);
-  auto *close = new QToolButton(messageBar);
+  auto* close = new QToolButton(messageBar);
   close->setObjectName("closeMessage");
   close->setText(tr("Close"));
   connect(close, &QToolButton::clicked, messageBar, &QFrame::hide);
@@ -250,12 +250,12 @@ QWidget *MainWindow::makeMessageBar() {
   return messageBar;
 }
 
-QWidget *MainWindow::makeSide() {
-  auto *side = new QWidget(this);
+QWidget* MainWindow::makeSide() {
+  auto* side = new QWidget(this);
   side->setObjectName("side");
   side->setAttribute(Qt::WA_StyledBackground);
   side->setFixedWidth(356);
-  auto *column = new QVBoxLayout(side);
+  auto* column = new QVBoxLayout(side);
   column->setContentsMargins(0, 0, 0, 10);
   column->setSpacing(6);
   sideScroll = new QScrollArea(side);
@@ -263,11 +263,11 @@ QWidget *MainWindow::makeSide() {
   sideScroll->setFrameShape(QFrame::NoFrame);
   sideScroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
   sideScroll->setFocusPolicy(Qt::NoFocus);
-  auto *inside = new QWidget;
-  auto *stackColumn = new QVBoxLayout(inside);
+  auto* inside = new QWidget;
+  auto* stackColumn = new QVBoxLayout(inside);
   stackColumn->setContentsMargins(16, 12, 12, 8);
   stackColumn->setSpacing(8);
-  auto *heading = new QLabel(tr("DECIDE · type lengths as on a plan"), inside);
+  auto* heading = new QLabel(tr("DECIDE · type lengths as on a plan"), inside);
   heading->setObjectName("heading");
   decidePanel = new DecidePanel(theDocument, theStandpoint, inside);
   followsPanel = new FollowsPanel(theDocument, theStandpoint, inside);
@@ -276,21 +276,21 @@ QWidget *MainWindow::makeSide() {
   stackColumn->addWidget(followsPanel, 1);
   sideScroll->setWidget(inside);
   column->addWidget(sideScroll, 1);
-  auto *bench = new QPushButton(tr("To the bench…"), side);
+  auto* bench = new QPushButton(tr("To the bench…"), side);
   bench->setObjectName("primary");
   bench->setToolTip(tr("Ribs, plan and bench card as PDF, SVG or DXF (Ctrl+P)"));
   connect(bench, &QPushButton::clicked, this, &MainWindow::showExport);
-  auto *foot = new QHBoxLayout;
+  auto* foot = new QHBoxLayout;
   foot->setContentsMargins(16, 0, 12, 0);
   foot->addWidget(bench);
   foot->addStretch();
   column->addLayout(foot);
   connect(decidePanel, &DecidePanel::openCoordinates, this, &MainWindow::chooseCoordinates);
-  connect(followsPanel, &FollowsPanel::wanted, this, [this](const QString &path) {
+  connect(followsPanel, &FollowsPanel::wanted, this, [this](const QString& path) {
     decidePanel->focusDecision(path.toStdString());
     sideScroll->verticalScrollBar()->setValue(0);
   });
-  connect(followsPanel, &FollowsPanel::revealed, this, [this](QWidget *row) {
+  connect(followsPanel, &FollowsPanel::revealed, this, [this](QWidget* row) {
     QTimer::singleShot(0, row, [this, row] { sideScroll->ensureWidgetVisible(row, 0, 60); });
   });
   return side;
@@ -303,10 +303,10 @@ void MainWindow::refresh() {
   if (theStandpoint.rib() > ribs) return theStandpoint.setRib(ribs);
   if (theStandpoint.spar() >= spars && theStandpoint.spar() > 0) return theStandpoint.setSpar(std::max(0, spars - 1));
   stack->setCurrentWidget(boards.at(theStandpoint.stage()));
-  for (const auto &[hand, button] : handButtons) button->setChecked(theStandpoint.hand() == hand);
+  for (const auto& [hand, button] : handButtons) button->setChecked(theStandpoint.hand() == hand);
   unitBox->setCurrentIndex(theDocument.design().unit == LengthUnit::inch ? 1 : 0);
   const QString undo = theDocument.undoName(), redo = theDocument.redoName();
-  const auto shortened = [this](const QString &s) { return fontMetrics().elidedText(s, Qt::ElideRight, 130); };
+  const auto shortened = [this](const QString& s) { return fontMetrics().elidedText(s, Qt::ElideRight, 130); };
   undoButton->setText("↶ " + shortened(undo));
   redoButton->setText("↷ " + shortened(redo));
   undoButton->setEnabled(theDocument.canUndo());
@@ -321,11 +321,11 @@ void MainWindow::refresh() {
 }
 
 void MainWindow::rebuildFigureNames() {
-  auto *model = qobject_cast<QStringListModel *>(findBox->completer()->model());
-  const auto &figures = theDocument.wing().figures;
+  auto* model = qobject_cast<QStringListModel*>(findBox->completer()->model());
+  const auto& figures = theDocument.wing().figures;
   if (model->rowCount() == static_cast<int>(figures.size())) return;
   QStringList names;
-  for (const Figure &f : figures)
+  for (const Figure& f : figures)
     names << QString::fromStdString(f.label + (f.rib ? " R" + std::to_string(*f.rib) : "") + " — " + f.key);
   model->setStringList(names);
 }
@@ -337,7 +337,7 @@ void MainWindow::refreshFile() {
   setWindowTitle(QString("%1%2 — Euptera").arg(name, theDocument.modified() ? tr(" (not saved)") : ""));
 }
 
-void MainWindow::say(const QString &words, bool wrong) {
+void MainWindow::say(const QString& words, bool wrong) {
   messageText->setText(words);
   messageBar->setProperty("wrong", wrong);
   messageBar->style()->polish(messageBar);
@@ -353,7 +353,7 @@ void MainWindow::setDark(bool dark) {
   look = dark ? darkLook() : lightLook();
   qApp->setStyleSheet(app::styleSheet(look));
   QSettings(stateFolder + "/settings.ini", QSettings::IniFormat).setValue("dark", dark);
-  for (const auto &[stage, board] : boards) board->update();
+  for (const auto& [stage, board] : boards) board->update();
   if (spanRule) spanRule->update();
 }
 
@@ -371,7 +371,7 @@ void MainWindow::openDemo() {
   messageBar->hide();
 }
 
-bool MainWindow::openFile(const QString &path) {
+bool MainWindow::openFile(const QString& path) {
   // What is open and unsaved is kept until the new file is known to be good.
   theAutosave->keep();
   const auto opened = theDocument.open(QFileInfo(path).absoluteFilePath());
@@ -385,7 +385,7 @@ bool MainWindow::openFile(const QString &path) {
   messageBar->hide();
   if (!opened.value().empty()) {
     QStringList notes;
-    for (const std::string &note : opened.value()) notes << QString::fromStdString(note);
+    for (const std::string& note : opened.value()) notes << QString::fromStdString(note);
     say(tr("Opened, but: %1")
             .arg(notes.mid(0, 4).join("; ") + (notes.size() > 4 ? tr("; and %1 more").arg(notes.size() - 4) : "")));
   }
@@ -402,7 +402,7 @@ void MainWindow::offerRecovery() {
   recoverButton->show();
 }
 
-bool MainWindow::saveTo(const QString &path) {
+bool MainWindow::saveTo(const QString& path) {
   const auto done = theDocument.save(path);
   if (!done) {
     say(tr("Not saved. %1").arg(QString::fromStdString(done.problem().text())), true);
@@ -445,15 +445,15 @@ void MainWindow::chooseAndOpen() {
   if (!path.isEmpty()) openFile(path);
 }
 
-void MainWindow::chooseCoordinates(const QString &end) {
+void MainWindow::chooseCoordinates(const QString& end) {
   const QString path = QFileDialog::getOpenFileName(this, tr("Coordinates of the %1 section").arg(end), {},
                                                     tr("Coordinates (*.dat *.txt *.cor *.csv);;All files (*)"));
   if (!path.isEmpty()) importCoordinates(end, path);
 }
 
-bool MainWindow::importCoordinates(const QString &end, const QString &path) {
+bool MainWindow::importCoordinates(const QString& end, const QString& path) {
   const auto text = readTextFile(path.toStdString());
-  const auto fail = [&](const Problem &problem) {
+  const auto fail = [&](const Problem& problem) {
     say(tr("%1 was not taken. %2").arg(QFileInfo(path).fileName(), QString::fromStdString(problem.text())), true);
     return false;
   };
@@ -464,7 +464,7 @@ bool MainWindow::importCoordinates(const QString &end, const QString &path) {
   (end == "root" ? next.sections.root : next.sections.tip) = read.value().section;
   theDocument.edit(tr("Section %1").arg(QString::fromStdString(read.value().section.name)), std::move(next));
   QStringList notes;
-  for (const std::string &note : read.value().mended) notes << QString::fromStdString(note);
+  for (const std::string& note : read.value().mended) notes << QString::fromStdString(note);
   if (!notes.isEmpty())
     say(tr("%1 was taken; mended on the way: %2").arg(QFileInfo(path).fileName(), notes.mid(0, 4).join("; ")));
   return true;
@@ -480,7 +480,7 @@ void MainWindow::showExport() {
   if (dialog.exec() == QDialog::Accepted) exportTo(dialog.folder(), dialog.order());
 }
 
-bool MainWindow::exportTo(const QString &folder, const ExportOrder &order) {
+bool MainWindow::exportTo(const QString& folder, const ExportOrder& order) {
   QProgressDialog progress(tr("Writing files for the bench"), tr("Stop"), 0, 100, this);
   progress.setWindowModality(Qt::WindowModal);
   progress.setMinimumDuration(400);
@@ -503,7 +503,7 @@ QStringList MainWindow::recentFiles() const {
   return QSettings(stateFolder + "/settings.ini", QSettings::IniFormat).value("recent").toStringList();
 }
 
-void MainWindow::addRecent(const QString &path) {
+void MainWindow::addRecent(const QString& path) {
   QStringList all = recentFiles();
   all.removeAll(path);
   all.prepend(path);
@@ -514,7 +514,7 @@ void MainWindow::addRecent(const QString &path) {
 
 void MainWindow::rebuildRecent() {
   recentMenu->clear();
-  for (const QString &path : recentFiles())
+  for (const QString& path : recentFiles())
     connect(recentMenu->addAction(path), &QAction::triggered, this, [this, path] {
       if (mayLeave()) openFile(path);
     });
@@ -537,7 +537,7 @@ void MainWindow::showHelp() {
                               "clear space by the local rules."));
 }
 
-void MainWindow::closeEvent(QCloseEvent *event) {
+void MainWindow::closeEvent(QCloseEvent* event) {
   if (!mayLeave()) return event->ignore();
   theAutosave->forget();
   event->accept();

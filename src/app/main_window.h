@@ -28,20 +28,20 @@ class MainWindow : public QMainWindow {
   Q_OBJECT
 public:
   /// `stateFolder` keeps unsaved wings without a file and the list of recent files.
-  explicit MainWindow(const QString &stateFolder, QWidget *parent = nullptr);
+  explicit MainWindow(const QString& stateFolder, QWidget* parent = nullptr);
 
-  Document &document() { return theDocument; }
-  Standpoint &standpoint() { return theStandpoint; }
-  Board *board(Stage stage) { return boards.at(stage); }
-  Autosave &autosave() { return *theAutosave; }
+  Document& document() { return theDocument; }
+  Standpoint& standpoint() { return theStandpoint; }
+  Board* board(Stage stage) { return boards.at(stage); }
+  Autosave& autosave() { return *theAutosave; }
 
-  bool openFile(const QString &path);
+  bool openFile(const QString& path);
   void openDemo();
   void newWing();
-  bool saveTo(const QString &path);
-  bool importCoordinates(const QString &end, const QString &path);
+  bool saveTo(const QString& path);
+  bool importCoordinates(const QString& end, const QString& path);
   /// Writes the files of an order, with progress; says where they are, or what went wrong.
-  bool exportTo(const QString &folder, const ExportOrder &order);
+  bool exportTo(const QString& folder, const ExportOrder& order);
   void setDark(bool dark);
   /// What the message bar says now; empty when it is closed.
   QString message() const;
@@ -50,23 +50,23 @@ public:
   void offerRecovery();
 
 protected:
-  void closeEvent(QCloseEvent *) override;
+  void closeEvent(QCloseEvent*) override;
 
 private:
-  QWidget *makeTopBar();
-  QWidget *makeMessageBar();
-  QWidget *makeSide();
-  void makeMenus(class QMenuBar *bar);
+  QWidget* makeTopBar();
+  QWidget* makeMessageBar();
+  QWidget* makeSide();
+  void makeMenus(class QMenuBar* bar);
   void refresh();
   void refreshFile();
-  void say(const QString &words, bool wrong = false);
+  void say(const QString& words, bool wrong = false);
   bool mayLeave();
   bool save();
   bool saveAs();
   void chooseAndOpen();
-  void chooseCoordinates(const QString &end);
+  void chooseCoordinates(const QString& end);
   void showExport();
-  void addRecent(const QString &path);
+  void addRecent(const QString& path);
   void rebuildRecent();
   void rebuildFigureNames();
   void showHelp();
@@ -75,20 +75,20 @@ private:
   Document theDocument;
   Standpoint theStandpoint;
   Look look = lightLook();
-  Autosave *theAutosave = nullptr;
-  std::map<Stage, Board *> boards;
-  QStackedWidget *stack = nullptr;
-  DecidePanel *decidePanel = nullptr;
-  FollowsPanel *followsPanel = nullptr;
-  SpanRule *spanRule = nullptr;
-  QScrollArea *sideScroll = nullptr;
+  Autosave* theAutosave = nullptr;
+  std::map<Stage, Board*> boards;
+  QStackedWidget* stack = nullptr;
+  DecidePanel* decidePanel = nullptr;
+  FollowsPanel* followsPanel = nullptr;
+  SpanRule* spanRule = nullptr;
+  QScrollArea* sideScroll = nullptr;
   QLabel *nameLabel = nullptr, *messageText = nullptr;
-  QFrame *messageBar = nullptr;
+  QFrame* messageBar = nullptr;
   QToolButton *recoverButton = nullptr, *undoButton = nullptr, *redoButton = nullptr;
-  std::map<ShownHand, QToolButton *> handButtons;
-  QComboBox *unitBox = nullptr;
-  QLineEdit *findBox = nullptr;
-  QMenu *recentMenu = nullptr;
+  std::map<ShownHand, QToolButton*> handButtons;
+  QComboBox* unitBox = nullptr;
+  QLineEdit* findBox = nullptr;
+  QMenu* recentMenu = nullptr;
   QAction *undoAction = nullptr, *redoAction = nullptr;
 };
 

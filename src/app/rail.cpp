@@ -8,45 +8,45 @@ namespace eup::app {
 namespace {
 
 /// Untouched: every decision of the stage is as in a new wing.
-bool untouched(const Design &design, Stage stage) {
+bool untouched(const Design& design, Stage stage) {
   const auto now = decisionsOf(design), fresh = decisionsOf(Design{});
   std::vector<std::string> a, b;
-  for (const Decision &d : now)
+  for (const Decision& d : now)
     if (d.stage == stage) a.push_back(d.path + "=" + d.text);
-  for (const Decision &d : fresh)
+  for (const Decision& d : fresh)
     if (d.stage == stage) b.push_back(d.path + "=" + d.text);
   return a == b;
 }
 
 } // namespace
 
-Rail::Rail(Document &d, Standpoint &s, QWidget *parent) : QWidget(parent), document(d), standpoint(s) {
+Rail::Rail(Document& d, Standpoint& s, QWidget* parent) : QWidget(parent), document(d), standpoint(s) {
   setObjectName("rail");
   setAttribute(Qt::WA_StyledBackground);
   setFixedWidth(168);
-  auto *column = new QVBoxLayout(this);
+  auto* column = new QVBoxLayout(this);
   column->setContentsMargins(0, 10, 0, 10);
   column->setSpacing(2);
   int number = 0;
   for (Stage stage : allStages) {
-    auto *button = new QToolButton(this);
+    auto* button = new QToolButton(this);
     button->setProperty("stage", true);
     button->setCheckable(true);
     button->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
     button->setFixedHeight(52);
     button->setFocusPolicy(Qt::StrongFocus);
     button->setObjectName(QString("stage%1").arg(++number));
-    auto *key = new QShortcut(QKeySequence(QString("Ctrl+%1").arg(number)), this);
+    auto* key = new QShortcut(QKeySequence(QString("Ctrl+%1").arg(number)), this);
     connect(key, &QShortcut::activated, this, [this, stage] { standpoint.setStage(stage); });
     button->setToolTip(tr("Ctrl+%1").arg(number));
-    auto *inside = new QVBoxLayout(button);
+    auto* inside = new QVBoxLayout(button);
     inside->setContentsMargins(14, 6, 6, 6);
     inside->setSpacing(1);
-    auto *title = new QLabel(QString("%1   %2").arg(number).arg(QString::fromUtf8(name(stage))), button);
+    auto* title = new QLabel(QString("%1   %2").arg(number).arg(QString::fromUtf8(name(stage))), button);
     title->setStyleSheet("font-size: 13px; font-weight: 600;");
-    auto *state = new QLabel(button);
+    auto* state = new QLabel(button);
     state->setContentsMargins(20, 0, 0, 0);
-    for (QLabel *label : {title, state}) {
+    for (QLabel* label : {title, state}) {
       label->setAttribute(Qt::WA_TransparentForMouseEvents);
       inside->addWidget(label);
     }
@@ -64,11 +64,11 @@ Rail::Rail(Document &d, Standpoint &s, QWidget *parent) : QWidget(parent), docum
 }
 
 void Rail::refresh() {
-  for (const Entry &e : entries) {
+  for (const Entry& e : entries) {
     e.button->setChecked(standpoint.stage() == e.stage);
     int count = 0;
     bool bad = false;
-    for (const Finding &f : document.findings())
+    for (const Finding& f : document.findings())
       if (f.stage == e.stage) ++count, bad = bad || f.severity != Severity::note;
     // A mark and a word, so that colour is not the only sign.
     const QString words = count > 0 ? tr("%1 %n finding(s)", nullptr, count)

@@ -12,17 +12,17 @@ namespace eup::app {
 class Rail : public QWidget {
   Q_OBJECT
 public:
-  Rail(Document &document, Standpoint &standpoint, QWidget *parent = nullptr);
+  Rail(Document& document, Standpoint& standpoint, QWidget* parent = nullptr);
 
 private:
   void refresh();
   struct Entry {
     Stage stage;
-    QToolButton *button;
-    QLabel *state;
+    QToolButton* button;
+    QLabel* state;
   };
-  Document &document;
-  Standpoint &standpoint;
+  Document& document;
+  Standpoint& standpoint;
   std::vector<Entry> entries;
 };
 

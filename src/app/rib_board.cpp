@@ -4,8 +4,8 @@
 
 namespace eup::app {
 
-const Rib &RibBoard::rib() const {
-  const auto &ribs = document.wing().ribs;
+const Rib& RibBoard::rib() const {
+  const auto& ribs = document.wing().ribs;
   return ribs[static_cast<std::size_t>(std::clamp(standpoint.rib(), 1, static_cast<int>(ribs.size())) - 1)];
 }
 
@@ -22,16 +22,16 @@ QString RibBoard::subheading() const {
       .arg(radToDeg(rib().frame.washout), 0, 'f', 2);
 }
 
-Point RibBoard::onBoard(const Point &p) const {
+Point RibBoard::onBoard(const Point& p) const {
   return {mirrored() ? rib().frame.chord - p.x() : p.x(), p.y()};
 }
 
 std::vector<RibBoard::Small> RibBoard::small() const {
-  const TrueWing &w = document.wing();
+  const TrueWing& w = document.wing();
   const double room = w.design.panel.rootChord > rib().frame.chord ? w.design.panel.rootChord : rib().frame.chord;
   const int n = static_cast<int>(w.ribs.size()), columns = n <= 16 ? 4 : n <= 60 ? 8 : 20;
   double longest = 0, deepest = 0;
-  for (const Rib &r : w.ribs) longest = std::max(longest, r.frame.chord), deepest = std::max(deepest, r.depth);
+  for (const Rib& r : w.ribs) longest = std::max(longest, r.frame.chord), deepest = std::max(deepest, r.depth);
   const double cell = room / columns, shrink = cell * 0.86 / longest,
                row = std::max(deepest * shrink * 1.9, cell * 0.34);
   std::vector<Small> out;
@@ -51,17 +51,17 @@ Box RibBoard::content() const {
   const double c = rib().frame.chord;
   box.include(Point(0, -0.14 * c));
   box.include(Point(c, 0.16 * c));
-  for (const Small &s : small()) box.include(s.box);
+  for (const Small& s : small()) box.include(s.box);
   return box;
 }
 
-void RibBoard::draw(Ink &ink) const {
-  const TrueWing &w = document.wing();
-  const Rib &r = rib();
-  const auto flip = [&](const Region &region) {
+void RibBoard::draw(Ink& ink) const {
+  const TrueWing& w = document.wing();
+  const Rib& r = rib();
+  const auto flip = [&](const Region& region) {
     Region out = region;
-    for (Polyline &loop : out)
-      for (Point &p : loop) p = onBoard(p);
+    for (Polyline& loop : out)
+      for (Point& p : loop) p = onBoard(p);
     return out;
   };
   const Beside beside = besideRib(w.design, w.loft, r);
@@ -70,12 +70,12 @@ void RibBoard::draw(Ink &ink) const {
   ink.region(flip(beside.leadingStock), look.stock, look.ink, 1);
   ink.region(flip(beside.trailingStock), look.stock, look.ink, 1);
   ink.region(flip(r.wood), look.balsa, look.ink, 1.6);
-  for (const Notch &n : r.notches) ink.region(flip({n.shape}), look.hardwood, look.accent, 1.4);
-  for (const Slot &s : r.slots)
+  for (const Notch& n : r.notches) ink.region(flip({n.shape}), look.hardwood, look.accent, 1.4);
+  for (const Slot& s : r.slots)
     ink.region(flip({s.shape}), QColor(look.hardwood.red(), look.hardwood.green(), look.hardwood.blue(), 110),
                look.accent, 1.2);
   ink.line(onBoard({-0.02 * r.frame.chord, 0}), onBoard({1.02 * r.frame.chord, 0}), look.faint, 1, Qt::DashDotLine);
-  for (const ThinPlace &thin : r.thin) {
+  for (const ThinPlace& thin : r.thin) {
     ink.painter.setPen(QPen(look.wrong, 2));
     ink.painter.setBrush(Qt::NoBrush);
     ink.painter.drawEllipse(ink.at(onBoard(thin.at)), 13, 13);
@@ -88,9 +88,9 @@ void RibBoard::draw(Ink &ink) const {
   }
   const Point below = onBoard({0, 0}) - Point(0, 0.125 * r.frame.chord);
   QStringList notes;
-  const auto &e = w.design.leadingEdge;
+  const auto& e = w.design.leadingEdge;
   if (e.kind != LeadingEdgeKind::none) notes << tr("LE %1").arg(len(e.width));
-  for (const Notch &n : r.notches)
+  for (const Notch& n : r.notches)
     notes << tr("notch %1 %2").arg(n.face == Face::upper ? tr("▼") : tr("▲"), len(n.depth));
   if (w.design.trailingEdge.kind != TrailingEdgeKind::none) notes << tr("TE %1").arg(len(w.design.trailingEdge.width));
   ink.text(mirrored() ? onBoard({r.frame.chord, 0}) - Point(0, 0.125 * r.frame.chord) : below, notes.join("   ·   "),
@@ -99,12 +99,12 @@ void RibBoard::draw(Ink &ink) const {
   const auto all = small();
   ink.text(all.front().box.low + Point(0, all.front().box.height()),
            tr("All ribs at one scale: click one, or step with ← →"), look.ink, {0, -12}, Qt::AlignLeft, 13, true);
-  for (const Small &s : all) {
-    const Rib &one = w.ribs[static_cast<std::size_t>(s.number - 1)];
+  for (const Small& s : all) {
+    const Rib& one = w.ribs[static_cast<std::size_t>(s.number - 1)];
     const bool mine = s.number == r.number;
     Region shape = one.wood;
-    for (Polyline &loop : shape)
-      for (Point &p : loop) p = s.nose + Point(mirrored() ? one.frame.chord - p.x() : p.x(), p.y()) * s.scale;
+    for (Polyline& loop : shape)
+      for (Point& p : loop) p = s.nose + Point(mirrored() ? one.frame.chord - p.x() : p.x(), p.y()) * s.scale;
     ink.region(shape, mine ? look.accentSoft : look.balsa,
                one.thin.empty() && one.pieces == 1 ? (mine ? look.accent : look.ink) : look.wrong, mine ? 1.6 : 0.9);
     if (all.size() > 120) continue;
@@ -116,8 +116,8 @@ void RibBoard::draw(Ink &ink) const {
 }
 
 std::vector<Handle> RibBoard::handles() const {
-  const TrueWing &w = document.wing();
-  const Rib &r = rib();
+  const TrueWing& w = document.wing();
+  const Rib& r = rib();
   const double side = mirrored() ? -1 : 1, chord = r.frame.chord;
   std::vector<Handle> out;
   for (std::size_t k = 0; k < r.sparX.size(); ++k) {
@@ -129,7 +129,7 @@ std::vector<Handle> RibBoard::handles() const {
              tr("Move %1").arg(name),
              {},
              false};
-    h.pull = [k, side, chord](const Design &before, const Point &by) -> Result<Design> {
+    h.pull = [k, side, chord](const Design& before, const Point& by) -> Result<Design> {
       // The whole line moves along: as many hundredths of the chord at the root as at the tip.
       if (k >= before.spars.size()) return Problem{"", "there is no such spar any more"};
       const std::string path = "spars." + std::to_string(k);
@@ -140,13 +140,13 @@ std::vector<Handle> RibBoard::handles() const {
     };
     out.push_back(std::move(h));
   }
-  const auto &sheet = w.design.sheeting;
+  const auto& sheet = w.design.sheeting;
   if (sheet.to == SheetEdge::fraction && (sheet.top || sheet.bottom)) {
-    const Polyline &face = sheet.top ? r.upper : r.lower;
+    const Polyline& face = sheet.top ? r.upper : r.lower;
     const GridPlace g = gridPlace(sheet.fraction);
     const Point at = onBoard(pointAt(face, {g.index, g.share}));
     out.push_back({tr("sheet edge"), at, at, Qt::SizeHorCursor, tr("Move sheet edge"),
-                   [side, chord](const Design &d, const Point &by) {
+                   [side, chord](const Design& d, const Point& by) {
                      return decideValue(d, "sheeting.fraction", d.sheeting.fraction + side * by.x() / chord);
                    }});
   }
@@ -155,20 +155,20 @@ std::vector<Handle> RibBoard::handles() const {
     const auto place = lastCrossing(r.upper, x);
     const Point at = onBoard(place ? pointAt(r.upper, *place) : Point(x, 0));
     out.push_back({tr("front of the trailing edge"), at, at, Qt::SizeHorCursor, tr("Change TE width"),
-                   [side](const Design &d, const Point &by) {
+                   [side](const Design& d, const Point& by) {
                      return decideValue(d, "trailingEdge.width", d.trailingEdge.width - side * by.x());
                    }});
   }
   return out;
 }
 
-void RibBoard::clicked(const Point &p) {
-  for (const Small &s : small())
+void RibBoard::clicked(const Point& p) {
+  for (const Small& s : small())
     if (p.x() >= s.box.low.x() && p.x() <= s.box.high.x() && p.y() >= s.box.low.y() && p.y() <= s.box.high.y())
       return standpoint.setRib(s.number);
-  for (const Notch &n : rib().notches) {
+  for (const Notch& n : rib().notches) {
     Polyline shape;
-    for (const Point &q : n.shape) shape.push_back(onBoard(q));
+    for (const Point& q : n.shape) shape.push_back(onBoard(q));
     const Box box = boundsOf(shape);
     if (p.x() >= box.low.x() && p.x() <= box.high.x() && p.y() >= box.low.y() && p.y() <= box.high.y())
       return standpoint.setSpar(n.spar);

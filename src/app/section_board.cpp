@@ -4,9 +4,9 @@
 namespace eup::app {
 namespace {
 
-Polyline placed(const Polyline &line, double chord, const Point &nose, bool mirror) {
+Polyline placed(const Polyline& line, double chord, const Point& nose, bool mirror) {
   Polyline out;
-  for (const Point &p : line) out.push_back(nose + Point((mirror ? 1 - p.x() : p.x()) * chord, p.y() * chord));
+  for (const Point& p : line) out.push_back(nose + Point((mirror ? 1 - p.x() : p.x()) * chord, p.y() * chord));
   return out;
 }
 
@@ -20,7 +20,7 @@ QString SectionBoard::subheading() const {
 }
 
 Box SectionBoard::content() const {
-  const Design &d = document.wing().design;
+  const Design& d = document.wing().design;
   const double c = std::max(d.panel.rootChord, d.panel.tipChord);
   Box box;
   box.include(Point(-0.02 * c, -0.62 * c));
@@ -28,11 +28,11 @@ Box SectionBoard::content() const {
   return box;
 }
 
-void SectionBoard::draw(Ink &ink) const {
-  const TrueWing &w = document.wing();
+void SectionBoard::draw(Ink& ink) const {
+  const TrueWing& w = document.wing();
   const bool mirror = mirrored();
   const double big = std::max(w.design.panel.rootChord, w.design.panel.tipChord);
-  const auto one = [&](const Section &s, const SectionMeasures &m, double chord, const Point &nose, const QString &end,
+  const auto one = [&](const Section& s, const SectionMeasures& m, double chord, const Point& nose, const QString& end,
                        bool labels) {
     const Polyline loop = placed(outlineOf(s), chord, nose, mirror);
     ink.loop(loop, look.balsa, look.ink, 1.4);
@@ -56,7 +56,7 @@ void SectionBoard::draw(Ink &ink) const {
       ink.text(place(*m.undercamberAt, heightAt(s.lower, *m.undercamberAt)),
                tr("undercamber %1").arg(len(m.undercamber * chord)), look.accent, {0, 26}, Qt::AlignHCenter, 11);
   };
-  const auto &p = w.design.panel;
+  const auto& p = w.design.panel;
   one(w.rootSection, w.rootMeasures, p.rootChord, {0, 0}, tr("Root"), true);
   one(w.tipSection, w.tipMeasures, p.tipChord, {mirror ? big - p.tipChord : 0, -0.27 * big}, tr("Tip"), true);
 
@@ -66,7 +66,7 @@ void SectionBoard::draw(Ink &ink) const {
   ink.loop(placed(outlineOf(w.tipSection), big, nose, mirror), Qt::transparent, look.accent, 1.4);
   double worst = 0, at = 0;
   for (int i = section_grid::noseSteps; i < section_grid::points; ++i)
-    for (const auto &[a, b] :
+    for (const auto& [a, b] :
          {std::pair(&w.rootSection.upper, &w.tipSection.upper), std::pair(&w.rootSection.lower, &w.tipSection.lower)}) {
       const double gap = std::abs((*a)[static_cast<std::size_t>(i)].y() - (*b)[static_cast<std::size_t>(i)].y());
       if (gap > worst) worst = gap, at = section_grid::fraction(i);

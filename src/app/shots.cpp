@@ -9,7 +9,7 @@
 
 namespace eup::app {
 
-QStringList writeShots(const QString &folder) {
+QStringList writeShots(const QString& folder) {
   QDir().mkpath(folder);
   const QTemporaryDir state;
   MainWindow window(state.path());
@@ -18,7 +18,7 @@ QStringList writeShots(const QString &folder) {
   window.show();
   QStringList written;
   bool failed = false;
-  const auto shoot = [&](QWidget &what, const QString &name) {
+  const auto shoot = [&](QWidget& what, const QString& name) {
     QApplication::processEvents();
     const QString path = folder + "/" + name + ".png";
     if (what.grab().save(path))
@@ -33,7 +33,7 @@ QStringList writeShots(const QString &folder) {
     window.board(s)->fit();
     window.board(s)->setFocus();
   };
-  auto *follows = window.findChild<FollowsPanel *>();
+  auto* follows = window.findChild<FollowsPanel*>();
   stage(Stage::sections, 1);
   shoot(window, "1-sections");
   stage(Stage::panels, 5);

@@ -6,6 +6,6 @@
 namespace eup::app {
 
 /// Writes the PNGs at 1280 × 800 into a folder and answers their paths; empty when one cannot be written.
-QStringList writeShots(const QString &folder);
+QStringList writeShots(const QString& folder);
 
 } // namespace eup::app

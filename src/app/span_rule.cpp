@@ -9,7 +9,7 @@ namespace {
 constexpr double side = 40, ruleY = 44;
 }
 
-SpanRule::SpanRule(Document &d, Standpoint &s, const Look &l, QWidget *parent)
+SpanRule::SpanRule(Document& d, Standpoint& s, const Look& l, QWidget* parent)
     : QWidget(parent), document(d), standpoint(s), look(l) {
   setFixedHeight(84);
   setFocusPolicy(Qt::StrongFocus);
@@ -30,13 +30,13 @@ void SpanRule::step(int by) {
   goTo(std::clamp(standpoint.rib(), 1, static_cast<int>(document.wing().ribs.size())) + by);
 }
 
-void SpanRule::paintEvent(QPaintEvent *) {
+void SpanRule::paintEvent(QPaintEvent*) {
   QPainter p(this);
   p.setRenderHint(QPainter::Antialiasing);
   p.fillRect(rect(), look.panel);
   p.setPen(look.edge);
   p.drawLine(0, 0, width(), 0);
-  const TrueWing &w = document.wing();
+  const TrueWing& w = document.wing();
   const double span = w.loft.span();
   QFont font = p.font();
   font.setPixelSize(10);
@@ -60,7 +60,7 @@ void SpanRule::paintEvent(QPaintEvent *) {
     p.fillRect(QRectF(QPointF(std::min(xOf(0), xOf(span)), ruleY - 4), QSizeF(std::abs(xOf(span) - xOf(0)), 3)),
                look.hardwood);
   double lastLabel = -1e9;
-  for (const Rib &rib : w.ribs) {
+  for (const Rib& rib : w.ribs) {
     const bool mine = rib.number == standpoint.rib();
     const double x = xOf(rib.t());
     p.setPen(QPen(mine ? look.accent : look.ink, mine ? 3 : 1.4));
@@ -73,7 +73,7 @@ void SpanRule::paintEvent(QPaintEvent *) {
     p.setPen(mine ? look.accent : look.faint);
     p.drawText(QRectF(x - 20, ruleY - 31, 40, 13), Qt::AlignCenter, QString::fromStdString(rib.name()));
   }
-  for (const Finding &f : document.findings()) {
+  for (const Finding& f : document.findings()) {
     if (!f.rib || *f.rib < 1 || *f.rib > static_cast<int>(w.ribs.size())) continue;
     const double x = xOf(w.ribs[static_cast<std::size_t>(*f.rib - 1)].t());
     p.setPen(Qt::NoPen);
@@ -95,19 +95,19 @@ void SpanRule::paintEvent(QPaintEvent *) {
 void SpanRule::pick(double x) {
   int nearest = 1;
   double best = 1e300;
-  for (const Rib &rib : document.wing().ribs)
+  for (const Rib& rib : document.wing().ribs)
     if (const double d = std::abs(xOf(rib.t()) - x); d < best) best = d, nearest = rib.number;
   goTo(nearest);
 }
 
-void SpanRule::mousePressEvent(QMouseEvent *event) {
+void SpanRule::mousePressEvent(QMouseEvent* event) {
   pick(event->position().x());
 }
-void SpanRule::mouseMoveEvent(QMouseEvent *event) {
+void SpanRule::mouseMoveEvent(QMouseEvent* event) {
   if (event->buttons() & Qt::LeftButton) pick(event->position().x());
 }
 
-void SpanRule::keyPressEvent(QKeyEvent *event) {
+void SpanRule::keyPressEvent(QKeyEvent* event) {
   const int outwards = standpoint.hand() == ShownHand::left ? -1 : 1;
   switch (event->key()) {
   case Qt::Key_Left:

@@ -10,23 +10,23 @@ namespace eup::app {
 class SpanRule : public QWidget {
   Q_OBJECT
 public:
-  SpanRule(Document &document, Standpoint &standpoint, const Look &look, QWidget *parent = nullptr);
+  SpanRule(Document& document, Standpoint& standpoint, const Look& look, QWidget* parent = nullptr);
   /// Where a station stands, in pixels; mirrored for the left hand.
   double xOf(double t) const;
   void step(int by);
   void goTo(int number);
 
 protected:
-  void paintEvent(QPaintEvent *) override;
-  void mousePressEvent(QMouseEvent *) override;
-  void mouseMoveEvent(QMouseEvent *) override;
-  void keyPressEvent(QKeyEvent *) override;
+  void paintEvent(QPaintEvent*) override;
+  void mousePressEvent(QMouseEvent*) override;
+  void mouseMoveEvent(QMouseEvent*) override;
+  void keyPressEvent(QKeyEvent*) override;
 
 private:
   void pick(double x);
-  Document &document;
-  Standpoint &standpoint;
-  const Look &look;
+  Document& document;
+  Standpoint& standpoint;
+  const Look& look;
 };
 
 } // namespace eup::app

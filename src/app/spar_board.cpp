@@ -25,9 +25,9 @@ QString SparBoard::emptyText() const {
 }
 
 double SparBoard::stretch() const {
-  const TrueWing &w = document.wing();
+  const TrueWing& w = document.wing();
   double deepest = 1;
-  for (const SparLine &line : w.spars) deepest = std::max(deepest, line.upperSeat.root.y() - line.lowerSeat.root.y());
+  for (const SparLine& line : w.spars) deepest = std::max(deepest, line.upperSeat.root.y() - line.lowerSeat.root.y());
   return std::max(1.0, std::round(0.2 * w.loft.span() / deepest * 2) / 2);
 }
 
@@ -41,20 +41,20 @@ Box SparBoard::content() const {
   return box;
 }
 
-void SparBoard::draw(Ink &ink) const {
-  const TrueWing &w = document.wing();
+void SparBoard::draw(Ink& ink) const {
+  const TrueWing& w = document.wing();
   const double span = w.loft.span(), k = stretch();
   const auto half = [&](double side) {
     const auto at = [&](double t, double z) { return Point(side * t, sparAt + z * k); };
-    for (const SparLine &line : w.spars) {
-      const Spar &spar = w.design.spars[static_cast<std::size_t>(line.index)];
+    for (const SparLine& line : w.spars) {
+      const Spar& spar = w.design.spars[static_cast<std::size_t>(line.index)];
       const bool mine = line.index == standpoint.spar();
       const double fade = mine ? 255 : 90;
       const auto tint = [&](QColor c) {
         c.setAlpha(static_cast<int>(fade));
         return c;
       };
-      const auto band = [&](const StraightLine &a, double da, const StraightLine &b, double db, const QColor &fill) {
+      const auto band = [&](const StraightLine& a, double da, const StraightLine& b, double db, const QColor& fill) {
         ink.loop({at(0, a.at(0).y() + da), at(span, a.at(span).y() + da), at(span, b.at(span).y() + db),
                   at(0, b.at(0).y() + db)},
                  tint(fill), tint(mine ? look.ink : look.faint), 1);
@@ -67,8 +67,8 @@ void SparBoard::draw(Ink &ink) const {
       if (spar.top.fitted) band(line.upperSeat, 0, line.upperSeat, -spar.top.depth, look.hardwood);
       if (spar.bottom.fitted) band(line.lowerSeat, spar.bottom.depth, line.lowerSeat, 0, look.hardwood);
     }
-    for (const Rib &rib : w.ribs) {
-      const SparLine *line = w.spars.empty() ? nullptr
+    for (const Rib& rib : w.ribs) {
+      const SparLine* line = w.spars.empty() ? nullptr
                                              : &w.spars[static_cast<std::size_t>(std::clamp(
                                                    standpoint.spar(), 0, static_cast<int>(w.spars.size()) - 1))];
       if (!line) break;
@@ -95,14 +95,14 @@ void SparBoard::draw(Ink &ink) const {
   const Point head(mirrored() ? -span : standpoint.hand() == ShownHand::both ? -span : 0, base + curveHeight * span);
   ink.text(head, tr("Bending along the span (filled) and how the lift is spread (dashed)"), look.ink, {0, -14},
            Qt::AlignLeft, 13, true);
-  const auto &ribs = w.ribs;
-  const Rib &r = ribs[static_cast<std::size_t>(std::clamp(standpoint.rib(), 1, static_cast<int>(ribs.size())) - 1)];
+  const auto& ribs = w.ribs;
+  const Rib& r = ribs[static_cast<std::size_t>(std::clamp(standpoint.rib(), 1, static_cast<int>(ribs.size())) - 1)];
   const double m = w.strength.load.moment(r.t());
   const Point mark(side * r.t(), base + curveHeight * span * m / std::max(w.strength.load.moment(0), 1e-9));
   ink.line({side * r.t(), base}, mark, look.accent, 2);
   ink.text(mark, tr("R%1: %2 N·mm").arg(r.number).arg(m, 0, 'f', 0), look.accent, {mirrored() ? -8.0 : 8.0, -2},
            mirrored() ? Qt::AlignRight : Qt::AlignLeft, 12, true);
-  for (const SparStrength &s : w.strength.spars) {
+  for (const SparStrength& s : w.strength.spars) {
     if (s.root.bent.empty()) continue;
     const bool weak = s.worstReserve < 1.5;
     ink.text({head.x(), base},
@@ -115,11 +115,11 @@ void SparBoard::draw(Ink &ink) const {
   }
 }
 
-void SparBoard::clicked(const Point &p) {
-  const TrueWing &w = document.wing();
+void SparBoard::clicked(const Point& p) {
+  const TrueWing& w = document.wing();
   const double t = std::abs(p.x());
   int nearest = 1;
-  for (const Rib &rib : w.ribs)
+  for (const Rib& rib : w.ribs)
     if (std::abs(rib.t() - t) < std::abs(w.ribs[static_cast<std::size_t>(nearest - 1)].t() - t)) nearest = rib.number;
   standpoint.setRib(nearest);
 }

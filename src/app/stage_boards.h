@@ -13,7 +13,7 @@ protected:
   QString heading() const override;
   QString subheading() const override;
   Box content() const override;
-  void draw(Ink &ink) const override;
+  void draw(Ink& ink) const override;
 };
 
 /// The plan of the wing: span, chords, sweep, ribs, spar lines and sheet edge are dragged here.
@@ -25,13 +25,13 @@ protected:
   QString heading() const override;
   QString subheading() const override;
   Box content() const override;
-  void draw(Ink &ink) const override;
+  void draw(Ink& ink) const override;
   std::vector<Handle> handles() const override;
-  void clicked(const Point &p) override;
+  void clicked(const Point& p) override;
 
 private:
   Point onBoard(double x, double t) const;
-  void drawHalf(Ink &ink, double side) const;
+  void drawHalf(Ink& ink, double side) const;
 };
 
 /// One rib large, with all that lies against it; below it all ribs at one scale.
@@ -43,12 +43,12 @@ protected:
   QString heading() const override;
   QString subheading() const override;
   Box content() const override;
-  void draw(Ink &ink) const override;
+  void draw(Ink& ink) const override;
   std::vector<Handle> handles() const override;
-  void clicked(const Point &p) override;
+  void clicked(const Point& p) override;
 
 private:
-  const Rib &rib() const;
+  const Rib& rib() const;
   struct Small {
     int number;
     Box box;
@@ -56,7 +56,7 @@ private:
     double scale;
   };
   std::vector<Small> small() const;
-  Point onBoard(const Point &chordAxes) const;
+  Point onBoard(const Point& chordAxes) const;
 };
 
 /// The spars seen from the front with their depth drawn larger, and bending along the span below.
@@ -68,9 +68,9 @@ protected:
   QString heading() const override;
   QString subheading() const override;
   Box content() const override;
-  void draw(Ink &ink) const override;
+  void draw(Ink& ink) const override;
   QString emptyText() const override;
-  void clicked(const Point &p) override;
+  void clicked(const Point& p) override;
 
 private:
   double stretch() const;
@@ -85,16 +85,16 @@ protected:
   QString heading() const override;
   QString subheading() const override;
   Box content() const override;
-  void draw(Ink &ink) const override;
+  void draw(Ink& ink) const override;
   std::vector<Handle> handles() const override;
 
 private:
-  void drawHalf(Ink &ink, double side) const;
-  void drawBrace(Ink &ink, const Point &at, double room) const;
-  void drawPacking(Ink &ink, const Point &at, double room) const;
+  void drawHalf(Ink& ink, double side) const;
+  void drawBrace(Ink& ink, const Point& at, double room) const;
+  void drawPacking(Ink& ink, const Point& at, double room) const;
 };
 
 /// The board of a stage.
-Board *makeBoard(Stage stage, Document &document, Standpoint &standpoint, const Look &look, QWidget *parent);
+Board* makeBoard(Stage stage, Document& document, Standpoint& standpoint, const Look& look, QWidget* parent);
 
 } // namespace eup::app

@@ -25,7 +25,7 @@ Q_SIGNALS:
   void changed();
 
 private:
-  template <class T> void set(T &member, T value) {
+  template <class T> void set(T& member, T value) {
     if (member == value) return;
     member = value;
     Q_EMIT changed();

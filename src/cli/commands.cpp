@@ -18,64 +18,64 @@ struct Args {
 };
 
 struct Streams {
-  std::ostream &out;
-  std::ostream &err;
+  std::ostream& out;
+  std::ostream& err;
 };
 
-int refuse(Streams io, const std::string &what, const Problem &problem, int code) {
+int refuse(Streams io, const std::string& what, const Problem& problem, int code) {
   io.err << "euptera-cli: " << what << ": " << problem.text() << '\n';
   return code;
 }
 
 /// The wing of a file, or the exit code after saying what is wrong.
-std::variant<TrueWing, int> wingOf(const std::string &path, Streams io) {
+std::variant<TrueWing, int> wingOf(const std::string& path, Streams io) {
   const auto text = readTextFile(path);
   if (!text) return refuse(io, "cannot read", text.problem(), unreadable);
   const auto read = designFromText(text.value());
   if (!read) return refuse(io, path, read.problem(), unreadable);
-  for (const std::string &note : read.value().notes) io.err << "note: " << path << ": " << note << '\n';
+  for (const std::string& note : read.value().notes) io.err << "note: " << path << ": " << note << '\n';
   auto result = work(read.value().design);
-  if (auto *wing = std::get_if<TrueWing>(&result)) return std::move(*wing);
+  if (auto* wing = std::get_if<TrueWing>(&result)) return std::move(*wing);
   io.err << findingsText(std::get<std::vector<Finding>>(result));
   return seriousFindings;
 }
 
-int exitOf(const std::vector<Finding> &findings) {
-  for (const Finding &f : findings)
+int exitOf(const std::vector<Finding>& findings) {
+  for (const Finding& f : findings)
     if (f.severity == Severity::serious) return seriousFindings;
   return fine;
 }
 
-int report(const Args &args, Streams io) {
+int report(const Args& args, Streams io) {
   const auto wing = wingOf(args.file, io);
-  if (const int *code = std::get_if<int>(&wing)) return *code;
-  const TrueWing &w = std::get<TrueWing>(wing);
+  if (const int* code = std::get_if<int>(&wing)) return *code;
+  const TrueWing& w = std::get<TrueWing>(wing);
   if (args.json) {
     io.out << reportJson(w.design.name, w.figures, w.findings);
   } else {
-    for (const Figure &f : w.figures)
+    for (const Figure& f : w.figures)
       io.out << fmt::format("{:28} {:>14}  {}\n", f.key, told(f.value, f.quantity, w.design.unit), f.label);
     io.out << findingsText(w.findings);
   }
   return exitOf(w.findings);
 }
 
-int stations(const Args &args, Streams io) {
+int stations(const Args& args, Streams io) {
   const auto wing = wingOf(args.file, io);
-  if (const int *code = std::get_if<int>(&wing)) return *code;
+  if (const int* code = std::get_if<int>(&wing)) return *code;
   io.out << toCsv(stationTable(std::get<TrueWing>(wing)));
   return exitOf(std::get<TrueWing>(wing).findings);
 }
 
-int check(const Args &args, Streams io) {
+int check(const Args& args, Streams io) {
   const auto wing = wingOf(args.file, io);
-  if (const int *code = std::get_if<int>(&wing)) return *code;
-  const auto &findings = std::get<TrueWing>(wing).findings;
+  if (const int* code = std::get_if<int>(&wing)) return *code;
+  const auto& findings = std::get<TrueWing>(wing).findings;
   io.out << (findings.empty() ? "Nothing to report.\n" : findingsText(findings));
   return exitOf(findings);
 }
 
-int section(const Args &args, Streams io) {
+int section(const Args& args, Streams io) {
   Section section;
   double radius = 0;
   if (const auto naca = readNaca(args.spec)) {
@@ -86,7 +86,7 @@ int section(const Args &args, Streams io) {
     if (!text) return refuse(io, "cannot read", text.problem(), unreadable);
     const auto read = readCoordinates(text.value(), std::filesystem::path(args.spec).stem().string());
     if (!read) return refuse(io, args.spec, read.problem(), unreadable);
-    for (const std::string &note : read.value().mended) io.err << "note: " << args.spec << ": " << note << '\n';
+    for (const std::string& note : read.value().mended) io.err << "note: " << args.spec << ": " << note << '\n';
     section = makeSection(read.value().section);
     radius = measure(section).noseRadius;
   } else {
@@ -104,9 +104,9 @@ int section(const Args &args, Streams io) {
   return fine;
 }
 
-int exportFiles(const Args &args, Streams io) {
+int exportFiles(const Args& args, Streams io) {
   const auto wing = wingOf(args.file, io);
-  if (const int *code = std::get_if<int>(&wing)) return *code;
+  if (const int* code = std::get_if<int>(&wing)) return *code;
   ExportOrder order;
   order.formats = {args.format == "svg"   ? ExportFormat::svg
                    : args.format == "dxf" ? ExportFormat::dxf
@@ -115,38 +115,38 @@ int exportFiles(const Args &args, Streams io) {
   order.paper = args.paper == "letter" ? Paper::letter : Paper::a4;
   const auto written = exportWing(std::get<TrueWing>(wing), args.folder, order);
   if (!written) return refuse(io, "cannot write", written.problem(), unreadable);
-  for (const auto &path : written.value()) io.out << path.string() << '\n';
+  for (const auto& path : written.value()) io.out << path.string() << '\n';
   return exitOf(std::get<TrueWing>(wing).findings);
 }
 
-int demo(const Args &args, Streams io) {
+int demo(const Args& args, Streams io) {
   if (const auto text = shipped::demo(args.demo)) {
     io.out << *text;
     return fine;
   }
   io.err << "euptera-cli: there is no demo of that name. There is:";
-  for (const std::string &known : shipped::demoNames()) io.err << ' ' << known;
+  for (const std::string& known : shipped::demoNames()) io.err << ' ' << known;
   io.err << '\n';
   return usage;
 }
 
 } // namespace
 
-int run(const std::vector<std::string> &given, std::ostream &out, std::ostream &err) {
+int run(const std::vector<std::string>& given, std::ostream& out, std::ostream& err) {
   Args args;
   const Streams io{out, err};
-  int (*chosen)(const Args &, Streams) = nullptr;
+  int (*chosen)(const Args&, Streams) = nullptr;
   CLI::App app("Euptera without its window: figures, stations and files of a wing.\n"
                "Exit: 0 fine, 1 serious findings, 2 usage, 3 unreadable or not writable.",
                "euptera-cli");
   app.set_version_flag("--version", EUPTERA_VERSION);
   app.require_subcommand(1);
-  const auto command = [&](const char *name, const char *what, int (*function)(const Args &, Streams)) {
-    CLI::App *sub = app.add_subcommand(name, what);
+  const auto command = [&](const char* name, const char* what, int (*function)(const Args&, Streams)) {
+    CLI::App* sub = app.add_subcommand(name, what);
     sub->callback([&chosen, function] { chosen = function; });
     return sub;
   };
-  const auto withFile = [&](CLI::App *sub) {
+  const auto withFile = [&](CLI::App* sub) {
     sub->add_option("file", args.file, "wing file")->required();
     return sub;
   };
@@ -154,10 +154,10 @@ int run(const std::vector<std::string> &given, std::ostream &out, std::ostream &
       ->add_flag("--json", args.json, "as JSON");
   withFile(command("stations", "one row a rib", stations))->add_flag("--csv", args.csv, "as CSV (the default)");
   withFile(command("check", "the findings", check));
-  CLI::App *sectionCommand = command("section", "measures of a section: NACA digits or a coordinate file", section);
+  CLI::App* sectionCommand = command("section", "measures of a section: NACA digits or a coordinate file", section);
   sectionCommand->add_option("spec", args.spec, "2412, 23012, or a file")->required();
   sectionCommand->add_flag("--json", args.json, "as JSON, with the points");
-  CLI::App *exportCommand = withFile(command("export", "ribs, plan and bench card at full size", exportFiles));
+  CLI::App* exportCommand = withFile(command("export", "ribs, plan and bench card at full size", exportFiles));
   exportCommand->add_option("--to", args.folder, "folder to write into")->required();
   exportCommand->add_option("--format", args.format, "svg, dxf or pdf")->check(CLI::IsMember({"svg", "dxf", "pdf"}));
   exportCommand->add_option("--paper", args.paper, "a4 or letter")->check(CLI::IsMember({"a4", "letter"}));
@@ -168,7 +168,7 @@ int run(const std::vector<std::string> &given, std::ostream &out, std::ostream &
   std::vector<std::string> reversed(given.rbegin(), given.rend());
   try {
     app.parse(reversed);
-  } catch (const CLI::ParseError &error) {
+  } catch (const CLI::ParseError& error) {
     return app.exit(error, out, err) == 0 ? fine : usage;
   }
   return chosen(args, io);

@@ -10,6 +10,6 @@ namespace eup::cli {
 enum Exit { fine = 0, seriousFindings = 1, usage = 2, unreadable = 3 };
 
 /// Runs `euptera-cli ARGS…`; the program's name is not among them.
-int run(const std::vector<std::string> &args, std::ostream &out, std::ostream &err);
+int run(const std::vector<std::string>& args, std::ostream& out, std::ostream& err);
 
 } // namespace eup::cli

@@ -1,6 +1,6 @@
 #include "cli/commands.h"
 #include <iostream>
 
-int main(int argc, char **argv) {
+int main(int argc, char** argv) {
   return eup::cli::run(std::vector<std::string>(argv + 1, argv + argc), std::cout, std::cerr);
 }

@@ -22,27 +22,27 @@ protected:
     (void)QTest::qWaitForWindowActive(window.get(), 3000);
   }
 
-  const Design &design() const { return window->document().design(); }
-  double figure(const char *key) const {
-    const Figure *f = window->document().wing().figure(key);
+  const Design& design() const { return window->document().design(); }
+  double figure(const char* key) const {
+    const Figure* f = window->document().wing().figure(key);
     EXPECT_NE(f, nullptr) << key;
     return f ? f->value : 0;
   }
-  template <class T> T *find(const QString &name) const {
+  template <class T> T* find(const QString& name) const {
     QApplication::processEvents(); // what a change has built shows itself a moment later
-    for (T *candidate : window->findChildren<T *>(name))
+    for (T* candidate : window->findChildren<T*>(name))
       if (candidate->isVisibleTo(window.get())) return candidate;
     ADD_FAILURE() << "no " << name.toStdString();
     return nullptr;
   }
-  void press(const char *button) { QTest::mouseClick(find<QAbstractButton>(button), Qt::LeftButton); }
+  void press(const char* button) { QTest::mouseClick(find<QAbstractButton>(button), Qt::LeftButton); }
   void stage(int number) { QTest::mouseClick(find<QToolButton>(QString("stage%1").arg(number)), Qt::LeftButton); }
-  void tab(const char *name) { QTest::mouseClick(find<QToolButton>(QString("tab %1").arg(name)), Qt::LeftButton); }
-  Board *board() const { return window->board(window->standpoint().stage()); }
+  void tab(const char* name) { QTest::mouseClick(find<QToolButton>(QString("tab %1").arg(name)), Qt::LeftButton); }
+  Board* board() const { return window->board(window->standpoint().stage()); }
 
   /// Clicks into a field, replaces what it holds, presses Enter.
-  void type(const char *path, const char *text) {
-    auto *edit = find<QLineEdit>(path);
+  void type(const char* path, const char* text) {
+    auto* edit = find<QLineEdit>(path);
     ASSERT_NE(edit, nullptr);
     QTest::mouseClick(edit, Qt::LeftButton);
     edit->selectAll();
@@ -52,9 +52,9 @@ protected:
       QTest::keyClick(edit, Qt::Key_Delete);
     QTest::keyClick(edit, Qt::Key_Return);
   }
-  QString shown(const char *path) const { return find<QLineEdit>(path)->text(); }
-  void choose(const char *path, const char *key) {
-    auto *combo = find<QComboBox>(path);
+  QString shown(const char* path) const { return find<QLineEdit>(path)->text(); }
+  void choose(const char* path, const char* key) {
+    auto* combo = find<QComboBox>(path);
     ASSERT_NE(combo, nullptr);
     combo->setFocus();
     const int want = combo->findData(key);
@@ -63,15 +63,15 @@ protected:
     while (combo->currentIndex() > want) QTest::keyClick(combo, Qt::Key_Up);
   }
   QString problem() const {
-    for (QLabel *l : window->findChildren<QLabel *>("problem"))
+    for (QLabel* l : window->findChildren<QLabel*>("problem"))
       if (l->isVisible() && !l->text().isEmpty() && l->wordWrap()) return l->text();
     return {};
   }
 
   /// Presses on a handle, moves in steps, lets go.
-  void drag(const char *handle, QPointF by) {
+  void drag(const char* handle, QPointF by) {
     QApplication::processEvents();
-    for (const Handle &h : board()->handlesNow()) {
+    for (const Handle& h : board()->handlesNow()) {
       if (h.name != handle) continue;
       const QPoint from = board()->screen((h.from + h.to) / 2).toPoint();
       QTest::mouseMove(board(), from);

@@ -25,7 +25,7 @@ TEST_F(Window, EveryStageIsReachedByPointerAndKey) {
 
 TEST_F(Window, RubbishIsQuotedAndTheOldValueStays) {
   stage(2);
-  for (const char *bad : {"abc", "", "0", "-3", "NaN", "1e9", "1/0"}) {
+  for (const char* bad : {"abc", "", "0", "-3", "NaN", "1e9", "1/0"}) {
     const QString before = shown("panel.rootChord");
     type("panel.rootChord", bad);
     EXPECT_DOUBLE_EQ(design().panel.rootChord, 236) << bad;
@@ -42,7 +42,7 @@ TEST_F(Window, RubbishIsQuotedAndTheOldValueStays) {
 
 TEST_F(Window, FieldsNudgeAndEscapeTakesBack) {
   stage(2);
-  auto *edit = find<QLineEdit>("panel.tipChord");
+  auto* edit = find<QLineEdit>("panel.tipChord");
   edit->setFocus();
   QTest::keyClick(edit, Qt::Key_Up);
   EXPECT_DOUBLE_EQ(design().panel.tipChord, 168.5);
@@ -60,13 +60,13 @@ TEST_F(Window, FieldsNudgeAndEscapeTakesBack) {
 TEST_F(Window, ChoicesBringTheirOwnDecisions) {
   stage(3);
   tab("Trailing edge");
-  EXPECT_TRUE(window->findChildren<QLineEdit *>("trailingEdge.sheet").isEmpty());
+  EXPECT_TRUE(window->findChildren<QLineEdit*>("trailingEdge.sheet").isEmpty());
   choose("trailingEdge.kind", "twoSheets");
   EXPECT_EQ(design().trailingEdge.kind, TrailingEdgeKind::twoSheets);
   type("trailingEdge.sheet", "1/16");
   EXPECT_NEAR(design().trailingEdge.sheet, 1.5875, 1e-9);
   tab("Sheeting");
-  auto *top = find<QCheckBox>("sheeting.top");
+  auto* top = find<QCheckBox>("sheeting.top");
   top->setFocus();
   QTest::keyClick(top, Qt::Key_Space);
   EXPECT_FALSE(design().sheeting.top);
@@ -135,7 +135,7 @@ TEST_F(Window, ZoomPanFit) {
 }
 
 TEST_F(Window, SpanRuleSteps) {
-  auto *rule = window->findChild<SpanRule *>();
+  auto* rule = window->findChild<SpanRule*>();
   rule->setFocus();
   QTest::keyClick(rule, Qt::Key_Home);
   EXPECT_EQ(window->standpoint().rib(), 1);
@@ -158,15 +158,15 @@ TEST_F(Window, SpanRuleSteps) {
 
 TEST_F(Window, FiguresOpenToTheirWorkingAndLeadToDecisions) {
   stage(5);
-  auto *follows = window->findChild<FollowsPanel *>();
-  FigureRow *row = follows->rowOf("join.block");
+  auto* follows = window->findChild<FollowsPanel*>();
+  FigureRow* row = follows->rowOf("join.block");
   ASSERT_NE(row, nullptr);
   row->setFocus();
   QTest::keyClick(row, Qt::Key_Return);
   ASSERT_TRUE(row->isOpen());
   QApplication::processEvents();
-  EXPECT_TRUE(row->findChild<QLabel *>("workingText")->text().contains("sin"));
-  auto *link = row->findChild<QPushButton *>("link panel.halfSpan");
+  EXPECT_TRUE(row->findChild<QLabel*>("workingText")->text().contains("sin"));
+  auto* link = row->findChild<QPushButton*>("link panel.halfSpan");
   ASSERT_NE(link, nullptr);
   for (int i = 0; i < 50 && link->height() == 0; ++i) QTest::qWait(20); // laid out in a few rounds
   QTest::mouseClick(link, Qt::LeftButton);
@@ -174,7 +174,7 @@ TEST_F(Window, FiguresOpenToTheirWorkingAndLeadToDecisions) {
   EXPECT_EQ(window->standpoint().stage(), Stage::panels);
   EXPECT_EQ(window->focusWidget(), find<QLineEdit>("panel.halfSpan"));
   // Found by name.
-  auto *box = find<QLineEdit>("find");
+  auto* box = find<QLineEdit>("find");
   QTest::keyClick(window.get(), Qt::Key_F, Qt::ControlModifier);
   box->setText("rib.9.chord");
   QTest::keyClick(box, Qt::Key_Return);
@@ -223,14 +223,14 @@ TEST_F(Window, DamagedFilesLoseNothingOpen) {
   type("panel.rootChord", "250");
   const Design mine = design();
   QTemporaryDir dir;
-  const auto write = [&](const char *name, const QByteArray &text) {
+  const auto write = [&](const char* name, const QByteArray& text) {
     QFile f(dir.filePath(name));
     EXPECT_TRUE(f.open(QIODevice::WriteOnly));
     f.write(text);
     return dir.filePath(name);
   };
   const QByteArray good = QByteArray::fromStdString(designToText(Design{}));
-  for (const auto &[path, said] :
+  for (const auto& [path, said] :
        {std::pair(write("cut", good.left(300)), "line"), std::pair(write("foreign", "{\"format\": \"x\"}"), "/format"),
         std::pair(write("new", QByteArray(good).replace("\"version\": 1", "\"version\": 7")), "newer"),
         std::pair(write("huge", QByteArray(20 << 20, ' ')), "larger"),
@@ -248,7 +248,7 @@ TEST_F(Window, DamagedFilesLoseNothingOpen) {
 
 TEST_F(Window, CoordinateFilesBecomeSections) {
   QTemporaryDir dir;
-  const auto write = [&](const QByteArray &text) {
+  const auto write = [&](const QByteArray& text) {
     QFile f(dir.filePath("own.dat"));
     EXPECT_TRUE(f.open(QIODevice::WriteOnly | QIODevice::Truncate));
     f.write(text);
@@ -268,7 +268,7 @@ TEST_F(Window, CoordinateFilesBecomeSections) {
 }
 
 TEST_F(Window, UnitsTurnToInches) {
-  auto *unit = window->findChild<QComboBox *>("unit", Qt::FindChildrenRecursively);
+  auto* unit = window->findChild<QComboBox*>("unit", Qt::FindChildrenRecursively);
   unit->setFocus();
   QTest::keyClick(unit, Qt::Key_Down);
   EXPECT_EQ(design().unit, LengthUnit::inch);
@@ -292,7 +292,7 @@ TEST_F(Window, AutosaveIsFoundAfterAKill) {
   ASSERT_TRUE(again.openFile(path));
   EXPECT_DOUBLE_EQ(again.document().design().panel.rootChord, 236);
   EXPECT_TRUE(again.message().contains("not saved"));
-  QTest::mouseClick(again.findChild<QToolButton *>("recover"), Qt::LeftButton);
+  QTest::mouseClick(again.findChild<QToolButton*>("recover"), Qt::LeftButton);
   EXPECT_DOUBLE_EQ(again.document().design().panel.rootChord, 251);
   EXPECT_TRUE(again.document().canUndo());
   // Saved, it is not needed any more.
@@ -320,7 +320,7 @@ TEST(Recovery, UntitledWingSurvivesAKill) {
   window.show();
   window.offerRecovery();
   EXPECT_TRUE(window.message().contains("never saved"));
-  QTest::mouseClick(window.findChild<QToolButton *>("recover"), Qt::LeftButton);
+  QTest::mouseClick(window.findChild<QToolButton*>("recover"), Qt::LeftButton);
   EXPECT_EQ(window.document().design().name, "Never saved");
 }
 
@@ -328,22 +328,22 @@ TEST_F(Window, ExportDialogSaysWhatItWillDo) {
   ExportDialog dialog(window->document().wing(), "somewhere");
   dialog.show();
   EXPECT_EQ(dialog.order().formats, std::vector{ExportFormat::pdf});
-  QTest::mouseClick(dialog.findChild<QCheckBox *>("pdf"), Qt::LeftButton, {}, {8, 8});
-  EXPECT_FALSE(dialog.findChild<QPushButton *>("primary")->isEnabled()) << "nothing to write";
-  QTest::mouseClick(dialog.findChild<QCheckBox *>("svg"), Qt::LeftButton, {}, {8, 8});
-  QTest::mouseClick(dialog.findChild<QCheckBox *>("left"), Qt::LeftButton, {}, {8, 8});
-  EXPECT_TRUE(dialog.findChild<QPushButton *>("primary")->isEnabled());
+  QTest::mouseClick(dialog.findChild<QCheckBox*>("pdf"), Qt::LeftButton, {}, {8, 8});
+  EXPECT_FALSE(dialog.findChild<QPushButton*>("primary")->isEnabled()) << "nothing to write";
+  QTest::mouseClick(dialog.findChild<QCheckBox*>("svg"), Qt::LeftButton, {}, {8, 8});
+  QTest::mouseClick(dialog.findChild<QCheckBox*>("left"), Qt::LeftButton, {}, {8, 8});
+  EXPECT_TRUE(dialog.findChild<QPushButton*>("primary")->isEnabled());
   EXPECT_EQ(dialog.order().hands, std::vector{Hand::right});
 }
 
 TEST_F(Window, ControlsHaveNames) {
   for (int i = 1; i <= 5; ++i) {
     stage(i);
-    for (QWidget *w : window->findChildren<QWidget *>()) {
+    for (QWidget* w : window->findChildren<QWidget*>()) {
       if (!w->isVisible() || w->focusPolicy() == Qt::NoFocus) continue;
-      const auto *button = qobject_cast<QAbstractButton *>(w);
-      const bool field = qobject_cast<QLineEdit *>(w) || qobject_cast<QComboBox *>(w) || qobject_cast<Board *>(w) ||
-                         qobject_cast<SpanRule *>(w);
+      const auto* button = qobject_cast<QAbstractButton*>(w);
+      const bool field = qobject_cast<QLineEdit*>(w) || qobject_cast<QComboBox*>(w) || qobject_cast<Board*>(w) ||
+                         qobject_cast<SpanRule*>(w);
       if (field) {
         EXPECT_FALSE(w->accessibleName().isEmpty())
             << w->objectName().toStdString() << " " << w->metaObject()->className();

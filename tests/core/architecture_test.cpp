@@ -24,7 +24,7 @@ const std::set<std::pair<std::string, std::string>> sideways{
 TEST(Architecture, IncludesGoDownwardsOnly) {
   const std::regex include("#include \"core/([a-z]+)/");
   int looked = 0;
-  for (const auto &entry : std::filesystem::recursive_directory_iterator(SOURCE_ROOT "/src/core")) {
+  for (const auto& entry : std::filesystem::recursive_directory_iterator(SOURCE_ROOT "/src/core")) {
     if (entry.path().extension() != ".h" && entry.path().extension() != ".cpp") continue;
     const std::string own = entry.path().parent_path().filename().string(), text = test::slurp(entry.path());
     ASSERT_TRUE(floors.contains(own)) << own;

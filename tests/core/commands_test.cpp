@@ -21,7 +21,7 @@ Ran run(std::vector<std::string> args) {
 class Commands : public testing::Test {
 protected:
   test::ScratchFolder folder;
-  std::string write(const char *name, const std::string &text) {
+  std::string write(const char* name, const std::string& text) {
     const auto path = folder.path / name;
     EXPECT_TRUE(writeFileAtomically(path, text).ok());
     return path.string();
@@ -48,9 +48,9 @@ TEST_F(Commands, SectionFromDigitsAndFromAFile) {
   const auto json = nlohmann::json::parse(digits.out);
   EXPECT_NEAR(json["thickness"].get<double>(), 0.12007, 1e-4);
   std::string list = "made up\n";
-  for (const auto &p : json["upper"]) list = fmt::format("{}{} {}\n", list, p[0].get<double>(), p[1].get<double>());
+  for (const auto& p : json["upper"]) list = fmt::format("{}{} {}\n", list, p[0].get<double>(), p[1].get<double>());
   list += "\n";
-  for (const auto &p : json["lower"]) list = fmt::format("{}{} {}\n", list, p[0].get<double>(), p[1].get<double>());
+  for (const auto& p : json["lower"]) list = fmt::format("{}{} {}\n", list, p[0].get<double>(), p[1].get<double>());
   const Ran file = run({"section", write("s.dat", list), "--json"});
   EXPECT_EQ(file.code, cli::fine) << file.err;
   EXPECT_NEAR(nlohmann::json::parse(file.out)["area"].get<double>(), json["area"].get<double>(), 2e-5);

@@ -19,13 +19,13 @@ std::vector<Point> loopPoints() {
   return out;
 }
 
-std::string written(const std::vector<Point> &points, const char *form = "{:.6f} {:.6f}\n", double scale = 1) {
+std::string written(const std::vector<Point>& points, const char* form = "{:.6f} {:.6f}\n", double scale = 1) {
   std::string text = "A made-up section\n";
-  for (const Point &p : points) text += fmt::format(fmt::runtime(form), p.x() * scale, p.y() * scale);
+  for (const Point& p : points) text += fmt::format(fmt::runtime(form), p.x() * scale, p.y() * scale);
   return text;
 }
 
-void expectThe2412(const std::string &text, const char *what) {
+void expectThe2412(const std::string& text, const char* what) {
   const auto read = readCoordinates(text);
   ASSERT_TRUE(read.ok()) << what << ": " << read.problem().text();
   const SectionMeasures m = measure(makeSection(read.value().section));
@@ -37,7 +37,7 @@ void expectThe2412(const std::string &text, const char *what) {
 std::string twoBlocks(bool counts, bool noseInSecond) {
   const auto loop = loopPoints();
   const auto nose = static_cast<std::size_t>(
-      std::min_element(loop.begin(), loop.end(), [](const Point &a, const Point &b) { return a.x() < b.x(); }) -
+      std::min_element(loop.begin(), loop.end(), [](const Point& a, const Point& b) { return a.x() < b.x(); }) -
       loop.begin());
   std::vector<Point> upper(loop.begin(), loop.begin() + static_cast<long>(nose) + 1),
       lower(loop.begin() + static_cast<long>(nose) + (noseInSecond ? 0 : 1), loop.end());
@@ -45,9 +45,9 @@ std::string twoBlocks(bool counts, bool noseInSecond) {
   std::string text = "Two blocks\n";
   if (counts) text += fmt::format("{}. {}.\n", upper.size(), lower.size());
   text += "\n";
-  for (const Point &p : upper) text += fmt::format(" {:.5f}  {:.5f}\n", p.x(), p.y());
+  for (const Point& p : upper) text += fmt::format(" {:.5f}  {:.5f}\n", p.x(), p.y());
   text += "\n";
-  for (const Point &p : lower) text += fmt::format(" {:.5f}  {:.5f}\n", p.x(), p.y());
+  for (const Point& p : lower) text += fmt::format(" {:.5f}  {:.5f}\n", p.x(), p.y());
   return text;
 }
 
@@ -87,12 +87,12 @@ TEST(CoordinateFile, MendsAndSaysSo) {
   noFirst.erase(noFirst.begin());
   expectThe2412(written(noFirst), "missing first point");
   auto turned = loop;
-  for (Point &p : turned) p = Placement{0.05, {30, -7}}(p * 150);
+  for (Point& p : turned) p = Placement{0.05, {30, -7}}(p * 150);
   expectThe2412(written(turned), "shifted, turned and scaled");
 }
 
 TEST(CoordinateFile, RefusesWithTheLine) {
-  const auto refuse = [](const std::string &text, const char *place, const char *what) {
+  const auto refuse = [](const std::string& text, const char* place, const char* what) {
     const auto read = readCoordinates(text);
     ASSERT_FALSE(read.ok()) << what;
     EXPECT_NE(read.problem().text().find(place), std::string::npos) << what << ": " << read.problem().text();
@@ -115,7 +115,7 @@ TEST(CoordinateFile, RefusesWithTheLine) {
   refuse(huge, "line", "too many");
 }
 
-RC_GTEST_PROP(CoordinateFile, NeverFallsOver, (const std::string &text)) {
+RC_GTEST_PROP(CoordinateFile, NeverFallsOver, (const std::string& text)) {
   const auto read = readCoordinates(text);
   if (!read) RC_ASSERT(!read.problem().text().empty());
 }

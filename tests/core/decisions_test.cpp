@@ -7,7 +7,7 @@ namespace {
 
 TEST(Decisions, LengthsTakeWhatPeopleWrite) {
   Design d;
-  for (const auto &[text, mm] : std::vector<std::pair<const char *, double>>{
+  for (const auto& [text, mm] : std::vector<std::pair<const char*, double>>{
            {"1.5 mm", 1.5}, {"3/32", 2.38125}, {"1/16\"", 1.5875}, {".04 in", 1.016}}) {
     const auto next = decide(d, "sheeting.thickness", text);
     ASSERT_TRUE(next.ok()) << next.problem().text();
@@ -22,11 +22,11 @@ TEST(Decisions, LengthsTakeWhatPeopleWrite) {
 TEST(Decisions, RubbishIsRefusedEverywhere) {
   Design d;
   d.ribs.rule = RibRule::spacing;
-  for (const Decision &decision : decisionsOf(d)) {
+  for (const Decision& decision : decisionsOf(d)) {
     if (decision.kind == DecisionKind::text || decision.kind == DecisionKind::section ||
         decision.kind == DecisionKind::stations)
       continue;
-    for (const char *bad : {"", "NaN", "1e9", "-1e9", "words", "1/0"}) {
+    for (const char* bad : {"", "NaN", "1e9", "-1e9", "words", "1/0"}) {
       const auto next = decide(d, decision.path, bad);
       ASSERT_FALSE(next.ok()) << decision.path << " took “" << bad << "”";
       if (*bad) {
@@ -34,9 +34,9 @@ TEST(Decisions, RubbishIsRefusedEverywhere) {
       }
     }
   }
-  for (const char *path :
+  for (const char* path :
        {"panel.halfSpan", "panel.rootChord", "panel.tipChord", "ribs.thickness", "spars.0.top.width", "flying.mass"})
-    for (const char *bad : {"0", "-5"}) EXPECT_FALSE(decide(d, path, bad).ok()) << path << bad;
+    for (const char* bad : {"0", "-5"}) EXPECT_FALSE(decide(d, path, bad).ok()) << path << bad;
   EXPECT_FALSE(decide(d, "ribs.count", "1").ok()) << "one rib";
   EXPECT_FALSE(decide(d, "ribs.count", "401").ok());
   EXPECT_FALSE(decide(d, "ribs.count", "2.5").ok());

@@ -12,34 +12,32 @@ namespace {
 /// Visits every decision and moves it off its default, so that a field that is not saved is found out.
 class Mover {
 public:
-  template <class F> void group(const char *, const char *, Stage, F inside) { inside(); }
-  template <class L, class F> void list(const char *, L &items, int most, F each) {
+  template <class F> void group(const char*, const char*, Stage, F inside) { inside(); }
+  template <class L, class F> void list(const char*, L& items, int most, F each) {
     items.resize(static_cast<std::size_t>(most));
-    for (auto &item : items) each(item);
+    for (auto& item : items) each(item);
   }
-  void length(const char *, const char *, double &v, Limits l, bool = true) { move(v, l); }
-  void angle(const char *, const char *, double &v, Limits l, bool = true) { move(v, l); }
-  void fraction(const char *, const char *, double &v, Limits l, bool = true) { move(v, l); }
-  void number(const char *, const char *, double &v, Limits l, bool = true) { move(v, l); }
-  void mass(const char *, const char *, double &v, Limits l, bool = true) { move(v, l); }
-  void count(const char *, const char *, int &v, Limits l, bool = true) {
-    v = v + 1 <= l.high ? v + 1 : v - 1, ++moved;
-  }
-  void flag(const char *, const char *, bool &v, bool = true) { v = !v, ++moved; }
-  void text(const char *, const char *, std::string &v, bool = true) { v += " “ü” \\ \"\n", ++moved; }
-  void material(const char *, const char *, std::string &v, bool = true) { v = "carbon-strip", ++moved; }
-  template <class E> void choice(const char *, const char *, E &v, std::span<const Choice> names, bool = true) {
+  void length(const char*, const char*, double& v, Limits l, bool = true) { move(v, l); }
+  void angle(const char*, const char*, double& v, Limits l, bool = true) { move(v, l); }
+  void fraction(const char*, const char*, double& v, Limits l, bool = true) { move(v, l); }
+  void number(const char*, const char*, double& v, Limits l, bool = true) { move(v, l); }
+  void mass(const char*, const char*, double& v, Limits l, bool = true) { move(v, l); }
+  void count(const char*, const char*, int& v, Limits l, bool = true) { v = v + 1 <= l.high ? v + 1 : v - 1, ++moved; }
+  void flag(const char*, const char*, bool& v, bool = true) { v = !v, ++moved; }
+  void text(const char*, const char*, std::string& v, bool = true) { v += " “ü” \\ \"\n", ++moved; }
+  void material(const char*, const char*, std::string& v, bool = true) { v = "carbon-strip", ++moved; }
+  template <class E> void choice(const char*, const char*, E& v, std::span<const Choice> names, bool = true) {
     v = static_cast<E>((static_cast<std::size_t>(v) + 1) % names.size()), ++moved;
   }
-  void stations(const char *, const char *, std::vector<double> &v, bool) { v = {0, 1.0 / 3, 700.125}, ++moved; }
-  void section(const char *, const char *, SectionChoice &v) {
+  void stations(const char*, const char*, std::vector<double>& v, bool) { v = {0, 1.0 / 3, 700.125}, ++moved; }
+  void section(const char*, const char*, SectionChoice& v) {
     v = ListedSection{"listed", {{0, 0}, {0.3, 0.09}, {1, 0.001}}, {{0, 0}, {0.3, -0.04}, {1, -0.001}}, false}, ++moved;
   }
-  void dihedral(const char *, Dihedral &v, double) { v = {DihedralBy::angle, 3.7}, ++moved; }
+  void dihedral(const char*, Dihedral& v, double) { v = {DihedralBy::angle, 3.7}, ++moved; }
   int moved = 0;
 
 private:
-  void move(double &v, Limits l) {
+  void move(double& v, Limits l) {
     // Off the default by an odd share of the room there is, on the side that has more.
     const double share = 0.1234567890123 / (1 + moved % 7);
     v = l.high - v > v - l.low ? v + (l.high - v) * share : v - (v - l.low) * share;
@@ -59,7 +57,7 @@ TEST(DesignFile, LoadAfterSaveIsIdentityWithEveryFieldOffItsDefault) {
   // No field was left at its default by chance.
   const auto now = nlohmann::json::parse(designToText(d)).flatten(),
              fresh = nlohmann::json::parse(designToText(Design{})).flatten();
-  for (const auto &[pointer, value] : now.items()) {
+  for (const auto& [pointer, value] : now.items()) {
     if (pointer == "/format" || pointer == "/version") continue;
     if (fresh.contains(pointer)) {
       EXPECT_NE(value, fresh[pointer]) << pointer;
@@ -93,7 +91,7 @@ TEST(DesignFile, OfVersion1StillLoads) {
 }
 
 TEST(DesignFile, DemosLoadWithoutNotes) {
-  for (const std::string &name : shipped::demoNames()) {
+  for (const std::string& name : shipped::demoNames()) {
     const auto read = designFromText(*shipped::demo(name));
     ASSERT_TRUE(read.ok()) << name;
     EXPECT_TRUE(read.value().notes.empty()) << name;
@@ -101,10 +99,10 @@ TEST(DesignFile, DemosLoadWithoutNotes) {
 }
 
 struct Damage {
-  const char *what;
-  const char *from;
-  const char *to;
-  const char *said;
+  const char* what;
+  const char* from;
+  const char* to;
+  const char* said;
 };
 class DamagedFile : public testing::TestWithParam<Damage> {};
 TEST_P(DamagedFile, IsRefusedWithPlaceAndCause) {
@@ -147,7 +145,7 @@ TEST(DesignFile, SaysWhereJsonBreaks) {
   EXPECT_NE(read.problem().place.find("line"), std::string::npos);
   const auto cut = designFromText(std::string_view(text).substr(0, 200));
   ASSERT_FALSE(cut.ok());
-  for (const char *odd : {"", "\0", "[]", "42", "\"text\"", "{}", "null", "{\"format\": 7}"})
+  for (const char* odd : {"", "\0", "[]", "42", "\"text\"", "{}", "null", "{\"format\": 7}"})
     EXPECT_FALSE(designFromText(odd).ok()) << odd;
   EXPECT_FALSE(designFromText(std::string(200000, '[')).ok()) << "deep nesting";
   EXPECT_FALSE(designFromText(std::string(1000, '\xff')).ok()) << "not text";
@@ -155,7 +153,7 @@ TEST(DesignFile, SaysWhereJsonBreaks) {
 
 TEST(DesignFile, HostileSectionsAreRefused) {
   const std::string text = designToText(Design{});
-  const auto with = [&](const std::string &section) {
+  const auto with = [&](const std::string& section) {
     std::string t = text;
     const std::string from = "\"root\": {\n      \"naca\": \"2412\"\n    }";
     const auto at = t.find(from);
@@ -167,7 +165,7 @@ TEST(DesignFile, HostileSectionsAreRefused) {
           with(
               R"({"name": "fine", "smooth": true, "upper": [[0,0],[0.3,0.1],[1,0]], "lower": [[0,0],[0.3,-0.05],[1,0]]})"))
           .ok());
-  for (const char *bad :
+  for (const char* bad :
        {R"({})", R"({"upper": [], "lower": []})", R"({"upper": [[0,0],[1,0]], "lower": [[0,0],[1,0]]})",
         R"({"upper": [[0,0],[0.5,0.1],[1]], "lower": [[0,0],[0.5,-0.1],[1,0]]})",
         R"({"upper": [[0,0],[0.5,1e300],[1,0]], "lower": [[0,0],[0.5,-0.1],[1,0]]})",
@@ -183,7 +181,7 @@ TEST(DesignFile, NotesWhatIsMissingAndWhatIsNotKnown) {
   ASSERT_TRUE(read.ok()) << read.problem().text();
   EXPECT_DOUBLE_EQ(read.value().design.panel.halfSpan, 500);
   std::string all;
-  for (const auto &note : read.value().notes) all += note + "\n";
+  for (const auto& note : read.value().notes) all += note + "\n";
   EXPECT_NE(all.find("/panel/colour"), std::string::npos) << all;
   EXPECT_NE(all.find("/engine"), std::string::npos) << all;
   EXPECT_NE(all.find("/panel/rootChord is missing"), std::string::npos) << all;

@@ -12,9 +12,9 @@ namespace {
 
 using test::wingOf;
 
-double cutArea(const Drawing &d) {
+double cutArea(const Drawing& d) {
   double sum = 0;
-  for (const Stroke &s : d.strokes)
+  for (const Stroke& s : d.strokes)
     if (s.layer == Layer::cut && s.closed) sum += std::abs(signedArea(s.points));
   return sum;
 }
@@ -24,7 +24,7 @@ RC_GTEST_PROP(Hands, LeftIsTheMirrorOfRight, ()) {
   d.panel.rootChord = *rc::gen::inRange(150, 300);
   d.panel.washoutDeg = *rc::gen::inRange(0, 5);
   const TrueWing w = wingOf(d);
-  for (const auto &draw : {&planDrawing}) {
+  for (const auto& draw : {&planDrawing}) {
     Drawing right = draw(drawn(w), Hand::right), left = draw(drawn(w), Hand::left);
     RC_ASSERT(right.strokes.size() == left.strokes.size());
     const double sum = right.bounds().low.x() + right.bounds().high.x();
@@ -38,7 +38,7 @@ RC_GTEST_PROP(Hands, LeftIsTheMirrorOfRight, ()) {
         RC_ASSERT(std::abs((a.y() - right.strokes[0].points[0].y()) - (b.y() - left.strokes[0].points[0].y())) < 1e-9);
       }
   }
-  for (const Rib &rib : w.ribs) {
+  for (const Rib& rib : w.ribs) {
     const Drawing right = ribDrawing(drawn(w), rib, Hand::right), left = ribDrawing(drawn(w), rib, Hand::left);
     RC_ASSERT(std::abs(cutArea(right) - cutArea(left)) < 1e-9);
     for (std::size_t k = 0; k < right.strokes[0].points.size(); ++k)
@@ -48,12 +48,12 @@ RC_GTEST_PROP(Hands, LeftIsTheMirrorOfRight, ()) {
 
 TEST(Hands, AreWrittenLarge) {
   const TrueWing w = wingOf(Design{});
-  for (const auto &[hand, word, other] :
+  for (const auto& [hand, word, other] :
        {std::tuple(Hand::right, "RIGHT", "LEFT"), std::tuple(Hand::left, "LEFT", "RIGHT")}) {
-    for (const Drawing &d :
+    for (const Drawing& d :
          {planDrawing(drawn(w), hand), benchCard(drawn(w), hand), ribSheets(drawn(w), hand, 500, 0).front()}) {
       int found = 0;
-      for (const Label &l : d.labels) {
+      for (const Label& l : d.labels) {
         found += l.text.find(word) != std::string::npos;
         EXPECT_EQ(l.text.find(other), std::string::npos);
       }
@@ -66,12 +66,12 @@ TEST(RibSheets, KeepPartsApartAndWithinTheSheet) {
   const TrueWing w = wingOf(Design{});
   const auto sheets = ribSheets(drawn(w), Hand::right, 277, 180);
   double sum = 0;
-  for (const Drawing &sheet : sheets) {
+  for (const Drawing& sheet : sheets) {
     EXPECT_LE(sheet.bounds().width(), 277.01);
     EXPECT_LE(sheet.bounds().height(), 180.01);
     sum += cutArea(sheet);
     std::vector<Box> boxes;
-    for (const Stroke &s : sheet.strokes)
+    for (const Stroke& s : sheet.strokes)
       if (s.layer == Layer::cut) boxes.push_back(boundsOf(s.points));
     for (std::size_t i = 0; i < boxes.size(); ++i)
       for (std::size_t j = i + 1; j < boxes.size(); ++j)
@@ -79,7 +79,7 @@ TEST(RibSheets, KeepPartsApartAndWithinTheSheet) {
                     boxes[i].high.y() < boxes[j].low.y() || boxes[j].high.y() < boxes[i].low.y());
   }
   double want = 0;
-  for (const Rib &r : w.ribs) want += r.cutArea;
+  for (const Rib& r : w.ribs) want += r.cutArea;
   EXPECT_NEAR(sum, want, 1e-6 * want);
 }
 
@@ -91,7 +91,7 @@ TEST(Svg, IsInMillimetresOnNamedLayers) {
   const auto svg = doc.child("svg");
   EXPECT_NEAR(std::stod(svg.attribute("width").value()), d.bounds().width() + 10, 0.001);
   EXPECT_TRUE(std::string(svg.attribute("width").value()).ends_with("mm"));
-  for (const char *layer : {"cut", "mark", "text"}) EXPECT_TRUE(svg.find_child_by_attribute("g", "id", layer)) << layer;
+  for (const char* layer : {"cut", "mark", "text"}) EXPECT_TRUE(svg.find_child_by_attribute("g", "id", layer)) << layer;
 }
 
 TEST(Svg, EscapesNames) {
@@ -123,7 +123,7 @@ TEST(TakeAway, WritesEveryFileOrSaysWhyNot) {
   const auto written = exportWing(w, folder.path / "new folder", order);
   ASSERT_TRUE(written.ok()) << written.problem().text();
   EXPECT_EQ(written.value().size(), 18u);
-  for (const auto &path : written.value()) EXPECT_GT(std::filesystem::file_size(path), 500u) << path;
+  for (const auto& path : written.value()) EXPECT_GT(std::filesystem::file_size(path), 500u) << path;
   EXPECT_FALSE(exportWing(w, "/proc/none", order).ok());
   const auto stopped = exportWing(w, folder.path, order, [](double share) { return share < 0.3; });
   EXPECT_FALSE(stopped.ok());

@@ -17,12 +17,12 @@ TEST(Figures, EachShowsItsWorking) {
     d.join.propping = Propping::oneFlat;
     const TrueWing w = wingOf(d);
     std::set<std::string> keys;
-    for (const Figure &f : w.figures) {
+    for (const Figure& f : w.figures) {
       EXPECT_TRUE(keys.insert(f.key).second) << "twice: " << f.key;
       EXPECT_FALSE(f.label.empty()) << f.key;
       EXPECT_FALSE(f.rule.empty()) << f.key;
       EXPECT_FALSE(f.source.empty()) << f.key;
-      for (const std::string &path : f.decisions)
+      for (const std::string& path : f.decisions)
         EXPECT_TRUE(decisionAt(d, path).has_value()) << f.key << " names " << path;
     }
     EXPECT_GT(keys.size(), 200u);
@@ -31,7 +31,7 @@ TEST(Figures, EachShowsItsWorking) {
 
 TEST(Figures, KeysAreDocumented) {
   const std::string doc = test::slurp(SOURCE_ROOT "/docs/figures.md");
-  for (const Figure &f : wingOf(Design{}).figures) {
+  for (const Figure& f : wingOf(Design{}).figures) {
     std::string key = f.key; // numbers of ribs and spars stand as N and K in the table
     for (std::size_t i = 0; i + 1 < key.size(); ++i)
       if (key[i] == '.' && std::isdigit(static_cast<unsigned char>(key[i + 1]))) {
@@ -54,9 +54,9 @@ TEST(Figures, FindingsNameDecisionsThatAreThere) {
   const TrueWing w = wingOf(d);
   EXPECT_GE(w.findings.size(), 5u);
   EXPECT_EQ(w.findings.front().severity, Severity::serious) << "the worst comes first";
-  for (const Finding &f : w.findings) {
+  for (const Finding& f : w.findings) {
     EXPECT_FALSE(f.remedy.empty()) << f.key;
-    for (const std::string &path : f.decisions)
+    for (const std::string& path : f.decisions)
       EXPECT_TRUE(decisionAt(d, path).has_value()) << f.key << " names " << path;
   }
 }
@@ -75,7 +75,7 @@ TEST(Stations, HaveARowARibAndOneWidth) {
   d.ribs.count = 400;
   const Table t = stationTable(wingOf(d));
   EXPECT_EQ(t.rows.size(), 400u);
-  for (const auto &row : t.rows) ASSERT_EQ(row.size(), t.columns.size());
+  for (const auto& row : t.rows) ASSERT_EQ(row.size(), t.columns.size());
   EXPECT_EQ(toCsv({{"a", "b"}, {{"1,5", "say \"x\""}}}), "a,b\r\n\"1,5\",\"say \"\"x\"\"\"\r\n");
 }
 
@@ -85,7 +85,7 @@ TEST(Report, IsJsonEvenWithOddNames) {
   const TrueWing w = wingOf(d);
   const auto json = nlohmann::json::parse(reportJson(w.design.name, w.figures, w.findings));
   EXPECT_EQ(json["figures"].size(), w.figures.size());
-  for (const char *key : {"key", "label", "value", "unit", "where", "rule", "working", "source"})
+  for (const char* key : {"key", "label", "value", "unit", "where", "rule", "working", "source"})
     EXPECT_TRUE(json["figures"][0].contains(key)) << key;
 }
 

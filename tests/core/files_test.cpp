@@ -22,7 +22,7 @@ template <class F> int inChild(F inside) {
   return WIFEXITED(status) ? WEXITSTATUS(status) : 128 + WTERMSIG(status);
 }
 
-int filesIn(const std::filesystem::path &folder) {
+int filesIn(const std::filesystem::path& folder) {
   return static_cast<int>(std::distance(std::filesystem::directory_iterator(folder), {}));
 }
 

@@ -15,7 +15,7 @@ SparDirection dir(double sweepDeg, double gammaDeg) {
 
 // Plane trigonometry worked by hand, L 610.
 TEST(Dihedral, RiseAndAngle) {
-  for (const auto &[rise, deg] :
+  for (const auto& [rise, deg] :
        std::vector<std::pair<double, double>>{{12.7, 1.1930}, {25.4, 2.3864}, {50.8, 4.7771}}) {
     EXPECT_NEAR(radToDeg(std::asin(rise / 610)), deg, 1e-4);
     EXPECT_NEAR(riseUnderTip(610, degToRad(deg)), rise, 0.001);
@@ -67,7 +67,7 @@ TEST(CentreJoin, FiguresOfTheWing) {
 TEST(CentreJoin, BraceKeepsBetweenTheCaps) {
   const TrueWing w = wingOf(Design{});
   ASSERT_TRUE(w.join.brace.has_value());
-  const Brace &b = *w.join.brace;
+  const Brace& b = *w.join.brace;
   EXPECT_NEAR(b.depthRoot, w.spars[0].upperSeat.root.y() - w.spars[0].lowerSeat.root.y() - 6, 1e-9);
   EXPECT_LT(b.depthEnd, b.depthRoot) << "it tapers with the wing";
   EXPECT_EQ(b.toRib, 3);
@@ -110,8 +110,8 @@ TEST(SettingUp, NothingLiesBelowTheBoard) {
     d.join.datum = datum;
     double least = 1e300;
     const TrueWing w = wingOf(d);
-    for (const RibSupports &r : w.settingUp.ribs)
-      for (const Support &s : r.at) least = std::min(least, s.height);
+    for (const RibSupports& r : w.settingUp.ribs)
+      for (const Support& s : r.at) least = std::min(least, s.height);
     EXPECT_GE(least, -1e-9);
   }
 }

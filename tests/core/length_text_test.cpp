@@ -6,7 +6,7 @@ namespace eup {
 namespace {
 
 struct Written {
-  const char *text;
+  const char* text;
   double mm;
 };
 
@@ -35,7 +35,7 @@ TEST(LengthText, BareNumberTakesTheDocumentsUnit) {
   EXPECT_NEAR(parseLength("48 mm", LengthUnit::inch).value(), 48, 1e-9);
 }
 
-class NoLength : public testing::TestWithParam<const char *> {};
+class NoLength : public testing::TestWithParam<const char*> {};
 TEST_P(NoLength, IsRefusedWithWhatWasTyped) {
   const auto mm = parseLength(GetParam(), LengthUnit::mm);
   ASSERT_FALSE(mm.ok()) << mm.value();
@@ -61,7 +61,7 @@ TEST(LengthText, IsWrittenInTheDocumentsUnit) {
   EXPECT_EQ(formatLength(-38.1, LengthUnit::inch), "−1 1/2\"");
 }
 
-RC_GTEST_PROP(LengthText, AnyTextIsReadRightOrRefused, (const std::string &text)) {
+RC_GTEST_PROP(LengthText, AnyTextIsReadRightOrRefused, (const std::string& text)) {
   const auto mm = parseLength(text, LengthUnit::mm);
   if (mm)
     RC_ASSERT(std::isfinite(mm.value()));

@@ -6,7 +6,7 @@
 namespace eup {
 namespace {
 
-PanelLoft loftOf(const Panel &p, const char *root = "2412", const char *tip = "2412") {
+PanelLoft loftOf(const Panel& p, const char* root = "2412", const char* tip = "2412") {
   return PanelLoft(p, makeNaca(readNaca(root).value()), makeNaca(readNaca(tip).value()));
 }
 

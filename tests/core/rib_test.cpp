@@ -10,9 +10,9 @@ using test::figureOf;
 using test::hasFinding;
 using test::wingOf;
 
-double woodDepthAt(const Rib &rib, double x) {
+double woodDepthAt(const Rib& rib, double x) {
   double low = 1e300, high = -1e300;
-  for (const Polyline &loop : rib.wood)
+  for (const Polyline& loop : rib.wood)
     for (std::size_t i = 0; i < loop.size(); ++i) {
       const Point &a = loop[i], &b = loop[(i + 1) % loop.size()];
       if ((a.x() - x) * (b.x() - x) > 0 || a.x() == b.x()) continue;
@@ -25,7 +25,7 @@ double woodDepthAt(const Rib &rib, double x) {
 TEST(Rib, BareIsTheWholeSection) {
   const TrueWing w = wingOf(bareDesign());
   ASSERT_EQ(w.ribs.size(), 12u);
-  for (const Rib &r : w.ribs) {
+  for (const Rib& r : w.ribs) {
     EXPECT_NEAR(r.cutArea, r.bareArea, 0.002 * r.bareArea);
     EXPECT_EQ(r.pieces, 1);
   }
@@ -46,15 +46,15 @@ RC_GTEST_PROP(Rib, NotchLinesAreStraight, ()) {
   const TrueWing w = wingOf(d);
   for (Face face : {Face::upper, Face::lower}) {
     std::vector<Point3> bottoms;
-    for (const Rib &r : w.ribs)
-      for (const Notch &n : r.notches)
+    for (const Rib& r : w.ribs)
+      for (const Notch& n : r.notches)
         if (n.face == face) {
           const Point xz = r.frame.fromChord(n.bottom);
           bottoms.emplace_back(xz.x(), r.t(), xz.y());
         }
     RC_ASSERT(bottoms.size() == w.ribs.size());
     const Point3 along = (bottoms.back() - bottoms.front()).normalized();
-    for (const Point3 &b : bottoms) {
+    for (const Point3& b : bottoms) {
       const Point3 off = b - bottoms.front();
       RC_ASSERT((off - off.dot(along) * along).norm() < 0.01);
     }
@@ -69,10 +69,10 @@ TEST(Rib, SheetingIsTakenOffSquareToTheSurface) {
   d.sheeting.thickness = 2;
   d.sheeting.fraction = 0.4;
   const TrueWing w = wingOf(d);
-  const Rib &r = w.ribs[3];
+  const Rib& r = w.ribs[3];
   // Every point of the cut nose lies 2 mm from the bare surface, measured square to it.
   int looked = 0;
-  for (const Point &p : r.wood.front()) {
+  for (const Point& p : r.wood.front()) {
     if (p.x() < 6 || p.x() > 0.38 * r.frame.chord) continue;
     double nearest = 1e300;
     for (std::size_t i = 0; i < r.bare.size(); ++i) {
@@ -101,7 +101,7 @@ TEST(Rib, CapStripsTakeTheRestOfTheTop) {
 
 TEST(Rib, LeadingEdgeStock) {
   Design d = bareDesign();
-  for (const auto &[kind, front] :
+  for (const auto& [kind, front] :
        std::vector<std::pair<LeadingEdgeKind, double>>{{LeadingEdgeKind::none, 0},
                                                        {LeadingEdgeKind::square, 8},
                                                        {LeadingEdgeKind::onEdge, 8 / std::sqrt(2.0)},
@@ -116,7 +116,7 @@ TEST(Rib, LeadingEdgeStock) {
   d.leadingEdge = {LeadingEdgeKind::onEdge, 8, 4, 2};
   const Rib onEdge = wingOf(d).ribs[0];
   EXPECT_TRUE(std::any_of(onEdge.wood[0].begin(), onEdge.wood[0].end(),
-                          [](const Point &p) { return (p - Point(8 * std::sqrt(2.0), 0)).norm() < 0.05; }));
+                          [](const Point& p) { return (p - Point(8 * std::sqrt(2.0), 0)).norm() < 0.05; }));
 }
 
 TEST(Rib, TrailingEdgeStock) {
@@ -126,7 +126,7 @@ TEST(Rib, TrailingEdgeStock) {
   d.trailingEdge = {TrailingEdgeKind::twoSheets, 40, 1.5, 3};
   d.ribs.rim = 1;
   const TrueWing w = wingOf(d);
-  const Rib &r = w.ribs[0];
+  const Rib& r = w.ribs[0];
   const double end = boundsOf(r.wood).high.x();
   EXPECT_GT(end, 180);
   EXPECT_LT(end, 217);
@@ -142,7 +142,7 @@ TEST(Rib, FullDepthSparIsSlottedHalfAndHalf) {
   d.spars[0].sheet = 3;
   d.ribs.notchFit = 0;
   const TrueWing w = wingOf(d);
-  for (const Rib &r : w.ribs) {
+  for (const Rib& r : w.ribs) {
     ASSERT_EQ(r.slots.size(), 1u);
     EXPECT_NEAR(r.slots[0].depth, r.sparDepth[0] / 2, 0.05);
     EXPECT_NEAR(woodDepthAt(r, r.sparX[0]), r.sparDepth[0] / 2, 0.05) << "the lower half of the rib is left";
@@ -150,7 +150,7 @@ TEST(Rib, FullDepthSparIsSlottedHalfAndHalf) {
   const Polyline spar = fullDepthSparOutline(d.spars[0], w.spars[0], w.ribs, 0);
   EXPECT_FALSE(selfCrossing(spar).has_value());
   double whole = 0, slots = 0;
-  for (const Rib &r : w.ribs) slots += r.thickness * r.sparDepth[0] / 2;
+  for (const Rib& r : w.ribs) slots += r.thickness * r.sparDepth[0] / 2;
   whole = (w.ribs.front().sparDepth[0] + w.ribs.back().sparDepth[0]) / 2 * 700 * w.spars[0].stretch;
   EXPECT_NEAR(signedArea(spar), whole - slots, 0.01 * whole);
 }
@@ -220,9 +220,9 @@ RC_GTEST_PROP(Rib, AnyDecisionsGiveAWingOrAReason, ()) {
   d.join.dihedral = {DihedralBy::angle, some(-50, 50)};
   d.ribs.count = *rc::gen::inRange(2, 30);
   const auto result = work(d);
-  if (const auto *w = std::get_if<TrueWing>(&result)) {
-    for (const Figure &f : w->figures) RC_ASSERT(std::isfinite(f.value));
-    for (const Rib &r : w->ribs) RC_ASSERT(r.cutArea >= -1e-6 && r.cutArea <= r.bareArea * 1.001);
+  if (const auto* w = std::get_if<TrueWing>(&result)) {
+    for (const Figure& f : w->figures) RC_ASSERT(std::isfinite(f.value));
+    for (const Rib& r : w->ribs) RC_ASSERT(r.cutArea >= -1e-6 && r.cutArea <= r.bareArea * 1.001);
   } else {
     RC_ASSERT(!std::get<std::vector<Finding>>(result).empty());
   }

@@ -2,6 +2,7 @@
 // its own conventions and tolerances (tests/files/second_route_wings.json).
 #include "core/design/decisions.h"
 #include "core/geometry/polyline.h"
+#include "core/strength/d_box.h"
 #include "support.h"
 #include <nlohmann/json.hpp>
 
@@ -12,15 +13,15 @@ using nlohmann::json;
 using test::figureOf;
 using test::wingOf;
 
-const json &file() {
+const json& file() {
   static const json all = json::parse(test::slurp(TEST_FILES "/second_route_wings.json"));
   return all;
 }
 
 /// The design of a case. `rear` adds the rear support line as a spar of its own, for heights only.
-Design designOf(const json &input, bool rear) {
+Design designOf(const json& input, bool rear) {
   Design d = test::bareDesign();
-  const json &p = input["panels"][0];
+  const json& p = input["panels"][0];
   d.panel = {p["span"], p["chord_in"], p["chord_out"], p["sweep_le"], p["washout_out"], p["axis"]};
   d.sections.root = NacaChoice{p["section_in"]};
   d.sections.tip = NacaChoice{p["section_out"]};
@@ -29,7 +30,7 @@ Design designOf(const json &input, bool rear) {
   d.ribs.notchFit = 0;
   d.join.dihedral = {DihedralBy::angle, p["dihedral"]};
   d.join.brace = true;
-  const json &s = input["front_spar"];
+  const json& s = input["front_spar"];
   Spar spar;
   spar.rootFraction = spar.tipFraction = s["fraction"];
   spar.top = {true, s["upper"]["width"], s["upper"]["depth"],
@@ -48,32 +49,32 @@ Design designOf(const json &input, bool rear) {
 
 class SecondRoute : public testing::TestWithParam<int> {
 protected:
-  const json &input() const { return file()["cases"][static_cast<std::size_t>(GetParam())]["input"]; }
-  const json &output() const { return file()["cases"][static_cast<std::size_t>(GetParam())]["output"]; }
-  double tolerance(const char *key) const { return file()["tolerances"][key]; }
+  const json& input() const { return file()["cases"][static_cast<std::size_t>(GetParam())]["input"]; }
+  const json& output() const { return file()["cases"][static_cast<std::size_t>(GetParam())]["output"]; }
+  double tolerance(const char* key) const { return file()["tolerances"][key]; }
 };
 
 TEST_P(SecondRoute, StationsAndRibs) {
   const TrueWing w = wingOf(designOf(input(), true));
   const double f = input()["front_spar"]["fraction"];
   for (std::size_t i = 0; i < w.ribs.size(); ++i) {
-    const json &want = output()["stations"][i];
-    const Rib &r = w.ribs[i];
+    const json& want = output()["stations"][i];
+    const Rib& r = w.ribs[i];
     SCOPED_TRACE(r.name());
     EXPECT_NEAR(r.frame.chord, want["chord"].get<double>(), tolerance("chord_mm"));
     EXPECT_NEAR(radToDeg(r.frame.washout), want["twist"].get<double>(), tolerance("angle_deg"));
-    for (const auto &[key, at] : {std::pair("le", r.frame.le), std::pair("te", r.frame.te)}) {
+    for (const auto& [key, at] : {std::pair("le", r.frame.le), std::pair("te", r.frame.te)}) {
       EXPECT_NEAR(at.x(), want[key][0].get<double>(), tolerance("length_mm"));
       EXPECT_NEAR(at.y(), want[key][2].get<double>(), tolerance("length_mm"));
     }
     EXPECT_NEAR(r.bareArea, want["area"].get<double>(), 0.001 * r.bareArea);
-    for (const auto &[key, face] : {std::pair("arc_upper", Face::upper), std::pair("arc_lower", Face::lower)})
+    for (const auto& [key, face] : {std::pair("arc_upper", Face::upper), std::pair("arc_lower", Face::lower)})
       EXPECT_NEAR(arcTo(w.loft, face, f, r.t()), want[key].get<double>(), 0.05 + 0.001 * want[key].get<double>());
     EXPECT_NEAR(r.sparDepth[0], want["depth_spar"].get<double>(), tolerance("length_mm"));
     EXPECT_NEAR(r.notches[0].depth, want["notch_top"].get<double>(), tolerance("notch_mm"));
     EXPECT_NEAR(r.notches[1].depth, want["notch_bottom"].get<double>(), tolerance("notch_mm"));
-    const auto &under = w.settingUp.ribs[i].at;
-    const char *lines[] = {"LE", "FS", "RS", "TEF", "TE"};
+    const auto& under = w.settingUp.ribs[i].at;
+    const char* lines[] = {"LE", "FS", "RS", "TEF", "TE"};
     ASSERT_EQ(under.size(), 5u);
     for (std::size_t k = 0; k < 5; ++k) {
       EXPECT_NEAR(under[k].height, want["under"][lines[k]][0].get<double>(), tolerance("under_mm")) << lines[k];
@@ -92,7 +93,7 @@ TEST_P(SecondRoute, CapStripRuns) {
   d.sheeting.fraction = input()["sheet"]["to"];
   const TrueWing w = wingOf(d);
   for (std::size_t i = 0; i < w.ribs.size(); ++i) {
-    const json &want = output()["stations"][i];
+    const json& want = output()["stations"][i];
     EXPECT_NEAR(w.ribs[i].upperRun.capArc, want["cap_upper"].get<double>(),
                 0.05 + 0.001 * want["cap_upper"].get<double>());
     EXPECT_NEAR(w.ribs[i].lowerRun.capArc, want["cap_lower"].get<double>(),
@@ -102,7 +103,7 @@ TEST_P(SecondRoute, CapStripRuns) {
 
 TEST_P(SecondRoute, PlanAndJoin) {
   const TrueWing w = wingOf(designOf(input(), false));
-  const json &plan = output()["planform"];
+  const json& plan = output()["planform"];
   EXPECT_NEAR(w.planform.area, plan["area_true"].get<double>(), 0.001 * w.planform.area);
   EXPECT_NEAR(w.planform.meanChord, plan["mac"].get<double>(), 0.005);
   EXPECT_NEAR(w.planform.meanChordAt, plan["y_mac"].get<double>(), 0.02);
@@ -117,9 +118,9 @@ TEST_P(SecondRoute, PlanAndJoin) {
               tolerance("angle_deg"));
   EXPECT_NEAR(radToDeg(w.join.brace->capBottomBend), output()["cap_line_bends"][0]["lower"].get<double>(),
               tolerance("angle_deg"));
-  const json &blocks = output()["blocks"];
+  const json& blocks = output()["blocks"];
   double rootLow = 0;
-  for (const Point &p : w.loft.cutAt(0).lower) rootLow = std::min(rootLow, p.y() * std::cos(w.join.gamma));
+  for (const Point& p : w.loft.cutAt(0).lower) rootLow = std::min(rootLow, p.y() * std::cos(w.join.gamma));
   for (std::size_t i = 0; i < blocks["fractions"].size(); ++i) {
     const TipBlock b = tipBlock(w.loft, blocks["fractions"][i], w.join.gamma, false);
     // The second route gives heights over the root's leading edge; the block's are over the board.
@@ -137,14 +138,14 @@ TEST_P(SecondRoute, PlanAndJoin) {
 
 TEST_P(SecondRoute, LoadsAndStress) {
   Design d = designOf(input(), false);
-  const json &loads = output()["loads"];
+  const json& loads = output()["loads"];
   const double sheet = input()["sheet"]["thickness"];
   if (sheet > 0) { // "spar outer depth = section depth − 2 sheet", under the sheet's edge
     d.sheeting.top = d.sheeting.bottom = true;
     d.sheeting.thickness = sheet;
     d.sheeting.fraction = input()["sheet"]["to"].get<double>() + 0.02;
   }
-  for (const auto &[name, shape] : {std::pair("schrenk", LoadShape::schrenk), std::pair("ellipse", LoadShape::ellipse),
+  for (const auto& [name, shape] : {std::pair("schrenk", LoadShape::schrenk), std::pair("ellipse", LoadShape::ellipse),
                                     std::pair("chord", LoadShape::chord)}) {
     d.flying.shape = shape;
     EXPECT_NEAR(figureOf(wingOf(d), "load.rootMoment"), loads[name]["root_moment"].get<double>(),
@@ -152,7 +153,7 @@ TEST_P(SecondRoute, LoadsAndStress) {
   }
   d.flying.shape = LoadShape::schrenk;
   const TrueWing w = wingOf(d);
-  const auto near = [&](double got, const char *key) {
+  const auto near = [&](double got, const char* key) {
     EXPECT_NEAR(got, loads["root_spar"][key].get<double>(), 0.005 * loads["root_spar"][key].get<double>()) << key;
   };
   EXPECT_NEAR(w.strength.load.lift, loads["half_lift"].get<double>(), 0.0005 * w.strength.load.lift);
@@ -161,6 +162,16 @@ TEST_P(SecondRoute, LoadsAndStress) {
   near(w.strength.spars[0].upper->stress, "upper");
   near(w.strength.spars[0].lower->stress, "lower");
   near(w.strength.tipDeflection, "tip_deflection");
+  EXPECT_NEAR(w.strength.load.lift / w.strength.spars[0].webDepth,
+              loads["root_spar"]["web_flow_V_over_h"].get<double>(), 0.005);
+  if (loads.contains("d_box_root")) {
+    const json& box = loads["d_box_root"];
+    const Rib& root = w.ribs.front();
+    const Polyline cell = noseBox(root.upper, root.lower, d.spars[0].rootFraction * root.frame.chord, box["skin"]);
+    EXPECT_NEAR(signedArea(cell), box["cell_area"].get<double>(), 0.005 * signedArea(cell));
+    EXPECT_NEAR(torsionConstant(cell, box["skin"]), box["J"].get<double>(), 0.01 * box["J"].get<double>());
+    EXPECT_NEAR(figureOf(w, "box.torsion"), box["J"].get<double>(), 0.01 * box["J"].get<double>());
+  }
 }
 
 TEST_P(SecondRoute, StraightSparLeavesTheSurface) {

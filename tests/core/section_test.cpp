@@ -8,7 +8,7 @@
 namespace eup {
 namespace {
 
-Section naca(const char *digits) {
+Section naca(const char* digits) {
   return makeNaca(readNaca(digits).value());
 }
 
@@ -16,9 +16,9 @@ struct Ordinate {
   double x, upper, lower; // % chord
 };
 
-void expectOrdinates(const char *digits, const std::vector<Ordinate> &table, double tolerance) {
+void expectOrdinates(const char* digits, const std::vector<Ordinate>& table, double tolerance) {
   const Section s = naca(digits);
-  for (const Ordinate &o : table) {
+  for (const Ordinate& o : table) {
     EXPECT_NEAR(heightAt(s.upper, o.x / 100) * 100, o.upper, tolerance) << digits << " upper at " << o.x;
     EXPECT_NEAR(heightAt(s.lower, o.x / 100) * 100, o.lower, tolerance) << digits << " lower at " << o.x;
   }
@@ -86,7 +86,7 @@ TEST(NacaSection, ReadsWhatPeopleWrite) {
   EXPECT_TRUE(readNaca("NACA 2412").ok());
   EXPECT_TRUE(readNaca(" naca-4415 ").ok());
   EXPECT_EQ(readNaca("naca23012").value().digits, "23012");
-  for (const char *bad :
+  for (const char* bad :
        {"", "241", "24124", "2012", "0412", "2400", "2460", "abcd", "23112", "26012", "00012", "-2412x"})
     EXPECT_FALSE(readNaca(bad).ok()) << bad;
 }
@@ -94,8 +94,8 @@ TEST(NacaSection, ReadsWhatPeopleWrite) {
 // Values computed by a second route: brute force on dense polylines.
 TEST(SectionMeasures, AgreeWithTheSecondRoute) {
   const auto all = nlohmann::json::parse(test::slurp(TEST_FILES "/second_route_wings.json"))["section_properties"];
-  for (const char *digits : {"2410", "2412", "6406"}) {
-    const auto &want = all[digits];
+  for (const char* digits : {"2410", "2412", "6406"}) {
+    const auto& want = all[digits];
     const Section s = naca(digits);
     const SectionMeasures m = measure(s);
     EXPECT_NEAR(m.area, want["area"].get<double>(), 0.001 * m.area) << digits;
@@ -113,7 +113,7 @@ TEST(SectionMeasures, AgreeWithTheSecondRoute) {
     EXPECT_NEAR(lengthOf(headOf(s.lower, {g.index, g.share})), want["arc_lower_30"].get<double>(), 0.0003) << digits;
     // A hundredth of the chord taken off square to the surface all round.
     Polyline loop = outlineOf(s);
-    for (Point &p : loop) p *= 1000;
+    for (Point& p : loop) p *= 1000;
     EXPECT_NEAR(areaOf(grown({loop}, -10)) / 1e6, want["inset_1_over_100_area"].get<double>(), 0.001 * m.area)
         << digits;
   }

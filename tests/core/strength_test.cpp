@@ -1,3 +1,5 @@
+#include "core/geometry/region.h"
+#include "core/strength/d_box.h"
 #include "core/strength/spar_strength.h"
 #include "support.h"
 #include <rapidcheck/gtest.h>
@@ -53,6 +55,23 @@ TEST(BentSection, MixedCaps) {
   EXPECT_NEAR(b.axis, 4.752, 0.001);
   EXPECT_NEAR(b.stiffness, 6.143e7, 5e4);
   EXPECT_TRUE(bentSection({}).empty());
+}
+
+// Bredt's formula on a box by hand: 60 × 20, wall 1.5: 4 · 1200² · 1.5 ÷ 160 = 54 000 mm⁴.
+TEST(NoseBox, TorsionConstantOfARectangle) {
+  EXPECT_NEAR(torsionConstant(rectangle({0, 0}, {60, 20}), 1.5), 54000, 1e-6);
+}
+
+// Plain V ÷ h is too high where the wing gets thinner outwards and too low where it gets thicker.
+TEST(WebShear, CountsTheTaperOfTheDepth) {
+  const SpanLoad l = load(LoadShape::schrenk);
+  const double thinner = webShearFlow(l.shear(0), l.moment(0), 26, (15.0 - 26) / 750);
+  const double thicker = webShearFlow(l.shear(0), l.moment(0), 15, (26.0 - 15) / 750);
+  EXPECT_LT(thinner, l.shear(0) / 26 * 0.9);
+  EXPECT_GT(thicker, l.shear(0) / 15 * 1.2);
+  EXPECT_NEAR(webShearFlow(40, 10000, 20, 0), 2, 1e-12);
+  // Second route: two caps meeting at the tip of a wedge take the shear of a tip load by themselves, as their own pull.
+  EXPECT_NEAR(webShearFlow(10, 10 * 500, 20, -20.0 / 500), 0, 1e-12);
 }
 
 TEST(Strength, SparsShareByStiffness) {

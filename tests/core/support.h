@@ -9,26 +9,26 @@
 namespace eup::test {
 
 /// The wing of a design that is known to be possible.
-inline TrueWing wingOf(const Design &design) {
+inline TrueWing wingOf(const Design& design) {
   auto result = work(design);
-  if (auto *findings = std::get_if<std::vector<Finding>>(&result)) {
+  if (auto* findings = std::get_if<std::vector<Finding>>(&result)) {
     ADD_FAILURE() << "impossible: " << (findings->empty() ? "" : findings->front().what);
     return std::get<TrueWing>(work(Design{}));
   }
   return std::get<TrueWing>(std::move(result));
 }
 
-inline double figureOf(const TrueWing &wing, const std::string &key) {
-  const Figure *f = wing.figure(key);
+inline double figureOf(const TrueWing& wing, const std::string& key) {
+  const Figure* f = wing.figure(key);
   EXPECT_NE(f, nullptr) << key;
   return f ? f->value : 0;
 }
 
-inline bool hasFinding(const std::vector<Finding> &findings, std::string_view key) {
-  return std::any_of(findings.begin(), findings.end(), [&](const Finding &f) { return f.key == key; });
+inline bool hasFinding(const std::vector<Finding>& findings, std::string_view key) {
+  return std::any_of(findings.begin(), findings.end(), [&](const Finding& f) { return f.key == key; });
 }
 
-inline std::string slurp(const std::filesystem::path &path) {
+inline std::string slurp(const std::filesystem::path& path) {
   std::ifstream in(path, std::ios::binary);
   std::stringstream all;
   all << in.rdbuf();
@@ -42,8 +42,8 @@ struct ScratchFolder {
     std::string pattern = (std::filesystem::temp_directory_path() / "euptera-test-XXXXXX").string();
     path = mkdtemp(pattern.data());
   }
-  ScratchFolder(const ScratchFolder &) = delete;
-  ScratchFolder &operator=(const ScratchFolder &) = delete;
+  ScratchFolder(const ScratchFolder&) = delete;
+  ScratchFolder& operator=(const ScratchFolder&) = delete;
   ~ScratchFolder() {
     std::error_code ignored;
     std::filesystem::remove_all(path, ignored);

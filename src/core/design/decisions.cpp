@@ -9,12 +9,12 @@
 namespace eup {
 namespace {
 
-std::string sectionText(const SectionChoice &choice) {
-  if (const auto *naca = std::get_if<NacaChoice>(&choice)) return naca->digits;
+std::string sectionText(const SectionChoice& choice) {
+  if (const auto* naca = std::get_if<NacaChoice>(&choice)) return naca->digits;
   return std::get<ListedSection>(choice).name;
 }
 
-std::string stationsText(const std::vector<double> &stations, LengthUnit unit) {
+std::string stationsText(const std::vector<double>& stations, LengthUnit unit) {
   std::string out;
   for (double s : stations) out += (out.empty() ? "" : "; ") + formatLength(s, unit);
   return out;
@@ -23,7 +23,7 @@ std::string stationsText(const std::vector<double> &stations, LengthUnit unit) {
 /// Keeps the path and the heading while the description is walked.
 class Walker {
 public:
-  template <class F> void group(const char *key, const char *title, Stage stage, F inside) {
+  template <class F> void group(const char* key, const char* title, Stage stage, F inside) {
     const auto before = std::tuple(path, heading, now);
     if (*key) path += (path.empty() ? "" : ".") + std::string(key);
     if (std::get<0>(before).empty() || heading.empty()) heading = title;
@@ -31,14 +31,14 @@ public:
     inside();
     std::tie(path, heading, now) = before;
   }
-  template <class L, class F> void list(const char *key, L &items, int, F each) {
+  template <class L, class F> void list(const char* key, L& items, int, F each) {
     for (std::size_t i = 0; i < items.size(); ++i)
       group(fmt::format("{}.{}", key, i).c_str(), fmt::format("Spar {}", i + 1).c_str(), Stage::spars,
             [&] { each(items[i]); });
   }
 
 protected:
-  std::string full(const char *key) const { return path.empty() ? key : path + "." + key; }
+  std::string full(const char* key) const { return path.empty() ? key : path + "." + key; }
   std::string path, heading;
   Stage now = Stage::panels;
 };
@@ -48,51 +48,51 @@ public:
   explicit Lister(LengthUnit documentUnit) : unit(documentUnit) {}
   std::vector<Decision> all;
 
-  void length(const char *key, const char *label, double v, Limits l, bool applies = true) {
+  void length(const char* key, const char* label, double v, Limits l, bool applies = true) {
     add(key, label, DecisionKind::length, applies, v, formatLength(v, unit, 3), unit == LengthUnit::mm ? "mm" : "")
         .limits = l;
   }
-  void angle(const char *key, const char *label, double v, Limits l, bool applies = true) {
+  void angle(const char* key, const char* label, double v, Limits l, bool applies = true) {
     add(key, label, DecisionKind::angle, applies, v, formatNumber(v, 3), "°").limits = l;
   }
-  void fraction(const char *key, const char *label, double v, Limits l, bool applies = true) {
+  void fraction(const char* key, const char* label, double v, Limits l, bool applies = true) {
     add(key, label, DecisionKind::percent, applies, v, formatNumber(v * 100, 2), "% chord").limits = l;
   }
-  void number(const char *key, const char *label, double v, Limits l, bool applies = true) {
+  void number(const char* key, const char* label, double v, Limits l, bool applies = true) {
     add(key, label, DecisionKind::number, applies, v, formatNumber(v, 3), "").limits = l;
   }
-  void mass(const char *key, const char *label, double v, Limits l, bool applies = true) {
+  void mass(const char* key, const char* label, double v, Limits l, bool applies = true) {
     add(key, label, DecisionKind::mass, applies, v, formatNumber(v, 2), "g").limits = l;
   }
-  void count(const char *key, const char *label, int v, Limits l, bool applies = true) {
+  void count(const char* key, const char* label, int v, Limits l, bool applies = true) {
     add(key, label, DecisionKind::count, applies, v, std::to_string(v), "").limits = l;
   }
-  void flag(const char *key, const char *label, bool v, bool applies = true) {
+  void flag(const char* key, const char* label, bool v, bool applies = true) {
     add(key, label, DecisionKind::flag, applies, v, v ? "yes" : "no", "");
   }
-  void text(const char *key, const char *label, const std::string &v, bool applies = true) {
+  void text(const char* key, const char* label, const std::string& v, bool applies = true) {
     add(key, label, DecisionKind::text, applies, 0, v, "");
   }
   template <class E>
-  void choice(const char *key, const char *label, const E &v, std::span<const Choice> names, bool applies = true) {
-    Decision &d = add(key, label, DecisionKind::choice, applies, static_cast<double>(v), "", "");
-    for (const Choice &c : names) d.choices.emplace_back(c.key, c.label);
+  void choice(const char* key, const char* label, const E& v, std::span<const Choice> names, bool applies = true) {
+    Decision& d = add(key, label, DecisionKind::choice, applies, static_cast<double>(v), "", "");
+    for (const Choice& c : names) d.choices.emplace_back(c.key, c.label);
     d.text = d.choices[static_cast<std::size_t>(v)].second;
   }
-  void material(const char *key, const char *label, const std::string &v, bool applies = true) {
-    Decision &d = add(key, label, DecisionKind::choice, applies, 0, v, "");
-    for (const Material &m : shippedMaterials()) {
+  void material(const char* key, const char* label, const std::string& v, bool applies = true) {
+    Decision& d = add(key, label, DecisionKind::choice, applies, 0, v, "");
+    for (const Material& m : shippedMaterials()) {
       if (m.key == v) d.text = m.label, d.value = static_cast<double>(d.choices.size());
       d.choices.emplace_back(m.key, m.label);
     }
   }
-  void section(const char *key, const char *label, const SectionChoice &v) {
+  void section(const char* key, const char* label, const SectionChoice& v) {
     add(key, label, DecisionKind::section, true, 0, sectionText(v), "");
   }
-  void stations(const char *key, const char *label, const std::vector<double> &v, bool applies) {
+  void stations(const char* key, const char* label, const std::vector<double>& v, bool applies) {
     add(key, label, DecisionKind::stations, applies, 0, stationsText(v, unit), "");
   }
-  void dihedral(const char *key, const Dihedral &v, double halfSpan) {
+  void dihedral(const char* key, const Dihedral& v, double halfSpan) {
     const double rise = riseOf(v, halfSpan), deg = dihedralDeg(v, halfSpan);
     group(key, "", now, [&] {
       length("rise", "Rise under the tip", rise, Limits{-0.8 * halfSpan, 0.8 * halfSpan});
@@ -103,7 +103,7 @@ public:
   }
 
 private:
-  Decision &add(const char *key, const char *label, DecisionKind kind, bool applies, double value, std::string shown,
+  Decision& add(const char* key, const char* label, DecisionKind kind, bool applies, double value, std::string shown,
                 std::string behind) {
     all.push_back(
         {full(key), label, heading, kind, now, applies, false, {}, value, std::move(shown), std::move(behind)});
@@ -121,16 +121,16 @@ public:
   bool found = false;
   std::optional<Problem> problem;
 
-  void length(const char *key, const char *label, double &v, Limits l, bool = true) {
+  void length(const char* key, const char* label, double& v, Limits l, bool = true) {
     if (mine(key))
       set(
           v, label, l, [&](std::string_view t) { return parseLength(t, unit); },
           [&](double x) { return told(x, Quantity::length, unit); });
   }
-  void angle(const char *key, const char *label, double &v, Limits l, bool = true) {
+  void angle(const char* key, const char* label, double& v, Limits l, bool = true) {
     if (mine(key)) set(v, label, l, parseNumber, [](double x) { return formatNumber(x, 2) + "°"; });
   }
-  void fraction(const char *key, const char *label, double &v, Limits l, bool = true) {
+  void fraction(const char* key, const char* label, double& v, Limits l, bool = true) {
     const auto percent = [](std::string_view t) -> Result<double> {
       auto n = parseNumber(t);
       if (!n) return n;
@@ -138,13 +138,13 @@ public:
     };
     if (mine(key)) set(v, label, l, percent, [](double x) { return formatNumber(x * 100, 1) + " % chord"; });
   }
-  void number(const char *key, const char *label, double &v, Limits l, bool = true) {
+  void number(const char* key, const char* label, double& v, Limits l, bool = true) {
     if (mine(key)) set(v, label, l, parseNumber, [](double x) { return formatNumber(x, 2); });
   }
-  void mass(const char *key, const char *label, double &v, Limits l, bool = true) {
+  void mass(const char* key, const char* label, double& v, Limits l, bool = true) {
     if (mine(key)) set(v, label, l, parseMass, [](double x) { return formatNumber(x, 1) + " g"; });
   }
-  void count(const char *key, const char *label, int &v, Limits l, bool = true) {
+  void count(const char* key, const char* label, int& v, Limits l, bool = true) {
     if (!mine(key)) return;
     double n = v;
     set(n, label, l, parseNumber, [](double x) { return formatNumber(x, 0); });
@@ -156,7 +156,7 @@ public:
     }
     if (!problem) v = static_cast<int>(n);
   }
-  void flag(const char *key, const char *label, bool &v, bool = true) {
+  void flag(const char* key, const char* label, bool& v, bool = true) {
     if (!mine(key)) return;
     if (!typed) {
       v = value != 0;
@@ -168,7 +168,7 @@ public:
       problem = Problem{label, fmt::format("“{}”: answer yes or no.", typed->substr(0, 40))};
     }
   }
-  void text(const char *key, const char *label, std::string &v, bool = true) {
+  void text(const char* key, const char* label, std::string& v, bool = true) {
     if (!mine(key)) return;
     if (!typed || typed->find_first_not_of(' ') == std::string::npos)
       problem = Problem{label, "A name is needed."};
@@ -177,7 +177,7 @@ public:
     else
       v = *typed;
   }
-  template <class E> void choice(const char *key, const char *label, E &v, std::span<const Choice> names, bool = true) {
+  template <class E> void choice(const char* key, const char* label, E& v, std::span<const Choice> names, bool = true) {
     if (!mine(key)) return;
     for (std::size_t i = 0; i < names.size(); ++i)
       if (typed ? (*typed == names[i].key || *typed == names[i].label) : static_cast<std::size_t>(value) == i) {
@@ -187,16 +187,16 @@ public:
     problem = Problem{
         label, fmt::format("“{}” is not one of the choices.", typed ? typed->substr(0, 40) : formatNumber(value, 0))};
   }
-  void material(const char *key, const char *label, std::string &v, bool = true) {
+  void material(const char* key, const char* label, std::string& v, bool = true) {
     if (!mine(key)) return;
-    for (const Material &m : shippedMaterials())
+    for (const Material& m : shippedMaterials())
       if (typed && (m.key == *typed || m.label == *typed)) {
         v = m.key;
         return;
       }
     problem = Problem{label, fmt::format("“{}” is not in the table of materials.", typed ? typed->substr(0, 40) : "")};
   }
-  void section(const char *key, const char *label, SectionChoice &v) {
+  void section(const char* key, const char* label, SectionChoice& v) {
     if (!mine(key)) return;
     const auto naca = readNaca(typed.value_or(""));
     if (naca)
@@ -204,7 +204,7 @@ public:
     else if (!typed || *typed != sectionText(v))
       problem = Problem{label, naca.problem().cause};
   }
-  void stations(const char *key, const char *label, std::vector<double> &v, bool) {
+  void stations(const char* key, const char* label, std::vector<double>& v, bool) {
     if (!mine(key)) return;
     std::vector<double> all;
     const std::string list = typed.value_or("");
@@ -222,7 +222,7 @@ public:
     }
     v = all;
   }
-  void dihedral(const char *key, Dihedral &v, double halfSpan) {
+  void dihedral(const char* key, Dihedral& v, double halfSpan) {
     group(key, "", now, [&] {
       double rise = riseOf(v, halfSpan), deg = dihedralDeg(v, halfSpan);
       const bool was = found;
@@ -251,13 +251,13 @@ private:
     return n.value() * factor;
   }
 
-  bool mine(const char *key) {
+  bool mine(const char* key) {
     if (full(key) != target) return false;
     found = true;
     return true;
   }
 
-  template <class Parse, class Tell> void set(double &v, const char *label, Limits l, Parse parse, Tell tell) {
+  template <class Parse, class Tell> void set(double& v, const char* label, Limits l, Parse parse, Tell tell) {
     if (!typed) {
       v = std::clamp(value, l.low, l.high);
       return;
@@ -279,7 +279,7 @@ private:
   LengthUnit unit;
 };
 
-Result<Design> decideWith(const Design &design, std::string_view path, std::optional<std::string> typed, double value) {
+Result<Design> decideWith(const Design& design, std::string_view path, std::optional<std::string> typed, double value) {
   Design changed = design;
   Setter setter(path, design.unit);
   setter.typed = std::move(typed);
@@ -295,36 +295,36 @@ Result<Design> decideWith(const Design &design, std::string_view path, std::opti
 
 } // namespace
 
-std::vector<Decision> decisionsOf(const Design &design) {
+std::vector<Decision> decisionsOf(const Design& design) {
   Lister lister(design.unit);
   describe(design, lister);
   return std::move(lister.all);
 }
 
-std::optional<Decision> decisionAt(const Design &design, std::string_view path) {
-  for (Decision &d : decisionsOf(design))
+std::optional<Decision> decisionAt(const Design& design, std::string_view path) {
+  for (Decision& d : decisionsOf(design))
     if (d.path == path) return std::move(d);
   return std::nullopt;
 }
 
-Result<Design> decide(const Design &design, std::string_view path, std::string_view typed) {
+Result<Design> decide(const Design& design, std::string_view path, std::string_view typed) {
   return decideWith(design, path, std::string(typed), 0);
 }
 
-Result<Design> decideValue(const Design &design, std::string_view path, double value) {
+Result<Design> decideValue(const Design& design, std::string_view path, double value) {
   if (!std::isfinite(value)) return Problem{std::string(path), "is not a number"};
   return decideWith(design, path, std::nullopt, value);
 }
 
-double dihedralDeg(const Dihedral &d, double halfSpan) {
+double dihedralDeg(const Dihedral& d, double halfSpan) {
   return d.by == DihedralBy::angle ? d.value : radToDeg(std::asin(std::clamp(d.value / halfSpan, -1.0, 1.0)));
 }
 
-double riseOf(const Dihedral &d, double halfSpan) {
+double riseOf(const Dihedral& d, double halfSpan) {
   return d.by == DihedralBy::rise ? d.value : halfSpan * std::sin(degToRad(d.value));
 }
 
-std::vector<double> ribStations(const Ribs &ribs, double halfSpan) {
+std::vector<double> ribStations(const Ribs& ribs, double halfSpan) {
   if (ribs.rule == RibRule::stations) return ribs.stations;
   const double bays = ribs.rule == RibRule::count ? ribs.count - 1 : std::ceil(halfSpan / ribs.spacing - 1e-9);
   const int n = static_cast<int>(std::clamp(bays, 1.0, 1e6));

@@ -22,21 +22,21 @@ struct Decision {
   std::vector<std::pair<std::string, std::string>> choices{}; ///< key and words
 };
 
-std::vector<Decision> decisionsOf(const Design &design);
+std::vector<Decision> decisionsOf(const Design& design);
 /// The decision of that path; nothing if there is none.
-std::optional<Decision> decisionAt(const Design &design, std::string_view path);
+std::optional<Decision> decisionAt(const Design& design, std::string_view path);
 
 /// The design with one decision changed to what was typed. Refuses, quoting, what cannot be read or lies outside
 /// the limits. Choices take their key or their words, flags yes/no, stations a list.
-Result<Design> decide(const Design &design, std::string_view path, std::string_view typed);
+Result<Design> decide(const Design& design, std::string_view path, std::string_view typed);
 /// The same with a number in the decision's own unit (see Decision::value), held within its limits: for dragging.
-Result<Design> decideValue(const Design &design, std::string_view path, double value);
+Result<Design> decideValue(const Design& design, std::string_view path, double value);
 
 /// The dihedral both ways, whichever was decided. Γ in degrees; the rise over the true half span.
-double dihedralDeg(const Dihedral &dihedral, double halfSpan);
-double riseOf(const Dihedral &dihedral, double halfSpan);
+double dihedralDeg(const Dihedral& dihedral, double halfSpan);
+double riseOf(const Dihedral& dihedral, double halfSpan);
 
 /// The rib stations of the rule, from root to tip, ends included.
-std::vector<double> ribStations(const Ribs &ribs, double halfSpan);
+std::vector<double> ribStations(const Ribs& ribs, double halfSpan);
 
 } // namespace eup

@@ -40,7 +40,7 @@ inline constexpr std::array loadShapeChoices{Choice{"schrenk", "Schrenk"}, Choic
 
 /// A visitor has: group, list, length, angle, fraction, number, count, flag, text, choice, material, section,
 /// stations, dihedral, mass. `D` is Design or const Design.
-template <class D, class V> void describe(D &d, V &v) {
+template <class D, class V> void describe(D& d, V& v) {
   v.group("", "Wing", Stage::panels, [&] {
     v.text("name", "Name", d.name);
     v.choice("unit", "Lengths in", d.unit, std::span(unitChoices));
@@ -58,7 +58,7 @@ template <class D, class V> void describe(D &d, V &v) {
     v.fraction("washoutAxis", "Turned about", d.panel.washoutAxis, Limits{0, 1});
   });
   v.group("ribs", "Ribs", Stage::ribs, [&] {
-    auto &r = d.ribs;
+    auto& r = d.ribs;
     v.choice("rule", "Ribs by", r.rule, std::span(ribRuleChoices));
     v.count("count", "Number of ribs", r.count, Limits{2, mostRibs}, r.rule == RibRule::count);
     v.length("spacing", "Spacing, at most", r.spacing, Limits{2, 2000}, r.rule == RibRule::spacing);
@@ -70,7 +70,7 @@ template <class D, class V> void describe(D &d, V &v) {
     v.length("rim", "Least wood", r.rim, Limits{0.2, 20});
   });
   v.group("sheeting", "Sheeting", Stage::ribs, [&] {
-    auto &s = d.sheeting;
+    auto& s = d.sheeting;
     const bool any = s.top || s.bottom;
     v.flag("top", "Sheet on top", s.top);
     v.flag("bottom", "Sheet below", s.bottom);
@@ -80,7 +80,7 @@ template <class D, class V> void describe(D &d, V &v) {
     v.count("spar", "Spar number", s.spar, Limits{1, mostSpars}, any && s.to == SheetEdge::spar);
   });
   v.group("capStrips", "Cap strips", Stage::ribs, [&] {
-    auto &c = d.capStrips;
+    auto& c = d.capStrips;
     const bool any = c.top || c.bottom;
     v.flag("top", "Cap strips on top", c.top);
     v.flag("bottom", "Cap strips below", c.bottom);
@@ -88,7 +88,7 @@ template <class D, class V> void describe(D &d, V &v) {
     v.length("width", "Cap width", c.width, Limits{0.5, 100}, any);
   });
   v.group("leadingEdge", "Leading edge", Stage::ribs, [&] {
-    auto &e = d.leadingEdge;
+    auto& e = d.leadingEdge;
     const bool any = e.kind != LeadingEdgeKind::none, shaped = e.kind == LeadingEdgeKind::shaped;
     v.choice("kind", "LE stock", e.kind, std::span(leadingEdgeChoices));
     v.length("width", "LE width", e.width, Limits{0.5, 200}, any);
@@ -96,20 +96,20 @@ template <class D, class V> void describe(D &d, V &v) {
     v.length("letIn", "LE let in", e.letIn, Limits{0, 50}, shaped);
   });
   v.group("trailingEdge", "Trailing edge", Stage::ribs, [&] {
-    auto &e = d.trailingEdge;
+    auto& e = d.trailingEdge;
     const bool any = e.kind != TrailingEdgeKind::none, sheets = e.kind == TrailingEdgeKind::twoSheets;
     v.choice("kind", "TE stock", e.kind, std::span(trailingEdgeChoices));
     v.length("width", "TE width", e.width, Limits{0.5, 500}, any);
     v.length("sheet", "TE sheet", e.sheet, Limits{0.2, 20}, sheets);
     v.length("overhang", "TE overhang", e.overhang, Limits{0, 50}, sheets);
   });
-  v.list("spars", d.spars, mostSpars, [&](auto &s) {
+  v.list("spars", d.spars, mostSpars, [&](auto& s) {
     const bool caps = s.kind == SparKind::caps;
     v.text("name", "Name", s.name);
     v.choice("kind", "Spar of", s.kind, std::span(sparKindChoices));
     v.fraction("rootFraction", "Line, root", s.rootFraction, Limits{0.02, 0.98});
     v.fraction("tipFraction", "Line, tip", s.tipFraction, Limits{0.02, 0.98});
-    const auto cap = [&](const char *key, auto &c, std::array<const char *, 4> label) {
+    const auto cap = [&](const char* key, auto& c, std::array<const char*, 4> label) {
       v.group(key, label[0], Stage::spars, [&] {
         v.flag("fitted", label[0], c.fitted, caps);
         v.length("width", label[1], c.width, Limits{0.3, 200}, caps && c.fitted);
@@ -124,7 +124,7 @@ template <class D, class V> void describe(D &d, V &v) {
     v.material("sheetMaterial", "Wood", s.sheetMaterial, !caps);
   });
   v.group("join", "Centre join", Stage::joins, [&] {
-    auto &j = d.join;
+    auto& j = d.join;
     v.dihedral("dihedral", j.dihedral, d.panel.halfSpan);
     v.choice("propping", "On the board", j.propping, std::span(proppingChoices));
     v.choice("blockAt", "Block stands under", j.blockAt, std::span(blockChoices));

@@ -13,13 +13,13 @@ enum class Hand { right, left };
 
 struct NacaChoice {
   std::string digits = "2412";
-  bool operator==(const NacaChoice &) const = default;
+  bool operator==(const NacaChoice&) const = default;
 };
 using SectionChoice = std::variant<NacaChoice, ListedSection>;
 
 struct Sections {
   SectionChoice root, tip;
-  bool operator==(const Sections &) const = default;
+  bool operator==(const Sections&) const = default;
 };
 
 struct Panel {
@@ -29,7 +29,7 @@ struct Panel {
   double tipSetback = 20; ///< how far the tip's leading edge lies behind the root's, before washout
   double washoutDeg = 2;  ///< tip, nose down
   double washoutAxis = 0; ///< chord fraction that the tip is turned about
-  bool operator==(const Panel &) const = default;
+  bool operator==(const Panel&) const = default;
 };
 
 enum class RibRule { count, spacing, stations };
@@ -44,7 +44,7 @@ struct Ribs {
   double tipThickness = 3;
   double notchFit = 0.1; ///< a notch or slot is this much wider than what goes in
   double rim = 2;        ///< thinner wood than this is reported
-  bool operator==(const Ribs &) const = default;
+  bool operator==(const Ribs&) const = default;
 };
 
 enum class SheetEdge { fraction, spar };
@@ -55,14 +55,14 @@ struct Sheeting {
   SheetEdge to = SheetEdge::fraction;
   double fraction = 0.32;
   int spar = 1; ///< for SheetEdge::spar: its number, from 1; the sheet ends at that spar's rear face
-  bool operator==(const Sheeting &) const = default;
+  bool operator==(const Sheeting&) const = default;
 };
 
 struct CapStrips {
   bool top = true, bottom = true;
   double thickness = 1.5;
   double width = 8;
-  bool operator==(const CapStrips &) const = default;
+  bool operator==(const CapStrips&) const = default;
 };
 
 enum class LeadingEdgeKind { none, square, onEdge, shaped };
@@ -72,7 +72,7 @@ struct LeadingEdge {
   double width = 7;  ///< along the chord; side of the strip when it is square or on edge
   double height = 8; ///< shaped strip only: of the part that is let into the rib
   double letIn = 2;  ///< shaped strip only: how deep it sits in the rib's notch
-  bool operator==(const LeadingEdge &) const = default;
+  bool operator==(const LeadingEdge&) const = default;
 };
 
 enum class TrailingEdgeKind { none, wedge, twoSheets };
@@ -82,7 +82,7 @@ struct TrailingEdge {
   double width = 28;   ///< along the chord, at every rib
   double sheet = 1.5;  ///< two sheets only: thickness of each
   double overhang = 3; ///< two sheets only: how far they stand out behind the rib tails
-  bool operator==(const TrailingEdge &) const = default;
+  bool operator==(const TrailingEdge&) const = default;
 };
 
 enum class SparKind { caps, fullDepth };
@@ -92,7 +92,7 @@ struct Cap {
   bool fitted = true;
   double width = 6, depth = 3;
   std::string material = "spruce";
-  bool operator==(const Cap &) const = default;
+  bool operator==(const Cap&) const = default;
 };
 
 struct Spar {
@@ -103,7 +103,7 @@ struct Spar {
   double sheet = 3;                               ///< SparKind::fullDepth: thickness of the sheet
   SlotFrom ribSlot = SlotFrom::above;             ///< SparKind::fullDepth: where the rib's slot opens
   std::string sheetMaterial = "balsa-160";        ///< SparKind::fullDepth
-  bool operator==(const Spar &) const = default;
+  bool operator==(const Spar&) const = default;
 };
 
 enum class DihedralBy { rise, angle };
@@ -116,7 +116,7 @@ enum class BraceSide { front, behind };
 struct Dihedral {
   DihedralBy by = DihedralBy::rise;
   double value = 35; ///< mm of rise at the tip of the true panel length, or degrees to the horizontal
-  bool operator==(const Dihedral &) const = default;
+  bool operator==(const Dihedral&) const = default;
 };
 
 struct Join {
@@ -129,7 +129,7 @@ struct Join {
   BraceSide braceSide = BraceSide::behind;
   int braceToRib = 3; ///< rib number where each leg ends; the root rib is 1
   std::string braceMaterial = "birch-ply";
-  bool operator==(const Join &) const = default;
+  bool operator==(const Join&) const = default;
 };
 
 enum class LoadShape { schrenk, ellipse, chord };
@@ -138,7 +138,7 @@ struct Flying {
   double mass = 1400; ///< g, whole model
   double loadFactor = 6;
   LoadShape shape = LoadShape::schrenk;
-  bool operator==(const Flying &) const = default;
+  bool operator==(const Flying&) const = default;
 };
 
 struct Design {
@@ -154,7 +154,7 @@ struct Design {
   std::vector<Spar> spars{Spar{}};
   Join join;
   Flying flying;
-  bool operator==(const Design &) const = default;
+  bool operator==(const Design&) const = default;
 };
 
 inline constexpr int mostSpars = 3;

@@ -13,9 +13,9 @@ namespace {
 
 using Json = nlohmann::ordered_json;
 
-Json pointsToJson(const Polyline &line) {
+Json pointsToJson(const Polyline& line) {
   Json out = Json::array();
-  for (const Point &p : line) out.push_back({p.x(), p.y()});
+  for (const Point& p : line) out.push_back({p.x(), p.y()});
   return out;
 }
 
@@ -23,18 +23,18 @@ class Writer {
 public:
   Json root = Json::object();
 
-  template <class F> void group(const char *key, const char *, Stage, F inside) {
+  template <class F> void group(const char* key, const char*, Stage, F inside) {
     if (!*key) return inside();
-    Json *outer = at;
+    Json* outer = at;
     at = &(*outer)[key];
     *at = Json::object();
     inside();
     at = outer;
   }
-  template <class L, class F> void list(const char *key, L &items, int, F each) {
-    Json *outer = at;
+  template <class L, class F> void list(const char* key, L& items, int, F each) {
+    Json* outer = at;
     Json array = Json::array();
-    for (auto &item : items) {
+    for (auto& item : items) {
       Json one = Json::object();
       at = &one;
       each(item);
@@ -43,52 +43,51 @@ public:
     at = outer;
     (*at)[key] = std::move(array);
   }
-  void length(const char *key, const char *, double v, Limits, bool = true) { (*at)[key] = v; }
-  void fraction(const char *key, const char *, double v, Limits, bool = true) { (*at)[key] = v; }
-  void number(const char *key, const char *, double v, Limits, bool = true) { (*at)[key] = v; }
-  void mass(const char *key, const char *, double v, Limits, bool = true) { (*at)[key] = v; }
-  void angle(const char *key, const char *, double v, Limits, bool = true) { (*at)[std::string(key) + "Deg"] = v; }
-  void count(const char *key, const char *, int v, Limits, bool = true) { (*at)[key] = v; }
-  void flag(const char *key, const char *, bool v, bool = true) { (*at)[key] = v; }
-  void text(const char *key, const char *, const std::string &v, bool = true) { (*at)[key] = v; }
-  void material(const char *key, const char *, const std::string &v, bool = true) { (*at)[key] = v; }
-  template <class E>
-  void choice(const char *key, const char *, const E &v, std::span<const Choice> names, bool = true) {
+  void length(const char* key, const char*, double v, Limits, bool = true) { (*at)[key] = v; }
+  void fraction(const char* key, const char*, double v, Limits, bool = true) { (*at)[key] = v; }
+  void number(const char* key, const char*, double v, Limits, bool = true) { (*at)[key] = v; }
+  void mass(const char* key, const char*, double v, Limits, bool = true) { (*at)[key] = v; }
+  void angle(const char* key, const char*, double v, Limits, bool = true) { (*at)[std::string(key) + "Deg"] = v; }
+  void count(const char* key, const char*, int v, Limits, bool = true) { (*at)[key] = v; }
+  void flag(const char* key, const char*, bool v, bool = true) { (*at)[key] = v; }
+  void text(const char* key, const char*, const std::string& v, bool = true) { (*at)[key] = v; }
+  void material(const char* key, const char*, const std::string& v, bool = true) { (*at)[key] = v; }
+  template <class E> void choice(const char* key, const char*, const E& v, std::span<const Choice> names, bool = true) {
     (*at)[key] = names[static_cast<std::size_t>(v)].key;
   }
-  void stations(const char *key, const char *, const std::vector<double> &v, bool) { (*at)[key] = v; }
-  void section(const char *key, const char *, const SectionChoice &v) {
-    if (const auto *naca = std::get_if<NacaChoice>(&v)) {
+  void stations(const char* key, const char*, const std::vector<double>& v, bool) { (*at)[key] = v; }
+  void section(const char* key, const char*, const SectionChoice& v) {
+    if (const auto* naca = std::get_if<NacaChoice>(&v)) {
       (*at)[key] = {{"naca", naca->digits}};
       return;
     }
-    const auto &s = std::get<ListedSection>(v);
+    const auto& s = std::get<ListedSection>(v);
     (*at)[key] = {
         {"name", s.name}, {"smooth", s.smooth}, {"upper", pointsToJson(s.upper)}, {"lower", pointsToJson(s.lower)}};
   }
-  void dihedral(const char *key, const Dihedral &v, double) {
+  void dihedral(const char* key, const Dihedral& v, double) {
     (*at)[key] = v.by == DihedralBy::rise ? Json{{"rise", v.value}} : Json{{"angleDeg", v.value}};
   }
 
 private:
-  Json *at = &root;
+  Json* at = &root;
 };
 
 class Reader {
 public:
-  explicit Reader(const Json &json) : at(&json) {}
+  explicit Reader(const Json& json) : at(&json) {}
   std::optional<Problem> problem;
   std::vector<std::string> notes;
 
-  template <class F> void group(const char *key, const char *, Stage, F inside) {
+  template <class F> void group(const char* key, const char*, Stage, F inside) {
     if (!*key) return inside();
-    const Json *found = take(key);
+    const Json* found = take(key);
     if (!found) return;
     if (!found->is_object()) return refuse(key, "a group of decisions was expected");
     descend(key, *found, inside);
   }
-  template <class L, class F> void list(const char *key, L &items, int most, F each) {
-    const Json *found = take(key);
+  template <class L, class F> void list(const char* key, L& items, int most, F each) {
+    const Json* found = take(key);
     if (!found) return;
     if (!found->is_array()) return refuse(key, "a list was expected");
     if (static_cast<int>(found->size()) > most)
@@ -101,44 +100,44 @@ public:
       descend(fmt::format("{}/{}", key, i), (*found)[i], [&] { each(items.back()); });
     }
   }
-  void length(const char *key, const char *, double &v, Limits l, bool = true) { real(key, v, l, "mm"); }
-  void fraction(const char *key, const char *, double &v, Limits l, bool = true) { real(key, v, l, "of the chord"); }
-  void number(const char *key, const char *, double &v, Limits l, bool = true) { real(key, v, l, ""); }
-  void mass(const char *key, const char *, double &v, Limits l, bool = true) { real(key, v, l, "g"); }
-  void angle(const char *key, const char *, double &v, Limits l, bool = true) {
+  void length(const char* key, const char*, double& v, Limits l, bool = true) { real(key, v, l, "mm"); }
+  void fraction(const char* key, const char*, double& v, Limits l, bool = true) { real(key, v, l, "of the chord"); }
+  void number(const char* key, const char*, double& v, Limits l, bool = true) { real(key, v, l, ""); }
+  void mass(const char* key, const char*, double& v, Limits l, bool = true) { real(key, v, l, "g"); }
+  void angle(const char* key, const char*, double& v, Limits l, bool = true) {
     real((std::string(key) + "Deg").c_str(), v, l, "degrees");
   }
-  void count(const char *key, const char *, int &v, Limits l, bool = true) {
+  void count(const char* key, const char*, int& v, Limits l, bool = true) {
     double n = v;
     real(key, n, l, "");
     if (n != std::floor(n)) return refuse(key, "a whole number was expected");
     v = static_cast<int>(n);
   }
-  void flag(const char *key, const char *, bool &v, bool = true) {
-    const Json *found = take(key);
+  void flag(const char* key, const char*, bool& v, bool = true) {
+    const Json* found = take(key);
     if (!found) return;
     if (!found->is_boolean()) return refuse(key, "true or false was expected");
     v = found->template get<bool>();
   }
-  void text(const char *key, const char *, std::string &v, bool = true) {
-    const Json *found = take(key);
+  void text(const char* key, const char*, std::string& v, bool = true) {
+    const Json* found = take(key);
     if (!found) return;
-    if (!found->is_string() || found->template get_ref<const std::string &>().size() > 200)
+    if (!found->is_string() || found->template get_ref<const std::string&>().size() > 200)
       return refuse(key, "a text of at most 200 letters was expected");
     v = found->template get<std::string>();
   }
-  void material(const char *key, const char *, std::string &v, bool = true) {
+  void material(const char* key, const char*, std::string& v, bool = true) {
     std::string name = v;
     text(key, "", name);
     if (!findMaterial(name)) return refuse(key, fmt::format("“{}” is not in the table of materials", name));
     v = name;
   }
-  template <class E> void choice(const char *key, const char *, E &v, std::span<const Choice> names, bool = true) {
-    const Json *found = take(key);
+  template <class E> void choice(const char* key, const char*, E& v, std::span<const Choice> names, bool = true) {
+    const Json* found = take(key);
     if (!found) return;
     std::string all;
     for (std::size_t i = 0; i < names.size(); ++i) {
-      if (found->is_string() && found->template get_ref<const std::string &>() == names[i].key) {
+      if (found->is_string() && found->template get_ref<const std::string&>() == names[i].key) {
         v = static_cast<E>(i);
         return;
       }
@@ -146,23 +145,23 @@ public:
     }
     refuse(key, "one of " + all + " was expected");
   }
-  void stations(const char *key, const char *, std::vector<double> &v, bool) {
-    const Json *found = take(key);
+  void stations(const char* key, const char*, std::vector<double>& v, bool) {
+    const Json* found = take(key);
     if (!found) return;
     if (!found->is_array() || found->size() > static_cast<std::size_t>(mostRibs))
       return refuse(key, fmt::format("a list of at most {} stations was expected", mostRibs));
     v.clear();
-    for (const Json &s : *found) {
+    for (const Json& s : *found) {
       if (!s.is_number() || !std::isfinite(s.template get<double>()))
         return refuse(key, "a list of numbers was expected");
       v.push_back(s.template get<double>());
     }
   }
-  void section(const char *key, const char *, SectionChoice &v) {
-    const Json *found = take(key);
+  void section(const char* key, const char*, SectionChoice& v) {
+    const Json* found = take(key);
     if (!found) return;
     if (found->is_object() && found->contains("naca") && (*found)["naca"].is_string()) {
-      const auto naca = readNaca((*found)["naca"].template get_ref<const std::string &>());
+      const auto naca = readNaca((*found)["naca"].template get_ref<const std::string&>());
       if (!naca) return refuse(key, naca.problem().cause);
       v = NacaChoice{naca.value().digits};
       return;
@@ -179,8 +178,8 @@ public:
     if (!checked) return refuse(key, checked.problem().text());
     v = std::move(checked.value());
   }
-  void dihedral(const char *key, Dihedral &v, double halfSpan) {
-    const Json *found = take(key);
+  void dihedral(const char* key, Dihedral& v, double halfSpan) {
+    const Json* found = take(key);
     if (!found) return;
     if (!found->is_object() || found->size() != 1) return refuse(key, "one of rise and angleDeg was expected");
     const bool rise = found->contains("rise");
@@ -194,30 +193,30 @@ public:
   }
   void noteUnknown() {
     if (!at->is_object()) return;
-    for (const auto &[key, value] : at->items())
+    for (const auto& [key, value] : at->items())
       if (!seen.contains(key))
         notes.push_back(fmt::format("{}/{} is not known to this version and is not kept", place, key));
   }
-  void known(const char *key) { seen.insert(key); }
+  void known(const char* key) { seen.insert(key); }
 
 private:
-  static bool points(const Json &json, Polyline &out) {
+  static bool points(const Json& json, Polyline& out) {
     if (!json.is_array() || json.size() > mostPoints) return false;
-    for (const Json &p : json) {
+    for (const Json& p : json) {
       if (!p.is_array() || p.size() != 2 || !p[0].is_number() || !p[1].is_number()) return false;
       out.emplace_back(p[0].get<double>(), p[1].get<double>());
     }
     return true;
   }
-  const Json *take(const char *key) {
+  const Json* take(const char* key) {
     seen.insert(key);
     const auto found = at->find(key);
     if (found != at->end()) return &*found;
     notes.push_back(fmt::format("{}/{} is missing and takes its default", place, key));
     return nullptr;
   }
-  void real(const char *key, double &v, Limits l, const char *unit) {
-    const Json *found = take(key);
+  void real(const char* key, double& v, Limits l, const char* unit) {
+    const Json* found = take(key);
     if (!found) return;
     if (!found->is_number()) return refuse(key, "a number was expected");
     const double n = found->get<double>();
@@ -226,11 +225,11 @@ private:
                                      formatNumber(l.high, 3), unit));
     v = n;
   }
-  void refuse(const char *key, std::string cause) {
+  void refuse(const char* key, std::string cause) {
     if (!problem) problem = Problem{place + "/" + key, std::move(cause)};
   }
-  template <class F> void descend(const std::string &key, const Json &json, F inside) {
-    const Json *outer = at;
+  template <class F> void descend(const std::string& key, const Json& json, F inside) {
+    const Json* outer = at;
     const std::string outerPlace = place;
     std::set<std::string> outerSeen;
     outerSeen.swap(seen);
@@ -243,12 +242,12 @@ private:
     seen.swap(outerSeen);
   }
 
-  const Json *at;
+  const Json* at;
   std::string place;
   std::set<std::string> seen;
 };
 
-Problem jsonProblem(std::string_view text, const nlohmann::json::parse_error &error) {
+Problem jsonProblem(std::string_view text, const nlohmann::json::parse_error& error) {
   const std::size_t end = std::min(error.byte, text.size());
   std::size_t line = 1, column = 1;
   for (std::size_t i = 0; i + 1 < end; ++i) text[i] == '\n' ? (++line, column = 1) : ++column;
@@ -259,7 +258,7 @@ Problem jsonProblem(std::string_view text, const nlohmann::json::parse_error &er
 
 } // namespace
 
-std::string designToText(const Design &design) {
+std::string designToText(const Design& design) {
   Writer writer;
   writer.root["format"] = fileFormatName;
   writer.root["version"] = fileFormatVersion;
@@ -271,9 +270,9 @@ Result<ReadDesign> designFromText(std::string_view text) {
   Json json;
   try {
     json = Json::parse(text);
-  } catch (const nlohmann::json::parse_error &error) {
+  } catch (const nlohmann::json::parse_error& error) {
     return jsonProblem(text, error);
-  } catch (const nlohmann::json::exception &) {
+  } catch (const nlohmann::json::exception&) {
     return Problem{"", "a number in the file is too large to be read"};
   }
   if (!json.is_object() || !json.contains("format") || json["format"] != fileFormatName)

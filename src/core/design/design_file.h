@@ -12,7 +12,7 @@ inline constexpr std::string_view fileFormatName = "euptera-wing";
 inline constexpr int fileFormatVersion = 1;
 
 /// Keys in a fixed order, lengths in mm, angles in degrees (keys end in Deg), numbers as short as they read back.
-std::string designToText(const Design &design);
+std::string designToText(const Design& design);
 
 struct ReadDesign {
   Design design;

@@ -18,8 +18,8 @@ struct Material {
 
 /// Reads the table; the shipped one is a part of the program and always reads.
 Result<std::vector<Material>> readMaterials(std::string_view json);
-const std::vector<Material> &shippedMaterials();
+const std::vector<Material>& shippedMaterials();
 /// Nothing when there is no material of that key.
-const Material *findMaterial(std::string_view key);
+const Material* findMaterial(std::string_view key);
 
 } // namespace eup

@@ -8,7 +8,7 @@ namespace {
 
 constexpr double leastBay = 0.5; // mm between neighbouring rib stations
 
-void checkStations(const Design &d, std::vector<Finding> &out) {
+void checkStations(const Design& d, std::vector<Finding>& out) {
   const auto stations = ribStations(d.ribs, d.panel.halfSpan);
   const auto say = [&](std::string what, std::string detail, std::string remedy, std::optional<int> rib = {}) {
     out.push_back({"ribs.stations",
@@ -40,13 +40,13 @@ void checkStations(const Design &d, std::vector<Finding> &out) {
   }
 }
 
-void checkSpars(const Design &d, std::vector<Finding> &out) {
+void checkSpars(const Design& d, std::vector<Finding>& out) {
   for (std::size_t i = 0; i < d.spars.size(); ++i)
     for (std::size_t j = i + 1; j < d.spars.size(); ++j) {
       const double root = (d.spars[i].rootFraction - d.spars[j].rootFraction) * d.panel.rootChord;
       const double tip = (d.spars[i].tipFraction - d.spars[j].tipFraction) * d.panel.tipChord;
       if (root * tip >= 0 && root != 0) continue;
-      const auto path = [](std::size_t k, const char *end) { return fmt::format("spars.{}.{}Fraction", k, end); };
+      const auto path = [](std::size_t k, const char* end) { return fmt::format("spars.{}.{}Fraction", k, end); };
       out.push_back({"spars.cross",
                      Severity::serious,
                      Stage::spars,
@@ -71,7 +71,7 @@ void checkSpars(const Design &d, std::vector<Finding> &out) {
 
 } // namespace
 
-std::vector<Finding> impossible(const Design &design) {
+std::vector<Finding> impossible(const Design& design) {
   std::vector<Finding> out;
   checkStations(design, out);
   checkSpars(design, out);

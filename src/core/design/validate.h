@@ -6,6 +6,6 @@
 namespace eup {
 
 /// Decisions that contradict each other so that there is no wing to show. Empty when there is one.
-std::vector<Finding> impossible(const Design &design);
+std::vector<Finding> impossible(const Design& design);
 
 } // namespace eup

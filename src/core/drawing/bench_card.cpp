@@ -13,9 +13,9 @@ constexpr double gap = 12;
 
 /// Drawings stacked downwards, each from its own top.
 struct Stack {
-  Drawing &sheet;
+  Drawing& sheet;
   double y = 0;
-  void put(const Drawing &part, double after = gap) {
+  void put(const Drawing& part, double after = gap) {
     const Box box = part.bounds();
     sheet.add(part, {-box.low.x(), y - box.high.y()});
     y -= box.height() + after;
@@ -27,8 +27,8 @@ struct Stack {
   }
 };
 
-Drawing blockGauge(const DrawnWing &w) {
-  const TipBlock &block = w.join.block;
+Drawing blockGauge(const DrawnWing& w) {
+  const TipBlock& block = w.join.block;
   Drawing d;
   const double h = std::max(block.height, 1.0);
   d.loop(Layer::cut, rectangle({0, 0}, {45, h}));
@@ -37,7 +37,7 @@ Drawing blockGauge(const DrawnWing &w) {
   return d;
 }
 
-Drawing bevelGauge(const DrawnWing &w) {
+Drawing bevelGauge(const DrawnWing& w) {
   const double gamma = w.join.gamma, run = std::max(2 * w.ribs.front().depth, 40.0);
   Drawing d;
   d.loop(Layer::cut, {{0, 0}, {20, 0}, {20 + run * std::tan(std::abs(gamma)), run}, {0, run}});
@@ -47,12 +47,12 @@ Drawing bevelGauge(const DrawnWing &w) {
   return d;
 }
 
-Drawing braceDrawing(const DrawnWing &w, const Brace &b) {
+Drawing braceDrawing(const DrawnWing& w, const Brace& b) {
   Drawing d;
   d.loop(Layer::cut, b.outline);
   d.line(Layer::mark, {0, -b.depthRoot}, {0, b.depthRoot});
   const double half = b.bend / 2;
-  for (const Rib &rib : w.ribs) {
+  for (const Rib& rib : w.ribs) {
     if (rib.number < 2 || rib.number >= b.toRib) continue;
     const double s = rib.t() * w.spars[static_cast<std::size_t>(b.spar)].stretch;
     for (double side : {-1.0, 1.0}) {
@@ -71,16 +71,16 @@ Drawing braceDrawing(const DrawnWing &w, const Brace &b) {
   return d;
 }
 
-Drawing packingTable(const DrawnWing &w) {
+Drawing packingTable(const DrawnWing& w) {
   Drawing d;
   constexpr double row = 5.2, column = 24;
-  const auto &heads = w.settingUp.ribs.front().at;
+  const auto& heads = w.settingUp.ribs.front().at;
   d.write({0, 0}, "Rib", 3);
   for (std::size_t i = 0; i < heads.size(); ++i)
     d.write({column * static_cast<double>(i + 1) + 14, 0}, heads[i].line, 3, Anchor::right);
   d.line(Layer::text, {0, -1.6}, {column * static_cast<double>(heads.size()) + 16, -1.6});
   double y = -row - 0.6;
-  for (const RibSupports &rib : w.settingUp.ribs) {
+  for (const RibSupports& rib : w.settingUp.ribs) {
     d.write({0, y}, fmt::format("R{}", rib.rib), 3);
     for (std::size_t i = 0; i < rib.at.size(); ++i)
       d.write({column * static_cast<double>(i + 1) + 14, y},
@@ -92,7 +92,7 @@ Drawing packingTable(const DrawnWing &w) {
 
 } // namespace
 
-Drawing benchCard(const DrawnWing &w, Hand hand) {
+Drawing benchCard(const DrawnWing& w, Hand hand) {
   Drawing d;
   d.title = "Bench card";
   d.wing = w.design.name;

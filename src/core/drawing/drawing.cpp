@@ -3,7 +3,7 @@
 
 namespace eup {
 
-const char *name(Layer layer) {
+const char* name(Layer layer) {
   switch (layer) {
   case Layer::cut:
     return "cut";
@@ -15,10 +15,10 @@ const char *name(Layer layer) {
   return "";
 }
 
-const char *name(Hand hand) {
+const char* name(Hand hand) {
   return hand == Hand::right ? "right" : "left";
 }
-const char *nameLarge(Hand hand) {
+const char* nameLarge(Hand hand) {
   return hand == Hand::right ? "RIGHT" : "LEFT";
 }
 
@@ -30,8 +30,8 @@ double textWidth(std::string_view text, double height) {
 
 Box Drawing::bounds() const {
   Box box;
-  for (const Stroke &s : strokes) box.include(boundsOf(s.points));
-  for (const Label &l : labels) {
+  for (const Stroke& s : strokes) box.include(boundsOf(s.points));
+  for (const Label& l : labels) {
     const double w = textWidth(l.text, l.height);
     const double from = l.anchor == Anchor::left ? 0 : l.anchor == Anchor::middle ? -w / 2 : -w;
     box.include(l.at + Point(from, -0.25 * l.height));
@@ -40,13 +40,13 @@ Box Drawing::bounds() const {
   return box;
 }
 
-void Drawing::shift(const Point &by) {
-  for (Stroke &s : strokes)
-    for (Point &p : s.points) p += by;
-  for (Label &l : labels) l.at += by;
+void Drawing::shift(const Point& by) {
+  for (Stroke& s : strokes)
+    for (Point& p : s.points) p += by;
+  for (Label& l : labels) l.at += by;
 }
 
-void Drawing::add(const Drawing &other, const Point &at) {
+void Drawing::add(const Drawing& other, const Point& at) {
   Drawing moved = other;
   moved.shift(at);
   strokes.insert(strokes.end(), std::make_move_iterator(moved.strokes.begin()),
@@ -56,9 +56,9 @@ void Drawing::add(const Drawing &other, const Point &at) {
 }
 
 Drawing mirrored(Drawing d) {
-  for (Stroke &s : d.strokes)
-    for (Point &p : s.points) p.x() = -p.x();
-  for (Label &l : d.labels) {
+  for (Stroke& s : d.strokes)
+    for (Point& p : s.points) p.x() = -p.x();
+  for (Label& l : d.labels) {
     l.at.x() = -l.at.x();
     if (l.anchor != Anchor::middle) l.anchor = l.anchor == Anchor::left ? Anchor::right : Anchor::left;
   }

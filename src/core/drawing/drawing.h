@@ -10,7 +10,7 @@ namespace eup {
 /// What is cut, what is only marked on the wood, what is written.
 enum class Layer { cut, mark, text };
 inline constexpr Layer allLayers[] = {Layer::cut, Layer::mark, Layer::text};
-const char *name(Layer layer);
+const char* name(Layer layer);
 
 struct Stroke {
   Layer layer = Layer::cut;
@@ -34,25 +34,25 @@ struct Drawing {
   std::vector<Stroke> strokes;
   std::vector<Label> labels;
 
-  void line(Layer layer, const Point &a, const Point &b) { strokes.push_back({layer, {a, b}, false}); }
+  void line(Layer layer, const Point& a, const Point& b) { strokes.push_back({layer, {a, b}, false}); }
   void loop(Layer layer, Polyline points) { strokes.push_back({layer, std::move(points), true}); }
-  void region(Layer layer, const Region &region) {
-    for (const Polyline &p : region) loop(layer, p);
+  void region(Layer layer, const Region& region) {
+    for (const Polyline& p : region) loop(layer, p);
   }
-  void write(const Point &at, std::string text, double height = 3.5, Anchor anchor = Anchor::left) {
+  void write(const Point& at, std::string text, double height = 3.5, Anchor anchor = Anchor::left) {
     labels.push_back({at, std::move(text), height, anchor});
   }
   /// All strokes, and the labels by an estimate of their width.
   Box bounds() const;
-  void shift(const Point &by);
-  void add(const Drawing &other, const Point &at);
+  void shift(const Point& by);
+  void add(const Drawing& other, const Point& at);
 };
 
 /// Left for right: every x changes its sign; the lettering stays readable.
 Drawing mirrored(Drawing drawing);
 
-const char *name(Hand hand);      ///< "right"
-const char *nameLarge(Hand hand); ///< "RIGHT"
+const char* name(Hand hand);      ///< "right"
+const char* nameLarge(Hand hand); ///< "RIGHT"
 
 /// Estimated width of a text in our fonts, mm: for laying out, not for measuring.
 double textWidth(std::string_view text, double height);

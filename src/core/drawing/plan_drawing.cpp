@@ -10,16 +10,16 @@ Point onPlan(double x, double t) {
   return {t, -x};
 }
 
-double aftOf(const ChordFrame &f, double chordX) {
+double aftOf(const ChordFrame& f, double chordX) {
   return f.fromChord({chordX, 0}).x();
 }
 
-void chordwiseLine(Drawing &d, const DrawnWing &w, double rootX, double tipX, Layer layer) {
+void chordwiseLine(Drawing& d, const DrawnWing& w, double rootX, double tipX, Layer layer) {
   const ChordFrame root = w.loft.frameAt(0), tip = w.loft.frameAt(w.loft.span());
   d.line(layer, onPlan(aftOf(root, rootX), 0), onPlan(aftOf(tip, tipX), w.loft.span()));
 }
 
-void ribOnPlan(Drawing &d, const Rib &rib) {
+void ribOnPlan(Drawing& d, const Rib& rib) {
   const double from = rib.kind == RibKind::root ? 0 : rib.kind == RibKind::tip ? -rib.thickness : -rib.thickness / 2;
   Box wood = boundsOf(rib.wood);
   if (wood.empty()) return;
@@ -29,8 +29,8 @@ void ribOnPlan(Drawing &d, const Rib &rib) {
   d.line(Layer::mark, onPlan(front, rib.t()), onPlan(back, rib.t()));
 }
 
-void sparOnPlan(Drawing &d, const DrawnWing &w, const SparLine &line) {
-  const Spar &spar = w.design.spars[static_cast<std::size_t>(line.index)];
+void sparOnPlan(Drawing& d, const DrawnWing& w, const SparLine& line) {
+  const Spar& spar = w.design.spars[static_cast<std::size_t>(line.index)];
   const double wide = spar.kind == SparKind::fullDepth
                           ? spar.sheet
                           : std::max(spar.top.fitted ? spar.top.width : 0, spar.bottom.fitted ? spar.bottom.width : 0);
@@ -43,7 +43,7 @@ void sparOnPlan(Drawing &d, const DrawnWing &w, const SparLine &line) {
 
 } // namespace
 
-Drawing planDrawing(const DrawnWing &w, Hand hand) {
+Drawing planDrawing(const DrawnWing& w, Hand hand) {
   Drawing d;
   d.title = "Plan";
   d.wing = w.design.name;
@@ -59,11 +59,11 @@ Drawing planDrawing(const DrawnWing &w, Hand hand) {
   for (Face f : {Face::upper, Face::lower})
     if (const double r = sheetEdgeAt(w.design, w.loft, f, 0); r > 0)
       chordwiseLine(d, w, r * root.chord, sheetEdgeAt(w.design, w.loft, f, span) * tip.chord, Layer::mark);
-  for (const SparLine &line : w.spars) sparOnPlan(d, w, line);
-  for (const Rib &rib : w.ribs) ribOnPlan(d, rib);
+  for (const SparLine& line : w.spars) sparOnPlan(d, w, line);
+  for (const Rib& rib : w.ribs) ribOnPlan(d, rib);
   if (hand == Hand::left) d = mirrored(std::move(d));
   const double side = hand == Hand::right ? 1 : -1;
-  for (const Rib &rib : w.ribs) {
+  for (const Rib& rib : w.ribs) {
     d.write({side * rib.t(), -rib.frame.le.x() + 4}, rib.name(), 4, Anchor::middle);
     d.write({side * rib.t(), -rib.frame.te.x() - 7}, told(rib.t(), Quantity::length, w.design.unit), 3, Anchor::middle);
   }

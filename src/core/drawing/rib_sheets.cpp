@@ -9,18 +9,18 @@ namespace {
 
 constexpr double gap = 6; // mm between parts on a sheet: room for a knife, and for the lettering
 
-void grainArrow(Drawing &d, const Point &from, double length) {
+void grainArrow(Drawing& d, const Point& from, double length) {
   const Point to = from + Point(length, 0);
   d.line(Layer::mark, from, to);
-  for (const Point &tip : {from, to}) {
+  for (const Point& tip : {from, to}) {
     const double back = tip == from ? 2.5 : -2.5;
     d.line(Layer::mark, tip, tip + Point(back, 1));
     d.line(Layer::mark, tip, tip + Point(back, -1));
   }
 }
 
-Drawing sparDrawing(const DrawnWing &w, const SparLine &line, Hand hand) {
-  const Spar &spar = w.design.spars[static_cast<std::size_t>(line.index)];
+Drawing sparDrawing(const DrawnWing& w, const SparLine& line, Hand hand) {
+  const Spar& spar = w.design.spars[static_cast<std::size_t>(line.index)];
   Drawing d;
   d.loop(Layer::cut, fullDepthSparOutline(spar, line, w.ribs, w.design.ribs.notchFit));
   const Box box = d.bounds();
@@ -34,7 +34,7 @@ Drawing sparDrawing(const DrawnWing &w, const SparLine &line, Hand hand) {
 
 } // namespace
 
-Drawing ribDrawing(const DrawnWing &w, const Rib &rib, Hand hand) {
+Drawing ribDrawing(const DrawnWing& w, const Rib& rib, Hand hand) {
   Drawing d;
   d.title = rib.name();
   d.wing = w.design.name;
@@ -60,10 +60,10 @@ Drawing ribDrawing(const DrawnWing &w, const Rib &rib, Hand hand) {
   return d;
 }
 
-std::vector<Drawing> ribSheets(const DrawnWing &w, Hand hand, double width, double height) {
+std::vector<Drawing> ribSheets(const DrawnWing& w, Hand hand, double width, double height) {
   std::vector<Drawing> parts;
-  for (const Rib &rib : w.ribs) parts.push_back(ribDrawing(w, rib, hand));
-  for (const SparLine &line : w.spars)
+  for (const Rib& rib : w.ribs) parts.push_back(ribDrawing(w, rib, hand));
+  for (const SparLine& line : w.spars)
     if (w.design.spars[static_cast<std::size_t>(line.index)].kind == SparKind::fullDepth)
       parts.push_back(sparDrawing(w, line, hand));
 
@@ -77,7 +77,7 @@ std::vector<Drawing> ribSheets(const DrawnWing &w, Hand hand, double width, doub
   };
   fresh();
   double x = 0, y = 0, row = 0; // y runs down from the sheet's top
-  for (const Drawing &part : parts) {
+  for (const Drawing& part : parts) {
     const Box box = part.bounds();
     const bool wide = x > 0 && x + box.width() > width;
     if (wide) y += row + gap, x = row = 0;
@@ -89,7 +89,7 @@ std::vector<Drawing> ribSheets(const DrawnWing &w, Hand hand, double width, doub
     x += box.width() + gap;
     row = std::max(row, box.height());
   }
-  for (Drawing &sheet : sheets) sheet.shift(-sheet.bounds().low);
+  for (Drawing& sheet : sheets) sheet.shift(-sheet.bounds().low);
   return sheets;
 }
 

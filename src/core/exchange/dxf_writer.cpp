@@ -12,7 +12,7 @@ namespace {
 
 constexpr int red = 1, blue = 5, black = 7;
 
-const char *layerName(Layer layer) {
+const char* layerName(Layer layer) {
   switch (layer) {
   case Layer::cut:
     return "CUT";
@@ -28,15 +28,15 @@ int colour(Layer layer) {
   return layer == Layer::cut ? red : layer == Layer::mark ? blue : black;
 }
 
-void writeLayer(DL_Dxf &dxf, DL_WriterA &out, const char *name, int colourNumber) {
+void writeLayer(DL_Dxf& dxf, DL_WriterA& out, const char* name, int colourNumber) {
   dxf.writeLayer(out, DL_LayerData(name, 0), DL_Attributes("", colourNumber, 13, "CONTINUOUS", 1.0));
 }
 
-void writeTables(DL_Dxf &dxf, DL_WriterA &out) {
+void writeTables(DL_Dxf& dxf, DL_WriterA& out) {
   out.sectionTables();
   dxf.writeVPort(out);
   out.tableLinetypes(3);
-  for (const char *type : {"BYBLOCK", "BYLAYER", "CONTINUOUS"})
+  for (const char* type : {"BYBLOCK", "BYLAYER", "CONTINUOUS"})
     dxf.writeLinetype(out, DL_LinetypeData(type, type, 0, 0, 0.0));
   out.tableEnd();
   out.tableLayers(4);
@@ -57,25 +57,25 @@ void writeTables(DL_Dxf &dxf, DL_WriterA &out) {
   out.sectionEnd();
 }
 
-void writeBlocks(DL_Dxf &dxf, DL_WriterA &out) {
+void writeBlocks(DL_Dxf& dxf, DL_WriterA& out) {
   out.sectionBlocks();
-  for (const char *block : {"*Model_Space", "*Paper_Space", "*Paper_Space0"}) {
+  for (const char* block : {"*Model_Space", "*Paper_Space", "*Paper_Space0"}) {
     dxf.writeBlock(out, DL_BlockData(block, 0, 0.0, 0.0, 0.0));
     dxf.writeEndBlock(out, block);
   }
   out.sectionEnd();
 }
 
-void writeEntities(DL_Dxf &dxf, DL_WriterA &out, const Drawing &drawing) {
+void writeEntities(DL_Dxf& dxf, DL_WriterA& out, const Drawing& drawing) {
   out.sectionEntities();
-  for (const Stroke &s : drawing.strokes) {
+  for (const Stroke& s : drawing.strokes) {
     if (s.points.size() < 2) continue;
     const DL_Attributes at(layerName(s.layer), 256, -1, "BYLAYER", 1.0);
     dxf.writePolyline(out, DL_PolylineData(static_cast<int>(s.points.size()), 0, 0, s.closed ? 1 : 0), at);
-    for (const Point &p : s.points) dxf.writeVertex(out, DL_VertexData(p.x(), p.y(), 0, 0));
+    for (const Point& p : s.points) dxf.writeVertex(out, DL_VertexData(p.x(), p.y(), 0, 0));
     dxf.writePolylineEnd(out);
   }
-  for (const Label &l : drawing.labels) {
+  for (const Label& l : drawing.labels) {
     // A text that is not anchored left takes its place from the second point.
     const int align = l.anchor == Anchor::left ? 0 : l.anchor == Anchor::middle ? 1 : 2;
     dxf.writeText(out,
@@ -99,8 +99,8 @@ struct ScratchFile {
     else
       ::close(fd);
   }
-  ScratchFile(const ScratchFile &) = delete;
-  ScratchFile &operator=(const ScratchFile &) = delete;
+  ScratchFile(const ScratchFile&) = delete;
+  ScratchFile& operator=(const ScratchFile&) = delete;
   ~ScratchFile() {
     if (!path.empty()) ::unlink(path.c_str());
   }
@@ -108,7 +108,7 @@ struct ScratchFile {
 
 } // namespace
 
-Result<std::string> toDxf(const Drawing &drawing) {
+Result<std::string> toDxf(const Drawing& drawing) {
   const ScratchFile scratch; // the library writes to a named file only
   if (scratch.path.empty()) return Problem{"", "no temporary file can be made for the DXF"};
   DL_Dxf dxf;

@@ -7,6 +7,6 @@
 namespace eup {
 
 /// Closed loops become closed polylines, texts single-line texts.
-Result<std::string> toDxf(const Drawing &drawing);
+Result<std::string> toDxf(const Drawing& drawing);
 
 } // namespace eup

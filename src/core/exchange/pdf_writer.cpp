@@ -24,12 +24,12 @@ public:
   Font() {
     const auto data = shipped::fontRegular();
     if (FT_Init_FreeType(&library) != 0) return;
-    if (FT_New_Memory_Face(library, reinterpret_cast<const FT_Byte *>(data.data()), static_cast<FT_Long>(data.size()),
-                           0, &face) == 0)
+    if (FT_New_Memory_Face(library, reinterpret_cast<const FT_Byte*>(data.data()), static_cast<FT_Long>(data.size()), 0,
+                           &face) == 0)
       cairoFace = cairo_ft_font_face_create_for_ft_face(face, 0);
   }
-  Font(const Font &) = delete;
-  Font &operator=(const Font &) = delete;
+  Font(const Font&) = delete;
+  Font& operator=(const Font&) = delete;
   ~Font() {
     // cairo may keep the face in its own cache: it must be let go before FreeType is.
     if (cairoFace) cairo_font_face_destroy(cairoFace);
@@ -37,7 +37,7 @@ public:
     if (face) FT_Done_Face(face);
     if (library) FT_Done_FreeType(library);
   }
-  cairo_font_face_t *cairoFace = nullptr;
+  cairo_font_face_t* cairoFace = nullptr;
 
 private:
   FT_Library library = nullptr;
@@ -54,7 +54,7 @@ int tilesFor(double length, double frame) {
                                 : static_cast<int>(std::ceil((length - pageOverlap) / (frame - pageOverlap) - 1e-9));
 }
 
-Tiles tilesOf(const Drawing &d, const Point &frame) {
+Tiles tilesOf(const Drawing& d, const Point& frame) {
   const Box box = d.bounds();
   return {tilesFor(box.width(), frame.x()), tilesFor(box.height(), frame.y())};
 }
@@ -62,22 +62,22 @@ Tiles tilesOf(const Drawing &d, const Point &frame) {
 /// Draws in mm with y up inside a frame whose lower left corner is given; and in page mm with y down for the rest.
 class Page {
 public:
-  Page(cairo_t *cairo, const Point &paper) : cr(cairo), size(paper) {}
+  Page(cairo_t* cairo, const Point& paper) : cr(cairo), size(paper) {}
 
   void ink(Rgb c, double widthMm) {
     cairo_set_source_rgb(cr, c.r, c.g, c.b);
     cairo_set_line_width(cr, widthMm);
   }
-  void line(const Point &a, const Point &b) {
+  void line(const Point& a, const Point& b) {
     cairo_move_to(cr, a.x(), a.y());
     cairo_line_to(cr, b.x(), b.y());
     cairo_stroke(cr);
   }
-  void box(const Point &low, const Point &high) {
+  void box(const Point& low, const Point& high) {
     cairo_rectangle(cr, low.x(), low.y(), high.x() - low.x(), high.y() - low.y());
     cairo_stroke(cr);
   }
-  void text(const Point &at, const std::string &words, double height, Anchor anchor = Anchor::left) {
+  void text(const Point& at, const std::string& words, double height, Anchor anchor = Anchor::left) {
     cairo_set_font_size(cr, height);
     double shift = 0;
     if (anchor != Anchor::left) {
@@ -88,7 +88,7 @@ public:
     cairo_move_to(cr, at.x() - shift, at.y());
     cairo_show_text(cr, words.c_str());
   }
-  void cross(const Point &at) {
+  void cross(const Point& at) {
     line(at - Point(3, 0), at + Point(3, 0));
     line(at - Point(0, 3), at + Point(0, 3));
     cairo_new_path(cr);
@@ -97,15 +97,15 @@ public:
   }
 
   /// `place` takes drawing mm (y up) to page mm (y down).
-  template <class Place> void drawing(const Drawing &d, Place place, double scale) {
-    for (const Stroke &s : d.strokes) {
+  template <class Place> void drawing(const Drawing& d, Place place, double scale) {
+    for (const Stroke& s : d.strokes) {
       if (s.points.size() < 2) continue;
       ink(s.layer == Layer::cut    ? cutInk
           : s.layer == Layer::mark ? markInk
                                    : textInk,
           s.layer == Layer::cut ? 0.2 : 0.13);
       cairo_new_path(cr); // lettering leaves its end behind as a start
-      for (const Point &p : s.points) {
+      for (const Point& p : s.points) {
         const Point q = place(p);
         cairo_line_to(cr, q.x(), q.y());
       }
@@ -113,7 +113,7 @@ public:
       cairo_stroke(cr);
     }
     ink(textInk, 0.13);
-    for (const Label &l : d.labels) text(place(l.at), l.text, l.height * scale, l.anchor);
+    for (const Label& l : d.labels) text(place(l.at), l.text, l.height * scale, l.anchor);
   }
 
   /// 100 mm along the foot and up the side: a printer that stretches either way is found out.
@@ -130,29 +130,29 @@ public:
     text({left + 102, y}, "100 mm, measure both ways", 2.8);
   }
 
-  cairo_t *cr;
+  cairo_t* cr;
   Point size;
 };
 
 class Book {
 public:
-  Book(const std::vector<Drawing> &all, Paper paper, bool sideways)
+  Book(const std::vector<Drawing>& all, Paper paper, bool sideways)
       : drawings(all), frame(pageFrame(paper, sideways)), size(paperSize(paper)) {
     if (sideways) std::swap(size.x(), size.y());
     pages = 1;
-    for (const Drawing &d : drawings) pages += tilesOf(d, frame).count();
+    for (const Drawing& d : drawings) pages += tilesOf(d, frame).count();
   }
 
   Result<std::string> print() {
     std::string bytes;
-    const auto sink = [](void *closure, const unsigned char *data, unsigned int length) {
-      static_cast<std::string *>(closure)->append(reinterpret_cast<const char *>(data), length);
+    const auto sink = [](void* closure, const unsigned char* data, unsigned int length) {
+      static_cast<std::string*>(closure)->append(reinterpret_cast<const char*>(data), length);
       return CAIRO_STATUS_SUCCESS;
     };
     const std::unique_ptr<cairo_surface_t, decltype(&cairo_surface_destroy)> surface(
         cairo_pdf_surface_create_for_stream(sink, &bytes, size.x() * pointsPerMm, size.y() * pointsPerMm),
         cairo_surface_destroy);
-    const Drawing &first = drawings.front();
+    const Drawing& first = drawings.front();
     cairo_pdf_surface_set_metadata(surface.get(), CAIRO_PDF_METADATA_TITLE,
                                    fmt::format("{}: {}, {} hand", first.wing, first.title, name(first.hand)).c_str());
     cairo_status_t status;
@@ -175,7 +175,7 @@ public:
   int pages;
 
 private:
-  void foot(Page &page, const Drawing &d, const std::string &part) {
+  void foot(Page& page, const Drawing& d, const std::string& part) {
     ++number;
     page.checkBars();
     page.ink(textInk, 0.2);
@@ -184,8 +184,8 @@ private:
               fmt::format("{}   {}   {} HAND   full size 1:1   {}", d.wing, d.title, nameLarge(d.hand), part), 3.2);
   }
 
-  void keyPage(Page &page) {
-    const Drawing &d = drawings.front();
+  void keyPage(Page& page) {
+    const Drawing& d = drawings.front();
     page.ink(textInk, 0.2);
     page.text({left, 20}, d.wing, 8);
     page.text({left, 29}, fmt::format("{}, {} HAND, full size 1:1", d.title, nameLarge(d.hand)), 5);
@@ -199,7 +199,7 @@ private:
     int first = 2;
     const double room = size.y() - bottom - y - 4;
     const double each = room / static_cast<double>(drawings.size());
-    for (const Drawing &one : drawings) {
+    for (const Drawing& one : drawings) {
       const Tiles t = tilesOf(one, frame);
       keyMap(page, one, t, first, {left, y}, {frame.x(), each - 4});
       first += t.count();
@@ -210,14 +210,14 @@ private:
   }
 
   /// A small picture of the drawing with its pages numbered.
-  void keyMap(Page &page, const Drawing &d, Tiles t, int firstPage, const Point &at, const Point &room) {
+  void keyMap(Page& page, const Drawing& d, Tiles t, int firstPage, const Point& at, const Point& room) {
     const Box box = d.bounds();
     const double width = t.across * (frame.x() - pageOverlap) + pageOverlap,
                  height = t.down * (frame.y() - pageOverlap) + pageOverlap;
     const double scale = std::min(room.x() / width, room.y() / height);
     const Point origin = at;
     page.drawing(
-        d, [&](const Point &p) -> Point { return origin + Point(p.x() - box.low.x(), box.high.y() - p.y()) * scale; },
+        d, [&](const Point& p) -> Point { return origin + Point(p.x() - box.low.x(), box.high.y() - p.y()) * scale; },
         scale);
     for (int row = 0; row < t.down; ++row)
       for (int column = 0; column < t.across; ++column) {
@@ -229,8 +229,8 @@ private:
       }
   }
 
-  void tiles(Page &page, std::size_t index) {
-    const Drawing &d = drawings[index];
+  void tiles(Page& page, std::size_t index) {
+    const Drawing& d = drawings[index];
     const Box box = d.bounds();
     const Tiles t = tilesOf(d, frame);
     for (int row = 0; row < t.down; ++row)
@@ -241,7 +241,7 @@ private:
         cairo_rectangle(page.cr, left - 1, top - 1, frame.x() + 2, frame.y() + 2);
         cairo_clip(page.cr);
         page.drawing(
-            d, [&](const Point &p) { return Point(left + p.x() - from.x(), top + from.y() - p.y()); }, 1);
+            d, [&](const Point& p) { return Point(left + p.x() - from.x(), top + from.y() - p.y()); }, 1);
         cairo_restore(page.cr);
         registers(page, t, row, column);
         foot(page, d,
@@ -251,7 +251,7 @@ private:
   }
 
   /// Crosses in the middle of each strip that is shared with a neighbour.
-  void registers(Page &page, Tiles t, int row, int column) {
+  void registers(Page& page, Tiles t, int row, int column) {
     page.ink(faintInk, 0.15);
     const double x0 = left + pageOverlap / 2, x1 = left + frame.x() - pageOverlap / 2;
     const double y0 = top + pageOverlap / 2, y1 = top + frame.y() - pageOverlap / 2;
@@ -263,7 +263,7 @@ private:
     if (row + 1 < t.down) below(y1);
   }
 
-  const std::vector<Drawing> &drawings;
+  const std::vector<Drawing>& drawings;
   Point frame, size;
   int number = 0;
   Font font;
@@ -281,17 +281,17 @@ Point pageFrame(Paper paper, bool sideways) {
   return size - Point(left + right, top + bottom);
 }
 
-int pageCount(const std::vector<Drawing> &drawings, Paper paper, bool sideways) {
+int pageCount(const std::vector<Drawing>& drawings, Paper paper, bool sideways) {
   int pages = 1;
-  for (const Drawing &d : drawings) pages += tilesOf(d, pageFrame(paper, sideways)).count();
+  for (const Drawing& d : drawings) pages += tilesOf(d, pageFrame(paper, sideways)).count();
   return pages;
 }
 
-bool betterSideways(const std::vector<Drawing> &drawings, Paper paper) {
+bool betterSideways(const std::vector<Drawing>& drawings, Paper paper) {
   return pageCount(drawings, paper, true) < pageCount(drawings, paper, false);
 }
 
-Result<std::string> toPdf(const std::vector<Drawing> &drawings, Paper paper, bool sideways) {
+Result<std::string> toPdf(const std::vector<Drawing>& drawings, Paper paper, bool sideways) {
   if (drawings.empty()) return Problem{"", "there is nothing to print"};
   Book book(drawings, paper, sideways);
   if (book.pages > 2000) return Problem{"", fmt::format("the drawing would take {} pages", book.pages)};

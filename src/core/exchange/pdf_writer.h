@@ -18,13 +18,13 @@ inline constexpr double pageOverlap = 10; // mm that neighbouring pages share
 Point pageFrame(Paper paper, bool sideways);
 
 /// Whether these drawings take fewer pages on sideways paper.
-bool betterSideways(const std::vector<Drawing> &drawings, Paper paper);
+bool betterSideways(const std::vector<Drawing>& drawings, Paper paper);
 
 /// How many pages the drawings take, the key page included.
-int pageCount(const std::vector<Drawing> &drawings, Paper paper, bool sideways);
+int pageCount(const std::vector<Drawing>& drawings, Paper paper, bool sideways);
 
 /// A key page (what is on which page, check bars), then every drawing on as many pages as it takes, each page with
 /// its check bars both ways, hand, scale and number. All drawings are of one hand.
-Result<std::string> toPdf(const std::vector<Drawing> &drawings, Paper paper, bool sideways);
+Result<std::string> toPdf(const std::vector<Drawing>& drawings, Paper paper, bool sideways);
 
 } // namespace eup

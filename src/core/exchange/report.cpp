@@ -7,13 +7,13 @@ namespace {
 
 using Json = nlohmann::ordered_json;
 
-Json pointsOf(const Polyline &line) {
+Json pointsOf(const Polyline& line) {
   Json out = Json::array();
-  for (const Point &p : line) out.push_back({p.x(), p.y()});
+  for (const Point& p : line) out.push_back({p.x(), p.y()});
   return out;
 }
 
-std::string quotedCell(const std::string &cell) {
+std::string quotedCell(const std::string& cell) {
   if (cell.find_first_of(",\"\r\n") == std::string::npos) return cell;
   std::string out = "\"";
   for (char c : cell) out += c == '"' ? std::string("\"\"") : std::string(1, c);
@@ -22,9 +22,9 @@ std::string quotedCell(const std::string &cell) {
 
 } // namespace
 
-std::string reportJson(const std::string &wing, std::span<const Figure> figures, std::span<const Finding> findings) {
+std::string reportJson(const std::string& wing, std::span<const Figure> figures, std::span<const Finding> findings) {
   Json report = {{"wing", wing}, {"figures", Json::array()}, {"findings", Json::array()}};
-  for (const Figure &f : figures) {
+  for (const Figure& f : figures) {
     Json one = {{"key", f.key},
                 {"label", f.label},
                 {"value", inReportUnit(f.value, f.quantity)},
@@ -38,7 +38,7 @@ std::string reportJson(const std::string &wing, std::span<const Figure> figures,
     if (f.rib) one["rib"] = *f.rib;
     report["figures"].push_back(std::move(one));
   }
-  for (const Finding &f : findings) {
+  for (const Finding& f : findings) {
     Json one = {{"key", f.key},       {"severity", name(f.severity)}, {"stage", name(f.stage)},  {"what", f.what},
                 {"detail", f.detail}, {"remedy", f.remedy},           {"decisions", f.decisions}};
     if (f.rib) one["rib"] = *f.rib;
@@ -50,7 +50,7 @@ std::string reportJson(const std::string &wing, std::span<const Figure> figures,
 
 std::string findingsText(std::span<const Finding> findings) {
   std::string out;
-  for (const Finding &f : findings) {
+  for (const Finding& f : findings) {
     out += fmt::format("{}: {}: {}\n", name(f.severity), name(f.stage), f.what);
     if (!f.detail.empty()) out += fmt::format("    {}\n", f.detail);
     if (!f.remedy.empty()) out += fmt::format("    {}\n", f.remedy);
@@ -58,7 +58,7 @@ std::string findingsText(std::span<const Finding> findings) {
   return out;
 }
 
-std::string sectionJson(const Section &section, const SectionMeasures &m, double noseRadius) {
+std::string sectionJson(const Section& section, const SectionMeasures& m, double noseRadius) {
   Json json = {{"name", section.name},
                {"unit", "chord"},
                {"thickness", m.thickness},
@@ -77,14 +77,14 @@ std::string sectionJson(const Section &section, const SectionMeasures &m, double
   return json.dump(2, ' ', false, Json::error_handler_t::replace) + "\n";
 }
 
-std::string toCsv(const Table &table) {
+std::string toCsv(const Table& table) {
   std::string out;
-  const auto row = [&](const std::vector<std::string> &cells) {
+  const auto row = [&](const std::vector<std::string>& cells) {
     for (std::size_t i = 0; i < cells.size(); ++i) out += (i ? "," : "") + quotedCell(cells[i]);
     out += "\r\n";
   };
   row(table.columns);
-  for (const auto &cells : table.rows) row(cells);
+  for (const auto& cells : table.rows) row(cells);
   return out;
 }
 

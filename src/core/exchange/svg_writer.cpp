@@ -8,7 +8,7 @@ namespace {
 
 constexpr double margin = 5;
 
-const char *strokeOf(Layer layer) {
+const char* strokeOf(Layer layer) {
   switch (layer) {
   case Layer::cut:
     return "#c0271a";
@@ -20,7 +20,7 @@ const char *strokeOf(Layer layer) {
   return "";
 }
 
-std::string pathData(const Stroke &s, const Box &box) {
+std::string pathData(const Stroke& s, const Box& box) {
   std::string d;
   for (std::size_t i = 0; i < s.points.size(); ++i)
     d += fmt::format("{}{:.4f} {:.4f}", i == 0 ? "M" : " L", s.points[i].x() - box.low.x(),
@@ -30,14 +30,14 @@ std::string pathData(const Stroke &s, const Box &box) {
 
 } // namespace
 
-std::string toSvg(const Drawing &drawing) {
+std::string toSvg(const Drawing& drawing) {
   Box box = drawing.bounds();
   if (box.empty()) box.include(Point(0, 0));
   box.low -= Point(margin, margin);
   box.high += Point(margin, margin);
   pugi::xml_document doc;
   auto svg = doc.append_child("svg");
-  const auto set = [](pugi::xml_node node, const char *key, const std::string &value) {
+  const auto set = [](pugi::xml_node node, const char* key, const std::string& value) {
     node.append_attribute(key) = value.c_str();
   };
   set(svg, "xmlns", "http://www.w3.org/2000/svg");
@@ -52,10 +52,10 @@ std::string toSvg(const Drawing &drawing) {
     set(group, "fill", "none");
     set(group, "stroke", strokeOf(layer));
     set(group, "stroke-width", layer == Layer::cut ? "0.2" : "0.12");
-    for (const Stroke &s : drawing.strokes)
+    for (const Stroke& s : drawing.strokes)
       if (s.layer == layer && s.points.size() > 1) set(group.append_child("path"), "d", pathData(s, box));
     if (layer != Layer::text) continue;
-    for (const Label &l : drawing.labels) {
+    for (const Label& l : drawing.labels) {
       auto text = group.append_child("text");
       set(text, "x", fmt::format("{:.3f}", l.at.x() - box.low.x()));
       set(text, "y", fmt::format("{:.3f}", box.high.y() - l.at.y()));

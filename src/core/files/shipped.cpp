@@ -10,7 +10,7 @@ extern const char eup_demo_fenlark_begin[], eup_demo_fenlark_end[];
 
 namespace eup::shipped {
 
-static std::string_view between(const char *begin, const char *end) {
+static std::string_view between(const char* begin, const char* end) {
   return {begin, static_cast<std::size_t>(end - begin)};
 }
 

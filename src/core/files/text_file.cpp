@@ -10,7 +10,7 @@
 namespace eup {
 namespace {
 
-Problem systemProblem(const std::filesystem::path &path, const char *doing) {
+Problem systemProblem(const std::filesystem::path& path, const char* doing) {
   return Problem{path.string(), fmt::format("{}: {}", doing, std::strerror(errno))};
 }
 
@@ -18,8 +18,8 @@ Problem systemProblem(const std::filesystem::path &path, const char *doing) {
 struct Descriptor {
   int fd = -1;
   explicit Descriptor(int opened) : fd(opened) {}
-  Descriptor(const Descriptor &) = delete;
-  Descriptor &operator=(const Descriptor &) = delete;
+  Descriptor(const Descriptor&) = delete;
+  Descriptor& operator=(const Descriptor&) = delete;
   ~Descriptor() {
     if (fd >= 0) ::close(fd);
   }
@@ -36,14 +36,14 @@ bool writeAll(int fd, std::string_view contents) {
   return true;
 }
 
-void syncFolder(const std::filesystem::path &folder) {
+void syncFolder(const std::filesystem::path& folder) {
   const Descriptor d(::open(folder.c_str(), O_RDONLY | O_DIRECTORY | O_CLOEXEC));
   if (d.fd >= 0) ::fsync(d.fd); // best effort: some file systems cannot
 }
 
 } // namespace
 
-Result<std::string> readTextFile(const std::filesystem::path &path, std::size_t most) {
+Result<std::string> readTextFile(const std::filesystem::path& path, std::size_t most) {
   // Not blocking: opening a pipe must not hang the window.
   const Descriptor d(::open(path.c_str(), O_RDONLY | O_CLOEXEC | O_NONBLOCK));
   if (d.fd < 0) return systemProblem(path, "cannot be opened");
@@ -64,7 +64,7 @@ Result<std::string> readTextFile(const std::filesystem::path &path, std::size_t 
   }
 }
 
-Result<Done> writeFileAtomically(const std::filesystem::path &path, std::string_view contents) {
+Result<Done> writeFileAtomically(const std::filesystem::path& path, std::string_view contents) {
   // Through a link: the file that it points at is replaced, not the link.
   std::error_code ignored;
   std::filesystem::path target =

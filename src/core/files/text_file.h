@@ -12,10 +12,10 @@ namespace eup {
 inline constexpr std::size_t largestTextFile = 16u << 20;
 
 /// The whole file, or why not (missing, a folder, not allowed, over `most` bytes).
-Result<std::string> readTextFile(const std::filesystem::path &path, std::size_t most = largestTextFile);
+Result<std::string> readTextFile(const std::filesystem::path& path, std::size_t most = largestTextFile);
 
 /// Writes beside the target under a temporary name, flushes to disk, then renames. On any failure (read-only
 /// folder, full disk) the old file is untouched and the temporary one is gone.
-Result<Done> writeFileAtomically(const std::filesystem::path &path, std::string_view contents);
+Result<Done> writeFileAtomically(const std::filesystem::path& path, std::string_view contents);
 
 } // namespace eup

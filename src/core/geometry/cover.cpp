@@ -11,9 +11,9 @@ struct Line {
   double cover;
 };
 
-std::vector<Line> linesOf(const std::vector<Stretch> &stretches) {
+std::vector<Line> linesOf(const std::vector<Stretch>& stretches) {
   std::vector<Line> lines;
-  for (const Stretch &s : stretches)
+  for (const Stretch& s : stretches)
     for (std::size_t i = 1; i < s.line.size(); ++i) {
       const Point run = s.line[i] - s.line[i - 1];
       const double length = run.norm();
@@ -25,13 +25,13 @@ std::vector<Line> linesOf(const std::vector<Stretch> &stretches) {
 
 } // namespace
 
-Polyline underCover(const std::vector<Stretch> &stretches) {
+Polyline underCover(const std::vector<Stretch>& stretches) {
   const auto lines = linesOf(stretches);
   Polyline out;
   out.reserve(lines.size() + 16);
   for (std::size_t i = 0; i < lines.size(); ++i) {
-    const Line &a = lines[i];
-    const Line &b = lines[(i + 1) % lines.size()];
+    const Line& a = lines[i];
+    const Line& b = lines[(i + 1) % lines.size()];
     const double cosine = a.inwards.dot(b.inwards);
     const double halfSquared = (1 + cosine) / 2;
     if (a.cover == b.cover && halfSquared > sharpest * sharpest && (a.to - b.from).squaredNorm() < 1e-12) {

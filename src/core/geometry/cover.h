@@ -13,6 +13,6 @@ struct Stretch {
 /// The loop under its cover: every line moved inwards square to itself by the stretch's cover, meeting in mitres, with
 /// a step square to the loop where the cover changes. Where the cover is thicker than a curve's radius the result runs
 /// over itself the wrong way round: such parts are no wood (see `subtractFromWound`).
-Polyline underCover(const std::vector<Stretch> &stretches);
+Polyline underCover(const std::vector<Stretch>& stretches);
 
 } // namespace eup

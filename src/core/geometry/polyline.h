@@ -5,38 +5,38 @@
 
 namespace eup {
 
-double lengthOf(const Polyline &line);
+double lengthOf(const Polyline& line);
 /// Signed area of the closed chain (first and last point joined): counter-clockwise positive. mm².
-double signedArea(const Polyline &loop);
-double perimeterOf(const Polyline &loop);
-Point centroidOf(const Polyline &loop);
-Box boundsOf(const Polyline &line);
+double signedArea(const Polyline& loop);
+double perimeterOf(const Polyline& loop);
+Point centroidOf(const Polyline& loop);
+Box boundsOf(const Polyline& line);
 
 /// A place on a chain: on the segment after `segment`, `t` of the way.
 struct PlaceOn {
   std::size_t segment = 0;
   double t = 0;
 };
-Point pointAt(const Polyline &line, PlaceOn place);
+Point pointAt(const Polyline& line, PlaceOn place);
 /// The piece from the start up to `place`, ending exactly there; and the rest.
-Polyline headOf(const Polyline &line, PlaceOn place);
-Polyline tailOf(const Polyline &line, PlaceOn place);
+Polyline headOf(const Polyline& line, PlaceOn place);
+Polyline tailOf(const Polyline& line, PlaceOn place);
 /// The piece between two places, `from` not behind `to`; both ends in it.
-Polyline pieceOf(const Polyline &line, PlaceOn from, PlaceOn to);
+Polyline pieceOf(const Polyline& line, PlaceOn from, PlaceOn to);
 /// The place nearest to the end where the chain crosses the vertical through `x`, coming from the end.
-std::optional<PlaceOn> lastCrossing(const Polyline &line, double x);
+std::optional<PlaceOn> lastCrossing(const Polyline& line, double x);
 
 /// Fewer points, none of the dropped ones further than `tolerance` from the result (Douglas and Peucker, 1973).
 /// Keeps the ends. With `tolerance` 0 only repeated points go.
-Polyline simplified(const Polyline &line, double tolerance);
+Polyline simplified(const Polyline& line, double tolerance);
 
 /// True if two segments of the closed chain, not neighbours, cross or touch; says which.
 struct Crossing {
   std::size_t first, second;
 };
-std::optional<Crossing> selfCrossing(const Polyline &loop);
+std::optional<Crossing> selfCrossing(const Polyline& loop);
 
 /// The lower convex hull of points from left to right: a straightedge laid under them.
-Polyline lowerHull(const Polyline &line);
+Polyline lowerHull(const Polyline& line);
 
 } // namespace eup

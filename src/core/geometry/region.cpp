@@ -13,27 +13,27 @@ using ClipperLib::Paths;
 constexpr double perMm = 1 / tolerance::regionGrid;
 constexpr double miterLimit = 2.0;
 
-Path toPath(const Polyline &line) {
+Path toPath(const Polyline& line) {
   Path path;
   path.reserve(line.size());
-  for (const Point &p : line) path.emplace_back(std::llround(p.x() * perMm), std::llround(p.y() * perMm));
+  for (const Point& p : line) path.emplace_back(std::llround(p.x() * perMm), std::llround(p.y() * perMm));
   return path;
 }
 
-Paths toPaths(const Region &region) {
+Paths toPaths(const Region& region) {
   Paths paths;
   paths.reserve(region.size());
-  for (const Polyline &loop : region) paths.push_back(toPath(loop));
+  for (const Polyline& loop : region) paths.push_back(toPath(loop));
   return paths;
 }
 
-Region fromPaths(const Paths &paths) {
+Region fromPaths(const Paths& paths) {
   Region region;
   region.reserve(paths.size());
-  for (const Path &path : paths) {
+  for (const Path& path : paths) {
     Polyline loop;
     loop.reserve(path.size());
-    for (const auto &p : path)
+    for (const auto& p : path)
       loop.emplace_back(static_cast<double>(p.X) * tolerance::regionGrid,
                         static_cast<double>(p.Y) * tolerance::regionGrid);
     region.push_back(std::move(loop));
@@ -41,7 +41,7 @@ Region fromPaths(const Paths &paths) {
   return region;
 }
 
-Region clip(const Region &a, const Region &b, ClipperLib::ClipType how,
+Region clip(const Region& a, const Region& b, ClipperLib::ClipType how,
             ClipperLib::PolyFillType subject = ClipperLib::pftNonZero) {
   ClipperLib::Clipper clipper;
   clipper.AddPaths(toPaths(a), ClipperLib::ptSubject, true);
@@ -51,7 +51,7 @@ Region clip(const Region &a, const Region &b, ClipperLib::ClipType how,
   return fromPaths(out);
 }
 
-Paths offset(const Paths &paths, double distance, ClipperLib::EndType end, ClipperLib::JoinType join) {
+Paths offset(const Paths& paths, double distance, ClipperLib::EndType end, ClipperLib::JoinType join) {
   ClipperLib::ClipperOffset offsetter(miterLimit, 0.01 * perMm);
   offsetter.AddPaths(paths, join, end);
   Paths out;
@@ -61,57 +61,57 @@ Paths offset(const Paths &paths, double distance, ClipperLib::EndType end, Clipp
 
 } // namespace
 
-double areaOf(const Region &region) {
+double areaOf(const Region& region) {
   double sum = 0;
-  for (const Polyline &loop : region) sum += signedArea(loop);
+  for (const Polyline& loop : region) sum += signedArea(loop);
   return sum;
 }
 
-Box boundsOf(const Region &region) {
+Box boundsOf(const Region& region) {
   Box box;
-  for (const Polyline &loop : region) box.include(boundsOf(loop));
+  for (const Polyline& loop : region) box.include(boundsOf(loop));
   return box;
 }
 
-int pieceCount(const Region &region) {
+int pieceCount(const Region& region) {
   int pieces = 0;
-  for (const Polyline &loop : region) pieces += signedArea(loop) > 0;
+  for (const Polyline& loop : region) pieces += signedArea(loop) > 0;
   return pieces;
 }
 
-Region regionOf(const Polyline &loop) {
+Region regionOf(const Polyline& loop) {
   return unite({loop}, {});
 }
-Region unite(const Region &a, const Region &b) {
+Region unite(const Region& a, const Region& b) {
   return clip(a, b, ClipperLib::ctUnion);
 }
-Region subtract(const Region &from, const Region &what) {
+Region subtract(const Region& from, const Region& what) {
   return clip(from, what, ClipperLib::ctDifference);
 }
-Region subtractFromWound(const Polyline &loop, const Region &what) {
+Region subtractFromWound(const Polyline& loop, const Region& what) {
   return clip({loop}, what, ClipperLib::ctDifference, ClipperLib::pftPositive);
 }
-Region intersect(const Region &a, const Region &b) {
+Region intersect(const Region& a, const Region& b) {
   return clip(a, b, ClipperLib::ctIntersection);
 }
 
-Region grown(const Region &region, double distance) {
+Region grown(const Region& region, double distance) {
   return fromPaths(offset(toPaths(region), distance, ClipperLib::etClosedPolygon, ClipperLib::jtMiter));
 }
 
-Region bandAlong(const Polyline &line, double distance) {
+Region bandAlong(const Polyline& line, double distance) {
   if (line.size() < 2 || distance <= 0) return {};
   return fromPaths(offset({toPath(line)}, distance, ClipperLib::etOpenButt, ClipperLib::jtMiter));
 }
 
-Region withoutDust(const Region &region, double area) {
+Region withoutDust(const Region& region, double area) {
   Region out;
-  for (const Polyline &loop : region)
+  for (const Polyline& loop : region)
     if (std::abs(signedArea(loop)) >= area) out.push_back(loop);
   return out;
 }
 
-Polyline rectangle(const Point &low, const Point &high) {
+Polyline rectangle(const Point& low, const Point& high) {
   return {low, {high.x(), low.y()}, high, {low.x(), high.y()}};
 }
 

@@ -7,25 +7,25 @@ namespace eup {
 /// Closed loops; outer ones counter-clockwise, holes clockwise. No loop repeats its first point.
 using Region = std::vector<Polyline>;
 
-double areaOf(const Region &region);
-Box boundsOf(const Region &region);
+double areaOf(const Region& region);
+Box boundsOf(const Region& region);
 /// Loops that are outsides, that is: pieces of wood.
-int pieceCount(const Region &region);
+int pieceCount(const Region& region);
 
-Region regionOf(const Polyline &loop);
-Region unite(const Region &a, const Region &b);
-Region subtract(const Region &from, const Region &what);
+Region regionOf(const Polyline& loop);
+Region unite(const Region& a, const Region& b);
+Region subtract(const Region& from, const Region& what);
 /// From what a loop winds round counter-clockwise; parts where it runs over itself the other way are not in it.
-Region subtractFromWound(const Polyline &loop, const Region &what);
-Region intersect(const Region &a, const Region &b);
+Region subtractFromWound(const Polyline& loop, const Region& what);
+Region intersect(const Region& a, const Region& b);
 /// Moved outwards by `distance` (inwards when negative), square to every side, corners kept sharp.
-Region grown(const Region &region, double distance);
+Region grown(const Region& region, double distance);
 /// All that lies within `distance` of an open chain, on both sides, ended square.
-Region bandAlong(const Polyline &line, double distance);
+Region bandAlong(const Polyline& line, double distance);
 /// Without pieces and holes smaller than `area` (mm²).
-Region withoutDust(const Region &region, double area);
+Region withoutDust(const Region& region, double area);
 
 /// The rectangle with corner `low` and corner `high`.
-Polyline rectangle(const Point &low, const Point &high);
+Polyline rectangle(const Point& low, const Point& high);
 
 } // namespace eup

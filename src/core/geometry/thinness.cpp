@@ -10,9 +10,9 @@ struct Edge {
   double length, lowX, highX, lowY, highY;
 };
 
-std::vector<Edge> edgesOf(const Region &region) {
+std::vector<Edge> edgesOf(const Region& region) {
   std::vector<Edge> edges;
-  for (const Polyline &loop : region)
+  for (const Polyline& loop : region)
     for (std::size_t i = 0; i < loop.size(); ++i) {
       const Point &a = loop[i], &b = loop[(i + 1) % loop.size()];
       const double length = (b - a).norm();
@@ -24,12 +24,12 @@ std::vector<Edge> edgesOf(const Region &region) {
 }
 
 /// How far a ray from `start` along `way` goes until it leaves through an edge that faces it; `most` if further.
-double across(const std::vector<Edge> &edges, const Edge &own, const Point &start, const Point &way, double most) {
+double across(const std::vector<Edge>& edges, const Edge& own, const Point& start, const Point& way, double most) {
   const Point end = start + way * most;
   const double lowX = std::min(start.x(), end.x()), highX = std::max(start.x(), end.x());
   const double lowY = std::min(start.y(), end.y()), highY = std::max(start.y(), end.y());
   double nearest = most;
-  for (const Edge &e : edges) {
+  for (const Edge& e : edges) {
     if (e.highX < lowX || e.lowX > highX || e.highY < lowY || e.lowY > highY || &e == &own) continue;
     const double facing = -e.inwards.dot(way);
     if (facing <= 0.05) continue; // leaves only through edges whose inside looks back
@@ -42,16 +42,16 @@ double across(const std::vector<Edge> &edges, const Edge &own, const Point &star
   return nearest;
 }
 
-bool meet(const Point &a, const Edge &e) {
+bool meet(const Point& a, const Edge& e) {
   return (a - e.from).norm() < 1e-6 || (a - e.to).norm() < 1e-6;
 }
 
 } // namespace
 
-std::vector<ThinPlace> thinPlaces(const Region &region, double rim) {
+std::vector<ThinPlace> thinPlaces(const Region& region, double rim) {
   const auto edges = edgesOf(region);
   std::vector<ThinPlace> found;
-  for (const Edge &e : edges) {
+  for (const Edge& e : edges) {
     // In the middle of equal parts about as long as the rim: short edges of a curve once, long straight ones often.
     const int steps = std::clamp(static_cast<int>(std::ceil(e.length / rim)), 1, 16);
     for (int k = 0; k < steps; ++k) {
@@ -61,7 +61,7 @@ std::vector<ThinPlace> thinPlaces(const Region &region, double rim) {
       if (through >= rim * 0.999) continue;
       const Point far = start + e.inwards * through;
       // In a corner the far edge meets this one: wood runs out there by its nature.
-      const bool corner = std::any_of(edges.begin(), edges.end(), [&](const Edge &o) {
+      const bool corner = std::any_of(edges.begin(), edges.end(), [&](const Edge& o) {
         return &o != &e && (meet(e.from, o) || meet(e.to, o)) && std::abs((far - o.from).dot(o.inwards)) < 1e-6 &&
                (far - o.from).dot(o.to - o.from) >= -1e-6 && (far - o.to).dot(o.from - o.to) >= -1e-6;
       });
@@ -69,10 +69,10 @@ std::vector<ThinPlace> thinPlaces(const Region &region, double rim) {
     }
   }
   std::sort(found.begin(), found.end(),
-            [](const ThinPlace &a, const ThinPlace &b) { return a.thickness < b.thickness; });
+            [](const ThinPlace& a, const ThinPlace& b) { return a.thickness < b.thickness; });
   std::vector<ThinPlace> told;
-  for (const ThinPlace &p : found)
-    if (std::none_of(told.begin(), told.end(), [&](const ThinPlace &t) { return (t.at - p.at).norm() < 3 * rim; }))
+  for (const ThinPlace& p : found)
+    if (std::none_of(told.begin(), told.end(), [&](const ThinPlace& t) { return (t.at - p.at).norm() < 3 * rim; }))
       told.push_back(p);
   return told;
 }

@@ -11,6 +11,6 @@ struct ThinPlace {
 
 /// Places where less than `rim` lies between an edge and the edge across from it, measured square to the edge. Edges
 /// that meet in a corner do not count as across from each other. Neighbouring places are told once, at their thinnest.
-std::vector<ThinPlace> thinPlaces(const Region &region, double rim);
+std::vector<ThinPlace> thinPlaces(const Region& region, double rim);
 
 } // namespace eup

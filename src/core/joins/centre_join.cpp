@@ -7,7 +7,7 @@ namespace eup {
 namespace {
 
 /// The free depth for a brace beside a spar: between the caps' inner faces, or the whole seat where there is no cap.
-double clearDepth(const Spar &spar, const SparLine &line, double t) {
+double clearDepth(const Spar& spar, const SparLine& line, double t) {
   double depth = line.upperSeat.at(t).y() - line.lowerSeat.at(t).y();
   if (spar.kind == SparKind::caps) {
     if (spar.top.fitted) depth -= spar.top.depth;
@@ -16,23 +16,23 @@ double clearDepth(const Spar &spar, const SparLine &line, double t) {
   return depth;
 }
 
-Polyline braceOutline(const Brace &b) {
+Polyline braceOutline(const Brace& b) {
   const double half = b.bend / 2;
   const Point along(std::cos(half), std::sin(half)), square(-std::sin(half), std::cos(half));
   const double root = b.depthRoot / 2 / std::cos(half); // the mitre line at the join is upright
   const Point end = along * b.leg;
   const Point top = end + square * (b.depthEnd / 2), bottom = end - square * (b.depthEnd / 2);
-  const auto mirror = [](const Point &p) { return Point(-p.x(), p.y()); };
+  const auto mirror = [](const Point& p) { return Point(-p.x(), p.y()); };
   return {{0, -root}, bottom, top, {0, root}, mirror(top), mirror(bottom)};
 }
 
-Brace makeBrace(const Design &d, const SparLine &line, const std::vector<Rib> &ribs, double gamma) {
+Brace makeBrace(const Design& d, const SparLine& line, const std::vector<Rib>& ribs, double gamma) {
   Brace b;
   b.spar = line.index;
-  const Spar &spar = d.spars[static_cast<std::size_t>(line.index)];
+  const Spar& spar = d.spars[static_cast<std::size_t>(line.index)];
   b.bend = braceBendMirrored({line.sweep, gamma});
   b.lean = braceLeanMirrored({line.sweep, gamma});
-  const auto capBend = [&](const StraightLine &cap) {
+  const auto capBend = [&](const StraightLine& cap) {
     return lineBendMirrored(cap.tip.x() - cap.root.x(), cap.span, cap.tip.y() - cap.root.y(), gamma);
   };
   b.capTopBend = capBend(line.upperSeat);
@@ -48,7 +48,7 @@ Brace makeBrace(const Design &d, const SparLine &line, const std::vector<Rib> &r
 
 } // namespace
 
-std::optional<int> mainSpar(const Design &d) {
+std::optional<int> mainSpar(const Design& d) {
   if (d.spars.empty()) return std::nullopt;
   for (std::size_t i = 0; i < d.spars.size(); ++i)
     if (d.spars[i].kind == SparKind::caps && (d.spars[i].top.fitted || d.spars[i].bottom.fitted))
@@ -56,7 +56,7 @@ std::optional<int> mainSpar(const Design &d) {
   return 0;
 }
 
-TipBlock tipBlock(const PanelLoft &loft, double fraction, double onBoard, bool oneFlat) {
+TipBlock tipBlock(const PanelLoft& loft, double fraction, double onBoard, bool oneFlat) {
   const double s = std::sin(onBoard), c = std::cos(onBoard);
   const auto underside = [&](double t) -> Point {
     const Cut cut = loft.cutAt(t);
@@ -68,13 +68,13 @@ TipBlock tipBlock(const PanelLoft &loft, double fraction, double onBoard, bool o
   if (oneFlat)
     board = loft.lowest();
   else
-    for (const Point &p : loft.cutAt(0).lower) board = std::min(board, p.y() * c);
+    for (const Point& p : loft.cutAt(0).lower) board = std::min(board, p.y() * c);
   const double tip = loft.span() * s + underside(loft.span()).y() * c;
   return {tip - board, tip - underside(0).y() * c, fraction, loft.span()};
 }
 
-CentreJoin centreJoin(const Design &d, const PanelLoft &loft, const std::vector<SparLine> &spars,
-                      const std::vector<Rib> &ribs) {
+CentreJoin centreJoin(const Design& d, const PanelLoft& loft, const std::vector<SparLine>& spars,
+                      const std::vector<Rib>& ribs) {
   CentreJoin j;
   const double span = loft.span();
   j.gamma = degToRad(dihedralDeg(d.join.dihedral, span));

@@ -40,12 +40,12 @@ struct CentreJoin {
 /// The block stands where `fraction` of the tip rib's chord is, under its lower surface; washout is in it.
 /// `onBoard` is the propped half's angle to the board. The root rests on the lowest point of its underside, or, with
 /// the other half pinned flat with its chord level, on that half's packing.
-TipBlock tipBlock(const PanelLoft &loft, double fraction, double onBoard, bool oneFlat);
+TipBlock tipBlock(const PanelLoft& loft, double fraction, double onBoard, bool oneFlat);
 
-CentreJoin centreJoin(const Design &design, const PanelLoft &loft, const std::vector<SparLine> &spars,
-                      const std::vector<Rib> &ribs);
+CentreJoin centreJoin(const Design& design, const PanelLoft& loft, const std::vector<SparLine>& spars,
+                      const std::vector<Rib>& ribs);
 
 /// The spar that blocks, braces and first figures go by: the first with a cap, else the first; nothing without spars.
-std::optional<int> mainSpar(const Design &design);
+std::optional<int> mainSpar(const Design& design);
 
 } // namespace eup

@@ -12,7 +12,7 @@ Point3 direction(SparDirection d) {
 }
 
 /// By the tangent of the half angle: exact for small bends, where an arc cosine is not.
-double angleBetween(const Point3 &a, const Point3 &b) {
+double angleBetween(const Point3& a, const Point3& b) {
   return 2 * std::atan2((a - b).norm(), (a + b).norm());
 }
 

@@ -10,7 +10,7 @@ namespace {
 /// A straightedge under the section must bear at least this far apart (chord fraction) for it to be called flat.
 constexpr double leastFlat = 0.3;
 
-double longestBearing(const Section &section) {
+double longestBearing(const Section& section) {
   double longest = 0;
   const Polyline hull = lowerHull(section.lower);
   for (std::size_t i = 1; i < hull.size(); ++i) longest = std::max(longest, (hull[i] - hull[i - 1]).norm());
@@ -19,7 +19,7 @@ double longestBearing(const Section &section) {
 
 /// The underside of one rib's cut over the board.
 struct Underside {
-  const Cut &cut;
+  const Cut& cut;
   Placement turn;
   double board;
 
@@ -37,8 +37,8 @@ struct Underside {
 
 } // namespace
 
-SettingUp settingUp(const Design &d, const PanelLoft &loft, const Section &root, const std::vector<SparLine> &spars,
-                    const std::vector<Rib> &ribs) {
+SettingUp settingUp(const Design& d, const PanelLoft& loft, const Section& root, const std::vector<SparLine>& spars,
+                    const std::vector<Rib>& ribs) {
   SettingUp out;
   out.datum = d.join.datum;
   if (out.datum == Datum::undersideFlat) {
@@ -52,13 +52,13 @@ SettingUp settingUp(const Design &d, const PanelLoft &loft, const Section &root,
   const Placement turn{-out.turn, {0, 0}};
   double board = 1e300;
   for (double t : {0.0, loft.span()})
-    for (const Point &p : outlineOf(loft.cutAt(t))) board = std::min(board, turn(p).y());
-  for (const Rib &rib : ribs) {
+    for (const Point& p : outlineOf(loft.cutAt(t))) board = std::min(board, turn(p).y());
+  for (const Rib& rib : ribs) {
     const Cut cut = loft.cutAt(rib.t());
     const Underside under{cut, turn, board};
     RibSupports supports{rib.number, {}};
     supports.at.push_back({"LE", 0, turn(cut.frame.le).y() - board, std::nullopt});
-    for (const SparLine &line : spars)
+    for (const SparLine& line : spars)
       supports.at.push_back(under.at(d.spars[static_cast<std::size_t>(line.index)].name, line.chordX(rib.frame)));
     if (d.trailingEdge.kind != TrailingEdgeKind::none)
       supports.at.push_back(under.at("TE front", rib.frame.chord - d.trailingEdge.width));

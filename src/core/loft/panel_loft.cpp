@@ -6,12 +6,12 @@
 namespace eup {
 namespace {
 
-Point onLine(const Polyline &surface, double f) {
+Point onLine(const Polyline& surface, double f) {
   const GridPlace place = gridPlace(f);
   return lerp(surface[place.index], surface[place.index + 1], place.share);
 }
 
-Polyline between(const Polyline &a, const Polyline &b, double share) {
+Polyline between(const Polyline& a, const Polyline& b, double share) {
   Polyline out(a.size());
   for (std::size_t i = 0; i < a.size(); ++i) out[i] = lerp(a[i], b[i], share);
   return out;
@@ -19,22 +19,22 @@ Polyline between(const Polyline &a, const Polyline &b, double share) {
 
 } // namespace
 
-PanelLoft::End PanelLoft::place(const Section &section, double chord, double setback, double washout, double axis) {
+PanelLoft::End PanelLoft::place(const Section& section, double chord, double setback, double washout, double axis) {
   // Nose down turns the tail up about the axis point: counter-clockwise in (x, z).
   const Point pivot(axis * chord, 0);
   const Placement turn{washout, {0, 0}};
-  const auto put = [&](const Point &p) -> Point { return turn(p * chord - pivot) + pivot + Point(setback, 0); };
+  const auto put = [&](const Point& p) -> Point { return turn(p * chord - pivot) + pivot + Point(setback, 0); };
   End end;
   end.upper.reserve(section.upper.size());
   end.lower.reserve(section.lower.size());
-  for (const Point &p : section.upper) end.upper.push_back(put(p));
-  for (const Point &p : section.lower) end.lower.push_back(put(p));
+  for (const Point& p : section.upper) end.upper.push_back(put(p));
+  for (const Point& p : section.lower) end.lower.push_back(put(p));
   end.le = put({0, 0});
   end.te = put({1, 0});
   return end;
 }
 
-PanelLoft::PanelLoft(const Panel &panel, const Section &rootSection, const Section &tipSection)
+PanelLoft::PanelLoft(const Panel& panel, const Section& rootSection, const Section& tipSection)
     : root(place(rootSection, panel.rootChord, 0, 0, 0)),
       tip(place(tipSection, panel.tipChord, panel.tipSetback, degToRad(panel.washoutDeg), panel.washoutAxis)),
       length(panel.halfSpan) {}
@@ -70,18 +70,18 @@ double PanelLoft::slope(Face face, double f, double t) const {
 double PanelLoft::lowest() const {
   // Straight lines have their lowest point at an end.
   double low = 1e300;
-  for (const Polyline *s : {&root.lower, &tip.lower, &root.upper, &tip.upper})
-    for (const Point &p : *s) low = std::min(low, p.y());
+  for (const Polyline* s : {&root.lower, &tip.lower, &root.upper, &tip.upper})
+    for (const Point& p : *s) low = std::min(low, p.y());
   return low;
 }
 
-Polyline outlineOf(const Cut &cut) {
+Polyline outlineOf(const Cut& cut) {
   Polyline loop(cut.upper.rbegin(), cut.upper.rend());
   loop.insert(loop.end(), cut.lower.begin() + 1, cut.lower.end());
   return simplified(loop, 0);
 }
 
-Planform planformOf(const Panel &p) {
+Planform planformOf(const Panel& p) {
   const double c0 = p.rootChord, c1 = p.tipChord, taper = c1 / c0;
   Planform out;
   out.area = p.halfSpan * (c0 + c1);

@@ -15,21 +15,21 @@ struct ChordFrame {
   double chord = 0;
   double washout = 0; ///< rad
   /// Panel (x, z) → chord axes: leading edge at the origin, chord line along x.
-  Point toChord(const Point &xz) const { return Placement{washout, le}.undo(xz); }
-  Point fromChord(const Point &p) const { return Placement{washout, le}(p); }
+  Point toChord(const Point& xz) const { return Placement{washout, le}.undo(xz); }
+  Point fromChord(const Point& p) const { return Placement{washout, le}(p); }
 };
 
 /// A surface curve cut by the rib plane, from the leading edge point to the trailing edge, and the chord frame.
 struct Cut {
   ChordFrame frame;
   Polyline upper, lower; ///< in panel (x, z)
-  const Polyline &face(Face f) const { return f == Face::upper ? upper : lower; }
+  const Polyline& face(Face f) const { return f == Face::upper ? upper : lower; }
 };
 
 class PanelLoft {
 public:
   /// Chords and span > 0. Sweep is laid off to the leading edge before the tip is turned for washout.
-  PanelLoft(const Panel &panel, const Section &root, const Section &tip);
+  PanelLoft(const Panel& panel, const Section& root, const Section& tip);
 
   double span() const { return length; }
   ChordFrame frameAt(double t) const;
@@ -49,13 +49,13 @@ private:
     Polyline upper, lower;
     Point le, te;
   };
-  static End place(const Section &section, double chord, double setback, double washout, double axis);
+  static End place(const Section& section, double chord, double setback, double washout, double axis);
   End root, tip;
   double length;
 };
 
 /// A section's outline as one closed loop, counter-clockwise from the upper trailing edge.
-Polyline outlineOf(const Cut &cut);
+Polyline outlineOf(const Cut& cut);
 
 /// Planform figures of a straight-tapered half wing, on true lengths.
 struct Planform {
@@ -65,6 +65,6 @@ struct Planform {
   double meanChordLe = 0; ///< its leading edge behind the root's
   double aspect = 0;      ///< on the true span
 };
-Planform planformOf(const Panel &panel);
+Planform planformOf(const Panel& panel);
 
 } // namespace eup

@@ -4,7 +4,7 @@
 
 namespace eup {
 
-const char *unitName(Quantity quantity) {
+const char* unitName(Quantity quantity) {
   switch (quantity) {
   case Quantity::length:
     return "mm";
@@ -28,6 +28,10 @@ const char *unitName(Quantity quantity) {
     return "g";
   case Quantity::loading:
     return "g/dm2";
+  case Quantity::flow:
+    return "N/mm";
+  case Quantity::torsion:
+    return "mm4";
   case Quantity::count:
     return "1";
   }
@@ -70,6 +74,10 @@ Shown shown(double value, Quantity quantity, LengthUnit unit) {
     // 1 g/dm² = 0.01 kg/m²; ounces a square foot for inch documents.
     return inch ? Shown{fmt::format("{:.1f}", value / gramsPerOunce * 9.290304), "oz/ft²"}
                 : Shown{fmt::format("{:.1f}", value), "g/dm²"};
+  case Quantity::flow:
+    return {fmt::format("{:.2f}", value), "N/mm"};
+  case Quantity::torsion:
+    return {fmt::format("{:.0f}", value), "mm⁴"};
   case Quantity::count:
     return {fmt::format("{:.0f}", value), ""};
   }

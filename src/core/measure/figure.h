@@ -11,7 +11,22 @@ namespace eup {
 /// The stages of the work, in order. Figures, findings and decisions each belong to one.
 enum class Stage { sections, panels, ribs, spars, joins };
 
-enum class Quantity { length, angle, area, force, moment, stress, stiffness, ratio, percent, mass, loading, count };
+enum class Quantity {
+  length,
+  angle,
+  area,
+  force,
+  moment,
+  stress,
+  stiffness,
+  ratio,
+  percent,
+  mass,
+  loading,
+  flow,
+  torsion,
+  count
+};
 
 struct Figure {
   std::string key;   ///< stable name, documented in docs/figures.md
@@ -29,7 +44,7 @@ struct Figure {
 };
 
 /// The unit's name for machine-readable reports ("mm", "deg", "mm2", "N", …).
-const char *unitName(Quantity quantity);
+const char* unitName(Quantity quantity);
 /// The value in that unit.
 double inReportUnit(double value, Quantity quantity);
 
@@ -38,7 +53,7 @@ struct Shown {
   std::string number, unit;
 };
 Shown shown(double value, Quantity quantity, LengthUnit unit);
-inline Shown shown(const Figure &figure, LengthUnit unit) {
+inline Shown shown(const Figure& figure, LengthUnit unit) {
   return shown(figure.value, figure.quantity, unit);
 }
 /// Number and unit in one text.

@@ -2,7 +2,7 @@
 
 namespace eup {
 
-const char *name(Severity severity) {
+const char* name(Severity severity) {
   switch (severity) {
   case Severity::note:
     return "note";
@@ -14,7 +14,7 @@ const char *name(Severity severity) {
   return "";
 }
 
-const char *name(Stage stage) {
+const char* name(Stage stage) {
   switch (stage) {
   case Stage::sections:
     return "Shape sections";

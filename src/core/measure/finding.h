@@ -19,10 +19,10 @@ struct Finding {
   std::string remedy;                   ///< what to do
   std::optional<int> rib{};             ///< the rib it is about
   std::vector<std::string> decisions{}; ///< paths of the decisions that can cure it
-  bool operator==(const Finding &) const = default;
+  bool operator==(const Finding&) const = default;
 };
 
-const char *name(Severity severity);
-const char *name(Stage stage);
+const char* name(Severity severity);
+const char* name(Stage stage);
 
 } // namespace eup

@@ -23,7 +23,7 @@ std::string plainSigns(std::string_view text) {
   std::string out;
   for (std::size_t i = 0; i < text.size();) {
     bool found = false;
-    for (const Glyph &g : glyphs)
+    for (const Glyph& g : glyphs)
       if (text.substr(i).starts_with(g.from)) {
         out += g.to;
         i += g.from.size();
@@ -111,7 +111,7 @@ struct Amount {
 };
 
 /// 3   3.5   3/32   1 1/2   1-1/2
-std::optional<Amount> amount(Reader &in) {
+std::optional<Amount> amount(Reader& in) {
   const auto first = in.decimal();
   if (!first) return std::nullopt;
   const bool whole = *first == std::floor(*first) && *first < 1e6;
@@ -138,7 +138,7 @@ std::optional<Amount> amount(Reader &in) {
 
 enum class Unit { none, mm, cm, m, inch, foot };
 
-std::optional<Unit> unitWord(Reader &in) {
+std::optional<Unit> unitWord(Reader& in) {
   in.skipSpace();
   struct Word {
     std::string_view text;
@@ -147,7 +147,7 @@ std::optional<Unit> unitWord(Reader &in) {
   constexpr Word words[] = {{"mm", Unit::mm},    {"cm", Unit::cm},   {"inches", Unit::inch}, {"inch", Unit::inch},
                             {"ins", Unit::inch}, {"in", Unit::inch}, {"feet", Unit::foot},   {"foot", Unit::foot},
                             {"ft", Unit::foot},  {"m", Unit::m},     {"\"", Unit::inch},     {"'", Unit::foot}};
-  for (const Word &w : words)
+  for (const Word& w : words)
     if (in.take(w.text)) {
       if (std::isalpha(static_cast<unsigned char>(w.text.back()))) {
         in.take(".");
@@ -176,7 +176,7 @@ double inMm(double value, Unit unit) {
   return value;
 }
 
-std::optional<double> magnitude(Reader &in, LengthUnit bare) {
+std::optional<double> magnitude(Reader& in, LengthUnit bare) {
   const auto first = amount(in);
   if (!first) return std::nullopt;
   const auto unit = unitWord(in);

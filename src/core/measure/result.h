@@ -11,7 +11,7 @@ namespace eup {
 struct Problem {
   std::string place;
   std::string cause;
-  bool operator==(const Problem &) const = default;
+  bool operator==(const Problem&) const = default;
 
   std::string text() const { return place.empty() ? cause : place + ": " + cause; }
 };
@@ -24,15 +24,15 @@ public:
   bool ok() const { return std::holds_alternative<T>(held); }
   explicit operator bool() const { return ok(); }
 
-  const T &value() const {
+  const T& value() const {
     assert(ok());
     return std::get<T>(held);
   }
-  T &value() {
+  T& value() {
     assert(ok());
     return std::get<T>(held);
   }
-  const Problem &problem() const {
+  const Problem& problem() const {
     assert(!ok());
     return std::get<Problem>(held);
   }

@@ -12,25 +12,25 @@ namespace {
 
 /// One rib in the making, in chord axes.
 struct Making {
-  const Design &design;
-  const PanelLoft &loft;
-  Rib &rib;
+  const Design& design;
+  const PanelLoft& loft;
+  Rib& rib;
   double x(double fromTail) const { return rib.frame.chord - fromTail; }
-  const Polyline &face(Face f) const { return f == Face::upper ? rib.upper : rib.lower; }
+  const Polyline& face(Face f) const { return f == Face::upper ? rib.upper : rib.lower; }
 };
 
-Polyline inChordAxes(const ChordFrame &frame, const Polyline &line) {
+Polyline inChordAxes(const ChordFrame& frame, const Polyline& line) {
   const double c = std::cos(frame.washout), s = std::sin(frame.washout); // once for all points
   Polyline out;
   out.reserve(line.size());
-  for (const Point &p : line) {
+  for (const Point& p : line) {
     const Point d = p - frame.le;
     out.emplace_back(c * d.x() + s * d.y(), c * d.y() - s * d.x());
   }
   return out;
 }
 
-double heightOf(const Polyline &face, double x) {
+double heightOf(const Polyline& face, double x) {
   const auto place = lastCrossing(face, x);
   return place ? pointAt(face, *place).y() : 0;
 }
@@ -41,12 +41,12 @@ PlaceOn placeOfFraction(double f) {
   return {g.index, g.share};
 }
 
-double trailingWidth(const Design &d) {
+double trailingWidth(const Design& d) {
   return d.trailingEdge.kind == TrailingEdgeKind::none ? 0 : d.trailingEdge.width;
 }
 
 /// The sheeted part of a face, nose to sheet edge; empty when it is not sheeted.
-Polyline sheetRun(const Making &m, Face f) {
+Polyline sheetRun(const Making& m, Face f) {
   const double edge = sheetEdgeAt(m.design, m.loft, f, m.rib.t());
   return edge > 0 ? headOf(m.face(f), placeOfFraction(edge)) : Polyline{};
 }
@@ -56,9 +56,9 @@ Polyline sheetRun(const Making &m, Face f) {
 constexpr double lapUnderSheet = 0.002;
 
 /// From the sheet edge to the front of the trailing edge stock.
-Polyline capRun(const Making &m, Face f) {
+Polyline capRun(const Making& m, Face f) {
   const double edge = sheetEdgeAt(m.design, m.loft, f, m.rib.t());
-  const Polyline &face = m.face(f);
+  const Polyline& face = m.face(f);
   // Into the stock behind, which is cut away anyhow: a band that ends square to the curve must not leave a needle.
   const double into = m.design.trailingEdge.kind == TrailingEdgeKind::wedge
                           ? std::min(m.design.capStrips.thickness, m.design.trailingEdge.width)
@@ -70,12 +70,12 @@ Polyline capRun(const Making &m, Face f) {
   return pieceOf(face, start, *end);
 }
 
-void add(Region &to, Region what) {
+void add(Region& to, Region what) {
   to.insert(to.end(), std::make_move_iterator(what.begin()), std::make_move_iterator(what.end()));
 }
 
-Region sheetBand(const Making &m) {
-  const Sheeting &s = m.design.sheeting;
+Region sheetBand(const Making& m) {
+  const Sheeting& s = m.design.sheeting;
   Polyline top = sheetRun(m, Face::upper), bottom = sheetRun(m, Face::lower);
   if (top.size() > 1 && bottom.size() > 1) { // one sheet round the nose leaves no seam in the band
     std::reverse(top.begin(), top.end());
@@ -85,7 +85,7 @@ Region sheetBand(const Making &m) {
   return bandAlong(simplified(top.size() > 1 ? top : bottom, tolerance::flattening / 2), s.thickness);
 }
 
-Region capBands(const Making &m) {
+Region capBands(const Making& m) {
   Region out;
   for (Face f : {Face::upper, Face::lower})
     if (f == Face::upper ? m.design.capStrips.top : m.design.capStrips.bottom)
@@ -94,7 +94,7 @@ Region capBands(const Making &m) {
 }
 
 /// A rectangle that is sure to reach past the rib above and below.
-Polyline slab(const Making &m, double from, double to) {
+Polyline slab(const Making& m, double from, double to) {
   const double high = m.rib.frame.chord;
   return rectangle({from, -high}, {to, high});
 }
@@ -106,8 +106,8 @@ Polyline onEdgeStrip(double w) {
 }
 
 /// What the leading edge stock takes. `ahead` is how far the cut starts before the nose, to take all of it.
-Region leadingCut(const Making &m) {
-  const LeadingEdge &e = m.design.leadingEdge;
+Region leadingCut(const Making& m) {
+  const LeadingEdge& e = m.design.leadingEdge;
   const double ahead = -m.rib.frame.chord;
   switch (e.kind) {
   case LeadingEdgeKind::none:
@@ -126,8 +126,8 @@ Region leadingCut(const Making &m) {
 }
 
 /// Two sheets close towards the tail: the rib between them ends where less than the rim would be left.
-double tailEnd(const Making &m) {
-  const TrailingEdge &e = m.design.trailingEdge;
+double tailEnd(const Making& m) {
+  const TrailingEdge& e = m.design.trailingEdge;
   const auto left = [&](double x) { return heightOf(m.rib.upper, x) - heightOf(m.rib.lower, x) - 2 * e.sheet; };
   double low = m.x(e.width), high = m.x(e.overhang);
   if (left(high) >= m.design.ribs.rim || low >= high) return high;
@@ -138,8 +138,8 @@ double tailEnd(const Making &m) {
   return low;
 }
 
-Region trailingCut(const Making &m) {
-  const TrailingEdge &e = m.design.trailingEdge;
+Region trailingCut(const Making& m) {
+  const TrailingEdge& e = m.design.trailingEdge;
   const double beyond = 2 * m.rib.frame.chord;
   if (e.kind == TrailingEdgeKind::none) return {};
   if (e.kind == TrailingEdgeKind::wedge) return {slab(m, m.x(e.width), beyond)};
@@ -147,7 +147,7 @@ Region trailingCut(const Making &m) {
 }
 
 /// The two sheets of the trailing edge, for drawing.
-Region trailingSheets(const Making &m) {
+Region trailingSheets(const Making& m) {
   Region out;
   for (Face f : {Face::upper, Face::lower})
     if (const auto from = lastCrossing(m.face(f), m.x(m.design.trailingEdge.width)))
@@ -156,9 +156,9 @@ Region trailingSheets(const Making &m) {
 }
 
 /// A face from nose to tail in stretches of one cover each: sheet, then strip or nothing, then a trailing edge sheet.
-std::vector<Stretch> stretchesOf(const Making &m, Face f) {
-  const Polyline &face = m.face(f);
-  const Design &d = m.design;
+std::vector<Stretch> stretchesOf(const Making& m, Face f) {
+  const Polyline& face = m.face(f);
+  const Design& d = m.design;
   const double edge = sheetEdgeAt(d, m.loft, f, m.rib.t());
   const PlaceOn sheetEnd = edge > 0 ? placeOfFraction(edge) : PlaceOn{0, 0};
   PlaceOn tailStart{face.size() - 2, 1};
@@ -175,26 +175,26 @@ std::vector<Stretch> stretchesOf(const Making &m, Face f) {
 }
 
 /// The whole edge of the rib, counter-clockwise from the upper tail, and the tail's own face.
-std::vector<Stretch> stretchesOf(const Making &m) {
+std::vector<Stretch> stretchesOf(const Making& m) {
   std::vector<Stretch> out = stretchesOf(m, Face::upper);
   std::reverse(out.begin(), out.end());
-  for (Stretch &s : out) std::reverse(s.line.begin(), s.line.end());
-  for (Stretch &s : stretchesOf(m, Face::lower)) out.push_back(std::move(s));
+  for (Stretch& s : out) std::reverse(s.line.begin(), s.line.end());
+  for (Stretch& s : stretchesOf(m, Face::lower)) out.push_back(std::move(s));
   out.push_back({{m.rib.lower.back(), m.rib.upper.back()}, 0});
   return out;
 }
 
-Polyline inRib(const Making &m, const Polyline &panelAxes) {
+Polyline inRib(const Making& m, const Polyline& panelAxes) {
   return inChordAxes(m.rib.frame, panelAxes);
 }
 
 /// Notches stand upright in panel axes, so that a straight, untwisted strip drops into all of them.
-void cutNotches(const Making &m, const SparLine &line, const Cut &cut, Region &cuts) {
-  const Spar &spar = m.design.spars[static_cast<std::size_t>(line.index)];
+void cutNotches(const Making& m, const SparLine& line, const Cut& cut, Region& cuts) {
+  const Spar& spar = m.design.spars[static_cast<std::size_t>(line.index)];
   const double reach = m.rib.frame.chord;
   for (Face f : {Face::upper, Face::lower}) {
     const bool up = f == Face::upper;
-    const Cap &cap = up ? spar.top : spar.bottom;
+    const Cap& cap = up ? spar.top : spar.bottom;
     if (!cap.fitted) continue;
     const double sign = up ? 1 : -1;
     const Point seat = (up ? line.upperSeat : line.lowerSeat).at(m.rib.t());
@@ -211,8 +211,8 @@ void cutNotches(const Making &m, const SparLine &line, const Cut &cut, Region &c
   }
 }
 
-void cutSlot(const Making &m, const SparLine &line, const Cut &cut, Region &cuts) {
-  const Spar &spar = m.design.spars[static_cast<std::size_t>(line.index)];
+void cutSlot(const Making& m, const SparLine& line, const Cut& cut, Region& cuts) {
+  const Spar& spar = m.design.spars[static_cast<std::size_t>(line.index)];
   const bool above = spar.ribSlot == SlotFrom::above;
   const Point middle = line.middle.at(m.rib.t());
   const double width = spar.sheet * line.stretch + m.design.ribs.notchFit, reach = m.rib.frame.chord;
@@ -227,14 +227,14 @@ void cutSlot(const Making &m, const SparLine &line, const Cut &cut, Region &cuts
   m.rib.slots.push_back(std::move(slot));
 }
 
-FaceRun runOf(const Making &m, Face f) {
+FaceRun runOf(const Making& m, Face f) {
   const double edge = sheetEdgeAt(m.design, m.loft, f, m.rib.t());
   const double sheet = edge > 0 ? lengthOf(headOf(m.face(f), placeOfFraction(edge))) : 0;
   const auto end = lastCrossing(m.face(f), m.x(trailingWidth(m.design)));
   return {sheet, end ? std::max(lengthOf(headOf(m.face(f), *end)) - sheet, 0.0) : 0};
 }
 
-Rib cutRib(const Design &d, const PanelLoft &loft, const std::vector<SparLine> &spars, Rib rib) {
+Rib cutRib(const Design& d, const PanelLoft& loft, const std::vector<SparLine>& spars, Rib rib) {
   const Cut cut = loft.cutAt(rib.frame.t);
   rib.frame = cut.frame;
   rib.upper = inChordAxes(cut.frame, cut.upper);
@@ -249,7 +249,7 @@ Rib cutRib(const Design &d, const PanelLoft &loft, const std::vector<SparLine> &
   const Making m{d, loft, rib};
   Region cuts = leadingCut(m);
   add(cuts, trailingCut(m));
-  for (const SparLine &line : spars) {
+  for (const SparLine& line : spars) {
     const double x = line.chordX(rib.frame);
     rib.sparX.push_back(x);
     rib.sparDepth.push_back(heightOf(rib.upper, x) - heightOf(rib.lower, x));
@@ -269,7 +269,7 @@ Rib cutRib(const Design &d, const PanelLoft &loft, const std::vector<SparLine> &
 
 } // namespace
 
-std::vector<Rib> cutRibs(const Design &d, const PanelLoft &loft, const std::vector<SparLine> &spars) {
+std::vector<Rib> cutRibs(const Design& d, const PanelLoft& loft, const std::vector<SparLine>& spars) {
   const auto stations = ribStations(d.ribs, d.panel.halfSpan);
   std::vector<Rib> ribs;
   ribs.reserve(stations.size());
@@ -286,7 +286,7 @@ std::vector<Rib> cutRibs(const Design &d, const PanelLoft &loft, const std::vect
   return ribs;
 }
 
-Beside besideRib(const Design &d, const PanelLoft &loft, const Rib &given) {
+Beside besideRib(const Design& d, const PanelLoft& loft, const Rib& given) {
   Rib rib = given;
   const Making m{d, loft, rib};
   const Region whole{rib.bare};
@@ -299,19 +299,19 @@ Beside besideRib(const Design &d, const PanelLoft &loft, const Rib &given) {
   return out;
 }
 
-double arcTo(const PanelLoft &loft, Face face, double f, double t) {
+double arcTo(const PanelLoft& loft, Face face, double f, double t) {
   return lengthOf(headOf(loft.cutAt(t).face(face), placeOfFraction(f)));
 }
 
-Polyline fullDepthSparOutline(const Spar &spar, const SparLine &line, const std::vector<Rib> &ribs, double fit) {
+Polyline fullDepthSparOutline(const Spar& spar, const SparLine& line, const std::vector<Rib>& ribs, double fit) {
   const double along = line.stretch;
   const bool slotBelow = spar.ribSlot == SlotFrom::above; // the rib keeps the other half
   Polyline edge, other;
-  const StraightLine &slotted = slotBelow ? line.lowerSeat : line.upperSeat;
-  const StraightLine &plain = slotBelow ? line.upperSeat : line.lowerSeat;
-  const auto put = [&](const StraightLine &l, double t) { return Point(t * along, l.at(t).y()); };
+  const StraightLine& slotted = slotBelow ? line.lowerSeat : line.upperSeat;
+  const StraightLine& plain = slotBelow ? line.upperSeat : line.lowerSeat;
+  const auto put = [&](const StraightLine& l, double t) { return Point(t * along, l.at(t).y()); };
   edge.push_back(put(slotted, 0));
-  for (const Rib &rib : ribs) {
+  for (const Rib& rib : ribs) {
     const double from = rib.kind == RibKind::root ? 0 : rib.kind == RibKind::tip ? -rib.thickness : -rib.thickness / 2;
     const double a = std::max(rib.t() + from - fit / 2, 0.0),
                  b = std::min(rib.t() + from + rib.thickness + fit / 2, line.middle.span);

@@ -59,18 +59,18 @@ struct Rib {
 
 /// Cuts every rib of the design. Each outline is that of the plane at its station; the root rib's body lies outboard of
 /// it, the tip rib's inboard, the others' half and half.
-std::vector<Rib> cutRibs(const Design &design, const PanelLoft &loft, const std::vector<SparLine> &spars);
+std::vector<Rib> cutRibs(const Design& design, const PanelLoft& loft, const std::vector<SparLine>& spars);
 
 /// Shapes that lie against a rib, for drawing it in place, chord axes.
 struct Beside {
   Region leadingStock, trailingStock, sheet, capStrips;
 };
-Beside besideRib(const Design &design, const PanelLoft &loft, const Rib &rib);
+Beside besideRib(const Design& design, const PanelLoft& loft, const Rib& rib);
 
 /// Length along a face's surface from the nose point (0,0) to chord fraction f at t.
-double arcTo(const PanelLoft &loft, Face face, double f, double t);
+double arcTo(const PanelLoft& loft, Face face, double f, double t);
 
 /// A full-depth sheet spar with its slots, flat: s along its own length from the root, z up.
-Polyline fullDepthSparOutline(const Spar &spar, const SparLine &line, const std::vector<Rib> &ribs, double fit);
+Polyline fullDepthSparOutline(const Spar& spar, const SparLine& line, const std::vector<Rib>& ribs, double fit);
 
 } // namespace eup

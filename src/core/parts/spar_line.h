@@ -7,10 +7,10 @@
 namespace eup {
 
 /// Thickness of what covers the rib at a chord fraction of a face: sheet, cap strip or nothing.
-double coverAt(const Design &design, const PanelLoft &loft, Face face, double fraction, double t);
+double coverAt(const Design& design, const PanelLoft& loft, Face face, double fraction, double t);
 
 /// The chord fraction where the sheet ends at t; 0 when that face is not sheeted.
-double sheetEdgeAt(const Design &design, const PanelLoft &loft, Face face, double t);
+double sheetEdgeAt(const Design& design, const PanelLoft& loft, Face face, double t);
 
 /// A straight line in panel axes from root to tip: (x, z) as a function of t.
 struct StraightLine {
@@ -33,15 +33,15 @@ struct SparLine {
   double worstGap = 0;   ///< greatest distance between the straight seat lines and the curved seat
   double worstGapAt = 0; ///< and at which t
   /// Where the line crosses the chord line of a rib, from its nose.
-  double chordX(const ChordFrame &frame) const;
+  double chordX(const ChordFrame& frame) const;
 };
 
-std::vector<SparLine> sparLines(const Design &design, const PanelLoft &loft);
+std::vector<SparLine> sparLines(const Design& design, const PanelLoft& loft);
 
 /// Where a chord fraction lies on the plan: x of that point of the chord line.
-double planX(const ChordFrame &frame, double fraction);
+double planX(const ChordFrame& frame, double fraction);
 
 /// Where the loft's own surface lies above or below a straight line at t, at the line's x: z of the face.
-double surfaceHeightAt(const Cut &cut, Face face, double x);
+double surfaceHeightAt(const Cut& cut, Face face, double x);
 
 } // namespace eup

@@ -32,16 +32,16 @@ std::vector<std::string> words(std::string_view line) {
     if (!word.empty()) out.push_back(std::exchange(word, {}));
   }
   if (!word.empty()) out.push_back(word);
-  const auto decimalComma = [](const std::string &w) {
+  const auto decimalComma = [](const std::string& w) {
     return std::count(w.begin(), w.end(), ',') == 1 && w.find('.') == std::string::npos && w.front() != ',' &&
            w.back() != ',';
   };
   if (out.size() == 2 && decimalComma(out[0]) && decimalComma(out[1])) {
-    for (std::string &w : out) std::replace(w.begin(), w.end(), ',', '.');
+    for (std::string& w : out) std::replace(w.begin(), w.end(), ',', '.');
     return out;
   }
   std::vector<std::string> split;
-  for (const std::string &w : out) {
+  for (const std::string& w : out) {
     std::size_t from = 0;
     while (from <= w.size()) {
       const std::size_t comma = std::min(w.find(',', from), w.size());
@@ -111,9 +111,9 @@ bool isCount(double v) {
   return v >= 3 && v <= static_cast<double>(mostPoints) && v == std::floor(v);
 }
 
-void dropDoubled(List &list, std::vector<std::string> &mended) {
+void dropDoubled(List& list, std::vector<std::string>& mended) {
   List out;
-  for (const ListedPoint &p : list) {
+  for (const ListedPoint& p : list) {
     if (!out.empty() && (out.back().at - p.at).norm() < 1e-9) {
       mended.push_back(fmt::format("line {}: the point of line {} again, left out", p.line, out.back().line));
       continue;
@@ -129,7 +129,7 @@ struct Surfaces {
 };
 
 Surfaces fromLoop(List list) {
-  const auto xLess = [](const ListedPoint &a, const ListedPoint &b) { return a.at.x() < b.at.x(); };
+  const auto xLess = [](const ListedPoint& a, const ListedPoint& b) { return a.at.x() < b.at.x(); };
   const auto [low, high] = std::minmax_element(list.begin(), list.end(), xLess);
   if (high->at.x() - low->at.x() < 1e-9) return {}; // no chord: told by the caller
   const double middle = (low->at.x() + high->at.x()) / 2;
@@ -142,7 +142,7 @@ Surfaces fromLoop(List list) {
   }
   // The nose is the listed origin if there is one, else the point farthest from the middle of the tail.
   const Point tail = (list.front().at + list.back().at) / 2;
-  auto nose = std::max_element(list.begin(), list.end(), [&](const ListedPoint &a, const ListedPoint &b) {
+  auto nose = std::max_element(list.begin(), list.end(), [&](const ListedPoint& a, const ListedPoint& b) {
     return (a.at - tail).squaredNorm() < (b.at - tail).squaredNorm();
   });
   for (auto it = list.begin(); it != list.end(); ++it)
@@ -153,16 +153,16 @@ Surfaces fromLoop(List list) {
 }
 
 /// Where a second block starts over at the nose; nothing for a loop.
-std::optional<std::size_t> secondBlock(const List &list) {
+std::optional<std::size_t> secondBlock(const List& list) {
   double low = 1e300, high = -1e300;
-  for (const auto &p : list) low = std::min(low, p.at.x()), high = std::max(high, p.at.x());
+  for (const auto& p : list) low = std::min(low, p.at.x()), high = std::max(high, p.at.x());
   if (list.front().at.x() > low + 0.25 * (high - low)) return std::nullopt;
   for (std::size_t i = 1; i < list.size(); ++i)
     if (list[i].at.x() < list[i - 1].at.x() - 0.6 * (high - low)) return i;
   return std::nullopt;
 }
 
-Result<Surfaces> splitSurfaces(List list, std::vector<std::string> &mended) {
+Result<Surfaces> splitSurfaces(List list, std::vector<std::string>& mended) {
   std::optional<std::size_t> counted;
   if (list.size() > 1 && isCount(list[0].at.x()) && isCount(list[0].at.y())) {
     const auto n1 = static_cast<std::size_t>(list[0].at.x()), n2 = static_cast<std::size_t>(list[0].at.y());
@@ -180,8 +180,8 @@ Result<Surfaces> splitSurfaces(List list, std::vector<std::string> &mended) {
     dropDoubled(s.upper, mended);
     dropDoubled(s.lower, mended);
     if ((s.upper.front().at - s.lower.front().at).norm() > 1e-9) {
-      List &late = s.upper.front().at.x() > s.lower.front().at.x() ? s.upper : s.lower;
-      const List &early = &late == &s.upper ? s.lower : s.upper;
+      List& late = s.upper.front().at.x() > s.lower.front().at.x() ? s.upper : s.lower;
+      const List& early = &late == &s.upper ? s.lower : s.upper;
       mended.push_back(fmt::format("line {}: the surface starts behind the nose; it begins at the point of line {}",
                                    late.front().line, early.front().line));
       late.insert(late.begin(), early.front());
@@ -195,7 +195,7 @@ Result<Surfaces> splitSurfaces(List list, std::vector<std::string> &mended) {
   return s;
 }
 
-double meanHeight(const List &surface) {
+double meanHeight(const List& surface) {
   double area = 0;
   for (std::size_t i = 1; i < surface.size(); ++i)
     area += (surface[i].at.x() - surface[i - 1].at.x()) * (surface[i].at.y() + surface[i - 1].at.y()) / 2;
@@ -203,9 +203,9 @@ double meanHeight(const List &surface) {
 }
 
 /// A surface that stops short of the tail is carried to the end of the other one.
-void completeTail(Surfaces &s, std::vector<std::string> &mended) {
-  List &shorter = s.upper.back().at.x() < s.lower.back().at.x() ? s.upper : s.lower;
-  const List &longer = &shorter == &s.upper ? s.lower : s.upper;
+void completeTail(Surfaces& s, std::vector<std::string>& mended) {
+  List& shorter = s.upper.back().at.x() < s.lower.back().at.x() ? s.upper : s.lower;
+  const List& longer = &shorter == &s.upper ? s.lower : s.upper;
   const double chord = longer.back().at.x() - longer.front().at.x();
   if (longer.back().at.x() - shorter.back().at.x() < 0.002 * chord) return;
   mended.push_back(
@@ -215,7 +215,7 @@ void completeTail(Surfaces &s, std::vector<std::string> &mended) {
 }
 
 /// Scale (and, where the nose is not listed as (0,0), shift and turn) so that the chord runs from (0,0) to x = 1.
-Result<Done> normalise(Surfaces &s, std::vector<std::string> &mended) {
+Result<Done> normalise(Surfaces& s, std::vector<std::string>& mended) {
   const Point nose = s.upper.front().at;
   const Point tail = (s.upper.back().at + s.lower.back().at) / 2;
   const Point run = tail - nose;
@@ -225,20 +225,20 @@ Result<Done> normalise(Surfaces &s, std::vector<std::string> &mended) {
   const double scale = 1 / (asListed ? run.x() : run.norm());
   if (!asListed && (nose.norm() > 1e-3 * run.norm() || std::abs(turn) > 1e-3))
     mended.push_back("the nose is not at (0, 0): shifted and turned so that the chord line is level");
-  for (List *list : {&s.upper, &s.lower})
-    for (ListedPoint &p : *list) p.at = Placement{turn, {0, 0}}((p.at - nose) * scale);
+  for (List* list : {&s.upper, &s.lower})
+    for (ListedPoint& p : *list) p.at = Placement{turn, {0, 0}}((p.at - nose) * scale);
   return Done{};
 }
 
-Result<Done> refuseCrossing(const Surfaces &s) {
+Result<Done> refuseCrossing(const Surfaces& s) {
   List loop(s.upper.rbegin(), s.upper.rend());
   loop.insert(loop.end(), s.lower.begin() + 1, s.lower.end());
   Polyline points;
-  for (const auto &p : loop) points.push_back(p.at);
+  for (const auto& p : loop) points.push_back(p.at);
   if (const auto cross = selfCrossing(points))
     return Problem{atLine(loop[cross->second].line),
                    fmt::format("the curve crosses itself (it meets the piece after line {})", loop[cross->first].line)};
-  for (const List *list : {&s.upper, &s.lower})
+  for (const List* list : {&s.upper, &s.lower})
     for (std::size_t i = 1; i + 1 < list->size(); ++i)
       if ((*list)[i].at.x() > 0 && (*list)[i + 1].at.x() < (*list)[i].at.x() - 1e-6 && (*list)[i].at.x() > 0.02)
         return Problem{atLine((*list)[i + 1].line), "the surface runs back towards the nose"};
@@ -255,7 +255,7 @@ Result<ReadSection> readCoordinates(std::string_view text, std::string_view fall
   ReadSection read;
   auto split = splitSurfaces(std::move(taken.value().points), read.mended);
   if (!split) return split.problem();
-  Surfaces &s = split.value();
+  Surfaces& s = split.value();
   completeTail(s, read.mended);
   if (auto done = normalise(s, read.mended); !done) return done.problem();
   if (meanHeight(s.upper) < meanHeight(s.lower)) {
@@ -263,10 +263,10 @@ Result<ReadSection> readCoordinates(std::string_view text, std::string_view fall
     read.mended.push_back("the list starts with the lower surface: taken the other way round");
   }
   if (auto done = refuseCrossing(s); !done) return done.problem();
-  ListedSection &section = read.section;
+  ListedSection& section = read.section;
   section.name = taken.value().name.empty() ? std::string(fallbackName) : taken.value().name;
-  for (const auto &p : s.upper) section.upper.push_back(p.at);
-  for (const auto &p : s.lower) section.lower.push_back(p.at);
+  for (const auto& p : s.upper) section.upper.push_back(p.at);
+  for (const auto& p : s.lower) section.lower.push_back(p.at);
   section.upper.front() = section.lower.front() = Point(0, 0);
   auto checked = checkedListing(section);
   if (!checked) return checked.problem();

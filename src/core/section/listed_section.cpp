@@ -10,7 +10,7 @@ namespace {
 
 constexpr std::size_t fewestPoints = 3; // a surface: nose, one between, tail
 
-Polyline smoothThrough(const Polyline &loop, std::size_t &noseIndex) {
+Polyline smoothThrough(const Polyline& loop, std::size_t& noseIndex) {
   std::vector<double> s{0}, x, y;
   for (std::size_t i = 0; i < loop.size(); ++i) {
     if (i > 0) s.push_back(s.back() + (loop[i] - loop[i - 1]).norm());
@@ -36,7 +36,7 @@ Polyline smoothThrough(const Polyline &loop, std::size_t &noseIndex) {
 }
 
 /// The first place where a surface runs back towards the nose by more than rounding, once it is past x = 0.
-std::optional<std::size_t> runsBack(const Polyline &surface) {
+std::optional<std::size_t> runsBack(const Polyline& surface) {
   const auto from = lastCrossing(surface, 0.0).value_or(PlaceOn{0, 0}).segment + 1;
   for (std::size_t i = from; i + 1 < surface.size(); ++i)
     if (surface[i + 1].x() < surface[i].x() - 1e-6) return i + 1;
@@ -46,13 +46,13 @@ std::optional<std::size_t> runsBack(const Polyline &surface) {
 } // namespace
 
 Result<ListedSection> checkedListing(ListedSection listing) {
-  for (const auto *surface : {&listing.upper, &listing.lower}) {
-    const char *which = surface == &listing.upper ? "upper" : "lower";
+  for (const auto* surface : {&listing.upper, &listing.lower}) {
+    const char* which = surface == &listing.upper ? "upper" : "lower";
     if (surface->size() < fewestPoints || surface->size() > mostPoints)
       return Problem{which,
                      fmt::format("{} points; a surface needs {} to {}", surface->size(), fewestPoints, mostPoints)};
     for (std::size_t i = 0; i < surface->size(); ++i) {
-      const Point &p = (*surface)[i];
+      const Point& p = (*surface)[i];
       if (!std::isfinite(p.x()) || !std::isfinite(p.y()) || std::abs(p.y()) > 1 || p.x() < -0.2 || p.x() > 1.2)
         return Problem{fmt::format("{} point {}", which, i + 1), "lies far off the section"};
     }
@@ -70,7 +70,7 @@ Result<ListedSection> checkedListing(ListedSection listing) {
   return listing;
 }
 
-Section makeSection(const ListedSection &listing) {
+Section makeSection(const ListedSection& listing) {
   Polyline loop(listing.lower.rbegin(), listing.lower.rend());
   std::size_t nose = loop.size() - 1;
   loop.insert(loop.end(), listing.upper.begin() + 1, listing.upper.end());

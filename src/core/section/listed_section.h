@@ -13,7 +13,7 @@ struct ListedSection {
   std::string name;
   Polyline upper, lower;
   bool smooth = true; ///< a curve through the points, or straight lines between them
-  bool operator==(const ListedSection &) const = default;
+  bool operator==(const ListedSection&) const = default;
 };
 
 struct ReadSection {
@@ -34,6 +34,6 @@ inline constexpr std::size_t mostPoints = 4000;
 Result<ListedSection> checkedListing(ListedSection listing);
 
 /// Through the points by modified Akima interpolation over the length of the chain, or straight between them.
-Section makeSection(const ListedSection &listing);
+Section makeSection(const ListedSection& listing);
 
 } // namespace eup

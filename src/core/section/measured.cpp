@@ -11,7 +11,7 @@ struct Peak {
   double at, height;
 };
 
-Peak peakOf(const std::vector<double> &x, const std::vector<double> &y) {
+Peak peakOf(const std::vector<double>& x, const std::vector<double>& y) {
   const auto i = static_cast<std::size_t>(std::max_element(y.begin(), y.end()) - y.begin());
   if (i == 0 || i + 1 == y.size()) return {x[i], y[i]};
   const double a = x[i] - x[i - 1], b = x[i + 1] - x[i];
@@ -25,9 +25,9 @@ Peak peakOf(const std::vector<double> &x, const std::vector<double> &y) {
 }
 
 /// Radius of the circle through (0,0) that best fits the points near it (least squares on x² + y² = 2ax + 2by).
-double noseCircle(const Section &s) {
+double noseCircle(const Section& s) {
   double xx = 0, xy = 0, yy = 0, xr = 0, yr = 0;
-  const auto add = [&](const Point &p) {
+  const auto add = [&](const Point& p) {
     const double r = p.squaredNorm() / 2;
     xx += p.x() * p.x(), xy += p.x() * p.y(), yy += p.y() * p.y(), xr += p.x() * r, yr += p.y() * r;
   };
@@ -43,7 +43,7 @@ double noseCircle(const Section &s) {
 
 } // namespace
 
-SectionMeasures measure(const Section &section) {
+SectionMeasures measure(const Section& section) {
   SectionMeasures m;
   std::vector<double> x, depth, middle;
   for (int i = section_grid::noseSteps; i < section_grid::points; ++i) {
@@ -69,7 +69,7 @@ SectionMeasures measure(const Section &section) {
     const Point &a = hull[i - 1], &b = hull[i];
     const Point along = (b - a).normalized();
     if ((b - a).norm() > longest) longest = (b - a).norm(), m.undersideAngle = std::atan2(along.y(), along.x());
-    for (const Point &p : section.lower) {
+    for (const Point& p : section.lower) {
       if (p.x() <= a.x() || p.x() >= b.x()) continue;
       const double gap = along.x() * (p.y() - a.y()) - along.y() * (p.x() - a.x());
       if (gap > m.undercamber) m.undercamber = gap, m.undercamberAt = p.x();

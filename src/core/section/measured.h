@@ -16,6 +16,6 @@ struct SectionMeasures {
   double undersideAngle = 0;             ///< rad: the straightedge's angle to the chord line, + when it rises aft
 };
 
-SectionMeasures measure(const Section &section);
+SectionMeasures measure(const Section& section);
 
 } // namespace eup

@@ -18,7 +18,7 @@ struct MeanLine {
   double y, slope;
 };
 
-MeanLine meanLine(const Naca &n, double x) {
+MeanLine meanLine(const Naca& n, double x) {
   if (n.fiveDigit()) {
     const double m = n.m, k = n.k1 / 6;
     if (x < m)
@@ -77,7 +77,7 @@ Result<Naca> readNaca(std::string_view text) {
   return n;
 }
 
-Section makeNaca(const Naca &n) {
+Section makeNaca(const Naca& n) {
   Polyline upper, lower;
   upper.reserve(denseSteps + 1);
   lower.reserve(denseSteps + 1);
@@ -92,7 +92,7 @@ Section makeNaca(const Naca &n) {
   return sectionFromCurves("NACA " + n.digits, upper, lower);
 }
 
-double nacaNoseRadius(const Naca &n) {
+double nacaNoseRadius(const Naca& n) {
   const double slope = meanLine(n, 0).slope;
   return 1.1019 * n.thickness * n.thickness / std::sqrt(1 + slope * slope);
 }

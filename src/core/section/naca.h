@@ -23,9 +23,9 @@ Result<Naca> readNaca(std::string_view text);
 /// 4-digit thickness and mean line: Jacobs, Ward, Pinkerton, NACA Report 460 (1933), with the open trailing edge
 /// (last coefficient −0.1015). 5-digit mean lines: Jacobs and Pinkerton, NACA Report 537 (1935), tabulated m and k1.
 /// Thickness is laid off square to the mean line.
-Section makeNaca(const Naca &naca);
+Section makeNaca(const Naca& naca);
 
 /// Leading edge radius, 1.1019 t² (NACA Report 460), turned for the slope of the mean line at the nose.
-double nacaNoseRadius(const Naca &naca);
+double nacaNoseRadius(const Naca& naca);
 
 } // namespace eup

@@ -23,11 +23,11 @@ std::array<double, section_grid::points> makeGrid() {
 const std::array<double, section_grid::points> grid = makeGrid();
 
 /// The place where a chain that may start by running ahead of x = 0 comes back to x = 0 for good.
-PlaceOn noseEnd(const Polyline &line) {
+PlaceOn noseEnd(const Polyline& line) {
   return lastCrossing(line, 0.0).value_or(PlaceOn{0, 0});
 }
 
-Polyline onGrid(const Polyline &line) {
+Polyline onGrid(const Polyline& line) {
   Polyline out;
   out.reserve(section_grid::points);
   const Polyline cap = headOf(line, noseEnd(line));
@@ -63,12 +63,12 @@ double section_grid::fraction(int i) {
   return grid[static_cast<std::size_t>(i)];
 }
 
-Section sectionFromCurves(std::string name, const Polyline &upper, const Polyline &lower) {
+Section sectionFromCurves(std::string name, const Polyline& upper, const Polyline& lower) {
   assert(upper.size() >= 2 && lower.size() >= 2);
   return {std::move(name), onGrid(upper), onGrid(lower)};
 }
 
-Polyline outlineOf(const Section &section) {
+Polyline outlineOf(const Section& section) {
   Polyline loop(section.upper.rbegin(), section.upper.rend());
   loop.insert(loop.end(), section.lower.begin() + 1, section.lower.end());
   return simplified(loop, 0);
@@ -83,7 +83,7 @@ GridPlace gridPlace(double x) {
   return {i, (clamped - grid[i]) / (grid[i + 1] - grid[i])};
 }
 
-double heightAt(const Polyline &surface, double x) {
+double heightAt(const Polyline& surface, double x) {
   const GridPlace place = gridPlace(x);
   return lerp(surface[place.index], surface[place.index + 1], place.share).y();
 }

@@ -13,7 +13,7 @@ namespace eup {
 struct Section {
   std::string name;
   Polyline upper, lower;
-  bool operator==(const Section &) const = default;
+  bool operator==(const Section&) const = default;
 };
 
 namespace section_grid {
@@ -26,13 +26,13 @@ double fraction(int i);
 
 /// A section from two dense chains, each from (0,0) to the trailing edge at x = 1. The chains are resampled on the
 /// common grid by straight lines, so they should be denser than it.
-Section sectionFromCurves(std::string name, const Polyline &upper, const Polyline &lower);
+Section sectionFromCurves(std::string name, const Polyline& upper, const Polyline& lower);
 
 /// One closed loop, counter-clockwise: trailing edge over the top to the nose and back below.
-Polyline outlineOf(const Section &section);
+Polyline outlineOf(const Section& section);
 
 /// Height of a surface at chord fraction x in [0, 1].
-double heightAt(const Polyline &surface, double x);
+double heightAt(const Polyline& surface, double x);
 
 /// Index and share of the grid interval that holds chord fraction x in [0, 1].
 struct GridPlace {

@@ -26,7 +26,7 @@ Shares chord(double e, double taper) {
   return {(1 - k * e) / whole, beyond / whole, (first - e * beyond) / whole};
 }
 
-Shares shares(const SpanLoad &l, double y) {
+Shares shares(const SpanLoad& l, double y) {
   const double e = std::clamp(y / l.halfSpan, 0.0, 1.0);
   const Shares round = ellipse(e), straight = chord(e, l.tipChord / l.rootChord);
   switch (l.shape) {
@@ -57,7 +57,7 @@ double SpanLoad::moment(double y) const {
   return lift * halfSpan * shares(*this, y).moment;
 }
 
-SpanLoad spanLoad(const Design &d) {
+SpanLoad spanLoad(const Design& d) {
   return {halfLift(d.flying.mass, d.flying.loadFactor), d.panel.halfSpan, d.panel.rootChord, d.panel.tipChord,
           d.flying.shape};
 }

@@ -19,6 +19,6 @@ struct SpanLoad {
   double moment(double y) const;
 };
 
-SpanLoad spanLoad(const Design &design);
+SpanLoad spanLoad(const Design& design);
 
 } // namespace eup

@@ -8,25 +8,25 @@ namespace {
 
 constexpr int bays = 120; // steps along the span for the worst reserve and the deflection
 
-const Material &materialOf(const std::string &key) {
-  const Material *found = findMaterial(key);
+const Material& materialOf(const std::string& key) {
+  const Material* found = findMaterial(key);
   return found ? *found : shippedMaterials().front();
 }
 
 /// The cap's upper or lower material; a sheet spar has one for both.
-const Material &faceMaterial(const Spar &s, Face f) {
+const Material& faceMaterial(const Spar& s, Face f) {
   if (s.kind == SparKind::fullDepth) return materialOf(s.sheetMaterial);
   return materialOf((f == Face::upper ? s.top : s.bottom).material);
 }
 
 /// Wood at the outer face above and below? A spar with one cap has but one.
-bool has(const Spar &s, Face f) {
+bool has(const Spar& s, Face f) {
   return s.kind == SparKind::fullDepth || (f == Face::upper ? s.top : s.bottom).fitted;
 }
 
-std::optional<CapStress> capStress(const Spar &spar, const SparSection &section, double moment, Face f) {
+std::optional<CapStress> capStress(const Spar& spar, const SparSection& section, double moment, Face f) {
   if (!has(spar, f) || section.bent.empty()) return std::nullopt;
-  const Material &m = faceMaterial(spar, f);
+  const Material& m = faceMaterial(spar, f);
   CapStress c;
   const double outer = f == Face::upper ? section.upperOuter : section.lowerOuter;
   c.stress = section.bent.stress(moment, outer, m.modulus);
@@ -42,9 +42,9 @@ double BentSection::stress(double moment, double z, double modulus) const {
   return moment * modulus * std::abs(z - axis) / stiffness;
 }
 
-BentSection bentSection(const std::vector<Fibre> &fibres) {
+BentSection bentSection(const std::vector<Fibre>& fibres) {
   double ea = 0, eaz = 0;
-  for (const Fibre &f : fibres) {
+  for (const Fibre& f : fibres) {
     const double area = f.width * (f.high - f.low);
     ea += f.modulus * area;
     eaz += f.modulus * area * (f.high + f.low) / 2;
@@ -52,14 +52,14 @@ BentSection bentSection(const std::vector<Fibre> &fibres) {
   if (ea <= 0) return {};
   BentSection b;
   b.axis = eaz / ea;
-  for (const Fibre &f : fibres) {
+  for (const Fibre& f : fibres) {
     const double h = f.high - f.low, arm = (f.high + f.low) / 2 - b.axis;
     b.stiffness += f.modulus * f.width * h * (h * h / 12 + arm * arm);
   }
   return b;
 }
 
-SparSection sparSection(const Spar &spar, const SparLine &line, double t) {
+SparSection sparSection(const Spar& spar, const SparLine& line, double t) {
   SparSection s;
   const double top = line.upperSeat.at(t).y(), bottom = line.lowerSeat.at(t).y();
   std::vector<Fibre> fibres;
@@ -82,10 +82,21 @@ SparSection sparSection(const Spar &spar, const SparLine &line, double t) {
   return s;
 }
 
-Strength strengthOf(const Design &d, const std::vector<SparLine> &lines) {
+double webShearFlow(double shear, double moment, double depth, double depthChange) {
+  return (shear + moment * depthChange / depth) / depth;
+}
+
+/// Between the middles of two caps; nothing for another kind of spar.
+static std::optional<double> capMiddles(const Spar& spar, const SparLine& line, double t) {
+  if (spar.kind != SparKind::caps || !spar.top.fitted || !spar.bottom.fitted) return std::nullopt;
+  const double depth = line.upperSeat.at(t).y() - line.lowerSeat.at(t).y() - (spar.top.depth + spar.bottom.depth) / 2;
+  return depth > 0 ? std::optional(depth) : std::nullopt;
+}
+
+Strength strengthOf(const Design& d, const std::vector<SparLine>& lines) {
   Strength out;
   out.load = spanLoad(d);
-  for (const SparLine &line : lines) {
+  for (const SparLine& line : lines) {
     SparStrength s;
     s.spar = line.index;
     s.root = sparSection(d.spars[static_cast<std::size_t>(line.index)], line, 0);
@@ -99,19 +110,27 @@ Strength strengthOf(const Design &d, const std::vector<SparLine> &lines) {
     const double t = step * k, moment = out.load.moment(t);
     std::vector<SparSection> sections;
     double sum = 0;
-    for (const SparLine &line : lines) {
+    for (const SparLine& line : lines) {
       sections.push_back(sparSection(d.spars[static_cast<std::size_t>(line.index)], line, t));
       sum += sections.back().bent.stiffness;
     }
     if (sum <= 0) continue;
     for (std::size_t i = 0; i < lines.size(); ++i) {
-      const Spar &spar = d.spars[static_cast<std::size_t>(lines[i].index)];
-      SparStrength &s = out.spars[i];
+      const Spar& spar = d.spars[static_cast<std::size_t>(lines[i].index)];
+      SparStrength& s = out.spars[i];
       const double share = sections[i].bent.stiffness / sum;
       const auto upper = capStress(spar, sections[i], moment * share, Face::upper);
       const auto lower = capStress(spar, sections[i], moment * share, Face::lower);
-      if (k == 0) s.share = share, s.moment = moment * share, s.upper = upper, s.lower = lower;
-      for (const auto &c : {upper, lower})
+      if (k == 0) {
+        s.share = share, s.moment = moment * share, s.upper = upper, s.lower = lower;
+        const auto root = capMiddles(spar, lines[i], 0), tip = capMiddles(spar, lines[i], d.panel.halfSpan);
+        if (root && tip) {
+          s.webDepth = *root;
+          s.webDepthChange = (*tip - *root) / d.panel.halfSpan;
+          s.webFlow = webShearFlow(out.load.shear(0) * share, s.moment, s.webDepth, s.webDepthChange);
+        }
+      }
+      for (const auto& c : {upper, lower})
         if (c && c->reserve < s.worstReserve) s.worstReserve = c->reserve, s.worstAt = t;
     }
     const double bend = moment / sum;

@@ -18,7 +18,7 @@ struct BentSection {
   /// |σ| = M E |z − axis| / EI at height z in a material of modulus E.
   double stress(double moment, double z, double modulus) const;
 };
-BentSection bentSection(const std::vector<Fibre> &fibres);
+BentSection bentSection(const std::vector<Fibre>& fibres);
 
 /// One spar at one station.
 struct SparSection {
@@ -27,7 +27,7 @@ struct SparSection {
   double upperModulus = 0, lowerModulus = 0;
   double depth() const { return upperOuter - lowerOuter; }
 };
-SparSection sparSection(const Spar &spar, const SparLine &line, double t);
+SparSection sparSection(const Spar& spar, const SparLine& line, double t);
 
 struct CapStress {
   double stress = 0;   ///< MPa, at the outer face
@@ -39,11 +39,17 @@ struct SparStrength {
   int spar = 0;
   double share = 0; ///< of the bending moment: EI over the sum of all spars' EI
   SparSection root;
-  double moment = 0;                     ///< N·mm, its share at the root
-  std::optional<CapStress> upper, lower; ///< compression above, tension below, at the root
-  double worstReserve = 0;               ///< along the span
-  double worstAt = 0;                    ///< and where, mm from the root
+  double moment = 0;                       ///< N·mm, its share at the root
+  std::optional<CapStress> upper, lower;   ///< compression above, tension below, at the root
+  double webFlow = 0;                      ///< N/mm at the root, between the caps; 0 for a spar without two caps
+  double webDepth = 0, webDepthChange = 0; ///< mm between the caps' middles at the root, and its change per mm outwards
+  double worstReserve = 0;                 ///< along the span
+  double worstAt = 0;                      ///< and where, mm from the root
 };
+
+/// Shear per mm of a web between two caps that close in on each other: (V + M h′ ÷ h) ÷ h, with h the depth between the
+/// caps' middles and h′ = dh/dy, negative where the wing gets thinner outwards. h > 0.
+double webShearFlow(double shear, double moment, double depth, double depthChange);
 
 struct Strength {
   SpanLoad load;
@@ -52,6 +58,6 @@ struct Strength {
   double tipDeflection = 0; ///< mm, bending alone: ∬ M / ΣEI
 };
 
-Strength strengthOf(const Design &design, const std::vector<SparLine> &lines);
+Strength strengthOf(const Design& design, const std::vector<SparLine>& lines);
 
 } // namespace eup

@@ -6,7 +6,7 @@
 namespace eup {
 namespace {
 
-const char *underWhat(BlockAt at) {
+const char* underWhat(BlockAt at) {
   switch (at) {
   case BlockAt::leadingEdge:
     return "leading edge";
@@ -18,10 +18,10 @@ const char *underWhat(BlockAt at) {
   return "";
 }
 
-void braceFigures(const TrueWing &w, FigureList &out) {
+void braceFigures(const TrueWing& w, FigureList& out) {
   if (!w.join.brace) return;
-  const Brace &b = *w.join.brace;
-  const SparLine &line = w.spars[static_cast<std::size_t>(b.spar)];
+  const Brace& b = *w.join.brace;
+  const SparLine& line = w.spars[static_cast<std::size_t>(b.spar)];
   const std::string path = fmt::format("spars.{}", b.spar);
   const std::string name = w.design.spars[static_cast<std::size_t>(b.spar)].name;
   const std::vector<std::string> from{"join.dihedral.rise", "join.dihedral.angle", path + ".rootFraction",
@@ -37,7 +37,7 @@ void braceFigures(const TrueWing &w, FigureList &out) {
        "out of the vertical, for a flat brace that holds both spar lines", "atan(tan Λ ÷ sin Γ)",
        fmt::format("atan(tan {} ÷ sin {}) = {}", out.deg(std::abs(line.sweep)), out.deg(w.join.gamma), out.deg(b.lean)),
        "solid geometry", from});
-  const auto capBend = [&](const char *key, const char *label, double bend, const StraightLine &cap) {
+  const auto capBend = [&](const char* key, const char* label, double bend, const StraightLine& cap) {
     out.add(
         {key, label, bend, Quantity::angle, Stage::joins, fmt::format("between the two halves' caps of the {}", name),
          "angle between the cap's own line and its mirror image",
@@ -85,13 +85,13 @@ void braceFigures(const TrueWing &w, FigureList &out) {
 
 } // namespace
 
-void joinFigures(const TrueWing &w, FigureList &out) {
-  const CentreJoin &j = w.join;
+void joinFigures(const TrueWing& w, FigureList& out) {
+  const CentreJoin& j = w.join;
   const double span = w.loft.span();
   const bool byRise = w.design.join.dihedral.by == DihedralBy::rise,
              oneFlat = w.design.join.propping == Propping::oneFlat;
   const std::vector<std::string> from{"join.dihedral.rise", "join.dihedral.angle", "panel.halfSpan"};
-  const char *at = underWhat(w.design.join.blockAt);
+  const char* at = underWhat(w.design.join.blockAt);
   const double onBoard = oneFlat ? 2 * j.gamma : j.gamma;
   out.add({"join.block",
            "Block under the tip",
@@ -136,14 +136,14 @@ void joinFigures(const TrueWing &w, FigureList &out) {
   braceFigures(w, out);
 }
 
-void settingUpFigures(const TrueWing &w, FigureList &out) {
-  const SettingUp &s = w.settingUp;
+void settingUpFigures(const TrueWing& w, FigureList& out) {
+  const SettingUp& s = w.settingUp;
   const std::string datum = s.datum == Datum::undersideFlat
                                 ? "root underside flat on the board"
                                 : "root chord level, lowest point of the panel on the board";
-  for (const RibSupports &rib : s.ribs)
+  for (const RibSupports& rib : s.ribs)
     for (std::size_t i = 0; i < rib.at.size(); ++i) {
-      const Support &at = rib.at[i];
+      const Support& at = rib.at[i];
       std::string line = at.line == "LE"         ? "le"
                          : at.line == "TE"       ? "te"
                          : at.line == "TE front" ? "teFront"
@@ -165,7 +165,7 @@ void settingUpFigures(const TrueWing &w, FigureList &out) {
     }
 }
 
-std::vector<Figure> allFigures(const TrueWing &w) {
+std::vector<Figure> allFigures(const TrueWing& w) {
   FigureList out(w.design.unit);
   out.all.reserve(100 + w.ribs.size() * 20);
   sectionFigures(w, out);

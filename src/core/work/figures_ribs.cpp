@@ -9,14 +9,14 @@ namespace {
 const std::vector<std::string> planOf{"panel.rootChord", "panel.tipChord",    "panel.tipSetback",
                                       "panel.washout",   "panel.washoutAxis", "panel.halfSpan"};
 
-const Spar &sparOf(const TrueWing &w, int index) {
+const Spar& sparOf(const TrueWing& w, int index) {
   return w.design.spars[static_cast<std::size_t>(index)];
 }
 
-void frameFigures(const TrueWing &w, const Rib &rib, FigureList &out) {
-  const auto key = [&](const char *what) { return fmt::format("rib.{}.{}", rib.number, what); };
+void frameFigures(const TrueWing& w, const Rib& rib, FigureList& out) {
+  const auto key = [&](const char* what) { return fmt::format("rib.{}.{}", rib.number, what); };
   const double share = rib.t() / w.loft.span();
-  const ChordFrame &f = rib.frame;
+  const ChordFrame& f = rib.frame;
   const std::string at = fmt::format("{} at {} from the root", rib.name(), out.len(rib.t()));
   const Point run = f.te - f.le;
   out.add({key("chord"), "Chord", f.chord, Quantity::length, Stage::ribs, at,
@@ -43,8 +43,8 @@ void frameFigures(const TrueWing &w, const Rib &rib, FigureList &out) {
            rib.number});
 }
 
-void woodFigures(const TrueWing &w, const Rib &rib, FigureList &out) {
-  const auto key = [&](const char *what) { return fmt::format("rib.{}.{}", rib.number, what); };
+void woodFigures(const TrueWing& w, const Rib& rib, FigureList& out) {
+  const auto key = [&](const char* what) { return fmt::format("rib.{}.{}", rib.number, what); };
   const double density = findMaterial("balsa-160")->density;
   const double grams = rib.cutArea * rib.thickness * density * 1e-6;
   out.add({key("area"),
@@ -72,7 +72,7 @@ void woodFigures(const TrueWing &w, const Rib &rib, FigureList &out) {
            {"ribs.thickness"},
            false,
            rib.number});
-  const auto arc = [&](const char *what, const char *label, const FaceRun &run, const char *face,
+  const auto arc = [&](const char* what, const char* label, const FaceRun& run, const char* face,
                        std::vector<std::string> from) {
     if (run.sheetArc <= 0) return;
     out.add({key(what), label, run.sheetArc, Quantity::length, Stage::ribs,
@@ -85,8 +85,8 @@ void woodFigures(const TrueWing &w, const Rib &rib, FigureList &out) {
       {"sheeting.bottom", "sheeting.fraction", "sheeting.to"});
 }
 
-void notchFigures(const TrueWing &w, const Rib &rib, FigureList &out) {
-  for (const SparLine &line : w.spars) {
+void notchFigures(const TrueWing& w, const Rib& rib, FigureList& out) {
+  for (const SparLine& line : w.spars) {
     const int k = line.index;
     const std::string path = fmt::format("spars.{}", k), name = sparOf(w, k).name;
     const double x = rib.sparX[static_cast<std::size_t>(k)];
@@ -104,10 +104,10 @@ void notchFigures(const TrueWing &w, const Rib &rib, FigureList &out) {
              false,
              rib.number});
   }
-  for (const Notch &n : rib.notches) {
+  for (const Notch& n : rib.notches) {
     const bool up = n.face == Face::upper;
     const std::string path = fmt::format("spars.{}.{}", n.spar, up ? "top" : "bottom"), name = sparOf(w, n.spar).name;
-    const SparLine &line = w.spars[static_cast<std::size_t>(n.spar)];
+    const SparLine& line = w.spars[static_cast<std::size_t>(n.spar)];
     const double inner = rib.frame.fromChord(n.bottom).y();
     const double surface = up ? inner + n.depth : inner - n.depth;
     out.add(
@@ -127,7 +127,7 @@ void notchFigures(const TrueWing &w, const Rib &rib, FigureList &out) {
          true,
          rib.number});
   }
-  for (const Slot &s : rib.slots) {
+  for (const Slot& s : rib.slots) {
     const std::string path = fmt::format("spars.{}", s.spar), name = sparOf(w, s.spar).name;
     out.add({fmt::format("rib.{}.spar.{}.slot", rib.number, s.spar + 1),
              fmt::format("Slot, {}", name),
@@ -146,8 +146,8 @@ void notchFigures(const TrueWing &w, const Rib &rib, FigureList &out) {
 
 } // namespace
 
-void ribFigures(const TrueWing &w, FigureList &out) {
-  for (const Rib &rib : w.ribs) {
+void ribFigures(const TrueWing& w, FigureList& out) {
+  for (const Rib& rib : w.ribs) {
     frameFigures(w, rib, out);
     notchFigures(w, rib, out);
     woodFigures(w, rib, out);

@@ -7,23 +7,23 @@
 namespace eup {
 namespace {
 
-void oneSection(const TrueWing &w, FigureList &out, bool root) {
-  const char *end = root ? "root" : "tip";
-  const SectionMeasures &m = root ? w.rootMeasures : w.tipMeasures;
+void oneSection(const TrueWing& w, FigureList& out, bool root) {
+  const char* end = root ? "root" : "tip";
+  const SectionMeasures& m = root ? w.rootMeasures : w.tipMeasures;
   const double chord = root ? w.design.panel.rootChord : w.design.panel.tipChord;
-  const SectionChoice &choice = root ? w.design.sections.root : w.design.sections.tip;
-  const auto *digits = std::get_if<NacaChoice>(&choice);
+  const SectionChoice& choice = root ? w.design.sections.root : w.design.sections.tip;
+  const auto* digits = std::get_if<NacaChoice>(&choice);
   const std::string source =
       digits ? (digits->digits.size() == 5 ? "NACA Report 537 (1935), mean line; Report 460 (1933), thickness"
                                            : "NACA Report 460 (1933)")
              : "the listed coordinates";
   const std::vector<std::string> from{fmt::format("sections.{}", end), fmt::format("panel.{}Chord", end)};
-  const auto key = [&](const char *what) { return fmt::format("section.{}.{}", end, what); };
+  const auto key = [&](const char* what) { return fmt::format("section.{}.{}", end, what); };
   const std::string where = fmt::format("{} section, square to its chord line", end);
   const auto ofChord = [&](double share) {
     return fmt::format("{:.2f} % × {} = {}", share * 100, out.len(chord), out.len(share * chord));
   };
-  const auto add = [&](const char *what, std::string label, double share, std::string rule, bool bench = false) {
+  const auto add = [&](const char* what, std::string label, double share, std::string rule, bool bench = false) {
     out.add({key(what), std::move(label), share * chord, Quantity::length, Stage::sections, where, std::move(rule),
              ofChord(share), source, from, bench});
   };
@@ -49,13 +49,13 @@ void oneSection(const TrueWing &w, FigureList &out, bool root) {
 
 } // namespace
 
-void sectionFigures(const TrueWing &w, FigureList &out) {
+void sectionFigures(const TrueWing& w, FigureList& out) {
   oneSection(w, out, true);
   oneSection(w, out, false);
 }
 
-void panelFigures(const TrueWing &w, FigureList &out) {
-  const Panel &p = w.design.panel;
+void panelFigures(const TrueWing& w, FigureList& out) {
+  const Panel& p = w.design.panel;
   const LengthUnit unit = w.design.unit;
   const std::vector<std::string> plan{"panel.halfSpan", "panel.rootChord", "panel.tipChord"};
   const auto withJoin = std::vector<std::string>{"panel.halfSpan", "join.dihedral.rise", "join.dihedral.angle"};

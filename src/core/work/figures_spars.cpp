@@ -1,12 +1,14 @@
 // Figures of loads and strength.
 #include "core/design/material.h"
+#include "core/geometry/polyline.h"
+#include "core/strength/d_box.h"
 #include "core/work/report_parts.h"
 #include <fmt/format.h>
 
 namespace eup {
 namespace {
 
-const char *schrenkSource(LoadShape shape) {
+const char* schrenkSource(LoadShape shape) {
   switch (shape) {
   case LoadShape::schrenk:
     return "Schrenk, NACA TM 948 (1940): mean of the chord and the ellipse";
@@ -18,17 +20,17 @@ const char *schrenkSource(LoadShape shape) {
   return "";
 }
 
-void capFigure(const TrueWing &w, const SparStrength &s, Face face, FigureList &out) {
-  const auto &stress = face == Face::upper ? s.upper : s.lower;
+void capFigure(const TrueWing& w, const SparStrength& s, Face face, FigureList& out) {
+  const auto& stress = face == Face::upper ? s.upper : s.lower;
   if (!stress) return;
-  const Spar &spar = w.design.spars[static_cast<std::size_t>(s.spar)];
+  const Spar& spar = w.design.spars[static_cast<std::size_t>(s.spar)];
   const bool up = face == Face::upper;
   const double outer = up ? s.root.upperOuter : s.root.lowerOuter,
                modulus = up ? s.root.upperModulus : s.root.lowerModulus;
   const std::string path = fmt::format("spars.{}", s.spar);
-  const std::string &key =
+  const std::string& key =
       spar.kind == SparKind::fullDepth ? spar.sheetMaterial : (up ? spar.top : spar.bottom).material;
-  const Material *m = findMaterial(key);
+  const Material* m = findMaterial(key);
   const std::vector<std::string> from =
       spar.kind == SparKind::fullDepth
           ? std::vector<std::string>{path + ".sheet", path + ".sheetMaterial", "flying.mass", "flying.loadFactor"}
@@ -51,12 +53,57 @@ void capFigure(const TrueWing &w, const SparStrength &s, Face face, FigureList &
            m ? m->source : "", from, true});
 }
 
+void webFigure(const TrueWing& w, const SparStrength& s, FigureList& out) {
+  if (s.webDepth <= 0) return;
+  const Spar& spar = w.design.spars[static_cast<std::size_t>(s.spar)];
+  const std::string path = fmt::format("spars.{}", s.spar);
+  const double shear = w.strength.load.shear(0) * s.share;
+  out.add(
+      {fmt::format("spar.{}.webShear", s.spar + 1),
+       fmt::format("Shear on the web, {}", spar.name),
+       s.webFlow,
+       Quantity::flow,
+       Stage::spars,
+       "root, per mm along and across the web, upright grain; what the glue line at each cap carries too",
+       "(V + M h′ ÷ h) ÷ h, h between the caps' middles, h′ its change outwards",
+       fmt::format("({:.2f} N + {:.0f} N·mm × {:.5f} ÷ {:.2f} mm) ÷ {:.2f} mm = {:.3f} N/mm; plain V ÷ h says {:.3f}",
+                   shear, s.moment, s.webDepthChange, s.webDepth, s.webDepth, s.webFlow, shear / s.webDepth),
+       "bending theory of beams whose depth tapers",
+       {path + ".top.depth", path + ".bottom.depth", "flying.loadFactor", "flying.mass"}});
+}
+
+/// The box of nose sheet and a web at the main spar, when both faces are sheeted that far.
+void noseBoxFigure(const TrueWing& w, FigureList& out) {
+  const Design& d = w.design;
+  const auto main = mainSpar(d);
+  if (!main || !d.sheeting.top || !d.sheeting.bottom) return;
+  const double fraction = d.spars[static_cast<std::size_t>(*main)].rootFraction;
+  const double edge = std::min(sheetEdgeAt(d, w.loft, Face::upper, 0), sheetEdgeAt(d, w.loft, Face::lower, 0));
+  if (edge + 1e-9 < fraction) return;
+  const Rib& root = w.ribs.front();
+  const Polyline box = noseBox(root.upper, root.lower, fraction * root.frame.chord, d.sheeting.thickness);
+  if (box.size() < 3) return;
+  const double area = std::abs(signedArea(box)), length = perimeterOf(box),
+               j = torsionConstant(box, d.sheeting.thickness);
+  out.add({"box.torsion",
+           "Nose box against twist, J",
+           j,
+           Quantity::torsion,
+           Stage::spars,
+           fmt::format("root; sheet from the nose to an upright web at the {}, as thick as the sheet",
+                       d.spars[static_cast<std::size_t>(*main)].name),
+           "4 A² t ÷ length of the wall, on its mid line",
+           fmt::format("4 × ({:.0f} mm²)² × {} mm ÷ {:.1f} mm = {:.0f} mm⁴", area, d.sheeting.thickness, length, j),
+           "Bredt's formula for thin closed tubes",
+           {"sheeting.thickness", fmt::format("spars.{}.rootFraction", *main), "sections.root", "panel.rootChord"}});
+}
+
 } // namespace
 
-void sparFigures(const TrueWing &w, FigureList &out) {
-  const Strength &st = w.strength;
-  const Flying &fl = w.design.flying;
-  const SpanLoad &load = st.load;
+void sparFigures(const TrueWing& w, FigureList& out) {
+  const Strength& st = w.strength;
+  const Flying& fl = w.design.flying;
+  const SpanLoad& load = st.load;
   out.add({"load.halfLift",
            "Lift of one half",
            load.lift,
@@ -79,12 +126,13 @@ void sparFigures(const TrueWing &w, FigureList &out) {
            schrenkSource(load.shape),
            {"flying.mass", "flying.loadFactor", "flying.shape", "panel.halfSpan", "panel.rootChord", "panel.tipChord"},
            true});
-  for (const SparStrength &s : st.spars) {
+  for (const SparStrength& s : st.spars) {
     if (s.root.bent.empty()) continue;
-    const Spar &spar = w.design.spars[static_cast<std::size_t>(s.spar)];
+    const Spar& spar = w.design.spars[static_cast<std::size_t>(s.spar)];
     const std::string path = fmt::format("spars.{}", s.spar);
     capFigure(w, s, Face::upper, out);
     capFigure(w, s, Face::lower, out);
+    webFigure(w, s, out);
     out.add({fmt::format("spar.{}.worstReserve", s.spar + 1),
              fmt::format("Least reserve, {}", spar.name),
              s.worstReserve,
@@ -126,7 +174,7 @@ void sparFigures(const TrueWing &w, FigureList &out) {
              fmt::format("axis {:.2f} mm over the lower face", s.root.bent.axis - s.root.lowerOuter),
              "transformed section",
              {}});
-    const SparLine &line = w.spars[static_cast<std::size_t>(s.spar)];
+    const SparLine& line = w.spars[static_cast<std::size_t>(s.spar)];
     out.add({fmt::format("spar.{}.gap", s.spar + 1),
              fmt::format("{} leaves the surface by", spar.name),
              line.worstGap,
@@ -139,6 +187,7 @@ void sparFigures(const TrueWing &w, FigureList &out) {
              ruledLoft,
              {path + ".rootFraction", path + ".tipFraction"}});
   }
+  noseBoxFigure(w, out);
   if (st.rootStiffness > 0)
     out.add({"load.tipDeflection",
              "Tip bends up by",

@@ -9,15 +9,15 @@ namespace eup {
 namespace {
 
 struct Finder {
-  const TrueWing &w;
-  std::vector<Finding> &out;
+  const TrueWing& w;
+  std::vector<Finding>& out;
 
   std::string len(double mm) const { return told(mm, Quantity::length, w.design.unit); }
   void say(Finding f) { out.push_back(std::move(f)); }
 };
 
 /// "R3" or "R3 to R9" for the ribs that share a fault.
-std::string ribNames(const std::vector<int> &ribs) {
+std::string ribNames(const std::vector<int>& ribs) {
   if (ribs.size() == 1) return fmt::format("R{}", ribs.front());
   if (ribs.back() - ribs.front() + 1 == static_cast<int>(ribs.size()))
     return fmt::format("R{} to R{}", ribs.front(), ribs.back());
@@ -35,9 +35,9 @@ struct SharedFault {
   }
 };
 
-std::string placeName(const TrueWing &w, const Rib &rib, const Point &at) {
+std::string placeName(const TrueWing& w, const Rib& rib, const Point& at) {
   for (std::size_t k = 0; k < rib.sparX.size(); ++k) {
-    const Spar &s = w.design.spars[k];
+    const Spar& s = w.design.spars[k];
     const double half =
         (s.kind == SparKind::caps ? std::max(s.top.width, s.bottom.width) : s.sheet) / 2 + w.design.ribs.rim;
     if (std::abs(at.x() - rib.sparX[k]) <= half) return fmt::format("at the {}", s.name);
@@ -47,14 +47,32 @@ std::string placeName(const TrueWing &w, const Rib &rib, const Point &at) {
   return "between the spars";
 }
 
+struct Cure {
+  const char* remedy;
+  std::vector<std::string> decisions;
+};
+
+/// What helps where wood runs thin.
+Cure cureAt(std::string_view place) {
+  if (place == "at the tail")
+    return {"Stop the rib further forward with wider trailing edge stock, or lower the least wood if you accept it.",
+            {"trailingEdge.width", "ribs.rim"}};
+  if (place == "at the nose")
+    return {
+        "Let the leading edge in less high or less deep, use thinner sheet, or lower the least wood if you accept it.",
+        {"leadingEdge.height", "sheeting.thickness", "ribs.rim"}};
+  return {"Use shallower caps or thinner sheet there, or lower the least wood if you accept it.",
+          {"spars.0.top.depth", "sheeting.thickness", "ribs.rim"}};
+}
+
 void thinFindings(Finder f) {
   std::map<std::string, SharedFault> byPlace;
   SharedFault apart, gone;
-  for (const Rib &rib : f.w.ribs) {
+  for (const Rib& rib : f.w.ribs) {
     if (rib.pieces == 0) gone.add(rib.number, 1);
     if (rib.pieces > 1) apart.add(rib.number, rib.pieces);
-    for (const ThinPlace &thin : rib.thin) {
-      SharedFault &fault = byPlace[placeName(f.w, rib, thin.at)];
+    for (const ThinPlace& thin : rib.thin) {
+      SharedFault& fault = byPlace[placeName(f.w, rib, thin.at)];
       if (fault.ribs.empty() || fault.ribs.back() != rib.number)
         fault.add(rib.number, f.w.design.ribs.rim - thin.thickness);
     }
@@ -77,32 +95,28 @@ void thinFindings(Finder f) {
            "Make the caps shallower, the sheet thinner, or move the spar forward to where the section is deep.",
            apart.worstRib,
            {"spars.0.top.depth", "spars.0.bottom.depth", "sheeting.thickness"}});
-  for (const auto &[place, fault] : byPlace)
-    f.say({"ribs.thin",
-           Severity::warning,
-           Stage::ribs,
+  for (const auto& [place, fault] : byPlace) {
+    const Cure cure = cureAt(place);
+    f.say({"ribs.thin", Severity::warning, Stage::ribs,
            fmt::format("{} thin {}", ribNames(fault.ribs) + (fault.ribs.size() == 1 ? " is" : " are"), place),
            fmt::format("{} of wood is left at R{}; {} is the least you asked for.",
                        f.len(f.w.design.ribs.rim - fault.worst), fault.worstRib, f.len(f.w.design.ribs.rim)),
-           place == "at the tail"
-               ? "Stop the rib further forward with wider trailing edge stock, or accept it."
-               : "Use shallower caps or thinner sheet there, or lower the least wood if you accept it.",
-           fault.worstRib,
-           {"ribs.rim", "trailingEdge.width", "sheeting.thickness"}});
+           cure.remedy, fault.worstRib, cure.decisions});
+  }
 }
 
 void notchFindings(Finder f) {
-  for (const SparLine &line : f.w.spars) {
-    const Spar &spar = f.w.design.spars[static_cast<std::size_t>(line.index)];
+  for (const SparLine& line : f.w.spars) {
+    const Spar& spar = f.w.design.spars[static_cast<std::size_t>(line.index)];
     const std::string path = fmt::format("spars.{}", line.index);
     SharedFault deep, off, ahead, behind;
-    for (const Rib &rib : f.w.ribs) {
+    for (const Rib& rib : f.w.ribs) {
       const double x = rib.sparX[static_cast<std::size_t>(line.index)], c = rib.frame.chord;
       double taken = 0, room = line.upperSeat.at(rib.t()).y() - line.lowerSeat.at(rib.t()).y();
       if (spar.kind == SparKind::caps)
         taken = (spar.top.fitted ? spar.top.depth : 0) + (spar.bottom.fitted ? spar.bottom.depth : 0);
       if (taken >= room || room <= 0) deep.add(rib.number, taken - room);
-      for (const Notch &n : rib.notches)
+      for (const Notch& n : rib.notches)
         if (n.depth - n.underCover > 1.5 * n.underCover + f.w.design.sheeting.thickness + 1)
           off.add(rib.number, n.depth);
       const double half = (spar.kind == SparKind::caps ? std::max(spar.top.width, spar.bottom.width) : spar.sheet) / 2;
@@ -153,7 +167,7 @@ void notchFindings(Finder f) {
 }
 
 void shapeFindings(Finder f) {
-  const Design &d = f.w.design;
+  const Design& d = f.w.design;
   if (d.panel.tipChord > d.panel.rootChord)
     f.say({"panel.taper",
            Severity::note,
@@ -198,7 +212,7 @@ void shapeFindings(Finder f) {
 }
 
 void strengthFindings(Finder f) {
-  const Design &d = f.w.design;
+  const Design& d = f.w.design;
   if (f.w.strength.rootStiffness <= 0)
     f.say({"spars.none",
            Severity::serious,
@@ -208,7 +222,7 @@ void strengthFindings(Finder f) {
            "Add a spar.",
            {},
            {}});
-  for (const SparStrength &s : f.w.strength.spars) {
+  for (const SparStrength& s : f.w.strength.spars) {
     if (s.root.bent.empty() || s.worstReserve >= 1.5) continue;
     const std::string path = fmt::format("spars.{}", s.spar), &name = d.spars[static_cast<std::size_t>(s.spar)].name;
     f.say({"spar.reserve",
@@ -225,7 +239,7 @@ void strengthFindings(Finder f) {
 }
 
 void joinFindings(Finder f) {
-  const Design &d = f.w.design;
+  const Design& d = f.w.design;
   if (f.w.settingUp.fellBack)
     f.say({"setup.convex",
            Severity::note,
@@ -254,7 +268,7 @@ void joinFindings(Finder f) {
            {},
            {"join.brace"}});
   if (!f.w.join.brace) return;
-  const Brace &b = *f.w.join.brace;
+  const Brace& b = *f.w.join.brace;
   if (d.join.braceToRib > static_cast<int>(f.w.ribs.size()))
     f.say({"brace.rib",
            Severity::warning,
@@ -290,7 +304,7 @@ void joinFindings(Finder f) {
 
 } // namespace
 
-std::vector<Finding> allFindings(const TrueWing &w) {
+std::vector<Finding> allFindings(const TrueWing& w) {
   std::vector<Finding> out;
   const Finder f{w, out};
   shapeFindings(f);
@@ -298,7 +312,7 @@ std::vector<Finding> allFindings(const TrueWing &w) {
   notchFindings(f);
   strengthFindings(f);
   joinFindings(f);
-  std::stable_sort(out.begin(), out.end(), [](const Finding &a, const Finding &b) { return a.severity > b.severity; });
+  std::stable_sort(out.begin(), out.end(), [](const Finding& a, const Finding& b) { return a.severity > b.severity; });
   return out;
 }
 

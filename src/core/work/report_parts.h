@@ -4,8 +4,8 @@
 
 namespace eup {
 
-std::vector<Figure> allFigures(const TrueWing &wing);
-std::vector<Finding> allFindings(const TrueWing &wing);
+std::vector<Figure> allFigures(const TrueWing& wing);
+std::vector<Finding> allFindings(const TrueWing& wing);
 
 /// Collects figures with the document's unit at hand for their working.
 class FigureList {
@@ -21,14 +21,14 @@ private:
   LengthUnit unit;
 };
 
-void sectionFigures(const TrueWing &wing, FigureList &out);
-void panelFigures(const TrueWing &wing, FigureList &out);
-void ribFigures(const TrueWing &wing, FigureList &out);
-void sparFigures(const TrueWing &wing, FigureList &out);
-void joinFigures(const TrueWing &wing, FigureList &out);
-void settingUpFigures(const TrueWing &wing, FigureList &out);
+void sectionFigures(const TrueWing& wing, FigureList& out);
+void panelFigures(const TrueWing& wing, FigureList& out);
+void ribFigures(const TrueWing& wing, FigureList& out);
+void sparFigures(const TrueWing& wing, FigureList& out);
+void joinFigures(const TrueWing& wing, FigureList& out);
+void settingUpFigures(const TrueWing& wing, FigureList& out);
 
-inline constexpr const char *planeGeometry = "plane geometry";
-inline constexpr const char *ruledLoft = "the ruled panel: straight lines join equal chord fractions of root and tip";
+inline constexpr const char* planeGeometry = "plane geometry";
+inline constexpr const char* ruledLoft = "the ruled panel: straight lines join equal chord fractions of root and tip";
 
 } // namespace eup

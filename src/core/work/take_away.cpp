@@ -8,14 +8,14 @@ namespace eup {
 namespace {
 
 struct Piece {
-  const char *name;
+  const char* name;
   std::function<std::vector<Drawing>(Hand)> forPages; ///< laid out for paper
   std::function<Drawing(Hand)> whole;                 ///< on one endless sheet
 };
 
-std::vector<Piece> pieces(const TrueWing &w, const ExportOrder &order) {
+std::vector<Piece> pieces(const TrueWing& w, const ExportOrder& order) {
   double longest = 0;
-  for (const Rib &rib : w.ribs) longest = std::max(longest, boundsOf(rib.wood).width());
+  for (const Rib& rib : w.ribs) longest = std::max(longest, boundsOf(rib.wood).width());
   const bool sideways = longest > pageFrame(order.paper, false).x();
   const Point frame = pageFrame(order.paper, sideways);
   const double width = order.sheetWidth;
@@ -27,7 +27,7 @@ std::vector<Piece> pieces(const TrueWing &w, const ExportOrder &order) {
            [&w](Hand h) { return benchCard(drawn(w), h); }}};
 }
 
-Result<std::string> contents(const Piece &piece, Hand hand, ExportFormat format, Paper paper) {
+Result<std::string> contents(const Piece& piece, Hand hand, ExportFormat format, Paper paper) {
   switch (format) {
   case ExportFormat::svg:
     return toSvg(piece.whole(hand));
@@ -46,17 +46,17 @@ std::string cell(double value) {
 std::string degCell(double rad) {
   return fmt::format("{:.5f}", radToDeg(rad));
 }
-const char *kindName(RibKind kind) {
+const char* kindName(RibKind kind) {
   return kind == RibKind::root ? "root" : kind == RibKind::tip ? "tip" : "main";
 }
 
 } // namespace
 
-DrawnWing drawn(const TrueWing &w) {
+DrawnWing drawn(const TrueWing& w) {
   return {w.design, w.loft, w.spars, w.ribs, w.join, w.settingUp};
 }
 
-const char *name(ExportFormat format) {
+const char* name(ExportFormat format) {
   switch (format) {
   case ExportFormat::svg:
     return "svg";
@@ -81,8 +81,8 @@ std::string fileNameOf(std::string_view text) {
   return out.empty() ? "wing" : out;
 }
 
-Result<std::vector<std::filesystem::path>> exportWing(const TrueWing &w, const std::filesystem::path &folder,
-                                                      const ExportOrder &order, const Progress &progress) {
+Result<std::vector<std::filesystem::path>> exportWing(const TrueWing& w, const std::filesystem::path& folder,
+                                                      const ExportOrder& order, const Progress& progress) {
   std::error_code error;
   std::filesystem::create_directories(folder, error);
   if (error) return Problem{folder.string(), "the folder cannot be made: " + error.message()};
@@ -90,7 +90,7 @@ Result<std::vector<std::filesystem::path>> exportWing(const TrueWing &w, const s
   const double steps = static_cast<double>(all.size() * order.hands.size() * order.formats.size());
   std::vector<std::filesystem::path> written;
   for (Hand hand : order.hands)
-    for (const Piece &piece : all)
+    for (const Piece& piece : all)
       for (ExportFormat format : order.formats) {
         if (progress && !progress(static_cast<double>(written.size()) / steps))
           return Problem{"", "stopped before all was written"};
@@ -104,7 +104,7 @@ Result<std::vector<std::filesystem::path>> exportWing(const TrueWing &w, const s
   return written;
 }
 
-Table stationTable(const TrueWing &w) {
+Table stationTable(const TrueWing& w) {
   Table table;
   table.columns = {"number",
                    "kind",
@@ -122,18 +122,18 @@ Table stationTable(const TrueWing &w) {
                    "cap_arc_top_mm",
                    "cap_arc_bottom_mm"};
   for (std::size_t k = 1; k <= w.spars.size(); ++k)
-    for (const char *what :
+    for (const char* what :
          {"x_mm", "depth_mm", "notch_top_mm", "notch_bottom_mm", "slot_mm", "arc_top_mm", "arc_bottom_mm"})
       table.columns.push_back(fmt::format("spar{}_{}", k, what));
   table.columns.push_back("under_le_mm");
-  const auto &lines = w.settingUp.ribs.front().at;
+  const auto& lines = w.settingUp.ribs.front().at;
   for (std::size_t i = 1; i < lines.size(); ++i) {
     const std::string line = i <= w.spars.size() ? fmt::format("spar{}", i) : lines[i].line == "TE" ? "te" : "te_front";
     table.columns.push_back("under_" + line + "_mm");
     table.columns.push_back("slope_" + line + "_deg");
   }
-  for (const Rib &rib : w.ribs) {
-    const ChordFrame &f = rib.frame;
+  for (const Rib& rib : w.ribs) {
+    const ChordFrame& f = rib.frame;
     std::vector<std::string> row{std::to_string(rib.number),
                                  kindName(rib.kind),
                                  "1",
@@ -151,17 +151,17 @@ Table stationTable(const TrueWing &w) {
                                  cell(rib.lowerRun.capArc)};
     for (std::size_t k = 0; k < w.spars.size(); ++k) {
       std::string top, bottom, slot;
-      for (const Notch &n : rib.notches)
+      for (const Notch& n : rib.notches)
         if (n.spar == static_cast<int>(k)) (n.face == Face::upper ? top : bottom) = cell(n.depth);
-      for (const Slot &s : rib.slots)
+      for (const Slot& s : rib.slots)
         if (s.spar == static_cast<int>(k)) slot = cell(s.depth);
       const double fraction = std::clamp(rib.sparX[k] / f.chord, 0.0, 1.0);
-      for (std::string &s : std::vector{cell(rib.sparX[k]), cell(rib.sparDepth[k]), top, bottom, slot,
+      for (std::string& s : std::vector{cell(rib.sparX[k]), cell(rib.sparDepth[k]), top, bottom, slot,
                                         cell(arcTo(w.loft, Face::upper, fraction, rib.t())),
                                         cell(arcTo(w.loft, Face::lower, fraction, rib.t()))})
         row.push_back(s);
     }
-    for (const Support &s : w.settingUp.ribs[static_cast<std::size_t>(rib.number - 1)].at) {
+    for (const Support& s : w.settingUp.ribs[static_cast<std::size_t>(rib.number - 1)].at) {
       row.push_back(cell(s.height));
       if (s.line != "LE") row.push_back(s.slope ? degCell(*s.slope) : "");
     }

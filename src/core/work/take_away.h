@@ -9,10 +9,10 @@
 
 namespace eup {
 
-DrawnWing drawn(const TrueWing &wing);
+DrawnWing drawn(const TrueWing& wing);
 
 enum class ExportFormat { svg, dxf, pdf };
-const char *name(ExportFormat format);
+const char* name(ExportFormat format);
 
 struct ExportOrder {
   std::vector<ExportFormat> formats{ExportFormat::pdf};
@@ -26,11 +26,11 @@ using Progress = std::function<bool(double)>;
 
 /// Writes ribs, plan and bench card, a file each for every hand and format, into an existing or new folder. Returns
 /// the paths written. Names say wing, drawing and hand: "fenlark-1500-ribs-right.svg".
-Result<std::vector<std::filesystem::path>> exportWing(const TrueWing &wing, const std::filesystem::path &folder,
-                                                      const ExportOrder &order, const Progress &progress = {});
+Result<std::vector<std::filesystem::path>> exportWing(const TrueWing& wing, const std::filesystem::path& folder,
+                                                      const ExportOrder& order, const Progress& progress = {});
 
 /// One row a rib, for other programs. Columns are documented in docs/figures.md.
-Table stationTable(const TrueWing &wing);
+Table stationTable(const TrueWing& wing);
 
 /// A file name's worth of a wing's name: lower case letters, digits and dashes.
 std::string fileNameOf(std::string_view name);

@@ -23,14 +23,14 @@ struct TrueWing {
   std::vector<Figure> figures;
   std::vector<Finding> findings;
 
-  const Figure *figure(std::string_view key) const;
+  const Figure* figure(std::string_view key) const;
 };
 
 /// The section that a choice stands for.
-Section sectionOf(const SectionChoice &choice);
+Section sectionOf(const SectionChoice& choice);
 
 /// The wing that follows from the design; or, when its decisions contradict each other, the findings that say why
 /// there is none. Pure: the same design gives the same wing.
-std::variant<TrueWing, std::vector<Finding>> work(const Design &design);
+std::variant<TrueWing, std::vector<Finding>> work(const Design& design);
 
 } // namespace eup

@@ -5,20 +5,20 @@
 
 namespace eup {
 
-const Figure *TrueWing::figure(std::string_view key) const {
-  for (const Figure &f : figures)
+const Figure* TrueWing::figure(std::string_view key) const {
+  for (const Figure& f : figures)
     if (f.key == key) return &f;
   return nullptr;
 }
 
-Section sectionOf(const SectionChoice &choice) {
-  if (const auto *listed = std::get_if<ListedSection>(&choice)) return makeSection(*listed);
+Section sectionOf(const SectionChoice& choice) {
+  if (const auto* listed = std::get_if<ListedSection>(&choice)) return makeSection(*listed);
   const auto naca = readNaca(std::get<NacaChoice>(choice).digits);
   assert(naca.ok()); // designs hold only digits that were read
   return makeNaca(naca.value());
 }
 
-std::variant<TrueWing, std::vector<Finding>> work(const Design &d) {
+std::variant<TrueWing, std::vector<Finding>> work(const Design& d) {
   if (auto contradictions = impossible(d); !contradictions.empty()) return contradictions;
   Section root = sectionOf(d.sections.root);
   Section tip = d.sections.tip == d.sections.root ? root : sectionOf(d.sections.tip);
