@@ -52,6 +52,8 @@ FigureRow::FigureRow(const Figure& f, LengthUnit u, std::function<QString(const 
   line->addWidget(number);
   line->addWidget(unitLabel);
   where = eup::app::label(this, "small");
+  // Once: setting a style makes Qt look the whole sheet through again.
+  number->setStyleSheet(f.bench ? "font-size: 17px; font-weight: 700;" : "font-size: 13px; font-weight: 600;");
   column->addLayout(line);
   column->addWidget(where);
   show(f, u, {});
@@ -64,7 +66,6 @@ void FigureRow::show(const Figure& f, LengthUnit u, const QString& moved) {
   const Shown s = shown(f, u);
   label->setText(QString::fromStdString(f.label));
   number->setText(QString::fromStdString(s.number));
-  number->setStyleSheet(f.bench ? "font-size: 17px; font-weight: 700;" : "font-size: 13px; font-weight: 600;");
   unitLabel->setText(QString::fromStdString(s.unit));
   where->setText(QString::fromStdString(f.where));
   where->setVisible(!f.where.empty());

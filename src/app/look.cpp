@@ -11,7 +11,7 @@ namespace eup::app {
 
 Look lightLook() {
   Look l;
-  l.paper = "#f4efe2", l.grid = "#e7dfcc", l.ink = "#202c33", l.faint = "#5f6a6e";
+  l.paper = "#f4efe2", l.grid = "#e7dfcc", l.ink = "#202c33", l.faint = "#545e63";
   l.rail = "#e8e0cf", l.panel = "#fdfbf5", l.field = "#f4efe2", l.edge = "#c9bfa9";
   l.accent = "#1f5f8b", l.accentSoft = "#d5e5ef", l.wrong = "#b3381b", l.wrongSoft = "#f8e3dc", l.good = "#3d6b3f";
   l.balsa = "#f0dcae", l.hardwood = "#d59c53", l.ply = "#bd8a52", l.sheet = "#e3c88f", l.stock = "#dcb273";

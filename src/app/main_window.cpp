@@ -1,25 +1,17 @@
 #include "app/main_window.h"
 #include "app/decide_panel.h"
-#include "app/export_dialog.h"
 #include "app/follows_panel.h"
 #include "app/rail.h"
 #include "app/span_rule.h"
 #include "app/stage_boards.h"
-#include "core/design/design_file.h"
-#include "core/files/shipped.h"
-#include "core/files/text_file.h"
 #include <QApplication>
 #include <QCloseEvent>
 #include <QComboBox>
 #include <QCompleter>
-#include <QDir>
-#include <QFileDialog>
-#include <QFileInfo>
 #include <QLabel>
 #include <QLineEdit>
 #include <QMenuBar>
 #include <QMessageBox>
-#include <QProgressDialog>
 #include <QPushButton>
 #include <QScrollArea>
 #include <QScrollBar>
@@ -32,11 +24,6 @@
 #include <QVBoxLayout>
 
 namespace eup::app {
-
-namespace {
-constexpr int mostRecent = 8;
-const char* fileFilter = "Wing files (*.euptera);;All files (*)";
-} // namespace
 
 MainWindow::MainWindow(const QString& folder, QWidget* parent) : QMainWindow(parent), stateFolder(folder) {
   theAutosave = new Autosave(theDocument, folder, this);
@@ -235,8 +222,8 @@ QWidget* MainWindow::makeMessageBar() {
   recoverButton->setText(tr("Take it back"));
   recoverButton->hide();
   connect(recoverButton, &QToolButton::clicked, this, [this] {
-    if (auto kept = theAutosave->leftBehind(theDocument.path()))
-      theDocument.edit(tr("Take back what was not saved"), std::move(*kept));
+    if (recoverable) theDocument.edit(tr("Take back what was not saved"), std::move(*recoverable));
+    recoverable.reset();
     recoverButton->hide();
     messageBar->hide();
   });
@@ -355,170 +342,6 @@ void MainWindow::setDark(bool dark) {
   QSettings(stateFolder + "/settings.ini", QSettings::IniFormat).setValue("dark", dark);
   for (const auto& [stage, board] : boards) board->update();
   if (spanRule) spanRule->update();
-}
-
-void MainWindow::newWing() {
-  theAutosave->forget();
-  theDocument.replace(Design{}, {}, true);
-  messageBar->hide();
-  theStandpoint.setStage(Stage::panels);
-}
-
-void MainWindow::openDemo() {
-  const auto read = designFromText(*shipped::demo(shipped::demoNames().front()));
-  theAutosave->forget();
-  theDocument.replace(read.value().design, {}, true);
-  messageBar->hide();
-}
-
-bool MainWindow::openFile(const QString& path) {
-  // What is open and unsaved is kept until the new file is known to be good.
-  theAutosave->keep();
-  const auto opened = theDocument.open(QFileInfo(path).absoluteFilePath());
-  if (!opened) {
-    say(tr("%1 was not opened. %2").arg(QFileInfo(path).fileName(), QString::fromStdString(opened.problem().text())),
-        true);
-    return false;
-  }
-  theAutosave->forget();
-  addRecent(theDocument.path());
-  messageBar->hide();
-  if (!opened.value().empty()) {
-    QStringList notes;
-    for (const std::string& note : opened.value()) notes << QString::fromStdString(note);
-    say(tr("Opened, but: %1")
-            .arg(notes.mid(0, 4).join("; ") + (notes.size() > 4 ? tr("; and %1 more").arg(notes.size() - 4) : "")));
-  }
-  offerRecovery();
-  return true;
-}
-
-void MainWindow::offerRecovery() {
-  if (!theAutosave->leftBehind(theDocument.path())) return;
-  say(theDocument.path().isEmpty()
-          ? tr("A wing that was never saved was found: the program must have ended in the middle of work.")
-          : tr("Changes that were not saved were found beside this file: the program must have ended in the middle of "
-               "work."));
-  recoverButton->show();
-}
-
-bool MainWindow::saveTo(const QString& path) {
-  const auto done = theDocument.save(path);
-  if (!done) {
-    say(tr("Not saved. %1").arg(QString::fromStdString(done.problem().text())), true);
-    return false;
-  }
-  theAutosave->moved();
-  addRecent(path);
-  messageBar->hide();
-  return true;
-}
-
-bool MainWindow::save() {
-  return theDocument.path().isEmpty() ? saveAs() : saveTo(theDocument.path());
-}
-
-bool MainWindow::saveAs() {
-  const QString start = theDocument.path().isEmpty()
-                            ? QString::fromStdString(fileNameOf(theDocument.design().name)) + ".euptera"
-                            : theDocument.path();
-  QString path = QFileDialog::getSaveFileName(this, tr("Save the wing"), start, fileFilter);
-  if (path.isEmpty()) return false;
-  if (QFileInfo(path).suffix().isEmpty()) path += ".euptera";
-  return saveTo(path);
-}
-
-bool MainWindow::mayLeave() {
-  if (!theDocument.modified()) return true;
-  const auto answer = QMessageBox::question(
-      this, tr("Not saved"),
-      tr("%1 has changes that are not saved.").arg(QString::fromStdString(theDocument.design().name)),
-      QMessageBox::Save | QMessageBox::Discard | QMessageBox::Cancel, QMessageBox::Save);
-  if (answer == QMessageBox::Save) return save();
-  return answer == QMessageBox::Discard;
-}
-
-void MainWindow::chooseAndOpen() {
-  if (!mayLeave()) return;
-  const QString path =
-      QFileDialog::getOpenFileName(this, tr("Open a wing"), QFileInfo(theDocument.path()).path(), fileFilter);
-  if (!path.isEmpty()) openFile(path);
-}
-
-void MainWindow::chooseCoordinates(const QString& end) {
-  const QString path = QFileDialog::getOpenFileName(this, tr("Coordinates of the %1 section").arg(end), {},
-                                                    tr("Coordinates (*.dat *.txt *.cor *.csv);;All files (*)"));
-  if (!path.isEmpty()) importCoordinates(end, path);
-}
-
-bool MainWindow::importCoordinates(const QString& end, const QString& path) {
-  const auto text = readTextFile(path.toStdString());
-  const auto fail = [&](const Problem& problem) {
-    say(tr("%1 was not taken. %2").arg(QFileInfo(path).fileName(), QString::fromStdString(problem.text())), true);
-    return false;
-  };
-  if (!text) return fail(text.problem());
-  const auto read = readCoordinates(text.value(), QFileInfo(path).completeBaseName().toStdString());
-  if (!read) return fail(read.problem());
-  Design next = theDocument.design();
-  (end == "root" ? next.sections.root : next.sections.tip) = read.value().section;
-  theDocument.edit(tr("Section %1").arg(QString::fromStdString(read.value().section.name)), std::move(next));
-  QStringList notes;
-  for (const std::string& note : read.value().mended) notes << QString::fromStdString(note);
-  if (!notes.isEmpty())
-    say(tr("%1 was taken; mended on the way: %2").arg(QFileInfo(path).fileName(), notes.mid(0, 4).join("; ")));
-  return true;
-}
-
-void MainWindow::showExport() {
-  if (!theDocument.possible())
-    return say(tr("These decisions contradict each other: cure the findings first, then take the files."), true);
-  const QString start = theDocument.path().isEmpty()
-                            ? QDir::homePath() + "/" + QString::fromStdString(fileNameOf(theDocument.design().name))
-                            : QFileInfo(theDocument.path()).path();
-  ExportDialog dialog(theDocument.wing(), start, this);
-  if (dialog.exec() == QDialog::Accepted) exportTo(dialog.folder(), dialog.order());
-}
-
-bool MainWindow::exportTo(const QString& folder, const ExportOrder& order) {
-  QProgressDialog progress(tr("Writing files for the bench"), tr("Stop"), 0, 100, this);
-  progress.setWindowModality(Qt::WindowModal);
-  progress.setMinimumDuration(400);
-  const auto written = exportWing(theDocument.wing(), folder.toStdString(), order, [&](double share) {
-    progress.setValue(static_cast<int>(share * 100));
-    return !progress.wasCanceled();
-  });
-  progress.reset();
-  if (!written) {
-    say(tr("Not all files were written. %1").arg(QString::fromStdString(written.problem().text())), true);
-    return false;
-  }
-  say(tr("%1 files written into %2. Print at 100 % and measure the check bars before cutting.")
-          .arg(written.value().size())
-          .arg(folder));
-  return true;
-}
-
-QStringList MainWindow::recentFiles() const {
-  return QSettings(stateFolder + "/settings.ini", QSettings::IniFormat).value("recent").toStringList();
-}
-
-void MainWindow::addRecent(const QString& path) {
-  QStringList all = recentFiles();
-  all.removeAll(path);
-  all.prepend(path);
-  QSettings(stateFolder + "/settings.ini", QSettings::IniFormat)
-      .setValue("recent", QStringList(all.mid(0, mostRecent)));
-  rebuildRecent();
-}
-
-void MainWindow::rebuildRecent() {
-  recentMenu->clear();
-  for (const QString& path : recentFiles())
-    connect(recentMenu->addAction(path), &QAction::triggered, this, [this, path] {
-      if (mayLeave()) openFile(path);
-    });
-  recentMenu->setEnabled(!recentMenu->isEmpty());
 }
 
 void MainWindow::showHelp() {

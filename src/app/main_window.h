@@ -72,6 +72,7 @@ private:
   void showHelp();
 
   QString stateFolder;
+  std::optional<Design> recoverable; ///< what a crash left behind, until it is taken back or the message closed
   Document theDocument;
   Standpoint theStandpoint;
   Look look = lightLook();

@@ -2,6 +2,7 @@
 #include "core/design/decisions.h"
 #include <QLabel>
 #include <QShortcut>
+#include <QStyle>
 #include <QVBoxLayout>
 
 namespace eup::app {
@@ -77,8 +78,11 @@ void Rail::refresh() {
                           : untouched(document.design(), e.stage) ? tr("untouched")
                                                                   : tr("✓ settled");
     e.state->setText(words);
-    e.state->setObjectName(bad && count > 0 ? "problem" : "small");
-    e.state->setStyleSheet(styleSheet()); // makes the style look at the new name
+    const QString look = bad && count > 0 ? "problem" : "small";
+    if (e.state->objectName() != look) { // only then: looking a style up anew is slow
+      e.state->setObjectName(look);
+      e.state->style()->polish(e.state);
+    }
     e.button->setAccessibleName(QString("%1, %2").arg(QString::fromUtf8(name(e.stage)), words));
   }
 }

@@ -14,6 +14,8 @@ with scratch() as folder:
         texts = " ".join(e.dxf.text for e in doc.modelspace().query("TEXT"))
         hand = "RIGHT" if "right" in file.name else "LEFT"
         true(f"{file.name}: hand not written", hand in texts and ("LEFT" if hand == "RIGHT" else "RIGHT") not in texts)
+        if "bench" in file.name:
+            true(f"{file.name}: the degree sign is lost", "°" in texts)
         if "ribs" not in file.name:
             continue
         area, closed = 0.0, 0

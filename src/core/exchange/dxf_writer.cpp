@@ -4,6 +4,7 @@
 #include <cstdlib>
 #include <dl_dxf.h>
 #include <filesystem>
+#include <fmt/format.h>
 #include <memory>
 #include <unistd.h>
 
@@ -26,6 +27,26 @@ const char* layerName(Layer layer) {
 
 int colour(Layer layer) {
   return layer == Layer::cut ? red : layer == Layer::mark ? blue : black;
+}
+
+/// The format's own way to write what is not ASCII: \U+ and four hexadecimal digits.
+std::string plainText(const std::string& utf8) {
+  std::string out;
+  for (std::size_t i = 0; i < utf8.size();) {
+    const auto lead = static_cast<unsigned char>(utf8[i]);
+    const std::size_t length = lead < 0x80 ? 1 : lead >= 0xF0 ? 4 : lead >= 0xE0 ? 3 : lead >= 0xC0 ? 2 : 1;
+    if (length == 1) {
+      out += lead >= 0x20 && lead < 0x7F ? utf8[i] : '?'; // a line break would end the entry
+      ++i;
+      continue;
+    }
+    unsigned code = lead & (0xFFu >> (length + 1));
+    for (std::size_t k = 1; k < length && i + k < utf8.size(); ++k)
+      code = code << 6 | (static_cast<unsigned char>(utf8[i + k]) & 0x3F);
+    out += code <= 0xFFFF ? fmt::format("\\U+{:04X}", code) : "?";
+    i += length;
+  }
+  return out;
 }
 
 void writeLayer(DL_Dxf& dxf, DL_WriterA& out, const char* name, int colourNumber) {
@@ -79,8 +100,8 @@ void writeEntities(DL_Dxf& dxf, DL_WriterA& out, const Drawing& drawing) {
     // A text that is not anchored left takes its place from the second point.
     const int align = l.anchor == Anchor::left ? 0 : l.anchor == Anchor::middle ? 1 : 2;
     dxf.writeText(out,
-                  DL_TextData(l.at.x(), l.at.y(), 0, l.at.x(), l.at.y(), 0, l.height * 0.72, 1.0, 0, align, 0, l.text,
-                              "Standard", 0.0),
+                  DL_TextData(l.at.x(), l.at.y(), 0, l.at.x(), l.at.y(), 0, l.height * 0.72, 1.0, 0, align, 0,
+                              plainText(l.text), "Standard", 0.0),
                   DL_Attributes("TEXT", 256, -1, "BYLAYER", 1.0));
   }
   out.sectionEnd();
