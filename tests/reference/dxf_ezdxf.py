@@ -1,5 +1,6 @@
 """DXF files opened and measured with ezdxf."""
 import ezdxf
+from ezdxf.lldxf.encoding import decode_dxf_unicode
 from common import demo, export, finish, near, scratch, stations, true
 
 with scratch() as folder:
@@ -11,7 +12,7 @@ with scratch() as folder:
         true(f"{file.name}: units {doc.units}", doc.units == 4)
         layers = {e.dxf.layer for e in doc.modelspace()}
         true(f"{file.name}: layers {layers}", layers <= {"CUT", "MARK", "TEXT"} and {"CUT", "TEXT"} <= layers)
-        texts = " ".join(e.dxf.text for e in doc.modelspace().query("TEXT"))
+        texts = decode_dxf_unicode(" ".join(e.dxf.text for e in doc.modelspace().query("TEXT")))
         hand = "RIGHT" if "right" in file.name else "LEFT"
         true(f"{file.name}: hand not written", hand in texts and ("LEFT" if hand == "RIGHT" else "RIGHT") not in texts)
         if "bench" in file.name:
