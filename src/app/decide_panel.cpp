@@ -113,7 +113,8 @@ void DecidePanel::refresh() {
   std::string& open = group[standpoint.stage()];
   if (std::find(groups.begin(), groups.end(), open) == groups.end()) open = groups.front();
   std::vector<Decision> shown;
-  std::string now = open + "|" + std::to_string(groups.size()) + "|" + name(standpoint.stage());
+  std::string now = (document.design().unit == LengthUnit::inch ? "inch|" : "mm|") + open + "|" +
+                    std::to_string(groups.size()) + "|" + name(standpoint.stage());
   for (Decision& d : decisionsOf(document.design()))
     if (d.group == open && d.applies) {
       now += "|" + d.path;

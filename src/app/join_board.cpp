@@ -32,7 +32,7 @@ Box JoinBoard::content() const {
                to = standpoint.hand() == ShownHand::left ? 0.12 * span : 1.02 * span;
   Box box;
   box.include(Point(from, (below - 0.27) * span));
-  box.include(Point(to + (standpoint.hand() == ShownHand::left ? 0 : 0.1 * span),
+  box.include(Point(to + (standpoint.hand() == ShownHand::left ? 0 : 0.18 * span),
                     std::max(w.join.risePropped, 0.0) + 0.1 * span));
   return box;
 }

@@ -22,7 +22,7 @@ Box LayoutBoard::content() const {
   const double ahead = std::min(0.0, w.loft.frameAt(span).le.x());
   const double from = standpoint.hand() == ShownHand::right ? 0 : -span,
                to = standpoint.hand() == ShownHand::left ? 0 : span;
-  const double room = standpoint.hand() == ShownHand::both ? 0 : 0.08 * span; // for the chords written beside the ends
+  const double room = standpoint.hand() == ShownHand::both ? 0 : 0.14 * span; // for the chords written beside the ends
   box.include(Point(from - room, -deep - 40));
   box.include(Point(to + room, -ahead + 26));
   return box;

@@ -275,6 +275,11 @@ TEST_F(Window, UnitsTurnToInches) {
   stage(2);
   type("panel.halfSpan", "30");
   EXPECT_EQ(shown("panel.halfSpan"), "30\"");
+  for (QLabel* l : window->findChildren<QLabel*>("unit")) {
+    if (l->isVisibleTo(find<QLineEdit>("panel.halfSpan")->parentWidget())) {
+      EXPECT_NE(l->text(), "mm");
+    }
+  }
   EXPECT_NEAR(design().panel.halfSpan, 762, 1e-9);
 }
 

@@ -49,6 +49,13 @@ INSTANTIATE_TEST_SUITE_P(Rubbish, NoLength,
                                          "3 1/2 1/2", "1,500", "1.2.3", "12 furlongs", "mm", "--3", "1-2",
                                          "2' 6 1/2\" 3", "5 mm mm", "1e999", "0x10", "1.5/2", "3/2.5", "'", "2 cm 3"));
 
+RC_GTEST_PROP(LengthText, WhatIsShownInInchesIsReadToAThousandth, ()) {
+  const double mm = *rc::gen::inRange(-500000, 500000) / 1000.0;
+  const auto again = parseLength(formatLength(mm, LengthUnit::inch), LengthUnit::inch);
+  RC_ASSERT(again.ok());
+  RC_ASSERT(std::abs(again.value() - mm) < 0.0005 * 25.4 + 1e-9);
+}
+
 TEST(LengthText, IsWrittenInTheDocumentsUnit) {
   EXPECT_EQ(formatLength(216.653, LengthUnit::mm), "216.65");
   EXPECT_EQ(formatLength(48, LengthUnit::mm), "48");

@@ -79,9 +79,6 @@ int pieceCount(const Region& region) {
   return pieces;
 }
 
-Region regionOf(const Polyline& loop) {
-  return unite({loop}, {});
-}
 Region unite(const Region& a, const Region& b) {
   return clip(a, b, ClipperLib::ctUnion);
 }

@@ -12,7 +12,6 @@ Box boundsOf(const Region& region);
 /// Loops that are outsides, that is: pieces of wood.
 int pieceCount(const Region& region);
 
-Region regionOf(const Polyline& loop);
 Region unite(const Region& a, const Region& b);
 Region subtract(const Region& from, const Region& what);
 /// From what a loop winds round counter-clockwise; parts where it runs over itself the other way are not in it.

@@ -3,11 +3,8 @@
 
 namespace eup::tolerance {
 
-/// Two points nearer than this are one point. Far below a knife's width, far above rounding (1e-9 at 1 m).
-inline constexpr double samePoint = 1e-4;
-
-/// Regions are worked on an integer grid of this pitch: a tenth of `samePoint`, so that snapping cannot merge points
-/// that we hold apart; 64-bit integers then reach beyond any wing.
+/// Regions are worked on an integer grid of this pitch: far below a knife's width and a hundredth of `flattening`, far
+/// above rounding (1e-9 at 1 m); 64-bit integers then reach beyond any wing.
 inline constexpr double regionGrid = 1e-5;
 
 /// A curve may be replaced by a chain of straight lines that leaves it by no more than this before it is drawn or

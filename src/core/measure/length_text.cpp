@@ -186,6 +186,15 @@ std::optional<double> magnitude(Reader& in, LengthUnit bare) {
     return inMm(first->value, first->fraction || bare == LengthUnit::inch ? Unit::inch : Unit::mm);
   }
   double total = inMm(first->value, *unit);
+  if (*unit == Unit::inch && !in.atEnd() &&
+      (in.rest.front() == '+' || in.rest.front() == '-')) { // 3/8" +.006, as we show it
+    const double sign = in.take("-") ? -1 : 1;
+    if (sign > 0) in.take("+");
+    in.skipSpace();
+    const auto left = in.rest.starts_with(".") || in.rest.starts_with("0.") ? in.decimal() : std::nullopt;
+    if (!left) return std::nullopt;
+    total += sign * inMm(*left, Unit::inch);
+  }
   if (*unit == Unit::foot && !in.atEnd()) { // 2' 6 1/2"
     in.take("-");
     in.skipSpace();

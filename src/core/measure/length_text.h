@@ -8,8 +8,9 @@
 namespace eup {
 
 /// Reads a length as written on a plan: `48`, `4,5 cm`, `12.7mm`, `.040`, `3/32`, `1 1/2 in`, `1-1/2"`, `3'`,
-/// `2' 6 1/2"`. A bare whole or decimal number takes `bare`; a bare fraction is inches, since nobody writes
-/// millimetres in thirty-seconds. Returns mm, any sign. Refuses what is not a length, quoting what was typed.
+/// `2' 6 1/2"`, and `1 31/64" +.004` as it is shown. A bare whole or decimal number takes `bare`; a bare fraction is
+/// inches, since nobody writes millimetres in thirty-seconds. Returns mm, any sign. Refuses what is not a length,
+/// quoting what was typed.
 Result<double> parseLength(std::string_view text, LengthUnit bare);
 
 /// As `parseLength`, for numbers with no unit: `12`, `0,5`, `-3.25`, `1/2`. Trailing `%` or `°` are allowed.
