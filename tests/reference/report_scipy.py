@@ -85,6 +85,35 @@ def spars(design, rows, figures, moment):
     near("tip deflection", figures["load.tipDeflection"], sag, 0.005 * sag)
 
 
+def ruled(design, rows, figures):
+    """Chords and washout of the ribs on straight lines between the placed ends of root and tip."""
+    panel = design["panel"]
+    turn = Rotation.from_euler("y", -panel["washoutDeg"], degrees=True)  # nose down: the tail goes up
+    pivot = np.array([panel["washoutAxis"] * panel["tipChord"], 0, 0])
+
+    def placed(x):
+        return turn.apply(np.array([x, 0, 0]) - pivot) + pivot + [panel["tipSetback"], panel["halfSpan"], 0]
+
+    root = np.array([[0, 0, 0], [panel["rootChord"], 0, 0]], dtype=float)
+    tip = np.array([placed(0.0), placed(panel["tipChord"])])
+    for row in rows:
+        share = row["station_mm"] / panel["halfSpan"]
+        nose, tail = (1 - share) * root + share * tip
+        name, chord = f"R{row['number']:.0f}", np.linalg.norm(tail - nose)
+        washout = np.degrees(np.arctan2(tail[2] - nose[2], tail[0] - nose[0]))
+        near(f"{name} chord", row["chord_mm"], chord, 1e-4)
+        near(f"{name} washout", row["washout_deg"], washout, 1e-4)
+        near(f"{name} nose aft", row["le_x_mm"], nose[0], 1e-4)
+        near(f"{name} nose up", row["le_z_mm"], nose[2], 1e-4)
+        near(f"{name} nose and tail", row["under_te_mm"] - row["under_le_mm"], tail[2] - nose[2], 0.5)
+        near(f"{name} chord figure", figures[f"rib.{name[1:]}.chord"], chord, 1e-4)
+        near(f"{name} washout figure", figures[f"rib.{name[1:]}.washout"], washout, 1e-4)
+    spacing = np.diff([row["station_mm"] for row in rows])
+    near("even spacing", spacing.max() - spacing.min(), 0, 1e-4)
+    near("first rib", rows[0]["station_mm"], 0, 1e-9)
+    near("last rib", rows[-1]["station_mm"], panel["halfSpan"], 1e-4)
+
+
 def join(design, figures):
     panel, rise = design["panel"], design["join"]["dihedral"]["rise"]
     gamma = np.arcsin(rise / panel["halfSpan"])
@@ -107,5 +136,6 @@ with scratch() as folder:
     figures = {f["key"]: f["value"] for f in load(run("report", path, "--json"))["figures"]}
     planform(design["panel"], figures)
     spars(design, rows, figures, loads(design, figures))
+    ruled(design, rows, figures)
     join(design, figures)
 finish()
