@@ -90,8 +90,10 @@ std::vector<std::string> DecidePanel::groupsOfStage() const {
   for (std::size_t i = 0; i < document.design().spars.size(); ++i) spars.push_back("Spar " + std::to_string(i + 1));
   std::vector<std::string> out;
   switch (standpoint.stage()) {
+  case Stage::plan:
+    return {};
   case Stage::sections:
-    return {"Sections"};
+    return {"Root section", "Tip section"};
   case Stage::panels:
     return {"Panel", "Ribs", "Wing"};
   case Stage::ribs:
@@ -183,7 +185,6 @@ void DecidePanel::rebuild(const std::vector<Decision>& shown) {
       grid->addWidget(row.problem, line + 1, 0, 1, 3);
       line += 2;
       rows[d.path] = row;
-      if (d.kind == DecisionKind::section) addOpenButton(grid, line++, QString::fromStdString(d.path).section('.', 1));
       continue;
     }
     grid->addWidget(row.editor, line, 1);
@@ -276,8 +277,7 @@ void DecidePanel::type(const std::string& path, const QString& text) {
 
 void DecidePanel::nudge(const std::string& path, int steps, Qt::KeyboardModifiers modifiers) {
   const auto decision = decisionAt(document.design(), path);
-  if (!decision || decision->kind == DecisionKind::text || decision->kind == DecisionKind::section ||
-      decision->kind == DecisionKind::stations)
+  if (!decision || decision->kind == DecisionKind::text || decision->kind == DecisionKind::stations)
     return;
   const bool whole = decision->kind == DecisionKind::count;
   const double factor = modifiers & Qt::ShiftModifier ? 10 : modifiers & Qt::AltModifier && !whole ? 0.1 : 1;

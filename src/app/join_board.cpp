@@ -157,6 +157,7 @@ std::vector<Handle> JoinBoard::handles() const {
 
 Board* makeBoard(Stage stage, Document& d, Standpoint& s, const Look& l, QWidget* parent) {
   switch (stage) {
+  case Stage::plan: // TODO
   case Stage::sections:
     return new SectionBoard(d, s, l, parent);
   case Stage::panels:

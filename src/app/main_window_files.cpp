@@ -129,7 +129,9 @@ bool MainWindow::importCoordinates(const QString& end, const QString& path) {
   const auto read = readCoordinates(text.value(), QFileInfo(path).completeBaseName().toStdString());
   if (!read) return fail(read.problem());
   Design next = theDocument.design();
-  (end == "root" ? next.sections.root : next.sections.tip) = read.value().section;
+  SectionChoice& section = end == "root" ? next.sections.root : next.sections.tip;
+  section.kind = SectionKind::listed;
+  section.listed = read.value().section;
   theDocument.edit(tr("Section %1").arg(QString::fromStdString(read.value().section.name)), std::move(next));
   QStringList notes;
   for (const std::string& note : read.value().mended) notes << QString::fromStdString(note);

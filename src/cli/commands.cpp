@@ -1,8 +1,10 @@
 #include "cli/commands.h"
 #include "core/design/design_file.h"
+#include "core/design/plan_use.h"
 #include "core/exchange/report.h"
 #include "core/files/shipped.h"
 #include "core/files/text_file.h"
+#include "core/section/catalogue.h"
 #include "core/section/naca.h"
 #include "core/work/take_away.h"
 #include <CLI/CLI.hpp>
@@ -13,7 +15,9 @@ namespace eup::cli {
 namespace {
 
 struct Args {
-  std::string file, folder, format = "pdf", paper = "a4", hand = "both", spec, demo;
+  std::string file, folder, format = "pdf", paper = "a4", hand = "both", spec, demo, end = "root", layout = "loop";
+  std::vector<double> thickness, camber;
+  bool flat = false;
   bool json = false, csv = false;
 };
 
@@ -119,6 +123,62 @@ int exportFiles(const Args& args, Streams io) {
   return exitOf(std::get<TrueWing>(wing).findings);
 }
 
+int upgrade(const Args& args, Streams io) {
+  const auto text = readTextFile(args.file);
+  if (!text) return refuse(io, "cannot read", text.problem(), unreadable);
+  const auto read = designFromText(text.value());
+  if (!read) return refuse(io, args.file, read.problem(), unreadable);
+  for (const std::string& note : read.value().notes) io.err << "note: " << args.file << ": " << note << '\n';
+  io.out << designToText(read.value().design);
+  return fine;
+}
+
+/// What was read off the plan, how it is judged, and the layout that follows.
+int plan(const Args& args, Streams io) {
+  const auto wing = wingOf(args.file, io);
+  if (const int* code = std::get_if<int>(&wing)) return *code;
+  const TrueWing& w = std::get<TrueWing>(wing);
+  const auto len = [&](double mm) { return told(mm, Quantity::length, w.design.unit); };
+  for (std::size_t i = 0; i < w.plan.sheets.size(); ++i) {
+    io.out << w.design.plan.sheets[i].name << "  " << w.design.plan.sheets[i].file << '\n';
+    for (const std::string& words : w.plan.sheets[i].sheet.words) io.out << "  " << words << '\n';
+  }
+  for (const Reading& r : w.design.plan.readings) {
+    const ReadValue v = valueOf(r, w.plan.sheets);
+    io.out << fmt::format("{:24} {:6} {}{}\n", nameOf(r), name(r.hand), told(v.value, v.quantity, w.design.unit), v.across ? "  " + len(*v.across) : "");
+  }
+  for (const Judgement& j : w.plan.judgements)
+    io.out << fmt::format("{} {}\n    {} {}\n", j.fault ? "FAULT" : "fine ", j.what, j.take ? "taken:" : "left:", j.take ? j.taken : j.left);
+  for (const Change& c : changesBetween(w.design, withReadings(w.design, w.plan).design))
+    io.out << fmt::format("{}: {} -> {}\n", c.label, c.before.empty() ? "-" : c.before, c.after.empty() ? "-" : c.after);
+  return exitOf(w.findings);
+}
+
+/// The root or tip section of a wing, full size with gauges, or as coordinates.
+int sectionSheet(const Args& args, Streams io) {
+  const auto wing = wingOf(args.file, io);
+  if (const int* code = std::get_if<int>(&wing)) return *code;
+  const auto done = writeSection(std::get<TrueWing>(wing), args.end == "root", args.folder, args.layout == "blocks" ? CoordinateLayout::blocks : CoordinateLayout::loop,
+                                 args.paper == "letter" ? Paper::letter : Paper::a4);
+  if (!done) return refuse(io, "cannot write", done.problem(), unreadable);
+  io.out << args.folder << '\n';
+  return fine;
+}
+
+int sections(const Args& args, Streams io) {
+  CatalogueQuery q;
+  q.words = args.spec;
+  q.thicknessFrom = args.thickness.empty() ? 0 : args.thickness.front() / 100;
+  q.thicknessTo = args.thickness.empty() ? 1 : args.thickness.back() / 100;
+  q.camberFrom = args.camber.empty() ? 0 : args.camber.front() / 100;
+  q.camberTo = args.camber.empty() ? 1 : args.camber.back() / 100;
+  q.flatUnderside = args.flat;
+  for (const CatalogueEntry* e : search(q))
+    io.out << fmt::format("{:36} thickness {:5.2f} %  camber {:5.2f} %  flat underside {:3.0f} %  {}\n", e->name, e->measures.thickness * 100,
+                          e->measures.camber * 100, (e->measures.flatTo - e->measures.flatFrom) * 100, e->source);
+  return fine;
+}
+
 int demo(const Args& args, Streams io) {
   if (const auto text = shipped::demo(args.demo)) {
     io.out << *text;
@@ -157,6 +217,18 @@ int run(const std::vector<std::string>& given, std::ostream& out, std::ostream& 
   CLI::App* sectionCommand = command("section", "measures of a section: NACA digits or a coordinate file", section);
   sectionCommand->add_option("spec", args.spec, "2412, 23012, or a file")->required();
   sectionCommand->add_flag("--json", args.json, "as JSON, with the points");
+  withFile(command("plan", "what was read off the plan, judged, and the layout that follows", plan));
+  withFile(command("upgrade", "prints the wing in the present file format", upgrade));
+  CLI::App* sheet = withFile(command("section-sheet", "a wing's section full size with nose gauges, or its coordinates", sectionSheet));
+  sheet->add_option("--to", args.folder, "file: .pdf, .svg, .dxf, or .dat for coordinates")->required();
+  sheet->add_option("--end", args.end, "root or tip")->check(CLI::IsMember({"root", "tip"}));
+  sheet->add_option("--layout", args.layout, "coordinates: loop or blocks")->check(CLI::IsMember({"loop", "blocks"}));
+  sheet->add_option("--paper", args.paper, "a4 or letter")->check(CLI::IsMember({"a4", "letter"}));
+  CLI::App* catalogueCommand = command("sections", "searches the catalogue of sections", sections);
+  catalogueCommand->add_option("words", args.spec, "words of the name");
+  catalogueCommand->add_option("--thickness", args.thickness, "from and to, % chord")->expected(1, 2);
+  catalogueCommand->add_option("--camber", args.camber, "from and to, % chord")->expected(1, 2);
+  catalogueCommand->add_flag("--flat", args.flat, "underside flat over half the chord or more");
   CLI::App* exportCommand = withFile(command("export", "ribs, plan and bench card at full size", exportFiles));
   exportCommand->add_option("--to", args.folder, "folder to write into")->required();
   exportCommand->add_option("--format", args.format, "svg, dxf or pdf")->check(CLI::IsMember({"svg", "dxf", "pdf"}));

@@ -13,9 +13,10 @@ namespace {
 class Mover {
 public:
   template <class F> void group(const char*, const char*, Stage, F inside) { inside(); }
-  template <class L, class F> void list(const char*, L& items, int most, F each) {
-    items.resize(static_cast<std::size_t>(most));
-    for (auto& item : items) each(item);
+  template <class F> void hidden(const char*, F inside) { inside(); }
+  template <class L, class F> void list(const char*, const char*, Stage, L& items, int most, F each) {
+    items.resize(static_cast<std::size_t>(std::min(most, 3)));
+    for (std::size_t i = 0; i < items.size(); ++i) each(items[i], i);
   }
   void length(const char*, const char*, double& v, Limits l, bool = true) { move(v, l); }
   void angle(const char*, const char*, double& v, Limits l, bool = true) { move(v, l); }
@@ -30,9 +31,15 @@ public:
     v = static_cast<E>((static_cast<std::size_t>(v) + 1) % names.size()), ++moved;
   }
   void stations(const char*, const char*, std::vector<double>& v, bool) { v = {0, 1.0 / 3, 700.125}, ++moved; }
-  void section(const char*, const char*, SectionChoice& v) {
-    v = ListedSection{"listed", {{0, 0}, {0.3, 0.09}, {1, 0.001}}, {{0, 0}, {0.3, -0.04}, {1, -0.001}}, false}, ++moved;
+  void freeText(const char*, std::string& v) { v += "é/x", ++moved; }
+  void digits(const char*, const char*, std::string& v, bool) { v = "4415-63", ++moved; }
+  void points(const char* key, Polyline& v, std::size_t) {
+    const double side = std::string_view(key) == "lower" ? -1 : 1;
+    v = {{0, 0}, {0.3, side * 0.0625}, {1, side * 0.001}}, ++moved;
+    if (std::string_view(key) == "points") v.resize(1); // of a reading, whose kind moves to one with a single point
+    if (std::string_view(key) == "ends" || std::string_view(key) == "level") v.resize(2);
   }
+  void bytes(const char*, EmbeddedCopy& v) { v = EmbeddedCopy(std::string("\0\xff bytes", 8)), ++moved; }
   void dihedral(const char*, Dihedral& v, double) { v = {DihedralBy::angle, 3.7}, ++moved; }
   int moved = 0;
 
@@ -59,6 +66,7 @@ TEST(DesignFile, LoadAfterSaveIsIdentityWithEveryFieldOffItsDefault) {
              fresh = nlohmann::json::parse(designToText(Design{})).flatten();
   for (const auto& [pointer, value] : now.items()) {
     if (pointer == "/format" || pointer == "/version") continue;
+    if (pointer.find("/listed/") != std::string::npos) continue; // every listing starts at the nose and ends at x = 1
     if (fresh.contains(pointer)) {
       EXPECT_NE(value, fresh[pointer]) << pointer;
     }
@@ -87,7 +95,9 @@ TEST(DesignFile, OfVersion1StillLoads) {
   EXPECT_TRUE(read.value().notes.empty());
   EXPECT_EQ(read.value().design.name, "Version one");
   EXPECT_EQ(read.value().design.spars.size(), 2u);
-  EXPECT_EQ(std::get<ListedSection>(read.value().design.sections.tip).name, "thin");
+  EXPECT_EQ(read.value().design.sections.root.naca, "2413");
+  EXPECT_EQ(read.value().design.sections.tip.kind, SectionKind::listed);
+  EXPECT_EQ(read.value().design.sections.tip.listed.name, "thin");
 }
 
 TEST(DesignFile, DemosLoadWithoutNotes) {
@@ -118,9 +128,9 @@ TEST_P(DamagedFile, IsRefusedWithPlaceAndCause) {
 INSTANTIATE_TEST_SUITE_P(
     Files, DamagedFile,
     testing::Values(Damage{"foreign", "euptera-wing", "something-else", "/format"},
-                    Damage{"too new", "\"version\": 1", "\"version\": 99", "newer program"},
-                    Damage{"no version", "\"version\": 1", "\"version\": \"one\"", "/version"},
-                    Damage{"negative version", "\"version\": 1", "\"version\": -1", "/version"},
+                    Damage{"too new", "\"version\": 2", "\"version\": 99", "newer program"},
+                    Damage{"no version", "\"version\": 2", "\"version\": \"one\"", "/version"},
+                    Damage{"negative version", "\"version\": 2", "\"version\": -1", "/version"},
                     Damage{"text for a number", "\"halfSpan\": 700.0", "\"halfSpan\": \"long\"", "/panel/halfSpan"},
                     Damage{"negative", "\"rootChord\": 220.0", "\"rootChord\": -220.0", "/panel/rootChord"},
                     Damage{"enormous", "\"rootChord\": 220.0", "\"rootChord\": 1e9", "/panel/rootChord"},
@@ -152,13 +162,13 @@ TEST(DesignFile, SaysWhereJsonBreaks) {
 }
 
 TEST(DesignFile, HostileSectionsAreRefused) {
-  const std::string text = designToText(Design{});
+  // As version 1 wrote sections; they are brought up to date and then checked like any other.
+  auto json = nlohmann::json::parse(designToText(Design{}));
+  json["version"] = 1;
+  json.erase("plan");
   const auto with = [&](const std::string& section) {
-    std::string t = text;
-    const std::string from = "\"root\": {\n      \"naca\": \"2412\"\n    }";
-    const auto at = t.find(from);
-    EXPECT_NE(at, std::string::npos);
-    return t.replace(at, from.size(), "\"root\": " + section);
+    json["sections"] = {{"root", nlohmann::json::parse(section)}, {"tip", {{"naca", "2412"}}}};
+    return json.dump();
   };
   EXPECT_TRUE(
       designFromText(

@@ -84,7 +84,7 @@ TEST(SettingUp, FlatUndersideBlocksWashoutByChordTimesSine) {
                            {{0, 0}, {0.05, 0.06}, {0.3, 0.12}, {0.6, 0.09}, {1, 0.002}},
                            {{0, 0}, {0.3, 0}, {0.6, 0}, {1, 0}},
                            false};
-  d.sections.root = d.sections.tip = flat;
+  d.sections.root = d.sections.tip = listedSection(flat);
   d.panel.washoutDeg = 3;
   d.join.datum = Datum::undersideFlat;
   const TrueWing w = wingOf(d);
@@ -96,7 +96,7 @@ TEST(SettingUp, FlatUndersideBlocksWashoutByChordTimesSine) {
 
 TEST(SettingUp, ConvexUndersideFallsBackAndSaysSo) {
   Design d;
-  d.sections.root = d.sections.tip = NacaChoice{"0012"};
+  d.sections.root = d.sections.tip = nacaSection("0012");
   d.join.datum = Datum::undersideFlat;
   const TrueWing w = wingOf(d);
   EXPECT_TRUE(w.settingUp.fellBack);
@@ -106,7 +106,7 @@ TEST(SettingUp, ConvexUndersideFallsBackAndSaysSo) {
 TEST(SettingUp, NothingLiesBelowTheBoard) {
   for (Datum datum : {Datum::chordLevel, Datum::undersideFlat}) {
     Design d;
-    d.sections.root = d.sections.tip = NacaChoice{"6409"};
+    d.sections.root = d.sections.tip = nacaSection("6409");
     d.join.datum = datum;
     double least = 1e300;
     const TrueWing w = wingOf(d);

@@ -42,7 +42,7 @@ RC_GTEST_PROP(Rib, NotchLinesAreStraight, ()) {
   d.panel.washoutAxis = *rc::gen::inRange(0, 101) / 100.0;
   d.spars[0].rootFraction = *rc::gen::inRange(20, 45) / 100.0;
   d.spars[0].tipFraction = *rc::gen::inRange(20, 45) / 100.0;
-  d.sections.tip = NacaChoice{*rc::gen::element<std::string>("2412", "0012", "4409", "23012")};
+  d.sections.tip = nacaSection(*rc::gen::element<std::string>("2412", "0012", "4409", "23012"));
   const TrueWing w = wingOf(d);
   for (Face face : {Face::upper, Face::lower}) {
     std::vector<Point3> bottoms;

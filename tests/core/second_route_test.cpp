@@ -23,8 +23,8 @@ Design designOf(const json& input, bool rear) {
   Design d = test::bareDesign();
   const json& p = input["panels"][0];
   d.panel = {p["span"], p["chord_in"], p["chord_out"], p["sweep_le"], p["washout_out"], p["axis"]};
-  d.sections.root = NacaChoice{p["section_in"]};
-  d.sections.tip = NacaChoice{p["section_out"]};
+  d.sections.root = nacaSection(p["section_in"]);
+  d.sections.tip = nacaSection(p["section_out"]);
   d.ribs.rule = RibRule::stations;
   d.ribs.stations = p["rib_stations"].get<std::vector<double>>();
   d.ribs.notchFit = 0;

@@ -9,11 +9,6 @@
 namespace eup {
 namespace {
 
-std::string sectionText(const SectionChoice& choice) {
-  if (const auto* naca = std::get_if<NacaChoice>(&choice)) return naca->digits;
-  return std::get<ListedSection>(choice).name;
-}
-
 std::string stationsText(const std::vector<double>& stations, LengthUnit unit) {
   std::string out;
   for (double s : stations) out += (out.empty() ? "" : "; ") + formatLength(s, unit);
@@ -31,11 +26,17 @@ public:
     inside();
     std::tie(path, heading, now) = before;
   }
-  template <class L, class F> void list(const char* key, L& items, int, F each) {
+  template <class L, class F>
+  void list(const char* key, const char* title, Stage stage, L& items, int, F each) {
     for (std::size_t i = 0; i < items.size(); ++i)
-      group(fmt::format("{}.{}", key, i).c_str(), fmt::format("Spar {}", i + 1).c_str(), Stage::spars,
-            [&] { each(items[i]); });
+      group(fmt::format("{}.{}", key, i).c_str(), fmt::format("{} {}", title, i + 1).c_str(), stage,
+            [&] { each(items[i], i); });
   }
+  // Kept in the file, but not typed as a field.
+  template <class F> void hidden(const char*, F) {}
+  template <class T> void freeText(const char*, T&) {}
+  template <class T> void points(const char*, T&, std::size_t) {}
+  template <class T> void bytes(const char*, T&) {}
 
 protected:
   std::string full(const char* key) const { return path.empty() ? key : path + "." + key; }
@@ -86,8 +87,8 @@ public:
       d.choices.emplace_back(m.key, m.label);
     }
   }
-  void section(const char* key, const char* label, const SectionChoice& v) {
-    add(key, label, DecisionKind::section, true, 0, sectionText(v), "");
+  void digits(const char* key, const char* label, const std::string& v, bool applies) {
+    text(key, label, v, applies);
   }
   void stations(const char* key, const char* label, const std::vector<double>& v, bool applies) {
     add(key, label, DecisionKind::stations, applies, 0, stationsText(v, unit), "");
@@ -196,12 +197,12 @@ public:
       }
     problem = Problem{label, fmt::format("“{}” is not in the table of materials.", typed ? typed->substr(0, 40) : "")};
   }
-  void section(const char* key, const char* label, SectionChoice& v) {
+  void digits(const char* key, const char* label, std::string& v, bool) {
     if (!mine(key)) return;
     const auto naca = readNaca(typed.value_or(""));
     if (naca)
-      v = NacaChoice{naca.value().digits};
-    else if (!typed || *typed != sectionText(v))
+      v = naca.value().digits;
+    else
       problem = Problem{label, naca.problem().cause};
   }
   void stations(const char* key, const char* label, std::vector<double>& v, bool) {

@@ -5,7 +5,7 @@
 
 namespace eup {
 
-enum class DecisionKind { length, angle, percent, number, mass, count, flag, choice, text, section, stations };
+enum class DecisionKind { length, angle, percent, number, mass, count, flag, choice, text, stations };
 
 struct Decision {
   std::string path;  ///< "panel.halfSpan", "spars.0.top.width"

@@ -17,6 +17,26 @@ struct Choice {
   std::string_view key, label;
 };
 
+inline constexpr std::array makeTrueChoices{Choice{"lengths", "known lengths"}, Choice{"corners", "four corners"}};
+inline constexpr std::array readingChoices{
+    Choice{"leadingEdge", "leading edge at a rib"},   Choice{"trailingEdge", "trailing edge at a rib"},
+    Choice{"spar", "spar line"},                      Choice{"hinge", "hinge line"},
+    Choice{"joint", "panel joint"},                   Choice{"centreLine", "centre line"},
+    Choice{"tip", "tip outline"},                     Choice{"upperSurface", "section outline, top"},
+    Choice{"lowerSurface", "section outline, below"}, Choice{"ribTemplate", "rib template's length"},
+    Choice{"ribThickness", "rib's thickness"},        Choice{"length", "length"},
+    Choice{"angle", "angle"},                         Choice{"matchMark", "match mark between sheets"}};
+inline constexpr std::array handChoices{Choice{"right", "right"}, Choice{"left", "left"}};
+inline constexpr std::array sectionKindChoices{
+    Choice{"naca", "NACA digits"},     Choice{"listed", "coordinates"},     Choice{"traced", "traced points"},
+    Choice{"flatUnderside", "flat underside"}, Choice{"flatPlate", "flat plate"}, Choice{"curvedPlate", "curved plate"},
+    Choice{"symmetrical", "symmetrical"}};
+inline constexpr std::array plateNoseChoices{Choice{"round", "rounded"}, Choice{"wedge", "wedge"}};
+inline constexpr std::array plateCurveChoices{Choice{"arc", "circular arc"}, Choice{"place", "camber and its place"}};
+inline constexpr std::array stepChoices{Choice{"thickness", "set thickness"}, Choice{"camber", "set camber"},
+                                        Choice{"tail", "set TE depth"},       Choice{"nose", "blunter or sharper nose"},
+                                        Choice{"fillUndercamber", "fill undercamber"}, Choice{"smooth", "smooth"},
+                                        Choice{"blend", "blend"}};
 inline constexpr std::array unitChoices{Choice{"mm", "mm"}, Choice{"inch", "inches"}};
 inline constexpr std::array ribRuleChoices{Choice{"count", "number of ribs"}, Choice{"spacing", "even spacing"},
                                            Choice{"stations", "own stations"}};
@@ -38,16 +58,97 @@ inline constexpr std::array braceSideChoices{Choice{"front", "before the spar"},
 inline constexpr std::array loadShapeChoices{Choice{"schrenk", "Schrenk"}, Choice{"ellipse", "ellipse"},
                                              Choice{"chord", "by chord"}};
 
-/// A visitor has: group, list, length, angle, fraction, number, count, flag, text, choice, material, section,
-/// stations, dihedral, mass. `D` is Design or const Design.
+/// The plan is saved like every decision, but read and edited on its own stage rather than as a list of fields.
+template <class P, class V> void describePlan(P& plan, V& v) {
+  v.list("sheets", "", Stage::plan, plan.sheets, mostSheets, [&](auto& s, std::size_t) {
+    v.text("name", "Name", s.name);
+    v.freeText("file", s.file);
+    v.freeText("checksum", s.checksum);
+    v.bytes("copy", s.copy);
+    v.count("page", "Page", s.page, Limits{1, 9999});
+    v.count("width", "Width", s.width, Limits{0, 100000});
+    v.count("height", "Height", s.height, Limits{0, 100000});
+    v.number("dpi", "Pixels an inch", s.dpi, Limits{0, 100000});
+    v.choice("by", "Made true by", s.by, std::span(makeTrueChoices));
+    v.list("lengths", "", Stage::plan, s.lengths, mostKnownLengths, [&](auto& l, std::size_t) {
+      v.freeText("name", l.name);
+      v.points("ends", l.ends, 2);
+      v.length("length", "Known length", l.length, Limits{0.1, 100000});
+    });
+    v.points("corners", s.corners, 4);
+    v.length("cornerWidth", "Rectangle's width", s.cornerWidth, Limits{1, 100000});
+    v.length("cornerHeight", "Rectangle's height", s.cornerHeight, Limits{1, 100000});
+    v.points("level", s.level, 2);
+  });
+  v.list("readings", "", Stage::plan, plan.readings, mostReadings, [&](auto& r, std::size_t) {
+    v.freeText("name", r.name);
+    v.choice("kind", "Kind", r.kind, std::span(readingChoices));
+    v.count("sheet", "Sheet", r.sheet, Limits{1, mostSheets});
+    v.choice("hand", "Hand", r.hand, std::span(handChoices));
+    v.count("number", "Number", r.number, Limits{1, 9999});
+    v.points("points", r.points, mostReadingPoints);
+  });
+  v.list("verdicts", "", Stage::plan, plan.verdicts, mostVerdicts, [&](auto& d, std::size_t) {
+    v.freeText("key", d.key);
+    v.flag("take", "Taken", d.take);
+  });
+}
+
+/// A section's source and its steps.
+template <class S, class V> void describeSection(S& s, V& v) {
+  using enum SectionKind;
+  auto& n = s.drawn;
+  const bool flat = s.kind == flatUnderside, plate = s.kind == flatPlate, curved = s.kind == curvedPlate;
+  v.choice("kind", "Section from", s.kind, std::span(sectionKindChoices));
+  v.digits("naca", "NACA digits", s.naca, s.kind == naca);
+  v.hidden("listed", [&] {
+    v.freeText("name", s.listed.name);
+    v.points("upper", s.listed.upper, mostPoints);
+    v.points("lower", s.listed.lower, mostPoints);
+  });
+  v.flag("smoothListed", "Curve through points", s.listed.smooth, s.kind == listed);
+  v.hidden("traced", [&] {
+    v.freeText("name", s.traced.name);
+    v.points("upper", s.traced.upper, mostReadingPoints);
+    v.points("lower", s.traced.lower, mostReadingPoints);
+  });
+  v.length("traceTolerance", "Curve may leave points", s.traced.tolerance, Limits{0, 20}, s.kind == traced);
+  v.fraction("thickness", "Thickness", n.thickness, Limits{0.02, 0.4}, flat || s.kind == symmetrical);
+  v.fraction("thicknessAt", "Thickest at", n.thicknessAt, Limits{0.15, 0.6}, flat);
+  v.fraction("noseRadius", "Nose radius", n.noseRadius, Limits{0.001, 0.05}, flat);
+  v.fraction("tail", "TE depth", n.tail, Limits{0, 0.05}, flat);
+  v.fraction("plate", "Plate thickness", n.plate, Limits{0.002, 0.15}, plate || curved);
+  v.choice("nose", "Nose", n.nose, std::span(plateNoseChoices), plate);
+  v.fraction("wedge", "Wedge reaches", n.wedge, Limits{0.005, 0.5}, plate && n.nose == PlateNose::wedge);
+  v.fraction("tailTaper", "TE tapered over", n.tailTaper, Limits{0, 0.8}, plate);
+  v.choice("curve", "Curved as", n.curve, std::span(plateCurveChoices), curved);
+  v.fraction("camber", "Camber", n.camber, Limits{0, 0.2}, curved);
+  v.fraction("camberAt", "Camber at", n.camberAt, Limits{0.1, 0.9}, curved && n.curve == PlateCurve::place);
+  v.list("steps", "", Stage::sections, s.steps, mostSteps, [&](auto& p, std::size_t i) {
+    const std::string label = std::to_string(i + 1) + ".";
+    v.choice("kind", label.c_str(), p.kind, std::span(stepChoices));
+    v.flag("on", "in use", p.on);
+    v.fraction("thickness", "to", p.thickness, Limits{0.01, 0.4}, p.kind == StepKind::thickness);
+    v.fraction("camber", "to", p.camber, Limits{-0.15, 0.15}, p.kind == StepKind::camber);
+    v.fraction("tail", "to", p.tail, Limits{0, 0.08}, p.kind == StepKind::tail);
+    v.number("nose", "radius ×", p.nose, Limits{0.1, 5}, p.kind == StepKind::nose);
+    v.fraction("smooth", "points move at most", p.smooth, Limits{0.00001, 0.02}, p.kind == StepKind::smooth);
+    v.digits("with", "with NACA", p.with, p.kind == StepKind::blend);
+    v.fraction("share", "share of it", p.share, Limits{0, 1}, p.kind == StepKind::blend);
+  });
+}
+
+/// A visitor has: group, hidden, list, length, angle, fraction, number, count, flag, text, freeText, digits, choice,
+/// material, points, bytes, stations, dihedral, mass. `D` is Design or const Design.
 template <class D, class V> void describe(D& d, V& v) {
   v.group("", "Wing", Stage::panels, [&] {
     v.text("name", "Name", d.name);
     v.choice("unit", "Lengths in", d.unit, std::span(unitChoices));
   });
-  v.group("sections", "Sections", Stage::sections, [&] {
-    v.section("root", "Root section", d.sections.root);
-    v.section("tip", "Tip section", d.sections.tip);
+  v.hidden("plan", [&] { describePlan(d.plan, v); });
+  v.group("sections", "", Stage::sections, [&] {
+    v.group("root", "Root section", Stage::sections, [&] { describeSection(d.sections.root, v); });
+    v.group("tip", "Tip section", Stage::sections, [&] { describeSection(d.sections.tip, v); });
   });
   v.group("panel", "Panel", Stage::panels, [&] {
     v.length("halfSpan", "Half span", d.panel.halfSpan, Limits{20, 20000});
@@ -103,7 +204,7 @@ template <class D, class V> void describe(D& d, V& v) {
     v.length("sheet", "TE sheet", e.sheet, Limits{0.2, 20}, sheets);
     v.length("overhang", "TE overhang", e.overhang, Limits{0, 50}, sheets);
   });
-  v.list("spars", d.spars, mostSpars, [&](auto& s) {
+  v.list("spars", "Spar", Stage::spars, d.spars, mostSpars, [&](auto& s, std::size_t) {
     const bool caps = s.kind == SparKind::caps;
     v.text("name", "Name", s.name);
     v.choice("kind", "Spar of", s.kind, std::span(sparKindChoices));

@@ -1,21 +1,14 @@
 // The decisions of a builder: a plain value. It is what is saved, undone and compared; all else follows from it.
 // Lengths mm, fractions of the local chord from the leading edge, angles in degrees as they were typed.
 #pragma once
+#include "core/measure/hand.h"
 #include "core/measure/units.h"
-#include "core/section/listed_section.h"
+#include "core/plan/plan.h"
+#include "core/section/section_choice.h"
 #include <string>
-#include <variant>
 #include <vector>
 
 namespace eup {
-
-enum class Hand { right, left };
-
-struct NacaChoice {
-  std::string digits = "2412";
-  bool operator==(const NacaChoice&) const = default;
-};
-using SectionChoice = std::variant<NacaChoice, ListedSection>;
 
 struct Sections {
   SectionChoice root, tip;
@@ -144,6 +137,7 @@ struct Flying {
 struct Design {
   std::string name = "New wing";
   LengthUnit unit = LengthUnit::mm;
+  Plan plan;
   Sections sections;
   Panel panel;
   Ribs ribs;

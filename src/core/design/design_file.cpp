@@ -1,6 +1,8 @@
 #include "core/design/design_file.h"
 #include "core/design/describe.h"
 #include "core/design/material.h"
+#include "core/files/bytes.h"
+#include "core/files/shipped.h"
 #include "core/measure/length_text.h"
 #include "core/section/naca.h"
 #include <cmath>
@@ -31,13 +33,14 @@ public:
     inside();
     at = outer;
   }
-  template <class L, class F> void list(const char* key, L& items, int, F each) {
+  template <class F> void hidden(const char* key, F inside) { group(key, "", Stage::plan, inside); }
+  template <class L, class F> void list(const char* key, const char*, Stage, L& items, int, F each) {
     Json* outer = at;
     Json array = Json::array();
     for (auto& item : items) {
       Json one = Json::object();
       at = &one;
-      each(item);
+      each(item, array.size());
       array.push_back(std::move(one));
     }
     at = outer;
@@ -56,15 +59,10 @@ public:
     (*at)[key] = names[static_cast<std::size_t>(v)].key;
   }
   void stations(const char* key, const char*, const std::vector<double>& v, bool) { (*at)[key] = v; }
-  void section(const char* key, const char*, const SectionChoice& v) {
-    if (const auto* naca = std::get_if<NacaChoice>(&v)) {
-      (*at)[key] = {{"naca", naca->digits}};
-      return;
-    }
-    const auto& s = std::get<ListedSection>(v);
-    (*at)[key] = {
-        {"name", s.name}, {"smooth", s.smooth}, {"upper", pointsToJson(s.upper)}, {"lower", pointsToJson(s.lower)}};
-  }
+  void freeText(const char* key, const std::string& v) { (*at)[key] = v; }
+  void digits(const char* key, const char*, const std::string& v, bool) { (*at)[key] = v; }
+  void points(const char* key, const Polyline& v, std::size_t) { (*at)[key] = pointsToJson(v); }
+  void bytes(const char* key, const EmbeddedCopy& v) { (*at)[key] = toBase64(v.bytes()); }
   void dihedral(const char* key, const Dihedral& v, double) {
     (*at)[key] = v.by == DihedralBy::rise ? Json{{"rise", v.value}} : Json{{"angleDeg", v.value}};
   }
@@ -86,7 +84,11 @@ public:
     if (!found->is_object()) return refuse(key, "a group of decisions was expected");
     descend(key, *found, inside);
   }
-  template <class L, class F> void list(const char* key, L& items, int most, F each) {
+  /// A group that older files do not have.
+  template <class F> void hidden(const char* key, F inside) {
+    if (at->contains(key)) group(key, "", Stage::plan, inside);
+  }
+  template <class L, class F> void list(const char* key, const char*, Stage, L& items, int most, F each) {
     const Json* found = take(key);
     if (!found) return;
     if (!found->is_array()) return refuse(key, "a list was expected");
@@ -97,7 +99,7 @@ public:
       items.emplace_back();
       if (!(*found)[i].is_object())
         return refuse(fmt::format("{}/{}", key, i).c_str(), "a group of decisions was expected");
-      descend(fmt::format("{}/{}", key, i), (*found)[i], [&] { each(items.back()); });
+      descend(fmt::format("{}/{}", key, i), (*found)[i], [&] { each(items.back(), i); });
     }
   }
   void length(const char* key, const char*, double& v, Limits l, bool = true) { real(key, v, l, "mm"); }
@@ -157,26 +159,34 @@ public:
       v.push_back(s.template get<double>());
     }
   }
-  void section(const char* key, const char*, SectionChoice& v) {
+  void freeText(const char* key, std::string& v) {
     const Json* found = take(key);
     if (!found) return;
-    if (found->is_object() && found->contains("naca") && (*found)["naca"].is_string()) {
-      const auto naca = readNaca((*found)["naca"].template get_ref<const std::string&>());
-      if (!naca) return refuse(key, naca.problem().cause);
-      v = NacaChoice{naca.value().digits};
-      return;
-    }
-    ListedSection s;
-    if (!found->is_object() || !found->contains("upper") || !found->contains("lower") ||
-        !points((*found)["upper"], s.upper) || !points((*found)["lower"], s.lower))
-      return refuse(key, "either naca digits, or upper and lower lists of points, were expected");
-    if (found->contains("name") && (*found)["name"].is_string())
-      s.name = (*found)["name"].template get<std::string>().substr(0, 200);
-    if (found->contains("smooth") && (*found)["smooth"].is_boolean())
-      s.smooth = (*found)["smooth"].template get<bool>();
-    auto checked = checkedListing(std::move(s));
-    if (!checked) return refuse(key, checked.problem().text());
-    v = std::move(checked.value());
+    if (!found->is_string() || found->template get_ref<const std::string&>().size() > 4000)
+      return refuse(key, "a text was expected");
+    v = found->template get<std::string>();
+  }
+  void digits(const char* key, const char*, std::string& v, bool) {
+    std::string typed = v;
+    freeText(key, typed);
+    const auto naca = readNaca(typed);
+    if (!naca) return refuse(key, naca.problem().cause);
+    v = naca.value().digits;
+  }
+  void points(const char* key, Polyline& v, std::size_t most) {
+    const Json* found = take(key);
+    if (!found) return;
+    Polyline read;
+    if (!pointsFrom(*found, read, most))
+      return refuse(key, fmt::format("a list of at most {} points [x, y] was expected", most));
+    v = std::move(read);
+  }
+  void bytes(const char* key, EmbeddedCopy& v) {
+    const Json* found = take(key);
+    if (!found) return;
+    const auto decoded = found->is_string() ? fromBase64(found->template get_ref<const std::string&>()) : std::nullopt;
+    if (!decoded) return refuse(key, "a copy in base64 was expected: it is damaged");
+    if (!decoded->empty()) v = EmbeddedCopy(*decoded);
   }
   void dihedral(const char* key, Dihedral& v, double halfSpan) {
     const Json* found = take(key);
@@ -200,11 +210,13 @@ public:
   void known(const char* key) { seen.insert(key); }
 
 private:
-  static bool points(const Json& json, Polyline& out) {
-    if (!json.is_array() || json.size() > mostPoints) return false;
+  static bool pointsFrom(const Json& json, Polyline& out, std::size_t most) {
+    constexpr double far = 1e7; // no pixel and no millimetre of a plan lies farther out
+    if (!json.is_array() || json.size() > most) return false;
     for (const Json& p : json) {
       if (!p.is_array() || p.size() != 2 || !p[0].is_number() || !p[1].is_number()) return false;
       out.emplace_back(p[0].get<double>(), p[1].get<double>());
+      if (!(std::abs(out.back().x()) < far && std::abs(out.back().y()) < far)) return false;
     }
     return true;
   }
@@ -247,6 +259,51 @@ private:
   std::set<std::string> seen;
 };
 
+/// Version 1 had a section as either digits or a list of points; since 2 it has a kind, and steps.
+void migrateSections(Json& json) {
+  if (!json.contains("sections") || !json["sections"].is_object()) return;
+  const Json fresh = [] {
+    Writer writer;
+    Design design;
+    describe(std::as_const(design), writer);
+    return writer.root["sections"]["root"];
+  }();
+  for (auto& [end, old] : json["sections"].items()) {
+    if (!old.is_object() || old.contains("kind")) continue;
+    Json now = fresh;
+    if (old.contains("naca")) {
+      now["naca"] = old["naca"];
+    } else {
+      now["kind"] = "listed";
+      for (const char* key : {"name", "upper", "lower"})
+        now["listed"][key] = old.contains(key) ? old[key] : Json();
+      if (!old.contains("name")) now["listed"]["name"] = "listed";
+      if (old.contains("smooth")) now["smoothListed"] = old["smooth"];
+    }
+    old = std::move(now);
+  }
+}
+
+/// Lists of nothing but numbers on one line each: a point reads as a point.
+std::string withShortLists(const std::string& text) {
+  std::string out;
+  out.reserve(text.size());
+  bool inText = false;
+  for (std::size_t i = 0; i < text.size(); ++i) {
+    const char c = text[i];
+    if (c == '"' && (i == 0 || text[i - 1] != '\\')) inText = !inText;
+    const std::size_t end = c == '[' && !inText ? text.find_first_not_of("0123456789+-.eE, \n", i + 1) : std::string::npos;
+    if (end == std::string::npos || text[end] != ']') {
+      out += c;
+      continue;
+    }
+    for (std::size_t k = i; k <= end; ++k)
+      if (text[k] != '\n' && text[k] != ' ') out += text[k] == ',' ? std::string(", ") : std::string(1, text[k]);
+    i = end;
+  }
+  return out;
+}
+
 Problem jsonProblem(std::string_view text, const nlohmann::json::parse_error& error) {
   const std::size_t end = std::min(error.byte, text.size());
   std::size_t line = 1, column = 1;
@@ -258,12 +315,20 @@ Problem jsonProblem(std::string_view text, const nlohmann::json::parse_error& er
 
 } // namespace
 
+Design demoDesign(std::string_view name) {
+  auto read = designFromText(shipped::demo(name).value());
+  assert(read.ok());
+  for (PlanSheet& sheet : read.value().design.plan.sheets)
+    if (const auto bytes = shipped::plan(sheet.file)) sheet.copy = EmbeddedCopy(std::string(*bytes));
+  return std::move(read.value().design);
+}
+
 std::string designToText(const Design& design) {
   Writer writer;
   writer.root["format"] = fileFormatName;
   writer.root["version"] = fileFormatVersion;
   describe(design, writer);
-  return writer.root.dump(2) + "\n";
+  return withShortLists(writer.root.dump(2)) + "\n";
 }
 
 Result<ReadDesign> designFromText(std::string_view text) {
@@ -284,6 +349,7 @@ Result<ReadDesign> designFromText(std::string_view text) {
     return Problem{"/version", fmt::format("the file is of version {}, from a newer program; this one reads up to {}",
                                            version, fileFormatVersion)};
   if (version < 1) return Problem{"/version", fmt::format("there is no version {}", version)};
+  if (version < 2) migrateSections(json);
   ReadDesign read;
   Reader reader(json);
   reader.known("format");
@@ -291,6 +357,22 @@ Result<ReadDesign> designFromText(std::string_view text) {
   describe(read.design, reader);
   reader.noteUnknown();
   if (reader.problem) return *reader.problem;
+  for (auto [key, section] : {std::pair("root", &read.design.sections.root), std::pair("tip", &read.design.sections.tip)}) {
+    if (section->kind == SectionKind::listed) {
+      auto checked = checkedListing(section->listed);
+      if (!checked)
+        return Problem{fmt::format("/sections/{}/listed", key), checked.problem().text()};
+    }
+  }
+  for (std::size_t i = 0; i < read.design.plan.readings.size(); ++i) {
+    const Reading& r = read.design.plan.readings[i];
+    const PointCount n = pointsOf(r.kind);
+    const auto place = fmt::format("/plan/readings/{}", i);
+    if (static_cast<int>(r.points.size()) < n.least || static_cast<int>(r.points.size()) > n.most)
+      return Problem{place, fmt::format("{} has {} points; {} were expected", nameOf(r), r.points.size(), n.least)};
+    if (r.sheet > static_cast<int>(read.design.plan.sheets.size()))
+      return Problem{place, fmt::format("{} is on sheet {}, and there is no such sheet", nameOf(r), r.sheet)};
+  }
   read.notes = std::move(reader.notes);
   return read;
 }

@@ -15,13 +15,6 @@ const char* name(Layer layer) {
   return "";
 }
 
-const char* name(Hand hand) {
-  return hand == Hand::right ? "right" : "left";
-}
-const char* nameLarge(Hand hand) {
-  return hand == Hand::right ? "RIGHT" : "LEFT";
-}
-
 double textWidth(std::string_view text, double height) {
   std::size_t letters = 0;
   for (char c : text) letters += (static_cast<unsigned char>(c) & 0xC0) != 0x80;

@@ -51,9 +51,6 @@ struct Drawing {
 /// Left for right: every x changes its sign; the lettering stays readable.
 Drawing mirrored(Drawing drawing);
 
-const char* name(Hand hand);      ///< "right"
-const char* nameLarge(Hand hand); ///< "RIGHT"
-
 /// Estimated width of a text in our fonts, mm: for laying out, not for measuring.
 double textWidth(std::string_view text, double height);
 

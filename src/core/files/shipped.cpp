@@ -6,6 +6,10 @@ extern const char eup_font_semibold_begin[], eup_font_semibold_end[];
 extern const char eup_font_bold_begin[], eup_font_bold_end[];
 extern const char eup_materials_begin[], eup_materials_end[];
 extern const char eup_demo_fenlark_begin[], eup_demo_fenlark_end[];
+extern const char eup_demo_plan_begin[], eup_demo_plan_end[];
+extern const char eup_demo_faulty_begin[], eup_demo_faulty_end[];
+extern const char eup_plan_clean_begin[], eup_plan_clean_end[];
+extern const char eup_plan_faulty_begin[], eup_plan_faulty_end[];
 }
 
 namespace eup::shipped {
@@ -28,11 +32,19 @@ std::string_view materials() {
 }
 
 std::vector<std::string> demoNames() {
-  return {"fenlark-1500"};
+  return {"fenlark-1500", "fenlark-plan", "fenlark-faulty-plan"};
 }
 
 std::optional<std::string_view> demo(std::string_view name) {
   if (name == "fenlark-1500") return between(eup_demo_fenlark_begin, eup_demo_fenlark_end);
+  if (name == "fenlark-plan") return between(eup_demo_plan_begin, eup_demo_plan_end);
+  if (name == "fenlark-faulty-plan") return between(eup_demo_faulty_begin, eup_demo_faulty_end);
+  return std::nullopt;
+}
+
+std::optional<std::string_view> plan(std::string_view file) {
+  if (file == "fenlark-plan.png") return between(eup_plan_clean_begin, eup_plan_clean_end);
+  if (file == "fenlark-faulty-plan.png") return between(eup_plan_faulty_begin, eup_plan_faulty_end);
   return std::nullopt;
 }
 

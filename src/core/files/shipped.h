@@ -17,4 +17,7 @@ std::vector<std::string> demoNames();
 /// The text of a demo wing's file; nothing if there is no demo of that name.
 std::optional<std::string_view> demo(std::string_view name);
 
+/// The bytes of a plan that a demo wing names; nothing if none ships under that name.
+std::optional<std::string_view> plan(std::string_view file);
+
 } // namespace eup::shipped

@@ -9,7 +9,7 @@
 namespace eup {
 
 /// The stages of the work, in order. Figures, findings and decisions each belong to one.
-enum class Stage { sections, panels, ribs, spars, joins };
+enum class Stage { plan, sections, panels, ribs, spars, joins };
 
 enum class Quantity {
   length,

@@ -1,4 +1,5 @@
 #include "core/measure/finding.h"
+#include "core/measure/hand.h"
 
 namespace eup {
 
@@ -14,8 +15,17 @@ const char* name(Severity severity) {
   return "";
 }
 
+const char* name(Hand hand) {
+  return hand == Hand::right ? "right" : "left";
+}
+const char* nameLarge(Hand hand) {
+  return hand == Hand::right ? "RIGHT" : "LEFT";
+}
+
 const char* name(Stage stage) {
   switch (stage) {
+  case Stage::plan:
+    return "Measure plan";
   case Stage::sections:
     return "Shape sections";
   case Stage::panels:

@@ -247,6 +247,22 @@ Result<Done> refuseCrossing(const Surfaces& s) {
 
 } // namespace
 
+std::string coordinatesText(const Section& section, CoordinateLayout layout) {
+  const Polyline upper = simplified(section.upper, 0), lower = simplified(section.lower, 0);
+  std::string out = section.name + "\n";
+  const auto line = [&](const Point& p) { out += fmt::format("{:10.6f} {:10.6f}\n", p.x(), p.y()); };
+  if (layout == CoordinateLayout::loop) {
+    std::for_each(upper.rbegin(), upper.rend(), line);
+    std::for_each(lower.begin() + 1, lower.end(), line);
+    return out;
+  }
+  out += fmt::format("{:10}. {:10}.\n\n", upper.size(), lower.size());
+  std::for_each(upper.begin(), upper.end(), line);
+  out += "\n";
+  std::for_each(lower.begin(), lower.end(), line);
+  return out;
+}
+
 Result<ReadSection> readCoordinates(std::string_view text, std::string_view fallbackName) {
   auto taken = takeLines(text);
   if (!taken) return taken.problem();

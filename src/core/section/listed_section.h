@@ -30,6 +30,11 @@ Result<ReadSection> readCoordinates(std::string_view text, std::string_view fall
 
 inline constexpr std::size_t mostPoints = 4000;
 
+enum class CoordinateLayout { loop, blocks };
+/// The points of a section in an open layout, chord fractions to six places: one loop from the trailing edge over the
+/// top to the nose and back below, or two blocks from the nose headed by their counts.
+std::string coordinatesText(const Section& section, CoordinateLayout layout);
+
 /// Checks a section that was read from elsewhere (a saved design) by the same rules.
 Result<ListedSection> checkedListing(ListedSection listing);
 

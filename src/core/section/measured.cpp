@@ -1,7 +1,10 @@
 #include "core/section/measured.h"
 #include "core/geometry/polyline.h"
+#include "core/section/naca.h"
 #include <algorithm>
 #include <cmath>
+#include <fmt/format.h>
+#include <map>
 
 namespace eup {
 namespace {
@@ -41,7 +44,75 @@ double noseCircle(const Section& s) {
   return std::hypot((xr * yy - yr * xy) / det, (yr * xx - xr * xy) / det);
 }
 
+/// The longest run from point to point of the underside that stays within `flatWithin` of a straight line.
+std::pair<double, double> flatRun(const Polyline& lower) {
+  const auto straight = [&](std::size_t a, std::size_t b) {
+    const Point d = lower[b] - lower[a];
+    for (std::size_t i = a + 1; i < b; ++i)
+      if (std::abs(lower[i].y() - lower[a].y() - d.y() * (lower[i].x() - lower[a].x()) / d.x()) > flatWithin) return false;
+    return true;
+  };
+  std::pair<double, double> best{0, 0};
+  std::size_t b = section_grid::noseSteps + 1;
+  for (std::size_t a = section_grid::noseSteps; a + 1 < lower.size(); ++a) {
+    b = std::max(b, a + 1);
+    while (b + 1 < lower.size() && straight(a, b + 1)) ++b;
+    if (lower[b].x() - lower[a].x() > best.second - best.first) best = {lower[a].x(), lower[b].x()};
+  }
+  return best;
+}
+
 } // namespace
+
+double depthAt(const Section& section, double x) {
+  return heightAt(section.upper, x) - heightAt(section.lower, x);
+}
+
+double rmsBetween(const Section& a, const Section& b) {
+  double sum = 0, before = 0;
+  for (int i = section_grid::noseSteps; i < section_grid::points; ++i) {
+    const auto k = static_cast<std::size_t>(i);
+    const double up = a.upper[k].y() - b.upper[k].y(), down = a.lower[k].y() - b.lower[k].y();
+    const double square = (up * up + down * down) / 2;
+    if (i > section_grid::noseSteps) sum += (square + before) / 2 * (section_grid::fraction(i) - section_grid::fraction(i - 1));
+    before = square;
+  }
+  return std::sqrt(sum);
+}
+
+NearestFourDigit nearestFourDigit(const Section& section) {
+  // From the measured numbers downhill, one digit at a time: thickness and camber pull apart, so there is one valley.
+  const SectionMeasures m = measure(section);
+  struct Digits {
+    int camber, at, thickness;
+    auto operator<=>(const Digits&) const = default;
+  };
+  std::map<Digits, double> tried;
+  const auto rms = [&](Digits d) {
+    if (const auto known = tried.find(d); known != tried.end()) return known->second;
+    Naca n;
+    n.digits = "0000";
+    n.camber = d.camber / 100.0;
+    n.camberAt = d.camber ? d.at / 10.0 : 0;
+    n.thickness = d.thickness / 100.0;
+    return tried[d] = rmsBetween(section, makeNaca(n));
+  };
+  Digits best{std::clamp(static_cast<int>(std::lround(m.camber * 100)), 0, 9),
+              std::clamp(static_cast<int>(std::lround(m.camberAt * 10)), 1, 9),
+              std::clamp(static_cast<int>(std::lround(m.thickness * 100)), 1, 40)};
+  if (best.camber > 0 && m.camberAt < 0.05) best.at = 4;
+  for (bool better = true; better;) {
+    better = false;
+    const Digits from = best;
+    for (Digits next : {Digits{from.camber + 1, from.at, from.thickness}, Digits{from.camber - 1, from.at, from.thickness},
+                        Digits{from.camber, from.at + 1, from.thickness}, Digits{from.camber, from.at - 1, from.thickness},
+                        Digits{from.camber, from.at, from.thickness + 1}, Digits{from.camber, from.at, from.thickness - 1}}) {
+      if (next.camber < 0 || next.camber > 9 || next.at < 1 || next.at > 9 || next.thickness < 1 || next.thickness > 40) continue;
+      if (rms(next) < rms(best) - 1e-12) best = next, better = true;
+    }
+  }
+  return {fmt::format("{}{}{:02}", best.camber, best.camber ? best.at : 0, best.thickness), rms(best)};
+}
 
 SectionMeasures measure(const Section& section) {
   SectionMeasures m;
@@ -59,6 +130,9 @@ SectionMeasures measure(const Section& section) {
   m.camberAt = m.camber > 1e-6 ? high.at : 0;
   m.noseRadius = noseCircle(section);
   m.tailThickness = depth.back();
+  const auto slopeOf = [](const Polyline& s) { return std::atan((s.back().y() - heightAt(s, 0.9)) / 0.1); };
+  m.tailAngle = slopeOf(section.lower) - slopeOf(section.upper);
+  std::tie(m.flatFrom, m.flatTo) = flatRun(section.lower);
   const Polyline loop = outlineOf(section);
   m.area = signedArea(loop);
   m.perimeter = perimeterOf(loop);

@@ -10,6 +10,8 @@ struct SectionMeasures {
   double camber = 0, camberAt = 0;       ///< greatest height of the line half way between the surfaces, and where
   double noseRadius = 0;                 ///< circle through the points next to the nose, both surfaces
   double tailThickness = 0;
+  double tailAngle = 0; ///< rad, between the surfaces over the last tenth of the chord
+  double flatFrom = 0, flatTo = 0; ///< the longest run of the underside that a straightedge touches all along
   double area = 0, perimeter = 0;
   double undercamber = 0;                ///< greatest gap over a straightedge laid under the section, square to it
   std::optional<double> undercamberAt{}; ///< nothing when the underside is convex
@@ -17,5 +19,22 @@ struct SectionMeasures {
 };
 
 SectionMeasures measure(const Section& section);
+
+/// A run counts as flat when it leaves a straight line by no more than this share of the chord: 0.1 mm on 250 mm,
+/// which no straightedge on a bench shows.
+inline constexpr double flatWithin = 4e-4;
+
+/// Depth at a chord fraction in [0, 1], square to the chord line.
+double depthAt(const Section& section, double x);
+
+/// Root mean square of the height differences over both surfaces, evenly along the chord; chord fraction.
+double rmsBetween(const Section& a, const Section& b);
+
+/// The NACA 4-digit section that lies nearest by `rmsBetween`.
+struct NearestFourDigit {
+  std::string digits;
+  double rms = 0;
+};
+NearestFourDigit nearestFourDigit(const Section& section);
 
 } // namespace eup

@@ -10,9 +10,32 @@ namespace {
 
 constexpr int denseSteps = 1000;
 
-double halfThickness(double t, double x) {
+double plainHalfThickness(double t, double x) {
   return 5 * t * (0.2969 * std::sqrt(x) + x * (-0.1260 + x * (-0.3516 + x * (0.2843 - 0.1015 * x))));
 }
+
+/// Two cubics that meet at the thickest point, for a section 20 % thick (NASA TM X-3284); scaled by thickness.
+struct ModifiedThickness {
+  explicit ModifiedThickness(const Naca& n) : m(n.thickestAt), scale(n.thickness / 0.2) {
+    // Slope constants of the tail, NACA Report 492, for the thickest point at 20 … 60 %.
+    constexpr double d1s[] = {0.200, 0.234, 0.315, 0.465, 0.700};
+    const double back = 1 - m;
+    d1 = d1s[std::clamp(static_cast<int>(std::lround(m * 10)) - 2, 0, 4)];
+    d2 = (0.294 - 2 * back * d1) / (back * back);
+    d3 = (-0.196 + back * d1) / (back * back * back);
+    a0 = 0.296904 * n.noseIndex / 6;
+    const double rho = 0.2 * back * back / (0.588 - 2 * d1 * back);
+    a1 = 0.3 / m - 15.0 / 8 * a0 / std::sqrt(m) - m / (10 * rho);
+    a2 = -0.3 / (m * m) + 5.0 / 4 * a0 / std::pow(m, 1.5) + 1 / (5 * rho);
+    a3 = 0.1 / (m * m * m) - 0.375 * a0 / std::pow(m, 2.5) - 1 / (10 * rho * m);
+  }
+  double operator()(double x) const {
+    if (x < m) return scale * (a0 * std::sqrt(x) + x * (a1 + x * (a2 + x * a3)));
+    const double u = 1 - x;
+    return scale * (0.002 + u * (d1 + u * (d2 + u * d3)));
+  }
+  double m, scale, d1, d2, d3, a0, a1, a2, a3;
+};
 
 struct MeanLine {
   double y, slope;
@@ -32,27 +55,37 @@ MeanLine meanLine(const Naca& n, double x) {
   return {c / q * ((1 - 2 * p) + 2 * p * x - x * x), 2 * c / q * (p - x)};
 }
 
-std::string onlyDigits(std::string_view text) {
+std::string withoutPrefix(std::string_view text) {
   std::string out;
   for (char ch : text)
-    if (!std::isspace(static_cast<unsigned char>(ch)) && ch != '-')
-      out += static_cast<char>(std::toupper(static_cast<unsigned char>(ch)));
-  if (out.starts_with("NACA")) out.erase(0, 4);
+    if (!std::isspace(static_cast<unsigned char>(ch))) out += static_cast<char>(std::toupper(static_cast<unsigned char>(ch)));
+  if (out.starts_with("NACA")) out.erase(0, out.starts_with("NACA-") ? 5 : 4);
   return out;
 }
 
 } // namespace
 
 Result<Naca> readNaca(std::string_view text) {
-  const std::string digits = onlyDigits(text);
+  const std::string typed = withoutPrefix(text);
+  std::string digits = typed;
+  digits.erase(std::remove(digits.begin(), digits.end(), '-'), digits.end());
   const bool numeric = std::all_of(digits.begin(), digits.end(), [](char c) { return c >= '0' && c <= '9'; });
-  if (!numeric || (digits.size() != 4 && digits.size() != 5))
+  const bool dashed = typed.size() == 7 && typed[4] == '-';
+  if (!numeric || (dashed ? digits.size() != 6 : digits.size() != 4 && digits.size() != 5))
     return Problem{"",
-                   fmt::format("“{}” is not a 4- or 5-digit section. Write 2412 or 23012, or open a coordinate file.",
+                   fmt::format("“{}” is not a NACA section. Write 2412, 0012-64 or 23012, or open a coordinate file.",
                                text.substr(0, 40))};
   Naca n;
-  n.digits = digits;
   const auto digit = [&](std::size_t i) { return digits[i] - '0'; };
+  n.digits = digits;
+  if (dashed) {
+    n.digits = typed;
+    n.noseIndex = digit(4);
+    n.thickestAt = digit(5) / 10.0;
+    if (digit(4) > 8 || digit(5) < 2 || digit(5) > 6)
+      return Problem{"", fmt::format("{}: the nose index can be 0 to 8, the thickest point 2 to 6 tenths.", typed)};
+    digits.resize(4);
+  }
   n.thickness = (digit(digits.size() - 2) * 10 + digit(digits.size() - 1)) / 100.0;
   if (n.thickness < 0.01 || n.thickness > 0.40)
     return Problem{"",
@@ -78,12 +111,13 @@ Result<Naca> readNaca(std::string_view text) {
 }
 
 Section makeNaca(const Naca& n) {
+  const ModifiedThickness modified(n);
   Polyline upper, lower;
   upper.reserve(denseSteps + 1);
   lower.reserve(denseSteps + 1);
   for (int i = 0; i <= denseSteps; ++i) {
     const double x = (1 - std::cos(std::numbers::pi * i / denseSteps)) / 2;
-    const double yt = halfThickness(n.thickness, x);
+    const double yt = n.modified() ? modified(x) : plainHalfThickness(n.thickness, x);
     const MeanLine line = meanLine(n, x);
     const double scale = 1 / std::sqrt(1 + line.slope * line.slope), sine = line.slope * scale;
     upper.emplace_back(x - yt * sine, line.y + yt * scale);
@@ -94,7 +128,8 @@ Section makeNaca(const Naca& n) {
 
 double nacaNoseRadius(const Naca& n) {
   const double slope = meanLine(n, 0).slope;
-  return 1.1019 * n.thickness * n.thickness / std::sqrt(1 + slope * slope);
+  const double share = n.noseIndex / 6.0;
+  return 1.1019 * n.thickness * n.thickness * share * share / std::sqrt(1 + slope * slope);
 }
 
 } // namespace eup

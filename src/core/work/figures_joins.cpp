@@ -168,6 +168,7 @@ void settingUpFigures(const TrueWing& w, FigureList& out) {
 std::vector<Figure> allFigures(const TrueWing& w) {
   FigureList out(w.design.unit);
   out.all.reserve(100 + w.ribs.size() * 20);
+  planFigures(w, out);
   sectionFigures(w, out);
   panelFigures(w, out);
   ribFigures(w, out);

@@ -38,7 +38,7 @@ void frameFigures(const TrueWing& w, const Rib& rib, FigureList& out) {
            "greatest depth square to the chord line",
            "measured on the cut through the panel",
            ruledLoft,
-           {"sections.root", "sections.tip", "panel.rootChord", "panel.tipChord"},
+           {"sections.root.kind", "sections.tip.kind", "panel.rootChord", "panel.tipChord"},
            false,
            rib.number});
 }

@@ -12,12 +12,10 @@ void oneSection(const TrueWing& w, FigureList& out, bool root) {
   const SectionMeasures& m = root ? w.rootMeasures : w.tipMeasures;
   const double chord = root ? w.design.panel.rootChord : w.design.panel.tipChord;
   const SectionChoice& choice = root ? w.design.sections.root : w.design.sections.tip;
-  const auto* digits = std::get_if<NacaChoice>(&choice);
-  const std::string source =
-      digits ? (digits->digits.size() == 5 ? "NACA Report 537 (1935), mean line; Report 460 (1933), thickness"
-                                           : "NACA Report 460 (1933)")
-             : "the listed coordinates";
-  const std::vector<std::string> from{fmt::format("sections.{}", end), fmt::format("panel.{}Chord", end)};
+  const ShapedSection& shape = root ? w.rootShape : w.tipShape;
+  const bool plainNaca = choice.kind == SectionKind::naca && choice.steps.empty();
+  const std::string source = sourceOf(choice);
+  const std::vector<std::string> from{fmt::format("sections.{}.kind", end), fmt::format("panel.{}Chord", end)};
   const auto key = [&](const char* what) { return fmt::format("section.{}.{}", end, what); };
   const std::string where = fmt::format("{} section, square to its chord line", end);
   const auto ofChord = [&](double share) {
@@ -32,9 +30,9 @@ void oneSection(const TrueWing& w, FigureList& out, bool root) {
   add("thicknessAt", cap + " thickest at", m.thicknessAt, "place of the greatest depth, from the leading edge");
   add("camber", cap + " camber", m.camber, "greatest height of the line half way between the surfaces × chord");
   add("camberAt", cap + " camber at", m.camberAt, "place of the greatest camber, from the leading edge");
-  const double radius = digits ? nacaNoseRadius(readNaca(digits->digits).value()) : m.noseRadius;
+  const double radius = plainNaca ? nacaNoseRadius(readNaca(choice.naca).value()) : m.noseRadius;
   add("noseRadius", cap + " nose radius", radius,
-      digits ? "1.1019 t², turned for the mean line's slope at the nose, × chord"
+      plainNaca ? "1.1019 t², turned for the mean line's slope at the nose, × chord"
              : "circle through the points next to the nose × chord");
   add("tailThickness", cap + " TE thickness", m.tailThickness, "depth of the open trailing edge × chord");
   if (m.undercamberAt)
@@ -45,6 +43,48 @@ void oneSection(const TrueWing& w, FigureList& out, bool root) {
            fmt::format("{:.5f} × ({})² = {}", m.area, out.len(chord),
                        told(m.area * chord * chord, Quantity::area, w.design.unit)),
            source, from});
+  out.add({key("tailAngle"), cap + " TE angle", m.tailAngle, Quantity::angle, Stage::sections, where,
+           "between the surfaces, each taken straight over its last tenth of the chord",
+           fmt::format("= {}", out.deg(m.tailAngle)), source, from});
+  add("flatRun", cap + " underside flat for", m.flatTo - m.flatFrom,
+      fmt::format("longest run within {:.2f} % of the chord of a straightedge, from {:.0f} % to {:.0f} %", flatWithin * 100,
+                  m.flatFrom * 100, m.flatTo * 100));
+  if (m.undercamberAt)
+    add("undercamberAt", cap + " undercamber at", *m.undercamberAt, "place of the greatest gap over the straightedge");
+  if (!w.design.spars.empty()) {
+    const Spar& spar = w.design.spars.front();
+    const double x = root ? spar.rootFraction : spar.tipFraction;
+    add("depthAtSpar", fmt::format("{} depth at the {}", cap, spar.name), depthAt(shape.section, x),
+        fmt::format("depth square to the chord line at {:.1f} % of the chord", x * 100));
+  }
+  if (!plainNaca || choice.naca.size() != 4) {
+    const NearestFourDigit nearest = nearestFourDigit(shape.section);
+    add("nearest", fmt::format("{} against NACA {}, rms", cap, nearest.digits), nearest.rms,
+        fmt::format("nearest NACA 4-digit section is {}: root mean square of the height differences, both surfaces, evenly "
+                    "along the chord",
+                    nearest.digits));
+  }
+  for (std::size_t i = 0; i < shape.steps.size(); ++i) {
+    const StepResult& step = shape.steps[i];
+    out.add({fmt::format("section.{}.step{}.moved", end, i + 1), fmt::format("{}, step {} moves the surface", cap, i + 1),
+             step.moved * chord, Quantity::length, Stage::sections,
+             fmt::format("{} surface, {:.0f} % of the chord", step.upper ? "upper" : "lower", step.movedAt * 100),
+             "greatest height difference between before and after the step × chord", ofChord(step.moved), "plane geometry",
+             {fmt::format("sections.{}.steps.{}.kind", end, i)}});
+  }
+  if (shape.trace) {
+    const auto& t = *shape.trace;
+    const std::string tolerance = fmt::format("sections.{}.traceTolerance", end);
+    out.add({key("trace.rms"), cap + " trace, rms off the curve", t.rms, Quantity::length, Stage::sections, "on the plan",
+             "root mean square of the traced points' distances from the smooth curve",
+             fmt::format("{} points: {}", choice.traced.upper.size() + choice.traced.lower.size(), out.len(t.rms)),
+             "P-spline: Eilers and Marx, Statistical Science 11 (1996)", {tolerance}});
+    out.add({key("trace.worst"), cap + " trace, worst point", t.worst, Quantity::length, Stage::sections,
+             fmt::format("{} surface, {:.1f} % of the chord", t.worstUpper ? "upper" : "lower", t.worstAt.x() * 100),
+             "greatest distance of a traced point from the smooth curve",
+             fmt::format("point {} of the {} surface: {}", t.worstPoint + 1, t.worstUpper ? "upper" : "lower", out.len(t.worst)),
+             "P-spline: Eilers and Marx, Statistical Science 11 (1996)", {tolerance}});
+  }
 }
 
 } // namespace

@@ -95,7 +95,7 @@ void noseBoxFigure(const TrueWing& w, FigureList& out) {
            "4 A² t ÷ length of the wall, on its mid line",
            fmt::format("4 × ({:.0f} mm²)² × {} mm ÷ {:.1f} mm = {:.0f} mm⁴", area, d.sheeting.thickness, length, j),
            "Bredt's formula for thin closed tubes",
-           {"sheeting.thickness", fmt::format("spars.{}.rootFraction", *main), "sections.root", "panel.rootChord"}});
+           {"sheeting.thickness", fmt::format("spars.{}.rootFraction", *main), "sections.root.kind", "panel.rootChord"}});
 }
 
 } // namespace

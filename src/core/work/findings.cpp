@@ -248,7 +248,7 @@ void joinFindings(Finder f) {
            "It rests on a line, not on a face: the chord line was levelled instead.",
            "Choose root chord level, or a section with a flat underside.",
            {},
-           {"join.datum", "sections.root"}});
+           {"join.datum", "sections.root.kind"}});
   if (f.w.join.block.height < 0)
     f.say({"join.block",
            Severity::warning,
@@ -307,6 +307,8 @@ void joinFindings(Finder f) {
 std::vector<Finding> allFindings(const TrueWing& w) {
   std::vector<Finding> out;
   const Finder f{w, out};
+  planFindings(w, out);
+  sectionFindings(w, out);
   shapeFindings(f);
   thinFindings(f);
   notchFindings(f);

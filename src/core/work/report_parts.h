@@ -21,6 +21,9 @@ private:
   LengthUnit unit;
 };
 
+void planFigures(const TrueWing& wing, FigureList& out);
+void planFindings(const TrueWing& wing, std::vector<Finding>& out);
+void sectionFindings(const TrueWing& wing, std::vector<Finding>& out);
 void sectionFigures(const TrueWing& wing, FigureList& out);
 void panelFigures(const TrueWing& wing, FigureList& out);
 void ribFigures(const TrueWing& wing, FigureList& out);

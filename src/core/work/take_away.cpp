@@ -1,8 +1,10 @@
 #include "core/work/take_away.h"
+#include "core/drawing/reference_drawing.h"
 #include "core/exchange/dxf_writer.h"
 #include "core/exchange/svg_writer.h"
 #include "core/files/text_file.h"
 #include <fmt/format.h>
+#include <functional>
 
 namespace eup {
 namespace {
@@ -50,7 +52,30 @@ const char* kindName(RibKind kind) {
   return kind == RibKind::root ? "root" : kind == RibKind::tip ? "tip" : "main";
 }
 
+Result<Done> writeByName(const Drawing& drawing, const std::filesystem::path& path, Paper paper) {
+  const std::string ending = path.extension().string();
+  if (ending == ".svg") return writeFileAtomically(path, toSvg(drawing));
+  const auto text = ending == ".dxf" ? toDxf(drawing) : ending == ".pdf" ? toPdf({drawing}, paper, betterSideways({drawing}, paper)) : Problem{path.filename().string(), "end the name in .pdf, .svg or .dxf"};
+  if (!text) return text.problem();
+  return writeFileAtomically(path, text.value());
+}
+
 } // namespace
+
+Result<Done> writeSection(const TrueWing& w, bool root, const std::filesystem::path& path, CoordinateLayout layout, Paper paper) {
+  const Section& section = root ? w.rootSection : w.tipSection;
+  if (path.extension() == ".dat" || path.extension() == ".txt") return writeFileAtomically(path, coordinatesText(section, layout));
+  const double chord = root ? w.design.panel.rootChord : w.design.panel.tipChord;
+  const Figure* radius = w.figure(root ? "section.root.noseRadius" : "section.tip.noseRadius");
+  return writeByName(sectionDrawing(section, chord, radius ? radius->value / chord : 0, w.design.name, w.design.unit), path, paper);
+}
+
+Result<Done> writeReference(const TrueWing& w, Hand hand, const std::filesystem::path& path, Paper paper) {
+  if (w.plan.hands.empty()) return Problem{"", "no edges were read off the plan yet: read LE and TE at the end ribs"};
+  for (const DrawnHand& h : w.plan.hands)
+    if (h.hand == hand) return writeByName(referenceDrawing(h, w.design.name, w.design.unit, hand), path, paper);
+  return writeByName(referenceDrawing(w.plan.hands.front(), w.design.name, w.design.unit, hand), path, paper);
+}
 
 DrawnWing drawn(const TrueWing& w) {
   return {w.design, w.loft, w.spars, w.ribs, w.join, w.settingUp};

@@ -3,9 +3,9 @@
 #include "core/drawing/wing_drawings.h"
 #include "core/exchange/pdf_writer.h"
 #include "core/exchange/report.h"
+#include "core/measure/progress.h"
 #include "core/work/true_wing.h"
 #include <filesystem>
-#include <functional>
 
 namespace eup {
 
@@ -21,13 +21,17 @@ struct ExportOrder {
   double sheetWidth = 900; ///< mm, of the one sheet of ribs in SVG and DXF
 };
 
-/// Told the share done (0 … 1) before each file; answers false to stop.
-using Progress = std::function<bool(double)>;
-
 /// Writes ribs, plan and bench card, a file each for every hand and format, into an existing or new folder. Returns
 /// the paths written. Names say wing, drawing and hand: "fenlark-1500-ribs-right.svg".
 Result<std::vector<std::filesystem::path>> exportWing(const TrueWing& wing, const std::filesystem::path& folder,
                                                       const ExportOrder& order, const Progress& progress = {});
+
+/// What a section is written as, told by the file's name: .pdf, .svg and .dxf are a full-size sheet with gauges for the
+/// nose, .dat and .txt a coordinate file in the layout asked for.
+Result<Done> writeSection(const TrueWing& wing, bool root, const std::filesystem::path& path,
+                          CoordinateLayout layout = CoordinateLayout::loop, Paper paper = Paper::a4);
+/// Reference points of the plan for one hand, mirrored when the plan draws the other: .pdf, .svg or .dxf.
+Result<Done> writeReference(const TrueWing& wing, Hand hand, const std::filesystem::path& path, Paper paper = Paper::a4);
 
 /// One row a rib, for other programs. Columns are documented in docs/figures.md.
 Table stationTable(const TrueWing& wing);

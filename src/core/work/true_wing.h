@@ -4,6 +4,7 @@
 #include "core/joins/setting_up.h"
 #include "core/measure/finding.h"
 #include "core/parts/rib.h"
+#include "core/plan/judge.h"
 #include "core/section/measured.h"
 #include "core/strength/spar_strength.h"
 
@@ -11,6 +12,8 @@ namespace eup {
 
 struct TrueWing {
   Design design; ///< what it follows from
+  JudgedPlan plan; ///< the paper plan, as far as it was read
+  ShapedSection rootShape, tipShape;
   Section rootSection, tipSection;
   SectionMeasures rootMeasures, tipMeasures;
   PanelLoft loft;
@@ -25,9 +28,6 @@ struct TrueWing {
 
   const Figure* figure(std::string_view key) const;
 };
-
-/// The section that a choice stands for.
-Section sectionOf(const SectionChoice& choice);
 
 /// The wing that follows from the design; or, when its decisions contradict each other, the findings that say why
 /// there is none. Pure: the same design gives the same wing.

@@ -1,5 +1,4 @@
 #include "core/design/validate.h"
-#include "core/section/naca.h"
 #include "core/work/report_parts.h"
 #include "core/work/true_wing.h"
 
@@ -11,19 +10,13 @@ const Figure* TrueWing::figure(std::string_view key) const {
   return nullptr;
 }
 
-Section sectionOf(const SectionChoice& choice) {
-  if (const auto* listed = std::get_if<ListedSection>(&choice)) return makeSection(*listed);
-  const auto naca = readNaca(std::get<NacaChoice>(choice).digits);
-  assert(naca.ok()); // designs hold only digits that were read
-  return makeNaca(naca.value());
-}
-
 std::variant<TrueWing, std::vector<Finding>> work(const Design& d) {
   if (auto contradictions = impossible(d); !contradictions.empty()) return contradictions;
-  Section root = sectionOf(d.sections.root);
-  Section tip = d.sections.tip == d.sections.root ? root : sectionOf(d.sections.tip);
-  PanelLoft loft(d.panel, root, tip);
-  TrueWing w{d, std::move(root), std::move(tip), {}, {}, std::move(loft), {}, {}, {}, {}, {}, {}, {}, {}};
+  ShapedSection root = shape(d.sections.root);
+  ShapedSection tip = d.sections.tip == d.sections.root ? root : shape(d.sections.tip);
+  PanelLoft loft(d.panel, root.section, tip.section);
+  const Section rootSection = root.section, tipSection = tip.section;
+  TrueWing w{d,  d.plan.sheets.empty() ? JudgedPlan{} : judge(d.plan, d.unit),  std::move(root), std::move(tip), rootSection, tipSection, {}, {}, std::move(loft), {}, {}, {}, {}, {}, {}, {}, {}};
   w.rootMeasures = measure(w.rootSection);
   w.tipMeasures = measure(w.tipSection);
   w.planform = planformOf(d.panel);

@@ -1,0 +1,150 @@
+#include "core/design/plan_use.h"
+#include "core/design/decisions.h"
+#include "core/measure/figure.h"
+#include <algorithm>
+#include <cmath>
+#include <fmt/format.h>
+#include <map>
+#include <span>
+
+namespace eup {
+
+std::vector<Change> changesBetween(const Design& before, const Design& after) {
+  std::map<std::string, Decision> old;
+  for (Decision& d : decisionsOf(before)) old.emplace(d.path, d);
+  const auto words = [](const Decision& d) { return d.unit.empty() ? d.text : d.text + " " + d.unit; };
+  const auto label = [](const Decision& d) { return d.group + ": " + d.label; };
+  std::vector<Change> out;
+  for (const Decision& d : decisionsOf(after)) {
+    const auto was = old.find(d.path);
+    const bool had = was != old.end() && was->second.applies;
+    const std::string from = had ? words(was->second) : "", to = d.applies ? words(d) : "";
+    if (from != to && !d.follows && !(had && was->second.follows)) out.push_back({d.path, label(d), from, to});
+    if (was != old.end()) old.erase(was);
+  }
+  for (const auto& [path, d] : old)
+    if (d.applies) out.push_back({path, label(d), words(d), ""});
+  return out;
+}
+
+Changed withReadings(const Design& design, const JudgedPlan& judged) {
+  Changed out{design, {}};
+  Design& d = out.design;
+  const PlanLayout& l = judged.layout;
+  const auto take = [&](const char* path, const std::optional<double>& value, double scale = 1) {
+    if (!value) return;
+    const auto decision = decisionAt(d, path);
+    if (*value * scale < decision->limits.low || *value * scale > decision->limits.high) {
+      out.notes.push_back(fmt::format("{} was read as {}, which it cannot be; it stays.", decision->label, told(*value, Quantity::length, d.unit)));
+      return;
+    }
+    // A hundredth of a millimetre is finer than any reading.
+    d = decideValue(d, path, std::round(*value * scale * 100) / 100).value();
+  };
+  take("panel.halfSpan", l.halfSpan);
+  take("panel.rootChord", l.rootChord);
+  take("panel.tipChord", l.tipChord);
+  take("panel.tipSetback", l.tipSetback);
+  if (l.evenRibs && *l.evenRibs >= 2 && *l.evenRibs <= mostRibs) {
+    d.ribs.rule = RibRule::count;
+    d.ribs.count = *l.evenRibs;
+  } else if (l.stations && l.stations->size() >= 2 && l.stations->size() <= static_cast<std::size_t>(mostRibs)) {
+    d.ribs.rule = RibRule::stations;
+    d.ribs.stations.clear();
+    for (double t : *l.stations) d.ribs.stations.push_back(std::round(t * 100) / 100);
+    d.ribs.stations.front() = 0;
+    d.ribs.stations.back() = d.panel.halfSpan;
+  }
+  take("ribs.thickness", l.thickness);
+  take("ribs.rootThickness", l.rootThickness);
+  take("ribs.tipThickness", l.tipThickness);
+  for (const PlanLayout::Line& line : l.spars) {
+    if (line.number > mostSpars) {
+      out.notes.push_back(fmt::format("Spar {} was read; {} spars can be laid.", line.number, mostSpars));
+      continue;
+    }
+    while (static_cast<int>(d.spars.size()) < line.number) {
+      Spar spar;
+      spar.name = fmt::format("spar {}", d.spars.size() + 1);
+      d.spars.push_back(spar);
+    }
+    Spar& spar = d.spars[static_cast<std::size_t>(line.number - 1)];
+    const auto fraction = [](double f) { return std::clamp(std::round(f * 10000) / 10000, 0.02, 0.98); };
+    spar.rootFraction = fraction(line.rootFraction);
+    spar.tipFraction = fraction(line.tipFraction);
+  }
+  for (int number : {1, 2}) {
+    SectionChoice& section = number == 1 ? d.sections.root : d.sections.tip;
+    if (auto traced = tracedFromPlan(d.plan, judged.sheets, number)) {
+      traced->tolerance = section.traced.tolerance;
+      if (const auto fit = fitTrace(*traced); !fit) {
+        out.notes.push_back(fmt::format("The {} section was not taken: {}", number == 1 ? "root" : "tip", fit.problem().text()));
+        continue;
+      }
+      section.kind = SectionKind::traced;
+      section.traced = std::move(*traced);
+    }
+  }
+  return out;
+}
+
+double soldSize(double size, StockKind kind, LengthUnit unit) {
+  static constexpr double metricStrip[] = {1, 1.5, 2, 2.5, 3, 4, 5, 6, 7, 8, 10, 12, 15, 20, 25, 30, 35, 40, 50, 60};
+  static constexpr double metricSheet[] = {0.8, 1, 1.5, 2, 2.5, 3, 4, 5, 6, 8, 10, 12, 15, 20};
+  static constexpr double metricPly[] = {0.4, 0.6, 0.8, 1, 1.5, 2, 2.5, 3, 4, 5, 6, 8, 10};
+  static constexpr double inchStrip[] = {1 / 32.0, 1 / 20.0, 1 / 16.0, 3 / 32.0, 1 / 8.0, 5 / 32.0, 3 / 16.0, 1 / 4.0, 5 / 16.0,
+                                         3 / 8.0,  1 / 2.0,  5 / 8.0,  3 / 4.0,  1,       1.25,     1.5,      2};
+  static constexpr double inchSheet[] = {1 / 32.0, 1 / 20.0, 1 / 16.0, 3 / 32.0, 1 / 8.0, 3 / 16.0, 1 / 4.0, 3 / 8.0, 1 / 2.0, 3 / 4.0};
+  static constexpr double inchPly[] = {1 / 64.0, 1 / 32.0, 1 / 16.0, 3 / 32.0, 1 / 8.0, 3 / 16.0, 1 / 4.0, 3 / 8.0};
+  const bool inch = unit == LengthUnit::inch;
+  const std::span<const double> sizes = kind == StockKind::strip   ? (inch ? std::span<const double>(inchStrip) : metricStrip)
+                                        : kind == StockKind::sheet ? (inch ? std::span<const double>(inchSheet) : metricSheet)
+                                                                   : (inch ? std::span<const double>(inchPly) : metricPly);
+  const double scale = inch ? mmPerInch : 1;
+  double best = sizes.front() * scale;
+  for (double s : sizes) // nearest by ratio: 1 mm matters at 3 mm, not at 30
+    if (std::abs(std::log(s * scale / size)) < std::abs(std::log(best / size))) best = s * scale;
+  return best;
+}
+
+Changed atHalfSpan(const Design& design, double halfSpan, StockRule stock) {
+  Changed out{design, {}};
+  Design& d = out.design;
+  const double k = halfSpan / d.panel.halfSpan;
+  for (double* shape : {&d.panel.halfSpan, &d.panel.rootChord, &d.panel.tipChord, &d.panel.tipSetback, &d.ribs.spacing}) *shape *= k;
+  for (double& s : d.ribs.stations) s *= k;
+  if (d.join.dihedral.by == DihedralBy::rise) d.join.dihedral.value *= k;
+  d.capStrips.width = std::max(0.5, std::round(d.capStrips.width * k * 2) / 2); // strips are cut to width at the bench
+  d.leadingEdge.letIn *= k;
+  if (stock == StockRule::step) {
+    const auto step = [&](double& size, StockKind kind) { size = soldSize(size * k, kind, d.unit); };
+    step(d.ribs.thickness, StockKind::sheet);
+    step(d.ribs.rootThickness, StockKind::sheet);
+    step(d.ribs.tipThickness, StockKind::sheet);
+    step(d.sheeting.thickness, StockKind::sheet);
+    step(d.capStrips.thickness, StockKind::sheet);
+    step(d.leadingEdge.width, StockKind::strip);
+    step(d.leadingEdge.height, StockKind::strip);
+    step(d.trailingEdge.width, StockKind::strip);
+    step(d.trailingEdge.sheet, StockKind::sheet);
+    for (Spar& s : d.spars) {
+      for (Cap* cap : {&s.top, &s.bottom}) step(cap->width, StockKind::strip), step(cap->depth, StockKind::strip);
+      step(s.sheet, StockKind::sheet);
+    }
+    step(d.join.braceThickness, StockKind::ply);
+  }
+  out.notes.push_back(fmt::format("Mass stays at {}; a wing {} times the size is about {:.1f} times as heavy for the same build: decide it again.",
+                                  told(d.flying.mass, Quantity::mass, d.unit), fmt::format("{:.2f}", k), k * k * k));
+  if (stock == StockRule::keep) out.notes.emplace_back("Stock sizes stay as they were: look at the spars' reserves.");
+  // What no longer fits the limits of a decision is held at them.
+  for (const Decision& decision : decisionsOf(d)) {
+    if (decision.kind != DecisionKind::length || decision.follows) continue;
+    if (decision.value < decision.limits.low - 1e-9 || decision.value > decision.limits.high + 1e-9) {
+      d = decideValue(d, decision.path, decision.value).value();
+      out.notes.push_back(decision.label + " is held at its limit.");
+    }
+  }
+  return out;
+}
+
+} // namespace eup

@@ -1,0 +1,435 @@
+#include "core/plan/judge.h"
+#include "core/measure/length_text.h"
+#include "core/plan/read_lines.h"
+#include <algorithm>
+#include <cmath>
+#include <fmt/format.h>
+#include <map>
+#include <numeric>
+
+namespace eup {
+
+const ReadLine* DrawnHand::line(ReadingKind kind, int number) const {
+  for (const ReadLine& l : lines)
+    if (l.kind == kind && l.number == number) return &l;
+  return nullptr;
+}
+
+namespace {
+
+class Judge {
+public:
+  Judge(const Plan& p, LengthUnit u) : plan(p), unit(u) {
+    out.sheets = layOut(p);
+    out.hands = drawnHands(p, out.sheets);
+  }
+
+  JudgedPlan all() {
+    for (const DrawnHand& hand : out.hands) {
+      for (const ReadLine& line : hand.lines) judgeLine(line);
+      judgeBreak(hand);
+      judgeTemplates(hand);
+    }
+    if (!out.hands.empty()) judgeSpacing(out.hands.front());
+    if (out.hands.size() == 2) judgeHands();
+    judgeThickness();
+    for (Judgement& j : out.judgements)
+      for (const Verdict& v : plan.verdicts)
+        if (v.key == j.key) j.take = v.take;
+    if (!out.hands.empty()) layout();
+    return std::move(out);
+  }
+
+private:
+  /// To a tenth of a millimetre: readings are no finer.
+  std::string len(double mm) const {
+    return unit == LengthUnit::mm ? formatLength(mm, unit, 1) + " mm" : told(mm, Quantity::length, unit);
+  }
+  std::string deg(double rad) const { return told(rad, Quantity::angle, unit); }
+  std::string readingName(std::size_t i) const { return nameOf(plan.readings[i]); }
+
+  bool taken(const std::string& key) const {
+    for (const Judgement& j : out.judgements)
+      if (j.key == key) return j.take;
+    return true;
+  }
+
+  static std::string keyOf(const ReadLine& l) {
+    const char* what = l.kind == ReadingKind::leadingEdge    ? "leadingEdge"
+                       : l.kind == ReadingKind::trailingEdge ? "trailingEdge"
+                       : l.kind == ReadingKind::spar         ? "spar"
+                                                             : "hinge";
+    std::string key = fmt::format("line.{}.{}", name(l.hand), what);
+    if (l.kind == ReadingKind::spar || l.kind == ReadingKind::hinge) key += std::to_string(l.number);
+    return l.panel > 1 ? fmt::format("{}.panel{}", key, l.panel) : key;
+  }
+  static std::string wordsOf(const ReadLine& l, bool manyHands) {
+    std::string words = l.kind == ReadingKind::leadingEdge    ? "LE"
+                        : l.kind == ReadingKind::trailingEdge ? "TE"
+                        : l.kind == ReadingKind::spar         ? fmt::format("Spar {} line", l.number)
+                                                              : fmt::format("Hinge line {}", l.number);
+    if (manyHands) words += fmt::format(", {}", name(l.hand));
+    return l.panel > 1 ? fmt::format("{}, panel {}", words, l.panel) : words;
+  }
+
+  void judgeLine(const ReadLine& l) {
+    if (l.readings.size() < 3) return;
+    Judgement j;
+    j.key = keyOf(l);
+    const std::string line = wordsOf(l, out.hands.size() > 1);
+    j.readings = l.readings;
+    j.taken = "The straight line through the readings is used.";
+    j.left = "Its first and last reading are used as they are.";
+    j.fault = true;
+    if (l.leftOut) {
+      j.what = fmt::format("{}: {} lies {} off", line, readingName(*l.leftOut), len(l.leftOutBy));
+      j.detail = fmt::format("The other {} readings are straight within {}.", l.readings.size() - 1, len(l.worst));
+      j.taken = fmt::format("The line through the others is used, without {}.", readingName(*l.leftOut));
+      j.readings = {*l.leftOut};
+    } else if (l.knee && (l.kind == ReadingKind::leadingEdge || l.kind == ReadingKind::trailingEdge)) {
+      return; // told once for both edges, as a hidden panel break
+    } else if (l.knee) {
+      j.what = fmt::format("{} has a knee of {} at {}", line, deg(std::abs(l.kneeAngle)), len(*l.knee));
+      j.detail = fmt::format("Two straight lines fit; one straight line misses {} by {}.", readingName(l.worstReading),
+                             len(l.worst));
+    } else if (l.worst > plan_tolerance::line) {
+      j.what = fmt::format("{} is bent: {} off straight at {}", line, len(std::abs(l.bow)), len(l.bowAt));
+      j.detail = fmt::format("Against the straight line between its ends. The fitted line misses {} by {}, rms {}.",
+                             readingName(l.worstReading), len(l.worst), len(l.rms));
+    } else {
+      j.fault = false;
+      j.what = fmt::format("{} is straight within {}", line, len(l.worst));
+      j.detail = fmt::format("{} readings, rms {}; worst is {}.", l.readings.size(), len(l.rms), readingName(l.worstReading));
+    }
+    out.judgements.push_back(std::move(j));
+  }
+
+  void judgeBreak(const DrawnHand& hand) {
+    const ReadLine *le = hand.line(ReadingKind::leadingEdge), *te = hand.line(ReadingKind::trailingEdge);
+    std::vector<const ReadLine*> kneed;
+    for (const ReadLine* l : {le, te})
+      if (l && l->knee) kneed.push_back(l);
+    if (kneed.empty()) return;
+    const double at = std::accumulate(kneed.begin(), kneed.end(), 0.0, [](double s, const ReadLine* l) { return s + *l->knee; }) /
+                      static_cast<double>(kneed.size());
+    Judgement j;
+    j.key = fmt::format("break.{}", name(hand.hand));
+    j.fault = true;
+    std::string between;
+    for (std::size_t i = 1; i < hand.stations.size(); ++i)
+      if (hand.stations[i - 1].second <= at && at <= hand.stations[i].second)
+        between = fmt::format(", between R{} and R{}", hand.stations[i - 1].first, hand.stations[i].first);
+    j.what = fmt::format("A panel break hides at {}{}{}", len(at), between,
+                         out.hands.size() > 1 ? fmt::format(", {}", name(hand.hand)) : "");
+    for (const ReadLine* l : kneed)
+      j.detail += fmt::format("{} turns by {}. ", l == le ? "The LE" : "The TE", deg(std::abs(l->kneeAngle)));
+    j.detail += "No panel joint was read there.";
+    j.taken = "The layout ends at the break; the panel beyond it is left for itself.";
+    j.left = "One straight panel is laid from root to tip.";
+    for (const ReadLine* l : kneed) j.readings.insert(j.readings.end(), l->readings.begin(), l->readings.end());
+    out.judgements.push_back(std::move(j));
+  }
+
+  void judgeTemplates(const DrawnHand& hand) {
+    const ReadLine *le = hand.line(ReadingKind::leadingEdge), *te = hand.line(ReadingKind::trailingEdge);
+    for (std::size_t i = 0; i < plan.readings.size(); ++i) {
+      const Reading& r = plan.readings[i];
+      if (r.kind != ReadingKind::ribTemplate || r.hand != hand.hand) continue;
+      const auto find = [&](const std::vector<AtRib>& places) {
+        return std::find_if(places.begin(), places.end(), [&](const AtRib& p) { return p.rib == r.number; });
+      };
+      const auto front = find(hand.leading), back = find(hand.trailing);
+      double chord = 0;
+      std::string how;
+      if (front != hand.leading.end() && back != hand.trailing.end()) {
+        chord = back->x - front->x;
+        how = "between its LE and TE readings";
+      } else if (const auto at = std::find_if(hand.stations.begin(), hand.stations.end(),
+                                              [&](const auto& s) { return s.first == r.number; });
+                 le && te && at != hand.stations.end()) {
+        chord = te->at(at->second) - le->at(at->second);
+        how = "between the fitted edges";
+      } else {
+        continue;
+      }
+      const double off = valueOf(r, out.sheets).value - chord;
+      Judgement j;
+      j.key = fmt::format("template.{}R{}", hand.hand == Hand::left ? "left." : "", r.number);
+      j.fault = std::abs(off) > plan_tolerance::templateFit;
+      j.what = j.fault ? fmt::format("R{} template {} {}", r.number, len(std::abs(off)), off < 0 ? "short" : "long")
+                       : fmt::format("R{} template fits", r.number);
+      j.detail = fmt::format("The template is {}; the plan's chord there, {}, is {}.", len(chord + off), how, len(chord));
+      j.taken = "The chord on the plan is trusted; the rib is drawn anew to it.";
+      j.left = "The plan's template is left as it is: nothing is taken from it.";
+      j.readings = {i};
+      out.judgements.push_back(std::move(j));
+    }
+  }
+
+  struct Even {
+    double bay, halfSpan;
+    int bays;
+  };
+  std::optional<Even> evenBays(const DrawnHand& hand) const {
+    if (hand.stations.size() < 3) return {};
+    const int bays = static_cast<int>(hand.stations.size()) - 1;
+    const double span = hand.stations.back().second - hand.stations.front().second, mean = span / bays;
+    // The coarsest sensible step that moves the tip by less than a quarter of a per cent.
+    const std::vector<double> steps = unit == LengthUnit::inch
+                                          ? std::vector{mmPerInch / 2, mmPerInch / 4, mmPerInch / 8, mmPerInch / 16, mmPerInch / 32}
+                                          : std::vector{5.0, 2.5, 1.0, 0.5, 0.25};
+    for (double step : steps) {
+      const double bay = std::round(mean / step) * step;
+      if (std::abs(bay - mean) * bays <= 0.0025 * span) return Even{bay, bay * bays, bays};
+    }
+    return Even{mean, span, bays};
+  }
+
+  void judgeSpacing(const DrawnHand& hand) {
+    const auto even = evenBays(hand);
+    if (!even) return;
+    std::vector<double> bays;
+    for (std::size_t i = 1; i < hand.stations.size(); ++i) bays.push_back(hand.stations[i].second - hand.stations[i - 1].second);
+    const double mean = std::accumulate(bays.begin(), bays.end(), 0.0) / static_cast<double>(bays.size());
+    double square = 0;
+    for (double b : bays) square += (b - mean) * (b - mean);
+    const double scatter = std::sqrt(square / static_cast<double>(bays.size()));
+    std::vector<double> sorted = bays;
+    std::nth_element(sorted.begin(), sorted.begin() + static_cast<std::ptrdiff_t>(sorted.size() / 2), sorted.end());
+    const double median = sorted[sorted.size() / 2];
+    Judgement j;
+    j.key = "spacing";
+    std::string odd;
+    for (std::size_t i = 0; i < bays.size(); ++i)
+      if (std::abs(bays[i] - median) > plan_tolerance::spacing)
+        odd += fmt::format("{}R{} to R{} {}", odd.empty() ? "" : ", ", hand.stations[i].first, hand.stations[i + 1].first, len(bays[i]));
+    j.fault = !odd.empty();
+    j.what = j.fault ? fmt::format("Rib spacing wanders: {}", odd) : fmt::format("Ribs are evenly spaced, {} apart", len(mean));
+    j.detail = fmt::format("{} bays, mean {}, scatter {}.", bays.size(), len(mean), len(scatter));
+    j.taken = fmt::format("{} even bays of {}: half span {}, the tip moves by {}.", even->bays, len(even->bay), len(even->halfSpan),
+                          len(even->halfSpan - (hand.stations.back().second - hand.stations.front().second)));
+    j.left = "Every rib keeps the station that was read.";
+    out.judgements.push_back(std::move(j));
+  }
+
+  void judgeHands() {
+    const DrawnHand &a = out.hands[0], &b = out.hands[1];
+    struct Worst {
+      double by = 0;
+      std::string words;
+    } worst;
+    const auto look = [&](double mine, double other, const std::string& what) {
+      const double by = mine - other;
+      if (std::abs(by) > std::abs(worst.by))
+        worst = {by, fmt::format("{} is {} on the {} hand and {} on the {}", what, len(mine), name(a.hand), len(other), name(b.hand))};
+    };
+    const auto chord = [](const DrawnHand& h, int rib) -> std::optional<double> {
+      for (const AtRib& f : h.leading)
+        for (const AtRib& t : h.trailing)
+          if (f.rib == rib && t.rib == rib) return t.x - f.x;
+      return {};
+    };
+    int compared = 0;
+    for (const auto& [rib, t] : a.stations)
+      for (const auto& [other, u] : b.stations) {
+        if (rib != other) continue;
+        ++compared;
+        look(t - a.stations.front().second, u - b.stations.front().second, fmt::format("R{}'s station", rib));
+        if (const auto c = chord(a, rib), d = chord(b, rib); c && d) look(*c, *d, fmt::format("R{}'s chord", rib));
+      }
+    if (compared == 0) return;
+    Judgement j;
+    j.key = "hands";
+    j.fault = std::abs(worst.by) > plan_tolerance::hands;
+    j.what = j.fault ? fmt::format("Left and right differ by up to {}", len(std::abs(worst.by)))
+                     : fmt::format("Left and right agree within {}", len(std::abs(worst.by)));
+    j.detail = fmt::format("{} ribs drawn on both hands. {}.", compared, worst.words.empty() ? "No difference" : worst.words);
+    j.taken = "The mean of both hands is used for both.";
+    j.left = fmt::format("The {} hand alone is used for both.", name(a.hand));
+    out.judgements.push_back(std::move(j));
+  }
+
+  std::map<int, double> thicknesses() const {
+    std::map<int, double> out_;
+    for (const Reading& r : plan.readings)
+      if (r.kind == ReadingKind::ribThickness) out_[r.number] = valueOf(r, out.sheets).value;
+    return out_;
+  }
+
+  static double median(std::vector<double> v) {
+    std::sort(v.begin(), v.end());
+    return v[v.size() / 2];
+  }
+
+  void judgeThickness() {
+    const auto all = thicknesses();
+    if (all.size() < 2) return;
+    std::vector<double> values;
+    for (const auto& [rib, t] : all) values.push_back(t);
+    const double usual = median(values);
+    std::string odd;
+    for (const auto& [rib, t] : all)
+      if (std::abs(t - usual) > plan_tolerance::thickness) odd += fmt::format("{}R{} {}", odd.empty() ? "" : ", ", rib, len(t));
+    Judgement j;
+    j.key = "thickness";
+    j.fault = !odd.empty();
+    j.what = odd.empty() ? fmt::format("Ribs are of one thickness, {}", len(usual)) : fmt::format("Ribs of another thickness: {}", odd);
+    j.detail = fmt::format("The usual rib is {}.", len(usual));
+    j.taken = "Root, tip and other ribs each take the thickness that was read, to the nearest half millimetre.";
+    j.left = "Rib thicknesses stay as they were decided.";
+    out.judgements.push_back(std::move(j));
+  }
+
+  /// Ends of a line at t = 0 and at the half span, fitted or through its first and last reading.
+  std::pair<double, double> ends(const DrawnHand& hand, const ReadLine& l, double halfSpan) const {
+    if (taken(keyOf(l)) || l.readings.size() < 3) return {l.at(0), l.at(halfSpan)};
+    const auto place = [&](std::size_t reading) {
+      const Point p = inMm(plan.readings[reading], out.sheets)[0];
+      return Point(hand.outwards * (p.x() - hand.x0), hand.aft * (p.y() - hand.y0));
+    };
+    const Point a = place(l.readings.front()), b = place(l.readings.back());
+    const double slope = (b.y() - a.y()) / (b.x() - a.x());
+    return {a.y() - slope * a.x(), a.y() + slope * (halfSpan - a.x())};
+  }
+
+  PlanLayout layoutOf(const DrawnHand& hand) const {
+    PlanLayout l;
+    if (hand.stations.size() < 2) return l;
+    const double root = hand.stations.front().second;
+    double span = hand.stations.back().second - root;
+    std::vector<double> stations;
+    for (const auto& s : hand.stations) stations.push_back(s.second - root);
+    const ReadLine *le = hand.line(ReadingKind::leadingEdge), *te = hand.line(ReadingKind::trailingEdge);
+    ReadLine inner, outer;
+    std::optional<double> breakAt;
+    for (const ReadLine* e : {le, te})
+      if (e && e->knee) breakAt = std::max(breakAt.value_or(0), *e->knee);
+    const bool cut = breakAt && taken(fmt::format("break.{}", name(hand.hand)));
+    if (cut) { // the ribs up to the one nearest to the break; edges fitted anew over these
+      std::size_t last = 1;
+      for (std::size_t i = 1; i < stations.size(); ++i)
+        if (std::abs(stations[i] + root - *breakAt) < std::abs(stations[last] + root - *breakAt)) last = i;
+      stations.resize(last + 1);
+      span = stations.back();
+      const auto refit = [&](const std::vector<AtRib>& places) -> ReadLine {
+        std::vector<AtRib> mine;
+        for (const AtRib& p : places)
+          if (p.t <= span + root + 1) mine.push_back(p);
+        return mine.size() >= 2 ? fitLine(mine) : ReadLine{};
+      };
+      if (le) inner = refit(hand.leading), inner.kind = ReadingKind::leadingEdge, inner.hand = hand.hand, le = &inner;
+      if (te) outer = refit(hand.trailing), outer.kind = ReadingKind::trailingEdge, outer.hand = hand.hand, te = &outer;
+    }
+    const auto even = evenBays(hand);
+    if (even && !cut && taken("spacing")) {
+      l.evenRibs = even->bays + 1;
+      l.halfSpan = even->halfSpan;
+    } else {
+      l.stations = stations;
+      l.halfSpan = span;
+    }
+    if (le && te) {
+      // Chords stay where the plan has them; evened bays move the tip by a hair, and the lines are followed there.
+      const auto [frontRoot, frontTip] = ends(hand, *le, root + span);
+      const auto [backRoot, backTip] = ends(hand, *te, root + span);
+      const double slope = (frontTip - frontRoot) / (root + span), back = (backTip - backRoot) / (root + span);
+      const double t0 = root, t1 = root + *l.halfSpan;
+      const auto front = [&](double t) { return frontRoot + slope * t; };
+      const auto rear = [&](double t) { return backRoot + back * t; };
+      l.rootChord = rear(t0) - front(t0);
+      l.tipChord = rear(t1) - front(t1);
+      l.tipSetback = front(t1) - front(t0);
+      for (const ReadLine& s : hand.lines) {
+        if (s.kind != ReadingKind::spar || s.panel != 1) continue;
+        const auto [a, b] = ends(hand, s, root + span);
+        const double sparSlope = (b - a) / (root + span);
+        l.spars.push_back({s.number, (a + sparSlope * t0 - front(t0)) / *l.rootChord, (a + sparSlope * t1 - front(t1)) / *l.tipChord});
+      }
+    }
+    return l;
+  }
+
+  void layout() {
+    out.layout = layoutOf(out.hands.front());
+    if (out.hands.size() == 2 && taken("hands")) {
+      const PlanLayout other = layoutOf(out.hands[1]);
+      const auto mean = [](std::optional<double>& a, const std::optional<double>& b) {
+        if (a && b) a = (*a + *b) / 2;
+      };
+      PlanLayout& l = out.layout;
+      mean(l.rootChord, other.rootChord);
+      mean(l.tipChord, other.tipChord);
+      mean(l.tipSetback, other.tipSetback);
+      if (l.stations && other.stations && l.stations->size() == other.stations->size()) {
+        mean(l.halfSpan, other.halfSpan);
+        for (std::size_t i = 0; i < l.stations->size(); ++i) (*l.stations)[i] = ((*l.stations)[i] + (*other.stations)[i]) / 2;
+      }
+      for (PlanLayout::Line& s : l.spars)
+        for (const PlanLayout::Line& o : other.spars)
+          if (o.number == s.number) s.rootFraction = (s.rootFraction + o.rootFraction) / 2, s.tipFraction = (s.tipFraction + o.tipFraction) / 2;
+    }
+    const auto ribs = thicknesses();
+    const bool known = std::any_of(out.judgements.begin(), out.judgements.end(), [](const auto& j) { return j.key == "thickness"; });
+    if (known && taken("thickness")) {
+      std::vector<double> between;
+      const int first = out.hands.front().stations.front().first, last = out.hands.front().stations.back().first;
+      const auto stock = [](double t) { return std::max(0.5, std::round(t * 2) / 2); };
+      for (const auto& [rib, t] : ribs) {
+        if (rib == first) out.layout.rootThickness = stock(t);
+        if (rib == last) out.layout.tipThickness = stock(t);
+        if (rib != first && rib != last) between.push_back(t);
+      }
+      if (!between.empty()) out.layout.thickness = stock(median(between));
+    }
+  }
+
+  const Plan& plan;
+  LengthUnit unit;
+  JudgedPlan out;
+};
+
+} // namespace
+
+JudgedPlan judge(const Plan& plan, LengthUnit unit) {
+  return Judge(plan, unit).all();
+}
+
+Plan withVerdict(const Plan& plan, const std::string& key, bool take) {
+  Plan out = plan;
+  for (Verdict& v : out.verdicts)
+    if (v.key == key) return v.take = take, out;
+  out.verdicts.push_back({key, take});
+  return out;
+}
+
+std::vector<ReferencePoint> referencePoints(const DrawnHand& hand) {
+  std::vector<ReferencePoint> out;
+  if (hand.stations.size() < 2) return out;
+  const double root = hand.stations.front().second, tip = hand.stations.back().second;
+  const auto both = [&](const ReadLine* l, const std::string& words) {
+    if (!l) return;
+    out.push_back({words + " at the root", root, l->at(root)});
+    out.push_back({words + " at the tip", tip, l->at(tip)});
+  };
+  both(hand.line(ReadingKind::leadingEdge), "LE");
+  both(hand.line(ReadingKind::trailingEdge), "TE");
+  for (const ReadLine& l : hand.lines)
+    if (l.kind == ReadingKind::spar && l.panel == 1) both(&l, fmt::format("spar {}", l.number));
+  return out;
+}
+
+std::optional<TracedSection> tracedFromPlan(const Plan& plan, const std::vector<LaidSheet>& sheets, int number) {
+  TracedSection t;
+  t.name = number == 2 ? "tip, traced" : "root, traced";
+  for (const Reading& r : plan.readings) {
+    if (r.number != number) continue;
+    Polyline* surface = r.kind == ReadingKind::upperSurface ? &t.upper : r.kind == ReadingKind::lowerSurface ? &t.lower : nullptr;
+    if (!surface) continue;
+    const Polyline p = inMm(r, sheets);
+    surface->insert(surface->end(), p.begin(), p.end());
+  }
+  if (t.upper.empty() || t.lower.empty()) return {};
+  return t;
+}
+
+} // namespace eup

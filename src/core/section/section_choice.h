@@ -1,0 +1,97 @@
+// Where a section comes from and how it was changed since: a source that stays untouched, and steps that can be taken
+// back one by one.
+#pragma once
+#include "core/measure/result.h"
+#include "core/section/listed_section.h"
+#include "core/section/traced_section.h"
+#include <vector>
+
+namespace eup {
+
+enum class SectionKind { naca, listed, traced, flatUnderside, flatPlate, curvedPlate, symmetrical };
+enum class PlateNose { round, wedge };
+enum class PlateCurve { arc, place };
+
+/// The few numbers that sections are drawn from. Fractions of the chord.
+struct DrawnNumbers {
+  double thickness = 0.11, thicknessAt = 0.3; ///< flat underside, symmetrical (NACA thickness, place 0.3)
+  double noseRadius = 0.012;                  ///< flat underside
+  double tail = 0.008;                        ///< flat underside: depth of the trailing edge
+  double plate = 0.025;                       ///< plates: depth all along
+  PlateNose nose = PlateNose::round;          ///< flat plate
+  double wedge = 0.05;                        ///< flat plate: how far the wedge reaches back
+  double tailTaper = 0.2;                     ///< flat plate: how far the trailing edge is tapered, 0 is square
+  PlateCurve curve = PlateCurve::arc;         ///< curved plate
+  double camber = 0.06, camberAt = 0.4;       ///< curved plate; the place counts when it is no arc
+  bool operator==(const DrawnNumbers&) const = default;
+};
+
+enum class StepKind { thickness, camber, tail, nose, fillUndercamber, smooth, blend };
+
+/// One change. `value`: thickness, camber and trailing edge depth asked for, or how far smoothing may move a point
+/// (fractions of the chord); the nose's new radius over its old one; the share of the other section in a blend.
+struct SectionStep {
+  StepKind kind = StepKind::thickness;
+  bool on = true;
+  double thickness = 0.12, camber = 0.02, tail = 0.004, nose = 1.5, smooth = 0.001, share = 0.5;
+  std::string with = "0012"; ///< blend: NACA digits
+  bool operator==(const SectionStep&) const = default;
+};
+
+struct SectionChoice {
+  SectionKind kind = SectionKind::naca;
+  std::string naca = "2412";
+  ListedSection listed = plainListing();
+  TracedSection traced;
+  DrawnNumbers drawn;
+  std::vector<SectionStep> steps;
+  bool operator==(const SectionChoice&) const = default;
+
+  static ListedSection plainListing();
+};
+
+inline SectionChoice nacaSection(std::string digits) {
+  SectionChoice choice;
+  choice.naca = std::move(digits);
+  return choice;
+}
+inline SectionChoice listedSection(ListedSection listing) {
+  SectionChoice choice;
+  choice.kind = SectionKind::listed;
+  choice.listed = std::move(listing);
+  return choice;
+}
+
+inline constexpr int mostSteps = 12;
+
+/// Its source's name, for people: "NACA 2412", "Own flat", "flat underside 11 %".
+std::string sourceName(const SectionChoice& choice);
+/// Where its shape is published, or "the listed coordinates" and the like.
+std::string sourceOf(const SectionChoice& choice);
+
+/// What a step did.
+struct StepResult {
+  double moved = 0;   ///< greatest distance that a point moved up or down, chord fraction
+  double movedAt = 0; ///< where
+  bool upper = true;  ///< on which surface
+};
+
+struct ShapedSection {
+  Section section; ///< with all steps done
+  Section source;  ///< before any step
+  std::vector<StepResult> steps;
+  std::optional<TraceFit> trace; ///< of a traced section
+};
+
+/// Source and steps, in order. The choice holds only digits and listings that were read without fault.
+ShapedSection shape(const SectionChoice& choice);
+
+/// The section that a choice stands for.
+inline Section sectionOf(const SectionChoice& choice) {
+  return shape(choice).section;
+}
+
+/// A section drawn from numbers. `kind` is one of the drawn kinds.
+Section makeDrawn(SectionKind kind, const DrawnNumbers& numbers);
+
+} // namespace eup

@@ -1,0 +1,283 @@
+#include "core/drawing/drawing.h"
+#include "core/exchange/dxf_writer.h"
+#include "core/exchange/pdf_writer.h"
+#include "core/exchange/svg_writer.h"
+#include "core/files/bytes.h"
+#include "core/files/text_file.h"
+#include "core/plan/ink.h"
+#include "core/plan/plan_image.h"
+#include "support.h"
+#include <Eigen/LU>
+#include <random>
+
+namespace eup {
+namespace {
+
+std::vector<std::filesystem::path> samples() {
+  std::vector<std::filesystem::path> out;
+  for (const auto& entry : std::filesystem::directory_iterator(TEST_FILES "/plans")) out.push_back(entry.path());
+  std::sort(out.begin(), out.end());
+  return out;
+}
+
+std::string nameOfSample(const testing::TestParamInfo<std::filesystem::path>& info) {
+  std::string name = info.param.filename().string();
+  for (char& c : name)
+    if (!std::isalnum(static_cast<unsigned char>(c))) c = '_';
+  return name;
+}
+
+class PixelFile : public testing::TestWithParam<std::filesystem::path> {};
+TEST_P(PixelFile, ShowsItsCrossWhereItIs) {
+  const auto opened = openPlanImage(GetParam());
+  if (GetParam().filename() == "CMYK.jpg") { // the library gives no grey for four inks
+    EXPECT_FALSE(opened.ok());
+    return;
+  }
+  ASSERT_TRUE(opened.ok()) << opened.problem().text();
+  const PlanImage& image = opened.value();
+  EXPECT_EQ(image.full().width, 120);
+  EXPECT_EQ(image.full().height, 80);
+  EXPECT_NEAR(image.dpi, 200, 0.5);
+  const auto at = snap(image.full(), {43, 27}, 8);
+  ASSERT_TRUE(at.has_value());
+  EXPECT_EQ(at->to, SnapTo::crossing);
+  EXPECT_NEAR(at->at.x(), 40, 0.15);
+  EXPECT_NEAR(at->at.y(), 30, 0.15);
+}
+INSTANTIATE_TEST_SUITE_P(Samples, PixelFile, testing::ValuesIn(samples()), nameOfSample);
+
+TEST(PlanImage, PagesOfATiffAreChosen) {
+  EXPECT_EQ(openPlanImage(TEST_FILES "/plans/two-pages.tif").value().pages, 2);
+  EXPECT_EQ(openPlanImage(TEST_FILES "/plans/two-pages.tif", {2, 150}).value().full().width, 60);
+  EXPECT_NE(openPlanImage(TEST_FILES "/plans/two-pages.tif", {3, 150}).problem().text().find("no page 3"), std::string::npos);
+}
+
+/// A square of 80 mm with a diagonal, as our own writers write it.
+Drawing square() {
+  Drawing d;
+  d.title = "Square";
+  d.wing = "test";
+  d.loop(Layer::cut, {{0, 0}, {80, 0}, {80, 80}, {0, 80}});
+  d.line(Layer::mark, {0, 0}, {80, 80});
+  return d;
+}
+
+/// Two corners of the square found in the ink, from about where they must be; the distance between them, mm.
+double sideIn(const PlanImage& image, const Point& lowerLeft) {
+  const double px = image.dpi / 25.4;
+  const auto a = snap(image.full(), lowerLeft, 10), b = snap(image.full(), lowerLeft + Point(80 * px, 0), 10);
+  EXPECT_TRUE(a && b);
+  return a && b ? (b->at - a->at).norm() / px : 0;
+}
+
+TEST(PlanImage, OfADxfIsTrueToScale) {
+  test::ScratchFolder folder;
+  ASSERT_TRUE(writeFileAtomically(folder.path / "a.dxf", toDxf(square()).value()).ok());
+  const PlanImage image = openPlanImage(folder.path / "a.dxf").value();
+  EXPECT_NEAR(image.dpi, 150, 1e-9);
+  EXPECT_NEAR(sideIn(image, Point(5, 85) * 150 / 25.4), 80, 0.05);
+}
+
+TEST(PlanImage, OfAnSvgIsTrueToScale) {
+  test::ScratchFolder folder;
+  ASSERT_TRUE(writeFileAtomically(folder.path / "a.svg",
+                                  "<svg xmlns='http://www.w3.org/2000/svg' width='100mm' height='100mm' viewBox='0 0 100 100'>"
+                                  "<path d='M10 10H90V90H10Z M10 90L90 10' fill='none' stroke='black' stroke-width='0.3'/></svg>").ok());
+  const PlanImage image = openPlanImage(folder.path / "a.svg", {1, 300}).value();
+  EXPECT_NEAR(image.dpi, 300, 1e-9);
+  EXPECT_NEAR(sideIn(image, Point(10, 90) * 300 / 25.4), 80, 0.05);
+}
+
+TEST(PlanImage, OfAPdfPageIsTrueToScale) {
+  test::ScratchFolder folder;
+  ASSERT_TRUE(writeFileAtomically(folder.path / "a.pdf", toPdf({square()}, Paper::a4, false).value()).ok());
+  const auto first = openPlanImage(folder.path / "a.pdf");
+  ASSERT_TRUE(first.ok()) << first.problem().text();
+  EXPECT_EQ(first.value().pages, 2); // the key page, and the square
+  EXPECT_NEAR(first.value().full().width, 210 / 25.4 * 150, 2);
+  const PlanImage page = openPlanImage(folder.path / "a.pdf", {2, 200}).value();
+  EXPECT_NEAR(page.full().height, 297 / 25.4 * 200, 2);
+  EXPECT_LT(*std::min_element(page.full().grey.begin(), page.full().grey.end()), 100);
+  EXPECT_FALSE(openPlanImage(folder.path / "a.pdf", {7, 200}).ok());
+}
+
+TEST(PlanImage, OfADxfHandWrittenHasItsArcsPolylinesAndBlocks) {
+  test::ScratchFolder folder;
+  const char* dxf = "0\nSECTION\n2\nHEADER\n9\n$INSUNITS\n70\n1\n0\nENDSEC\n0\nSECTION\n2\nENTITIES\n"
+                    "0\nLINE\n8\n0\n10\n0\n20\n0\n11\n2\n21\n0\n"
+                    "0\nCIRCLE\n8\n0\n10\n1\n20\n1\n40\n0.5\n"
+                    "0\nARC\n8\n0\n10\n1\n20\n1\n40\n1\n50\n0\n51\n90\n"
+                    "0\nLWPOLYLINE\n8\n0\n90\n3\n70\n1\n10\n0\n20\n0\n10\n2\n20\n0\n42\n0.5\n10\n2\n20\n2\n"
+                    "0\nENDSEC\n0\nEOF\n";
+  ASSERT_TRUE(writeFileAtomically(folder.path / "a.dxf", dxf).ok());
+  const auto image = openPlanImage(folder.path / "a.dxf");
+  ASSERT_TRUE(image.ok()) << image.problem().text();
+  EXPECT_NEAR(image.value().full().width, (2.5 * 25.4 + 10) / 25.4 * 150, 20); // inches; the bulge stands out
+}
+
+TEST(PlanImage, SaysWhatIsWrong) {
+  test::ScratchFolder folder;
+  const auto said = [&](const char* name, std::string_view bytes) {
+    const auto path = folder.path / name;
+    EXPECT_TRUE(writeFileAtomically(path, bytes).ok());
+    const auto opened = openPlanImage(path);
+    return opened ? std::string("opened") : opened.problem().text();
+  };
+  EXPECT_NE(said("a.png", "").find("empty"), std::string::npos);
+  EXPECT_NE(said("a.txt", "hello").find("no plan"), std::string::npos);
+  EXPECT_NE(said("b.png", "\x89PNG\r\n\x1a\n rubbish").find("PNG"), std::string::npos);
+  EXPECT_NE(said("b.jpg", "\xff\xd8\xff\xe0 rubbish").find("JPEG"), std::string::npos);
+  EXPECT_NE(said("b.tif", std::string_view("II*\0rubbish", 11)).find("TIFF"), std::string::npos);
+  EXPECT_NE(said("b.pdf", "%PDF-1.4 rubbish").find("PDF"), std::string::npos);
+  EXPECT_NE(said("b.svg", "<svg rubbish").find("SVG"), std::string::npos);
+  EXPECT_NE(said("b.dxf", "0\nSECTION\nnot a code\n").find("line 3"), std::string::npos);
+  EXPECT_NE(openPlanImage(folder.path / "none").problem().text().find("not there"), std::string::npos);
+  EXPECT_NE(openPlanImage(folder.path).problem().text().find("folder"), std::string::npos);
+}
+
+TEST(PlanImage, ReadingCanBeStopped) {
+  for (const char* file : {"/plans/L.png", "/plans/L.jpg", "/plans/1-group4.tif", "/plans/CMYK-plain.tif"}) {
+    const auto opened = openPlanImage(std::string(TEST_FILES) + file, {}, [](double) { return false; });
+    ASSERT_FALSE(opened.ok()) << file;
+    EXPECT_NE(opened.problem().text().find("stopped"), std::string::npos);
+  }
+}
+
+// Hundreds of damaged files from a fixed seed: each is opened or refused with a reason, and nothing worse.
+TEST(DamagedPlans, NeverCrashAndAlwaysSayWhy) {
+  test::ScratchFolder folder;
+  std::vector<std::string> seeds;
+  for (const auto& path : samples()) seeds.push_back(test::slurp(path));
+  seeds.push_back(toPdf({square()}, Paper::a4, false).value());
+  seeds.push_back(toDxf(square()).value());
+  seeds.push_back(toSvg(square()));
+  std::mt19937 random(7);
+  const auto pick = [&](std::size_t n) { return std::uniform_int_distribution<std::size_t>(0, n - 1)(random); };
+  int opened = 0, refused = 0;
+  for (int round = 0; round < 12; ++round)
+    for (const std::string& seed : seeds) {
+      std::string bytes = seed;
+      if (round % 4 == 0) bytes.resize(pick(bytes.size()) + 1);
+      if (round % 4 == 3) bytes.insert(pick(bytes.size()), std::string(1 + pick(40), static_cast<char>(pick(256))));
+      for (std::size_t k = 0, n = round % 4 == 1 ? 1 : 1 + pick(20); k < n; ++k) bytes[pick(bytes.size())] = static_cast<char>(pick(256));
+      ASSERT_TRUE(writeFileAtomically(folder.path / "damaged", bytes).ok());
+      const auto result = openPlanImage(folder.path / "damaged", {1, 50});
+      if (result) {
+        ++opened;
+      } else {
+        ++refused;
+        EXPECT_FALSE(result.problem().cause.empty());
+        EXPECT_NE(result.problem().text().find("damaged"), std::string::npos); // the file's name, at the least
+      }
+    }
+  EXPECT_GT(refused, 60);
+  EXPECT_GT(opened, 30);
+}
+
+Raster blank(int w, int h) {
+  Raster r;
+  r.width = w, r.height = h;
+  r.grey.assign(static_cast<std::size_t>(w) * static_cast<std::size_t>(h), 255);
+  return r;
+}
+
+/// A line drawn by its true distance, as a scanner sees it, with grain.
+void ruled(Raster& r, const Point& through, double angle, double width, double grain, unsigned seed) {
+  std::mt19937 random(seed);
+  std::normal_distribution<double> noise(0, grain);
+  const Point square(-std::sin(angle), std::cos(angle));
+  for (int y = 0; y < r.height; ++y)
+    for (int x = 0; x < r.width; ++x) {
+      const double d = std::abs((Point(x, y) - through).dot(square));
+      const double v = 255 * (1 - std::clamp(width / 2 + 0.5 - d, 0.0, 1.0)) + noise(random);
+      r.row(y)[x] = static_cast<std::uint8_t>(std::clamp(std::min(v, static_cast<double>(r.row(y)[x])), 0.0, 255.0));
+    }
+}
+
+TEST(Snap, FindsTheMiddleOfALineWithinATwentiethOfAPixel) {
+  for (double angle : {0.0, 0.03, 0.5, 0.8, 1.5, 2.2}) {
+    Raster r = blank(120, 120);
+    ruled(r, {60.3, 59.6}, angle, 2.3, 0, 1);
+    const Point square(-std::sin(angle), std::cos(angle));
+    const auto s = snap(r, Point(60.3, 59.6) + square * 4 + Point(std::cos(angle), std::sin(angle)) * 3, 7);
+    ASSERT_TRUE(s.has_value()) << angle;
+    EXPECT_EQ(s->to, SnapTo::line);
+    EXPECT_NEAR((s->at - Point(60.3, 59.6)).dot(square), 0, 0.05) << angle;
+  }
+}
+
+TEST(Snap, FindsACrossingInAGrainyScan) {
+  double worst = 0;
+  for (unsigned seed = 1; seed <= 20; ++seed) {
+    Raster r = blank(120, 120);
+    std::mt19937 random(seed);
+    std::uniform_real_distribution<double> by(-0.5, 0.5);
+    const Point at(60 + by(random), 60 + by(random));
+    ruled(r, at, 0.02 + by(random) / 5, 2.1, 10, seed);
+    ruled(r, at, 1.55 + by(random) / 5, 1.8, 10, seed + 100);
+    const auto s = snap(r, at + 6 * Point(by(random), by(random)), 7);
+    ASSERT_TRUE(s.has_value());
+    EXPECT_EQ(s->to, SnapTo::crossing) << seed;
+    worst = std::max(worst, (s->at - at).norm());
+  }
+  EXPECT_LT(worst, 0.25);
+}
+
+TEST(Snap, FindsNothingOnBlankOrOffPaper) {
+  const Raster r = blank(50, 50);
+  EXPECT_FALSE(snap(r, {25, 25}, 6).has_value());
+  EXPECT_FALSE(snap(r, {-500, 900}, 6).has_value());
+  EXPECT_FALSE(snap(r, {NAN, 1}, 6).has_value());
+}
+
+TEST(DrawView, ShowsEveryLevelInPlace) {
+  Raster r = blank(2000, 1500);
+  ruled(r, {1000, 750}, 0, 6, 0, 1);
+  const PlanImage image = withHalves(std::move(r));
+  EXPECT_GE(image.levels.size(), 3u);
+  for (double zoom : {0.5, 1.0, 2.0, 3.0, 4.0, 7.0}) {
+    Eigen::Matrix3d map = Eigen::Matrix3d::Identity();
+    map(0, 0) = map(1, 1) = zoom;
+    map(0, 2) = 1000 - 50 * zoom, map(1, 2) = 750 - 40 * zoom;
+    std::vector<std::uint8_t> grey(100 * 80, 255);
+    drawView(image, map, 100, 80, grey.data(), 100);
+    double sum = 0, at = 0; // the line's middle must stay in row 40
+    for (int y = 0; y < 80; ++y) sum += 255 - grey[static_cast<std::size_t>(y) * 100 + 50], at += y * (255.0 - grey[static_cast<std::size_t>(y) * 100 + 50]);
+    ASSERT_GT(sum, 50) << zoom;
+    EXPECT_NEAR(at / sum, 40, 0.2) << zoom;
+  }
+}
+
+TEST(DrawView, FollowsAPerspective) {
+  Raster r = blank(300, 300);
+  r.row(120)[150] = 0;
+  const PlanImage image = withHalves(std::move(r));
+  Eigen::Matrix3d plan;
+  plan << 0.9, 0.1, 3, -0.05, 1.1, 7, 0.0004, 0.0002, 1; // plan pixel → view
+  const Point want = (plan * Point(150, 120).homogeneous()).hnormalized();
+  std::vector<std::uint8_t> grey(300 * 300, 255);
+  drawView(image, plan.inverse(), 300, 300, grey.data(), 300);
+  const auto darkest = std::min_element(grey.begin(), grey.end()) - grey.begin();
+  EXPECT_NEAR(static_cast<double>(darkest % 300), want.x(), 1);
+  EXPECT_NEAR(static_cast<double>(darkest / 300), want.y(), 1);
+}
+
+// RFC 4648, section 10; FIPS 180-4 example "abc".
+TEST(Bytes, MatchTheirPublishedExamples) {
+  EXPECT_EQ(toBase64("foobar"), "Zm9vYmFy");
+  EXPECT_EQ(toBase64("fooba"), "Zm9vYmE=");
+  EXPECT_EQ(toBase64("f"), "Zg==");
+  EXPECT_EQ(fromBase64("Zm9vYg=="), "foob");
+  EXPECT_EQ(fromBase64(""), "");
+  for (const char* bad : {"Zg=", "Z===", "Zm9v!mFy", "Zg==Zg=="}) EXPECT_FALSE(fromBase64(bad).has_value()) << bad;
+  EXPECT_EQ(sha256("abc"), "ba7816bf8f01cfea414140de5dae2223b00361a396177a9cb410ff61f20015ad");
+  test::ScratchFolder folder;
+  ASSERT_TRUE(writeFileAtomically(folder.path / "abc", "abc").ok());
+  EXPECT_EQ(sha256OfFile(folder.path / "abc").value(), sha256("abc"));
+  EXPECT_FALSE(sha256OfFile(folder.path / "none").ok());
+  EXPECT_FALSE(sha256OfFile(folder.path).ok());
+}
+
+} // namespace
+} // namespace eup
