@@ -199,8 +199,9 @@ TracedSection traceOf(const Section& s, double chord, double angle, bool noseRig
 
 /// Distances of the traced section's points, put back on the plan, from the true outline there; rms and worst, mm.
 std::pair<double, double> offTruth(const TracedSection& traced, const Section& truth, double chord, double angle, bool noseRight) {
-  const PlacedTrace placed = placeTrace(traced).value();
-  const Section fit = fitTrace(traced).value().section;
+  const TraceFit traceFit = fitTrace(traced).value();
+  const PlacedTrace& placed = traceFit.placed;
+  const Section& fit = traceFit.section;
   Polyline outline = outlineOf(truth);
   for (Point& p : outline) {
     if (noseRight) p.x() = 1 - p.x();

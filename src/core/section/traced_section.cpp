@@ -112,6 +112,18 @@ double distanceTo(const Polyline& line, const Point& p) {
   return best;
 }
 
+PlacedTrace onChord(const TracedSection& traced, PlacedTrace placed, const Point& le, const Point& te, const Point& upwards) {
+  placed.le = le;
+  placed.chord = (te - le).norm();
+  placed.aft = (te - le) / placed.chord;
+  placed.up = Point(-placed.aft.y(), placed.aft.x());
+  if (placed.up.dot(upwards) < 0) placed.up = -placed.up;
+  placed.upper.clear(), placed.lower.clear();
+  for (const Point& p : traced.upper) placed.upper.push_back(placed.toChord(p));
+  for (const Point& p : traced.lower) placed.lower.push_back(placed.toChord(p));
+  return placed;
+}
+
 } // namespace
 
 Result<PlacedTrace> placeTrace(const TracedSection& traced) {
@@ -152,19 +164,14 @@ Result<PlacedTrace> placeTrace(const TracedSection& traced) {
     return plan[static_cast<std::size_t>(it - line.begin())];
   };
   const Point te = (tailOf(a, traced.upper) + tailOf(b, traced.lower)) / 2;
-  PlacedTrace placed;
-  placed.le =
-      *std::max_element(all.begin(), all.end(), [&](const Point& p, const Point& q) { return (p - te).norm() < (q - te).norm(); });
-  placed.chord = (te - placed.le).norm();
-  placed.aft = (te - placed.le) / placed.chord;
-  placed.up = Point(-placed.aft.y(), placed.aft.x());
+  const Point le = *std::max_element(all.begin(), all.end(), [&](const Point& p, const Point& q) { return (p - te).norm() < (q - te).norm(); });
+  // Up is where the upper surface lies: a section may be drawn with its nose on either side.
+  Point up(-(te - le).y(), (te - le).x());
   double above = 0;
-  for (const Point& p : traced.upper) above += (p - placed.le).dot(placed.up) / static_cast<double>(traced.upper.size());
-  for (const Point& p : traced.lower) above -= (p - placed.le).dot(placed.up) / static_cast<double>(traced.lower.size());
-  if (above < 0) placed.up = -placed.up;
-  for (const Point& p : traced.upper) placed.upper.push_back(placed.toChord(p));
-  for (const Point& p : traced.lower) placed.lower.push_back(placed.toChord(p));
-  return placed;
+  for (const Point& p : traced.upper) above += (p - le).dot(up) / static_cast<double>(traced.upper.size());
+  for (const Point& p : traced.lower) above -= (p - le).dot(up) / static_cast<double>(traced.lower.size());
+  if (above < 0) up = -up;
+  return onChord(traced, {}, le, te, up);
 }
 
 Result<TraceFit> fitTrace(const TracedSection& traced) {
@@ -183,22 +190,23 @@ Result<TraceFit> fitTrace(const TracedSection& traced) {
   const PSpline spline = smoothest(samples, std::max(traced.tolerance, 1e-6) / t.chord);
   TraceFit fit;
   fit.section = sectionOfSpline(traced.name, spline);
+  fit.placed = onChord(traced, t, t.toPlan({0, spline(0)}), t.toPlan({1, 0}), t.up);
   for (int i = section_grid::noseSteps + 4; i < section_grid::points - 1; ++i) {
     const auto k = static_cast<std::size_t>(i);
     if (fit.section.upper[k].y() <= fit.section.lower[k].y())
       return Problem{"", fmt::format("the traced surfaces cross at {:.0f} % of the chord", section_grid::fraction(i) * 100)};
   }
-  fit.chord = t.chord;
+  fit.chord = fit.placed.chord;
   double sum = 0;
   std::size_t count = 0;
   for (const bool upper : {true, false}) {
-    const Polyline& points = upper ? t.upper : t.lower;
+    const Polyline& points = upper ? fit.placed.upper : fit.placed.lower;
     for (std::size_t i = 0; i < points.size(); ++i) {
       // Near the nose the other surface may be the nearer one: a point belongs to the outline.
       const double off = std::min(distanceTo(upper ? fit.section.upper : fit.section.lower, points[i]),
                                   points[i].x() < 0.02 ? distanceTo(upper ? fit.section.lower : fit.section.upper, points[i])
                                                        : 1e300) *
-                         t.chord;
+                         fit.chord;
       sum += off * off, ++count;
       if (off > fit.worst) fit.worst = off, fit.worstAt = points[i], fit.worstUpper = upper, fit.worstPoint = i;
     }

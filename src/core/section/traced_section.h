@@ -15,8 +15,18 @@ struct TracedSection {
 
 inline constexpr std::size_t fewestTraced = 4; ///< points a surface
 
+/// How traced points lie on their chord line.
+struct PlacedTrace {
+  Polyline upper, lower; ///< chord fractions, in the order given
+  double chord = 0;      ///< mm on the plan
+  Point le{0, 0};        ///< mm on the plan
+  Point aft{1, 0}, up{0, 1}; ///< directions on the plan; `up` lies to the right of `aft` when the nose is drawn right
+  Point toChord(const Point& plan) const { return Point((plan - le).dot(aft), (plan - le).dot(up)) / chord; }
+  Point toPlan(const Point& fraction) const { return le + chord * (fraction.x() * aft + fraction.y() * up); }
+};
 struct TraceFit {
   Section section;
+  PlacedTrace placed; ///< on the chord line of the smooth section, which starts at the curve, not at a shaky point
   double chord = 0;  ///< mm on the plan
   double rms = 0;    ///< mm, of the distances of the points from the curve
   double worst = 0;  ///< mm
@@ -31,15 +41,6 @@ struct TraceFit {
 /// that cross.
 Result<TraceFit> fitTrace(const TracedSection& traced);
 
-/// How traced points lie on their chord line.
-struct PlacedTrace {
-  Polyline upper, lower; ///< chord fractions, in the order given
-  double chord = 0;      ///< mm on the plan
-  Point le{0, 0};        ///< mm on the plan
-  Point aft{1, 0}, up{0, 1}; ///< directions on the plan; `up` lies to the right of `aft` when the nose is drawn right
-  Point toChord(const Point& plan) const { return Point((plan - le).dot(aft), (plan - le).dot(up)) / chord; }
-  Point toPlan(const Point& fraction) const { return le + chord * (fraction.x() * aft + fraction.y() * up); }
-};
 Result<PlacedTrace> placeTrace(const TracedSection& traced);
 
 /// A section smoothed so that no point moves by more than `tolerance` (chord fraction); nose and tail stay.
