@@ -124,6 +124,13 @@ void Board::zoomBy(double factor, QPointF about) {
   update();
 }
 
+void Board::centreOn(const Point& place, double pixelsPerMm) {
+  scale = std::clamp(pixelsPerMm, leastScale, mostScale);
+  origin = QRectF(rect()).center() - QPointF(place.x() * scale, -place.y() * scale);
+  fitted = false;
+  update();
+}
+
 void Board::paintEvent(QPaintEvent*) {
   QPainter painter(this);
   painter.setRenderHint(QPainter::Antialiasing);

@@ -53,6 +53,8 @@ public:
 
   void fit();
   void zoomBy(double factor, QPointF about);
+  /// Brings a place to the middle at so many pixels a millimetre.
+  void centreOn(const Point& place, double pixelsPerMm);
   QPointF screen(const Point& p) const { return {origin.x() + p.x() * scale, origin.y() - p.y() * scale}; }
   Point board(QPointF p) const { return {(p.x() - origin.x()) / scale, (origin.y() - p.y()) / scale}; }
 

@@ -1,4 +1,5 @@
 #include "app/decide_panel.h"
+#include "app/section_tools.h"
 #include "core/measure/length_text.h"
 #include <QCheckBox>
 #include <QComboBox>
@@ -155,6 +156,7 @@ void DecidePanel::rebuild(const std::vector<Decision>& shown) {
     connect(tab, &QToolButton::clicked, this, [this, name = groups[i]] {
       group[standpoint.stage()] = name;
       if (name.starts_with("Spar ")) standpoint.setSpar(name.back() - '1');
+      if (standpoint.stage() == Stage::sections) standpoint.setTipSection(name == "Tip section");
       refresh();
     });
     strip->addWidget(tab, static_cast<int>(i) / 3, static_cast<int>(i) % 3);
@@ -208,16 +210,15 @@ void DecidePanel::rebuild(const std::vector<Decision>& shown) {
       grid->addWidget(remove, line, 1, 1, 2);
     }
   }
+  if (standpoint.stage() == Stage::sections) {
+    auto* tools = new SectionTools(document, standpoint, group[Stage::sections] != "Tip section", form);
+    connect(tools, &SectionTools::openCoordinates, this, &DecidePanel::openCoordinates);
+    connect(tools, &SectionTools::writeSection, this, &DecidePanel::writeSection);
+    grid->addWidget(tools, line++, 0, 1, 3);
+  }
   column->addWidget(tabs);
   column->addWidget(form);
   if (!focusPath.empty() && rows.contains(focusPath)) rows[focusPath].editor->setFocus();
-}
-
-void DecidePanel::addOpenButton(QGridLayout* grid, int line, const QString& end) {
-  auto* open = new QPushButton(tr("Open coordinates…"), form);
-  open->setObjectName("open " + end);
-  connect(open, &QPushButton::clicked, this, [this, end] { Q_EMIT openCoordinates(end); });
-  grid->addWidget(open, line, 1, 1, 2);
 }
 
 QWidget* DecidePanel::makeEditor(const Decision& d) {
@@ -306,6 +307,7 @@ void DecidePanel::focusDecision(const std::string& path) {
   auto groups = groupsOfStage();
   if (std::find(groups.begin(), groups.end(), decision->group) == groups.end()) standpoint.setStage(decision->stage);
   group[standpoint.stage()] = decision->group;
+  if (standpoint.stage() == Stage::sections) standpoint.setTipSection(decision->group == "Tip section");
   refresh();
   if (QWidget* editor = editorOf(path)) {
     editor->setFocus(Qt::OtherFocusReason);

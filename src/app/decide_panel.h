@@ -48,12 +48,12 @@ public:
 
 Q_SIGNALS:
   void openCoordinates(const QString& end); ///< "root" or "tip"
+  void writeSection(const QString& end);
 
 private:
   void refresh();
   void rebuild(const std::vector<Decision>& shown);
   void fill(const std::vector<Decision>& shown);
-  void addOpenButton(QGridLayout* grid, int line, const QString& end);
   QWidget* makeEditor(const Decision& decision);
   void type(const std::string& path, const QString& text);
   void nudge(const std::string& path, int steps, Qt::KeyboardModifiers modifiers);

@@ -1,12 +1,26 @@
 #include "app/document.h"
 #include "core/design/design_file.h"
 #include "core/files/text_file.h"
+#include <QDir>
+#include <QFileInfo>
 
 namespace eup::app {
 
 namespace {
 constexpr std::size_t mostSteps = 500;
+
+QString folderOf(const QString& file) {
+  return file.isEmpty() ? QString() : QFileInfo(file).absolutePath();
 }
+
+/// Plan files named from another folder, or for the first time from one.
+void relink(Plan& plan, const QString& from, const QString& to) {
+  for (PlanSheet& s : plan.sheets) {
+    const QString path = PlanImages::resolved(s.file, from);
+    if (QFileInfo(path).isAbsolute()) s.file = QDir(to).relativeFilePath(path).toStdString();
+  }
+}
+} // namespace
 
 Document::Document(QObject* parent) : QObject(parent) {
   follow();
@@ -23,6 +37,7 @@ void Document::follow() {
     isPossible = false;
     if (!lastGood) lastGood = std::make_unique<TrueWing>(std::get<TrueWing>(work(Design{})));
   }
+  images.follow(present.plan, folderOf(filePath));
 }
 
 void Document::edit(const QString& name, Design next, const QString& merge) {
@@ -84,10 +99,18 @@ Result<std::vector<std::string>> Document::open(const QString& path) {
 }
 
 Result<Done> Document::save(const QString& path) {
-  const auto done = writeFileAtomically(path.toStdString(), designToText(present));
+  const QString from = folderOf(filePath), to = folderOf(path);
+  Design linked = present;
+  relink(linked.plan, from, to);
+  const auto done = writeFileAtomically(path.toStdString(), designToText(linked));
   if (!done) return done;
-  saved = present;
+  for (auto* steps : {&past, &future})
+    for (Step& step : *steps) relink(step.design.plan, from, to);
+  present = linked;
+  saved = std::move(linked);
   filePath = path;
+  if (lastGood && isPossible) lastGood->design.plan = present.plan;
+  images.follow(present.plan, to);
   Q_EMIT fileChanged();
   return done;
 }

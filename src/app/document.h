@@ -1,5 +1,6 @@
 // The open wing: the design, its undo stack, the true wing that follows, its file.
 #pragma once
+#include "app/plan_images.h"
 #include "core/work/true_wing.h"
 #include <functional>
 #include <memory>
@@ -35,6 +36,10 @@ public:
   void undo();
   void redo();
 
+  /// Pictures of the plan's sheets, read in the background.
+  PlanImages& planImages() { return images; }
+  const PlanImages& planImages() const { return images; }
+
   const QString& path() const { return filePath; }
   bool modified() const { return present != saved; }
 
@@ -62,6 +67,7 @@ private:
   std::vector<Finding> present_findings;
   std::vector<Step> past, future;
   QString lastMerge, filePath;
+  PlanImages images;
 };
 
 } // namespace eup::app

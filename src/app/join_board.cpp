@@ -1,3 +1,4 @@
+#include "app/plan_board.h"
 #include "app/stage_boards.h"
 #include "core/design/decisions.h"
 #include "core/geometry/polyline.h"
@@ -157,7 +158,8 @@ std::vector<Handle> JoinBoard::handles() const {
 
 Board* makeBoard(Stage stage, Document& d, Standpoint& s, const Look& l, QWidget* parent) {
   switch (stage) {
-  case Stage::plan: // TODO
+  case Stage::plan:
+    return new PlanBoard(d, s, l, parent);
   case Stage::sections:
     return new SectionBoard(d, s, l, parent);
   case Stage::panels:

@@ -1,3 +1,4 @@
+#include "app/plan_ink.h"
 #include "app/stage_boards.h"
 #include "core/design/decisions.h"
 #include "core/geometry/polyline.h"
@@ -72,11 +73,34 @@ void LayoutBoard::drawHalf(Ink& ink, double side) const {
   }
 }
 
+/// The plan's own ink over the wing that was made of it; for a hand that it does not draw, turned over.
+void LayoutBoard::drawUnderlay(Ink& ink, double side) const {
+  const JudgedPlan& plan = document.wing().plan;
+  if (!standpoint.underlay() || plan.hands.empty()) return;
+  const DrawnHand* hand = &plan.hands.front();
+  for (const DrawnHand& h : plan.hands)
+    if ((h.hand == Hand::right) == (side > 0)) hand = &h;
+  const auto toPlan = [&](const Point& p) {
+    const Point b = board(QPointF(p.x(), p.y()));
+    return hand->onPlan(side * b.x(), -b.y());
+  };
+  const Point o = toPlan({0, 0}), x = toPlan({1, 0}) - o, y = toPlan({0, 1}) - o;
+  Eigen::Matrix3d view;
+  view << x.x(), y.x(), o.x(), x.y(), y.y(), o.y(), 0, 0, 1;
+  const double span = document.wing().loft.span();
+  const QRect half = QRectF(screen({side > 0 ? -20 : -span - 20, 60}), screen({side > 0 ? span + 20 : 20, -document.wing().loft.frameAt(0).chord * 1.5})).normalized().toAlignedRect() & rect();
+  for (std::size_t i = 0; i < plan.sheets.size(); ++i)
+    if (const PlanImage* image = document.planImages().image(i)) drawPlan(ink.painter, *image, plan.sheets[i].map().inverse() * view, half, look.accent, 0.75);
+}
+
 void LayoutBoard::draw(Ink& ink) const {
   const TrueWing& w = document.wing();
   const double span = w.loft.span();
-  if (standpoint.hand() != ShownHand::left) drawHalf(ink, 1);
-  if (standpoint.hand() != ShownHand::right) drawHalf(ink, -1);
+  for (const double side : {1.0, -1.0}) {
+    if (standpoint.hand() == (side > 0 ? ShownHand::left : ShownHand::right)) continue;
+    drawHalf(ink, side);
+    drawUnderlay(ink, side);
+  }
   const ChordFrame root = w.loft.frameAt(0), tip = w.loft.frameAt(span);
   const double deep = std::max(root.te.x(), tip.te.x()) + 14;
   ink.dimension(onBoard(deep, 0), onBoard(deep, span), tr("half span %1").arg(len(span)), 0);

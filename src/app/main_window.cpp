@@ -1,6 +1,7 @@
 #include "app/main_window.h"
 #include "app/decide_panel.h"
 #include "app/follows_panel.h"
+#include "app/plan_panel.h"
 #include "app/rail.h"
 #include "app/span_rule.h"
 #include "app/stage_boards.h"
@@ -158,6 +159,13 @@ void MainWindow::makeMenus(QMenuBar* bar) {
   add(file, tr("Open the &demo wing"), {}, [this] {
     if (mayLeave()) openDemo();
   });
+  QMenu* plans = file->addMenu(tr("Open a demo &plan"));
+  add(plans, tr("A clean plan, read"), {}, [this] {
+    if (mayLeave()) openDemo("fenlark-plan");
+  });
+  add(plans, tr("A plan with faults, read"), {}, [this] {
+    if (mayLeave()) openDemo("fenlark-faulty-plan");
+  });
   file->addSeparator();
   add(file, tr("&Save"), QKeySequence::Save, [this] { save(); });
   add(file, tr("Save &as…"), QKeySequence::SaveAs, [this] { saveAs(); });
@@ -194,6 +202,9 @@ void MainWindow::makeMenus(QMenuBar* bar) {
     Board* b = boards[theStandpoint.stage()];
     b->zoomBy(0.8, b->rect().center());
   });
+  QAction* under = add(view, tr("Plan under the wing"), QKeySequence("Ctrl+U"), [this] { theStandpoint.setUnderlay(!theStandpoint.underlay()); });
+  under->setCheckable(true);
+  under->setChecked(theStandpoint.underlay());
   view->addSeparator();
   add(view, tr("Light or dark"), QKeySequence("Ctrl+D"), [this] { setDark(!look.dark); });
   QMenu* help = bar->addMenu(tr("&Help"));
@@ -259,7 +270,11 @@ QWidget* MainWindow::makeSide() {
   decidePanel = new DecidePanel(theDocument, theStandpoint, inside);
   followsPanel = new FollowsPanel(theDocument, theStandpoint, inside);
   stackColumn->addWidget(heading);
+  planPanel = new PlanPanel(theDocument, theStandpoint, *qobject_cast<PlanBoard*>(boards.at(Stage::plan)), inside);
+  connect(planPanel, &PlanPanel::said, this, &MainWindow::say);
+  connect(planPanel, &PlanPanel::wantsReferencePrint, this, &MainWindow::chooseReference);
   stackColumn->addWidget(decidePanel);
+  stackColumn->addWidget(planPanel);
   stackColumn->addWidget(followsPanel, 1);
   sideScroll->setWidget(inside);
   column->addWidget(sideScroll, 1);
@@ -273,6 +288,7 @@ QWidget* MainWindow::makeSide() {
   foot->addStretch();
   column->addLayout(foot);
   connect(decidePanel, &DecidePanel::openCoordinates, this, &MainWindow::chooseCoordinates);
+  connect(decidePanel, &DecidePanel::writeSection, this, &MainWindow::chooseSectionFile);
   connect(followsPanel, &FollowsPanel::wanted, this, [this](const QString& path) {
     decidePanel->focusDecision(path.toStdString());
     sideScroll->verticalScrollBar()->setValue(0);
@@ -290,6 +306,9 @@ void MainWindow::refresh() {
   if (theStandpoint.rib() > ribs) return theStandpoint.setRib(ribs);
   if (theStandpoint.spar() >= spars && theStandpoint.spar() > 0) return theStandpoint.setSpar(std::max(0, spars - 1));
   stack->setCurrentWidget(boards.at(theStandpoint.stage()));
+  const bool onPlan = theStandpoint.stage() == Stage::plan;
+  decidePanel->setVisible(!onPlan);
+  planPanel->setVisible(onPlan);
   for (const auto& [hand, button] : handButtons) button->setChecked(theStandpoint.hand() == hand);
   unitBox->setCurrentIndex(theDocument.design().unit == LengthUnit::inch ? 1 : 0);
   const QString undo = theDocument.undoName(), redo = theDocument.redoName();
@@ -352,8 +371,11 @@ void MainWindow::showHelp() {
                               "is inches. Up and down nudge a field.\n\n"
                               "On the board: wheel zooms, middle drag pans, double click fits. Comma and full stop "
                               "choose a handle, arrow keys move it, Shift coarse, Alt fine.\n\n"
+                              "On the plan: arrow keys move the crosshair by a pixel (Shift ten, Alt a tenth), Space "
+                              "places a point, Enter finishes an outline, Backspace takes a point back, S turns snapping "
+                              "on and off, Esc ends.\n\n"
                               "Span rule: ← → step from rib to rib, Home root, End tip; Alt+← and Alt+→ do so "
-                              "anywhere. Ctrl+H turns the hand. Ctrl+1 to Ctrl+5 change the stage.\n\n"
+                              "anywhere. Ctrl+H turns the hand. Ctrl+1 to Ctrl+6 change the stage.\n\n"
                               "Cautions: blades and planes cut; cyanoacrylate bonds skin and its fumes sting; epoxy "
                               "and solvents want gloves and air; balsa dust wants a mask. Read the maker's sheets. "
                               "Strength figures are estimates for model aircraft, no approval of anything; fly in "

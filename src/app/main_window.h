@@ -22,6 +22,7 @@ namespace eup::app {
 class Board;
 class DecidePanel;
 class FollowsPanel;
+class PlanPanel;
 class SpanRule;
 
 class MainWindow : public QMainWindow {
@@ -36,7 +37,13 @@ public:
   Autosave& autosave() { return *theAutosave; }
 
   bool openFile(const QString& path);
-  void openDemo();
+  /// A shipped demo wing; without a name the first.
+  void openDemo(const std::string& name = {});
+  PlanPanel& plan() { return *planPanel; }
+  /// Reference points of a plan for one hand, as the file's ending says.
+  bool printReference(Hand hand, const QString& path);
+  /// A section full size with gauges, or its coordinates.
+  bool writeSectionTo(bool root, const QString& path, CoordinateLayout layout);
   void newWing();
   bool saveTo(const QString& path);
   bool importCoordinates(const QString& end, const QString& path);
@@ -65,6 +72,8 @@ private:
   bool saveAs();
   void chooseAndOpen();
   void chooseCoordinates(const QString& end);
+  void chooseReference();
+  void chooseSectionFile(const QString& end);
   void showExport();
   void addRecent(const QString& path);
   void rebuildRecent();
@@ -81,6 +90,7 @@ private:
   QStackedWidget* stack = nullptr;
   DecidePanel* decidePanel = nullptr;
   FollowsPanel* followsPanel = nullptr;
+  PlanPanel* planPanel = nullptr;
   SpanRule* spanRule = nullptr;
   QScrollArea* sideScroll = nullptr;
   QLabel *nameLabel = nullptr, *messageText = nullptr;

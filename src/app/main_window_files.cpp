@@ -30,11 +30,11 @@ void MainWindow::newWing() {
   theStandpoint.setStage(Stage::panels);
 }
 
-void MainWindow::openDemo() {
-  const auto read = designFromText(*shipped::demo(shipped::demoNames().front()));
+void MainWindow::openDemo(const std::string& name) {
   theAutosave->forget();
-  theDocument.replace(read.value().design, {}, true);
+  theDocument.replace(demoDesign(name.empty() ? shipped::demoNames().front() : name), {}, true);
   messageBar->hide();
+  if (!theDocument.design().plan.sheets.empty()) theStandpoint.setStage(Stage::plan);
 }
 
 bool MainWindow::openFile(const QString& path) {
@@ -138,6 +138,43 @@ bool MainWindow::importCoordinates(const QString& end, const QString& path) {
   if (!notes.isEmpty())
     say(tr("%1 was taken; mended on the way: %2").arg(QFileInfo(path).fileName(), notes.mid(0, 4).join("; ")));
   return true;
+}
+
+void MainWindow::chooseReference() {
+  const Hand drawn = theDocument.wing().plan.hands.empty() ? Hand::right : theDocument.wing().plan.hands.front().hand;
+  const ShownHand shown = theStandpoint.hand();
+  const Hand hand = shown == ShownHand::both ? (drawn == Hand::right ? Hand::left : Hand::right) : shown == ShownHand::left ? Hand::left : Hand::right;
+  const QString start = QString::fromStdString(fileNameOf(theDocument.design().name) + "-reference-" + name(hand) + ".pdf");
+  const QString path = QFileDialog::getSaveFileName(this, tr("Reference points, %1 hand").arg(name(hand)), start, tr("Full size (*.pdf *.svg *.dxf)"));
+  if (!path.isEmpty()) printReference(hand, path);
+}
+
+bool MainWindow::printReference(Hand hand, const QString& path) {
+  const auto done = writeReference(theDocument.wing(), hand, path.toStdString());
+  if (done)
+    say(tr("Reference points for the %1 hand written into %2. Print at 100 % and measure the check bars.").arg(name(hand), path));
+  else
+    say(tr("Nothing was written. %1").arg(QString::fromStdString(done.problem().text())), true);
+  return done.ok();
+}
+
+void MainWindow::chooseSectionFile(const QString& end) {
+  const QString start = QString::fromStdString(fileNameOf(theDocument.design().name) + "-" + end.toStdString() + "-section.pdf");
+  const QString sheet = tr("Full size with nose gauges (*.pdf *.svg *.dxf)"), loop = tr("Coordinates, one loop (*.dat)"), blocks = tr("Coordinates, two blocks (*.dat)");
+  QString chosen;
+  QString path = QFileDialog::getSaveFileName(this, tr("Write the %1 section").arg(end), start, sheet + ";;" + loop + ";;" + blocks, &chosen);
+  if (path.isEmpty()) return;
+  if (chosen != sheet && QFileInfo(path).suffix() != "dat") path = QFileInfo(path).path() + "/" + QFileInfo(path).completeBaseName() + ".dat";
+  writeSectionTo(end == "root", path, chosen == blocks ? CoordinateLayout::blocks : CoordinateLayout::loop);
+}
+
+bool MainWindow::writeSectionTo(bool root, const QString& path, CoordinateLayout layout) {
+  const auto done = writeSection(theDocument.wing(), root, path.toStdString(), layout);
+  if (done)
+    say(tr("The section was written into %1.").arg(path));
+  else
+    say(tr("The section was not written. %1").arg(QString::fromStdString(done.problem().text())), true);
+  return done.ok();
 }
 
 void MainWindow::showExport() {

@@ -1,82 +1,229 @@
+#include "app/plan_ink.h"
 #include "app/stage_boards.h"
 #include "core/geometry/polyline.h"
+#include "core/section/naca.h"
 
 namespace eup::app {
+
 namespace {
-
-Polyline placed(const Polyline& line, double chord, const Point& nose, bool mirror) {
-  Polyline out;
-  for (const Point& p : line) out.push_back(nose + Point((mirror ? 1 - p.x() : p.x()) * chord, p.y() * chord));
-  return out;
-}
-
+// Heights of the parts of the picture, in chords.
+constexpr double differenceAt = -0.30, noseAt = -0.55, noseShare = 0.07, noseRoom = 0.30;
 } // namespace
 
 QString SectionBoard::heading() const {
-  return tr("Root and tip section, at their chords");
+  return standpoint.tipSection() ? tr("Tip section at its chord") : tr("Root section at its chord");
 }
 QString SectionBoard::subheading() const {
-  return tr("straight lines join equal fractions of the two chords");
+  return tr("drag the crest, the camber, the trailing edge, a listed or traced point; choose root or tip on the right");
+}
+
+double SectionBoard::chord() const {
+  const Panel& p = document.wing().design.panel;
+  return standpoint.tipSection() ? p.tipChord : p.rootChord;
+}
+const Section& SectionBoard::section() const {
+  return standpoint.tipSection() ? document.wing().tipSection : document.wing().rootSection;
+}
+
+Point SectionBoard::placed(const Point& p) const {
+  return Point(mirrored() ? 1 - p.x() : p.x(), p.y()) * chord();
+}
+Polyline SectionBoard::placed(const Polyline& line) const {
+  Polyline out;
+  for (const Point& p : line) out.push_back(placed(p));
+  return out;
 }
 
 Box SectionBoard::content() const {
-  const Design& d = document.wing().design;
-  const double c = std::max(d.panel.rootChord, d.panel.tipChord);
   Box box;
-  box.include(Point(-0.02 * c, -0.62 * c));
-  box.include(Point(1.02 * c, 0.2 * c));
+  box.include(Point(-0.03, -0.78) * chord());
+  box.include(Point(1.05, 0.17) * chord());
   return box;
+}
+
+std::vector<SectionBoard::Other> SectionBoard::others() const {
+  const TrueWing& w = document.wing();
+  std::vector<Other> out;
+  const bool tip = standpoint.tipSection();
+  if (!(w.rootSection.upper == w.tipSection.upper && w.rootSection.lower == w.tipSection.lower))
+    out.push_back({tip ? tr("root: %1").arg(QString::fromStdString(w.rootSection.name)) : tr("tip: %1").arg(QString::fromStdString(w.tipSection.name)), tip ? w.rootSection : w.tipSection, look.accent, Qt::DashLine});
+  if (const auto naca = readNaca(standpoint.compareWith().toStdString()))
+    out.push_back({tr("NACA %1").arg(standpoint.compareWith()), makeNaca(naca.value()), look.wrong, Qt::DashDotLine});
+  const auto rib = static_cast<std::size_t>(standpoint.rib() - 1);
+  if (rib > 0 && rib + 1 < w.ribs.size()) { // the ends are drawn anyway
+    const Cut cut = w.loft.cutAt(w.ribs[rib].t());
+    Other loft{tr("the loft at R%1").arg(standpoint.rib()), {}, look.good, Qt::DotLine};
+    for (const bool upper : {true, false})
+      for (const Point& p : upper ? cut.upper : cut.lower) (upper ? loft.section.upper : loft.section.lower).push_back(cut.frame.toChord(p) / cut.frame.chord);
+    out.push_back(std::move(loft));
+  }
+  return out;
+}
+
+/// The plan behind a traced section, so that the curve can be seen against the ink it was read from.
+void SectionBoard::drawUnderlay(Ink& ink) const {
+  const TrueWing& w = document.wing();
+  const bool tip = standpoint.tipSection();
+  const ShapedSection& shaped = tip ? w.tipShape : w.rootShape;
+  if (!shaped.trace || !standpoint.underlay()) return;
+  for (const Reading& r : w.design.plan.readings) {
+    if (r.kind != ReadingKind::upperSurface || r.number != (tip ? 2 : 1)) continue;
+    const auto i = static_cast<std::size_t>(r.sheet - 1);
+    const PlanImage* image = document.planImages().image(i);
+    if (!image || i >= w.plan.sheets.size()) return;
+    const auto toPlan = [&](double x, double y) {
+      const Point b = board(QPointF(x, y)) / chord();
+      return shaped.trace->placed.toPlan(Point(mirrored() ? 1 - b.x() : b.x(), b.y()));
+    };
+    const Point o = toPlan(0, 0), x = toPlan(1, 0) - o, y = toPlan(0, 1) - o;
+    Eigen::Matrix3d view;
+    view << x.x(), y.x(), o.x(), x.y(), y.y(), o.y(), 0, 0, 1;
+    const QRect area = QRectF(screen(Point(-0.05, 0.16) * chord()), screen(Point(1.05, -0.14) * chord())).normalized().toAlignedRect() & rect();
+    return drawPlan(ink.painter, *image, w.plan.sheets[i].map().inverse() * view, area, look.accent, 0.8);
+  }
 }
 
 void SectionBoard::draw(Ink& ink) const {
   const TrueWing& w = document.wing();
-  const bool mirror = mirrored();
-  const double big = std::max(w.design.panel.rootChord, w.design.panel.tipChord);
-  const auto one = [&](const Section& s, const SectionMeasures& m, double chord, const Point& nose, const QString& end,
-                       bool labels) {
-    const Polyline loop = placed(outlineOf(s), chord, nose, mirror);
-    ink.loop(loop, look.balsa, look.ink, 1.4);
-    ink.line(placed({{-0.02, 0}}, chord, nose, mirror)[0], placed({{1.02, 0}}, chord, nose, mirror)[0], look.faint, 1,
-             Qt::DashDotLine);
-    Polyline camber;
-    for (std::size_t i = section_grid::noseSteps; i < s.upper.size(); ++i)
-      camber.push_back((s.upper[i] + s.lower[i]) / 2);
-    ink.chain(placed(camber, chord, nose, mirror), look.accent, 1, Qt::DashLine);
-    if (!labels) return;
-    const auto place = [&](double x, double y) { return placed({{x, y}}, chord, nose, mirror)[0]; };
-    const double up = heightAt(s.upper, m.thicknessAt), down = heightAt(s.lower, m.thicknessAt);
-    ink.line(place(m.thicknessAt, up), place(m.thicknessAt, down), look.ink, 1.2);
-    ink.text(place(m.thicknessAt, (up + down) / 2), tr("%1 thick").arg(len(m.thickness * chord)), look.ink, {7, 18});
-    ink.text(place(0, 0), tr("%1: %2, chord %3").arg(end, QString::fromStdString(s.name), len(chord)), look.ink,
-             {mirror ? -260.0 : 0.0, -0.1 * chord * ink.scale - 16}, Qt::AlignLeft, 13, true);
-    if (m.camberAt > 0)
-      ink.text(place(m.camberAt, m.camber), tr("camber %1 at %2").arg(len(m.camber * chord), len(m.camberAt * chord)),
-               look.accent, {40, -0.09 * chord * ink.scale + 2}, Qt::AlignLeft, 11);
-    if (m.undercamberAt)
-      ink.text(place(*m.undercamberAt, heightAt(s.lower, *m.undercamberAt)),
-               tr("undercamber %1").arg(len(m.undercamber * chord)), look.accent, {0, 26}, Qt::AlignHCenter, 11);
-  };
-  const auto& p = w.design.panel;
-  one(w.rootSection, w.rootMeasures, p.rootChord, {0, 0}, tr("Root"), true);
-  one(w.tipSection, w.tipMeasures, p.tipChord, {mirror ? big - p.tipChord : 0, -0.27 * big}, tr("Tip"), true);
+  const bool tip = standpoint.tipSection();
+  const Section& s = section();
+  const SectionMeasures& m = tip ? w.tipMeasures : w.rootMeasures;
+  const double c = chord();
+  const auto all = others();
+  ink.loop(placed(outlineOf(s)), look.balsa, look.ink, 1.5);
+  drawUnderlay(ink);
+  ink.line(placed(Point(-0.02, 0)), placed(Point(1.02, 0)), look.faint, 1, Qt::DashDotLine);
+  Polyline middle;
+  for (std::size_t i = section_grid::noseSteps; i < s.upper.size(); ++i) middle.push_back((s.upper[i] + s.lower[i]) / 2);
+  ink.chain(placed(middle), look.faint, 1, Qt::DashLine);
+  double legend = 0;
+  for (const Other& o : all) {
+    ink.chain(placed(outlineOf(o.section)), o.colour, 1.5, o.style);
+    const Point at(0.02 * c, -0.115 * c);
+    ink.painter.setPen(QPen(o.colour, 2, o.style));
+    const QPointF p = ink.at(at) + QPointF(legend, 0);
+    ink.painter.drawLine(p, p + QPointF(26, 0));
+    ink.text(at, o.name, o.colour, {legend + 32, 4}, Qt::AlignLeft, 12, true);
+    legend += 60 + 8.0 * static_cast<double>(o.name.size());
+  }
+  const double up = heightAt(s.upper, m.thicknessAt), down = heightAt(s.lower, m.thicknessAt);
+  ink.line(placed(Point(m.thicknessAt, up)), placed(Point(m.thicknessAt, down)), look.ink, 1.2);
+  ink.text(placed(Point(m.thicknessAt, (up + down) / 2)), tr("%1 thick, %2 %").arg(len(m.thickness * c)).arg(m.thickness * 100, 0, 'f', 2), look.ink, {7, 20});
+  ink.text(placed(Point(mirrored() ? 1 : 0, 0)), tr("%1, chord %2").arg(QString::fromStdString(s.name), len(c)), look.ink, {0, -0.125 * c * ink.scale}, Qt::AlignLeft, 13, true);
+  if (m.undercamberAt)
+    ink.text(placed(Point(*m.undercamberAt, heightAt(s.lower, *m.undercamberAt))), tr("undercamber %1").arg(len(m.undercamber * c)), look.accent, {0, 20}, Qt::AlignHCenter, 11);
+  drawDifference(ink, all);
+  drawNose(ink);
+}
 
-  // Laid over each other at one chord, to see what the panel changes along its span.
-  const Point nose(0, -0.52 * big);
-  ink.loop(placed(outlineOf(w.rootSection), big, nose, mirror), Qt::transparent, look.ink, 1.4);
-  ink.loop(placed(outlineOf(w.tipSection), big, nose, mirror), Qt::transparent, look.accent, 1.4);
-  double worst = 0, at = 0;
-  for (int i = section_grid::noseSteps; i < section_grid::points; ++i)
-    for (const auto& [a, b] :
-         {std::pair(&w.rootSection.upper, &w.tipSection.upper), std::pair(&w.rootSection.lower, &w.tipSection.lower)}) {
-      const double gap = std::abs((*a)[static_cast<std::size_t>(i)].y() - (*b)[static_cast<std::size_t>(i)].y());
-      if (gap > worst) worst = gap, at = section_grid::fraction(i);
+void SectionBoard::drawDifference(Ink& ink, const std::vector<Other>& all) const {
+  const double c = chord();
+  const Section& s = section();
+  const Point left(0, differenceAt * c), right(c, differenceAt * c);
+  ink.line(left, right, look.faint, 1);
+  double worst = 0;
+  for (const Other& o : all)
+    for (std::size_t i = section_grid::noseSteps + 3; i < s.upper.size(); ++i)
+      worst = std::max({worst, std::abs(o.section.upper[i].y() - s.upper[i].y()), std::abs(o.section.lower[i].y() - s.lower[i].y())});
+  if (worst < 1e-7) {
+    ink.text(left, all.empty() ? tr("Nothing else is laid over it: root and tip are the same section") : tr("No difference"), look.faint, {0, -8}, Qt::AlignLeft, 12);
+    return;
+  }
+  double larger = 1;
+  for (const double times : {2.0, 5.0, 10.0, 20.0, 50.0, 100.0, 200.0})
+    if (worst * times < 0.09) larger = times;
+  for (const Other& o : all)
+    for (const bool upper : {true, false}) {
+      Polyline line;
+      for (std::size_t i = section_grid::noseSteps + 3; i < s.upper.size(); ++i) {
+        const double gap = upper ? o.section.upper[i].y() - s.upper[i].y() : o.section.lower[i].y() - s.lower[i].y();
+        const double x = section_grid::fraction(static_cast<int>(i));
+        line.emplace_back((mirrored() ? 1 - x : x) * c, (differenceAt + gap * larger) * c);
+      }
+      ink.chain(line, o.colour, upper ? 1.8 : 1.1, upper ? Qt::SolidLine : Qt::DashLine);
     }
-  ink.text(nose,
-           worst < 1e-9 ? tr("Root and tip are the same section")
-                        : tr("Laid over each other: root in ink, tip in colour; %1 % of the chord apart at %2 %")
-                              .arg(worst * 100, 0, 'f', 2)
-                              .arg(at * 100, 0, 'f', 0),
-           look.ink, {0, -0.1 * big * ink.scale - 12}, Qt::AlignLeft, 13, true);
+  ink.text(left, tr("Difference, %1 times larger: upper surface solid, lower dashed; at most %2").arg(larger).arg(len(worst * c)), look.ink, {0, -0.095 * c * ink.scale}, Qt::AlignLeft, 12, true);
+}
+
+void SectionBoard::drawNose(Ink& ink) const {
+  const TrueWing& w = document.wing();
+  const Section& s = section();
+  const double c = chord(), larger = noseRoom / noseShare;
+  const Figure* radius = w.figure(standpoint.tipSection() ? "section.tip.noseRadius" : "section.root.noseRadius");
+  const auto at = [&](const Point& p) {
+    const Point q = p * larger * c;
+    return Point(mirrored() ? c - q.x() - 0.02 * c : q.x() + 0.02 * c, q.y() + noseAt * c);
+  };
+  Polyline nose;
+  for (auto it = s.upper.rbegin(); it != s.upper.rend(); ++it)
+    if (it->x() < noseShare) nose.push_back(at(*it));
+  for (std::size_t i = 1; i < s.lower.size() && s.lower[i].x() < noseShare; ++i) nose.push_back(at(s.lower[i]));
+  if (nose.size() > 2) ink.loop(nose, look.balsa, look.ink, 1.4);
+  ink.line(at({-0.004, 0}), at({noseShare, 0}), look.faint, 1, Qt::DashDotLine);
+  if (!radius || radius->value <= 0) return;
+  // The circle touches the nose: its centre lies along the middle line's direction there.
+  const double r = radius->value / c;
+  const std::size_t i = section_grid::noseSteps + 6;
+  const Point way = ((s.upper[i] + s.lower[i]) / 2).normalized(), centre = way * r;
+  Polyline circle;
+  for (int k = 0; k <= 60; ++k) circle.push_back(at(centre + r * Point(std::cos(k * pi / 30), std::sin(k * pi / 30))));
+  ink.chain(circle, look.accent, 1.4);
+  ink.line(at(centre), at(centre + r * Point(0.6, 0.8)), look.accent, 1.2);
+  ink.text(at(centre), tr("nose radius %1").arg(len(radius->value)), look.accent, {12, 4}, Qt::AlignLeft, 12, true);
+  ink.text(Point(mirrored() ? 0.66 * c : 0, (noseAt - 0.17) * c), tr("The nose, %1 times larger").arg(larger, 0, 'f', 1), look.faint, {0, 0}, Qt::AlignLeft, 11);
+}
+
+std::vector<Handle> SectionBoard::handles() const {
+  const TrueWing& w = document.wing();
+  const bool tip = standpoint.tipSection();
+  const Section& s = section();
+  const SectionMeasures& m = tip ? w.tipMeasures : w.rootMeasures;
+  const SectionChoice& choice = tip ? w.design.sections.tip : w.design.sections.root;
+  const double c = chord();
+  std::vector<Handle> out;
+  const auto decided = [&](const QString& name, const Point& fraction, StepKind what, double now, double share) {
+    const Point at = placed(fraction);
+    out.push_back({name, at, at, Qt::SizeVerCursor, tr("Move %1").arg(name), [tip, what, now, share, c](const Design& before, const Point& by) -> Result<Design> {
+                     Design d = before;
+                     SectionChoice& chosen = tip ? d.sections.tip : d.sections.root;
+                     chosen = withDecided(chosen, what, now + by.y() / c * share);
+                     return d;
+                   }});
+  };
+  const bool flatBelow = choice.kind == SectionKind::flatUnderside && choice.steps.empty();
+  decided(tr("thickness crest"), {m.thicknessAt, heightAt(s.upper, m.thicknessAt)}, StepKind::thickness, m.thickness, flatBelow ? 1 : 2);
+  const double camberAt = m.camberAt > 0.05 ? m.camberAt : 0.5;
+  decided(tr("camber"), {camberAt, (heightAt(s.upper, camberAt) + heightAt(s.lower, camberAt)) / 2}, StepKind::camber, m.camber, 1);
+  decided(tr("trailing edge"), s.upper.back(), StepKind::tail, m.tailThickness, 2);
+  if (choice.kind != SectionKind::listed && choice.kind != SectionKind::traced) return out;
+  const bool traced = choice.kind == SectionKind::traced;
+  const ShapedSection& shaped = tip ? w.tipShape : w.rootShape;
+  if (traced && !shaped.trace) return out;
+  for (const bool upper : {true, false}) {
+    const Polyline& points = traced ? (upper ? shaped.trace->placed.upper : shaped.trace->placed.lower) : (upper ? choice.listed.upper : choice.listed.lower);
+    for (std::size_t i = 0; i < points.size(); ++i) {
+      if (!traced && (i == 0 || i + 1 == points.size())) continue; // a listing starts at the nose and ends at x = 1
+      const QString name = (upper ? tr("upper point %1") : tr("lower point %1")).arg(i + 1);
+      const Point at = placed(points[i]);
+      out.push_back({name, at, at, Qt::SizeAllCursor, tr("Move %1").arg(name),
+                     [tip, traced, upper, i, c, mirror = mirrored(), trace = shaped.trace](const Design& before, const Point& by) -> Result<Design> {
+                       Design d = before;
+                       SectionChoice& chosen = tip ? d.sections.tip : d.sections.root;
+                       const Point move = Point(mirror ? -by.x() : by.x(), by.y()) / c;
+                       Polyline& line = traced ? (upper ? chosen.traced.upper : chosen.traced.lower) : (upper ? chosen.listed.upper : chosen.listed.lower);
+                       if (i >= line.size()) return Problem{"", "there is no such point any more"};
+                       if (traced) {
+                         line[i] += trace->placed.toPlan(move) - trace->placed.toPlan({0, 0});
+                         if (const auto fit = fitTrace(chosen.traced); !fit) return fit.problem();
+                         return d;
+                       }
+                       line[i] += move;
+                       if (auto checked = checkedListing(chosen.listed); !checked) return checked.problem();
+                       return d;
+                     }});
+    }
+  }
+  return out;
 }
 
 } // namespace eup::app

@@ -3,8 +3,10 @@
 #include "app/export_dialog.h"
 #include "app/follows_panel.h"
 #include "app/main_window.h"
+#include "app/plan_panel.h"
 #include <QApplication>
 #include <QDir>
+#include <QMouseEvent>
 #include <QTemporaryDir>
 
 namespace eup::app {
@@ -34,6 +36,33 @@ QStringList writeShots(const QString& folder) {
     window.board(s)->setFocus();
   };
   auto* follows = window.findChild<FollowsPanel*>();
+  const auto plan = [&](const char* demo, PlanPanel::Page page, const char* name) {
+    window.openDemo(demo);
+    window.document().planImages().settle(20000);
+    stage(Stage::plan, 1);
+    window.plan().turnTo(page);
+    shoot(window, name);
+  };
+  plan("fenlark-faulty-plan", PlanPanel::Page::judge, "9-plan-judged");
+  plan("fenlark-plan", PlanPanel::Page::makeTrue, "10-plan-made-true");
+  auto* planBoard = qobject_cast<PlanBoard*>(window.board(Stage::plan));
+  planBoard->reveal(24);
+  planBoard->setKind(ReadingKind::trailingEdge);
+  window.plan().turnTo(PlanPanel::Page::read);
+  const QPointF over = QPointF(planBoard->rect().center()) + QPointF(4, -3);
+  QMouseEvent move(QEvent::MouseMove, over, planBoard->mapToGlobal(over), Qt::NoButton, Qt::NoButton, {});
+  QApplication::sendEvent(planBoard, &move);
+  shoot(window, "11-plan-read");
+  planBoard->setTool(PlanTool::none);
+  window.plan().turnTo(PlanPanel::Page::use);
+  stage(Stage::plan, 1);
+  shoot(window, "12-plan-used");
+  window.document().edit("Use the plan's readings", withReadings(window.document().design(), window.document().wing().plan).design);
+  stage(Stage::panels, 5);
+  shoot(window, "13-plan-under-the-wing");
+  stage(Stage::sections, 1);
+  shoot(window, "14-section-traced");
+  window.openDemo();
   stage(Stage::sections, 1);
   shoot(window, "1-sections");
   stage(Stage::panels, 5);

@@ -4,7 +4,8 @@
 
 namespace eup::app {
 
-/// Root and tip section at their chords, with thickness, camber and nose.
+/// The section that is worked on at its chord, with what can be dragged; the others laid over it, their difference drawn
+/// larger, and its nose.
 class SectionBoard : public Board {
 public:
   using Board::Board;
@@ -14,6 +15,23 @@ protected:
   QString subheading() const override;
   Box content() const override;
   void draw(Ink& ink) const override;
+  std::vector<Handle> handles() const override;
+
+private:
+  struct Other {
+    QString name;
+    Section section;
+    QColor colour;
+    Qt::PenStyle style;
+  };
+  double chord() const;
+  const Section& section() const;
+  Point placed(const Point& fraction) const;
+  Polyline placed(const Polyline& line) const;
+  std::vector<Other> others() const;
+  void drawUnderlay(Ink& ink) const;
+  void drawDifference(Ink& ink, const std::vector<Other>& all) const;
+  void drawNose(Ink& ink) const;
 };
 
 /// The plan of the wing: span, chords, sweep, ribs, spar lines and sheet edge are dragged here.
@@ -32,6 +50,7 @@ protected:
 private:
   Point onBoard(double x, double t) const;
   void drawHalf(Ink& ink, double side) const;
+  void drawUnderlay(Ink& ink, double side) const;
 };
 
 /// One rib large, with all that lies against it; below it all ribs at one scale.

@@ -2,6 +2,7 @@
 #pragma once
 #include "core/measure/figure.h"
 #include <QObject>
+#include <QString>
 
 namespace eup::app {
 
@@ -15,11 +16,17 @@ public:
   int rib() const { return theRib; }   ///< number, from 1
   int spar() const { return theSpar; } ///< index
   ShownHand hand() const { return theHand; }
+  bool tipSection() const { return theTipSection; }             ///< which of the two sections is worked on
+  const QString& compareWith() const { return theCompareWith; } ///< NACA digits of a third section to lay over
+  bool underlay() const { return theUnderlay; }                 ///< the plan shines through under the wing
 
   void setStage(Stage stage) { set(theStage, stage); }
   void setRib(int number) { set(theRib, number); }
   void setSpar(int index) { set(theSpar, index); }
   void setHand(ShownHand hand) { set(theHand, hand); }
+  void setTipSection(bool tip) { set(theTipSection, tip); }
+  void setCompareWith(const QString& digits) { set(theCompareWith, digits); }
+  void setUnderlay(bool on) { set(theUnderlay, on); }
 
 Q_SIGNALS:
   void changed();
@@ -33,6 +40,8 @@ private:
   Stage theStage = Stage::panels;
   int theRib = 1, theSpar = 0;
   ShownHand theHand = ShownHand::right;
+  bool theTipSection = false, theUnderlay = true;
+  QString theCompareWith;
 };
 
 } // namespace eup::app

@@ -174,6 +174,32 @@ std::string sourceOf(const SectionChoice& c) {
   }
 }
 
+SectionChoice withDecided(const SectionChoice& choice, StepKind what, double value) {
+  SectionChoice c = choice;
+  using enum SectionKind;
+  const bool thickness = what == StepKind::thickness, tail = what == StepKind::tail;
+  if (c.steps.empty()) { // a step that follows would have the last word
+    if (thickness && (c.kind == flatUnderside || c.kind == symmetrical)) return c.drawn.thickness = std::clamp(value, 0.02, 0.4), c;
+    if (thickness && (c.kind == flatPlate || c.kind == curvedPlate)) return c.drawn.plate = std::clamp(value, 0.002, 0.15), c;
+    if (tail && c.kind == flatUnderside) return c.drawn.tail = std::clamp(value, 0.0, 0.05), c;
+    if (what == StepKind::camber && c.kind == curvedPlate) return c.drawn.camber = std::clamp(value, 0.0, 0.2), c;
+  }
+  SectionStep* step = nullptr;
+  for (SectionStep& s : c.steps)
+    if (s.kind == what) step = &s;
+  if (!step) {
+    if (static_cast<int>(c.steps.size()) >= mostSteps) return c;
+    c.steps.push_back({});
+    step = &c.steps.back();
+    step->kind = what;
+  }
+  step->on = true;
+  if (thickness) step->thickness = std::clamp(value, 0.01, 0.4);
+  if (tail) step->tail = std::clamp(value, 0.0, 0.08);
+  if (what == StepKind::camber) step->camber = std::clamp(value, -0.15, 0.15);
+  return c;
+}
+
 ShapedSection shape(const SectionChoice& c) {
   ShapedSection out;
   switch (c.kind) {
