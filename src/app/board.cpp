@@ -283,6 +283,18 @@ void Board::nudge(const QPointF& direction, Qt::KeyboardModifiers modifiers) {
     Q_EMIT said(QString::fromStdString(next.problem().text()));
 }
 
+bool Board::event(QEvent* event) {
+  if (event->type() == QEvent::ShortcutOverride) {
+    const auto* key = static_cast<QKeyEvent*>(event);
+    const bool arrow = key->key() == Qt::Key_Left || key->key() == Qt::Key_Right || key->key() == Qt::Key_Up || key->key() == Qt::Key_Down;
+    if (arrow && key->modifiers() & Qt::AltModifier && takesArrows()) {
+      event->accept();
+      return true;
+    }
+  }
+  return QWidget::event(event);
+}
+
 void Board::keyPressEvent(QKeyEvent* event) {
   const auto all = handles();
   const auto walk = [&](int by) {

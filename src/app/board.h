@@ -76,9 +76,12 @@ protected:
   virtual QString emptyText() const { return {}; }
 
   bool mirrored() const { return standpoint.hand() == ShownHand::left; }
+  /// Whether arrow keys move something now; Alt with them is then fine movement, not the next rib.
+  virtual bool takesArrows() const { return focused.has_value(); }
   QString handWords() const;
   QString len(double mm) const;
 
+  bool event(QEvent*) override;
   void paintEvent(QPaintEvent*) override;
   void resizeEvent(QResizeEvent*) override;
   void wheelEvent(QWheelEvent*) override;

@@ -113,6 +113,7 @@ std::vector<std::string> DecidePanel::groupsOfStage() const {
 
 void DecidePanel::refresh() {
   const auto groups = groupsOfStage();
+  if (groups.empty()) return; // the plan has a panel of its own
   std::string& open = group[standpoint.stage()];
   if (std::find(groups.begin(), groups.end(), open) == groups.end()) open = groups.front();
   std::vector<Decision> shown;

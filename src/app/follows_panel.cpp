@@ -162,8 +162,8 @@ std::vector<const Figure*> FollowsPanel::shownFigures() const {
 
 void FollowsPanel::rebuildFindings() {
   std::vector<Finding> now;
-  for (const Finding& f : document.findings())
-    if (f.stage == standpoint.stage()) now.push_back(f);
+  for (const Finding& f : document.findings()) // judgements stand on the plan's own page, to be taken or left
+    if (f.stage == standpoint.stage() && f.key != "plan.judgement") now.push_back(f);
   if (findingsShown && now == shownFindings && findingsStage == standpoint.stage()) return;
   findingsShown = true;
   shownFindings = now;

@@ -265,7 +265,8 @@ void PlanBoard::drawCalibration(Ink& ink) const {
       const Point a = at(l.ends[0]), b = at(l.ends[1]);
       ink.line(a, b, look.good, 1.4);
       for (const Point& p : {a, b}) ink.text(p, "×", look.good, {0, 5}, Qt::AlignHCenter, 15, true);
-      ink.text((a + b) / 2, tr("%1 = %2").arg(QString::fromStdString(l.name), len(l.length)), look.good, {6, -5}, Qt::AlignLeft, 11, true);
+      const bool right = ink.at((a + b) / 2).x() > width() - 150;
+      ink.text((a + b) / 2, tr("%1 = %2").arg(QString::fromStdString(l.name), len(l.length)), look.good, {right ? -6.0 : 6.0, -5}, right ? Qt::AlignRight : Qt::AlignLeft, 11, true);
     }
     if (s.by == MakeTrue::corners && s.corners.size() == 4)
       for (const Point& c : s.corners) ink.text(at(c), "◇", look.good, {0, 5}, Qt::AlignHCenter, 15, true);
@@ -318,7 +319,7 @@ void PlanBoard::drawReadings(Ink& ink) const {
         ink.painter.drawEllipse(c, mine ? 5.5 : 3, mine ? 5.5 : 3);
     }
     if (mine || bad || !crowded) {
-      if (r.kind != ReadingKind::spar || mine || bad)
+      if (r.kind != ReadingKind::spar || mine)
         ink.text(on.front(), QString::fromStdString(nameOf(r)), colour, {6, -6}, Qt::AlignLeft, 11, mine);
     }
   }

@@ -46,6 +46,7 @@ protected:
   void draw(Ink& ink) const override;
   std::vector<Handle> handles() const override;
   QString emptyText() const override;
+  bool takesArrows() const override { return theTool != PlanTool::none || Board::takesArrows(); }
   void mousePressEvent(QMouseEvent*) override;
   void mouseMoveEvent(QMouseEvent*) override;
   void mouseDoubleClickEvent(QMouseEvent*) override;

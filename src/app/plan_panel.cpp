@@ -122,6 +122,9 @@ void PlanPanel::rebuild() {
   if (!isVisibleTo(window()) && body) return;
   const QWidget* had = focusWidget();
   const QString focusName = had && isAncestorOf(had) ? had->objectName() : QString();
+  const auto& judged = document.wing().plan.judgements;
+  const auto faults = std::count_if(judged.begin(), judged.end(), [](const Judgement& j) { return j.fault; });
+  tabs[static_cast<std::size_t>(Page::judge)]->setText(faults > 0 ? tr("Judge ▲%1").arg(faults) : tr("Judge"));
   for (std::size_t i = 0; i < tabs.size(); ++i) {
     tabs[i]->setChecked(static_cast<std::size_t>(page) == i);
     tabs[i]->setEnabled(i == 0 || !document.design().plan.sheets.empty() || static_cast<Page>(i) == Page::use);
@@ -146,6 +149,7 @@ void PlanPanel::rebuild() {
     break;
   }
   column->addWidget(body);
+  body->show(); // now, rather than when the layout comes to it
   if (!focusName.isEmpty())
     if (auto* again = findChild<QWidget*>(focusName); again && isAncestorOf(again))
       for (QWidget* w : body->findChildren<QWidget*>(focusName)) w->setFocus();
@@ -528,7 +532,8 @@ void PlanPanel::showReading(QVBoxLayout* rows) {
     }
     Design next = document.design();
     next.plan = plan.value();
-    document.edit(tr("Edit %1").arg(plain(nameOf(next.plan.readings[i]))), std::move(next));
+    const QString called = plain(nameOf(next.plan.readings.at(i)));
+    document.edit(tr("Edit %1").arg(called), std::move(next));
   };
   if (v.quantity == Quantity::angle) {
     auto* edit = field(w, "readingValue", tr("Angle"), plain(formatNumber(radToDeg(v.value), 2)));

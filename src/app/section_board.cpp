@@ -169,8 +169,11 @@ void SectionBoard::drawNose(Ink& ink) const {
   for (int k = 0; k <= 60; ++k) circle.push_back(at(centre + r * Point(std::cos(k * pi / 30), std::sin(k * pi / 30))));
   ink.chain(circle, look.accent, 1.4);
   ink.line(at(centre), at(centre + r * Point(0.6, 0.8)), look.accent, 1.2);
-  ink.text(at(centre), tr("nose radius %1").arg(len(radius->value)), look.accent, {12, 4}, Qt::AlignLeft, 12, true);
-  ink.text(Point(mirrored() ? 0.66 * c : 0, (noseAt - 0.17) * c), tr("The nose, %1 times larger").arg(larger, 0, 'f', 1), look.faint, {0, 0}, Qt::AlignLeft, 11);
+  const Point beside = at({noseShare, 0});
+  const double side = mirrored() ? -14 : 14;
+  const auto align = mirrored() ? Qt::AlignRight : Qt::AlignLeft;
+  ink.text(beside, tr("nose radius %1").arg(len(radius->value)), look.accent, {side, -4}, align, 13, true);
+  ink.text(beside, tr("the nose, %1 times larger; Write this section prints a gauge for it").arg(larger, 0, 'f', 1), look.faint, {side, 14}, align, 11);
 }
 
 std::vector<Handle> SectionBoard::handles() const {

@@ -63,7 +63,9 @@ SectionTools::SectionTools(Document& d, Standpoint& s, bool isRoot, QWidget* par
     });
   });
   auto* trace = add(tr("Trace from the plan"), "traceFromPlan", 3, 0, [this] { traceFromPlan(); });
-  trace->setEnabled(tracedFromPlan(document.design().plan, document.wing().plan.sheets, root ? 1 : 2).has_value());
+  const auto refresh = [this, trace] { trace->setEnabled(tracedFromPlan(document.design().plan, document.wing().plan.sheets, root ? 1 : 2).has_value()); };
+  connect(&document, &Document::changed, this, refresh);
+  refresh();
   trace->setToolTip(tr("Read the section's outline, top and below, under Measure plan first"));
   add(root ? tr("As the tip") : tr("As the root"), "asOther", 3, 1, [this] {
     const SectionChoice other = root ? document.design().sections.tip : document.design().sections.root;

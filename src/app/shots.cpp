@@ -21,7 +21,10 @@ QStringList writeShots(const QString& folder) {
   QStringList written;
   bool failed = false;
   const auto shoot = [&](QWidget& what, const QString& name) {
-    QApplication::processEvents();
+    for (int i = 0; i < 5; ++i) { // what a change builds anew is laid out a moment later
+      QApplication::processEvents();
+      QApplication::sendPostedEvents(nullptr, QEvent::DeferredDelete);
+    }
     const QString path = folder + "/" + name + ".png";
     if (what.grab().save(path))
       written << path;

@@ -106,18 +106,18 @@ class More : public WindowTest {};
 TEST_F(More, RailTellsTheStateOfEachStage) {
   const auto words = [&](int number) { return find<QToolButton>(QString("stage%1").arg(number))->accessibleName(); };
   window->newWing();
-  EXPECT_TRUE(words(2).contains("untouched")) << words(2).toStdString();
-  stage(2);
+  EXPECT_TRUE(words(3).contains("untouched")) << words(3).toStdString();
+  stage(3);
   type("panel.rootChord", "230");
-  EXPECT_TRUE(words(2).contains("settled"));
+  EXPECT_TRUE(words(3).contains("settled"));
   type("panel.washout", "-3");
-  EXPECT_TRUE(words(2).contains("1 finding")) << words(2).toStdString();
+  EXPECT_TRUE(words(3).contains("1 finding")) << words(3).toStdString();
   window->document().undo();
-  EXPECT_TRUE(words(2).contains("settled"));
+  EXPECT_TRUE(words(3).contains("settled"));
 }
 
 TEST_F(More, FindingCardsLeadToTheirDecision) {
-  stage(2);
+  stage(3);
   type("panel.washout", "-3");
   QApplication::processEvents();
   QPushButton* go = nullptr;
@@ -131,7 +131,7 @@ TEST_F(More, FindingCardsLeadToTheirDecision) {
 }
 
 TEST_F(More, StationsAreTypedAsAList) {
-  stage(2);
+  stage(3);
   tab("Ribs");
   choose("ribs.rule", "stations");
   EXPECT_EQ(design().ribs.stations.size(), 14u) << "by way of even spacing, which makes one more";
@@ -155,17 +155,17 @@ TEST_F(More, HandTurnsByKey) {
 }
 
 TEST_F(More, RibIsPickedOnTheBoards) {
-  stage(3);
+  stage(4);
   const int before = window->standpoint().rib();
   QTest::mouseClick(board(), Qt::LeftButton, {}, QPoint(420, 505));
   EXPECT_NE(window->standpoint().rib(), before) << "a click on a small rib";
-  stage(2);
+  stage(3);
   QTest::mouseClick(board(), Qt::LeftButton, {}, board()->screen({700, -90}).toPoint());
   EXPECT_EQ(window->standpoint().rib(), 12);
 }
 
 TEST_F(More, RiseAndAngleFollowEachOther) {
-  stage(5);
+  stage(6);
   type("join.dihedral.angle", "5");
   EXPECT_EQ(design().join.dihedral.by, DihedralBy::angle);
   EXPECT_NEAR(figure("join.rise"), 748 * std::sin(degToRad(5)), 1e-6);
@@ -175,7 +175,7 @@ TEST_F(More, RiseAndAngleFollowEachOther) {
 }
 
 TEST_F(More, LeavingUnsavedAsksFirst) {
-  stage(2);
+  stage(3);
   type("panel.rootChord", "239");
   const auto answer = [](QMessageBox::StandardButton button) {
     QTimer::singleShot(50, [button] {
@@ -210,7 +210,7 @@ TEST_F(More, LightAndDarkAreBothReadable) {
 }
 
 TEST_F(More, EverythingIsReachedByTab) {
-  stage(2);
+  stage(3);
   window->activateWindow();
   board()->setFocus();
   std::set<QWidget*> seen;

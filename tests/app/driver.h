@@ -29,7 +29,7 @@ protected:
     return f ? f->value : 0;
   }
   template <class T> T* find(const QString& name) const {
-    QApplication::processEvents(); // what a change has built shows itself a moment later
+    for (int i = 0; i < 3; ++i) QApplication::processEvents(); // what a change has built shows itself a moment later
     for (T* candidate : window->findChildren<T*>(name))
       if (candidate->isVisibleTo(window.get())) return candidate;
     ADD_FAILURE() << "no " << name.toStdString();

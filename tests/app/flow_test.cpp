@@ -9,7 +9,7 @@ class Flow : public WindowTest {};
 
 TEST_F(Flow, TypeSeeDragUndoExportReopen) {
   // Type decisions, see figures change.
-  stage(2);
+  stage(3);
   const double before = figure("panel.area");
   type("panel.halfSpan", "30 in");
   EXPECT_NEAR(design().panel.halfSpan, 762, 1e-9);

@@ -14,17 +14,17 @@ namespace {
 class Window : public WindowTest {};
 
 TEST_F(Window, EveryStageIsReachedByPointerAndKey) {
-  for (int i = 1; i <= 5; ++i) {
+  for (int i = 1; i <= 6; ++i) {
     stage(i);
     EXPECT_EQ(static_cast<int>(window->standpoint().stage()), i - 1);
     EXPECT_TRUE(board()->isVisible());
   }
-  QTest::keyClick(window.get(), Qt::Key_2, Qt::ControlModifier);
+  QTest::keyClick(window.get(), Qt::Key_3, Qt::ControlModifier);
   EXPECT_EQ(window->standpoint().stage(), Stage::panels);
 }
 
 TEST_F(Window, RubbishIsQuotedAndTheOldValueStays) {
-  stage(2);
+  stage(3);
   for (const char* bad : {"abc", "", "0", "-3", "NaN", "1e9", "1/0"}) {
     const QString before = shown("panel.rootChord");
     type("panel.rootChord", bad);
@@ -41,7 +41,7 @@ TEST_F(Window, RubbishIsQuotedAndTheOldValueStays) {
 }
 
 TEST_F(Window, FieldsNudgeAndEscapeTakesBack) {
-  stage(2);
+  stage(3);
   auto* edit = find<QLineEdit>("panel.tipChord");
   edit->setFocus();
   QTest::keyClick(edit, Qt::Key_Up);
@@ -58,7 +58,7 @@ TEST_F(Window, FieldsNudgeAndEscapeTakesBack) {
 }
 
 TEST_F(Window, ChoicesBringTheirOwnDecisions) {
-  stage(3);
+  stage(4);
   tab("Trailing edge");
   EXPECT_TRUE(window->findChildren<QLineEdit*>("trailingEdge.sheet").isEmpty());
   choose("trailingEdge.kind", "twoSheets");
@@ -73,7 +73,7 @@ TEST_F(Window, ChoicesBringTheirOwnDecisions) {
 }
 
 TEST_F(Window, DragsOnTheBoards) {
-  stage(2);
+  stage(3);
   const double chord = design().panel.tipChord;
   drag("tip trailing edge", {0, 20});
   EXPECT_GT(design().panel.tipChord, chord + 5);
@@ -85,12 +85,12 @@ TEST_F(Window, DragsOnTheBoards) {
   EXPECT_LT(design().spars[0].tipFraction, line - 0.01);
   drag("half span", {-30, 0});
   EXPECT_LT(design().panel.halfSpan, 748);
-  stage(3);
+  stage(4);
   const double root = design().spars[1].rootFraction, tip = design().spars[1].tipFraction;
   drag("rear spar line", {15, 0});
   EXPECT_GT(design().spars[1].rootFraction, root + 0.005);
   EXPECT_NEAR(design().spars[1].rootFraction - root, design().spars[1].tipFraction - tip, 1e-9);
-  stage(5);
+  stage(6);
   drag("tip", {0, -25});
   EXPECT_GT(figure("join.rise"), 45);
   for (int i = 0; i < 6; ++i) window->document().undo();
@@ -100,14 +100,14 @@ TEST_F(Window, DragsOnTheBoards) {
 
 TEST_F(Window, DragsMirrorWithTheHand) {
   press("hand left");
-  stage(2);
+  stage(3);
   const double station = window->document().wing().ribs[5].t();
   drag("rib R6", {-25, 0});
   EXPECT_GT(window->document().wing().ribs[5].t(), station) << "outwards is to the left";
 }
 
 TEST_F(Window, BoardByKeyboard) {
-  stage(2);
+  stage(3);
   board()->setFocus();
   QTest::keyClick(board(), Qt::Key_Period);
   QTest::keyClick(board(), Qt::Key_Down, Qt::ShiftModifier);
@@ -117,7 +117,7 @@ TEST_F(Window, BoardByKeyboard) {
 }
 
 TEST_F(Window, ZoomPanFit) {
-  stage(2);
+  stage(3);
   const QPointF at(300, 300);
   const Point under = board()->board(at);
   QWheelEvent wheel(at, board()->mapToGlobal(at), {}, {0, 240}, Qt::NoButton, {}, Qt::NoScrollPhase, false);
@@ -157,7 +157,7 @@ TEST_F(Window, SpanRuleSteps) {
 }
 
 TEST_F(Window, FiguresOpenToTheirWorkingAndLeadToDecisions) {
-  stage(5);
+  stage(6);
   auto* follows = window->findChild<FollowsPanel*>();
   FigureRow* row = follows->rowOf("join.block");
   ASSERT_NE(row, nullptr);
@@ -184,7 +184,7 @@ TEST_F(Window, FiguresOpenToTheirWorkingAndLeadToDecisions) {
 }
 
 TEST_F(Window, SparsComeAndGo) {
-  stage(4);
+  stage(5);
   press("addSpar");
   EXPECT_EQ(design().spars.size(), 3u);
   EXPECT_FALSE(find<QPushButton>("addSpar")->isEnabled()) << "three at most";
@@ -199,7 +199,7 @@ TEST_F(Window, SparsComeAndGo) {
   tab("Spar 1");
   choose("spars.0.kind", "fullDepth");
   EXPECT_EQ(design().spars[0].kind, SparKind::fullDepth);
-  for (int i = 1; i <= 5; ++i) stage(i), QApplication::processEvents();
+  for (int i = 1; i <= 6; ++i) stage(i), QApplication::processEvents();
 }
 
 TEST_F(Window, ImpossibleDecisionsKeepTheLastGoodWing) {
@@ -207,19 +207,19 @@ TEST_F(Window, ImpossibleDecisionsKeepTheLastGoodWing) {
   d.ribs.rule = RibRule::stations;
   d.ribs.stations = {0, 300, 748};
   window->document().edit("stations", d);
-  stage(2);
+  stage(3);
   type("panel.halfSpan", "500");
   EXPECT_FALSE(window->document().possible());
   EXPECT_DOUBLE_EQ(window->document().wing().loft.span(), 748) << "the last good wing stays";
   EXPECT_FALSE(window->document().findings().empty());
-  for (int i = 1; i <= 5; ++i) stage(i), board()->grab();
+  for (int i = 1; i <= 6; ++i) stage(i), board()->grab();
   ExportOrder order;
   window->document().undo();
   EXPECT_TRUE(window->document().possible());
 }
 
 TEST_F(Window, DamagedFilesLoseNothingOpen) {
-  stage(2);
+  stage(3);
   type("panel.rootChord", "250");
   const Design mine = design();
   QTemporaryDir dir;
@@ -254,17 +254,20 @@ TEST_F(Window, CoordinateFilesBecomeSections) {
     f.write(text);
     return dir.filePath("own.dat");
   };
-  stage(1);
+  stage(2);
   EXPECT_TRUE(
       window->importCoordinates("root", write("Own flat\n1 0\n0.7 0.06\n0.3 0.1\n0.05 0.05\n0 0\n0.3 0\n1 0\n")));
-  EXPECT_EQ(shown("sections.root"), "Own flat");
+  EXPECT_EQ(design().sections.root.listed.name, "Own flat");
   EXPECT_NEAR(figure("section.root.thickness"), 23.6, 0.5);
   EXPECT_FALSE(window->importCoordinates("tip", write("x\n1 0\nhello there\n")));
   EXPECT_TRUE(window->message().contains("line 3"));
-  type("sections.root", "2415");
+  choose("sections.root.kind", "naca");
+  type("sections.root.naca", "2415");
   EXPECT_NEAR(figure("section.root.thickness"), 0.15 * 236, 0.1);
   window->document().undo();
-  EXPECT_EQ(shown("sections.root"), "Own flat");
+  window->document().undo();
+  EXPECT_EQ(design().sections.root.kind, SectionKind::listed);
+  EXPECT_EQ(design().sections.root.listed.name, "Own flat");
 }
 
 TEST_F(Window, UnitsTurnToInches) {
@@ -272,7 +275,7 @@ TEST_F(Window, UnitsTurnToInches) {
   unit->setFocus();
   QTest::keyClick(unit, Qt::Key_Down);
   EXPECT_EQ(design().unit, LengthUnit::inch);
-  stage(2);
+  stage(3);
   type("panel.halfSpan", "30");
   EXPECT_EQ(shown("panel.halfSpan"), "30\"");
   for (QLabel* l : window->findChildren<QLabel*>("unit")) {
@@ -287,7 +290,7 @@ TEST_F(Window, AutosaveIsFoundAfterAKill) {
   QTemporaryDir dir;
   const QString path = dir.filePath("wing.euptera");
   ASSERT_TRUE(window->saveTo(path));
-  stage(2);
+  stage(3);
   type("panel.rootChord", "251");
   QTRY_VERIFY_WITH_TIMEOUT(QFile::exists(Autosave::pathFor(path)), 5000);
   // As after a kill: another window opens the file and finds what was not saved beside it.
@@ -342,7 +345,7 @@ TEST_F(Window, ExportDialogSaysWhatItWillDo) {
 }
 
 TEST_F(Window, ControlsHaveNames) {
-  for (int i = 1; i <= 5; ++i) {
+  for (int i = 1; i <= 6; ++i) {
     stage(i);
     for (QWidget* w : window->findChildren<QWidget*>()) {
       if (!w->isVisible() || w->focusPolicy() == Qt::NoFocus) continue;

@@ -44,7 +44,7 @@ double inReportUnit(double value, Quantity quantity) {
   return value;
 }
 
-Shown shown(double value, Quantity quantity, LengthUnit unit) {
+static Shown shownPlain(double value, Quantity quantity, LengthUnit unit) {
   const bool inch = unit == LengthUnit::inch;
   switch (quantity) {
   case Quantity::length:
@@ -82,6 +82,13 @@ Shown shown(double value, Quantity quantity, LengthUnit unit) {
     return {fmt::format("{:.0f}", value), ""};
   }
   return {};
+}
+
+Shown shown(double value, Quantity quantity, LengthUnit unit) {
+  Shown s = shownPlain(value, quantity, unit);
+  // What rounds to nothing has no sign.
+  if (s.number.starts_with('-') && s.number.find_first_not_of("-0.") == std::string::npos) s.number.erase(0, 1);
+  return s;
 }
 
 std::string told(double value, Quantity quantity, LengthUnit unit) {
