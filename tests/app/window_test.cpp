@@ -232,8 +232,8 @@ TEST_F(Window, DamagedFilesLoseNothingOpen) {
   const QByteArray good = QByteArray::fromStdString(designToText(Design{}));
   for (const auto& [path, said] :
        {std::pair(write("cut", good.left(300)), "line"), std::pair(write("foreign", "{\"format\": \"x\"}"), "/format"),
-        std::pair(write("new", QByteArray(good).replace("\"version\": 1", "\"version\": 7")), "newer"),
-        std::pair(write("huge", QByteArray(20 << 20, ' ')), "larger"),
+        std::pair(write("new", QByteArray(good).replace("\"version\": 2", "\"version\": 7")), "newer"),
+        std::pair(write("huge", QByteArray(70 << 20, ' ')), "larger"),
         std::pair(dir.filePath("none"), "cannot be opened")}) {
     EXPECT_FALSE(window->openFile(path));
     EXPECT_TRUE(window->message().contains(said)) << window->message().toStdString();

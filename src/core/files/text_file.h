@@ -8,8 +8,8 @@
 
 namespace eup {
 
-/// Larger than any file of ours by a wide margin; a bigger one is not ours.
-inline constexpr std::size_t largestTextFile = 16u << 20;
+/// Larger than any file of ours, with a copy of a plan in it, by a wide margin; a bigger one is not ours.
+inline constexpr std::size_t largestTextFile = 64u << 20;
 
 /// The whole file, or why not (missing, a folder, not allowed, over `most` bytes).
 Result<std::string> readTextFile(const std::filesystem::path& path, std::size_t most = largestTextFile);

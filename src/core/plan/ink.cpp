@@ -123,6 +123,20 @@ std::optional<Point> meeting(const std::vector<Arm>& arms) {
   return Point(a.ldlt().solve(b));
 }
 
+/// Circles about a guess that moves to where the arms meet, until it stays.
+std::optional<Point> crossingNear(const Ink& ink, Point c, double radius) {
+  const Point start = c;
+  for (int round = 0; round < 6; ++round) {
+    const auto met = meeting(armsAround(ink, c, radius));
+    if (!met || (*met - start).norm() > radius) return {};
+    const double moved = (*met - c).norm();
+    c = *met;
+    if (moved < 0.02) break;
+  }
+  if (ink(c) <= 0.2) return {};
+  return c;
+}
+
 } // namespace
 
 double snapReach(double mmPerPixel) {
@@ -140,20 +154,19 @@ std::optional<Snap> snap(const Raster& raster, const Point& pixel, double reach)
       if (const Point p = pixel + r * Point(std::cos(a), std::sin(a)); ink(p) > 0.5) nearest = p;
     }
   if (!nearest) return {};
-  // A crossing: circle about a guess that moves to where the arms meet.
-  Point c = *nearest;
+  // A crossing near by: sought from the ink around, the nearest to the pointer first.
   const double radius = std::max(6.0, reach);
-  for (int round = 0; round < 6; ++round) {
-    const auto arms = armsAround(ink, c, radius);
-    const auto met = meeting(arms);
-    if (!met || (*met - pixel).norm() > reach * 1.5) break;
-    const double moved = (*met - c).norm();
-    c = *met;
-    if (moved < 0.02 || round == 5) {
-      if ((c - pixel).norm() <= reach && ink(c) > 0.2) return Snap{c, SnapTo::crossing, 0};
-      break;
+  const auto crossingFrom = [&](const Point& from) -> std::optional<Point> {
+    const auto crossing = crossingNear(ink, from, radius);
+    return crossing && (*crossing - pixel).norm() <= reach ? crossing : std::nullopt;
+  };
+  if (const auto c = crossingFrom(*nearest)) return Snap{*c, SnapTo::crossing, 0};
+  for (double r = 2; r <= reach; r += 2)
+    for (int i = 0; i < 12; ++i) {
+      const Point from = pixel + r * Point(std::cos(pi * i / 6), std::sin(pi * i / 6));
+      if (ink(from) < 0.5) continue;
+      if (const auto c = crossingFrom(from)) return Snap{*c, SnapTo::crossing, 0};
     }
-  }
   // A line: direction from the spread of darkness about it, then the middle square to it.
   Point p = *nearest;
   double direction = 0;
@@ -185,7 +198,7 @@ std::optional<Snap> snap(const Raster& raster, const Point& pixel, double reach)
     }
     p = *middle;
   }
-  if ((p - pixel).norm() > reach) return {};
+  if ((p - pixel).norm() > reach) p = *nearest;
   return Snap{p, SnapTo::line, direction};
 }
 
