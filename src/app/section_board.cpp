@@ -7,7 +7,7 @@ namespace eup::app {
 
 namespace {
 // Heights of the parts of the picture, in chords.
-constexpr double differenceAt = -0.30, noseAt = -0.55, noseShare = 0.07, noseRoom = 0.30;
+constexpr double differenceAt = -0.30, noseAt = -0.62, noseShare = 0.07, noseRoom = 0.30;
 } // namespace
 
 QString SectionBoard::heading() const {
@@ -36,7 +36,7 @@ Polyline SectionBoard::placed(const Polyline& line) const {
 
 Box SectionBoard::content() const {
   Box box;
-  box.include(Point(-0.03, -0.78) * chord());
+  box.include(Point(-0.03, -0.80) * chord());
   box.include(Point(1.05, 0.17) * chord());
   return box;
 }
@@ -161,10 +161,10 @@ void SectionBoard::drawNose(Ink& ink) const {
   if (nose.size() > 2) ink.loop(nose, look.balsa, look.ink, 1.4);
   ink.line(at({-0.004, 0}), at({noseShare, 0}), look.faint, 1, Qt::DashDotLine);
   if (!radius || radius->value <= 0) return;
-  // The circle touches the nose: its centre lies along the middle line's direction there.
+  // The circle touches the nose point; its centre lies where the points next to the nose have it.
   const double r = radius->value / c;
-  const std::size_t i = section_grid::noseSteps + 6;
-  const Point way = ((s.upper[i] + s.lower[i]) / 2).normalized(), centre = way * r;
+  const SectionMeasures& m = standpoint.tipSection() ? w.tipMeasures : w.rootMeasures;
+  const Point centre = m.noseCentre.norm() > 0 ? Point(m.noseCentre.normalized() * r) : Point(r, 0);
   Polyline circle;
   for (int k = 0; k <= 60; ++k) circle.push_back(at(centre + r * Point(std::cos(k * pi / 30), std::sin(k * pi / 30))));
   ink.chain(circle, look.accent, 1.4);

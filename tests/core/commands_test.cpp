@@ -90,5 +90,33 @@ TEST_F(Commands, ExportWritesTheChosenHand) {
   EXPECT_EQ(one.out.find("right"), std::string::npos);
 }
 
+TEST_F(Commands, PlanTellsReadingsJudgementsAndTheLayout) {
+  const auto path = write("plan.euptera", run({"demo", "fenlark-faulty-plan"}).out);
+  const Ran ran = run({"plan", path});
+  EXPECT_EQ(ran.code, 0);
+  for (const char* said : {"1.3 % short across", "LE R1", "FAULT R7 template 2.4 mm short", "Panel: Half span: 748 mm -> 750 mm", "taken: The mean of both hands"})
+    EXPECT_NE(ran.out.find(said), std::string::npos) << said;
+  EXPECT_EQ(run({"plan", "/no/such"}).code, 3);
+}
+
+TEST_F(Commands, UpgradeWritesThePresentFormat) {
+  const Ran ran = run({"upgrade", TEST_FILES "/version1.euptera"});
+  EXPECT_EQ(ran.code, 0);
+  EXPECT_NE(ran.out.find("\"version\": 2"), std::string::npos);
+  EXPECT_TRUE(designFromText(ran.out).value().notes.empty());
+  EXPECT_EQ(run({"upgrade", write("bad", "{}")}).code, 3);
+}
+
+TEST_F(Commands, SectionSheetsAndTheCatalogue) {
+  const std::string to = (folder.path / "tip.dat").string();
+  EXPECT_EQ(run({"section-sheet", demoFile(), "--to", to, "--end", "tip", "--layout", "blocks"}).code, 0);
+  EXPECT_NE(test::slurp(to).find("NACA 2411"), std::string::npos);
+  EXPECT_EQ(run({"section-sheet", demoFile(), "--to", (folder.path / "x.gif").string()}).code, 3);
+  const Ran found = run({"sections", "--thickness", "9", "10", "--flat"});
+  EXPECT_EQ(found.code, 0);
+  EXPECT_NE(found.out.find("flat underside 10 %"), std::string::npos);
+  EXPECT_EQ(found.out.find("NACA 0012 "), std::string::npos);
+}
+
 } // namespace
 } // namespace eup

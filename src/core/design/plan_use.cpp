@@ -19,7 +19,7 @@ std::vector<Change> changesBetween(const Design& before, const Design& after) {
     const auto was = old.find(d.path);
     const bool had = was != old.end() && was->second.applies;
     const std::string from = had ? words(was->second) : "", to = d.applies ? words(d) : "";
-    if (from != to && !d.follows && !(had && was->second.follows)) out.push_back({d.path, label(d), from, to});
+    if (from != to && d.applies && !d.follows && !(had && was->second.follows)) out.push_back({d.path, label(d), from, to});
     if (was != old.end()) old.erase(was);
   }
   for (const auto& [path, d] : old)

@@ -67,10 +67,15 @@ std::string sectionJson(const Section& section, const SectionMeasures& m, double
                {"camberAt", m.camberAt},
                {"noseRadius", noseRadius},
                {"tailThickness", m.tailThickness},
+               {"tailAngleDeg", radToDeg(m.tailAngle)},
+               {"flatFrom", m.flatFrom},
+               {"flatTo", m.flatTo},
                {"area", m.area},
                {"perimeter", m.perimeter},
                {"undercamber", m.undercamber}};
   json["undercamberAt"] = m.undercamberAt ? Json(*m.undercamberAt) : Json(nullptr);
+  const NearestFourDigit nearest = nearestFourDigit(section);
+  json["nearestFourDigit"] = {{"digits", nearest.digits}, {"rms", nearest.rms}};
   json["undersideAngleDeg"] = radToDeg(m.undersideAngle);
   json["upper"] = pointsOf(section.upper);
   json["lower"] = pointsOf(section.lower);

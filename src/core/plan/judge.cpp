@@ -272,7 +272,9 @@ private:
       if (std::abs(t - usual) > plan_tolerance::thickness) odd += fmt::format("{}R{} {}", odd.empty() ? "" : ", ", rib, len(t));
     Judgement j;
     j.key = "thickness";
-    j.fault = !odd.empty();
+    // End ribs are thicker on most plans; one between that differs is easily missed.
+    const int first = all.begin()->first, last = all.rbegin()->first;
+    j.fault = std::any_of(all.begin(), all.end(), [&](const auto& r) { return r.first != first && r.first != last && std::abs(r.second - usual) > plan_tolerance::thickness; });
     j.what = odd.empty() ? fmt::format("Ribs are of one thickness, {}", len(usual)) : fmt::format("Ribs of another thickness: {}", odd);
     j.detail = fmt::format("The usual rib is {}.", len(usual));
     j.taken = "Root, tip and other ribs each take the thickness that was read, to the nearest half millimetre.";

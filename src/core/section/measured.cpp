@@ -27,8 +27,8 @@ Peak peakOf(const std::vector<double>& x, const std::vector<double>& y) {
   return {x[i] + step, y[i] + slope * step + bend * step * step};
 }
 
-/// Radius of the circle through (0,0) that best fits the points near it (least squares on x² + y² = 2ax + 2by).
-double noseCircle(const Section& s) {
+/// Centre of the circle through (0,0) that best fits the points near it (least squares on x² + y² = 2ax + 2by).
+Point noseCircle(const Section& s) {
   double xx = 0, xy = 0, yy = 0, xr = 0, yr = 0;
   const auto add = [&](const Point& p) {
     const double r = p.squaredNorm() / 2;
@@ -40,8 +40,8 @@ double noseCircle(const Section& s) {
     add(s.lower[static_cast<std::size_t>(i)]);
   }
   const double det = xx * yy - xy * xy;
-  if (used < 2 || std::abs(det) < 1e-18) return 0;
-  return std::hypot((xr * yy - yr * xy) / det, (yr * xx - xr * xy) / det);
+  if (used < 2 || std::abs(det) < 1e-18) return {0, 0};
+  return {(xr * yy - yr * xy) / det, (yr * xx - xr * xy) / det};
 }
 
 /// The longest run from point to point of the underside that stays within `flatWithin` of a straight line.
@@ -128,7 +128,8 @@ SectionMeasures measure(const Section& section) {
   m.thicknessAt = thick.at;
   m.camber = high.height;
   m.camberAt = m.camber > 1e-6 ? high.at : 0;
-  m.noseRadius = noseCircle(section);
+  m.noseCentre = noseCircle(section);
+  m.noseRadius = m.noseCentre.norm();
   m.tailThickness = depth.back();
   const auto slopeOf = [](const Polyline& s) { return std::atan((s.back().y() - heightAt(s, 0.9)) / 0.1); };
   m.tailAngle = slopeOf(section.lower) - slopeOf(section.upper);

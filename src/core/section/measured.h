@@ -9,6 +9,7 @@ struct SectionMeasures {
   double thickness = 0, thicknessAt = 0; ///< greatest depth square to the chord line, and where
   double camber = 0, camberAt = 0;       ///< greatest height of the line half way between the surfaces, and where
   double noseRadius = 0;                 ///< circle through the points next to the nose, both surfaces
+  Point noseCentre{0, 0};                ///< of that circle
   double tailThickness = 0;
   double tailAngle = 0; ///< rad, between the surfaces over the last tenth of the chord
   double flatFrom = 0, flatTo = 0; ///< the longest run of the underside that a straightedge touches all along

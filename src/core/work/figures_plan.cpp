@@ -80,7 +80,7 @@ void planFindings(const TrueWing& w, std::vector<Finding>& out) {
           fmt::format("Its match marks lie {} apart.", told(laid.matchMisfit, Quantity::length, w.design.unit)), "Check the marks and both sheets' known lengths.");
   }
   for (const Judgement& j : w.plan.judgements)
-    if (j.fault) add("plan.judgement", j.key == "thickness" ? Severity::note : Severity::warning, j.what, j.detail, "Take or leave it under Judge: " + (j.take ? "now taken. " + j.taken : "now left. " + j.left));
+    if (j.fault) add("plan.judgement", Severity::warning, j.what, j.detail, "Take or leave it under Judge: " + (j.take ? "now taken. " + j.taken : "now left. " + j.left));
 }
 
 void sectionFindings(const TrueWing& w, std::vector<Finding>& out) {
