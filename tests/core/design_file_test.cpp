@@ -100,6 +100,24 @@ TEST(DesignFile, OfVersion1StillLoads) {
   EXPECT_EQ(read.value().design.sections.tip.listed.name, "thin");
 }
 
+TEST(DesignFile, OfVersion2StillLoads) {
+  const auto read = designFromText(test::slurp(TEST_FILES "/version2.euptera"));
+  ASSERT_TRUE(read.ok()) << read.problem().text();
+  EXPECT_TRUE(read.value().notes.empty()) << read.value().notes.front();
+  const Design& d = read.value().design;
+  EXPECT_EQ(d.name, "Version two");
+  ASSERT_EQ(d.plan.sheets.size(), 1u);
+  EXPECT_EQ(d.plan.sheets[0].lengths.size(), 3u);
+  EXPECT_EQ(d.plan.readings.size(), 6u);
+  EXPECT_EQ(d.plan.verdicts, (std::vector<Verdict>{{"spacing", false}}));
+  EXPECT_EQ(d.sections.tip.kind, SectionKind::traced);
+  EXPECT_EQ(d.sections.tip.traced.upper.size(), 7u);
+  ASSERT_EQ(d.sections.root.steps.size(), 2u);
+  EXPECT_EQ(d.sections.root.steps[1].kind, StepKind::blend);
+  EXPECT_FALSE(d.sections.root.steps[1].on);
+  EXPECT_EQ(d.sections.root.steps[1].with, "23012");
+}
+
 TEST(DesignFile, DemosLoadWithoutNotes) {
   for (const std::string& name : shipped::demoNames()) {
     const auto read = designFromText(*shipped::demo(name));
