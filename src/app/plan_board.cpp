@@ -350,7 +350,8 @@ void PlanBoard::drawAim(Ink& ink) const {
   if (!image) return;
   const bool low = c.y() > height() - loupeSize - 60 && c.x() > width() - loupeSize - 60;
   const QRect glass(width() - loupeSize - 14, low ? 60 : height() - loupeSize - 34, loupeSize, loupeSize);
-  ink.painter.fillRect(glass, look.dark ? look.field : look.panel);
+  const QColor paper = look.dark ? look.field : look.panel;
+  ink.painter.fillRect(glass, paper);
   Eigen::Matrix3d map = Eigen::Matrix3d::Identity();
   map(0, 0) = (turnedOver() ? -1 : 1) / loupeZoom;
   map(1, 1) = 1 / loupeZoom;
@@ -365,6 +366,9 @@ void PlanBoard::drawAim(Ink& ink) const {
   ink.painter.setBrush(Qt::NoBrush);
   ink.painter.setPen(QPen(look.edge, 2));
   ink.painter.drawRect(glass);
+  // Words must not be lost in the drawing behind them.
+  ink.painter.fillRect(QRect(glass.left() + 1, glass.top() + 1, 74, 20), paper);
+  ink.painter.fillRect(QRect(glass.left() + 1, glass.bottom() - 21, glass.width() - 2, 21), paper);
   ink.text(board(glass.topLeft() + QPointF(6, 15)), ready ? tr("on the ink") : tr("free"), ready ? look.good : look.faint, {}, Qt::AlignLeft, 11, true);
   const Point mm = sheets[*sheet].mm(target);
   ink.text(board(glass.bottomLeft() + QPointF(6, -6)), tr("%1, %2").arg(len(mm.x()), len(mm.y())), look.ink, {}, Qt::AlignLeft, 11);

@@ -360,10 +360,10 @@ QWidget* PlanPanel::truePage() {
         editSheet(tr("Known length"), [&](PlanSheet& t) { t.lengths.at(i).length = mm; });
       });
     });
-    value->setFixedWidth(86);
-    auto* off = words(w, laid && i < laid->sheet.residuals.size() && !laid->problem ? tr("off %1").arg(len(laid->sheet.residuals[i])) : QString());
+    value->setFixedWidth(70);
+    auto* off = words(w, laid && i < laid->sheet.residuals.size() && !laid->problem ? tr("off %1").arg(len(laid->sheet.residuals[i]).replace(" ", QChar(0xa0))) : QString());
     off->setObjectName(QString("off%1").arg(i));
-    off->setFixedWidth(66);
+    off->setFixedWidth(84);
     auto* away = new QToolButton(w);
     away->setText("×");
     away->setObjectName(QString("dropKnown%1").arg(i));
@@ -636,8 +636,8 @@ void PlanPanel::changesTable(QVBoxLayout* rows, const Design& next, const std::v
   table->verticalHeader()->hide();
   table->verticalHeader()->setDefaultSectionSize(21);
   table->horizontalHeader()->setSectionResizeMode(0, QHeaderView::Stretch);
-  table->setColumnWidth(1, 78);
-  table->setColumnWidth(2, 78);
+  table->setColumnWidth(1, 84);
+  table->setColumnWidth(2, 96);
   table->setEditTriggers(QAbstractItemView::NoEditTriggers);
   table->setMinimumHeight(std::min(210, 30 + 21 * static_cast<int>(changes.size())));
   table->setMaximumHeight(230);

@@ -8,8 +8,9 @@
 namespace eup::app {
 namespace {
 
-/// Untouched: every decision of the stage is as in a new wing.
+/// Untouched: every decision of the stage is as in a new wing; no plan was opened.
 bool untouched(const Design& design, Stage stage) {
+  if (stage == Stage::plan) return design.plan == Plan{};
   const auto now = decisionsOf(design), fresh = decisionsOf(Design{});
   std::vector<std::string> a, b;
   for (const Decision& d : now)

@@ -142,7 +142,7 @@ void SectionBoard::drawDifference(Ink& ink, const std::vector<Other>& all) const
       }
       ink.chain(line, o.colour, upper ? 1.8 : 1.1, upper ? Qt::SolidLine : Qt::DashLine);
     }
-  ink.text(left, tr("Difference, %1 times larger: upper surface solid, lower dashed; at most %2").arg(larger).arg(len(worst * c)), look.ink, {0, -0.095 * c * ink.scale}, Qt::AlignLeft, 12, true);
+  ink.text(left, tr("Laid over less this one, %1 times larger: upper surface solid, lower dashed; at most %2").arg(larger).arg(len(worst * c)), look.ink, {0, -0.095 * c * ink.scale}, Qt::AlignLeft, 12, true);
 }
 
 void SectionBoard::drawNose(Ink& ink) const {

@@ -45,7 +45,7 @@ def nearest(s):
     up, low = (f(np.sqrt(x)) for f in curves(s))
     best = (9.0, "")
     for m in range(0, 8):
-        for p in range(2, 7) if m else (0,):
+        for p in range(1, 8) if m else (0,):
             for t in range(6, 19):
                 u, l = naca(m / 100, p / 10, t / 100, x)
                 rms = np.sqrt(np.mean(((up - u) ** 2 + (low - l) ** 2) / 2))
@@ -68,7 +68,7 @@ for spec in ("2412", "0009", "4415", "6409", "23012", "0012-64", "2410-34", "441
     x = np.linspace(0, 1, 401)
     y = lower(np.sqrt(x))
     gap = 0.0
-    for i in range(0, 400, 2):
+    for i in range(400):
         slopes = (y[i + 1:] - y[i]) / (x[i + 1:] - x[i])
         j = i + 1 + int(np.argmin(slopes))
         run_gap = (y[i:j + 1] - y[i] - slopes[j - i - 1] * (x[i:j + 1] - x[i])) / np.hypot(1, slopes[j - i - 1])
