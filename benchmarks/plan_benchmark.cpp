@@ -22,14 +22,16 @@ const std::filesystem::path& scan() {
     png_structp png = png_create_write_struct(PNG_LIBPNG_VER_STRING, nullptr, nullptr, nullptr);
     png_infop info = png_create_info_struct(png);
     png_init_io(png, out);
-    png_set_IHDR(png, info, wide, high, 8, PNG_COLOR_TYPE_GRAY, PNG_INTERLACE_NONE, PNG_COMPRESSION_TYPE_DEFAULT, PNG_FILTER_TYPE_DEFAULT);
+    png_set_IHDR(png, info, wide, high, 8, PNG_COLOR_TYPE_GRAY, PNG_INTERLACE_NONE, PNG_COMPRESSION_TYPE_DEFAULT,
+                 PNG_FILTER_TYPE_DEFAULT);
     png_set_compression_level(png, 2);
     png_write_info(png, info);
     std::mt19937 random(1);
     std::vector<png_byte> row(wide);
     for (int y = 0; y < high; ++y) {
       for (int x = 0; x < wide; ++x)
-        row[static_cast<std::size_t>(x)] = x % 700 < 4 || y % 900 < 4 || (x + y) % 1300 < 5 ? 30 : static_cast<png_byte>(240 + random() % 2 * 8);
+        row[static_cast<std::size_t>(x)] =
+            x % 700 < 4 || y % 900 < 4 || (x + y) % 1300 < 5 ? 30 : static_cast<png_byte>(240 + random() % 2 * 8);
       png_write_row(png, row.data());
     }
     png_write_end(png, info);
@@ -86,9 +88,12 @@ void judge500Readings(benchmark::State& state) {
   std::mt19937 random(1);
   std::normal_distribution<double> noise(0, 1);
   for (int rib = 1; rib <= 125; ++rib)
-    for (const auto& [kind, number, y] : {std::tuple(ReadingKind::leadingEdge, rib, 500.0), std::tuple(ReadingKind::trailingEdge, rib, 3000.0), std::tuple(ReadingKind::spar, 1, 1300.0), std::tuple(ReadingKind::spar, 2, 2200.0)}) {
+    for (const auto& [kind, number, y] :
+         {std::tuple(ReadingKind::leadingEdge, rib, 500.0), std::tuple(ReadingKind::trailingEdge, rib, 3000.0),
+          std::tuple(ReadingKind::spar, 1, 1300.0), std::tuple(ReadingKind::spar, 2, 2200.0)}) {
       const double bow = kind == ReadingKind::spar && number == 2 ? 30.0 * rib * (125 - rib) / 3900.0 : 0;
-      plan.readings.push_back({"", kind, 1, Hand::right, number, {{100 + 150.0 * rib + noise(random), y + bow + noise(random)}}});
+      plan.readings.push_back(
+          {"", kind, 1, Hand::right, number, {{100 + 150.0 * rib + noise(random), y + bow + noise(random)}}});
     }
   for (auto _ : state) benchmark::DoNotOptimize(judge(plan, LengthUnit::mm));
 }

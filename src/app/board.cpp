@@ -286,7 +286,8 @@ void Board::nudge(const QPointF& direction, Qt::KeyboardModifiers modifiers) {
 bool Board::event(QEvent* event) {
   if (event->type() == QEvent::ShortcutOverride) {
     const auto* key = static_cast<QKeyEvent*>(event);
-    const bool arrow = key->key() == Qt::Key_Left || key->key() == Qt::Key_Right || key->key() == Qt::Key_Up || key->key() == Qt::Key_Down;
+    const bool arrow = key->key() == Qt::Key_Left || key->key() == Qt::Key_Right || key->key() == Qt::Key_Up ||
+                       key->key() == Qt::Key_Down;
     if (arrow && key->modifiers() & Qt::AltModifier && takesArrows()) {
       event->accept();
       return true;

@@ -279,8 +279,7 @@ void DecidePanel::type(const std::string& path, const QString& text) {
 
 void DecidePanel::nudge(const std::string& path, int steps, Qt::KeyboardModifiers modifiers) {
   const auto decision = decisionAt(document.design(), path);
-  if (!decision || decision->kind == DecisionKind::text || decision->kind == DecisionKind::stations)
-    return;
+  if (!decision || decision->kind == DecisionKind::text || decision->kind == DecisionKind::stations) return;
   const bool whole = decision->kind == DecisionKind::count;
   const double factor = modifiers & Qt::ShiftModifier ? 10 : modifiers & Qt::AltModifier && !whole ? 0.1 : 1;
   const auto next = decideValue(document.design(), path,

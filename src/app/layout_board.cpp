@@ -88,9 +88,14 @@ void LayoutBoard::drawUnderlay(Ink& ink, double side) const {
   Eigen::Matrix3d view;
   view << x.x(), y.x(), o.x(), x.y(), y.y(), o.y(), 0, 0, 1;
   const double span = document.wing().loft.span();
-  const QRect half = QRectF(screen({side > 0 ? -20 : -span - 20, 60}), screen({side > 0 ? span + 20 : 20, -document.wing().loft.frameAt(0).chord * 1.5})).normalized().toAlignedRect() & rect();
+  const QRect half = QRectF(screen({side > 0 ? -20 : -span - 20, 60}),
+                            screen({side > 0 ? span + 20 : 20, -document.wing().loft.frameAt(0).chord * 1.5}))
+                         .normalized()
+                         .toAlignedRect() &
+                     rect();
   for (std::size_t i = 0; i < plan.sheets.size(); ++i)
-    if (const PlanImage* image = document.planImages().image(i)) drawPlan(ink.painter, *image, plan.sheets[i].map().inverse() * view, half, look.accent, 0.75);
+    if (const PlanImage* image = document.planImages().image(i))
+      drawPlan(ink.painter, *image, plan.sheets[i].map().inverse() * view, half, look.accent, 0.75);
 }
 
 void LayoutBoard::draw(Ink& ink) const {

@@ -202,7 +202,8 @@ void MainWindow::makeMenus(QMenuBar* bar) {
     Board* b = boards[theStandpoint.stage()];
     b->zoomBy(0.8, b->rect().center());
   });
-  QAction* under = add(view, tr("Plan under the wing"), QKeySequence("Ctrl+U"), [this] { theStandpoint.setUnderlay(!theStandpoint.underlay()); });
+  QAction* under = add(view, tr("Plan under the wing"), QKeySequence("Ctrl+U"),
+                       [this] { theStandpoint.setUnderlay(!theStandpoint.underlay()); });
   under->setCheckable(true);
   under->setChecked(theStandpoint.underlay());
   view->addSeparator();
@@ -364,22 +365,23 @@ void MainWindow::setDark(bool dark) {
 }
 
 void MainWindow::showHelp() {
-  QMessageBox::information(this, tr("How to work here"),
-                           tr("Left: the order of work. Middle: the board, worked on with the pointer. Right: what you "
-                              "decide, and what follows.\n\n"
-                              "Lengths are typed as on a plan: 48, 4.5 cm, 3/32\", 1 1/2 in, 2' 6\". A bare fraction "
-                              "is inches. Up and down nudge a field.\n\n"
-                              "On the board: wheel zooms, middle drag pans, double click fits. Comma and full stop "
-                              "choose a handle, arrow keys move it, Shift coarse, Alt fine.\n\n"
-                              "On the plan: arrow keys move the crosshair by a pixel (Shift ten, Alt a tenth), Space "
-                              "places a point, Enter finishes an outline, Backspace takes a point back, S turns snapping "
-                              "on and off, Esc ends.\n\n"
-                              "Span rule: ← → step from rib to rib, Home root, End tip; Alt+← and Alt+→ do so "
-                              "anywhere. Ctrl+H turns the hand. Ctrl+1 to Ctrl+6 change the stage.\n\n"
-                              "Cautions: blades and planes cut; cyanoacrylate bonds skin and its fumes sting; epoxy "
-                              "and solvents want gloves and air; balsa dust wants a mask. Read the maker's sheets. "
-                              "Strength figures are estimates for model aircraft, no approval of anything; fly in "
-                              "clear space by the local rules."));
+  QMessageBox::information(
+      this, tr("How to work here"),
+      tr("Left: the order of work. Middle: the board, worked on with the pointer. Right: what you "
+         "decide, and what follows.\n\n"
+         "Lengths are typed as on a plan: 48, 4.5 cm, 3/32\", 1 1/2 in, 2' 6\". A bare fraction "
+         "is inches. Up and down nudge a field.\n\n"
+         "On the board: wheel zooms, middle drag pans, double click fits. Comma and full stop "
+         "choose a handle, arrow keys move it, Shift coarse, Alt fine.\n\n"
+         "On the plan: arrow keys move the crosshair by a pixel (Shift ten, Alt a tenth), Space "
+         "places a point, Enter finishes an outline, Backspace takes a point back, S turns snapping "
+         "on and off, Esc ends.\n\n"
+         "Span rule: ← → step from rib to rib, Home root, End tip; Alt+← and Alt+→ do so "
+         "anywhere. Ctrl+H turns the hand. Ctrl+1 to Ctrl+6 change the stage.\n\n"
+         "Cautions: blades and planes cut; cyanoacrylate bonds skin and its fumes sting; epoxy "
+         "and solvents want gloves and air; balsa dust wants a mask. Read the maker's sheets. "
+         "Strength figures are estimates for model aircraft, no approval of anything; fly in "
+         "clear space by the local rules."));
 }
 
 void MainWindow::closeEvent(QCloseEvent* event) {

@@ -143,28 +143,37 @@ bool MainWindow::importCoordinates(const QString& end, const QString& path) {
 void MainWindow::chooseReference() {
   const Hand drawn = theDocument.wing().plan.hands.empty() ? Hand::right : theDocument.wing().plan.hands.front().hand;
   const ShownHand shown = theStandpoint.hand();
-  const Hand hand = shown == ShownHand::both ? (drawn == Hand::right ? Hand::left : Hand::right) : shown == ShownHand::left ? Hand::left : Hand::right;
-  const QString start = QString::fromStdString(fileNameOf(theDocument.design().name) + "-reference-" + name(hand) + ".pdf");
-  const QString path = QFileDialog::getSaveFileName(this, tr("Reference points, %1 hand").arg(name(hand)), start, tr("Full size (*.pdf *.svg *.dxf)"));
+  const Hand hand = shown == ShownHand::both   ? (drawn == Hand::right ? Hand::left : Hand::right)
+                    : shown == ShownHand::left ? Hand::left
+                                               : Hand::right;
+  const QString start =
+      QString::fromStdString(fileNameOf(theDocument.design().name) + "-reference-" + name(hand) + ".pdf");
+  const QString path = QFileDialog::getSaveFileName(this, tr("Reference points, %1 hand").arg(name(hand)), start,
+                                                    tr("Full size (*.pdf *.svg *.dxf)"));
   if (!path.isEmpty()) printReference(hand, path);
 }
 
 bool MainWindow::printReference(Hand hand, const QString& path) {
   const auto done = writeReference(theDocument.wing(), hand, path.toStdString());
   if (done)
-    say(tr("Reference points for the %1 hand written into %2. Print at 100 % and measure the check bars.").arg(name(hand), path));
+    say(tr("Reference points for the %1 hand written into %2. Print at 100 % and measure the check bars.")
+            .arg(name(hand), path));
   else
     say(tr("Nothing was written. %1").arg(QString::fromStdString(done.problem().text())), true);
   return done.ok();
 }
 
 void MainWindow::chooseSectionFile(const QString& end) {
-  const QString start = QString::fromStdString(fileNameOf(theDocument.design().name) + "-" + end.toStdString() + "-section.pdf");
-  const QString sheet = tr("Full size with nose gauges (*.pdf *.svg *.dxf)"), loop = tr("Coordinates, one loop (*.dat)"), blocks = tr("Coordinates, two blocks (*.dat)");
+  const QString start =
+      QString::fromStdString(fileNameOf(theDocument.design().name) + "-" + end.toStdString() + "-section.pdf");
+  const QString sheet = tr("Full size with nose gauges (*.pdf *.svg *.dxf)"),
+                loop = tr("Coordinates, one loop (*.dat)"), blocks = tr("Coordinates, two blocks (*.dat)");
   QString chosen;
-  QString path = QFileDialog::getSaveFileName(this, tr("Write the %1 section").arg(end), start, sheet + ";;" + loop + ";;" + blocks, &chosen);
+  QString path = QFileDialog::getSaveFileName(this, tr("Write the %1 section").arg(end), start,
+                                              sheet + ";;" + loop + ";;" + blocks, &chosen);
   if (path.isEmpty()) return;
-  if (chosen != sheet && QFileInfo(path).suffix() != "dat") path = QFileInfo(path).path() + "/" + QFileInfo(path).completeBaseName() + ".dat";
+  if (chosen != sheet && QFileInfo(path).suffix() != "dat")
+    path = QFileInfo(path).path() + "/" + QFileInfo(path).completeBaseName() + ".dat";
   writeSectionTo(end == "root", path, chosen == blocks ? CoordinateLayout::blocks : CoordinateLayout::loop);
 }
 

@@ -32,7 +32,8 @@ void PlanBoard::setTool(PlanTool tool) {
 void PlanBoard::setKind(ReadingKind kind) {
   theKind = kind;
   const bool manyOfOne = kind == ReadingKind::spar || kind == ReadingKind::hinge || kind == ReadingKind::upperSurface ||
-                         kind == ReadingKind::lowerSurface || kind == ReadingKind::centreLine || kind == ReadingKind::tip;
+                         kind == ReadingKind::lowerSurface || kind == ReadingKind::centreLine ||
+                         kind == ReadingKind::tip;
   theNumber = manyOfOne ? 1 : nextNumber(document.design().plan, kind, theHand);
   setTool(PlanTool::read);
 }
@@ -57,14 +58,18 @@ QString PlanBoard::heading() const {
 }
 QString PlanBoard::subheading() const {
   if (theTool != PlanTool::none) return instruction();
-  return turnedOver() ? tr("turned over: the hand that the plan does not draw, with its reference points")
-                      : tr("choose what to read on the right; drag a reading, or step to it with . and move it with the arrows");
+  return turnedOver()
+             ? tr("turned over: the hand that the plan does not draw, with its reference points")
+             : tr("choose what to read on the right; drag a reading, or step to it with . and move it with the arrows");
 }
 QString PlanBoard::emptyText() const {
   if (!document.design().plan.sheets.empty()) return {};
-  return tr("No plan is open.\n\nOpen a scan, a photograph or a drawing of the plan (PNG, JPEG, TIFF, PDF, SVG, DXF) on the right. Make it "
-            "true with a length you trust along it and one across, read edges, ribs and spars, look at what does not agree, and use "
-            "the readings as your layout.\n\nWithout a plan, go on to Shape sections and Lay out panels: everything can be typed.");
+  return tr("No plan is open.\n\nOpen a scan, a photograph or a drawing of the plan (PNG, JPEG, TIFF, PDF, SVG, DXF) "
+            "on the right. Make it "
+            "true with a length you trust along it and one across, read edges, ribs and spars, look at what does not "
+            "agree, and use "
+            "the readings as your layout.\n\nWithout a plan, go on to Shape sections and Lay out panels: everything "
+            "can be typed.");
 }
 
 bool PlanBoard::turnedOver() const {
@@ -111,7 +116,8 @@ std::optional<std::size_t> PlanBoard::sheetAt(const Point& plan) const {
 std::optional<Point> PlanBoard::snapped(std::size_t sheet, const Point& pixel) const {
   const PlanImage* image = document.planImages().image(sheet);
   if (!snaps || !image) return {};
-  const double fine = theTool == PlanTool::read && theKind == ReadingKind::ribThickness ? 0.4 : 1.0; // two edges lie close
+  const double fine =
+      theTool == PlanTool::read && theKind == ReadingKind::ribThickness ? 0.4 : 1.0; // two edges lie close
   const auto found = snap(image->full(), pixel, snapReach(document.wing().plan.sheets[sheet].sheet.along) * fine);
   return found ? std::optional(found->at) : std::nullopt;
 }
@@ -133,7 +139,9 @@ QString PlanBoard::instruction() const {
   Reading next{"", theKind, 1, theHand, theNumber, {}};
   const PointCount n = pointsOf(theKind);
   const QString what = QString::fromStdString(nameOf(next)) + (theHand == Hand::left ? tr(", left") : QString());
-  if (n.least == n.most) return n.least == 1 ? tr("%1. Click, or arrows and Space; Esc ends").arg(what) : tr("%1, %2. Click, or arrows and Space; Esc ends").arg(what, count(n.most));
+  if (n.least == n.most)
+    return n.least == 1 ? tr("%1. Click, or arrows and Space; Esc ends").arg(what)
+                        : tr("%1, %2. Click, or arrows and Space; Esc ends").arg(what, count(n.most));
   return tr("%1, %2 points. Click along it; Enter finishes, Backspace takes one back").arg(what).arg(pointsPlaced());
 }
 
@@ -149,7 +157,8 @@ void PlanBoard::place(const Point& boardPoint) {
   pending.push_back(snapped(*sheet, pixel).value_or(pixel));
   const int have = pointsPlaced();
   const bool full = (theTool == PlanTool::knownLength && have == 2) || (theTool == PlanTool::level && have == 2) ||
-                    (theTool == PlanTool::corners && have == 4) || (theTool == PlanTool::read && have == pointsOf(theKind).most);
+                    (theTool == PlanTool::corners && have == 4) ||
+                    (theTool == PlanTool::read && have == pointsOf(theKind).most);
   if (full) return commit();
   update();
   Q_EMIT toolChanged();
@@ -173,8 +182,11 @@ void PlanBoard::commit() {
     return;
   case PlanTool::knownLength: {
     if (static_cast<int>(sheet.lengths.size()) >= mostKnownLengths) return;
-    const double now = std::max(0.1, (document.wing().plan.sheets[sheetIndex].mm(points[1]) - document.wing().plan.sheets[sheetIndex].mm(points[0])).norm());
-    sheet.lengths.push_back({tr("length %1").arg(sheet.lengths.size() + 1).toStdString(), points, std::round(now * 10) / 10});
+    const double now = std::max(0.1, (document.wing().plan.sheets[sheetIndex].mm(points[1]) -
+                                      document.wing().plan.sheets[sheetIndex].mm(points[0]))
+                                         .norm());
+    sheet.lengths.push_back(
+        {tr("length %1").arg(sheet.lengths.size() + 1).toStdString(), points, std::round(now * 10) / 10});
     sheet.by = MakeTrue::lengths;
     name = tr("Known length");
     break;
@@ -235,14 +247,17 @@ void PlanBoard::draw(Ink& ink) const {
   for (std::size_t i = 0; i < sheets.size(); ++i) {
     const double w = d.plan.sheets[i].width, h = d.plan.sheets[i].height;
     Polyline edge;
-    for (const Point& corner : {Point(0, 0), Point(w, 0), Point(w, h), Point(0, h)}) edge.push_back(boardAt(sheets[i].mm(corner)));
+    for (const Point& corner : {Point(0, 0), Point(w, 0), Point(w, h), Point(0, h)})
+      edge.push_back(boardAt(sheets[i].mm(corner)));
     ink.loop(edge, look.dark ? look.field : look.panel, look.edge, 1);
     if (const PlanImage* image = document.planImages().image(i)) {
       QRectF on;
       for (const Point& p : edge) on |= QRectF(ink.at(p) - QPointF(1, 1), QSizeF(2, 2));
       drawPlan(ink.painter, *image, viewToPixel(sheets[i]), on.toAlignedRect() & rect(), look.ink, 0.85);
     } else if (const auto share = document.planImages().reading(i)) {
-      ink.text(boardAt(sheets[i].mm({w / 2, h / 2})), tr("reading %1, %2 %").arg(QString::fromStdString(d.plan.sheets[i].name)).arg(*share * 100, 0, 'f', 0), look.faint, {}, Qt::AlignHCenter);
+      ink.text(boardAt(sheets[i].mm({w / 2, h / 2})),
+               tr("reading %1, %2 %").arg(QString::fromStdString(d.plan.sheets[i].name)).arg(*share * 100, 0, 'f', 0),
+               look.faint, {}, Qt::AlignHCenter);
     }
     ink.text(edge[3], QString::fromStdString(d.plan.sheets[i].name), look.faint, {4, -6}, Qt::AlignLeft, 11);
     if (const QString trouble = document.planImages().trouble(i); !trouble.isEmpty())
@@ -266,7 +281,8 @@ void PlanBoard::drawCalibration(Ink& ink) const {
       ink.line(a, b, look.good, 1.4);
       for (const Point& p : {a, b}) ink.text(p, "×", look.good, {0, 5}, Qt::AlignHCenter, 15, true);
       const bool right = ink.at((a + b) / 2).x() > width() - 150;
-      ink.text((a + b) / 2, tr("%1 = %2").arg(QString::fromStdString(l.name), len(l.length)), look.good, {right ? -6.0 : 6.0, -5}, right ? Qt::AlignRight : Qt::AlignLeft, 11, true);
+      ink.text((a + b) / 2, tr("%1 = %2").arg(QString::fromStdString(l.name), len(l.length)), look.good,
+               {right ? -6.0 : 6.0, -5}, right ? Qt::AlignRight : Qt::AlignLeft, 11, true);
     }
     if (s.by == MakeTrue::corners && s.corners.size() == 4)
       for (const Point& c : s.corners) ink.text(at(c), "◇", look.good, {0, 5}, Qt::AlignHCenter, 15, true);
@@ -283,13 +299,16 @@ void PlanBoard::drawJudged(Ink& ink) const {
     const double from = hand.stations.front().second, to = hand.stations.back().second;
     for (const ReadLine& line : hand.lines) {
       if (line.readings.size() < 2) continue;
-      ink.line(boardAt(hand.onPlan(from, line.at(from))), boardAt(hand.onPlan(to, line.at(to))), look.accent, 1, Qt::DashLine);
+      ink.line(boardAt(hand.onPlan(from, line.at(from))), boardAt(hand.onPlan(to, line.at(to))), look.accent, 1,
+               Qt::DashLine);
     }
     if (!turnedOver()) continue;
     for (const ReferencePoint& p : referencePoints(hand)) {
       const Point at = boardAt(hand.onPlan(p.t, p.x));
       ink.text(at, "+", look.accent, {0, 7}, Qt::AlignHCenter, 22, true);
-      ink.text(at, QString::fromStdString(p.name), look.accent, {8, -8}, Qt::AlignLeft, 12, true);
+      const bool right = screen(at).x() > width() * 0.6; // names stay on the board
+      ink.text(at, QString::fromStdString(p.name), look.accent, {right ? -8.0 : 8.0, -8},
+               right ? Qt::AlignRight : Qt::AlignLeft, 12, true);
     }
   }
 }
@@ -369,9 +388,11 @@ void PlanBoard::drawAim(Ink& ink) const {
   // Words must not be lost in the drawing behind them.
   ink.painter.fillRect(QRect(glass.left() + 1, glass.top() + 1, 74, 20), paper);
   ink.painter.fillRect(QRect(glass.left() + 1, glass.bottom() - 21, glass.width() - 2, 21), paper);
-  ink.text(board(glass.topLeft() + QPointF(6, 15)), ready ? tr("on the ink") : tr("free"), ready ? look.good : look.faint, {}, Qt::AlignLeft, 11, true);
+  ink.text(board(glass.topLeft() + QPointF(6, 15)), ready ? tr("on the ink") : tr("free"),
+           ready ? look.good : look.faint, {}, Qt::AlignLeft, 11, true);
   const Point mm = sheets[*sheet].mm(target);
-  ink.text(board(glass.bottomLeft() + QPointF(6, -6)), tr("%1, %2").arg(len(mm.x()), len(mm.y())), look.ink, {}, Qt::AlignLeft, 11);
+  ink.text(board(glass.bottomLeft() + QPointF(6, -6)), tr("%1, %2").arg(len(mm.x()), len(mm.y())), look.ink, {},
+           Qt::AlignLeft, 11);
 }
 
 std::vector<Handle> PlanBoard::handles() const {
@@ -384,13 +405,15 @@ std::vector<Handle> PlanBoard::handles() const {
     for (std::size_t k = 0; k < p.size(); ++k) {
       QString name = QString::fromStdString(nameOf(plan.readings[i]));
       if (plan.readings[i].hand == Hand::left) name += tr(", left");
-      if (plan.readings[i].kind == ReadingKind::spar || plan.readings[i].kind == ReadingKind::hinge) name += tr(", reading %1").arg(i + 1);
+      if (plan.readings[i].kind == ReadingKind::spar || plan.readings[i].kind == ReadingKind::hinge)
+        name += tr(", reading %1").arg(i + 1);
       if (p.size() > 1) name += tr(", point %1").arg(k + 1);
       const Point at = boardAt(p[k]);
       out.push_back({name, at, at, Qt::CrossCursor, tr("Move %1").arg(name),
                      [i, k, over](const Design& before, const Point& by) -> Result<Design> {
                        Design d = before;
-                       if (i >= d.plan.readings.size() || k >= d.plan.readings[i].points.size()) return Problem{"", "there is no such reading any more"};
+                       if (i >= d.plan.readings.size() || k >= d.plan.readings[i].points.size())
+                         return Problem{"", "there is no such reading any more"};
                        Reading& r = d.plan.readings[i];
                        const auto laid = layOut(d.plan);
                        const LaidSheet& sheet = laid[static_cast<std::size_t>(r.sheet - 1)];
@@ -431,7 +454,9 @@ void PlanBoard::keyPressEvent(QKeyEvent* event) {
   if (!aim) aim = board(QRectF(rect()).center());
   const auto sheet = sheetAt(planAt(*aim));
   const double pixel = sheet ? document.wing().plan.sheets[*sheet].sheet.along : 0.2;
-  const double step = pixel * (event->modifiers() & Qt::ShiftModifier ? 10 : event->modifiers() & Qt::AltModifier ? 0.1 : 1);
+  const double step = pixel * (event->modifiers() & Qt::ShiftModifier ? 10
+                               : event->modifiers() & Qt::AltModifier ? 0.1
+                                                                      : 1);
   const auto nudge = [&](double x, double y) {
     *aim += Point(x, y) * step;
     update();

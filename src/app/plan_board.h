@@ -70,8 +70,8 @@ private:
   int theNumber = 1;
   bool snaps = true;
   std::optional<std::size_t> pendingSheet;
-  Polyline pending; ///< pixels
-  std::optional<Point> aim; ///< board mm
+  Polyline pending;                 ///< pixels
+  std::optional<Point> aim;         ///< board mm
   std::optional<std::size_t> shown; ///< the reading that was last revealed
 };
 

@@ -27,7 +27,8 @@ void PlanImages::follow(const Plan& plan, const QString& folder) {
   keys = std::move(wanted);
   for (std::size_t i = 0; i < keys.size(); ++i)
     if (!entries.contains(keys[i])) start(keys[i], plan.sheets[i], folder);
-  std::erase_if(entries, [this](const auto& entry) { return std::find(keys.begin(), keys.end(), entry.first) == keys.end(); });
+  std::erase_if(entries,
+                [this](const auto& entry) { return std::find(keys.begin(), keys.end(), entry.first) == keys.end(); });
   Q_EMIT changed();
 }
 
@@ -37,7 +38,6 @@ void PlanImages::start(const std::string& key, const PlanSheet& sheet, const QSt
   Job* job = entry.job.get();
   const QString path = resolved(sheet.file, folder);
   job->thread = std::thread([this, key, job, path, sheet] {
-    
     const Progress progress = [job](double share) { return job->share = share, !job->stop.load(); };
     // The linked file while it is what it was; else the copy, if one is kept; else the file as it is now.
     QString trouble;
@@ -52,9 +52,13 @@ void PlanImages::start(const std::string& key, const PlanSheet& sheet, const QSt
         from = unpacked.fileName();
       }
     } else if (!checksum) {
-      trouble = QObject::tr("%1 is not where it was (%2). Every reading is kept; link the file again.").arg(QFileInfo(path).fileName(), path);
+      trouble = QObject::tr("%1 is not where it was (%2). Every reading is kept; link the file again.")
+                    .arg(QFileInfo(path).fileName(), path);
     } else if (altered) {
-      trouble = QObject::tr("%1 is not the file that was read from: it has changed. Check a few readings before you trust the rest.").arg(QFileInfo(path).fileName());
+      trouble =
+          QObject::tr(
+              "%1 is not the file that was read from: it has changed. Check a few readings before you trust the rest.")
+              .arg(QFileInfo(path).fileName());
     }
     std::shared_ptr<const PlanImage> image;
     if (checksum || from != path) {

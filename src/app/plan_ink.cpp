@@ -3,8 +3,8 @@
 
 namespace eup::app {
 
-void drawPlan(QPainter& painter, const PlanImage& image, const Eigen::Matrix3d& viewToPixel, const QRect& view, const QColor& colour,
-              double strength) {
+void drawPlan(QPainter& painter, const PlanImage& image, const Eigen::Matrix3d& viewToPixel, const QRect& view,
+              const QColor& colour, double strength) {
   const double ratio = painter.device()->devicePixelRatioF();
   const QSize size = (QSizeF(view.size()) * ratio).toSize();
   if (size.isEmpty()) return;
@@ -19,7 +19,8 @@ void drawPlan(QPainter& painter, const PlanImage& image, const Eigen::Matrix3d& 
   Eigen::Matrix3d device = Eigen::Matrix3d::Identity(); // device pixels → logical
   device(0, 0) = device(1, 1) = 1 / ratio;
   device(0, 2) = view.x() + 0.5 / ratio, device(1, 2) = view.y() + 0.5 / ratio;
-  drawView(image, viewToPixel * device, ink.width(), ink.height(), ink.bits(), static_cast<std::size_t>(ink.bytesPerLine()));
+  drawView(image, viewToPixel * device, ink.width(), ink.height(), ink.bits(),
+           static_cast<std::size_t>(ink.bytesPerLine()));
   QImage toned(size, QImage::Format_ARGB32_Premultiplied);
   toned.setDevicePixelRatio(ratio);
   for (int y = 0; y < size.height(); ++y) {

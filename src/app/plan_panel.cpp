@@ -44,13 +44,18 @@ QPushButton* button(QWidget* parent, const QString& text, const char* name, auto
 
 } // namespace
 
-PlanPanel::PlanPanel(Document& d, Standpoint& s, PlanBoard& b, QWidget* parent) : QWidget(parent), document(d), standpoint(s), board(b) {
+PlanPanel::PlanPanel(Document& d, Standpoint& s, PlanBoard& b, QWidget* parent)
+    : QWidget(parent), document(d), standpoint(s), board(b) {
   column = new QVBoxLayout(this);
   column->setContentsMargins(0, 0, 0, 0);
   column->setSpacing(6);
   auto* strip = new QHBoxLayout;
   strip->setSpacing(2);
-  const std::pair<Page, QString> pages[] = {{Page::sheets, tr("Plan")}, {Page::makeTrue, tr("Make true")}, {Page::read, tr("Read")}, {Page::judge, tr("Judge")}, {Page::use, tr("Use")}};
+  const std::pair<Page, QString> pages[] = {{Page::sheets, tr("Plan")},
+                                            {Page::makeTrue, tr("Make true")},
+                                            {Page::read, tr("Read")},
+                                            {Page::judge, tr("Judge")},
+                                            {Page::use, tr("Use")}};
   for (const auto& [which, title] : pages) {
     auto* tab = new QToolButton(this);
     tab->setProperty("tab", true);
@@ -186,7 +191,8 @@ void PlanPanel::openPlan(const QString& path, int pageNumber) {
     page = Page::makeTrue;
     QStringList notes;
     for (const std::string& note : image.notes) notes << plain(note);
-    if (image.pages > 1) notes << tr("page %1 of %2: another page can be opened as a further sheet").arg(pageNumber).arg(image.pages);
+    if (image.pages > 1)
+      notes << tr("page %1 of %2: another page can be opened as a further sheet").arg(pageNumber).arg(image.pages);
     if (!notes.isEmpty()) Q_EMIT said(tr("%1: %2.").arg(QFileInfo(path).fileName(), notes.join("; ")), false);
     timer.start(0);
   });
@@ -206,7 +212,8 @@ void PlanPanel::relink(const QString& path) {
     const bool sameSize = image.full().width == was.width && image.full().height == was.height;
     editSheet(tr("Link plan again"), [&](PlanSheet& s) {
       // Readings are kept in pixels: if the new file has another size, they are scaled with it.
-      const Point scale(was.width ? static_cast<double>(image.full().width) / was.width : 1, was.height ? static_cast<double>(image.full().height) / was.height : 1);
+      const Point scale(was.width ? static_cast<double>(image.full().width) / was.width : 1,
+                        was.height ? static_cast<double>(image.full().height) / was.height : 1);
       for (KnownLength& l : s.lengths)
         for (Point& p : l.ends) p = p.cwiseProduct(scale);
       for (auto* line : {&s.corners, &s.level})
@@ -218,7 +225,8 @@ void PlanPanel::relink(const QString& path) {
     });
     if (!sameSize) {
       Design next = document.design();
-      const Point scale(static_cast<double>(image.full().width) / std::max(1, was.width), static_cast<double>(image.full().height) / std::max(1, was.height));
+      const Point scale(static_cast<double>(image.full().width) / std::max(1, was.width),
+                        static_cast<double>(image.full().height) / std::max(1, was.height));
       for (Reading& r : next.plan.readings)
         if (r.sheet == static_cast<int>(sheet()) + 1)
           for (Point& p : r.points) p = p.cwiseProduct(scale);
@@ -260,10 +268,14 @@ QWidget* PlanPanel::sheetsPage() {
   list->setMaximumHeight(110);
   for (std::size_t i = 0; i < plan.sheets.size(); ++i) {
     const PlanSheet& s = plan.sheets[i];
-    list->addItem(tr("%1 · %2%3%4").arg(plain(s.name), QFileInfo(plain(s.file)).fileName(), s.page > 1 ? tr(", page %1").arg(s.page) : QString(), s.copy.empty() ? QString() : tr(" · copy kept")));
+    list->addItem(tr("%1 · %2%3%4")
+                      .arg(plain(s.name), QFileInfo(plain(s.file)).fileName(),
+                           s.page > 1 ? tr(", page %1").arg(s.page) : QString(),
+                           s.copy.empty() ? QString() : tr(" · copy kept")));
   }
+  rows->addWidget(list);
+  list->setHidden(plan.sheets.empty());
   if (!plan.sheets.empty()) {
-    rows->addWidget(list);
     list->setCurrentRow(static_cast<int>(sheet()));
   }
   connect(list, &QListWidget::currentRowChanged, this, [this](int row) {
@@ -271,7 +283,9 @@ QWidget* PlanPanel::sheetsPage() {
   });
   auto* grid = new QGridLayout;
   auto* open = button(w, plan.sheets.empty() ? tr("Open a plan…") : tr("Open a further sheet…"), "openPlan", [this] {
-    const QString path = QFileDialog::getOpenFileName(this, tr("Open a plan"), QFileInfo(document.path()).path(), tr("Plans (*.png *.jpg *.jpeg *.tif *.tiff *.pdf *.svg *.dxf);;All files (*)"));
+    const QString path =
+        QFileDialog::getOpenFileName(this, tr("Open a plan"), QFileInfo(document.path()).path(),
+                                     tr("Plans (*.png *.jpg *.jpeg *.tif *.tiff *.pdf *.svg *.dxf);;All files (*)"));
     auto* pageEdit = findChild<DecisionEdit*>("planPage");
     if (!path.isEmpty()) openPlan(path, pageEdit ? std::max(1, pageEdit->text().toInt()) : 1);
   });
@@ -285,30 +299,46 @@ QWidget* PlanPanel::sheetsPage() {
   grid->addLayout(pageRow, 1, 0, 1, 2);
   if (!plan.sheets.empty()) {
     const PlanSheet& s = plan.sheets[sheet()];
-    grid->addWidget(button(w, tr("Link again…"), "relinkPlan", [this] {
-      const QString path = QFileDialog::getOpenFileName(this, tr("Link the sheet to a file"));
-      if (!path.isEmpty()) relink(path);
-    }), 2, 0);
-    grid->addWidget(s.copy.empty() ? button(w, tr("Keep a copy"), "keepCopy", [this] { keepCopy(); })
-                                   : button(w, tr("Drop the copy"), "dropCopy", [this] { editSheet(tr("Drop the plan's copy"), [](PlanSheet& t) { t.copy = {}; }); }), 2, 1);
-    grid->addWidget(button(w, tr("Take the sheet out"), "removeSheet", [this] {
-      Design next = document.design();
-      next.plan = withoutSheet(next.plan, static_cast<int>(sheet()) + 1);
-      reading.reset();
-      document.edit(tr("Take out %1").arg(plain(document.design().plan.sheets[sheet()].name)), std::move(next));
-    }), 3, 0, 1, 2);
+    grid->addWidget(button(w, tr("Link again…"), "relinkPlan",
+                           [this] {
+                             const QString path = QFileDialog::getOpenFileName(this, tr("Link the sheet to a file"));
+                             if (!path.isEmpty()) relink(path);
+                           }),
+                    2, 0);
+    grid->addWidget(s.copy.empty()
+                        ? button(w, tr("Keep a copy"), "keepCopy", [this] { keepCopy(); })
+                        : button(w, tr("Drop the copy"), "dropCopy",
+                                 [this] { editSheet(tr("Drop the plan's copy"), [](PlanSheet& t) { t.copy = {}; }); }),
+                    2, 1);
+    grid->addWidget(button(w, tr("Take the sheet out"), "removeSheet",
+                           [this] {
+                             Design next = document.design();
+                             next.plan = withoutSheet(next.plan, static_cast<int>(sheet()) + 1);
+                             reading.reset();
+                             document.edit(tr("Take out %1").arg(plain(document.design().plan.sheets[sheet()].name)),
+                                           std::move(next));
+                           }),
+                    3, 0, 1, 2);
     auto* name = field(w, "sheetName", tr("Sheet's name"), plain(s.name));
     connect(name, &DecisionEdit::committed, this, [this](const QString& text) {
-      if (!text.trimmed().isEmpty()) editSheet(tr("Sheet's name"), [&](PlanSheet& t) { t.name = text.left(200).toStdString(); });
+      if (!text.trimmed().isEmpty())
+        editSheet(tr("Sheet's name"), [&](PlanSheet& t) { t.name = text.left(200).toStdString(); });
     });
     grid->addWidget(words(w, tr("name")), 4, 0);
     grid->addWidget(name, 4, 1);
-    QString state = tr("%1 × %2 pixels%3").arg(s.width).arg(s.height).arg(s.dpi > 0 ? tr(", %1 an inch").arg(s.dpi, 0, 'f', 0) : tr(", resolution not told"));
-    if (!document.planImages().trouble(sheet()).isEmpty()) rows->addWidget(words(w, document.planImages().trouble(sheet()), "problem"));
+    QString state = tr("%1 × %2 pixels%3")
+                        .arg(s.width)
+                        .arg(s.height)
+                        .arg(s.dpi > 0 ? tr(", %1 an inch").arg(s.dpi, 0, 'f', 0) : tr(", resolution not told"));
+    if (!document.planImages().trouble(sheet()).isEmpty())
+      rows->addWidget(words(w, document.planImages().trouble(sheet()), "problem"));
     rows->addLayout(grid);
     rows->addWidget(words(w, state));
-    rows->addWidget(words(w, tr("Linked: %1. A copy in the wing file keeps the plan with it; readings are kept either way.").arg(plain(s.file))));
-    if (plan.sheets.size() > 1) rows->addWidget(words(w, tr("Sheets lie side by side. Read the same match marks on two sheets to join them.")));
+    rows->addWidget(
+        words(w, tr("Linked: %1. A copy in the wing file keeps the plan with it; readings are kept either way.")
+                     .arg(plain(s.file))));
+    if (plan.sheets.size() > 1)
+      rows->addWidget(words(w, tr("Sheets lie side by side. Read the same match marks on two sheets to join them.")));
   } else {
     rows->addLayout(grid);
     rows->addWidget(words(w, tr("A scan at 150 pixels an inch or more reads to a tenth of a millimetre.")));
@@ -331,7 +361,8 @@ QWidget* PlanPanel::truePage() {
     which->setObjectName("trueSheet");
     for (const PlanSheet& other : plan.sheets) which->addItem(plain(other.name));
     which->setCurrentIndex(static_cast<int>(index));
-    connect(which, &QComboBox::activated, this, [this](int i) { theSheet = static_cast<std::size_t>(i), timer.start(0); });
+    connect(which, &QComboBox::activated, this,
+            [this](int i) { theSheet = static_cast<std::size_t>(i), timer.start(0); });
     rows->addWidget(which);
   }
   if (laid) {
@@ -347,10 +378,14 @@ QWidget* PlanPanel::truePage() {
   grid->setColumnStretch(0, 1);
   for (std::size_t i = 0; i < s.lengths.size(); ++i) {
     const int line = static_cast<int>(i);
-    auto* name = field(w, QString("knownName%1").arg(i), tr("Name of known length %1").arg(i + 1), plain(s.lengths[i].name));
+    auto* name =
+        field(w, QString("knownName%1").arg(i), tr("Name of known length %1").arg(i + 1), plain(s.lengths[i].name));
     name->setAlignment(Qt::AlignLeft);
-    connect(name, &DecisionEdit::committed, this, [this, i](const QString& text) { editSheet(tr("Name of known length"), [&](PlanSheet& t) { t.lengths.at(i).name = text.left(100).toStdString(); }); });
-    auto* value = field(w, QString("known%1").arg(i), tr("Known length %1").arg(i + 1), plain(formatLength(s.lengths[i].length, document.design().unit, 3)));
+    connect(name, &DecisionEdit::committed, this, [this, i](const QString& text) {
+      editSheet(tr("Name of known length"), [&](PlanSheet& t) { t.lengths.at(i).name = text.left(100).toStdString(); });
+    });
+    auto* value = field(w, QString("known%1").arg(i), tr("Known length %1").arg(i + 1),
+                        plain(formatLength(s.lengths[i].length, document.design().unit, 3)));
     connect(value, &DecisionEdit::committed, this, [this, i](const QString& text) {
       typeLength(text, [&](double mm) {
         if (mm < 0.1 || mm > 100000) {
@@ -361,14 +396,19 @@ QWidget* PlanPanel::truePage() {
       });
     });
     value->setFixedWidth(70);
-    auto* off = words(w, laid && i < laid->sheet.residuals.size() && !laid->problem ? tr("off %1").arg(len(laid->sheet.residuals[i]).replace(" ", QChar(0xa0))) : QString());
+    auto* off = words(w, laid && i < laid->sheet.residuals.size() && !laid->problem
+                             ? tr("off %1").arg(len(laid->sheet.residuals[i]).replace(" ", QChar(0xa0)))
+                             : QString());
     off->setObjectName(QString("off%1").arg(i));
     off->setFixedWidth(84);
     auto* away = new QToolButton(w);
     away->setText("×");
     away->setObjectName(QString("dropKnown%1").arg(i));
     away->setAccessibleName(tr("Take out known length %1").arg(i + 1));
-    connect(away, &QToolButton::clicked, this, [this, i] { editSheet(tr("Take out known length"), [&](PlanSheet& t) { t.lengths.erase(t.lengths.begin() + static_cast<std::ptrdiff_t>(i)); }); });
+    connect(away, &QToolButton::clicked, this, [this, i] {
+      editSheet(tr("Take out known length"),
+                [&](PlanSheet& t) { t.lengths.erase(t.lengths.begin() + static_cast<std::ptrdiff_t>(i)); });
+    });
     grid->addWidget(name, line, 0);
     grid->addWidget(value, line, 1);
     grid->addWidget(off, line, 2);
@@ -387,18 +427,23 @@ QWidget* PlanPanel::truePage() {
   tool(tr("Read a known length"), "toolKnown", PlanTool::knownLength);
   tool(tr("Lay a line level"), "toolLevel", PlanTool::level);
   if (!s.level.empty())
-    rows->addWidget(button(w, tr("Level as scanned"), "dropLevel", [this] { editSheet(tr("Level as scanned"), [](PlanSheet& t) { t.level.clear(); }); }));
+    rows->addWidget(button(w, tr("Level as scanned"), "dropLevel",
+                           [this] { editSheet(tr("Level as scanned"), [](PlanSheet& t) { t.level.clear(); }); }));
   tool(tr("Four corners (a photograph)"), "toolCorners", PlanTool::corners);
   if (!s.corners.empty()) {
     auto* by = new QComboBox(w);
     by->setObjectName("madeTrueBy");
-    for (const Choice& c : makeTrueChoices) by->addItem(tr("by %1").arg(QString::fromUtf8(c.label.data(), static_cast<qsizetype>(c.label.size()))));
+    for (const Choice& c : makeTrueChoices)
+      by->addItem(tr("by %1").arg(QString::fromUtf8(c.label.data(), static_cast<qsizetype>(c.label.size()))));
     by->setCurrentIndex(static_cast<int>(s.by));
-    connect(by, &QComboBox::activated, this, [this](int i) { editSheet(tr("Made true by"), [&](PlanSheet& t) { t.by = static_cast<MakeTrue>(i); }); });
+    connect(by, &QComboBox::activated, this,
+            [this](int i) { editSheet(tr("Made true by"), [&](PlanSheet& t) { t.by = static_cast<MakeTrue>(i); }); });
     rows->addWidget(by);
     auto* size = new QHBoxLayout;
     for (const bool across : {false, true}) {
-      auto* edit = field(w, across ? "cornerHeight" : "cornerWidth", across ? tr("Rectangle's height") : tr("Rectangle's width"), plain(formatLength(across ? s.cornerHeight : s.cornerWidth, document.design().unit, 3)));
+      auto* edit =
+          field(w, across ? "cornerHeight" : "cornerWidth", across ? tr("Rectangle's height") : tr("Rectangle's width"),
+                plain(formatLength(across ? s.cornerHeight : s.cornerWidth, document.design().unit, 3)));
       connect(edit, &DecisionEdit::committed, this, [this, across](const QString& text) {
         typeLength(text, [&](double mm) {
           if (mm < 1 || mm > 100000) return timer.start(0);
@@ -410,7 +455,8 @@ QWidget* PlanPanel::truePage() {
     }
     rows->addLayout(size);
   }
-  rows->addWidget(words(w, tr("One length gives one scale. One along and one across show stretch both ways; a slanting one shows whether the sheet is square.")));
+  rows->addWidget(words(w, tr("One length gives one scale. One along and one across show stretch both ways; a slanting "
+                              "one shows whether the sheet is square.")));
   return w;
 }
 
@@ -425,7 +471,8 @@ void PlanPanel::fillReadings(QTableWidget* table) const {
     const ReadValue v = valueOf(r, laid);
     QString name = plain(nameOf(r));
     if (r.hand == Hand::left) name += tr(", left");
-    const QString value = v.across ? tr("%1, %2").arg(plain(formatLength(v.value, document.design().unit, 1)), plain(formatLength(*v.across, document.design().unit, 1)))
+    const QString value = v.across ? tr("%1, %2").arg(plain(formatLength(v.value, document.design().unit, 1)),
+                                                      plain(formatLength(*v.across, document.design().unit, 1)))
                                    : plain(told(v.value, v.quantity, document.design().unit));
     table->setItem(static_cast<int>(i), 0, new QTableWidgetItem(name));
     table->setItem(static_cast<int>(i), 1, new QTableWidgetItem(value));
@@ -439,7 +486,9 @@ QWidget* PlanPanel::readPage() {
   auto* kind = new QComboBox(w);
   kind->setObjectName("readingKind");
   kind->setAccessibleName(tr("What to read"));
-  for (const Choice& c : readingChoices) kind->addItem(QString::fromUtf8(c.label.data(), static_cast<qsizetype>(c.label.size())), QString::fromUtf8(c.key.data(), static_cast<qsizetype>(c.key.size())));
+  for (const Choice& c : readingChoices)
+    kind->addItem(QString::fromUtf8(c.label.data(), static_cast<qsizetype>(c.label.size())),
+                  QString::fromUtf8(c.key.data(), static_cast<qsizetype>(c.key.size())));
   kind->setCurrentIndex(static_cast<int>(board.kind()));
   connect(kind, &QComboBox::activated, this, [this](int i) { board.setKind(static_cast<ReadingKind>(i)); });
   rows->addWidget(kind);
@@ -456,18 +505,21 @@ QWidget* PlanPanel::readPage() {
   auto* number = field(w, "readingNumber", tr("Number of the rib, spar or mark"), QString::number(board.number()));
   number->setFixedWidth(52);
   connect(number, &DecisionEdit::committed, this, [this](const QString& text) { board.setNumber(text.toInt()); });
-  connect(number, &DecisionEdit::nudged, this, [this](int by, Qt::KeyboardModifiers) { board.setNumber(board.number() + by); });
+  connect(number, &DecisionEdit::nudged, this,
+          [this](int by, Qt::KeyboardModifiers) { board.setNumber(board.number() + by); });
   line->addWidget(number);
   rows->addLayout(line);
   auto* go = new QHBoxLayout;
-  auto* start = button(w, board.tool() == PlanTool::read ? tr("Stop reading") : tr("Start reading"), "startReading", [this] {
-    board.tool() == PlanTool::read ? board.setTool(PlanTool::none) : board.setKind(board.kind());
-    board.setFocus();
-  });
+  auto* start =
+      button(w, board.tool() == PlanTool::read ? tr("Stop reading") : tr("Start reading"), "startReading", [this] {
+        board.tool() == PlanTool::read ? board.setTool(PlanTool::none) : board.setKind(board.kind());
+        board.setFocus();
+      });
   go->addWidget(start);
   const PointCount count = pointsOf(board.kind());
   if (board.tool() == PlanTool::read && count.least != count.most) {
-    auto* finish = button(w, tr("Finish it (%1)").arg(board.pointsPlaced()), "finishReading", [this] { board.finish(); });
+    auto* finish =
+        button(w, tr("Finish it (%1)").arg(board.pointsPlaced()), "finishReading", [this] { board.finish(); });
     finish->setEnabled(board.pointsPlaced() >= count.least);
     go->addWidget(finish);
   }
@@ -483,7 +535,9 @@ QWidget* PlanPanel::readPage() {
   auto* table = new QTableWidget(0, 2, w);
   table->setObjectName("readings");
   table->setAccessibleName(tr("Readings"));
-  table->setHorizontalHeaderLabels({tr("%n reading(s)", nullptr, static_cast<int>(plan.readings.size())).replace("reading(s)", tr("readings")), tr("measures / lies at")});
+  table->setHorizontalHeaderLabels(
+      {tr("%n reading(s)", nullptr, static_cast<int>(plan.readings.size())).replace("reading(s)", tr("readings")),
+       tr("measures / lies at")});
   table->verticalHeader()->hide();
   table->verticalHeader()->setDefaultSectionSize(22);
   table->horizontalHeader()->setSectionResizeMode(0, QHeaderView::Stretch);
@@ -495,8 +549,10 @@ QWidget* PlanPanel::readPage() {
   table->setMaximumHeight(230);
   fillReadings(table);
   if (reading && *reading >= plan.readings.size()) reading.reset();
-  if (reading) table->selectRow(static_cast<int>(*reading)), table->scrollToItem(table->item(static_cast<int>(*reading), 0));
-  else table->scrollToBottom();
+  if (reading)
+    table->selectRow(static_cast<int>(*reading)), table->scrollToItem(table->item(static_cast<int>(*reading), 0));
+  else
+    table->scrollToBottom();
   connect(table, &QTableWidget::currentCellChanged, this, [this](int row, int, int, int) {
     if (row < 0 || (reading && *reading == static_cast<std::size_t>(row))) return;
     reading = static_cast<std::size_t>(row);
@@ -548,27 +604,34 @@ void PlanPanel::showReading(QVBoxLayout* rows) {
     grid->addWidget(words(w, tr("degrees")), 1, 0);
     grid->addWidget(edit, 1, 1);
   } else if (v.across) {
-    auto* along = field(w, "readingValue", tr("Along the plan"), plain(formatLength(v.value, document.design().unit, 2)));
-    auto* across = field(w, "readingAcross", tr("Up the plan"), plain(formatLength(*v.across, document.design().unit, 2)));
-    connect(along, &DecisionEdit::committed, this, [this, take, y = *v.across](const QString& text) { typeLength(text, [&](double mm) { take(mm, y); }); });
-    connect(across, &DecisionEdit::committed, this, [this, take, x = v.value](const QString& text) { typeLength(text, [&](double mm) { take(x, mm); }); });
+    auto* along =
+        field(w, "readingValue", tr("Along the plan"), plain(formatLength(v.value, document.design().unit, 2)));
+    auto* across =
+        field(w, "readingAcross", tr("Up the plan"), plain(formatLength(*v.across, document.design().unit, 2)));
+    connect(along, &DecisionEdit::committed, this,
+            [this, take, y = *v.across](const QString& text) { typeLength(text, [&](double mm) { take(mm, y); }); });
+    connect(across, &DecisionEdit::committed, this,
+            [this, take, x = v.value](const QString& text) { typeLength(text, [&](double mm) { take(x, mm); }); });
     grid->addWidget(words(w, tr("along")), 1, 0);
     grid->addWidget(along, 1, 1);
     grid->addWidget(words(w, tr("up")), 1, 2);
     grid->addWidget(across, 1, 3);
   } else if (r.points.size() == 2) {
     auto* edit = field(w, "readingValue", tr("Length"), plain(formatLength(v.value, document.design().unit, 2)));
-    connect(edit, &DecisionEdit::committed, this, [this, take](const QString& text) { typeLength(text, [&](double mm) { take(mm, {}); }); });
+    connect(edit, &DecisionEdit::committed, this,
+            [this, take](const QString& text) { typeLength(text, [&](double mm) { take(mm, {}); }); });
     grid->addWidget(words(w, tr("length")), 1, 0);
     grid->addWidget(edit, 1, 1);
   }
-  grid->addWidget(button(w, tr("Take it out"), "dropReading", [this, i] {
-    Design next = document.design();
-    const QString called = plain(nameOf(next.plan.readings.at(i)));
-    next.plan.readings.erase(next.plan.readings.begin() + static_cast<std::ptrdiff_t>(i));
-    reading.reset();
-    document.edit(tr("Take out %1").arg(called), std::move(next));
-  }), 2, 1, 1, 3);
+  grid->addWidget(button(w, tr("Take it out"), "dropReading",
+                         [this, i] {
+                           Design next = document.design();
+                           const QString called = plain(nameOf(next.plan.readings.at(i)));
+                           next.plan.readings.erase(next.plan.readings.begin() + static_cast<std::ptrdiff_t>(i));
+                           reading.reset();
+                           document.edit(tr("Take out %1").arg(called), std::move(next));
+                         }),
+                  2, 1, 1, 3);
   rows->addLayout(grid);
 }
 
@@ -580,9 +643,11 @@ QWidget* PlanPanel::judgePage() {
   rows->setContentsMargins(0, 0, 0, 0);
   rows->setSpacing(5);
   auto judgements = document.wing().plan.judgements;
-  std::stable_sort(judgements.begin(), judgements.end(), [](const Judgement& a, const Judgement& b) { return a.fault > b.fault; });
+  std::stable_sort(judgements.begin(), judgements.end(),
+                   [](const Judgement& a, const Judgement& b) { return a.fault > b.fault; });
   if (judgements.empty())
-    rows->addWidget(words(w, tr("Nothing to judge yet. Read the leading and trailing edge at three ribs or more; add spar points, templates, rib thicknesses, the other hand.")));
+    rows->addWidget(words(w, tr("Nothing to judge yet. Read the leading and trailing edge at three ribs or more; add "
+                                "spar points, templates, rib thicknesses, the other hand.")));
   for (const Judgement& j : judgements) {
     auto* card = new QFrame(w);
     card->setObjectName("card");
@@ -622,7 +687,8 @@ QWidget* PlanPanel::judgePage() {
 
 // ---- Use
 
-void PlanPanel::changesTable(QVBoxLayout* rows, const Design& next, const std::vector<std::string>& notes, const QString& name) {
+void PlanPanel::changesTable(QVBoxLayout* rows, const Design& next, const std::vector<std::string>& notes,
+                             const QString& name) {
   auto* w = qobject_cast<QWidget*>(rows->parent());
   const auto changes = changesBetween(document.design(), next);
   if (changes.empty()) {
@@ -671,18 +737,25 @@ QWidget* PlanPanel::usePage() {
     });
     use->setEnabled(!changesBetween(document.design(), used.design).empty());
     rows->addWidget(use);
-    rows->addWidget(button(w, tr("Print reference points…"), "printReference", [this] { Q_EMIT wantsReferencePrint(); }));
-    rows->addWidget(words(w, tr("For the hand that the plan does not draw: spar, tip and end ribs mirrored, full size. Turn the board with Left and Right above.")));
+    rows->addWidget(
+        button(w, tr("Print reference points…"), "printReference", [this] { Q_EMIT wantsReferencePrint(); }));
+    rows->addWidget(words(w, tr("For the hand that the plan does not draw: spar, tip and end ribs mirrored, full size. "
+                                "Turn the board with Left and Right above.")));
   } else {
-    rows->addWidget(words(w, tr("Read LE and TE at the root and the tip rib, at the least, and the layout follows from them here.")));
+    rows->addWidget(words(
+        w, tr("Read LE and TE at the root and the tip rib, at the least, and the layout follows from them here.")));
   }
   rows->addWidget(words(w, tr("BUILD IT AT ANOTHER SPAN"), "heading"));
   auto* line = new QHBoxLayout;
-  auto* span = field(w, "otherSpan", tr("Half span to build at"), plain(formatLength(otherSpan > 0 ? otherSpan : document.design().panel.halfSpan, document.design().unit, 2)));
+  auto* span = field(
+      w, "otherSpan", tr("Half span to build at"),
+      plain(formatLength(otherSpan > 0 ? otherSpan : document.design().panel.halfSpan, document.design().unit, 2)));
   connect(span, &DecisionEdit::committed, this, [this](const QString& text) {
     typeLength(text, [&](double mm) {
-      if (mm < 20 || mm > 20000) Q_EMIT said(tr("“%1”: a half span is 20 mm to 20 m.").arg(text), true);
-      else otherSpan = mm;
+      if (mm < 20 || mm > 20000)
+        Q_EMIT said(tr("“%1”: a half span is 20 mm to 20 m.").arg(text), true);
+      else
+        otherSpan = mm;
       timer.start(0);
     });
   });
@@ -693,7 +766,8 @@ QWidget* PlanPanel::usePage() {
   rule->setAccessibleName(tr("Stock sizes"));
   rule->addItems({tr("stock kept"), tr("stock stepped to sold sizes")});
   rule->setCurrentIndex(stock == StockRule::keep ? 0 : 1);
-  connect(rule, &QComboBox::activated, this, [this](int i) { stock = i == 0 ? StockRule::keep : StockRule::step, timer.start(0); });
+  connect(rule, &QComboBox::activated, this,
+          [this](int i) { stock = i == 0 ? StockRule::keep : StockRule::step, timer.start(0); });
   rows->addLayout(line);
   rows->addWidget(rule);
   if (otherSpan > 0 && std::abs(otherSpan - document.design().panel.halfSpan) > 1e-6) {

@@ -40,7 +40,8 @@ private:
   QWidget* usePage();
   void fillReadings(QTableWidget* table) const;
   void showReading(QVBoxLayout* column);
-  void changesTable(QVBoxLayout* column, const Design& next, const std::vector<std::string>& notes, const QString& name);
+  void changesTable(QVBoxLayout* column, const Design& next, const std::vector<std::string>& notes,
+                    const QString& name);
   DecisionEdit* field(QWidget* parent, const QString& name, const QString& label, const QString& text) const;
   std::size_t sheet() const;
   void editSheet(const QString& name, const std::function<void(PlanSheet&)>& change);

@@ -26,7 +26,7 @@ private:
   std::vector<Entry> entries;
 };
 
-inline constexpr Stage allStages[] = {Stage::plan,  Stage::sections, Stage::panels,
-                                      Stage::ribs,  Stage::spars,    Stage::joins};
+inline constexpr Stage allStages[] = {Stage::plan, Stage::sections, Stage::panels,
+                                      Stage::ribs, Stage::spars,    Stage::joins};
 
 } // namespace eup::app

@@ -46,7 +46,9 @@ std::vector<SectionBoard::Other> SectionBoard::others() const {
   std::vector<Other> out;
   const bool tip = standpoint.tipSection();
   if (!(w.rootSection.upper == w.tipSection.upper && w.rootSection.lower == w.tipSection.lower))
-    out.push_back({tip ? tr("root: %1").arg(QString::fromStdString(w.rootSection.name)) : tr("tip: %1").arg(QString::fromStdString(w.tipSection.name)), tip ? w.rootSection : w.tipSection, look.accent, Qt::DashLine});
+    out.push_back({tip ? tr("root: %1").arg(QString::fromStdString(w.rootSection.name))
+                       : tr("tip: %1").arg(QString::fromStdString(w.tipSection.name)),
+                   tip ? w.rootSection : w.tipSection, look.accent, Qt::DashLine});
   if (const auto naca = readNaca(standpoint.compareWith().toStdString()))
     out.push_back({tr("NACA %1").arg(standpoint.compareWith()), makeNaca(naca.value()), look.wrong, Qt::DashDotLine});
   const auto rib = static_cast<std::size_t>(standpoint.rib() - 1);
@@ -54,7 +56,8 @@ std::vector<SectionBoard::Other> SectionBoard::others() const {
     const Cut cut = w.loft.cutAt(w.ribs[rib].t());
     Other loft{tr("the loft at R%1").arg(standpoint.rib()), {}, look.good, Qt::DotLine};
     for (const bool upper : {true, false})
-      for (const Point& p : upper ? cut.upper : cut.lower) (upper ? loft.section.upper : loft.section.lower).push_back(cut.frame.toChord(p) / cut.frame.chord);
+      for (const Point& p : upper ? cut.upper : cut.lower)
+        (upper ? loft.section.upper : loft.section.lower).push_back(cut.frame.toChord(p) / cut.frame.chord);
     out.push_back(std::move(loft));
   }
   return out;
@@ -78,7 +81,10 @@ void SectionBoard::drawUnderlay(Ink& ink) const {
     const Point o = toPlan(0, 0), x = toPlan(1, 0) - o, y = toPlan(0, 1) - o;
     Eigen::Matrix3d view;
     view << x.x(), y.x(), o.x(), x.y(), y.y(), o.y(), 0, 0, 1;
-    const QRect area = QRectF(screen(Point(-0.05, 0.16) * chord()), screen(Point(1.05, -0.14) * chord())).normalized().toAlignedRect() & rect();
+    const QRect area = QRectF(screen(Point(-0.05, 0.16) * chord()), screen(Point(1.05, -0.14) * chord()))
+                           .normalized()
+                           .toAlignedRect() &
+                       rect();
     return drawPlan(ink.painter, *image, w.plan.sheets[i].map().inverse() * view, area, look.accent, 0.8);
   }
 }
@@ -94,7 +100,8 @@ void SectionBoard::draw(Ink& ink) const {
   drawUnderlay(ink);
   ink.line(placed(Point(-0.02, 0)), placed(Point(1.02, 0)), look.faint, 1, Qt::DashDotLine);
   Polyline middle;
-  for (std::size_t i = section_grid::noseSteps; i < s.upper.size(); ++i) middle.push_back((s.upper[i] + s.lower[i]) / 2);
+  for (std::size_t i = section_grid::noseSteps; i < s.upper.size(); ++i)
+    middle.push_back((s.upper[i] + s.lower[i]) / 2);
   ink.chain(placed(middle), look.faint, 1, Qt::DashLine);
   double legend = 0;
   for (const Other& o : all) {
@@ -108,10 +115,13 @@ void SectionBoard::draw(Ink& ink) const {
   }
   const double up = heightAt(s.upper, m.thicknessAt), down = heightAt(s.lower, m.thicknessAt);
   ink.line(placed(Point(m.thicknessAt, up)), placed(Point(m.thicknessAt, down)), look.ink, 1.2);
-  ink.text(placed(Point(m.thicknessAt, (up + down) / 2)), tr("%1 thick, %2 %").arg(len(m.thickness * c)).arg(m.thickness * 100, 0, 'f', 2), look.ink, {7, 20});
-  ink.text(placed(Point(mirrored() ? 1 : 0, 0)), tr("%1, chord %2").arg(QString::fromStdString(s.name), len(c)), look.ink, {0, -0.125 * c * ink.scale}, Qt::AlignLeft, 13, true);
+  ink.text(placed(Point(m.thicknessAt, (up + down) / 2)),
+           tr("%1 thick, %2 %").arg(len(m.thickness * c)).arg(m.thickness * 100, 0, 'f', 2), look.ink, {7, 20});
+  ink.text(placed(Point(mirrored() ? 1 : 0, 0)), tr("%1, chord %2").arg(QString::fromStdString(s.name), len(c)),
+           look.ink, {0, -0.125 * c * ink.scale}, Qt::AlignLeft, 13, true);
   if (m.undercamberAt)
-    ink.text(placed(Point(*m.undercamberAt, heightAt(s.lower, *m.undercamberAt))), tr("undercamber %1").arg(len(m.undercamber * c)), look.accent, {0, 20}, Qt::AlignHCenter, 11);
+    ink.text(placed(Point(*m.undercamberAt, heightAt(s.lower, *m.undercamberAt))),
+             tr("undercamber %1").arg(len(m.undercamber * c)), look.accent, {0, 20}, Qt::AlignHCenter, 11);
   drawDifference(ink, all);
   drawNose(ink);
 }
@@ -124,9 +134,12 @@ void SectionBoard::drawDifference(Ink& ink, const std::vector<Other>& all) const
   double worst = 0;
   for (const Other& o : all)
     for (std::size_t i = section_grid::noseSteps + 3; i < s.upper.size(); ++i)
-      worst = std::max({worst, std::abs(o.section.upper[i].y() - s.upper[i].y()), std::abs(o.section.lower[i].y() - s.lower[i].y())});
+      worst = std::max({worst, std::abs(o.section.upper[i].y() - s.upper[i].y()),
+                        std::abs(o.section.lower[i].y() - s.lower[i].y())});
   if (worst < 1e-7) {
-    ink.text(left, all.empty() ? tr("Nothing else is laid over it: root and tip are the same section") : tr("No difference"), look.faint, {0, -8}, Qt::AlignLeft, 12);
+    ink.text(left,
+             all.empty() ? tr("Nothing else is laid over it: root and tip are the same section") : tr("No difference"),
+             look.faint, {0, -8}, Qt::AlignLeft, 12);
     return;
   }
   double larger = 1;
@@ -142,7 +155,11 @@ void SectionBoard::drawDifference(Ink& ink, const std::vector<Other>& all) const
       }
       ink.chain(line, o.colour, upper ? 1.8 : 1.1, upper ? Qt::SolidLine : Qt::DashLine);
     }
-  ink.text(left, tr("Laid over less this one, %1 times larger: upper surface solid, lower dashed; at most %2").arg(larger).arg(len(worst * c)), look.ink, {0, -0.095 * c * ink.scale}, Qt::AlignLeft, 12, true);
+  ink.text(left,
+           tr("Laid over less this one, %1 times larger: upper surface solid, lower dashed; at most %2")
+               .arg(larger)
+               .arg(len(worst * c)),
+           look.ink, {0, -0.095 * c * ink.scale}, Qt::AlignLeft, 12, true);
 }
 
 void SectionBoard::drawNose(Ink& ink) const {
@@ -173,7 +190,8 @@ void SectionBoard::drawNose(Ink& ink) const {
   const double side = mirrored() ? -14 : 14;
   const auto align = mirrored() ? Qt::AlignRight : Qt::AlignLeft;
   ink.text(beside, tr("nose radius %1").arg(len(radius->value)), look.accent, {side, -4}, align, 13, true);
-  ink.text(beside, tr("the nose, %1 times larger; Write this section prints a gauge for it").arg(larger, 0, 'f', 1), look.faint, {side, 14}, align, 11);
+  ink.text(beside, tr("the nose, %1 times larger; Write this section prints a gauge for it").arg(larger, 0, 'f', 1),
+           look.faint, {side, 14}, align, 11);
 }
 
 std::vector<Handle> SectionBoard::handles() const {
@@ -186,7 +204,8 @@ std::vector<Handle> SectionBoard::handles() const {
   std::vector<Handle> out;
   const auto decided = [&](const QString& name, const Point& fraction, StepKind what, double now, double share) {
     const Point at = placed(fraction);
-    out.push_back({name, at, at, Qt::SizeVerCursor, tr("Move %1").arg(name), [tip, what, now, share, c](const Design& before, const Point& by) -> Result<Design> {
+    out.push_back({name, at, at, Qt::SizeVerCursor, tr("Move %1").arg(name),
+                   [tip, what, now, share, c](const Design& before, const Point& by) -> Result<Design> {
                      Design d = before;
                      SectionChoice& chosen = tip ? d.sections.tip : d.sections.root;
                      chosen = withDecided(chosen, what, now + by.y() / c * share);
@@ -194,26 +213,31 @@ std::vector<Handle> SectionBoard::handles() const {
                    }});
   };
   const bool flatBelow = choice.kind == SectionKind::flatUnderside && choice.steps.empty();
-  decided(tr("thickness crest"), {m.thicknessAt, heightAt(s.upper, m.thicknessAt)}, StepKind::thickness, m.thickness, flatBelow ? 1 : 2);
+  decided(tr("thickness crest"), {m.thicknessAt, heightAt(s.upper, m.thicknessAt)}, StepKind::thickness, m.thickness,
+          flatBelow ? 1 : 2);
   const double camberAt = m.camberAt > 0.05 ? m.camberAt : 0.5;
-  decided(tr("camber"), {camberAt, (heightAt(s.upper, camberAt) + heightAt(s.lower, camberAt)) / 2}, StepKind::camber, m.camber, 1);
+  decided(tr("camber"), {camberAt, (heightAt(s.upper, camberAt) + heightAt(s.lower, camberAt)) / 2}, StepKind::camber,
+          m.camber, 1);
   decided(tr("trailing edge"), s.upper.back(), StepKind::tail, m.tailThickness, 2);
   if (choice.kind != SectionKind::listed && choice.kind != SectionKind::traced) return out;
   const bool traced = choice.kind == SectionKind::traced;
   const ShapedSection& shaped = tip ? w.tipShape : w.rootShape;
   if (traced && !shaped.trace) return out;
   for (const bool upper : {true, false}) {
-    const Polyline& points = traced ? (upper ? shaped.trace->placed.upper : shaped.trace->placed.lower) : (upper ? choice.listed.upper : choice.listed.lower);
+    const Polyline& points = traced ? (upper ? shaped.trace->placed.upper : shaped.trace->placed.lower)
+                                    : (upper ? choice.listed.upper : choice.listed.lower);
     for (std::size_t i = 0; i < points.size(); ++i) {
       if (!traced && (i == 0 || i + 1 == points.size())) continue; // a listing starts at the nose and ends at x = 1
       const QString name = (upper ? tr("upper point %1") : tr("lower point %1")).arg(i + 1);
       const Point at = placed(points[i]);
       out.push_back({name, at, at, Qt::SizeAllCursor, tr("Move %1").arg(name),
-                     [tip, traced, upper, i, c, mirror = mirrored(), trace = shaped.trace](const Design& before, const Point& by) -> Result<Design> {
+                     [tip, traced, upper, i, c, mirror = mirrored(),
+                      trace = shaped.trace](const Design& before, const Point& by) -> Result<Design> {
                        Design d = before;
                        SectionChoice& chosen = tip ? d.sections.tip : d.sections.root;
                        const Point move = Point(mirror ? -by.x() : by.x(), by.y()) / c;
-                       Polyline& line = traced ? (upper ? chosen.traced.upper : chosen.traced.lower) : (upper ? chosen.listed.upper : chosen.listed.lower);
+                       Polyline& line = traced ? (upper ? chosen.traced.upper : chosen.traced.lower)
+                                               : (upper ? chosen.listed.upper : chosen.listed.lower);
                        if (i >= line.size()) return Problem{"", "there is no such point any more"};
                        if (traced) {
                          line[i] += trace->placed.toPlan(move) - trace->placed.toPlan({0, 0});

@@ -15,7 +15,8 @@
 
 namespace eup::app {
 
-SectionTools::SectionTools(Document& d, Standpoint& s, bool isRoot, QWidget* parent) : QWidget(parent), document(d), standpoint(s), root(isRoot) {
+SectionTools::SectionTools(Document& d, Standpoint& s, bool isRoot, QWidget* parent)
+    : QWidget(parent), document(d), standpoint(s), root(isRoot) {
   const QString end = root ? "root" : "tip";
   auto* grid = new QGridLayout(this);
   grid->setContentsMargins(0, 4, 0, 0);
@@ -30,7 +31,8 @@ SectionTools::SectionTools(Document& d, Standpoint& s, bool isRoot, QWidget* par
   auto* steps = new QComboBox(this);
   steps->setObjectName("stepKind");
   steps->setAccessibleName(tr("Change to add"));
-  for (const Choice& c : stepChoices) steps->addItem(QString::fromUtf8(c.label.data(), static_cast<qsizetype>(c.label.size())));
+  for (const Choice& c : stepChoices)
+    steps->addItem(QString::fromUtf8(c.label.data(), static_cast<qsizetype>(c.label.size())));
   grid->addWidget(steps, 0, 0);
   const SectionChoice& now = root ? document.design().sections.root : document.design().sections.tip;
   auto* more = add(tr("Add this change"), "addStep", 0, 1, [this, steps] {
@@ -47,9 +49,9 @@ SectionTools::SectionTools(Document& d, Standpoint& s, bool isRoot, QWidget* par
     });
   });
   more->setEnabled(static_cast<int>(now.steps.size()) < mostSteps);
-  auto* back = add(tr("Take the last change back"), "dropStep", 1, 0, [this] {
-    edit(tr("Take a change back"), [](SectionChoice& c) { c.steps.pop_back(); });
-  }, 2);
+  auto* back = add(
+      tr("Take the last change back"), "dropStep", 1, 0,
+      [this] { edit(tr("Take a change back"), [](SectionChoice& c) { c.steps.pop_back(); }); }, 2);
   back->setEnabled(!now.steps.empty());
   add(tr("Open coordinates…"), "open " + end, 2, 0, [this, end] { Q_EMIT openCoordinates(end); });
   add(tr("Catalogue…"), "catalogue", 2, 1, [this] {
@@ -63,7 +65,9 @@ SectionTools::SectionTools(Document& d, Standpoint& s, bool isRoot, QWidget* par
     });
   });
   auto* trace = add(tr("Trace from the plan"), "traceFromPlan", 3, 0, [this] { traceFromPlan(); });
-  const auto refresh = [this, trace] { trace->setEnabled(tracedFromPlan(document.design().plan, document.wing().plan.sheets, root ? 1 : 2).has_value()); };
+  const auto refresh = [this, trace] {
+    trace->setEnabled(tracedFromPlan(document.design().plan, document.wing().plan.sheets, root ? 1 : 2).has_value());
+  };
   connect(&document, &Document::changed, this, refresh);
   refresh();
   trace->setToolTip(tr("Read the section's outline, top and below, under Measure plan first"));
@@ -88,7 +92,8 @@ SectionTools::SectionTools(Document& d, Standpoint& s, bool isRoot, QWidget* par
     compare->show(standpoint.compareWith());
   });
   grid->addWidget(compare, 4, 1);
-  add(tr("Write this section…"), "writeSection", 5, 0, [this, end] { Q_EMIT writeSection(end); }, 2)
+  add(
+      tr("Write this section…"), "writeSection", 5, 0, [this, end] { Q_EMIT writeSection(end); }, 2)
       ->setToolTip(tr("Full size with gauges for the nose (PDF, SVG, DXF), or coordinates in either layout"));
 }
 
@@ -145,7 +150,8 @@ CatalogueDialog::CatalogueDialog(QWidget* parent) : QDialog(parent) {
     return e;
   };
   grid->addWidget(new QLabel(tr("Name holds"), this), 0, 0);
-  grid->addWidget(wordsEdit = edit("catalogueWords", tr("Words of the name"), tr("NACA 24, flat, plate …")), 0, 1, 1, 3);
+  grid->addWidget(wordsEdit = edit("catalogueWords", tr("Words of the name"), tr("NACA 24, flat, plate …")), 0, 1, 1,
+                  3);
   grid->addWidget(new QLabel(tr("Thickness, % chord"), this), 1, 0);
   grid->addWidget(thickFrom = edit("thicknessFrom", tr("Thickness from, percent"), tr("from")), 1, 1);
   grid->addWidget(thickTo = edit("thicknessTo", tr("Thickness to, percent"), tr("to")), 1, 2);
@@ -183,7 +189,9 @@ CatalogueDialog::CatalogueDialog(QWidget* parent) : QDialog(parent) {
   connect(table, &QTableWidget::itemSelectionChanged, this, [this, drawn, source, use] {
     use->setEnabled(chosen() != nullptr);
     drawn->section = chosen() ? sectionOf(chosen()->choice) : Section{};
-    source->setText(chosen() ? tr("%1 · %2").arg(QString::fromStdString(chosen()->family), QString::fromStdString(chosen()->source)) : QString());
+    source->setText(
+        chosen() ? tr("%1 · %2").arg(QString::fromStdString(chosen()->family), QString::fromStdString(chosen()->source))
+                 : QString());
     drawn->update();
   });
   refresh();
@@ -205,7 +213,9 @@ void CatalogueDialog::refresh() {
   for (int i = 0; i < table->rowCount(); ++i) {
     const CatalogueEntry& e = *found[static_cast<std::size_t>(i)];
     const SectionMeasures& m = e.measures;
-    const QString cells[] = {QString::fromStdString(e.name), tr("%1 %").arg(m.thickness * 100, 0, 'f', 1), tr("%1 %").arg(m.camber * 100, 0, 'f', 1), tr("%1 %").arg((m.flatTo - m.flatFrom) * 100, 0, 'f', 0)};
+    const QString cells[] = {QString::fromStdString(e.name), tr("%1 %").arg(m.thickness * 100, 0, 'f', 1),
+                             tr("%1 %").arg(m.camber * 100, 0, 'f', 1),
+                             tr("%1 %").arg((m.flatTo - m.flatFrom) * 100, 0, 'f', 0)};
     for (int k = 0; k < 4; ++k) {
       auto* item = new QTableWidgetItem(cells[k]);
       if (k > 0) item->setTextAlignment(Qt::AlignRight | Qt::AlignVCenter);

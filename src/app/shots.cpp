@@ -60,7 +60,8 @@ QStringList writeShots(const QString& folder) {
   window.plan().turnTo(PlanPanel::Page::use);
   stage(Stage::plan, 1);
   shoot(window, "plan-used");
-  window.document().edit("Use the plan's readings", withReadings(window.document().design(), window.document().wing().plan).design);
+  window.document().edit("Use the plan's readings",
+                         withReadings(window.document().design(), window.document().wing().plan).design);
   stage(Stage::panels, 5);
   shoot(window, "plan-under-the-wing");
   stage(Stage::sections, 1);

@@ -4,8 +4,8 @@
 
 namespace eup::app {
 
-/// The section that is worked on at its chord, with what can be dragged; the others laid over it, their difference drawn
-/// larger, and its nose.
+/// The section that is worked on at its chord, with what can be dragged; the others laid over it, their difference
+/// drawn larger, and its nose.
 class SectionBoard : public Board {
 public:
   using Board::Board;

@@ -145,12 +145,15 @@ int plan(const Args& args, Streams io) {
   }
   for (const Reading& r : w.design.plan.readings) {
     const ReadValue v = valueOf(r, w.plan.sheets);
-    io.out << fmt::format("{:24} {:6} {}{}\n", nameOf(r), name(r.hand), told(v.value, v.quantity, w.design.unit), v.across ? "  " + len(*v.across) : "");
+    io.out << fmt::format("{:24} {:6} {}{}\n", nameOf(r), name(r.hand), told(v.value, v.quantity, w.design.unit),
+                          v.across ? "  " + len(*v.across) : "");
   }
   for (const Judgement& j : w.plan.judgements)
-    io.out << fmt::format("{} {}\n    {} {}\n", j.fault ? "FAULT" : "fine ", j.what, j.take ? "taken:" : "left:", j.take ? j.taken : j.left);
+    io.out << fmt::format("{} {}\n    {} {}\n", j.fault ? "FAULT" : "fine ", j.what,
+                          j.take ? "taken:" : "left:", j.take ? j.taken : j.left);
   for (const Change& c : changesBetween(w.design, withReadings(w.design, w.plan).design))
-    io.out << fmt::format("{}: {} -> {}\n", c.label, c.before.empty() ? "-" : c.before, c.after.empty() ? "-" : c.after);
+    io.out << fmt::format("{}: {} -> {}\n", c.label, c.before.empty() ? "-" : c.before,
+                          c.after.empty() ? "-" : c.after);
   return exitOf(w.findings);
 }
 
@@ -158,7 +161,8 @@ int plan(const Args& args, Streams io) {
 int sectionSheet(const Args& args, Streams io) {
   const auto wing = wingOf(args.file, io);
   if (const int* code = std::get_if<int>(&wing)) return *code;
-  const auto done = writeSection(std::get<TrueWing>(wing), args.end == "root", args.folder, args.layout == "blocks" ? CoordinateLayout::blocks : CoordinateLayout::loop,
+  const auto done = writeSection(std::get<TrueWing>(wing), args.end == "root", args.folder,
+                                 args.layout == "blocks" ? CoordinateLayout::blocks : CoordinateLayout::loop,
                                  args.paper == "letter" ? Paper::letter : Paper::a4);
   if (!done) return refuse(io, "cannot write", done.problem(), unreadable);
   io.out << args.folder << '\n';
@@ -174,8 +178,9 @@ int sections(const Args& args, Streams io) {
   q.camberTo = args.camber.empty() ? 1 : args.camber.back() / 100;
   q.flatUnderside = args.flat;
   for (const CatalogueEntry* e : search(q))
-    io.out << fmt::format("{:36} thickness {:5.2f} %  camber {:5.2f} %  flat underside {:3.0f} %  {}\n", e->name, e->measures.thickness * 100,
-                          e->measures.camber * 100, (e->measures.flatTo - e->measures.flatFrom) * 100, e->source);
+    io.out << fmt::format("{:36} thickness {:5.2f} %  camber {:5.2f} %  flat underside {:3.0f} %  {}\n", e->name,
+                          e->measures.thickness * 100, e->measures.camber * 100,
+                          (e->measures.flatTo - e->measures.flatFrom) * 100, e->source);
   return fine;
 }
 
@@ -219,7 +224,8 @@ int run(const std::vector<std::string>& given, std::ostream& out, std::ostream& 
   sectionCommand->add_flag("--json", args.json, "as JSON, with the points");
   withFile(command("plan", "what was read off the plan, judged, and the layout that follows", plan));
   withFile(command("upgrade", "prints the wing in the present file format", upgrade));
-  CLI::App* sheet = withFile(command("section-sheet", "a wing's section full size with nose gauges, or its coordinates", sectionSheet));
+  CLI::App* sheet = withFile(
+      command("section-sheet", "a wing's section full size with nose gauges, or its coordinates", sectionSheet));
   sheet->add_option("--to", args.folder, "file: .pdf, .svg, .dxf, or .dat for coordinates")->required();
   sheet->add_option("--end", args.end, "root or tip")->check(CLI::IsMember({"root", "tip"}));
   sheet->add_option("--layout", args.layout, "coordinates: loop or blocks")->check(CLI::IsMember({"loop", "blocks"}));

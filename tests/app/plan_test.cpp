@@ -68,7 +68,8 @@ protected:
     for (std::size_t i = 0; i < lengths.size(); ++i) {
       pressTool("toolKnown");
       for (const auto& p : lengths[i]["pixels"]) click(p);
-      type(QString("known%1").arg(i).toUtf8().constData(), QString::number(lengths[i]["length"].get<double>()).toUtf8().constData());
+      type(QString("known%1").arg(i).toUtf8().constData(),
+           QString::number(lengths[i]["length"].get<double>()).toUtf8().constData());
       settle();
     }
     pressTool("toolLevel");
@@ -102,13 +103,16 @@ TEST_F(PlanStage, IsMadeTrueAndReadAsAPersonDoes) {
     for (const auto& rib : t["right"]["ribs"]) click(rib[key]);
     QTest::keyClick(plan(), Qt::Key_Escape);
   }
-  ASSERT_EQ(design().plan.readings.size(), 26u) << nameOf(design().plan.readings.back()) << plan()->instruction().toStdString();
+  ASSERT_EQ(design().plan.readings.size(), 26u)
+      << nameOf(design().plan.readings.back()) << plan()->instruction().toStdString();
   EXPECT_EQ(nameOf(design().plan.readings[25]), "TE R13");
   const JudgedPlan& judged = window->document().wing().plan;
   ASSERT_EQ(judged.hands.size(), 1u);
   for (std::size_t i = 0; i < 13; ++i) {
     EXPECT_NEAR(judged.hands[0].stations[i].second, t["right"]["ribs"][i]["t"].get<double>(), 0.2) << i;
-    EXPECT_NEAR(judged.hands[0].trailing[i].x - judged.hands[0].leading[i].x, t["right"]["ribs"][i]["chord"].get<double>(), 0.2) << i;
+    EXPECT_NEAR(judged.hands[0].trailing[i].x - judged.hands[0].leading[i].x,
+                t["right"]["ribs"][i]["chord"].get<double>(), 0.2)
+        << i;
   }
 
   // Every reading is undone by its name, and redone.
@@ -288,7 +292,8 @@ TEST_F(PlanStage, APhotographIsMadeTrueByFourCorners) {
   pressTool("toolCorners");
   const auto lengths = truth()["lengths"];
   const auto t = truth()["templates"];
-  for (const auto& p : {t[0]["pixels"][0], t[0]["pixels"][1], t[3]["pixels"][1], t[3]["pixels"][0]}) click(p); // a trapezoid of the plan stands in
+  for (const auto& p : {t[0]["pixels"][0], t[0]["pixels"][1], t[3]["pixels"][1], t[3]["pixels"][0]})
+    click(p); // a trapezoid of the plan stands in
   EXPECT_EQ(design().plan.sheets[0].by, MakeTrue::corners);
   ASSERT_EQ(design().plan.sheets[0].corners.size(), 4u);
   type("cornerWidth", "200");
@@ -304,7 +309,8 @@ TEST_F(PlanStage, TheOtherHandIsShownTurnedOverAndPrinted) {
   EXPECT_TRUE(plan()->turnedOver());
   EXPECT_FALSE(plan()->grab().isNull());
   QTemporaryDir dir;
-  for (const char* ending : {".pdf", ".svg", ".dxf"}) EXPECT_TRUE(window->printReference(Hand::left, dir.filePath(QString("r%1").arg(ending))));
+  for (const char* ending : {".pdf", ".svg", ".dxf"})
+    EXPECT_TRUE(window->printReference(Hand::left, dir.filePath(QString("r%1").arg(ending))));
   QFile svg(dir.filePath("r.svg"));
   ASSERT_TRUE(svg.open(QIODevice::ReadOnly));
   const QByteArray text = svg.readAll();

@@ -112,7 +112,8 @@ TEST_F(SectionStage, TheCatalogueIsSearched) {
 
 TEST_F(SectionStage, IsWrittenAsSheetAndAsCoordinates) {
   QTemporaryDir dir;
-  for (const char* name : {"s.pdf", "s.svg", "s.dxf", "s.dat"}) EXPECT_TRUE(window->writeSectionTo(true, dir.filePath(name), CoordinateLayout::loop)) << name;
+  for (const char* name : {"s.pdf", "s.svg", "s.dxf", "s.dat"})
+    EXPECT_TRUE(window->writeSectionTo(true, dir.filePath(name), CoordinateLayout::loop)) << name;
   EXPECT_TRUE(window->importCoordinates("tip", dir.filePath("s.dat")));
   EXPECT_NEAR(figure("section.tip.thickness") / 168, figure("section.root.thickness") / 236, 1e-4);
   EXPECT_FALSE(window->writeSectionTo(true, "/proc/none.dat", CoordinateLayout::loop));

@@ -65,12 +65,14 @@ RC_GTEST_PROP(MakeTrue, RecoversAnyStretchAndSkewFromThreeDirections, ()) {
   for (double r : t.residuals) RC_ASSERT(std::abs(r) < 1e-6);
   // Any distance is true, whichever way it runs.
   const Point a(33, 44), b(*rc::gen::inRange(0, 300), *rc::gen::inRange(0, 250));
-  RC_ASSERT(std::abs((t.mm(printed(a, along, across, skew)) - t.mm(printed(b, along, across, skew))).norm() - (a - b).norm()) < 1e-6);
+  RC_ASSERT(std::abs((t.mm(printed(a, along, across, skew)) - t.mm(printed(b, along, across, skew))).norm() -
+                     (a - b).norm()) < 1e-6);
 }
 
 TEST(MakeTrue, SpreadsContradictionOverResiduals) {
   PlanSheet s = sheet();
-  s.lengths = {known({10, 10}, {310, 10}, 1, 1, 0), known({10, 10}, {10, 210}, 1, 1, 0), known({10, 60}, {310, 60}, 1, 1, 0)};
+  s.lengths = {known({10, 10}, {310, 10}, 1, 1, 0), known({10, 10}, {10, 210}, 1, 1, 0),
+               known({10, 60}, {310, 60}, 1, 1, 0)};
   s.lengths[2].length = 303; // typed wrong by 1 %
   const TrueSheet t = makeTrue(s).value();
   EXPECT_NEAR(t.residuals[0], 1.5, 0.02);
@@ -133,7 +135,9 @@ TEST(LayOut, PutsSheetsSideBySide) {
 
 TEST(LayOut, JoinsSheetsByMatchMarks) {
   Plan plan = twoSheets();
-  const auto mark = [&](int sheet, int number, Point p) { plan.readings.push_back({"", ReadingKind::matchMark, sheet, Hand::right, number, {p}}); };
+  const auto mark = [&](int sheet, int number, Point p) {
+    plan.readings.push_back({"", ReadingKind::matchMark, sheet, Hand::right, number, {p}});
+  };
   mark(1, 1, {3900, 100});
   mark(2, 1, {100, 120});
   auto laid = layOut(plan);

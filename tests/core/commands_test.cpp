@@ -94,7 +94,8 @@ TEST_F(Commands, PlanTellsReadingsJudgementsAndTheLayout) {
   const auto path = write("plan.euptera", run({"demo", "fenlark-faulty-plan"}).out);
   const Ran ran = run({"plan", path});
   EXPECT_EQ(ran.code, 0);
-  for (const char* said : {"1.3 % short across", "LE R1", "FAULT R7 template 2.4 mm short", "Panel: Half span: 748 mm -> 750 mm", "taken: The mean of both hands"})
+  for (const char* said : {"1.3 % short across", "LE R1", "FAULT R7 template 2.4 mm short",
+                           "Panel: Half span: 748 mm -> 750 mm", "taken: The mean of both hands"})
     EXPECT_NE(ran.out.find(said), std::string::npos) << said;
   EXPECT_EQ(run({"plan", "/no/such"}).code, 3);
 }

@@ -23,8 +23,7 @@ TEST(Decisions, RubbishIsRefusedEverywhere) {
   Design d;
   d.ribs.rule = RibRule::spacing;
   for (const Decision& decision : decisionsOf(d)) {
-    if (decision.kind == DecisionKind::text || decision.kind == DecisionKind::stations)
-      continue;
+    if (decision.kind == DecisionKind::text || decision.kind == DecisionKind::stations) continue;
     for (const char* bad : {"", "NaN", "1e9", "-1e9", "words", "1/0"}) {
       const auto next = decide(d, decision.path, bad);
       ASSERT_FALSE(next.ok()) << decision.path << " took “" << bad << "”";

@@ -39,7 +39,8 @@ TEST(FigureText, ReportUnits) {
 }
 
 TEST(FigureText, StagesAndSeveritiesHaveNames) {
-  for (Stage s : {Stage::plan, Stage::sections, Stage::panels, Stage::ribs, Stage::spars, Stage::joins}) EXPECT_STRNE(name(s), "");
+  for (Stage s : {Stage::plan, Stage::sections, Stage::panels, Stage::ribs, Stage::spars, Stage::joins})
+    EXPECT_STRNE(name(s), "");
   EXPECT_STREQ(name(Severity::serious), "serious");
 }
 

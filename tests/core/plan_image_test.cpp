@@ -50,7 +50,8 @@ INSTANTIATE_TEST_SUITE_P(Samples, PixelFile, testing::ValuesIn(samples()), nameO
 TEST(PlanImage, PagesOfATiffAreChosen) {
   EXPECT_EQ(openPlanImage(TEST_FILES "/plans/two-pages.tif").value().pages, 2);
   EXPECT_EQ(openPlanImage(TEST_FILES "/plans/two-pages.tif", {2, 150}).value().full().width, 60);
-  EXPECT_NE(openPlanImage(TEST_FILES "/plans/two-pages.tif", {3, 150}).problem().text().find("no page 3"), std::string::npos);
+  EXPECT_NE(openPlanImage(TEST_FILES "/plans/two-pages.tif", {3, 150}).problem().text().find("no page 3"),
+            std::string::npos);
 }
 
 /// A square of 80 mm with a diagonal, as our own writers write it.
@@ -81,9 +82,11 @@ TEST(PlanImage, OfADxfIsTrueToScale) {
 
 TEST(PlanImage, OfAnSvgIsTrueToScale) {
   test::ScratchFolder folder;
-  ASSERT_TRUE(writeFileAtomically(folder.path / "a.svg",
-                                  "<svg xmlns='http://www.w3.org/2000/svg' width='100mm' height='100mm' viewBox='0 0 100 100'>"
-                                  "<path d='M10 10H90V90H10Z M10 90L90 10' fill='none' stroke='black' stroke-width='0.3'/></svg>").ok());
+  ASSERT_TRUE(writeFileAtomically(
+                  folder.path / "a.svg",
+                  "<svg xmlns='http://www.w3.org/2000/svg' width='100mm' height='100mm' viewBox='0 0 100 100'>"
+                  "<path d='M10 10H90V90H10Z M10 90L90 10' fill='none' stroke='black' stroke-width='0.3'/></svg>")
+                  .ok());
   const PlanImage image = openPlanImage(folder.path / "a.svg", {1, 300}).value();
   EXPECT_NEAR(image.dpi, 300, 1e-9);
   EXPECT_NEAR(sideIn(image, Point(10, 90) * 300 / 25.4), 80, 0.05);
@@ -160,7 +163,8 @@ TEST(DamagedPlans, NeverCrashAndAlwaysSayWhy) {
       std::string bytes = seed;
       if (round % 4 == 0) bytes.resize(pick(bytes.size()) + 1);
       if (round % 4 == 3) bytes.insert(pick(bytes.size()), std::string(1 + pick(40), static_cast<char>(pick(256))));
-      for (std::size_t k = 0, n = round % 4 == 1 ? 1 : 1 + pick(20); k < n; ++k) bytes[pick(bytes.size())] = static_cast<char>(pick(256));
+      for (std::size_t k = 0, n = round % 4 == 1 ? 1 : 1 + pick(20); k < n; ++k)
+        bytes[pick(bytes.size())] = static_cast<char>(pick(256));
       ASSERT_TRUE(writeFileAtomically(folder.path / "damaged", bytes).ok());
       const auto result = openPlanImage(folder.path / "damaged", {1, 50});
       if (result) {
@@ -243,7 +247,9 @@ TEST(DrawView, ShowsEveryLevelInPlace) {
     std::vector<std::uint8_t> grey(100 * 80, 255);
     drawView(image, map, 100, 80, grey.data(), 100);
     double sum = 0, at = 0; // the line's middle must stay in row 40
-    for (int y = 0; y < 80; ++y) sum += 255 - grey[static_cast<std::size_t>(y) * 100 + 50], at += y * (255.0 - grey[static_cast<std::size_t>(y) * 100 + 50]);
+    for (int y = 0; y < 80; ++y)
+      sum += 255 - grey[static_cast<std::size_t>(y) * 100 + 50],
+          at += y * (255.0 - grey[static_cast<std::size_t>(y) * 100 + 50]);
     ASSERT_GT(sum, 50) << zoom;
     EXPECT_NEAR(at / sum, 40, 0.2) << zoom;
   }

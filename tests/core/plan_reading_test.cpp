@@ -1,6 +1,6 @@
 // The demo plans, clicked at and judged: what is true of them is known from the script that drew them.
-#include "core/plan/read_lines.h"
 #include "core/design/plan_use.h"
+#include "core/plan/read_lines.h"
 #include "plan_support.h"
 
 namespace eup {
@@ -19,6 +19,31 @@ std::vector<std::string> faults(const JudgedPlan& judged) {
   return out;
 }
 
+TEST(Judge, SaysNothingOfASheetThatCannotBeMadeTrue) {
+  test::ClickedPlan clicked("fenlark-plan");
+  clicked.plan.sheets[0].lengths[0].ends[1] = clicked.plan.sheets[0].lengths[0].ends[0];
+  const JudgedPlan judged = judge(clicked.plan, LengthUnit::mm);
+  ASSERT_EQ(judged.sheets.size(), 1u);
+  EXPECT_TRUE(judged.sheets[0].problem.has_value());
+  EXPECT_TRUE(judged.judgements.empty()) << judged.judgements[0].what;
+}
+
+TEST(Judge, TakesAFewReadingsOfAnyKind) {
+  for (const ReadingKind kind :
+       {ReadingKind::spar, ReadingKind::ribThickness, ReadingKind::ribTemplate, ReadingKind::leadingEdge}) {
+    Plan plan;
+    plan.sheets.emplace_back();
+    plan.readings.push_back({"", kind, 1, Hand::right, 1, {{100, 100}, {130, 100}}});
+    plan.readings.push_back({"", kind, 1, Hand::right, 2, {{100, 300}, {140, 300}}});
+    if (pointsOf(kind).most == 1)
+      for (Reading& r : plan.readings) r.points.resize(1);
+    const JudgedPlan judged = judge(plan, LengthUnit::mm);
+    EXPECT_TRUE(faults(judged).empty()) << static_cast<int>(kind);
+    EXPECT_TRUE(withReadings(Design{}, judged).design == Design{} || kind == ReadingKind::leadingEdge)
+        << static_cast<int>(kind);
+  }
+}
+
 TEST(CleanPlan, ReadingsRecoverSpacingChordsAndAngles) {
   const test::ClickedPlan clicked("fenlark-plan");
   EXPECT_LT(clicked.worstSnap, 0.6) << "pixels";
@@ -32,8 +57,10 @@ TEST(CleanPlan, ReadingsRecoverSpacingChordsAndAngles) {
     EXPECT_NEAR(hand.trailing[i].x - hand.leading[i].x, ribs[i]["chord"].get<double>(), 0.2) << i;
   }
   for (std::size_t i = 1; i < 13; ++i) EXPECT_NEAR(hand.stations[i].second - hand.stations[i - 1].second, 62.5, 0.2);
-  EXPECT_NEAR(radToDeg(std::atan(hand.line(ReadingKind::leadingEdge)->slope)), clicked.truth["right"]["leSweepDeg"].get<double>(), 0.05);
-  EXPECT_NEAR(radToDeg(std::atan(hand.line(ReadingKind::trailingEdge)->slope)), clicked.truth["right"]["teSweepDeg"].get<double>(), 0.05);
+  EXPECT_NEAR(radToDeg(std::atan(hand.line(ReadingKind::leadingEdge)->slope)),
+              clicked.truth["right"]["leSweepDeg"].get<double>(), 0.05);
+  EXPECT_NEAR(radToDeg(std::atan(hand.line(ReadingKind::trailingEdge)->slope)),
+              clicked.truth["right"]["teSweepDeg"].get<double>(), 0.05);
   EXPECT_NEAR(*judged.layout.halfSpan, 750, 0.2);
   EXPECT_NEAR(*judged.layout.rootChord, 240, 0.2);
   EXPECT_NEAR(*judged.layout.tipChord, 162, 0.2);
@@ -64,9 +91,11 @@ TEST(FaultyPlan, EveryPlantedFaultIsFoundAndNoneInvented) {
   // The rest, and nothing else.
   const std::vector<std::string> expected{"line.right.spar1", "template.R7", "spacing", "hands", "thickness"};
   EXPECT_EQ(faults(judged), expected);
-  EXPECT_NE(find(judged, "template.R7")->what.find("R7 template 2.4 mm short"), std::string::npos) << find(judged, "template.R7")->what;
+  EXPECT_NE(find(judged, "template.R7")->what.find("R7 template 2.4 mm short"), std::string::npos)
+      << find(judged, "template.R7")->what;
   const std::string spacing = find(judged, "spacing")->what;
-  for (const char* bay : {"R4 to R5", "R5 to R6", "R8 to R9", "R9 to R10"}) EXPECT_NE(spacing.find(bay), std::string::npos) << spacing;
+  for (const char* bay : {"R4 to R5", "R5 to R6", "R8 to R9", "R9 to R10"})
+    EXPECT_NE(spacing.find(bay), std::string::npos) << spacing;
   EXPECT_EQ(spacing.find("R1 "), std::string::npos) << spacing;
   const ReadLine* spar = judged.hands[0].line(ReadingKind::spar);
   EXPECT_NEAR(std::abs(spar->bow), 2.3, 0.2);
@@ -104,7 +133,8 @@ TEST(FaultyPlan, UsingTheReadingsWritesTheLayoutAndSaysBeforeAndAfter) {
   EXPECT_EQ(used.design.ribs.count, 13);
   ASSERT_EQ(used.design.spars.size(), 1u);
   const auto changes = changesBetween(d, used.design);
-  const auto span = std::find_if(changes.begin(), changes.end(), [](const Change& c) { return c.path == "panel.halfSpan"; });
+  const auto span =
+      std::find_if(changes.begin(), changes.end(), [](const Change& c) { return c.path == "panel.halfSpan"; });
   ASSERT_NE(span, changes.end());
   EXPECT_EQ(span->before, "700 mm");
   EXPECT_EQ(span->after, "750 mm");
@@ -148,7 +178,8 @@ Plan synthetic(double kneeAt, double kneeBy, double slip) {
   for (int rib = 1; rib <= 11; ++rib) {
     const double t = 60 * (rib - 1), le = 500 + 0.03 * t, te = 2500 - 0.05 * t - std::max(0.0, t - kneeAt) * kneeBy;
     const auto add = [&](ReadingKind kind, double x) {
-      plan.readings.push_back({"", kind, 1, Hand::right, rib, {{1000 + 10 * t + noise(random), x * 1 + noise(random)}}});
+      plan.readings.push_back(
+          {"", kind, 1, Hand::right, rib, {{1000 + 10 * t + noise(random), x * 1 + noise(random)}}});
     };
     add(ReadingKind::leadingEdge, le + (rib == 6 ? 10 * slip : 0));
     add(ReadingKind::trailingEdge, te);

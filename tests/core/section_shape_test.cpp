@@ -1,9 +1,9 @@
 #include "core/drawing/reference_drawing.h"
+#include "core/exchange/pdf_writer.h"
+#include "core/plan/plan_image.h"
 #include "core/section/catalogue.h"
 #include "core/section/naca.h"
 #include "core/work/take_away.h"
-#include "core/exchange/pdf_writer.h"
-#include "core/plan/plan_image.h"
 #include "support.h"
 #include <random>
 #include <rapidcheck/gtest.h>
@@ -25,8 +25,8 @@ SectionChoice stepped(const char* digits, SectionStep step) {
   return c;
 }
 
-// NACA Report 492 gives the modified sections: the nose radius follows the square of the index, the crest lies where the
-// last digit says; index 6 with the crest at 30 % is, to drawing accuracy, the plain section.
+// NACA Report 492 gives the modified sections: the nose radius follows the square of the index, the crest lies where
+// the last digit says; index 6 with the crest at 30 % is, to drawing accuracy, the plain section.
 TEST(ModifiedNaca, CrestAndRadiusAreWhereTheDigitsSay) {
   for (const char* digits : {"0012-62", "0012-63", "0012-64", "0012-65", "0012-66", "0009-34"}) {
     const SectionMeasures m = measure(naca(digits));
@@ -38,7 +38,8 @@ TEST(ModifiedNaca, CrestAndRadiusAreWhereTheDigitsSay) {
   EXPECT_NEAR(measure(naca("0012-66")).noseRadius, 1.1019 * 0.0144, 0.0012);
 }
 
-// Ordinates of 0012-64 (memory of NACA Report 492 and NASA TM X-3284, agrees to 0.02 % chord): half thickness in % chord.
+// Ordinates of 0012-64 (memory of NACA Report 492 and NASA TM X-3284, agrees to 0.02 % chord): half thickness in %
+// chord.
 TEST(ModifiedNaca, OrdinatesAgreeWithTheEquationsByHand) {
   const Section s = naca("0012-64");
   EXPECT_NEAR(heightAt(s.upper, 0.4), 0.06, 1e-5);
@@ -100,7 +101,8 @@ TEST(DrawnSections, ACircularArcIsTwoCirclesAboutOneCentre) {
     const Point a = line[30], b = line[60], d = line[95];
     Eigen::Matrix2d m;
     m << 2 * (b.x() - a.x()), 2 * (b.y() - a.y()), 2 * (d.x() - a.x()), 2 * (d.y() - a.y());
-    const Point centre = Point(m.inverse() * Eigen::Vector2d(b.squaredNorm() - a.squaredNorm(), d.squaredNorm() - a.squaredNorm()));
+    const Point centre =
+        Point(m.inverse() * Eigen::Vector2d(b.squaredNorm() - a.squaredNorm(), d.squaredNorm() - a.squaredNorm()));
     return std::pair(centre, (a - centre).norm());
   };
   const auto [up, big] = circle(s.upper);
@@ -112,7 +114,8 @@ TEST(DrawnSections, ACircularArcIsTwoCirclesAboutOneCentre) {
 
 RC_GTEST_PROP(DrawnSections, NeverCrossWhateverTheNumbers, ()) {
   SectionChoice c;
-  c.kind = *rc::gen::element(SectionKind::flatUnderside, SectionKind::flatPlate, SectionKind::curvedPlate, SectionKind::symmetrical);
+  c.kind = *rc::gen::element(SectionKind::flatUnderside, SectionKind::flatPlate, SectionKind::curvedPlate,
+                             SectionKind::symmetrical);
   auto& n = c.drawn;
   n.thickness = *rc::gen::inRange(60, 200) / 1000.0;
   n.thicknessAt = *rc::gen::inRange(200, 450) / 1000.0;
@@ -132,7 +135,8 @@ RC_GTEST_PROP(DrawnSections, NeverCrossWhateverTheNumbers, ()) {
 }
 
 TEST(Steps, DoWhatTheySay) {
-  EXPECT_NEAR(measure(sectionOf(stepped("2412", {.kind = StepKind::thickness, .thickness = 0.09}))).thickness, 0.09, 1e-6);
+  EXPECT_NEAR(measure(sectionOf(stepped("2412", {.kind = StepKind::thickness, .thickness = 0.09}))).thickness, 0.09,
+              1e-6);
   const SectionMeasures cambered = measure(sectionOf(stepped("2412", {.kind = StepKind::camber, .camber = 0.035})));
   EXPECT_NEAR(cambered.camber, 0.035, 1e-4);
   EXPECT_NEAR(cambered.thickness, 0.12, 2e-4);
@@ -142,7 +146,8 @@ TEST(Steps, DoWhatTheySay) {
   EXPECT_NEAR(tail.thickness, 0.12, 2e-4);
   const double radius = measure(naca("2412")).noseRadius;
   EXPECT_NEAR(measure(sectionOf(stepped("2412", {.kind = StepKind::nose, .nose = 1.6}))).noseRadius / radius, 1.6, 0.1);
-  EXPECT_NEAR(measure(sectionOf(stepped("2412", {.kind = StepKind::nose, .nose = 0.5}))).noseRadius / radius, 0.5, 0.06);
+  EXPECT_NEAR(measure(sectionOf(stepped("2412", {.kind = StepKind::nose, .nose = 0.5}))).noseRadius / radius, 0.5,
+              0.06);
   const Section hollow = naca("6409");
   ASSERT_GT(measure(hollow).undercamber, 0.005);
   const Section filled = sectionOf(stepped("6409", {.kind = StepKind::fillUndercamber}));
@@ -170,21 +175,25 @@ RC_GTEST_PROP(Steps, OfTheSameValueChangeNothing, ()) {
   const std::string digits = *rc::gen::element<std::string>("2412", "0009", "4415", "23012", "2410-34");
   const Section s = naca(digits.c_str());
   const SectionMeasures m = measure(s);
-  RC_ASSERT(rmsBetween(s, sectionOf(stepped(digits.c_str(), {.kind = StepKind::thickness, .thickness = m.thickness}))) < 1e-6);
-  RC_ASSERT(rmsBetween(s, sectionOf(stepped(digits.c_str(), {.kind = StepKind::tail, .tail = m.tailThickness}))) < 1e-9);
+  RC_ASSERT(rmsBetween(s, sectionOf(stepped(digits.c_str(), {.kind = StepKind::thickness, .thickness = m.thickness}))) <
+            1e-6);
+  RC_ASSERT(rmsBetween(s, sectionOf(stepped(digits.c_str(), {.kind = StepKind::tail, .tail = m.tailThickness}))) <
+            1e-9);
   RC_ASSERT(rmsBetween(s, sectionOf(stepped(digits.c_str(), {.kind = StepKind::nose, .nose = 1}))) < 1e-12);
   RC_ASSERT(rmsBetween(s, sectionOf(stepped(digits.c_str(), {.kind = StepKind::blend, .share = 0}))) < 1e-12);
 }
 
 /// Points as traced off a drawing of a known section, turned, moved and with noise of a steady hand.
-TracedSection traceOf(const Section& s, double chord, double angle, bool noseRight, double noise, unsigned seed, int n = 26) {
+TracedSection traceOf(const Section& s, double chord, double angle, bool noseRight, double noise, unsigned seed,
+                      int n = 26) {
   std::mt19937 random(seed);
   std::normal_distribution<double> off(0, noise > 0 ? noise : 1);
   TracedSection t;
   const auto place = [&](Point p) {
     if (noseRight) p.x() = 1 - p.x();
     const Point q = p * chord;
-    Point out(std::cos(angle) * q.x() - std::sin(angle) * q.y() + 50, std::sin(angle) * q.x() + std::cos(angle) * q.y() + 20);
+    Point out(std::cos(angle) * q.x() - std::sin(angle) * q.y() + 50,
+              std::sin(angle) * q.x() + std::cos(angle) * q.y() + 20);
     if (noise > 0) out += Point(off(random), off(random));
     return out;
   };
@@ -198,14 +207,17 @@ TracedSection traceOf(const Section& s, double chord, double angle, bool noseRig
 }
 
 /// Distances of the traced section's points, put back on the plan, from the true outline there; rms and worst, mm.
-std::pair<double, double> offTruth(const TracedSection& traced, const Section& truth, double chord, double angle, bool noseRight) {
+std::pair<double, double> offTruth(const TracedSection& traced, const Section& truth, double chord, double angle,
+                                   bool noseRight) {
   const TraceFit traceFit = fitTrace(traced).value();
   const PlacedTrace& placed = traceFit.placed;
   const Section& fit = traceFit.section;
   Polyline outline = outlineOf(truth);
   for (Point& p : outline) {
     if (noseRight) p.x() = 1 - p.x();
-    p = Point(std::cos(angle) * p.x() - std::sin(angle) * p.y(), std::sin(angle) * p.x() + std::cos(angle) * p.y()) * chord + Point(50, 20);
+    p = Point(std::cos(angle) * p.x() - std::sin(angle) * p.y(), std::sin(angle) * p.x() + std::cos(angle) * p.y()) *
+            chord +
+        Point(50, 20);
   }
   double sum = 0, worst = 0;
   int n = 0;

@@ -26,8 +26,7 @@ public:
     inside();
     std::tie(path, heading, now) = before;
   }
-  template <class L, class F>
-  void list(const char* key, const char* title, Stage stage, L& items, int, F each) {
+  template <class L, class F> void list(const char* key, const char* title, Stage stage, L& items, int, F each) {
     for (std::size_t i = 0; i < items.size(); ++i)
       group(fmt::format("{}.{}", key, i).c_str(), fmt::format("{} {}", title, i + 1).c_str(), stage,
             [&] { each(items[i], i); });
@@ -87,9 +86,7 @@ public:
       d.choices.emplace_back(m.key, m.label);
     }
   }
-  void digits(const char* key, const char* label, const std::string& v, bool applies) {
-    text(key, label, v, applies);
-  }
+  void digits(const char* key, const char* label, const std::string& v, bool applies) { text(key, label, v, applies); }
   void stations(const char* key, const char* label, const std::vector<double>& v, bool applies) {
     add(key, label, DecisionKind::stations, applies, 0, stationsText(v, unit), "");
   }

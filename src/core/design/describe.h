@@ -18,24 +18,34 @@ struct Choice {
 };
 
 inline constexpr std::array makeTrueChoices{Choice{"lengths", "known lengths"}, Choice{"corners", "four corners"}};
-inline constexpr std::array readingChoices{
-    Choice{"leadingEdge", "leading edge at a rib"},   Choice{"trailingEdge", "trailing edge at a rib"},
-    Choice{"spar", "spar line"},                      Choice{"hinge", "hinge line"},
-    Choice{"joint", "panel joint"},                   Choice{"centreLine", "centre line"},
-    Choice{"tip", "tip outline"},                     Choice{"upperSurface", "section outline, top"},
-    Choice{"lowerSurface", "section outline, below"}, Choice{"ribTemplate", "rib template's length"},
-    Choice{"ribThickness", "rib's thickness"},        Choice{"length", "length"},
-    Choice{"angle", "angle"},                         Choice{"matchMark", "match mark between sheets"}};
+inline constexpr std::array readingChoices{Choice{"leadingEdge", "leading edge at a rib"},
+                                           Choice{"trailingEdge", "trailing edge at a rib"},
+                                           Choice{"spar", "spar line"},
+                                           Choice{"hinge", "hinge line"},
+                                           Choice{"joint", "panel joint"},
+                                           Choice{"centreLine", "centre line"},
+                                           Choice{"tip", "tip outline"},
+                                           Choice{"upperSurface", "section outline, top"},
+                                           Choice{"lowerSurface", "section outline, below"},
+                                           Choice{"ribTemplate", "rib template's length"},
+                                           Choice{"ribThickness", "rib's thickness"},
+                                           Choice{"length", "length"},
+                                           Choice{"angle", "angle"},
+                                           Choice{"matchMark", "match mark between sheets"}};
 inline constexpr std::array handChoices{Choice{"right", "right"}, Choice{"left", "left"}};
 inline constexpr std::array sectionKindChoices{
-    Choice{"naca", "NACA digits"},     Choice{"listed", "coordinates"},     Choice{"traced", "traced points"},
-    Choice{"flatUnderside", "flat underside"}, Choice{"flatPlate", "flat plate"}, Choice{"curvedPlate", "curved plate"},
+    Choice{"naca", "NACA digits"},       Choice{"listed", "coordinates"},
+    Choice{"traced", "traced points"},   Choice{"flatUnderside", "flat underside"},
+    Choice{"flatPlate", "flat plate"},   Choice{"curvedPlate", "curved plate"},
     Choice{"symmetrical", "symmetrical"}};
 inline constexpr std::array plateNoseChoices{Choice{"round", "rounded"}, Choice{"wedge", "wedge"}};
 inline constexpr std::array plateCurveChoices{Choice{"arc", "circular arc"}, Choice{"place", "camber and its place"}};
-inline constexpr std::array stepChoices{Choice{"thickness", "set thickness"}, Choice{"camber", "set camber"},
-                                        Choice{"tail", "set TE depth"},       Choice{"nose", "blunter or sharper nose"},
-                                        Choice{"fillUndercamber", "fill undercamber"}, Choice{"smooth", "smooth"},
+inline constexpr std::array stepChoices{Choice{"thickness", "set thickness"},
+                                        Choice{"camber", "set camber"},
+                                        Choice{"tail", "set TE depth"},
+                                        Choice{"nose", "blunter or sharper nose"},
+                                        Choice{"fillUndercamber", "fill undercamber"},
+                                        Choice{"smooth", "smooth"},
                                         Choice{"blend", "blend"}};
 inline constexpr std::array unitChoices{Choice{"mm", "mm"}, Choice{"inch", "inches"}};
 inline constexpr std::array ribRuleChoices{Choice{"count", "number of ribs"}, Choice{"spacing", "even spacing"},
@@ -134,7 +144,7 @@ template <class S, class V> void describeSection(S& s, V& v) {
     v.number("nose", "radius ×", p.nose, Limits{0.1, 5}, p.kind == StepKind::nose);
     v.fraction("smooth", "points move at most", p.smooth, Limits{0.00001, 0.02}, p.kind == StepKind::smooth);
     v.digits("with", "with NACA", p.with, p.kind == StepKind::blend);
-    v.fraction("share", "share of it", p.share, Limits{0, 1}, p.kind == StepKind::blend);
+    v.number("share", "share of it, 0 to 1", p.share, Limits{0, 1}, p.kind == StepKind::blend);
   });
 }
 

@@ -178,7 +178,7 @@ public:
     if (!found) return;
     Polyline read;
     if (!pointsFrom(*found, read, most))
-      return refuse(key, fmt::format("a list of at most {} points [x, y] was expected", most));
+      return refuse(key, fmt::format("a list of at most {} points [x, y], each within 10 million, was expected", most));
     v = std::move(read);
   }
   void bytes(const char* key, EmbeddedCopy& v) {
@@ -275,8 +275,7 @@ void migrateSections(Json& json) {
       now["naca"] = old["naca"];
     } else {
       now["kind"] = "listed";
-      for (const char* key : {"name", "upper", "lower"})
-        now["listed"][key] = old.contains(key) ? old[key] : Json();
+      for (const char* key : {"name", "upper", "lower"}) now["listed"][key] = old.contains(key) ? old[key] : Json();
       if (!old.contains("name")) now["listed"]["name"] = "listed";
       if (old.contains("smooth")) now["smoothListed"] = old["smooth"];
     }
@@ -292,7 +291,8 @@ std::string withShortLists(const std::string& text) {
   for (std::size_t i = 0; i < text.size(); ++i) {
     const char c = text[i];
     if (c == '"' && (i == 0 || text[i - 1] != '\\')) inText = !inText;
-    const std::size_t end = c == '[' && !inText ? text.find_first_not_of("0123456789+-.eE, \n", i + 1) : std::string::npos;
+    const std::size_t end =
+        c == '[' && !inText ? text.find_first_not_of("0123456789+-.eE, \n", i + 1) : std::string::npos;
     if (end == std::string::npos || text[end] != ']') {
       out += c;
       continue;
@@ -357,11 +357,11 @@ Result<ReadDesign> designFromText(std::string_view text) {
   describe(read.design, reader);
   reader.noteUnknown();
   if (reader.problem) return *reader.problem;
-  for (auto [key, section] : {std::pair("root", &read.design.sections.root), std::pair("tip", &read.design.sections.tip)}) {
+  for (auto [key, section] :
+       {std::pair("root", &read.design.sections.root), std::pair("tip", &read.design.sections.tip)}) {
     if (section->kind == SectionKind::listed) {
       auto checked = checkedListing(section->listed);
-      if (!checked)
-        return Problem{fmt::format("/sections/{}/listed", key), checked.problem().text()};
+      if (!checked) return Problem{fmt::format("/sections/{}/listed", key), checked.problem().text()};
     }
   }
   for (std::size_t i = 0; i < read.design.plan.readings.size(); ++i) {

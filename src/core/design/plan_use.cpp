@@ -19,7 +19,8 @@ std::vector<Change> changesBetween(const Design& before, const Design& after) {
     const auto was = old.find(d.path);
     const bool had = was != old.end() && was->second.applies;
     const std::string from = had ? words(was->second) : "", to = d.applies ? words(d) : "";
-    if (from != to && d.applies && !d.follows && !(had && was->second.follows)) out.push_back({d.path, label(d), from, to});
+    if (from != to && d.applies && !d.follows && !(had && was->second.follows))
+      out.push_back({d.path, label(d), from, to});
     if (was != old.end()) old.erase(was);
   }
   for (const auto& [path, d] : old)
@@ -35,7 +36,8 @@ Changed withReadings(const Design& design, const JudgedPlan& judged) {
     if (!value) return;
     const auto decision = decisionAt(d, path);
     if (*value * scale < decision->limits.low || *value * scale > decision->limits.high) {
-      out.notes.push_back(fmt::format("{} was read as {}, which it cannot be; it stays.", decision->label, told(*value, Quantity::length, d.unit)));
+      out.notes.push_back(fmt::format("{} was read as {}, which it cannot be; it stays.", decision->label,
+                                      told(*value, Quantity::length, d.unit)));
       return;
     }
     // A hundredth of a millimetre is finer than any reading.
@@ -78,7 +80,8 @@ Changed withReadings(const Design& design, const JudgedPlan& judged) {
     if (auto traced = tracedFromPlan(d.plan, judged.sheets, number)) {
       traced->tolerance = section.traced.tolerance;
       if (const auto fit = fitTrace(*traced); !fit) {
-        out.notes.push_back(fmt::format("The {} section was not taken: {}", number == 1 ? "root" : "tip", fit.problem().text()));
+        out.notes.push_back(
+            fmt::format("The {} section was not taken: {}", number == 1 ? "root" : "tip", fit.problem().text()));
         continue;
       }
       section.kind = SectionKind::traced;
@@ -92,14 +95,17 @@ double soldSize(double size, StockKind kind, LengthUnit unit) {
   static constexpr double metricStrip[] = {1, 1.5, 2, 2.5, 3, 4, 5, 6, 7, 8, 10, 12, 15, 20, 25, 30, 35, 40, 50, 60};
   static constexpr double metricSheet[] = {0.8, 1, 1.5, 2, 2.5, 3, 4, 5, 6, 8, 10, 12, 15, 20};
   static constexpr double metricPly[] = {0.4, 0.6, 0.8, 1, 1.5, 2, 2.5, 3, 4, 5, 6, 8, 10};
-  static constexpr double inchStrip[] = {1 / 32.0, 1 / 20.0, 1 / 16.0, 3 / 32.0, 1 / 8.0, 5 / 32.0, 3 / 16.0, 1 / 4.0, 5 / 16.0,
-                                         3 / 8.0,  1 / 2.0,  5 / 8.0,  3 / 4.0,  1,       1.25,     1.5,      2};
-  static constexpr double inchSheet[] = {1 / 32.0, 1 / 20.0, 1 / 16.0, 3 / 32.0, 1 / 8.0, 3 / 16.0, 1 / 4.0, 3 / 8.0, 1 / 2.0, 3 / 4.0};
+  static constexpr double inchStrip[] = {1 / 32.0, 1 / 20.0, 1 / 16.0, 3 / 32.0, 1 / 8.0, 5 / 32.0,
+                                         3 / 16.0, 1 / 4.0,  5 / 16.0, 3 / 8.0,  1 / 2.0, 5 / 8.0,
+                                         3 / 4.0,  1,        1.25,     1.5,      2};
+  static constexpr double inchSheet[] = {1 / 32.0, 1 / 20.0, 1 / 16.0, 3 / 32.0, 1 / 8.0,
+                                         3 / 16.0, 1 / 4.0,  3 / 8.0,  1 / 2.0,  3 / 4.0};
   static constexpr double inchPly[] = {1 / 64.0, 1 / 32.0, 1 / 16.0, 3 / 32.0, 1 / 8.0, 3 / 16.0, 1 / 4.0, 3 / 8.0};
   const bool inch = unit == LengthUnit::inch;
-  const std::span<const double> sizes = kind == StockKind::strip   ? (inch ? std::span<const double>(inchStrip) : metricStrip)
-                                        : kind == StockKind::sheet ? (inch ? std::span<const double>(inchSheet) : metricSheet)
-                                                                   : (inch ? std::span<const double>(inchPly) : metricPly);
+  const std::span<const double> sizes =
+      kind == StockKind::strip   ? (inch ? std::span<const double>(inchStrip) : metricStrip)
+      : kind == StockKind::sheet ? (inch ? std::span<const double>(inchSheet) : metricSheet)
+                                 : (inch ? std::span<const double>(inchPly) : metricPly);
   const double scale = inch ? mmPerInch : 1;
   double best = sizes.front() * scale;
   for (double s : sizes) // nearest by ratio: 1 mm matters at 3 mm, not at 30
@@ -111,7 +117,8 @@ Changed atHalfSpan(const Design& design, double halfSpan, StockRule stock) {
   Changed out{design, {}};
   Design& d = out.design;
   const double k = halfSpan / d.panel.halfSpan;
-  for (double* shape : {&d.panel.halfSpan, &d.panel.rootChord, &d.panel.tipChord, &d.panel.tipSetback, &d.ribs.spacing}) *shape *= k;
+  for (double* shape : {&d.panel.halfSpan, &d.panel.rootChord, &d.panel.tipChord, &d.panel.tipSetback, &d.ribs.spacing})
+    *shape *= k;
   for (double& s : d.ribs.stations) s *= k;
   if (d.join.dihedral.by == DihedralBy::rise) d.join.dihedral.value *= k;
   d.capStrips.width = std::max(0.5, std::round(d.capStrips.width * k * 2) / 2); // strips are cut to width at the bench
@@ -133,8 +140,9 @@ Changed atHalfSpan(const Design& design, double halfSpan, StockRule stock) {
     }
     step(d.join.braceThickness, StockKind::ply);
   }
-  out.notes.push_back(fmt::format("Mass stays at {}; a wing {} times the size is about {:.1f} times as heavy for the same build: decide it again.",
-                                  told(d.flying.mass, Quantity::mass, d.unit), fmt::format("{:.2f}", k), k * k * k));
+  out.notes.push_back(fmt::format(
+      "Mass stays at {}; a wing {} times the size is about {:.1f} times as heavy for the same build: decide it again.",
+      told(d.flying.mass, Quantity::mass, d.unit), fmt::format("{:.2f}", k), k * k * k));
   if (stock == StockRule::keep) out.notes.emplace_back("Stock sizes stay as they were: look at the spars' reserves.");
   // What no longer fits the limits of a decision is held at them.
   for (const Decision& decision : decisionsOf(d)) {

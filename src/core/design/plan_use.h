@@ -1,4 +1,5 @@
-// From readings to decisions, and a wing at another span. Either way the builder sees before and after of each decision.
+// From readings to decisions, and a wing at another span. Either way the builder sees before and after of each
+// decision.
 #pragma once
 #include "core/design/design.h"
 #include "core/plan/judge.h"
@@ -22,8 +23,8 @@ Changed withReadings(const Design& design, const JudgedPlan& judged);
 
 enum class StockRule { keep, step };
 
-/// The wing at another half span: everything that is shape is scaled; stock sizes stay, or are scaled and stepped to what
-/// is sold. Half span in the limits of the decision.
+/// The wing at another half span: everything that is shape is scaled; stock sizes stay, or are scaled and stepped to
+/// what is sold. Half span in the limits of the decision.
 Changed atHalfSpan(const Design& design, double halfSpan, StockRule stock);
 
 /// The size nearest to `size` that is sold: common practice of the model trade, no source. mm in, mm out.

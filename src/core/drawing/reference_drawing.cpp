@@ -68,14 +68,18 @@ Drawing sectionDrawing(const Section& s, double chord, double noseRadius, const 
     d.write({x * chord, box.high.y() + 3}, fmt::format("{}", tenth * 10), 2.2, Anchor::middle);
     d.write({x * chord, box.low.y() - 5}, len(up - down), 2.2, Anchor::middle);
   }
-  d.write({0, box.high.y() + 9}, fmt::format("{}   chord {}   depths below, % of the chord above", s.name, len(chord)), 3.5);
+  d.write({0, box.high.y() + 9}, fmt::format("{}   chord {}   depths below, % of the chord above", s.name, len(chord)),
+          3.5);
 
   // A card with the nose cut out of it, that slips over the nose of the wing up to 12 % of the chord.
   const double reach = 0.12 * chord, wall = std::max(8.0, 0.04 * chord);
   Polyline nose = nosePart(s, chord, 0.12);
   const Box inner = boundsOf(nose);
   const double y0 = box.low.y() - 16 - inner.high.y() - wall;
-  Polyline card{{reach, inner.high.y() + wall}, {-wall, inner.high.y() + wall}, {-wall, inner.low.y() - wall}, {reach, inner.low.y() - wall}};
+  Polyline card{{reach, inner.high.y() + wall},
+                {-wall, inner.high.y() + wall},
+                {-wall, inner.low.y() - wall},
+                {reach, inner.low.y() - wall}};
   if (nose.size() >= 3) {
     card.emplace_back(reach, nose.back().y());
     card.insert(card.end(), nose.rbegin(), nose.rend());

@@ -32,8 +32,7 @@ std::string toBase64(std::string_view bytes) {
   for (std::size_t i = 0; i < bytes.size(); i += 3) {
     std::uint32_t group = 0;
     const std::size_t have = std::min<std::size_t>(3, bytes.size() - i);
-    for (std::size_t k = 0; k < 3; ++k)
-      group = group << 8 | (k < have ? static_cast<std::uint8_t>(bytes[i + k]) : 0U);
+    for (std::size_t k = 0; k < 3; ++k) group = group << 8 | (k < have ? static_cast<std::uint8_t>(bytes[i + k]) : 0U);
     for (std::size_t k = 0; k < 4; ++k) out += k <= have ? letters[group >> (18 - 6 * k) & 63] : '=';
   }
   return out;

@@ -68,7 +68,8 @@ Polyline inOrder(const Polyline& corners) {
   for (const Point& c : corners) middle += c / 4;
   Polyline out = corners;
   std::sort(out.begin(), out.end(), [&](const Point& a, const Point& b) {
-    return std::atan2(-(a.y() - middle.y()), a.x() - middle.x()) < std::atan2(-(b.y() - middle.y()), b.x() - middle.x());
+    return std::atan2(-(a.y() - middle.y()), a.x() - middle.x()) <
+           std::atan2(-(b.y() - middle.y()), b.x() - middle.x());
   });
   return out; // angles from −180°: lower left, lower right, upper right, upper left
 }
@@ -78,7 +79,8 @@ Result<Eigen::Matrix3d> perspective(const PlanSheet& s) {
   const Polyline from = inOrder(s.corners);
   for (std::size_t i = 0; i < 4; ++i) {
     const Point a = from[(i + 1) % 4] - from[i], b = from[(i + 2) % 4] - from[(i + 1) % 4];
-    if (a.x() * -b.y() - -a.y() * b.x() < 1) return Problem{s.name, "the four corners make no rectangle: read them again"};
+    if (a.x() * -b.y() - -a.y() * b.x() < 1)
+      return Problem{s.name, "the four corners make no rectangle: read them again"};
   }
   const Polyline to{{0, 0}, {s.cornerWidth, 0}, {s.cornerWidth, s.cornerHeight}, {0, s.cornerHeight}};
   // Eight unknowns of the map, two equations a corner; pixels scaled to about 1 for the solve.
@@ -117,17 +119,20 @@ std::vector<std::string> wordsFor(const PlanSheet& s, const TrueSheet& t) {
   const double nominal = s.dpi > 0 ? mmPerInch / s.dpi : 0;
   switch (t.seen) {
   case Seen::nothing:
-    out.push_back(s.dpi > 0 ? "Nothing is known to be true yet: the file's own resolution is taken."
-                            : fmt::format("Nothing is known to be true yet, and the file does not say its resolution: {} "
-                                          "pixels an inch are taken.",
-                                          assumedDpi));
+    out.push_back(s.dpi > 0
+                      ? "Nothing is known to be true yet: the file's own resolution is taken."
+                      : fmt::format("Nothing is known to be true yet, and the file does not say its resolution: {} "
+                                    "pixels an inch are taken.",
+                                    assumedDpi));
     return out;
   case Seen::oneScale: {
     const double e = stretch(nominal, t.along);
-    if (nominal > 0) out.push_back(std::abs(e) < shownStretch ? "The print is true to scale in the direction measured."
-                                                              : "The print is " + told(e, "in the direction measured") + ".");
-    out.push_back("One direction is measured: whether the sheet has stretched the other way, or out of square, cannot be "
-                  "seen. Add a length across it.");
+    if (nominal > 0)
+      out.push_back(std::abs(e) < shownStretch ? "The print is true to scale in the direction measured."
+                                               : "The print is " + told(e, "in the direction measured") + ".");
+    out.push_back(
+        "One direction is measured: whether the sheet has stretched the other way, or out of square, cannot be "
+        "seen. Add a length across it.");
     return out;
   }
   case Seen::twoScales:
@@ -148,17 +153,20 @@ std::vector<std::string> wordsFor(const PlanSheet& s, const TrueSheet& t) {
       line = std::abs(e) < shownStretch ? "the same scale both ways" : told(e, "across against along");
     }
     if (t.seen == Seen::twoScalesSkew)
-      line += std::abs(t.skew) < shownSkew ? ", square"
-                                           : fmt::format(", out of square by {}°", formatNumber(std::abs(radToDeg(t.skew)), 2));
+      line += std::abs(t.skew) < shownSkew
+                  ? ", square"
+                  : fmt::format(", out of square by {}°", formatNumber(std::abs(radToDeg(t.skew)), 2));
     out.push_back("The print is " + line + ".");
-    if (t.seen == Seen::twoScales) out.push_back("Whether it is square cannot be seen: add a length that runs diagonally.");
+    if (t.seen == Seen::twoScales)
+      out.push_back("Whether it is square cannot be seen: add a length that runs diagonally.");
     return out;
   }
   case Seen::perspective:
-    out.push_back(t.slant < 0.005 ? "The picture was taken squarely: its scale is the same all over."
-                                  : fmt::format("The picture was taken at a slant: its scale changes by {} over the sheet; "
-                                                "that is put right.",
-                                                percent(t.slant)));
+    out.push_back(t.slant < 0.005
+                      ? "The picture was taken squarely: its scale is the same all over."
+                      : fmt::format("The picture was taken at a slant: its scale changes by {} over the sheet; "
+                                    "that is put right.",
+                                    percent(t.slant)));
     out.push_back("Paper that does not lie flat cannot be put right by its corners. Check with a known length.");
   }
   return out;
@@ -200,8 +208,9 @@ Result<TrueSheet> makeTrue(const PlanSheet& s) {
   } else {
     t.seen = seenBy(ways);
     const Eigen::Matrix2d linear =
-        t.seen == Seen::nothing ? Eigen::Matrix2d(Eigen::Matrix2d::Identity() * (mmPerInch / (s.dpi > 0 ? s.dpi : assumedDpi)))
-                                : fitted(ways, lengths, t.seen);
+        t.seen == Seen::nothing
+            ? Eigen::Matrix2d(Eigen::Matrix2d::Identity() * (mmPerInch / (s.dpi > 0 ? s.dpi : assumedDpi)))
+            : fitted(ways, lengths, t.seen);
     if (!(linear(0, 0) > 1e-9 && linear(1, 1) > 1e-9 && linear.allFinite()))
       return Problem{s.name, "the known lengths contradict each other: no scale fits them"};
     Eigen::Matrix3d map = Eigen::Matrix3d::Identity();

@@ -20,11 +20,11 @@ enum class Seen {
 struct TrueSheet {
   Eigen::Matrix3d toMm = Eigen::Matrix3d::Identity(); ///< homogeneous pixel → mm, y up
   Seen seen = Seen::nothing;
-  double along = 0, across = 0; ///< mm a pixel, across and down the sheet (for a photograph: at its middle)
-  double skew = 0;              ///< rad by which a right angle on the sheet is off
-  double slant = 0;             ///< photograph: largest over smallest scale on the sheet, less 1
-  bool untrue = false;          ///< the print is stretched or out of square by more than is worth a word
-  std::vector<double> residuals; ///< measured less true, mm, one a known length
+  double along = 0, across = 0;   ///< mm a pixel, across and down the sheet (for a photograph: at its middle)
+  double skew = 0;                ///< rad by which a right angle on the sheet is off
+  double slant = 0;               ///< photograph: largest over smallest scale on the sheet, less 1
+  bool untrue = false;            ///< the print is stretched or out of square by more than is worth a word
+  std::vector<double> residuals;  ///< measured less true, mm, one a known length
   std::vector<std::string> words; ///< what is wrong with the print, and what cannot be seen, in plain words
 
   Point mm(const Point& pixel) const { return (toMm * pixel.homogeneous()).hnormalized(); }

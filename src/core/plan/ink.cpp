@@ -101,7 +101,8 @@ std::vector<Arm> armsAround(const Ink& ink, const Point& c, double radius) {
     if (d >= 0.3) {
       sum += d, at += d * k;
     } else if (sum > 0) {
-      if (const auto arm = armFrom(ink, c, 2 * pi * (start + at / sum) / steps, radius * 0.75, radius * 1.75)) arms.push_back(*arm);
+      if (const auto arm = armFrom(ink, c, 2 * pi * (start + at / sum) / steps, radius * 0.75, radius * 1.75))
+        arms.push_back(*arm);
       sum = at = 0;
     }
   }

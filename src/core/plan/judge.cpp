@@ -25,6 +25,9 @@ public:
   }
 
   JudgedPlan all() {
+    // A sheet whose known lengths or corners are no good says so itself; by its raw pixels everything would look at fault.
+    for (const LaidSheet& sheet : out.sheets)
+      if (sheet.problem) return std::move(out);
     for (const DrawnHand& hand : out.hands) {
       for (const ReadLine& line : hand.lines) judgeLine(line);
       judgeBreak(hand);
@@ -99,7 +102,8 @@ private:
     } else {
       j.fault = false;
       j.what = fmt::format("{} is straight within {}", line, len(l.worst));
-      j.detail = fmt::format("{} readings, rms {}; worst is {}.", l.readings.size(), len(l.rms), readingName(l.worstReading));
+      j.detail =
+          fmt::format("{} readings, rms {}; worst is {}.", l.readings.size(), len(l.rms), readingName(l.worstReading));
     }
     out.judgements.push_back(std::move(j));
   }
@@ -110,8 +114,9 @@ private:
     for (const ReadLine* l : {le, te})
       if (l && l->knee) kneed.push_back(l);
     if (kneed.empty()) return;
-    const double at = std::accumulate(kneed.begin(), kneed.end(), 0.0, [](double s, const ReadLine* l) { return s + *l->knee; }) /
-                      static_cast<double>(kneed.size());
+    const double at =
+        std::accumulate(kneed.begin(), kneed.end(), 0.0, [](double s, const ReadLine* l) { return s + *l->knee; }) /
+        static_cast<double>(kneed.size());
     Judgement j;
     j.key = fmt::format("break.{}", name(hand.hand));
     j.fault = true;
@@ -158,7 +163,8 @@ private:
       j.fault = std::abs(off) > plan_tolerance::templateFit;
       j.what = j.fault ? fmt::format("R{} template {} {}", r.number, len(std::abs(off)), off < 0 ? "short" : "long")
                        : fmt::format("R{} template fits", r.number);
-      j.detail = fmt::format("The template is {}; the plan's chord there, {}, is {}.", len(chord + off), how, len(chord));
+      j.detail =
+          fmt::format("The template is {}; the plan's chord there, {}, is {}.", len(chord + off), how, len(chord));
       j.taken = "The chord on the plan is trusted; the rib is drawn anew to it.";
       j.left = "The plan's template is left as it is: nothing is taken from it.";
       j.readings = {i};
@@ -175,9 +181,10 @@ private:
     const int bays = static_cast<int>(hand.stations.size()) - 1;
     const double span = hand.stations.back().second - hand.stations.front().second, mean = span / bays;
     // The coarsest sensible step that moves the tip by less than a quarter of a per cent.
-    const std::vector<double> steps = unit == LengthUnit::inch
-                                          ? std::vector{mmPerInch / 2, mmPerInch / 4, mmPerInch / 8, mmPerInch / 16, mmPerInch / 32}
-                                          : std::vector{5.0, 2.5, 1.0, 0.5, 0.25};
+    const std::vector<double> steps =
+        unit == LengthUnit::inch
+            ? std::vector{mmPerInch / 2, mmPerInch / 4, mmPerInch / 8, mmPerInch / 16, mmPerInch / 32}
+            : std::vector{5.0, 2.5, 1.0, 0.5, 0.25};
     for (double step : steps) {
       const double bay = std::round(mean / step) * step;
       if (std::abs(bay - mean) * bays <= 0.0025 * span) return Even{bay, bay * bays, bays};
@@ -189,7 +196,8 @@ private:
     const auto even = evenBays(hand);
     if (!even) return;
     std::vector<double> bays;
-    for (std::size_t i = 1; i < hand.stations.size(); ++i) bays.push_back(hand.stations[i].second - hand.stations[i - 1].second);
+    for (std::size_t i = 1; i < hand.stations.size(); ++i)
+      bays.push_back(hand.stations[i].second - hand.stations[i - 1].second);
     const double mean = std::accumulate(bays.begin(), bays.end(), 0.0) / static_cast<double>(bays.size());
     double square = 0;
     for (double b : bays) square += (b - mean) * (b - mean);
@@ -202,11 +210,14 @@ private:
     std::string odd;
     for (std::size_t i = 0; i < bays.size(); ++i)
       if (std::abs(bays[i] - median) > plan_tolerance::spacing)
-        odd += fmt::format("{}R{} to R{} {}", odd.empty() ? "" : ", ", hand.stations[i].first, hand.stations[i + 1].first, len(bays[i]));
+        odd += fmt::format("{}R{} to R{} {}", odd.empty() ? "" : ", ", hand.stations[i].first,
+                           hand.stations[i + 1].first, len(bays[i]));
     j.fault = !odd.empty();
-    j.what = j.fault ? fmt::format("Rib spacing wanders: {}", odd) : fmt::format("Ribs are evenly spaced, {} apart", len(mean));
+    j.what = j.fault ? fmt::format("Rib spacing wanders: {}", odd)
+                     : fmt::format("Ribs are evenly spaced, {} apart", len(mean));
     j.detail = fmt::format("{} bays, mean {}, scatter {}.", bays.size(), len(mean), len(scatter));
-    j.taken = fmt::format("{} even bays of {}: half span {}, the tip moves by {}.", even->bays, len(even->bay), len(even->halfSpan),
+    j.taken = fmt::format("{} even bays of {}: half span {}, the tip moves by {}.", even->bays, len(even->bay),
+                          len(even->halfSpan),
                           len(even->halfSpan - (hand.stations.back().second - hand.stations.front().second)));
     j.left = "Every rib keeps the station that was read.";
     out.judgements.push_back(std::move(j));
@@ -221,7 +232,8 @@ private:
     const auto look = [&](double mine, double other, const std::string& what) {
       const double by = mine - other;
       if (std::abs(by) > std::abs(worst.by))
-        worst = {by, fmt::format("{} is {} on the {} hand and {} on the {}", what, len(mine), name(a.hand), len(other), name(b.hand))};
+        worst = {by, fmt::format("{} is {} on the {} hand and {} on the {}", what, len(mine), name(a.hand), len(other),
+                                 name(b.hand))};
     };
     const auto chord = [](const DrawnHand& h, int rib) -> std::optional<double> {
       for (const AtRib& f : h.leading)
@@ -243,7 +255,8 @@ private:
     j.fault = std::abs(worst.by) > plan_tolerance::hands;
     j.what = j.fault ? fmt::format("Left and right differ by up to {}", len(std::abs(worst.by)))
                      : fmt::format("Left and right agree within {}", len(std::abs(worst.by)));
-    j.detail = fmt::format("{} ribs drawn on both hands. {}.", compared, worst.words.empty() ? "No difference" : worst.words);
+    j.detail =
+        fmt::format("{} ribs drawn on both hands. {}.", compared, worst.words.empty() ? "No difference" : worst.words);
     j.taken = "The mean of both hands is used for both.";
     j.left = fmt::format("The {} hand alone is used for both.", name(a.hand));
     out.judgements.push_back(std::move(j));
@@ -269,13 +282,17 @@ private:
     const double usual = median(values);
     std::string odd;
     for (const auto& [rib, t] : all)
-      if (std::abs(t - usual) > plan_tolerance::thickness) odd += fmt::format("{}R{} {}", odd.empty() ? "" : ", ", rib, len(t));
+      if (std::abs(t - usual) > plan_tolerance::thickness)
+        odd += fmt::format("{}R{} {}", odd.empty() ? "" : ", ", rib, len(t));
     Judgement j;
     j.key = "thickness";
     // End ribs are thicker on most plans; one between that differs is easily missed.
     const int first = all.begin()->first, last = all.rbegin()->first;
-    j.fault = std::any_of(all.begin(), all.end(), [&](const auto& r) { return r.first != first && r.first != last && std::abs(r.second - usual) > plan_tolerance::thickness; });
-    j.what = odd.empty() ? fmt::format("Ribs are of one thickness, {}", len(usual)) : fmt::format("Ribs of another thickness: {}", odd);
+    j.fault = std::any_of(all.begin(), all.end(), [&](const auto& r) {
+      return r.first != first && r.first != last && std::abs(r.second - usual) > plan_tolerance::thickness;
+    });
+    j.what = odd.empty() ? fmt::format("Ribs are of one thickness, {}", len(usual))
+                         : fmt::format("Ribs of another thickness: {}", odd);
     j.detail = fmt::format("The usual rib is {}.", len(usual));
     j.taken = "Root, tip and other ribs each take the thickness that was read, to the nearest half millimetre.";
     j.left = "Rib thicknesses stay as they were decided.";
@@ -345,7 +362,8 @@ private:
         if (s.kind != ReadingKind::spar || s.panel != 1) continue;
         const auto [a, b] = ends(hand, s, root + span);
         const double sparSlope = (b - a) / (root + span);
-        l.spars.push_back({s.number, (a + sparSlope * t0 - front(t0)) / *l.rootChord, (a + sparSlope * t1 - front(t1)) / *l.tipChord});
+        l.spars.push_back({s.number, (a + sparSlope * t0 - front(t0)) / *l.rootChord,
+                           (a + sparSlope * t1 - front(t1)) / *l.tipChord});
       }
     }
     return l;
@@ -364,14 +382,17 @@ private:
       mean(l.tipSetback, other.tipSetback);
       if (l.stations && other.stations && l.stations->size() == other.stations->size()) {
         mean(l.halfSpan, other.halfSpan);
-        for (std::size_t i = 0; i < l.stations->size(); ++i) (*l.stations)[i] = ((*l.stations)[i] + (*other.stations)[i]) / 2;
+        for (std::size_t i = 0; i < l.stations->size(); ++i)
+          (*l.stations)[i] = ((*l.stations)[i] + (*other.stations)[i]) / 2;
       }
       for (PlanLayout::Line& s : l.spars)
         for (const PlanLayout::Line& o : other.spars)
-          if (o.number == s.number) s.rootFraction = (s.rootFraction + o.rootFraction) / 2, s.tipFraction = (s.tipFraction + o.tipFraction) / 2;
+          if (o.number == s.number)
+            s.rootFraction = (s.rootFraction + o.rootFraction) / 2, s.tipFraction = (s.tipFraction + o.tipFraction) / 2;
     }
     const auto ribs = thicknesses();
-    const bool known = std::any_of(out.judgements.begin(), out.judgements.end(), [](const auto& j) { return j.key == "thickness"; });
+    const bool known =
+        std::any_of(out.judgements.begin(), out.judgements.end(), [](const auto& j) { return j.key == "thickness"; });
     if (known && taken("thickness")) {
       std::vector<double> between;
       const int first = out.hands.front().stations.front().first, last = out.hands.front().stations.back().first;
@@ -425,7 +446,9 @@ std::optional<TracedSection> tracedFromPlan(const Plan& plan, const std::vector<
   t.name = number == 2 ? "tip, traced" : "root, traced";
   for (const Reading& r : plan.readings) {
     if (r.number != number) continue;
-    Polyline* surface = r.kind == ReadingKind::upperSurface ? &t.upper : r.kind == ReadingKind::lowerSurface ? &t.lower : nullptr;
+    Polyline* surface = r.kind == ReadingKind::upperSurface   ? &t.upper
+                        : r.kind == ReadingKind::lowerSurface ? &t.lower
+                                                              : nullptr;
     if (!surface) continue;
     const Polyline p = inMm(r, sheets);
     surface->insert(surface->end(), p.begin(), p.end());

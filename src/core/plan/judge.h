@@ -57,8 +57,8 @@ struct DrawnHand {
 struct Judgement {
   std::string key; ///< "spacing", "line.right.leadingEdge", "template.R7", …
   bool fault = false;
-  std::string what;         ///< "R7 template 2.4 mm short"
-  std::string detail;       ///< how it was seen
+  std::string what;        ///< "R7 template 2.4 mm short"
+  std::string detail;      ///< how it was seen
   std::string taken, left; ///< what follows either way
   bool take = true;
   std::vector<std::size_t> readings; ///< those that it is about
@@ -67,8 +67,8 @@ struct Judgement {
 /// What the readings say about the wing's layout, as the judgements were taken or left.
 struct PlanLayout {
   std::optional<double> halfSpan, rootChord, tipChord, tipSetback;
-  std::optional<int> evenRibs;                   ///< evenly spaced
-  std::optional<std::vector<double>> stations;   ///< as read
+  std::optional<int> evenRibs;                 ///< evenly spaced
+  std::optional<std::vector<double>> stations; ///< as read
   std::optional<double> thickness, rootThickness, tipThickness;
   struct Line {
     int number;

@@ -31,8 +31,9 @@ constexpr double inchesPerMetre = 1 / 0.0254;
 Result<Raster> paper(double width, double height) {
   if (!(width >= 1 && height >= 1)) return Problem{"", "the picture has no size"};
   if (width > mostPixelsAside || height > mostPixelsAside || width * height > mostPixels)
-    return Problem{"", fmt::format("the picture has {:.0f} × {:.0f} pixels; {} a side and {:.0f} million in all can be opened",
-                                   width, height, mostPixelsAside, mostPixels / 1e6)};
+    return Problem{
+        "", fmt::format("the picture has {:.0f} × {:.0f} pixels; {} a side and {:.0f} million in all can be opened",
+                        width, height, mostPixelsAside, mostPixels / 1e6)};
   Raster r;
   r.width = static_cast<int>(width);
   r.height = static_cast<int>(height);
@@ -179,7 +180,8 @@ Result<Picture> readJpeg(const std::filesystem::path& path, const Progress& prog
       return picture;
     }
   }
-  if (r.errors.manager.num_warnings > 0) picture.notes.push_back("the JPEG is damaged: parts of the picture may be missing");
+  if (r.errors.manager.num_warnings > 0)
+    picture.notes.push_back("the JPEG is damaged: parts of the picture may be missing");
   return picture;
 }
 
@@ -222,10 +224,12 @@ std::uint8_t greyOf(unsigned r, unsigned g, unsigned b) {
 
 /// Plain rows of bits or bytes, the usual scan: a row at a time whatever the strips.
 bool plainRows(const Tiff& t, std::uint16_t bits, std::uint16_t samples, std::uint16_t photometric) {
-  const bool contiguous = t.field<std::uint16_t>(TIFFTAG_PLANARCONFIG, PLANARCONFIG_CONTIG) == PLANARCONFIG_CONTIG || samples == 1;
+  const bool contiguous =
+      t.field<std::uint16_t>(TIFFTAG_PLANARCONFIG, PLANARCONFIG_CONTIG) == PLANARCONFIG_CONTIG || samples == 1;
   const bool grey = photometric == PHOTOMETRIC_MINISBLACK || photometric == PHOTOMETRIC_MINISWHITE;
   return contiguous && !TIFFIsTiled(t.handle) &&
-         ((grey && samples == 1 && (bits == 1 || bits == 8)) || (photometric == PHOTOMETRIC_RGB && bits == 8 && samples == 3));
+         ((grey && samples == 1 && (bits == 1 || bits == 8)) ||
+          (photometric == PHOTOMETRIC_RGB && bits == 8 && samples == 3));
 }
 
 Result<Done> readRows(const Tiff& t, Raster& to, std::uint16_t bits, std::uint16_t samples, std::uint16_t photometric,
@@ -267,12 +271,14 @@ Result<Done> readPieces(const Tiff& t, Raster& to, const Progress& progress) {
   } else {
     h = std::min(t.field<std::uint32_t>(TIFFTAG_ROWSPERSTRIP, 1), static_cast<std::uint32_t>(to.height));
   }
-  if (w == 0 || h == 0 || 4.0 * w * h > bandBytes) return Problem{"", "this TIFF is cut into pieces too large to be read: save it as PNG"};
+  if (w == 0 || h == 0 || 4.0 * w * h > bandBytes)
+    return Problem{"", "this TIFF is cut into pieces too large to be read: save it as PNG"};
   std::vector<std::uint32_t> piece(static_cast<std::size_t>(w) * h);
   for (std::uint32_t y = 0; y < static_cast<std::uint32_t>(to.height); y += h)
     for (std::uint32_t x = 0; x < static_cast<std::uint32_t>(to.width); x += w) {
       if (progress && !progress(static_cast<double>(y) / to.height)) return Problem{"", stopped};
-      const int ok = tiled ? TIFFReadRGBATile(t.handle, x, y, piece.data()) : TIFFReadRGBAStrip(t.handle, y, piece.data());
+      const int ok =
+          tiled ? TIFFReadRGBATile(t.handle, x, y, piece.data()) : TIFFReadRGBAStrip(t.handle, y, piece.data());
       if (!ok) return Problem{"", fmt::format("damaged TIFF near row {}: {}", y + 1, tiffCause)};
       const std::uint32_t rows = std::min(h, static_cast<std::uint32_t>(to.height) - y),
                           columns = std::min(w, static_cast<std::uint32_t>(to.width) - x);
@@ -280,8 +286,9 @@ Result<Done> readPieces(const Tiff& t, Raster& to, const Progress& progress) {
         const std::uint32_t* from = piece.data() + static_cast<std::size_t>(tiled ? h - 1 - j : rows - 1 - j) * w;
         for (std::uint32_t i = 0; i < columns; ++i) {
           const unsigned a = TIFFGetA(from[i]), white = 255 - a;
-          to.row(static_cast<int>(y + j))[x + i] = greyOf(std::min(255u, TIFFGetR(from[i]) + white), std::min(255u, TIFFGetG(from[i]) + white),
-                                                          std::min(255u, TIFFGetB(from[i]) + white));
+          to.row(static_cast<int>(y + j))[x + i] =
+              greyOf(std::min(255u, TIFFGetR(from[i]) + white), std::min(255u, TIFFGetG(from[i]) + white),
+                     std::min(255u, TIFFGetB(from[i]) + white));
         }
       }
     }
@@ -304,10 +311,12 @@ Result<Picture> readTiff(const std::filesystem::path& path, const OpenOrder& ord
   const auto unit = t.field<std::uint16_t>(TIFFTAG_RESOLUTIONUNIT, RESUNIT_INCH);
   if (resolution > 0 && resolution < 1e5f && unit != RESUNIT_NONE)
     picture.dpi = static_cast<double>(resolution) * (unit == RESUNIT_CENTIMETER ? 2.54 : 1);
-  const auto bits = t.field<std::uint16_t>(TIFFTAG_BITSPERSAMPLE, 1), samples = t.field<std::uint16_t>(TIFFTAG_SAMPLESPERPIXEL, 1),
+  const auto bits = t.field<std::uint16_t>(TIFFTAG_BITSPERSAMPLE, 1),
+             samples = t.field<std::uint16_t>(TIFFTAG_SAMPLESPERPIXEL, 1),
              photometric = t.field<std::uint16_t>(TIFFTAG_PHOTOMETRIC, PHOTOMETRIC_MINISBLACK);
-  const auto done = plainRows(t, bits, samples, photometric) ? readRows(t, picture.raster, bits, samples, photometric, progress)
-                                                             : readPieces(t, picture.raster, progress);
+  const auto done = plainRows(t, bits, samples, photometric)
+                        ? readRows(t, picture.raster, bits, samples, photometric, progress)
+                        : readPieces(t, picture.raster, progress);
   if (!done) return done.problem();
   return picture;
 }

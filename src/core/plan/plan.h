@@ -89,7 +89,8 @@ struct Plan {
   bool operator==(const Plan&) const = default;
 };
 
-inline constexpr int mostSheets = 24, mostKnownLengths = 60, mostReadings = 5000, mostReadingPoints = 500, mostVerdicts = 2000;
+inline constexpr int mostSheets = 24, mostKnownLengths = 60, mostReadings = 5000, mostReadingPoints = 500,
+                     mostVerdicts = 2000;
 
 /// How many points a reading of that kind has: exactly `least` when `most` is the same, else any number between.
 struct PointCount {

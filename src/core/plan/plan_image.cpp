@@ -13,8 +13,11 @@ double Raster::at(const Point& p) const {
   if (!(fx >= -1 && fy >= -1 && fx < width && fy < height)) return 255;
   const int x = static_cast<int>(fx), y = static_cast<int>(fy);
   const double u = p.x() - fx, v = p.y() - fy;
-  const auto pixel = [&](int i, int j) -> double { return i < 0 || j < 0 || i >= width || j >= height ? 255 : row(j)[i]; };
-  return (pixel(x, y) * (1 - u) + pixel(x + 1, y) * u) * (1 - v) + (pixel(x, y + 1) * (1 - u) + pixel(x + 1, y + 1) * u) * v;
+  const auto pixel = [&](int i, int j) -> double {
+    return i < 0 || j < 0 || i >= width || j >= height ? 255 : row(j)[i];
+  };
+  return (pixel(x, y) * (1 - u) + pixel(x + 1, y) * u) * (1 - v) +
+         (pixel(x, y + 1) * (1 - u) + pixel(x + 1, y + 1) * u) * v;
 }
 
 PlanImage withHalves(Raster full) {
@@ -27,7 +30,8 @@ PlanImage withHalves(Raster full) {
     half.height = std::max(1, from.height / 2);
     half.grey.resize(static_cast<std::size_t>(half.width) * static_cast<std::size_t>(half.height));
     for (int y = 0; y < half.height; ++y) {
-      const std::uint8_t *a = from.row(std::min(2 * y, from.height - 1)), *b = from.row(std::min(2 * y + 1, from.height - 1));
+      const std::uint8_t *a = from.row(std::min(2 * y, from.height - 1)),
+                         *b = from.row(std::min(2 * y + 1, from.height - 1));
       std::uint8_t* to = half.row(y);
       if (from.width < 2) {
         to[0] = static_cast<std::uint8_t>((a[0] + b[0]) / 2);
@@ -53,9 +57,10 @@ void drawView(const PlanImage& image, const Eigen::Matrix3d& viewToPlan, int wid
   };
   const Point middle = planAt(width / 2.0, height / 2.0);
   const double step = std::sqrt(std::max(1e-9, std::abs([&] {
-    const Point a = planAt(width / 2.0 + 1, height / 2.0) - middle, b = planAt(width / 2.0, height / 2.0 + 1) - middle;
-    return a.x() * b.y() - a.y() * b.x();
-  }())));
+                                           const Point a = planAt(width / 2.0 + 1, height / 2.0) - middle,
+                                                       b = planAt(width / 2.0, height / 2.0 + 1) - middle;
+                                           return a.x() * b.y() - a.y() * b.x();
+                                         }())));
   const int wanted = step > 1 ? static_cast<int>(std::floor(std::log2(step) + 0.35)) : 0;
   const auto level = static_cast<std::size_t>(std::clamp(wanted, 0, static_cast<int>(image.levels.size()) - 1));
   const Raster& raster = image.levels[level];
@@ -106,7 +111,8 @@ Result<PlanImage> openPlanImage(const std::filesystem::path& path, const OpenOrd
   using namespace std::string_view_literals;
   if (start.starts_with("\x89PNG"sv)) return finish(readPng(path, progress));
   if (start.starts_with("\xff\xd8\xff"sv)) return finish(readJpeg(path, progress));
-  if (start.starts_with("II*\0"sv) || start.starts_with("MM\0*"sv) || start.starts_with("II+\0"sv) || start.starts_with("MM\0+"sv))
+  if (start.starts_with("II*\0"sv) || start.starts_with("MM\0*"sv) || start.starts_with("II+\0"sv) ||
+      start.starts_with("MM\0+"sv))
     return finish(readTiff(path, order, progress));
   if (start.substr(0, 1024).find("%PDF-") != std::string_view::npos) return finish(readPdf(path, order, progress));
   if (start.find("<svg") != std::string_view::npos) return finish(readSvg(path, order, progress));

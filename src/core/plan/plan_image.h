@@ -16,7 +16,9 @@ struct Raster {
   int width = 0, height = 0;
   std::vector<std::uint8_t> grey; ///< rows from the top; 0 ink, 255 paper
 
-  const std::uint8_t* row(int y) const { return grey.data() + static_cast<std::size_t>(y) * static_cast<std::size_t>(width); }
+  const std::uint8_t* row(int y) const {
+    return grey.data() + static_cast<std::size_t>(y) * static_cast<std::size_t>(width);
+  }
   std::uint8_t* row(int y) { return grey.data() + static_cast<std::size_t>(y) * static_cast<std::size_t>(width); }
   /// Between pixels by straight lines; a pixel's middle lies at its whole number. 255 outside.
   double at(const Point& p) const;
@@ -42,13 +44,14 @@ struct OpenOrder {
 
 /// PNG, JPEG, TIFF, a page of a PDF, SVG, DXF; told apart by their first bytes. The full picture is held once, a row or
 /// band at a time on the way. Refuses with the file's name and the cause; "stopped" when `progress` says so.
-Result<PlanImage> openPlanImage(const std::filesystem::path& path, const OpenOrder& order = {}, const Progress& progress = {});
+Result<PlanImage> openPlanImage(const std::filesystem::path& path, const OpenOrder& order = {},
+                                const Progress& progress = {});
 
 /// The halves of a full-size raster.
 PlanImage withHalves(Raster full);
 
-/// The plan as seen: for each of width × height view pixels, the grey of the plan at `viewToPlan` · (x, y, 1), darker of
-/// it and what `grey` holds. Drawn from the level whose pixels are nearest in size.
+/// The plan as seen: for each of width × height view pixels, the grey of the plan at `viewToPlan` · (x, y, 1), darker
+/// of it and what `grey` holds. Drawn from the level whose pixels are nearest in size.
 void drawView(const PlanImage& image, const Eigen::Matrix3d& viewToPlan, int width, int height, std::uint8_t* grey,
               std::size_t stride);
 

@@ -77,7 +77,8 @@ ReadLine fitLine(const std::vector<AtRib>& p) {
     line.worstReading = p[s.worstAt].reading;
   };
   take(all);
-  const auto [first, last] = std::minmax_element(p.begin(), p.end(), [](const AtRib& a, const AtRib& b) { return a.t < b.t; });
+  const auto [first, last] =
+      std::minmax_element(p.begin(), p.end(), [](const AtRib& a, const AtRib& b) { return a.t < b.t; });
   if (last->t - first->t < 1e-9) return line;
   const double slope = (last->x - first->x) / (last->t - first->t), square = 1 / std::hypot(1.0, slope);
   for (const AtRib& r : p) {
@@ -136,7 +137,8 @@ std::vector<DrawnHand> drawnHands(const Plan& plan, const std::vector<LaidSheet>
       if (r.hand != hand || p.empty()) continue;
       if (r.kind == ReadingKind::leadingEdge) leading.push_back({r.number, p[0], i});
       if (r.kind == ReadingKind::trailingEdge) trailing.push_back({r.number, p[0], i});
-      if (r.kind == ReadingKind::spar || r.kind == ReadingKind::hinge) along[{r.kind, r.number}].push_back({0, p[0], i});
+      if (r.kind == ReadingKind::spar || r.kind == ReadingKind::hinge)
+        along[{r.kind, r.number}].push_back({0, p[0], i});
       if (r.kind == ReadingKind::joint && p.size() == 2) joints.push_back((p[0].x() + p[1].x()) / 2);
     }
     if (leading.size() + trailing.size() < 2) continue;
@@ -207,7 +209,8 @@ std::vector<DrawnHand> drawnHands(const Plan& plan, const std::vector<LaidSheet>
     std::sort(d.stations.begin(), d.stations.end(), [](const auto& a, const auto& b) { return a.second < b.second; });
     out.push_back(std::move(d));
   }
-  if (out.size() == 2 && out[1].leading.size() + out[1].trailing.size() > out[0].leading.size() + out[0].trailing.size())
+  if (out.size() == 2 &&
+      out[1].leading.size() + out[1].trailing.size() > out[0].leading.size() + out[0].trailing.size())
     std::swap(out[0], out[1]);
   return out;
 }

@@ -24,11 +24,13 @@ bool match(const Plan& plan, std::size_t index, std::vector<LaidSheet>& laid) {
     if (!isMark(own) || own.sheet != static_cast<int>(index) + 1) continue;
     for (const Reading& other : plan.readings)
       if (isMark(other) && other.number == own.number && other.sheet < own.sheet)
-        pairs.emplace_back(laid[index].sheet.mm(own.points[0]), laid[static_cast<std::size_t>(other.sheet - 1)].mm(other.points[0]));
+        pairs.emplace_back(laid[index].sheet.mm(own.points[0]),
+                           laid[static_cast<std::size_t>(other.sheet - 1)].mm(other.points[0]));
   }
   if (pairs.empty()) return false;
   Point from(0, 0), to(0, 0);
-  for (const auto& [a, b] : pairs) from += a / static_cast<double>(pairs.size()), to += b / static_cast<double>(pairs.size());
+  for (const auto& [a, b] : pairs)
+    from += a / static_cast<double>(pairs.size()), to += b / static_cast<double>(pairs.size());
   double sine = 0, cosine = 0;
   for (const auto& [a, b] : pairs) {
     const Point p = a - from, q = b - to;
@@ -72,7 +74,8 @@ std::vector<LaidSheet> layOut(const Plan& plan) {
     laid[i].matched = match(plan, i, laid);
     if (!laid[i].matched) {
       const Box own = boxOf(s, laid[i]);
-      laid[i].on.shift = all.empty() ? -own.low : Point(all.high.x() + gapBetweenSheets - own.low.x(), all.low.y() - own.low.y());
+      laid[i].on.shift =
+          all.empty() ? -own.low : Point(all.high.x() + gapBetweenSheets - own.low.x(), all.low.y() - own.low.y());
     }
     all.include(boxOf(s, laid[i]));
   }

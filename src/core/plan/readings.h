@@ -12,7 +12,7 @@ struct LaidSheet {
   TrueSheet sheet; ///< as far as it could be made true
   Placement on;    ///< its millimetres → the plan's
   bool matched = false;
-  double matchMisfit = 0; ///< mm, worst distance of its match marks
+  double matchMisfit = 0;         ///< mm, worst distance of its match marks
   std::optional<Problem> problem; ///< why it could not be made true
 
   Point mm(const Point& pixel) const { return on(sheet.mm(pixel)); }
@@ -29,7 +29,7 @@ Polyline inMm(const Reading& reading, const std::vector<LaidSheet>& laid);
 /// What a reading measures: a length, an angle, or where a place lies.
 struct ReadValue {
   Quantity quantity = Quantity::length;
-  double value = 0; ///< mm or rad; for places: along the plan
+  double value = 0;               ///< mm or rad; for places: along the plan
   std::optional<double> across{}; ///< places only: y on the plan, mm
 };
 ReadValue valueOf(const Reading& reading, const std::vector<LaidSheet>& laid);

@@ -54,7 +54,8 @@ template <class F> Result<Done> drawBands(Raster& to, const Progress& progress, 
 
 /// Resolution that is asked for, or less so that the sheet fits.
 double fitting(double dpi, double wide, double high, std::vector<std::string>& notes) {
-  const double most = std::min({dpi, mostPixelsAside / wide, mostPixelsAside / high, std::sqrt(mostPixels / (wide * high))});
+  const double most =
+      std::min({dpi, mostPixelsAside / wide, mostPixelsAside / high, std::sqrt(mostPixels / (wide * high))});
   if (most >= dpi) return dpi;
   notes.push_back(fmt::format("drawn at {:.0f} pixels an inch, since the sheet is large", most));
   return most * 0.999; // room for rounding up
@@ -90,10 +91,12 @@ Result<Picture> readPdf(const std::filesystem::path& path, const OpenOrder& orde
     if (progress && !progress(static_cast<double>(y) / to.height)) return Problem{"", stopped};
     const int rows = std::min(bandRows, to.height - y);
     const poppler::image image = renderer.render_page(page.get(), picture.dpi, picture.dpi, 0, y, to.width, rows);
-    if (!image.is_valid() || image.format() != poppler::image::format_gray8 || image.width() < to.width || image.height() < rows)
+    if (!image.is_valid() || image.format() != poppler::image::format_gray8 || image.width() < to.width ||
+        image.height() < rows)
       return Problem{"", "damaged PDF: the page cannot be drawn"};
     for (int j = 0; j < rows; ++j)
-      std::memcpy(to.row(y + j), image.const_data() + static_cast<std::ptrdiff_t>(j) * image.bytes_per_row(), static_cast<std::size_t>(to.width));
+      std::memcpy(to.row(y + j), image.const_data() + static_cast<std::ptrdiff_t>(j) * image.bytes_per_row(),
+                  static_cast<std::size_t>(to.width));
   }
   return picture;
 }
@@ -102,7 +105,8 @@ Result<Picture> readSvg(const std::filesystem::path& path, const OpenOrder& orde
   const auto text = readTextFile(path, largestDrawing);
   if (!text) return Problem{"", text.problem().cause};
   GError* error = nullptr;
-  RsvgHandle* handle = rsvg_handle_new_from_data(reinterpret_cast<const guint8*>(text.value().data()), text.value().size(), &error);
+  RsvgHandle* handle =
+      rsvg_handle_new_from_data(reinterpret_cast<const guint8*>(text.value().data()), text.value().size(), &error);
   if (!handle) {
     Problem problem{"", fmt::format("damaged SVG: {}", error ? error->message : "it cannot be read")};
     g_clear_error(&error);
@@ -286,7 +290,8 @@ private:
         const Point centre = (a + b) / 2 + Point(-d.y(), d.x()) * ((1 - bulge * bulge) / (4 * bulge));
         const double start = std::atan2(a.y() - centre.y(), a.x() - centre.x()), radius = (a - centre).norm();
         const int n = 2 + static_cast<int>(std::abs(angle) * 16);
-        for (int k = 1; k < n; ++k) line.push_back(centre + radius * Point(std::cos(start + angle * k / n), std::sin(start + angle * k / n)));
+        for (int k = 1; k < n; ++k)
+          line.push_back(centre + radius * Point(std::cos(start + angle * k / n), std::sin(start + angle * k / n)));
       }
       line.push_back(b);
     }
@@ -303,7 +308,8 @@ private:
       const double u = knots[p] + (knots[n] - knots[p]) * i / steps;
       std::size_t k = p;
       while (k + 1 < n && u >= knots[k + 1]) ++k;
-      std::vector<Point> d(control.begin() + static_cast<std::ptrdiff_t>(k - p), control.begin() + static_cast<std::ptrdiff_t>(k + 1));
+      std::vector<Point> d(control.begin() + static_cast<std::ptrdiff_t>(k - p),
+                           control.begin() + static_cast<std::ptrdiff_t>(k + 1));
       for (std::size_t r = 1; r <= p; ++r)
         for (std::size_t j = p; j >= r; --j) {
           const double low = knots[j + k - p], high = knots[j + 1 + k - r];
@@ -345,7 +351,8 @@ std::optional<Problem> brokenPairs(const std::string& text) {
     // Counts that the library makes room for before it looks at what follows.
     if (code == "90" || code == "70" || code == "72" || code == "73" || code == "74") {
       const long long count = std::strtoll(text.c_str() + from, nullptr, 10);
-      if (count > 1'000'000 || count < -1'000'000) return Problem{fmt::format("line {}", line + 1), "damaged DXF: a count is out of all bounds"};
+      if (count > 1'000'000 || count < -1'000'000)
+        return Problem{fmt::format("line {}", line + 1), "damaged DXF: a count is out of all bounds"};
     }
     from = value + 1;
     ++line;
@@ -379,7 +386,8 @@ Result<Picture> readDxf(const std::filesystem::path& path, const OpenOrder& orde
   const double mm = unit.value_or(1.0);
   constexpr double margin = 5; // mm of paper around the lines
   const double wide = (box.width() * mm + 2 * margin) / mmPerInch, high = (box.height() * mm + 2 * margin) / mmPerInch;
-  if (wide > 1e4 || high > 1e4) return Problem{"", fmt::format("the DXF is {:.0f} m wide: its unit must be wrong", wide * mmPerInch / 1000)};
+  if (wide > 1e4 || high > 1e4)
+    return Problem{"", fmt::format("the DXF is {:.0f} m wide: its unit must be wrong", wide * mmPerInch / 1000)};
   picture.dpi = fitting(order.vectorDpi, wide, high, picture.notes);
   auto raster = paper(std::ceil(wide * picture.dpi), std::ceil(high * picture.dpi));
   if (!raster) return raster.problem();
@@ -393,13 +401,15 @@ Result<Picture> readDxf(const std::filesystem::path& path, const OpenOrder& orde
     for (const Polyline& line : drawing.lines) {
       // A pixel's middle lies at its whole number; cairo's lies half a pixel on.
       for (const Point& p : line)
-        cairo_line_to(context, (margin + (p.x() - box.low.x()) * mm) * scale + 0.5, (margin + (box.high.y() - p.y()) * mm) * scale + 0.5);
+        cairo_line_to(context, (margin + (p.x() - box.low.x()) * mm) * scale + 0.5,
+                      (margin + (box.high.y() - p.y()) * mm) * scale + 0.5);
       cairo_stroke(context);
     }
     return {};
   });
   if (!done) return done.problem();
-  for (const auto& [what, count] : drawing.skipped) picture.notes.push_back(fmt::format("{} {} of the DXF are not shown", count, what));
+  for (const auto& [what, count] : drawing.skipped)
+    picture.notes.push_back(fmt::format("{} {} of the DXF are not shown", count, what));
   return picture;
 }
 

@@ -19,7 +19,8 @@ std::vector<CatalogueEntry> make() {
   };
   for (const char* camber : {"00", "14", "22", "24", "34", "43", "44", "54", "63", "64"})
     for (int t = 6; t <= 18; ++t)
-      if (std::string_view(camber) == "00" || t <= 16) add("NACA 4-digit", nacaSection(fmt::format("{}{:02}", camber, t)));
+      if (std::string_view(camber) == "00" || t <= 16)
+        add("NACA 4-digit", nacaSection(fmt::format("{}{:02}", camber, t)));
   for (const char* base : {"0006", "0008", "0009", "0010", "0012", "1410", "2410", "2412"})
     for (const char* change : {"33", "34", "35", "64", "65"})
       add("NACA 4-digit, modified", nacaSection(fmt::format("{}-{}", base, change)));
@@ -36,10 +37,12 @@ std::vector<CatalogueEntry> make() {
       n.thickness = t / 100.0;
       n.noseRadius = 0.1 * n.thickness;
     });
-  for (int t : {15, 20, 30, 40}) drawn("Flat plate", SectionKind::flatPlate, [&](DrawnNumbers& n) { n.plate = t / 1000.0; });
+  for (int t : {15, 20, 30, 40})
+    drawn("Flat plate", SectionKind::flatPlate, [&](DrawnNumbers& n) { n.plate = t / 1000.0; });
   for (int c : {3, 4, 5, 6, 7, 8})
     for (int t : {5, 15, 25})
-      drawn("Curved plate", SectionKind::curvedPlate, [&](DrawnNumbers& n) { n.camber = c / 100.0, n.plate = t / 1000.0; });
+      drawn("Curved plate", SectionKind::curvedPlate,
+            [&](DrawnNumbers& n) { n.camber = c / 100.0, n.plate = t / 1000.0; });
   return all;
 }
 
@@ -62,7 +65,8 @@ std::vector<const CatalogueEntry*> search(const CatalogueQuery& q) {
   for (const CatalogueEntry& e : catalogue()) {
     const SectionMeasures& m = e.measures;
     const std::string text = lower(e.name + " " + e.family);
-    const bool named = std::all_of(words.begin(), words.end(), [&](const std::string& w) { return text.find(w) != std::string::npos; });
+    const bool named = std::all_of(words.begin(), words.end(),
+                                   [&](const std::string& w) { return text.find(w) != std::string::npos; });
     if (named && m.thickness >= q.thicknessFrom - slack && m.thickness <= q.thicknessTo + slack &&
         m.camber >= q.camberFrom - slack && m.camber <= q.camberTo + slack &&
         (!q.flatUnderside || m.flatTo - m.flatFrom >= 0.5))

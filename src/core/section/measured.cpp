@@ -49,7 +49,8 @@ std::pair<double, double> flatRun(const Polyline& lower) {
   const auto straight = [&](std::size_t a, std::size_t b) {
     const Point d = lower[b] - lower[a];
     for (std::size_t i = a + 1; i < b; ++i)
-      if (std::abs(lower[i].y() - lower[a].y() - d.y() * (lower[i].x() - lower[a].x()) / d.x()) > flatWithin) return false;
+      if (std::abs(lower[i].y() - lower[a].y() - d.y() * (lower[i].x() - lower[a].x()) / d.x()) > flatWithin)
+        return false;
     return true;
   };
   std::pair<double, double> best{0, 0};
@@ -74,7 +75,8 @@ double rmsBetween(const Section& a, const Section& b) {
     const auto k = static_cast<std::size_t>(i);
     const double up = a.upper[k].y() - b.upper[k].y(), down = a.lower[k].y() - b.lower[k].y();
     const double square = (up * up + down * down) / 2;
-    if (i > section_grid::noseSteps) sum += (square + before) / 2 * (section_grid::fraction(i) - section_grid::fraction(i - 1));
+    if (i > section_grid::noseSteps)
+      sum += (square + before) / 2 * (section_grid::fraction(i) - section_grid::fraction(i - 1));
     before = square;
   }
   return std::sqrt(sum);
@@ -104,10 +106,12 @@ NearestFourDigit nearestFourDigit(const Section& section) {
   for (bool better = true; better;) {
     better = false;
     const Digits from = best;
-    for (Digits next : {Digits{from.camber + 1, from.at, from.thickness}, Digits{from.camber - 1, from.at, from.thickness},
-                        Digits{from.camber, from.at + 1, from.thickness}, Digits{from.camber, from.at - 1, from.thickness},
-                        Digits{from.camber, from.at, from.thickness + 1}, Digits{from.camber, from.at, from.thickness - 1}}) {
-      if (next.camber < 0 || next.camber > 9 || next.at < 1 || next.at > 9 || next.thickness < 1 || next.thickness > 40) continue;
+    for (Digits next :
+         {Digits{from.camber + 1, from.at, from.thickness}, Digits{from.camber - 1, from.at, from.thickness},
+          Digits{from.camber, from.at + 1, from.thickness}, Digits{from.camber, from.at - 1, from.thickness},
+          Digits{from.camber, from.at, from.thickness + 1}, Digits{from.camber, from.at, from.thickness - 1}}) {
+      if (next.camber < 0 || next.camber > 9 || next.at < 1 || next.at > 9 || next.thickness < 1 || next.thickness > 40)
+        continue;
       if (rms(next) < rms(best) - 1e-12) best = next, better = true;
     }
   }

@@ -11,7 +11,7 @@ struct SectionMeasures {
   double noseRadius = 0;                 ///< circle through the points next to the nose, both surfaces
   Point noseCentre{0, 0};                ///< of that circle
   double tailThickness = 0;
-  double tailAngle = 0; ///< rad, between the surfaces over the last tenth of the chord
+  double tailAngle = 0;            ///< rad, between the surfaces over the last tenth of the chord
   double flatFrom = 0, flatTo = 0; ///< the longest run of the underside that a straightedge touches all along
   double area = 0, perimeter = 0;
   double undercamber = 0;                ///< greatest gap over a straightedge laid under the section, square to it

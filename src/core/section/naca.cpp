@@ -58,7 +58,8 @@ MeanLine meanLine(const Naca& n, double x) {
 std::string withoutPrefix(std::string_view text) {
   std::string out;
   for (char ch : text)
-    if (!std::isspace(static_cast<unsigned char>(ch))) out += static_cast<char>(std::toupper(static_cast<unsigned char>(ch)));
+    if (!std::isspace(static_cast<unsigned char>(ch)))
+      out += static_cast<char>(std::toupper(static_cast<unsigned char>(ch)));
   if (out.starts_with("NACA")) out.erase(0, out.starts_with("NACA-") ? 5 : 4);
   return out;
 }

@@ -26,11 +26,12 @@ Result<Naca> readNaca(std::string_view text);
 
 /// 4-digit thickness and mean line: Jacobs, Ward, Pinkerton, NACA Report 460 (1933), with the open trailing edge
 /// (last coefficient −0.1015). Modified thickness: Stack and von Doenhoff, NACA Report 492 (1934), in the closed form
-/// of Ladson and Brooks, NASA TM X-3284 (1975), for nose indices 0 to 8 and places 0.2 to 0.6. 5-digit mean lines: Jacobs and Pinkerton, NACA Report 537 (1935), tabulated m and k1.
-/// Thickness is laid off square to the mean line.
+/// of Ladson and Brooks, NASA TM X-3284 (1975), for nose indices 0 to 8 and places 0.2 to 0.6. 5-digit mean lines:
+/// Jacobs and Pinkerton, NACA Report 537 (1935), tabulated m and k1. Thickness is laid off square to the mean line.
 Section makeNaca(const Naca& naca);
 
-/// Leading edge radius, 1.1019 t² (NACA Report 460), (index / 6)² of it when modified, turned for the slope of the mean line at the nose.
+/// Leading edge radius, 1.1019 t² (NACA Report 460), (index / 6)² of it when modified, turned for the slope of the mean
+/// line at the nose.
 double nacaNoseRadius(const Naca& naca);
 
 } // namespace eup

@@ -81,7 +81,8 @@ Section filled(const Section& s) {
     Point& p = out.lower[static_cast<std::size_t>(i)];
     while (j + 1 < hull.size() && hull[j].x() < p.x()) ++j;
     const Point &a = hull[j - 1], &b = hull[j];
-    if (b.x() > a.x() && p.x() >= a.x()) p.y() = std::min(p.y(), a.y() + (b.y() - a.y()) * (p.x() - a.x()) / (b.x() - a.x()));
+    if (b.x() > a.x() && p.x() >= a.x())
+      p.y() = std::min(p.y(), a.y() + (b.y() - a.y()) * (p.x() - a.x()) / (b.x() - a.x()));
   }
   return out;
 }
@@ -179,8 +180,10 @@ SectionChoice withDecided(const SectionChoice& choice, StepKind what, double val
   using enum SectionKind;
   const bool thickness = what == StepKind::thickness, tail = what == StepKind::tail;
   if (c.steps.empty()) { // a step that follows would have the last word
-    if (thickness && (c.kind == flatUnderside || c.kind == symmetrical)) return c.drawn.thickness = std::clamp(value, 0.02, 0.4), c;
-    if (thickness && (c.kind == flatPlate || c.kind == curvedPlate)) return c.drawn.plate = std::clamp(value, 0.002, 0.15), c;
+    if (thickness && (c.kind == flatUnderside || c.kind == symmetrical))
+      return c.drawn.thickness = std::clamp(value, 0.02, 0.4), c;
+    if (thickness && (c.kind == flatPlate || c.kind == curvedPlate))
+      return c.drawn.plate = std::clamp(value, 0.002, 0.15), c;
     if (tail && c.kind == flatUnderside) return c.drawn.tail = std::clamp(value, 0.0, 0.05), c;
     if (what == StepKind::camber && c.kind == curvedPlate) return c.drawn.camber = std::clamp(value, 0.0, 0.2), c;
   }

@@ -91,8 +91,9 @@ inline Section sectionOf(const SectionChoice& choice) {
   return shape(choice).section;
 }
 
-/// The choice with its thickness, trailing edge depth or camber decided: the number it is drawn from where there is one,
-/// else the last step of that kind, else a new one. Held within the decision's limits. No room for a step: unchanged.
+/// The choice with its thickness, trailing edge depth or camber decided: the number it is drawn from where there is
+/// one, else the last step of that kind, else a new one. Held within the decision's limits. No room for a step:
+/// unchanged.
 SectionChoice withDecided(const SectionChoice& choice, StepKind what, double value);
 
 /// A section drawn from numbers. `kind` is one of the drawn kinds.

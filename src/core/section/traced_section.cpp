@@ -112,7 +112,8 @@ double distanceTo(const Polyline& line, const Point& p) {
   return best;
 }
 
-PlacedTrace onChord(const TracedSection& traced, PlacedTrace placed, const Point& le, const Point& te, const Point& upwards) {
+PlacedTrace onChord(const TracedSection& traced, PlacedTrace placed, const Point& le, const Point& te,
+                    const Point& upwards) {
   placed.le = le;
   placed.chord = (te - le).norm();
   placed.aft = (te - le) / placed.chord;
@@ -164,7 +165,8 @@ Result<PlacedTrace> placeTrace(const TracedSection& traced) {
     return plan[static_cast<std::size_t>(it - line.begin())];
   };
   const Point te = (tailOf(a, traced.upper) + tailOf(b, traced.lower)) / 2;
-  const Point le = *std::max_element(all.begin(), all.end(), [&](const Point& p, const Point& q) { return (p - te).norm() < (q - te).norm(); });
+  const Point le = *std::max_element(all.begin(), all.end(),
+                                     [&](const Point& p, const Point& q) { return (p - te).norm() < (q - te).norm(); });
   // Up is where the upper surface lies: a section may be drawn with its nose on either side.
   Point up(-(te - le).y(), (te - le).x());
   double above = 0;
@@ -194,7 +196,8 @@ Result<TraceFit> fitTrace(const TracedSection& traced) {
   for (int i = section_grid::noseSteps + 4; i < section_grid::points - 1; ++i) {
     const auto k = static_cast<std::size_t>(i);
     if (fit.section.upper[k].y() <= fit.section.lower[k].y())
-      return Problem{"", fmt::format("the traced surfaces cross at {:.0f} % of the chord", section_grid::fraction(i) * 100)};
+      return Problem{
+          "", fmt::format("the traced surfaces cross at {:.0f} % of the chord", section_grid::fraction(i) * 100)};
   }
   fit.chord = fit.placed.chord;
   double sum = 0;
@@ -203,10 +206,11 @@ Result<TraceFit> fitTrace(const TracedSection& traced) {
     const Polyline& points = upper ? fit.placed.upper : fit.placed.lower;
     for (std::size_t i = 0; i < points.size(); ++i) {
       // Near the nose the other surface may be the nearer one: a point belongs to the outline.
-      const double off = std::min(distanceTo(upper ? fit.section.upper : fit.section.lower, points[i]),
-                                  points[i].x() < 0.02 ? distanceTo(upper ? fit.section.lower : fit.section.upper, points[i])
-                                                       : 1e300) *
-                         fit.chord;
+      const double off =
+          std::min(distanceTo(upper ? fit.section.upper : fit.section.lower, points[i]),
+                   points[i].x() < 0.02 ? distanceTo(upper ? fit.section.lower : fit.section.upper, points[i])
+                                        : 1e300) *
+          fit.chord;
       sum += off * off, ++count;
       if (off > fit.worst) fit.worst = off, fit.worstAt = points[i], fit.worstUpper = upper, fit.worstPoint = i;
     }

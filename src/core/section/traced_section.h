@@ -17,19 +17,19 @@ inline constexpr std::size_t fewestTraced = 4; ///< points a surface
 
 /// How traced points lie on their chord line.
 struct PlacedTrace {
-  Polyline upper, lower; ///< chord fractions, in the order given
-  double chord = 0;      ///< mm on the plan
-  Point le{0, 0};        ///< mm on the plan
+  Polyline upper, lower;     ///< chord fractions, in the order given
+  double chord = 0;          ///< mm on the plan
+  Point le{0, 0};            ///< mm on the plan
   Point aft{1, 0}, up{0, 1}; ///< directions on the plan; `up` lies to the right of `aft` when the nose is drawn right
   Point toChord(const Point& plan) const { return Point((plan - le).dot(aft), (plan - le).dot(up)) / chord; }
   Point toPlan(const Point& fraction) const { return le + chord * (fraction.x() * aft + fraction.y() * up); }
 };
 struct TraceFit {
   Section section;
-  PlacedTrace placed; ///< on the chord line of the smooth section, which starts at the curve, not at a shaky point
-  double chord = 0;  ///< mm on the plan
-  double rms = 0;    ///< mm, of the distances of the points from the curve
-  double worst = 0;  ///< mm
+  PlacedTrace placed;  ///< on the chord line of the smooth section, which starts at the curve, not at a shaky point
+  double chord = 0;    ///< mm on the plan
+  double rms = 0;      ///< mm, of the distances of the points from the curve
+  double worst = 0;    ///< mm
   Point worstAt{0, 0}; ///< chord fractions
   bool worstUpper = true;
   std::size_t worstPoint = 0; ///< index into that surface's points as they were given

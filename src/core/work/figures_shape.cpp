@@ -33,7 +33,7 @@ void oneSection(const TrueWing& w, FigureList& out, bool root) {
   const double radius = plainNaca ? nacaNoseRadius(readNaca(choice.naca).value()) : m.noseRadius;
   add("noseRadius", cap + " nose radius", radius,
       plainNaca ? "1.1019 t², turned for the mean line's slope at the nose, × chord"
-             : "circle through the points next to the nose × chord");
+                : "circle through the points next to the nose × chord");
   add("tailThickness", cap + " TE thickness", m.tailThickness, "depth of the open trailing edge × chord");
   if (m.undercamberAt)
     add("undercamber", cap + " undercamber", m.undercamber,
@@ -47,8 +47,8 @@ void oneSection(const TrueWing& w, FigureList& out, bool root) {
            "between the surfaces, each taken straight over its last tenth of the chord",
            fmt::format("= {}", out.deg(m.tailAngle)), source, from});
   add("flatRun", cap + " underside flat for", m.flatTo - m.flatFrom,
-      fmt::format("longest run within {:.2f} % of the chord of a straightedge, from {:.0f} % to {:.0f} %", flatWithin * 100,
-                  m.flatFrom * 100, m.flatTo * 100));
+      fmt::format("longest run within {:.2f} % of the chord of a straightedge, from {:.0f} % to {:.0f} %",
+                  flatWithin * 100, m.flatFrom * 100, m.flatTo * 100));
   if (m.undercamberAt)
     add("undercamberAt", cap + " undercamber at", *m.undercamberAt, "place of the greatest gap over the straightedge");
   if (!w.design.spars.empty()) {
@@ -60,30 +60,48 @@ void oneSection(const TrueWing& w, FigureList& out, bool root) {
   if (!plainNaca || choice.naca.size() != 4) {
     const NearestFourDigit nearest = nearestFourDigit(shape.section);
     add("nearest", fmt::format("{} against NACA {}, rms", cap, nearest.digits), nearest.rms,
-        fmt::format("nearest NACA 4-digit section is {}: root mean square of the height differences, both surfaces, evenly "
-                    "along the chord",
-                    nearest.digits));
+        fmt::format(
+            "nearest NACA 4-digit section is {}: root mean square of the height differences, both surfaces, evenly "
+            "along the chord",
+            nearest.digits));
   }
   for (std::size_t i = 0; i < shape.steps.size(); ++i) {
     const StepResult& step = shape.steps[i];
-    out.add({fmt::format("section.{}.step{}.moved", end, i + 1), fmt::format("{}, step {} moves the surface", cap, i + 1),
-             step.moved * chord, Quantity::length, Stage::sections,
+    out.add({fmt::format("section.{}.step{}.moved", end, i + 1),
+             fmt::format("{}, step {} moves the surface", cap, i + 1),
+             step.moved * chord,
+             Quantity::length,
+             Stage::sections,
              fmt::format("{} surface, {:.0f} % of the chord", step.upper ? "upper" : "lower", step.movedAt * 100),
-             "greatest height difference between before and after the step × chord", ofChord(step.moved), "plane geometry",
+             "greatest height difference between before and after the step × chord",
+             ofChord(step.moved),
+             "plane geometry",
              {fmt::format("sections.{}.steps.{}.kind", end, i)}});
   }
   if (shape.trace) {
     const auto& t = *shape.trace;
     const std::string tolerance = fmt::format("sections.{}.traceTolerance", end);
-    out.add({key("trace.rms"), cap + " trace, rms off the curve", t.rms, Quantity::length, Stage::sections, "on the plan",
+    out.add({key("trace.rms"),
+             cap + " trace, rms off the curve",
+             t.rms,
+             Quantity::length,
+             Stage::sections,
+             "on the plan",
              "root mean square of the traced points' distances from the smooth curve",
              fmt::format("{} points: {}", choice.traced.upper.size() + choice.traced.lower.size(), out.len(t.rms)),
-             "P-spline: Eilers and Marx, Statistical Science 11 (1996)", {tolerance}});
-    out.add({key("trace.worst"), cap + " trace, worst point", t.worst, Quantity::length, Stage::sections,
+             "P-spline: Eilers and Marx, Statistical Science 11 (1996)",
+             {tolerance}});
+    out.add({key("trace.worst"),
+             cap + " trace, worst point",
+             t.worst,
+             Quantity::length,
+             Stage::sections,
              fmt::format("{} surface, {:.1f} % of the chord", t.worstUpper ? "upper" : "lower", t.worstAt.x() * 100),
              "greatest distance of a traced point from the smooth curve",
-             fmt::format("point {} of the {} surface: {}", t.worstPoint + 1, t.worstUpper ? "upper" : "lower", out.len(t.worst)),
-             "P-spline: Eilers and Marx, Statistical Science 11 (1996)", {tolerance}});
+             fmt::format("point {} of the {} surface: {}", t.worstPoint + 1, t.worstUpper ? "upper" : "lower",
+                         out.len(t.worst)),
+             "P-spline: Eilers and Marx, Statistical Science 11 (1996)",
+             {tolerance}});
   }
 }
 

@@ -85,17 +85,18 @@ void noseBoxFigure(const TrueWing& w, FigureList& out) {
   if (box.size() < 3) return;
   const double area = std::abs(signedArea(box)), length = perimeterOf(box),
                j = torsionConstant(box, d.sheeting.thickness);
-  out.add({"box.torsion",
-           "Nose box against twist, J",
-           j,
-           Quantity::torsion,
-           Stage::spars,
-           fmt::format("root; sheet from the nose to an upright web at the {}, as thick as the sheet",
-                       d.spars[static_cast<std::size_t>(*main)].name),
-           "4 A² t ÷ length of the wall, on its mid line",
-           fmt::format("4 × ({:.0f} mm²)² × {} mm ÷ {:.1f} mm = {:.0f} mm⁴", area, d.sheeting.thickness, length, j),
-           "Bredt's formula for thin closed tubes",
-           {"sheeting.thickness", fmt::format("spars.{}.rootFraction", *main), "sections.root.kind", "panel.rootChord"}});
+  out.add(
+      {"box.torsion",
+       "Nose box against twist, J",
+       j,
+       Quantity::torsion,
+       Stage::spars,
+       fmt::format("root; sheet from the nose to an upright web at the {}, as thick as the sheet",
+                   d.spars[static_cast<std::size_t>(*main)].name),
+       "4 A² t ÷ length of the wall, on its mid line",
+       fmt::format("4 × ({:.0f} mm²)² × {} mm ÷ {:.1f} mm = {:.0f} mm⁴", area, d.sheeting.thickness, length, j),
+       "Bredt's formula for thin closed tubes",
+       {"sheeting.thickness", fmt::format("spars.{}.rootFraction", *main), "sections.root.kind", "panel.rootChord"}});
 }
 
 } // namespace

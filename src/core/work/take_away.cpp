@@ -55,19 +55,24 @@ const char* kindName(RibKind kind) {
 Result<Done> writeByName(const Drawing& drawing, const std::filesystem::path& path, Paper paper) {
   const std::string ending = path.extension().string();
   if (ending == ".svg") return writeFileAtomically(path, toSvg(drawing));
-  const auto text = ending == ".dxf" ? toDxf(drawing) : ending == ".pdf" ? toPdf({drawing}, paper, betterSideways({drawing}, paper)) : Problem{path.filename().string(), "end the name in .pdf, .svg or .dxf"};
+  const auto text = ending == ".dxf"   ? toDxf(drawing)
+                    : ending == ".pdf" ? toPdf({drawing}, paper, betterSideways({drawing}, paper))
+                                       : Problem{path.filename().string(), "end the name in .pdf, .svg or .dxf (a section also in .dat)"};
   if (!text) return text.problem();
   return writeFileAtomically(path, text.value());
 }
 
 } // namespace
 
-Result<Done> writeSection(const TrueWing& w, bool root, const std::filesystem::path& path, CoordinateLayout layout, Paper paper) {
+Result<Done> writeSection(const TrueWing& w, bool root, const std::filesystem::path& path, CoordinateLayout layout,
+                          Paper paper) {
   const Section& section = root ? w.rootSection : w.tipSection;
-  if (path.extension() == ".dat" || path.extension() == ".txt") return writeFileAtomically(path, coordinatesText(section, layout));
+  if (path.extension() == ".dat" || path.extension() == ".txt")
+    return writeFileAtomically(path, coordinatesText(section, layout));
   const double chord = root ? w.design.panel.rootChord : w.design.panel.tipChord;
   const Figure* radius = w.figure(root ? "section.root.noseRadius" : "section.tip.noseRadius");
-  return writeByName(sectionDrawing(section, chord, radius ? radius->value / chord : 0, w.design.name, w.design.unit), path, paper);
+  return writeByName(sectionDrawing(section, chord, radius ? radius->value / chord : 0, w.design.name, w.design.unit),
+                     path, paper);
 }
 
 Result<Done> writeReference(const TrueWing& w, Hand hand, const std::filesystem::path& path, Paper paper) {

@@ -11,7 +11,7 @@
 namespace eup {
 
 struct TrueWing {
-  Design design; ///< what it follows from
+  Design design;   ///< what it follows from
   JudgedPlan plan; ///< the paper plan, as far as it was read
   ShapedSection rootShape, tipShape;
   Section rootSection, tipSection;

@@ -16,7 +16,23 @@ std::variant<TrueWing, std::vector<Finding>> work(const Design& d) {
   ShapedSection tip = d.sections.tip == d.sections.root ? root : shape(d.sections.tip);
   PanelLoft loft(d.panel, root.section, tip.section);
   const Section rootSection = root.section, tipSection = tip.section;
-  TrueWing w{d,  d.plan.sheets.empty() ? JudgedPlan{} : judge(d.plan, d.unit),  std::move(root), std::move(tip), rootSection, tipSection, {}, {}, std::move(loft), {}, {}, {}, {}, {}, {}, {}, {}};
+  TrueWing w{d,
+             d.plan.sheets.empty() ? JudgedPlan{} : judge(d.plan, d.unit),
+             std::move(root),
+             std::move(tip),
+             rootSection,
+             tipSection,
+             {},
+             {},
+             std::move(loft),
+             {},
+             {},
+             {},
+             {},
+             {},
+             {},
+             {},
+             {}};
   w.rootMeasures = measure(w.rootSection);
   w.tipMeasures = measure(w.tipSection);
   w.planform = planformOf(d.panel);
