@@ -17,13 +17,13 @@ Design demo() {
 /// Every feature on and as many ribs as asked.
 Design everything(int ribs) {
   Design d = demo();
-  d.ribs.count = ribs;
+  d.inner().ribs.count = ribs;
   Spar web;
   web.name = "web";
   web.kind = SparKind::fullDepth;
   web.rootFraction = web.tipFraction = 0.5;
-  d.spars.insert(d.spars.begin() + 1, web);
-  d.trailingEdge.kind = TrailingEdgeKind::twoSheets;
+  d.inner().spars.insert(d.inner().spars.begin() + 1, web);
+  d.inner().trailingEdge.kind = TrailingEdgeKind::twoSheets;
   return d;
 }
 

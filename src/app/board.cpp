@@ -351,4 +351,9 @@ void Board::resizeEvent(QResizeEvent*) {
   if (fitted) fit();
 }
 
+const Rib& Board::chosenRib() const {
+  const TruePanel& p = panel();
+  return p.rib(std::clamp(standpoint.rib(), p.ribs.front().number, p.ribs.back().number));
+}
+
 } // namespace eup::app

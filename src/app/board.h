@@ -75,6 +75,10 @@ protected:
   /// What a board that has nothing to show says, and the button that does the first step.
   virtual QString emptyText() const { return {}; }
 
+  /// The panel that is worked on: that of the chosen rib.
+  const TruePanel& panel() const { return document.panelOfRib(standpoint.rib()); }
+  PanelId here() const { return document.panelIdOf(standpoint.rib()); }
+  const Rib& chosenRib() const;
   bool mirrored() const { return standpoint.hand() == ShownHand::left; }
   /// Whether arrow keys move something now; Alt with them is then fine movement, not the next rib.
   virtual bool takesArrows() const { return focused.has_value(); }

@@ -1,5 +1,6 @@
 #include "app/decide_panel.h"
 #include "app/section_tools.h"
+#include "core/loft/panel_edit.h"
 #include "core/measure/length_text.h"
 #include <QCheckBox>
 #include <QComboBox>
@@ -86,14 +87,21 @@ DecidePanel::DecidePanel(Document& d, Standpoint& s, QWidget* parent) : QWidget(
   refresh();
 }
 
+PanelId DecidePanel::here() const {
+  return document.panelIdOf(standpoint.rib());
+}
+
 std::vector<std::string> DecidePanel::groupsOfStage() const {
+  const PanelDesign& panel = document.design().at(here());
+  const bool innermost = here().panel == 0;
   std::vector<std::string> spars;
-  for (std::size_t i = 0; i < document.design().spars.size(); ++i) spars.push_back("Spar " + std::to_string(i + 1));
+  for (std::size_t i = 0; i < panel.spars.size(); ++i) spars.push_back("Spar " + std::to_string(i + 1));
   std::vector<std::string> out;
   switch (standpoint.stage()) {
   case Stage::plan:
     return {};
   case Stage::sections:
+    if (!innermost && panel.panel.continues) return {"Tip section"}; // its root is the tip of the panel inside
     return {"Root section", "Tip section"};
   case Stage::panels:
     return {"Panel", "Ribs", "Wing"};
@@ -106,7 +114,7 @@ std::vector<std::string> DecidePanel::groupsOfStage() const {
     out.push_back("Loads");
     return out;
   case Stage::joins:
-    return {"Centre join"};
+    return {innermost ? "Centre join" : "Join"};
   }
   return out;
 }
@@ -115,12 +123,19 @@ void DecidePanel::refresh() {
   const auto groups = groupsOfStage();
   if (groups.empty()) return; // the plan has a panel of its own
   std::string& open = group[standpoint.stage()];
-  if (std::find(groups.begin(), groups.end(), open) == groups.end()) open = groups.front();
+  if (std::find(groups.begin(), groups.end(), open) == groups.end()) {
+    open = groups.front();
+    if (standpoint.stage() == Stage::sections && standpoint.tipSection() != (open == "Tip section"))
+      return standpoint.setTipSection(open == "Tip section"); // comes back here
+  }
   std::vector<Decision> shown;
+  const PanelId id = here();
   std::string now = (document.design().unit == LengthUnit::inch ? "inch|" : "mm|") + open + "|" +
-                    std::to_string(groups.size()) + "|" + name(standpoint.stage());
+                    std::to_string(groups.size()) + "|" + name(standpoint.stage()) + "|" + pathOf(id) +
+                    std::to_string(document.design().wings.front().panels.size());
+  if (standpoint.stage() == Stage::panels) now += "|" + std::to_string(standpoint.rib()); // where it would be cut
   for (Decision& d : decisionsOf(document.design()))
-    if (d.group == open && d.applies) {
+    if (d.group == open && d.applies && panelOfPath(d.path).value_or(id) == id) {
       now += "|" + d.path;
       shown.push_back(std::move(d));
     }
@@ -129,6 +144,58 @@ void DecidePanel::refresh() {
     rebuild(shown);
   }
   fill(shown);
+}
+
+/// A row of buttons, one a panel, for a wing of several.
+void DecidePanel::addPanelRow(QGridLayout* strip, int row) {
+  const WholeWing& wing = document.wing().main();
+  if (wing.panels.size() < 2) return;
+  auto* line = new QHBoxLayout;
+  line->setSpacing(2);
+  for (const TruePanel& p : wing.panels) {
+    auto* button = new QToolButton(tabs);
+    button->setProperty("tab", true);
+    button->setCheckable(true);
+    button->setFocusPolicy(Qt::StrongFocus);
+    button->setText(wing.panels.size() > 4 ? QString::number(p.design.id.panel + 1) : tr("Panel %1").arg(p.design.id.panel + 1));
+    button->setAccessibleName(tr("Work on panel %1").arg(p.design.id.panel + 1));
+    button->setObjectName(QString("panel %1").arg(p.design.id.panel + 1));
+    button->setChecked(p.design.id == here());
+    connect(button, &QToolButton::clicked, this, [this, rib = p.design.firstRib] { standpoint.setRib(rib); });
+    line->addWidget(button);
+  }
+  line->addStretch();
+  strip->addLayout(line, row, 0, 1, 4);
+}
+
+/// Buttons that change which panels there are.
+void DecidePanel::addPanelTools(QGridLayout* grid, int line) {
+  const PanelId id = here();
+  const TruePanel& panel = document.panelOfRib(standpoint.rib());
+  const int count = static_cast<int>(document.design().wings.front().panels.size());
+  const auto add = [&](const QString& text, const char* name, int row, int at, int wide, bool on, auto make, bool follow) {
+    auto* b = new QPushButton(text, form);
+    b->setObjectName(name);
+    b->setEnabled(on);
+    connect(b, &QPushButton::clicked, this, [this, text, make, follow] {
+      const Result<Design> next = make(document.design());
+      if (!next) return Q_EMIT refused(QString::fromStdString(next.problem().cause));
+      document.edit(text, next.value());
+      if (follow) standpoint.setRib(document.wing().main().panels.back().design.firstRib);
+    });
+    grid->addWidget(b, row, at, 1, wide);
+  };
+  const int rib = std::clamp(standpoint.rib(), panel.ribs.front().number, panel.ribs.back().number);
+  const double t = panel.rib(rib).t();
+  const bool inside = panel.rib(rib).kind == RibKind::main;
+  add(tr("Add a panel at the tip"), "addPanel", line, 0, 1, count < mostPanels,
+      [id](const Design& d) { return withPanelAdded(d, id.wing); }, true);
+  add(inside ? tr("Cut it at R%1").arg(rib) : tr("Cut it at a rib"), "splitPanel", line, 1, 2, inside && count < mostPanels,
+      [id, t](const Design& d) { return withPanelSplit(d, id, t); }, false);
+  if (count < 2) return;
+  add(tr("Make one of it and the next"), "mergePanel", line + 1, 0, 1, id.panel + 1 < count,
+      [id](const Design& d) { return withPanelsMerged(d, id); }, false);
+  add(tr("Take it out"), "dropPanel", line + 1, 1, 2, true, [id](const Design& d) { return withPanelTakenOut(d, id); }, false);
 }
 
 void DecidePanel::rebuild(const std::vector<Decision>& shown) {
@@ -160,8 +227,9 @@ void DecidePanel::rebuild(const std::vector<Decision>& shown) {
       if (standpoint.stage() == Stage::sections) standpoint.setTipSection(name == "Tip section");
       refresh();
     });
-    strip->addWidget(tab, static_cast<int>(i) / 3, static_cast<int>(i) % 3);
+    strip->addWidget(tab, static_cast<int>(i) / 3 + 1, static_cast<int>(i) % 3);
   }
+  addPanelRow(strip, 0);
   strip->setColumnStretch(3, 1);
 
   form = new QWidget(this);
@@ -175,7 +243,7 @@ void DecidePanel::rebuild(const std::vector<Decision>& shown) {
     Row row;
     row.label = new QLabel(QString::fromStdString(d.label), form);
     row.editor = makeEditor(d);
-    row.editor->setObjectName(QString::fromStdString(d.path));
+    row.editor->setObjectName(QString::fromStdString(std::string(withinPanel(d.path))));
     row.editor->setAccessibleName(QString::fromStdString(d.label + (d.unit.empty() ? "" : ", " + d.unit)));
     row.label->setBuddy(row.editor);
     row.problem = new QLabel(form);
@@ -201,7 +269,7 @@ void DecidePanel::rebuild(const std::vector<Decision>& shown) {
   if (standpoint.stage() == Stage::spars || group[standpoint.stage()].starts_with("Spar ")) {
     auto* add = new QPushButton(tr("Add a spar"), form);
     add->setObjectName("addSpar");
-    add->setEnabled(static_cast<int>(document.design().spars.size()) < mostSpars);
+    add->setEnabled(static_cast<int>(document.design().at(here()).spars.size()) < mostSpars);
     connect(add, &QPushButton::clicked, this, &DecidePanel::addSpar);
     grid->addWidget(add, line, 0);
     if (group[standpoint.stage()].starts_with("Spar ")) {
@@ -217,6 +285,7 @@ void DecidePanel::rebuild(const std::vector<Decision>& shown) {
     connect(tools, &SectionTools::writeSection, this, &DecidePanel::writeSection);
     grid->addWidget(tools, line++, 0, 1, 3);
   }
+  if (standpoint.stage() == Stage::panels && group[Stage::panels] == "Panel") addPanelTools(grid, line);
   column->addWidget(tabs);
   column->addWidget(form);
   if (!focusPath.empty() && rows.contains(focusPath)) rows[focusPath].editor->setFocus();
@@ -304,6 +373,8 @@ QWidget* DecidePanel::editorOf(const std::string& path) const {
 void DecidePanel::focusDecision(const std::string& path) {
   const auto decision = decisionAt(document.design(), path);
   if (!decision) return;
+  if (const auto panel = panelOfPath(path); panel && !(*panel == here()))
+    standpoint.setRib(document.wing().at(*panel).design.firstRib);
   auto groups = groupsOfStage();
   if (std::find(groups.begin(), groups.end(), decision->group) == groups.end()) standpoint.setStage(decision->stage);
   group[standpoint.stage()] = decision->group;
@@ -317,18 +388,19 @@ void DecidePanel::focusDecision(const std::string& path) {
 
 void DecidePanel::addSpar() {
   Design next = document.design();
-  if (static_cast<int>(next.spars.size()) >= mostSpars) return;
+  std::vector<Spar>& spars = next.at(here()).spars;
+  if (static_cast<int>(spars.size()) >= mostSpars) return;
   Spar spar;
-  if (!next.spars.empty()) { // a second one is a rear spar
-    spar.name = next.spars.size() == 1 ? "rear spar" : "third spar";
-    const double behind = std::min(0.9, std::max(next.spars.back().rootFraction, next.spars.back().tipFraction) + 0.2);
-    spar.rootFraction = spar.tipFraction = std::max(behind, next.spars.size() == 1 ? 0.65 : 0.0);
+  if (!spars.empty()) { // a second one is a rear spar
+    spar.name = spars.size() == 1 ? "rear spar" : "third spar";
+    const double behind = std::min(0.9, std::max(spars.back().rootFraction, spars.back().tipFraction) + 0.2);
+    spar.rootFraction = spar.tipFraction = std::max(behind, spars.size() == 1 ? 0.65 : 0.0);
     spar.top.width = spar.bottom.width = 4;
     spar.top.material = spar.bottom.material = "balsa-220";
   }
-  next.spars.push_back(spar);
-  group[standpoint.stage()] = "Spar " + std::to_string(next.spars.size());
-  standpoint.setSpar(static_cast<int>(next.spars.size()) - 1);
+  spars.push_back(spar);
+  group[standpoint.stage()] = "Spar " + std::to_string(spars.size());
+  standpoint.setSpar(static_cast<int>(spars.size()) - 1);
   document.edit(tr("Add a spar"), std::move(next));
 }
 
@@ -336,9 +408,10 @@ void DecidePanel::removeSpar() {
   const std::string& open = group[standpoint.stage()];
   const int index = open.back() - '1';
   Design next = document.design();
-  if (!open.starts_with("Spar ") || index < 0 || index >= static_cast<int>(next.spars.size())) return;
-  const QString name = QString::fromStdString(next.spars[static_cast<std::size_t>(index)].name);
-  next.spars.erase(next.spars.begin() + index);
+  std::vector<Spar>& spars = next.at(here()).spars;
+  if (!open.starts_with("Spar ") || index < 0 || index >= static_cast<int>(spars.size())) return;
+  const QString name = QString::fromStdString(spars[static_cast<std::size_t>(index)].name);
+  spars.erase(spars.begin() + index);
   standpoint.setSpar(std::max(0, index - 1));
   document.edit(tr("Take out the %1").arg(name), std::move(next));
 }

@@ -49,8 +49,12 @@ public:
 Q_SIGNALS:
   void openCoordinates(const QString& end); ///< "root" or "tip"
   void writeSection(const QString& end);
+  void refused(const QString& why); ///< what a button could not do
 
 private:
+  PanelId here() const;
+  void addPanelRow(QGridLayout* strip, int row);
+  void addPanelTools(QGridLayout* grid, int line);
   void refresh();
   void rebuild(const std::vector<Decision>& shown);
   void fill(const std::vector<Decision>& shown);

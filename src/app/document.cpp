@@ -115,4 +115,11 @@ Result<Done> Document::save(const QString& path) {
   return done;
 }
 
+PanelId Document::panelIdOf(int rib) const {
+  PanelId id = panelOfRib(rib).design.id;
+  const auto& panels = present.wings.at(static_cast<std::size_t>(id.wing)).panels;
+  id.panel = std::min(id.panel, static_cast<int>(panels.size()) - 1);
+  return id;
+}
+
 } // namespace eup::app

@@ -18,6 +18,9 @@ public:
   const Design& design() const { return present; }
   /// The last wing that could be built: of the design as it is, unless that contradicts itself.
   const TrueWing& wing() const { return *lastGood; }
+  /// The panel that a rib belongs to, in the last good wing and in the design as it stands.
+  const TruePanel& panelOfRib(int rib) const { return wing().main().panelOfRib(rib); }
+  PanelId panelIdOf(int rib) const;
   /// Whether `wing` is of the design as it stands.
   bool possible() const { return isPossible; }
   /// Of the design as it stands: the wing's own, or why there is none.

@@ -13,7 +13,9 @@ namespace {
 constexpr int flashMs = 4000;
 
 /// "rib.5.chord" → "rib.*.chord": a figure that was opened stays open when another rib is looked at.
-std::string kindOf(const std::string& key) {
+std::string kindOf(std::string key) {
+  if (key.starts_with("panel") && key.size() > 6 && std::isdigit(static_cast<unsigned char>(key[5])))
+    key.erase(0, key.find('.') + 1); // panel2.brace.bend: the same row for every panel
   for (const std::string head : {"rib.", "setup."})
     if (key.starts_with(head)) return head + "*" + key.substr(std::min(key.find('.', head.size()), key.size()));
   return key;
@@ -154,9 +156,11 @@ FollowsPanel::FollowsPanel(Document& d, Standpoint& s, QWidget* parent) : QWidge
 
 std::vector<const Figure*> FollowsPanel::shownFigures() const {
   std::vector<const Figure*> out;
-  const int rib = std::clamp(standpoint.rib(), 1, static_cast<int>(document.wing().ribs.size()));
+  const int rib = std::clamp(standpoint.rib(), 1, document.wing().main().ribCount());
+  const int panel = document.panelOfRib(rib).design.id.panel;
   for (const Figure& f : document.wing().figures)
-    if (f.stage == standpoint.stage() && (!f.rib || *f.rib == rib)) out.push_back(&f);
+    if (f.stage == standpoint.stage() && (!f.rib || *f.rib == rib) && (!f.panel || *f.panel == panel))
+      out.push_back(&f);
   return out;
 }
 
@@ -216,7 +220,7 @@ void FollowsPanel::refresh() {
   bool ofRib = false;
   for (const Figure* f : figures) now += "|" + kindOf(f->key), ofRib = ofRib || f->rib;
   heading->setText(ofRib ? tr("FOLLOWS, AT R%1 · open a figure to see its working")
-                               .arg(std::clamp(standpoint.rib(), 1, static_cast<int>(document.wing().ribs.size())))
+                               .arg(std::clamp(standpoint.rib(), 1, document.wing().main().ribCount()))
                          : tr("FOLLOWS · open a figure to see its working"));
 
   // What moved by this change, for figures that were there before.
@@ -277,7 +281,10 @@ FigureRow* FollowsPanel::reveal(const std::string& key) {
   const Figure* f = document.wing().figure(key);
   if (!f) return nullptr;
   const Stage stage = f->stage;
-  if (f->rib) standpoint.setRib(*f->rib);
+  if (f->rib)
+    standpoint.setRib(*f->rib);
+  else if (f->panel && *f->panel != document.panelOfRib(standpoint.rib()).design.id.panel)
+    standpoint.setRib(document.wing().at({f->wing, *f->panel}).design.firstRib);
   standpoint.setStage(stage);
   open.insert(kindOf(key));
   FigureRow* row = rowOf(key);

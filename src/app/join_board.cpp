@@ -18,37 +18,49 @@ double magnified(double width, double room) {
 } // namespace
 
 QString JoinBoard::heading() const {
-  return tr("Centre join, seen from behind");
+  const PanelJoin& j = panel().join;
+  return j.centre ? tr("Centre join, seen from behind")
+                  : tr("Join of panel %1 to panel %2, seen from behind")
+                        .arg(panel().design.id.panel + 1)
+                        .arg(panel().design.id.panel);
 }
 QString JoinBoard::subheading() const {
-  return document.design().join.propping == Propping::bothPropped
-             ? tr("both halves propped · true lengths")
-             : tr("one half flat on the board, the other propped · true lengths");
+  const PanelJoin& j = panel().join;
+  if (!j.centre) return tr("the panel inside pinned flat, this one propped · true lengths");
+  return j.otherFlat ? tr("one half flat on the board, the other propped · true lengths")
+                     : tr("both halves propped · true lengths");
 }
 
 Box JoinBoard::content() const {
-  const TrueWing& w = document.wing();
-  const double span = w.loft.span();
+  const WholeWing& wing = document.wing().main();
+  const double span = reach();
   const double from = standpoint.hand() == ShownHand::right ? -0.12 * span : -1.02 * span,
                to = standpoint.hand() == ShownHand::left ? 0.12 * span : 1.02 * span;
+  double high = std::max(panel().join.risePropped, 0.0);
+  if (wing.panels.size() > 1 && panel().join.centre) high = std::max(high, wing.tipRise);
   Box box;
   box.include(Point(from, (below - 0.27) * span));
-  box.include(Point(to + (standpoint.hand() == ShownHand::left ? 0 : 0.18 * span),
-                    std::max(w.join.risePropped, 0.0) + 0.1 * span));
+  box.include(Point(to + (standpoint.hand() == ShownHand::left ? 0 : 0.18 * span), high + 0.1 * span));
   return box;
 }
 
-/// Seen from behind, the right half lies to the right. Underside and top of the thickest place, rib by rib.
-void JoinBoard::drawHalf(Ink& ink, double side) const {
-  const TrueWing& w = document.wing();
-  const bool oneFlat = w.design.join.propping == Propping::oneFlat;
-  const bool propped = !oneFlat || side > 0 || standpoint.hand() == ShownHand::left;
-  const double angle = !propped ? 0 : oneFlat ? 2 * w.join.gamma : w.join.gamma;
-  const double s = std::sin(angle), c = std::cos(angle), lift = -w.loft.cutAt(0).lower[0].y();
-  const auto at = [&](double t, double z) { return Point(side * (t * c - z * s), t * s + z * c + lift); };
-  double rootLow = 0;
-  for (const Point& p : w.loft.cutAt(0).lower) rootLow = std::min(rootLow, p.y());
-  const auto up = [&](const Point& p) -> Point { return p - Point(0, rootLow * (oneFlat ? 1 : c)); };
+/// What the picture spans on one side: at the centre the whole half, further out the two panels that meet.
+double JoinBoard::reach() const {
+  const TruePanel& w = panel();
+  if (w.join.centre) return document.wing().main().planform.halfSpan;
+  return w.loft.span() + inside()->loft.span();
+}
+
+const TruePanel* JoinBoard::inside() const {
+  const PanelId id = panel().design.id;
+  return id.panel == 0 ? nullptr : &document.wing().at({id.wing, id.panel - 1});
+}
+
+/// One panel from behind, its root's leading edge at `from`, leaning by `angle`. Gives back where its tip's lies.
+Point JoinBoard::drawPanel(Ink& ink, const TruePanel& w, double side, const Point& from, double angle, bool faint,
+                           Point* underTip) const {
+  const double s = std::sin(angle), c = std::cos(angle);
+  const auto at = [&](double t, double z) -> Point { return from + Point(side * (t * c - z * s), t * s + z * c); };
   Polyline top, bottom;
   for (const Rib& rib : w.ribs) {
     double high = -1e300, low = 1e300;
@@ -56,40 +68,67 @@ void JoinBoard::drawHalf(Ink& ink, double side) const {
       const double z = rib.frame.fromChord(p).y();
       high = std::max(high, z), low = std::min(low, z);
     }
-    top.push_back(up(at(rib.t(), high)));
-    bottom.push_back(up(at(rib.t(), low)));
+    top.push_back(at(rib.t(), high));
+    bottom.push_back(at(rib.t(), low));
   }
   Polyline loop = top;
   loop.insert(loop.end(), bottom.rbegin(), bottom.rend());
-  ink.loop(loop, look.balsa, look.ink, 1.4);
+  ink.loop(loop, faint ? look.panel : look.balsa, faint ? look.faint : look.ink, faint ? 1 : 1.4);
   for (std::size_t i = 0; i < top.size(); ++i) {
-    const bool mine = static_cast<int>(i) + 1 == standpoint.rib();
+    const bool mine = w.ribs[i].number == standpoint.rib();
     ink.line(top[i], bottom[i], mine ? look.accent : look.faint, mine ? 2 : 0.8);
   }
+  if (underTip) *underTip = bottom.back();
+  return at(w.loft.span(), 0);
+}
+
+/// Seen from behind, the right half lies to the right. Underside and top of the thickest place, rib by rib.
+void JoinBoard::drawHalf(Ink& ink, double side) const {
+  const TruePanel& w = panel();
+  const WholeWing& wing = document.wing().main();
+  const double span = reach();
+  const bool centre = w.join.centre;
+  const bool propped = !centre || !w.join.otherFlat || side > 0 || standpoint.hand() == ShownHand::left;
+  const double angle = propped ? w.join.onBoard : 0;
+  double rootLow = 0;
+  for (const Point& p : w.loft.cutAt(0).lower) rootLow = std::min(rootLow, p.y());
+  Point underTip(0, 0), from(0, -rootLow * (w.join.otherFlat ? 1 : std::cos(angle)));
+  if (!centre) {
+    from = {0, -inside()->loft.lowest()};
+    from = drawPanel(ink, *inside(), side, from, 0, true, nullptr);
+  }
+  Point root = from;
+  from = drawPanel(ink, w, side, from, angle, false, &underTip);
+  if (centre) // what is joined later, as it will stand
+    for (std::size_t k = 1; k < wing.panels.size(); ++k) {
+      const TruePanel& outer = wing.panels[k];
+      from = drawPanel(ink, outer, side, from, angle + outer.join.gamma - w.join.gamma, true, nullptr);
+    }
   if (!propped) return;
-  const Point tip = bottom.back();
-  const double wide = 0.035 * w.loft.span(), block = w.join.block.height;
-  ink.loop(rectangle({tip.x() - wide / 2 - side * wide / 2, 0},
-                     {tip.x() + wide / 2 - side * wide / 2, std::max(block, 0.5)}),
+  const double wide = 0.035 * span, block = w.join.block.height;
+  ink.loop(rectangle({underTip.x() - wide / 2 - side * wide / 2, 0},
+                     {underTip.x() + wide / 2 - side * wide / 2, std::max(block, 0.5)}),
            look.ply, look.ink, 1);
   if (side < 0 && standpoint.hand() == ShownHand::both) return;
-  const double beside = tip.x() + side * 0.02 * w.loft.span();
+  const double beside = underTip.x() + side * 0.02 * span;
   ink.line({beside, 0}, {beside, block}, look.accent, 2);
   ink.text({beside, block / 2}, len(block), look.accent, {side * 7, 5}, side > 0 ? Qt::AlignLeft : Qt::AlignRight, 15,
            true);
-  ink.text(up(at(w.loft.span() * 0.28, 0)), tr("%1° each half").arg(radToDeg(w.join.gamma), 0, 'f', 2), look.accent,
+  const QString words = centre ? tr("%1° each half").arg(radToDeg(w.join.gamma), 0, 'f', 2)
+                               : tr("%1° between the panels").arg(radToDeg(2 * w.join.fold), 0, 'f', 2);
+  ink.text(root + Point(side * w.loft.span() * 0.28, w.loft.span() * 0.28 * std::sin(angle)), words, look.accent,
            {0, 34}, Qt::AlignHCenter, 13, true);
 }
 
 void JoinBoard::drawBrace(Ink& ink, const Point& at, double room) const {
-  const TrueWing& w = document.wing();
+  const TruePanel& w = panel();
   if (!w.join.brace) {
     ink.text(at, tr("No brace"), look.faint, {}, Qt::AlignLeft, 13, true);
     return;
   }
   const Brace& b = *w.join.brace;
   const double k = magnified(boundsOf(b.outline).width(), room);
-  const Point middle = at + Point(k * boundsOf(b.outline).width() / 2, -0.1 * w.loft.span());
+  const Point middle = at + Point(k * boundsOf(b.outline).width() / 2, -0.1 * reach());
   Polyline outline;
   for (const Point& p : b.outline) outline.push_back(middle + p * k);
   ink.text(at, tr("Brace, %1 thick (drawn × %2)").arg(len(w.design.join.braceThickness)).arg(k), look.ink, {0, -8},
@@ -99,21 +138,22 @@ void JoinBoard::drawBrace(Ink& ink, const Point& at, double room) const {
   ink.text(middle + Point(0, k * b.depthRoot), tr("bend %1°").arg(radToDeg(b.bend), 0, 'f', 2), look.accent, {0, -5},
            Qt::AlignHCenter, 13, true);
   const Point foot = boundsOf(outline).low;
-  ink.text(foot, tr("legs %1, to R%2").arg(len(b.leg)).arg(b.toRib), look.faint, {0, 20}, Qt::AlignLeft, 11);
-  ink.text(foot, tr("%1 deep at the join, %2 at the ends").arg(len(b.depthRoot), len(b.depthEnd)), look.faint, {0, 36},
+  ink.text(foot, w.join.centre ? tr("legs %1, to R%2").arg(len(b.outer.length)).arg(b.outer.toRib)
+                           : tr("legs %1 to R%2 and %3 to R%4").arg(len(b.inner.length)).arg(b.inner.toRib).arg(len(b.outer.length)).arg(b.outer.toRib), look.faint, {0, 20}, Qt::AlignLeft, 11);
+  ink.text(foot, tr("%1 deep at the join, %2 at the ends").arg(len(b.depthRoot), len(b.outer.depthEnd)), look.faint, {0, 36},
            Qt::AlignLeft, 11);
 }
 
 void JoinBoard::drawPacking(Ink& ink, const Point& at, double room) const {
-  const TrueWing& w = document.wing();
-  const auto i = static_cast<std::size_t>(std::clamp(standpoint.rib(), 1, static_cast<int>(w.ribs.size())) - 1);
-  const Rib& rib = w.ribs[i];
+  const TruePanel& w = panel();
+  const Rib& rib = chosenRib();
+  const auto i = static_cast<std::size_t>(rib.number - w.design.firstRib);
   const RibSupports& supports = w.settingUp.ribs[i];
   const Placement turn{-w.settingUp.turn, {0, 0}};
   const Point nose = turn(rib.frame.le);
   const double board = nose.y() - supports.at.front().height;
   const double k = magnified(w.design.panel.rootChord, room);
-  const Point foot = at + Point(0, -0.14 * w.loft.span());
+  const Point foot = at + Point(0, -0.14 * reach());
   const auto place = [&](const Point& chordAxes) -> Point {
     const Point p = turn(rib.frame.fromChord(chordAxes));
     return foot + Point(p.x() - nose.x(), p.y() - board) * k;
@@ -135,8 +175,7 @@ void JoinBoard::drawPacking(Ink& ink, const Point& at, double room) const {
 }
 
 void JoinBoard::draw(Ink& ink) const {
-  const TrueWing& w = document.wing();
-  const double span = w.loft.span();
+  const double span = reach();
   const Box box = content();
   ink.line({box.low.x(), 0}, {box.high.x(), 0}, look.ink, 1.8);
   ink.text({box.low.x(), 0}, tr("building board"), look.faint, {0, 16}, Qt::AlignLeft, 11);
@@ -148,11 +187,13 @@ void JoinBoard::draw(Ink& ink) const {
 }
 
 std::vector<Handle> JoinBoard::handles() const {
-  const TrueWing& w = document.wing();
+  const TruePanel& w = panel();
   const double side = mirrored() ? -1 : 1, span = w.loft.span();
-  const Point at(side * span * std::cos(w.join.gamma), w.join.risePropped + w.ribs.front().depth);
-  return {{tr("tip"), at, at, Qt::SizeVerCursor, tr("Raise the tip"), [](const Design& d, const Point& by) {
-             return decideValue(d, "join.dihedral.rise", riseOf(d.join.dihedral, d.panel.halfSpan) + by.y());
+  const double flat = w.join.centre ? 0 : inside()->loft.span();
+  const Point at(side * (flat + span * std::cos(w.join.onBoard)), w.join.risePropped + w.ribs.front().depth);
+  return {{tr("tip"), at, at, Qt::SizeVerCursor, tr("Raise the tip"), [id = here()](const Design& d, const Point& by) {
+             const PanelDesign& p = d.at(id);
+             return decideValue(d, pathOf(id) + "join.dihedral.rise", riseOf(p.join.dihedral, p.panel.span) + by.y());
            }}};
 }
 

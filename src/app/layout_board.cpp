@@ -17,10 +17,15 @@ Point LayoutBoard::onBoard(double x, double t) const {
 }
 
 Box LayoutBoard::content() const {
-  const TrueWing& w = document.wing();
+  const WholeWing& wing = document.wing().main();
   Box box;
-  const double span = w.loft.span(), deep = std::max(w.loft.frameAt(0).te.x(), w.loft.frameAt(span).te.x());
-  const double ahead = std::min(0.0, w.loft.frameAt(span).le.x());
+  const double span = wing.planform.halfSpan;
+  double deep = 0, ahead = 0;
+  for (const TruePanel& w : wing.panels)
+    for (const double t : {0.0, w.loft.span()}) {
+      const ChordFrame f = w.loft.frameAt(t);
+      deep = std::max(deep, w.design.setback + f.te.x()), ahead = std::min(ahead, w.design.setback + f.le.x());
+    }
   const double from = standpoint.hand() == ShownHand::right ? 0 : -span,
                to = standpoint.hand() == ShownHand::left ? 0 : span;
   const double room = standpoint.hand() == ShownHand::both ? 0 : 0.14 * span; // for the chords written beside the ends
@@ -29,21 +34,22 @@ Box LayoutBoard::content() const {
   return box;
 }
 
-void LayoutBoard::drawHalf(Ink& ink, double side) const {
-  const TrueWing& w = document.wing();
+/// One panel of one half.
+void LayoutBoard::drawPanel(Ink& ink, const TruePanel& w, double side) const {
   const double span = w.loft.span();
+  const bool current = w.design.id == panel().design.id, alone = w.design.of == 1;
+  const QColor edge = current || alone ? look.ink : look.faint;
   const ChordFrame root = w.loft.frameAt(0), tip = w.loft.frameAt(span);
-  const auto at = [&](double x, double t) { return Point(side * t, -x); };
+  const auto at = [&](double x, double t) { return Point(side * (w.design.inboard + t), -(w.design.setback + x)); };
   const auto chordwise = [&](double a, double b) {
     return std::pair(root.fromChord({a, 0}).x(), tip.fromChord({b, 0}).x());
   };
   const auto strip = [&](double a0, double b0, double a1, double b1, const QColor& fill) {
     const auto [r0, t0] = chordwise(a0, b0);
     const auto [r1, t1] = chordwise(a1, b1);
-    ink.loop({at(r0, 0), at(t0, span), at(t1, span), at(r1, 0)}, fill, look.ink, 0.8);
+    ink.loop({at(r0, 0), at(t0, span), at(t1, span), at(r1, 0)}, fill, edge, 0.8);
   };
-  ink.loop({at(root.le.x(), 0), at(tip.le.x(), span), at(tip.te.x(), span), at(root.te.x(), 0)}, look.panel, look.ink,
-           1.4);
+  ink.loop({at(root.le.x(), 0), at(tip.le.x(), span), at(tip.te.x(), span), at(root.te.x(), 0)}, look.panel, edge, 1.4);
   if (const double r = sheetEdgeAt(w.design, w.loft, Face::upper, 0); r > 0)
     strip(0, 0, r * root.chord, sheetEdgeAt(w.design, w.loft, Face::upper, span) * tip.chord, look.sheet);
   if (w.design.leadingEdge.kind != LeadingEdgeKind::none)
@@ -56,7 +62,7 @@ void LayoutBoard::drawHalf(Ink& ink, double side) const {
     const double half = (spar.kind == SparKind::fullDepth ? spar.sheet : std::max(spar.top.width, spar.bottom.width)) /
                         2 * line.stretch;
     const double a = line.middle.root.x(), b = line.middle.tip.x();
-    ink.loop({at(a - half, 0), at(b - half, span), at(b + half, span), at(a + half, 0)}, look.hardwood, look.ink, 0.8);
+    ink.loop({at(a - half, 0), at(b - half, span), at(b + half, span), at(a + half, 0)}, look.hardwood, edge, 0.8);
   }
   for (const Rib& rib : w.ribs) {
     const Box wood = boundsOf(rib.wood);
@@ -66,10 +72,11 @@ void LayoutBoard::drawHalf(Ink& ink, double side) const {
     const double a = rib.t() + from, b = a + rib.thickness, front = rib.frame.fromChord({wood.low.x(), 0}).x(),
                  back = rib.frame.fromChord({wood.high.x(), 0}).x();
     ink.loop({at(front, a), at(front, b), at(back, b), at(back, a)}, mine ? look.accent : look.balsa,
-             mine ? look.accent : look.ink, mine ? 1.6 : 0.8);
+             mine ? look.accent : edge, mine ? 1.6 : 0.8);
+    const bool second = !w.design.innermost() && rib.kind == RibKind::root; // at a join two names share the place
     if (w.ribs.size() <= 40 || rib.number % 5 == 1)
       ink.text(at(rib.frame.le.x(), rib.t()), QString::fromStdString(rib.name()), mine ? look.accent : look.faint,
-               {0, -7}, Qt::AlignHCenter, 11, mine);
+               {0, second ? -19.0 : -7.0}, Qt::AlignHCenter, 11, mine);
   }
 }
 
@@ -87,9 +94,9 @@ void LayoutBoard::drawUnderlay(Ink& ink, double side) const {
   const Point o = toPlan({0, 0}), x = toPlan({1, 0}) - o, y = toPlan({0, 1}) - o;
   Eigen::Matrix3d view;
   view << x.x(), y.x(), o.x(), x.y(), y.y(), o.y(), 0, 0, 1;
-  const double span = document.wing().loft.span();
+  const double span = document.wing().main().planform.halfSpan, deep = document.wing().inner().loft.frameAt(0).chord;
   const QRect half = QRectF(screen({side > 0 ? -20 : -span - 20, 60}),
-                            screen({side > 0 ? span + 20 : 20, -document.wing().loft.frameAt(0).chord * 1.5}))
+                            screen({side > 0 ? span + 20 : 20, -deep * 1.5}))
                          .normalized()
                          .toAlignedRect() &
                      rect();
@@ -99,78 +106,98 @@ void LayoutBoard::drawUnderlay(Ink& ink, double side) const {
 }
 
 void LayoutBoard::draw(Ink& ink) const {
-  const TrueWing& w = document.wing();
-  const double span = w.loft.span();
+  const WholeWing& wing = document.wing().main();
+  const TruePanel& w = panel();
+  const double span = wing.planform.halfSpan;
   for (const double side : {1.0, -1.0}) {
     if (standpoint.hand() == (side > 0 ? ShownHand::left : ShownHand::right)) continue;
-    drawHalf(ink, side);
+    for (const TruePanel& one : wing.panels)
+      if (&one != &w) drawPanel(ink, one, side);
+    drawPanel(ink, w, side); // over its neighbours
     drawUnderlay(ink, side);
   }
-  const ChordFrame root = w.loft.frameAt(0), tip = w.loft.frameAt(span);
-  const double deep = std::max(root.te.x(), tip.te.x()) + 14;
-  ink.dimension(onBoard(deep, 0), onBoard(deep, span), tr("half span %1").arg(len(span)), 0);
+  double deep = 0;
+  for (const TruePanel& one : wing.panels)
+    for (const double t : {0.0, one.loft.span()}) deep = std::max(deep, one.design.setback + one.loft.frameAt(t).te.x());
+  deep += 14;
+  if (wing.panels.size() > 1)
+    for (const TruePanel& one : wing.panels)
+      ink.dimension(onBoard(deep, one.design.inboard), onBoard(deep, one.design.inboard + one.loft.span()),
+                    tr("panel %1: %2").arg(one.design.id.panel + 1).arg(len(one.loft.span())), 0);
+  else
+    ink.dimension(onBoard(deep, 0), onBoard(deep, span), tr("half span %1").arg(len(span)), 0);
   if (standpoint.hand() != ShownHand::both) {
-    ink.text(onBoard(root.fromChord({root.chord / 2, 0}).x(), 0), len(root.chord), look.ink,
-             {mirrored() ? 8.0 : -8.0, 0}, mirrored() ? Qt::AlignLeft : Qt::AlignRight);
-    ink.text(onBoard(tip.fromChord({tip.chord / 2, 0}).x(), span), len(tip.chord), look.ink,
-             {mirrored() ? -8.0 : 8.0, 0}, mirrored() ? Qt::AlignRight : Qt::AlignLeft);
+    const auto chordText = [&](const TruePanel& one, double t, bool outer) {
+      const ChordFrame f = one.loft.frameAt(t);
+      const bool left = outer == mirrored();
+      ink.text(onBoard(one.design.setback + f.fromChord({f.chord / 2, 0}).x(), one.design.inboard + t), len(f.chord),
+               look.ink, {left ? -8.0 : 8.0, 0}, left ? Qt::AlignRight : Qt::AlignLeft);
+    };
+    chordText(wing.panels.front(), 0, false);
+    chordText(wing.panels.back(), wing.panels.back().loft.span(), true);
   }
-  const Planform& p = w.planform;
-  const double x0 = w.design.panel.tipSetback * p.meanChordAt / span;
-  ink.line(onBoard(x0, p.meanChordAt), onBoard(x0 + p.meanChord, p.meanChordAt), look.accent, 1.2, Qt::DashLine);
-  ink.text(onBoard(x0 + p.meanChord, p.meanChordAt), tr("mean chord"), look.accent, {4, -6}, Qt::AlignLeft, 11);
+  const Planform& p = wing.planform;
+  ink.line(onBoard(p.meanChordLe, p.meanChordAt), onBoard(p.meanChordLe + p.meanChord, p.meanChordAt), look.accent, 1.2,
+           Qt::DashLine);
+  ink.text(onBoard(p.meanChordLe + p.meanChord, p.meanChordAt), tr("mean chord"), look.accent, {4, -6}, Qt::AlignLeft,
+           11);
 }
 
 std::vector<Handle> LayoutBoard::handles() const {
-  const TrueWing& w = document.wing();
+  const TruePanel& w = panel();
   const double span = w.loft.span(), side = mirrored() ? -1 : 1;
   const ChordFrame root = w.loft.frameAt(0), tip = w.loft.frameAt(span);
+  const PanelId id = here();
+  const bool ownRoot = w.design.innermost() || !w.design.panel.continues;
+  const auto place = [&](double x, double t) { return onBoard(w.design.setback + x, w.design.inboard + t); };
   std::vector<Handle> out;
   const auto knob = [&](const QString& name, double x, double t, const char* path, auto value) {
-    const Point at = onBoard(x, t);
+    const Point at = place(x, t);
     out.push_back({name, at, at, Qt::SizeVerCursor, tr("Move %1").arg(name),
-                   [path = std::string(path), value](const Design& d, const Point& by) {
-                     return decideValue(d, path, value(d, by));
+                   [id, path = pathOf(id) + path, value](const Design& d, const Point& by) {
+                     return decideValue(d, path, value(d.at(id), by));
                    }});
   };
   knob(tr("tip trailing edge"), tip.te.x(), span, "panel.tipChord",
-       [](const Design& d, const Point& by) { return d.panel.tipChord - by.y(); });
-  knob(tr("root trailing edge"), root.te.x(), 0, "panel.rootChord",
-       [](const Design& d, const Point& by) { return d.panel.rootChord - by.y(); });
+       [](const PanelDesign& d, const Point& by) { return d.panel.tipChord - by.y(); });
+  if (ownRoot)
+    knob(tr("root trailing edge"), root.te.x(), 0, "panel.rootChord",
+         [](const PanelDesign& d, const Point& by) { return d.panel.rootChord - by.y(); });
   knob(tr("tip leading edge"), tip.le.x(), span, "panel.tipSetback",
-       [](const Design& d, const Point& by) { return d.panel.tipSetback - by.y(); });
-  knob(tr("half span"), tip.fromChord({tip.chord * 0.5, 0}).x(), span, "panel.halfSpan",
-       [side](const Design& d, const Point& by) { return d.panel.halfSpan + side * by.x(); });
+       [](const PanelDesign& d, const Point& by) { return d.panel.tipSetback - by.y(); });
+  knob(w.design.of > 1 ? tr("panel span") : tr("half span"), tip.fromChord({tip.chord * 0.5, 0}).x(), span, "panel.span",
+       [side](const PanelDesign& d, const Point& by) { return d.panel.span + side * by.x(); });
   out.back().cursor = Qt::SizeHorCursor;
   for (std::size_t k = 0; k < w.spars.size(); ++k) {
     const QString name = QString::fromStdString(w.design.spars[k].name);
     const auto end = [&](const char* which, double x, double t, double chord, bool isRoot) {
       const std::string path = "spars." + std::to_string(k) + (isRoot ? ".rootFraction" : ".tipFraction");
       knob(tr("%1 line at the %2").arg(name, QString::fromLatin1(which)), x, t, path.c_str(),
-           [k, chord, isRoot](const Design& d, const Point& by) {
+           [k, chord, isRoot](const PanelDesign& d, const Point& by) {
              if (k >= d.spars.size()) return 0.0;
              return (isRoot ? d.spars[k].rootFraction : d.spars[k].tipFraction) - by.y() / chord;
            });
     };
-    end("root", w.spars[k].middle.root.x(), 0, root.chord, true);
+    if (ownRoot) end("root", w.spars[k].middle.root.x(), 0, root.chord, true);
     end("tip", w.spars[k].middle.tip.x(), span, tip.chord, false);
   }
   if (w.design.sheeting.to == SheetEdge::fraction && (w.design.sheeting.top || w.design.sheeting.bottom))
     knob(tr("sheet edge"), root.chord * w.design.sheeting.fraction, 0, "sheeting.fraction",
-         [chord = root.chord](const Design& d, const Point& by) { return d.sheeting.fraction - by.y() / chord; });
+         [chord = root.chord](const PanelDesign& d, const Point& by) { return d.sheeting.fraction - by.y() / chord; });
   for (const Rib& rib : w.ribs) {
     if (rib.kind != RibKind::main) continue;
-    const auto i = static_cast<std::size_t>(rib.number - 1);
+    const auto i = static_cast<std::size_t>(rib.number - w.design.firstRib);
     Handle h{tr("rib R%1").arg(rib.number),
-             onBoard(rib.frame.le.x(), rib.t()),
-             onBoard(rib.frame.te.x(), rib.t()),
+             place(rib.frame.le.x(), rib.t()),
+             place(rib.frame.te.x(), rib.t()),
              Qt::SizeHorCursor,
              tr("Move rib R%1").arg(rib.number),
              {},
              false};
-    h.pull = [i, side](const Design& before, const Point& by) -> Result<Design> {
-      Design d = before;
-      auto stations = ribStations(d.ribs, d.panel.halfSpan);
+    h.pull = [id, i, side](const Design& before, const Point& by) -> Result<Design> {
+      Design changed = before;
+      PanelDesign& d = changed.at(id);
+      auto stations = ribStations(d.ribs, d.panel.span);
       if (i == 0 || i + 1 >= stations.size()) return Problem{"", "there is no such rib any more"};
       // It stops short of its neighbours, so that ribs cannot change places.
       constexpr double least = 2;
@@ -179,7 +206,7 @@ std::vector<Handle> LayoutBoard::handles() const {
       stations[i] = std::clamp(stations[i] + side * by.x(), low, high);
       d.ribs.rule = RibRule::stations;
       d.ribs.stations = stations;
-      return d;
+      return changed;
     };
     out.push_back(std::move(h));
   }
@@ -187,12 +214,16 @@ std::vector<Handle> LayoutBoard::handles() const {
 }
 
 void LayoutBoard::clicked(const Point& p) {
-  const double t = std::abs(p.x());
-  const TrueWing& w = document.wing();
-  int nearest = 1;
-  for (const Rib& rib : w.ribs)
-    if (std::abs(rib.t() - t) < std::abs(w.ribs[static_cast<std::size_t>(nearest - 1)].t() - t)) nearest = rib.number;
-  standpoint.setRib(nearest);
+  // The panel under the pointer first: at a join two ribs stand in the same place.
+  const double y = std::abs(p.x());
+  const TruePanel* there = &document.wing().main().panels.front();
+  for (const TruePanel& one : document.wing().main().panels)
+    if (y >= one.design.inboard) there = &one;
+  const Rib* nearest = &there->ribs.front();
+  for (const Rib& rib : there->ribs)
+    if (std::abs(rib.t() - (y - there->design.inboard)) < std::abs(nearest->t() - (y - there->design.inboard)))
+      nearest = &rib;
+  standpoint.setRib(nearest->number);
 }
 
 } // namespace eup::app

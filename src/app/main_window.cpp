@@ -290,6 +290,7 @@ QWidget* MainWindow::makeSide() {
   column->addLayout(foot);
   connect(decidePanel, &DecidePanel::openCoordinates, this, &MainWindow::chooseCoordinates);
   connect(decidePanel, &DecidePanel::writeSection, this, &MainWindow::chooseSectionFile);
+  connect(decidePanel, &DecidePanel::refused, this, [this](const QString& why) { say(why, true); });
   connect(followsPanel, &FollowsPanel::wanted, this, [this](const QString& path) {
     decidePanel->focusDecision(path.toStdString());
     sideScroll->verticalScrollBar()->setValue(0);
@@ -302,8 +303,8 @@ QWidget* MainWindow::makeSide() {
 
 void MainWindow::refresh() {
   // The rib and spar looked at must be there.
-  const int ribs = static_cast<int>(theDocument.wing().ribs.size()),
-            spars = static_cast<int>(theDocument.wing().spars.size());
+  const int ribs = theDocument.wing().main().ribCount(),
+            spars = static_cast<int>(theDocument.panelOfRib(theStandpoint.rib()).spars.size());
   if (theStandpoint.rib() > ribs) return theStandpoint.setRib(ribs);
   if (theStandpoint.spar() >= spars && theStandpoint.spar() > 0) return theStandpoint.setSpar(std::max(0, spars - 1));
   stack->setCurrentWidget(boards.at(theStandpoint.stage()));

@@ -129,7 +129,8 @@ bool MainWindow::importCoordinates(const QString& end, const QString& path) {
   const auto read = readCoordinates(text.value(), QFileInfo(path).completeBaseName().toStdString());
   if (!read) return fail(read.problem());
   Design next = theDocument.design();
-  SectionChoice& section = end == "root" ? next.sections.root : next.sections.tip;
+  Sections& sections = next.at(theDocument.panelIdOf(theStandpoint.rib())).sections;
+  SectionChoice& section = end == "root" ? sections.root : sections.tip;
   section.kind = SectionKind::listed;
   section.listed = read.value().section;
   theDocument.edit(tr("Section %1").arg(QString::fromStdString(read.value().section.name)), std::move(next));
@@ -178,7 +179,7 @@ void MainWindow::chooseSectionFile(const QString& end) {
 }
 
 bool MainWindow::writeSectionTo(bool root, const QString& path, CoordinateLayout layout) {
-  const auto done = writeSection(theDocument.wing(), root, path.toStdString(), layout);
+  const auto done = writeSection(theDocument.panelOfRib(theStandpoint.rib()), root, path.toStdString(), layout);
   if (done)
     say(tr("The section was written into %1.").arg(path));
   else

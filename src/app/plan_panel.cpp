@@ -749,7 +749,7 @@ QWidget* PlanPanel::usePage() {
   auto* line = new QHBoxLayout;
   auto* span = field(
       w, "otherSpan", tr("Half span to build at"),
-      plain(formatLength(otherSpan > 0 ? otherSpan : document.design().panel.halfSpan, document.design().unit, 2)));
+      plain(formatLength(otherSpan > 0 ? otherSpan : halfSpanOf(document.design().wings.front()), document.design().unit, 2)));
   connect(span, &DecisionEdit::committed, this, [this](const QString& text) {
     typeLength(text, [&](double mm) {
       if (mm < 20 || mm > 20000)
@@ -770,7 +770,7 @@ QWidget* PlanPanel::usePage() {
           [this](int i) { stock = i == 0 ? StockRule::keep : StockRule::step, timer.start(0); });
   rows->addLayout(line);
   rows->addWidget(rule);
-  if (otherSpan > 0 && std::abs(otherSpan - document.design().panel.halfSpan) > 1e-6) {
+  if (otherSpan > 0 && std::abs(otherSpan - halfSpanOf(document.design().wings.front())) > 1e-6) {
     const Changed scaled = atHalfSpan(document.design(), otherSpan, stock);
     changesTable(rows, scaled.design, scaled.notes, "spanChanges");
     rows->addWidget(button(w, tr("Build it at this span"), "buildAtSpan", [this] {

@@ -5,12 +5,11 @@
 namespace eup::app {
 
 const Rib& RibBoard::rib() const {
-  const auto& ribs = document.wing().ribs;
-  return ribs[static_cast<std::size_t>(std::clamp(standpoint.rib(), 1, static_cast<int>(ribs.size())) - 1)];
+  return chosenRib();
 }
 
 QString RibBoard::heading() const {
-  return tr("R%1 at %2").arg(rib().number).arg(len(rib().t()));
+  return tr("R%1 at %2").arg(rib().number).arg(len(panel().design.inboard + rib().t()));
 }
 
 QString RibBoard::subheading() const {
@@ -27,7 +26,7 @@ Point RibBoard::onBoard(const Point& p) const {
 }
 
 std::vector<RibBoard::Small> RibBoard::small() const {
-  const TrueWing& w = document.wing();
+  const TruePanel& w = panel();
   const double room = w.design.panel.rootChord > rib().frame.chord ? w.design.panel.rootChord : rib().frame.chord;
   const int n = static_cast<int>(w.ribs.size()), columns = n <= 16 ? 4 : n <= 60 ? 8 : 20;
   double longest = 0, deepest = 0;
@@ -38,7 +37,7 @@ std::vector<RibBoard::Small> RibBoard::small() const {
   for (int i = 0; i < n; ++i) {
     const int across = i % columns, down = i / columns;
     const Point nose(across * cell, -room * 0.3 - down * row);
-    Small s{i + 1, {}, nose, shrink};
+    Small s{w.design.firstRib + i, {}, nose, shrink};
     s.box.include(nose + Point(0, -row * 0.35));
     s.box.include(nose + Point(cell * 0.95, row * 0.65));
     out.push_back(s);
@@ -56,7 +55,7 @@ Box RibBoard::content() const {
 }
 
 void RibBoard::draw(Ink& ink) const {
-  const TrueWing& w = document.wing();
+  const TruePanel& w = panel();
   const Rib& r = rib();
   const auto flip = [&](const Region& region) {
     Region out = region;
@@ -98,9 +97,10 @@ void RibBoard::draw(Ink& ink) const {
 
   const auto all = small();
   ink.text(all.front().box.low + Point(0, all.front().box.height()),
-           tr("All ribs at one scale: click one, or step with ← →"), look.ink, {0, -12}, Qt::AlignLeft, 13, true);
+           w.design.of > 1 ? tr("All ribs of panel %1 at one scale: click one, or step with ← →").arg(w.design.id.panel + 1)
+                          : tr("All ribs at one scale: click one, or step with ← →"), look.ink, {0, -12}, Qt::AlignLeft, 13, true);
   for (const Small& s : all) {
-    const Rib& one = w.ribs[static_cast<std::size_t>(s.number - 1)];
+    const Rib& one = w.rib(s.number);
     const bool mine = s.number == r.number;
     Region shape = one.wood;
     for (Polyline& loop : shape)
@@ -116,7 +116,7 @@ void RibBoard::draw(Ink& ink) const {
 }
 
 std::vector<Handle> RibBoard::handles() const {
-  const TrueWing& w = document.wing();
+  const TruePanel& w = panel();
   const Rib& r = rib();
   const double side = mirrored() ? -1 : 1, chord = r.frame.chord;
   std::vector<Handle> out;
@@ -129,14 +129,15 @@ std::vector<Handle> RibBoard::handles() const {
              tr("Move %1").arg(name),
              {},
              false};
-    h.pull = [k, side, chord](const Design& before, const Point& by) -> Result<Design> {
+    h.pull = [id = here(), k, side, chord](const Design& before, const Point& by) -> Result<Design> {
       // The whole line moves along: as many hundredths of the chord at the root as at the tip.
-      if (k >= before.spars.size()) return Problem{"", "there is no such spar any more"};
-      const std::string path = "spars." + std::to_string(k);
+      const auto& spars = before.at(id).spars;
+      if (k >= spars.size()) return Problem{"", "there is no such spar any more"};
+      const std::string path = pathOf(id) + "spars." + std::to_string(k);
       const double shift = side * by.x() / chord;
-      auto moved = decideValue(before, path + ".rootFraction", before.spars[k].rootFraction + shift);
+      auto moved = decideValue(before, path + ".rootFraction", spars[k].rootFraction + shift);
       if (!moved) return moved;
-      return decideValue(moved.value(), path + ".tipFraction", before.spars[k].tipFraction + shift);
+      return decideValue(moved.value(), path + ".tipFraction", spars[k].tipFraction + shift);
     };
     out.push_back(std::move(h));
   }
@@ -146,8 +147,9 @@ std::vector<Handle> RibBoard::handles() const {
     const GridPlace g = gridPlace(sheet.fraction);
     const Point at = onBoard(pointAt(face, {g.index, g.share}));
     out.push_back({tr("sheet edge"), at, at, Qt::SizeHorCursor, tr("Move sheet edge"),
-                   [side, chord](const Design& d, const Point& by) {
-                     return decideValue(d, "sheeting.fraction", d.sheeting.fraction + side * by.x() / chord);
+                   [id = here(), side, chord](const Design& d, const Point& by) {
+                     return decideValue(d, pathOf(id) + "sheeting.fraction",
+                                        d.at(id).sheeting.fraction + side * by.x() / chord);
                    }});
   }
   if (w.design.trailingEdge.kind != TrailingEdgeKind::none) {
@@ -155,8 +157,9 @@ std::vector<Handle> RibBoard::handles() const {
     const auto place = lastCrossing(r.upper, x);
     const Point at = onBoard(place ? pointAt(r.upper, *place) : Point(x, 0));
     out.push_back({tr("front of the trailing edge"), at, at, Qt::SizeHorCursor, tr("Change TE width"),
-                   [side](const Design& d, const Point& by) {
-                     return decideValue(d, "trailingEdge.width", d.trailingEdge.width - side * by.x());
+                   [id = here(), side](const Design& d, const Point& by) {
+                     return decideValue(d, pathOf(id) + "trailingEdge.width",
+                                        d.at(id).trailingEdge.width - side * by.x());
                    }});
   }
   return out;

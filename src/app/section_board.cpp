@@ -11,18 +11,19 @@ constexpr double differenceAt = -0.30, noseAt = -0.62, noseShare = 0.07, noseRoo
 } // namespace
 
 QString SectionBoard::heading() const {
-  return standpoint.tipSection() ? tr("Tip section at its chord") : tr("Root section at its chord");
+  const QString end = standpoint.tipSection() ? tr("Tip section at its chord") : tr("Root section at its chord");
+  return panel().design.of > 1 ? tr("Panel %1: %2").arg(panel().design.id.panel + 1).arg(end) : end;
 }
 QString SectionBoard::subheading() const {
   return tr("drag the crest, the camber, the trailing edge, a listed or traced point; choose root or tip on the right");
 }
 
 double SectionBoard::chord() const {
-  const Panel& p = document.wing().design.panel;
+  const Panel& p = panel().design.panel;
   return standpoint.tipSection() ? p.tipChord : p.rootChord;
 }
 const Section& SectionBoard::section() const {
-  return standpoint.tipSection() ? document.wing().tipSection : document.wing().rootSection;
+  return standpoint.tipSection() ? panel().tipSection : panel().rootSection;
 }
 
 Point SectionBoard::placed(const Point& p) const {
@@ -42,7 +43,7 @@ Box SectionBoard::content() const {
 }
 
 std::vector<SectionBoard::Other> SectionBoard::others() const {
-  const TrueWing& w = document.wing();
+  const TruePanel& w = panel();
   std::vector<Other> out;
   const bool tip = standpoint.tipSection();
   if (!(w.rootSection.upper == w.tipSection.upper && w.rootSection.lower == w.tipSection.lower))
@@ -51,9 +52,8 @@ std::vector<SectionBoard::Other> SectionBoard::others() const {
                    tip ? w.rootSection : w.tipSection, look.accent, Qt::DashLine});
   if (const auto naca = readNaca(standpoint.compareWith().toStdString()))
     out.push_back({tr("NACA %1").arg(standpoint.compareWith()), makeNaca(naca.value()), look.wrong, Qt::DashDotLine});
-  const auto rib = static_cast<std::size_t>(standpoint.rib() - 1);
-  if (rib > 0 && rib + 1 < w.ribs.size()) { // the ends are drawn anyway
-    const Cut cut = w.loft.cutAt(w.ribs[rib].t());
+  if (const Rib& rib = chosenRib(); rib.kind == RibKind::main) { // the ends are drawn anyway
+    const Cut cut = w.loft.cutAt(rib.t());
     Other loft{tr("the loft at R%1").arg(standpoint.rib()), {}, look.good, Qt::DotLine};
     for (const bool upper : {true, false})
       for (const Point& p : upper ? cut.upper : cut.lower)
@@ -65,15 +65,15 @@ std::vector<SectionBoard::Other> SectionBoard::others() const {
 
 /// The plan behind a traced section, so that the curve can be seen against the ink it was read from.
 void SectionBoard::drawUnderlay(Ink& ink) const {
-  const TrueWing& w = document.wing();
+  const TruePanel& w = panel();
   const bool tip = standpoint.tipSection();
   const ShapedSection& shaped = tip ? w.tipShape : w.rootShape;
   if (!shaped.trace || !standpoint.underlay()) return;
-  for (const Reading& r : w.design.plan.readings) {
+  for (const Reading& r : document.wing().design.plan.readings) {
     if (r.kind != ReadingKind::upperSurface || r.number != (tip ? 2 : 1)) continue;
     const auto i = static_cast<std::size_t>(r.sheet - 1);
     const PlanImage* image = document.planImages().image(i);
-    if (!image || i >= w.plan.sheets.size()) return;
+    if (!image || i >= document.wing().plan.sheets.size()) return;
     const auto toPlan = [&](double x, double y) {
       const Point b = board(QPointF(x, y)) / chord();
       return shaped.trace->placed.toPlan(Point(mirrored() ? 1 - b.x() : b.x(), b.y()));
@@ -85,12 +85,12 @@ void SectionBoard::drawUnderlay(Ink& ink) const {
                            .normalized()
                            .toAlignedRect() &
                        rect();
-    return drawPlan(ink.painter, *image, w.plan.sheets[i].map().inverse() * view, area, look.accent, 0.8);
+    return drawPlan(ink.painter, *image, document.wing().plan.sheets[i].map().inverse() * view, area, look.accent, 0.8);
   }
 }
 
 void SectionBoard::draw(Ink& ink) const {
-  const TrueWing& w = document.wing();
+  const TruePanel& w = panel();
   const bool tip = standpoint.tipSection();
   const Section& s = section();
   const SectionMeasures& m = tip ? w.tipMeasures : w.rootMeasures;
@@ -163,10 +163,12 @@ void SectionBoard::drawDifference(Ink& ink, const std::vector<Other>& all) const
 }
 
 void SectionBoard::drawNose(Ink& ink) const {
-  const TrueWing& w = document.wing();
+  const TruePanel& w = panel();
   const Section& s = section();
   const double c = chord(), larger = noseRoom / noseShare;
-  const Figure* radius = w.figure(standpoint.tipSection() ? "section.tip.noseRadius" : "section.root.noseRadius");
+  const bool tip = standpoint.tipSection();
+  const double radius = c * noseRadiusOf(tip ? w.design.sections.tip : w.design.sections.root,
+                                         tip ? w.tipMeasures : w.rootMeasures);
   const auto at = [&](const Point& p) {
     const Point q = p * larger * c;
     return Point(mirrored() ? c - q.x() - 0.02 * c : q.x() + 0.02 * c, q.y() + noseAt * c);
@@ -177,9 +179,9 @@ void SectionBoard::drawNose(Ink& ink) const {
   for (std::size_t i = 1; i < s.lower.size() && s.lower[i].x() < noseShare; ++i) nose.push_back(at(s.lower[i]));
   if (nose.size() > 2) ink.loop(nose, look.balsa, look.ink, 1.4);
   ink.line(at({-0.004, 0}), at({noseShare, 0}), look.faint, 1, Qt::DashDotLine);
-  if (!radius || radius->value <= 0) return;
+  if (radius <= 0) return;
   // The circle touches the nose point; its centre lies where the points next to the nose have it.
-  const double r = radius->value / c;
+  const double r = radius / c;
   const SectionMeasures& m = standpoint.tipSection() ? w.tipMeasures : w.rootMeasures;
   const Point centre = m.noseCentre.norm() > 0 ? Point(m.noseCentre.normalized() * r) : Point(r, 0);
   Polyline circle;
@@ -189,14 +191,16 @@ void SectionBoard::drawNose(Ink& ink) const {
   const Point beside = at({noseShare, 0});
   const double side = mirrored() ? -14 : 14;
   const auto align = mirrored() ? Qt::AlignRight : Qt::AlignLeft;
-  ink.text(beside, tr("nose radius %1").arg(len(radius->value)), look.accent, {side, -4}, align, 13, true);
+  ink.text(beside, tr("nose radius %1").arg(len(radius)), look.accent, {side, -4}, align, 13, true);
   ink.text(beside, tr("the nose, %1 times larger; Write this section prints a gauge for it").arg(larger, 0, 'f', 1),
            look.faint, {side, 14}, align, 11);
 }
 
 std::vector<Handle> SectionBoard::handles() const {
-  const TrueWing& w = document.wing();
+  const TruePanel& w = panel();
   const bool tip = standpoint.tipSection();
+  if (!tip && !w.design.innermost() && w.design.panel.continues) return {}; // worked on as the tip of the panel inside
+  const PanelId id = here();
   const Section& s = section();
   const SectionMeasures& m = tip ? w.tipMeasures : w.rootMeasures;
   const SectionChoice& choice = tip ? w.design.sections.tip : w.design.sections.root;
@@ -205,9 +209,10 @@ std::vector<Handle> SectionBoard::handles() const {
   const auto decided = [&](const QString& name, const Point& fraction, StepKind what, double now, double share) {
     const Point at = placed(fraction);
     out.push_back({name, at, at, Qt::SizeVerCursor, tr("Move %1").arg(name),
-                   [tip, what, now, share, c](const Design& before, const Point& by) -> Result<Design> {
+                   [id, tip, what, now, share, c](const Design& before, const Point& by) -> Result<Design> {
                      Design d = before;
-                     SectionChoice& chosen = tip ? d.sections.tip : d.sections.root;
+                     PanelDesign& p = d.at(id);
+                     SectionChoice& chosen = tip ? p.sections.tip : p.sections.root;
                      chosen = withDecided(chosen, what, now + by.y() / c * share);
                      return d;
                    }});
@@ -231,10 +236,11 @@ std::vector<Handle> SectionBoard::handles() const {
       const QString name = (upper ? tr("upper point %1") : tr("lower point %1")).arg(i + 1);
       const Point at = placed(points[i]);
       out.push_back({name, at, at, Qt::SizeAllCursor, tr("Move %1").arg(name),
-                     [tip, traced, upper, i, c, mirror = mirrored(),
+                     [id, tip, traced, upper, i, c, mirror = mirrored(),
                       trace = shaped.trace](const Design& before, const Point& by) -> Result<Design> {
                        Design d = before;
-                       SectionChoice& chosen = tip ? d.sections.tip : d.sections.root;
+                       PanelDesign& p = d.at(id);
+                     SectionChoice& chosen = tip ? p.sections.tip : p.sections.root;
                        const Point move = Point(mirror ? -by.x() : by.x(), by.y()) / c;
                        Polyline& line = traced ? (upper ? chosen.traced.upper : chosen.traced.lower)
                                                : (upper ? chosen.listed.upper : chosen.listed.lower);

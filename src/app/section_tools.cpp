@@ -34,7 +34,8 @@ SectionTools::SectionTools(Document& d, Standpoint& s, bool isRoot, QWidget* par
   for (const Choice& c : stepChoices)
     steps->addItem(QString::fromUtf8(c.label.data(), static_cast<qsizetype>(c.label.size())));
   grid->addWidget(steps, 0, 0);
-  const SectionChoice& now = root ? document.design().sections.root : document.design().sections.tip;
+  const Sections& sections = document.design().at(document.panelIdOf(standpoint.rib())).sections;
+  const SectionChoice& now = root ? sections.root : sections.tip;
   auto* more = add(tr("Add this change"), "addStep", 0, 1, [this, steps] {
     edit(tr("Add a change"), [&](SectionChoice& c) {
       SectionStep step;
@@ -72,7 +73,8 @@ SectionTools::SectionTools(Document& d, Standpoint& s, bool isRoot, QWidget* par
   refresh();
   trace->setToolTip(tr("Read the section's outline, top and below, under Measure plan first"));
   add(root ? tr("As the tip") : tr("As the root"), "asOther", 3, 1, [this] {
-    const SectionChoice other = root ? document.design().sections.tip : document.design().sections.root;
+    const Sections& both = document.design().at(document.panelIdOf(standpoint.rib())).sections;
+    const SectionChoice other = root ? both.tip : both.root;
     edit(tr("Section as the other end"), [&](SectionChoice& c) { c = other; });
   });
   grid->addWidget(new QLabel(tr("Lay over it NACA"), this), 4, 0);
@@ -99,7 +101,8 @@ SectionTools::SectionTools(Document& d, Standpoint& s, bool isRoot, QWidget* par
 
 void SectionTools::edit(const QString& name, const std::function<void(SectionChoice&)>& change) {
   Design next = document.design();
-  change(root ? next.sections.root : next.sections.tip);
+  Sections& sections = next.at(document.panelIdOf(standpoint.rib())).sections;
+  change(root ? sections.root : sections.tip);
   document.edit(name, std::move(next));
 }
 

@@ -18,16 +18,16 @@ SpanRule::SpanRule(Document& d, Standpoint& s, const Look& l, QWidget* parent)
   connect(&standpoint, &Standpoint::changed, this, [this] { update(); });
 }
 
-double SpanRule::xOf(double t) const {
-  const double share = t / document.wing().loft.span();
+double SpanRule::xOf(double y) const {
+  const double share = y / document.wing().main().planform.halfSpan;
   return side + (standpoint.hand() == ShownHand::left ? 1 - share : share) * (width() - 2 * side);
 }
 
 void SpanRule::goTo(int number) {
-  standpoint.setRib(std::clamp(number, 1, static_cast<int>(document.wing().ribs.size())));
+  standpoint.setRib(std::clamp(number, 1, document.wing().main().ribCount()));
 }
 void SpanRule::step(int by) {
-  goTo(std::clamp(standpoint.rib(), 1, static_cast<int>(document.wing().ribs.size())) + by);
+  goTo(std::clamp(standpoint.rib(), 1, document.wing().main().ribCount()) + by);
 }
 
 void SpanRule::paintEvent(QPaintEvent*) {
@@ -36,8 +36,8 @@ void SpanRule::paintEvent(QPaintEvent*) {
   p.fillRect(rect(), look.panel);
   p.setPen(look.edge);
   p.drawLine(0, 0, width(), 0);
-  const TrueWing& w = document.wing();
-  const double span = w.loft.span();
+  const WholeWing& wing = document.wing().main();
+  const double span = wing.planform.halfSpan;
   QFont font = p.font();
   font.setPixelSize(10);
   p.setFont(font);
@@ -55,14 +55,16 @@ void SpanRule::paintEvent(QPaintEvent*) {
     p.drawText(QRectF(xOf(t) - 30, ruleY + 7, 60, 14), Qt::AlignCenter,
                inch ? QString("%1\"").arg(t / mmPerInch, 0, 'f', 0) : QString::number(t, 'f', 0));
   }
-  // A spar runs the whole panel: a stripe of wood over the rule.
-  if (!w.spars.empty())
-    p.fillRect(QRectF(QPointF(std::min(xOf(0), xOf(span)), ruleY - 4), QSizeF(std::abs(xOf(span) - xOf(0)), 3)),
-               look.hardwood);
+  // A spar runs the whole panel: a stripe of wood over the rule. Joins between panels are upright bars under it.
+  for (const TruePanel& w : wing.panels) {
+    const double from = xOf(w.design.inboard), to = xOf(w.design.inboard + w.loft.span());
+    if (!w.spars.empty()) p.fillRect(QRectF(QPointF(std::min(from, to), ruleY - 4), QSizeF(std::abs(to - from), 3)), look.hardwood);
+    if (!w.design.innermost()) p.fillRect(QRectF(from - 1.5, ruleY - 6, 3, 16), look.ink);
+  }
   double lastLabel = -1e9;
-  for (const Rib& rib : w.ribs) {
+  for (const TruePanel& w : wing.panels) for (const Rib& rib : w.ribs) {
     const bool mine = rib.number == standpoint.rib();
-    const double x = xOf(rib.t());
+    const double x = xOf(w.design.inboard + rib.t());
     p.setPen(QPen(mine ? look.accent : look.ink, mine ? 3 : 1.4));
     p.drawLine(QPointF(x, ruleY - 16), QPointF(x, ruleY));
     if (!mine && std::abs(x - lastLabel) < 26) continue;
@@ -74,8 +76,9 @@ void SpanRule::paintEvent(QPaintEvent*) {
     p.drawText(QRectF(x - 20, ruleY - 31, 40, 13), Qt::AlignCenter, QString::fromStdString(rib.name()));
   }
   for (const Finding& f : document.findings()) {
-    if (!f.rib || *f.rib < 1 || *f.rib > static_cast<int>(w.ribs.size())) continue;
-    const double x = xOf(w.ribs[static_cast<std::size_t>(*f.rib - 1)].t());
+    if (!f.rib || *f.rib < 1 || *f.rib > wing.ribCount()) continue;
+    const TruePanel& w = wing.panelOfRib(*f.rib);
+    const double x = xOf(w.design.inboard + w.rib(*f.rib).t());
     p.setPen(Qt::NoPen);
     p.setBrush(f.severity == Severity::note ? look.faint : look.wrong);
     p.drawPolygon(QPolygonF{{x, 3}, {x - 5, 11}, {x + 5, 11}});
@@ -95,8 +98,9 @@ void SpanRule::paintEvent(QPaintEvent*) {
 void SpanRule::pick(double x) {
   int nearest = 1;
   double best = 1e300;
-  for (const Rib& rib : document.wing().ribs)
-    if (const double d = std::abs(xOf(rib.t()) - x); d < best) best = d, nearest = rib.number;
+  for (const TruePanel& w : document.wing().main().panels)
+    for (const Rib& rib : w.ribs)
+      if (const double d = std::abs(xOf(w.design.inboard + rib.t()) - x); d < best) best = d, nearest = rib.number;
   goTo(nearest);
 }
 
@@ -117,7 +121,7 @@ void SpanRule::keyPressEvent(QKeyEvent* event) {
   case Qt::Key_Home:
     return goTo(1);
   case Qt::Key_End:
-    return goTo(static_cast<int>(document.wing().ribs.size()));
+    return goTo(document.wing().main().ribCount());
   default:
     QWidget::keyPressEvent(event);
   }

@@ -12,7 +12,7 @@ class SpanRule : public QWidget {
 public:
   SpanRule(Document& document, Standpoint& standpoint, const Look& look, QWidget* parent = nullptr);
   /// Where a station stands, in pixels; mirrored for the left hand.
-  double xOf(double t) const;
+  double xOf(double y) const;
   void step(int by);
   void goTo(int number);
 

@@ -10,7 +10,8 @@ constexpr double sparAt = 0, momentAt = -0.42, curveHeight = 0.17;
 } // namespace
 
 QString SparBoard::heading() const {
-  return tr("Spars from the front, and what they carry");
+  return panel().design.of > 1 ? tr("Panel %1: spars from the front, and what they carry").arg(panel().design.id.panel + 1)
+                               : tr("Spars from the front, and what they carry");
 }
 QString SparBoard::subheading() const {
   return tr("span true to scale, depth drawn %1 times larger · estimates for model aircraft, no approval of anything")
@@ -18,21 +19,21 @@ QString SparBoard::subheading() const {
 }
 
 QString SparBoard::emptyText() const {
-  return document.wing().design.spars.empty()
+  return panel().design.spars.empty()
              ? tr("No spar yet. A spar carries the lift to the root: this stage tells how hard it works and what is in "
                   "reserve.\n\nPress “Add a spar” on the right to begin.")
              : QString();
 }
 
 double SparBoard::stretch() const {
-  const TrueWing& w = document.wing();
+  const TruePanel& w = panel();
   double deepest = 1;
   for (const SparLine& line : w.spars) deepest = std::max(deepest, line.upperSeat.root.y() - line.lowerSeat.root.y());
   return std::max(1.0, std::round(0.2 * w.loft.span() / deepest * 2) / 2);
 }
 
 Box SparBoard::content() const {
-  const double span = document.wing().loft.span();
+  const double span = panel().loft.span();
   Box box;
   const double from = standpoint.hand() == ShownHand::right ? 0 : -span,
                to = standpoint.hand() == ShownHand::left ? 0 : span;
@@ -42,7 +43,7 @@ Box SparBoard::content() const {
 }
 
 void SparBoard::draw(Ink& ink) const {
-  const TrueWing& w = document.wing();
+  const TruePanel& w = panel();
   const double span = w.loft.span(), k = stretch();
   const auto half = [&](double side) {
     const auto at = [&](double t, double z) { return Point(side * t, sparAt + z * k); };
@@ -76,13 +77,14 @@ void SparBoard::draw(Ink& ink) const {
       ink.line(at(rib.t(), line->upperSeat.at(rib.t()).y()), at(rib.t(), line->lowerSeat.at(rib.t()).y()),
                mine ? look.accent : look.faint, mine ? 2 : 1, mine ? Qt::SolidLine : Qt::DashLine);
     }
-    const double base = momentAt * span, high = curveHeight * span, most = std::max(w.strength.load.moment(0), 1e-9),
-                 lift = std::max(w.strength.load.perLength(0), w.strength.load.perLength(span / 2));
+    const double base = momentAt * span, high = curveHeight * span, most = std::max(w.strength.load.moment(w.design.inboard), 1e-9),
+                 lift = std::max(w.strength.load.perLength(w.design.inboard),
+                               w.strength.load.perLength(w.design.inboard + span / 2));
     Polyline moment{{0, base}}, spread;
     for (int i = 0; i <= 60; ++i) {
       const double t = span * i / 60;
-      moment.emplace_back(side * t, base + high * w.strength.load.moment(t) / most);
-      spread.emplace_back(side * t, base + high * 0.8 * w.strength.load.perLength(t) / lift);
+      moment.emplace_back(side * t, base + high * w.strength.load.moment(w.design.inboard + t) / most);
+      spread.emplace_back(side * t, base + high * 0.8 * w.strength.load.perLength(w.design.inboard + t) / lift);
     }
     moment.emplace_back(side * span, base);
     ink.loop(moment, look.accentSoft, look.accent, 1.5);
@@ -95,10 +97,9 @@ void SparBoard::draw(Ink& ink) const {
   const Point head(mirrored() ? -span : standpoint.hand() == ShownHand::both ? -span : 0, base + curveHeight * span);
   ink.text(head, tr("Bending along the span (filled) and how the lift is spread (dashed)"), look.ink, {0, -14},
            Qt::AlignLeft, 13, true);
-  const auto& ribs = w.ribs;
-  const Rib& r = ribs[static_cast<std::size_t>(std::clamp(standpoint.rib(), 1, static_cast<int>(ribs.size())) - 1)];
-  const double m = w.strength.load.moment(r.t());
-  const Point mark(side * r.t(), base + curveHeight * span * m / std::max(w.strength.load.moment(0), 1e-9));
+  const Rib& r = chosenRib();
+  const double m = w.strength.load.moment(w.design.inboard + r.t());
+  const Point mark(side * r.t(), base + curveHeight * span * m / std::max(w.strength.load.moment(w.design.inboard), 1e-9));
   ink.line({side * r.t(), base}, mark, look.accent, 2);
   ink.text(mark, tr("R%1: %2 N·mm").arg(r.number).arg(m, 0, 'f', 0), look.accent, {mirrored() ? -8.0 : 8.0, -2},
            mirrored() ? Qt::AlignRight : Qt::AlignLeft, 12, true);
@@ -116,12 +117,11 @@ void SparBoard::draw(Ink& ink) const {
 }
 
 void SparBoard::clicked(const Point& p) {
-  const TrueWing& w = document.wing();
   const double t = std::abs(p.x());
-  int nearest = 1;
-  for (const Rib& rib : w.ribs)
-    if (std::abs(rib.t() - t) < std::abs(w.ribs[static_cast<std::size_t>(nearest - 1)].t() - t)) nearest = rib.number;
-  standpoint.setRib(nearest);
+  const Rib* nearest = &chosenRib();
+  for (const Rib& rib : panel().ribs)
+    if (std::abs(rib.t() - t) < std::abs(nearest->t() - t)) nearest = &rib;
+  standpoint.setRib(nearest->number);
 }
 
 } // namespace eup::app

@@ -48,8 +48,8 @@ protected:
   void clicked(const Point& p) override;
 
 private:
-  Point onBoard(double x, double t) const;
-  void drawHalf(Ink& ink, double side) const;
+  Point onBoard(double x, double y) const;
+  void drawPanel(Ink& ink, const TruePanel& panel, double side) const;
   void drawUnderlay(Ink& ink, double side) const;
 };
 
@@ -108,6 +108,10 @@ protected:
   std::vector<Handle> handles() const override;
 
 private:
+  double reach() const;
+  const TruePanel* inside() const;
+  Point drawPanel(Ink& ink, const TruePanel& panel, double side, const Point& from, double angle, bool faint,
+                  Point* underTip) const;
   void drawHalf(Ink& ink, double side) const;
   void drawBrace(Ink& ink, const Point& at, double room) const;
   void drawPacking(Ink& ink, const Point& at, double room) const;

@@ -161,7 +161,7 @@ int plan(const Args& args, Streams io) {
 int sectionSheet(const Args& args, Streams io) {
   const auto wing = wingOf(args.file, io);
   if (const int* code = std::get_if<int>(&wing)) return *code;
-  const auto done = writeSection(std::get<TrueWing>(wing), args.end == "root", args.folder,
+  const auto done = writeSection(std::get<TrueWing>(wing).inner(), args.end == "root", args.folder,
                                  args.layout == "blocks" ? CoordinateLayout::blocks : CoordinateLayout::loop,
                                  args.paper == "letter" ? Paper::letter : Paper::a4);
   if (!done) return refuse(io, "cannot write", done.problem(), unreadable);

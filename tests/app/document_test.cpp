@@ -9,7 +9,7 @@ namespace {
 
 Design withChord(const Document& document, double chord) {
   Design d = document.design();
-  d.panel.rootChord = chord;
+  d.inner().panel.rootChord = chord;
   return d;
 }
 
@@ -21,11 +21,11 @@ TEST(DocumentTest, UndoesAndRedoesByName) {
   EXPECT_EQ(changed.count(), 2);
   EXPECT_EQ(document.undoName(), "Root chord again");
   document.undo();
-  EXPECT_DOUBLE_EQ(document.design().panel.rootChord, 230);
-  EXPECT_DOUBLE_EQ(document.wing().ribs[0].frame.chord, 230) << "the wing follows back";
+  EXPECT_DOUBLE_EQ(document.design().inner().panel.rootChord, 230);
+  EXPECT_DOUBLE_EQ(document.wing().inner().ribs[0].frame.chord, 230) << "the wing follows back";
   EXPECT_EQ(document.redoName(), "Root chord again");
   document.redo();
-  EXPECT_DOUBLE_EQ(document.design().panel.rootChord, 240);
+  EXPECT_DOUBLE_EQ(document.design().inner().panel.rootChord, 240);
   document.undo();
   document.edit("Another way", withChord(document, 250));
   EXPECT_FALSE(document.canRedo()) << "a new way closes the old one";
@@ -48,9 +48,9 @@ TEST(DocumentTest, RowsOfMergedEditsAreOneStep) {
   document.settle();
   for (int i = 0; i < 20; ++i) document.edit("drag", withChord(document, 261 + i), "drag:x");
   document.undo();
-  EXPECT_DOUBLE_EQ(document.design().panel.rootChord, 240) << "letting go ends the row";
+  EXPECT_DOUBLE_EQ(document.design().inner().panel.rootChord, 240) << "letting go ends the row";
   document.undo();
-  EXPECT_DOUBLE_EQ(document.design().panel.rootChord, 220);
+  EXPECT_DOUBLE_EQ(document.design().inner().panel.rootChord, 220);
 }
 
 TEST(DocumentTest, KeepsAThousandEditsInBounds) {
@@ -87,7 +87,7 @@ TEST(DocumentTest, AnyDecisionsInAnyOrderAreShown) {
     window.document().edit(QString::fromStdString(d.label), next.value());
     window.standpoint().setStage(allStages[random() % 5]);
     window.standpoint().setHand(static_cast<ShownHand>(random() % 3));
-    window.standpoint().setRib(1 + random() % static_cast<int>(window.document().wing().ribs.size()));
+    window.standpoint().setRib(1 + random() % static_cast<int>(window.document().wing().inner().ribs.size()));
     EXPECT_FALSE(window.board(window.standpoint().stage())->grab().isNull());
     for (const Handle& h : window.board(window.standpoint().stage())->handlesNow()) {
       const auto pulled = h.pull(window.document().design(), {3, -2});
@@ -134,15 +134,15 @@ TEST_F(More, StationsAreTypedAsAList) {
   stage(3);
   tab("Ribs");
   choose("ribs.rule", "stations");
-  EXPECT_EQ(design().ribs.stations.size(), 14u) << "by way of even spacing, which makes one more";
+  EXPECT_EQ(design().inner().ribs.stations.size(), 14u) << "by way of even spacing, which makes one more";
   type("ribs.stations", "0; 10 in; 500; 748");
-  EXPECT_EQ(design().ribs.stations.size(), 4u);
-  EXPECT_NEAR(design().ribs.stations[1], 254, 1e-9);
+  EXPECT_EQ(design().inner().ribs.stations.size(), 4u);
+  EXPECT_NEAR(design().inner().ribs.stations[1], 254, 1e-9);
   type("ribs.stations", "0; 900");
   EXPECT_FALSE(window->document().possible());
   QTest::keyClick(window.get(), Qt::Key_Z, Qt::ControlModifier);
   EXPECT_TRUE(window->document().possible());
-  EXPECT_EQ(design().ribs.stations.size(), 4u);
+  EXPECT_EQ(design().inner().ribs.stations.size(), 4u);
 }
 
 TEST_F(More, HandTurnsByKey) {
@@ -167,7 +167,7 @@ TEST_F(More, RibIsPickedOnTheBoards) {
 TEST_F(More, RiseAndAngleFollowEachOther) {
   stage(6);
   type("join.dihedral.angle", "5");
-  EXPECT_EQ(design().join.dihedral.by, DihedralBy::angle);
+  EXPECT_EQ(design().inner().join.dihedral.by, DihedralBy::angle);
   EXPECT_NEAR(figure("join.rise"), 748 * std::sin(degToRad(5)), 1e-6);
   type("join.dihedral.rise", "2 in");
   EXPECT_NEAR(figure("join.rise"), 50.8, 1e-9);
@@ -218,7 +218,7 @@ TEST_F(More, EverythingIsReachedByTab) {
     QTest::keyClick(QApplication::focusWidget() ? QApplication::focusWidget() : window.get(), Qt::Key_Tab);
     if (QWidget* now = QApplication::focusWidget()) seen.insert(now);
   }
-  for (const char* field : {"panel.halfSpan", "panel.washoutAxis", "find"})
+  for (const char* field : {"panel.span", "panel.washoutAxis", "find"})
     EXPECT_TRUE(seen.contains(find<QLineEdit>(field))) << field;
   EXPECT_TRUE(seen.contains(find<QToolButton>("stage4")));
   EXPECT_TRUE(seen.contains(find<QToolButton>("hand left")));

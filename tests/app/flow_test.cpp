@@ -11,26 +11,26 @@ TEST_F(Flow, TypeSeeDragUndoExportReopen) {
   // Type decisions, see figures change.
   stage(3);
   const double before = figure("panel.area");
-  type("panel.halfSpan", "30 in");
-  EXPECT_NEAR(design().panel.halfSpan, 762, 1e-9);
-  EXPECT_EQ(shown("panel.halfSpan"), "762");
+  type("panel.span", "30 in");
+  EXPECT_NEAR(design().inner().panel.span, 762, 1e-9);
+  EXPECT_EQ(shown("panel.span"), "762");
   type("panel.tipChord", "6 1/2\"");
-  EXPECT_NEAR(design().panel.tipChord, 165.1, 1e-9);
+  EXPECT_NEAR(design().inner().panel.tipChord, 165.1, 1e-9);
   EXPECT_GT(figure("panel.area"), before);
   auto* follows = window->findChild<FollowsPanel*>();
   ASSERT_NE(follows->rowOf("panel.area"), nullptr);
   EXPECT_TRUE(follows->rowOf("panel.area")->findChild<QLabel*>("delta")->isVisible()) << "what moved is shown";
 
   // Drag a rib; it is one step back.
-  const double station = window->document().wing().ribs[4].t();
+  const double station = window->document().wing().inner().ribs[4].t();
   drag("rib R5", {30, 0});
-  EXPECT_GT(window->document().wing().ribs[4].t(), station + 5);
-  EXPECT_EQ(design().ribs.rule, RibRule::stations);
+  EXPECT_GT(window->document().wing().inner().ribs[4].t(), station + 5);
+  EXPECT_EQ(design().inner().ribs.rule, RibRule::stations);
   EXPECT_EQ(window->document().undoName(), "Move rib R5");
   QTest::keyClick(window.get(), Qt::Key_Z, Qt::ControlModifier);
-  EXPECT_DOUBLE_EQ(window->document().wing().ribs[4].t(), station);
+  EXPECT_DOUBLE_EQ(window->document().wing().inner().ribs[4].t(), station);
   QTest::keyClick(window.get(), Qt::Key_Z, Qt::ControlModifier | Qt::ShiftModifier);
-  EXPECT_GT(window->document().wing().ribs[4].t(), station + 5);
+  EXPECT_GT(window->document().wing().inner().ribs[4].t(), station + 5);
 
   // Take it away.
   QTemporaryDir out;

@@ -122,17 +122,17 @@ TEST_F(PlanStage, IsMadeTrueAndReadAsAPersonDoes) {
   window->document().redo();
 
   page("Use");
-  const double before = design().panel.halfSpan;
+  const double before = design().inner().panel.span;
   EXPECT_GE(find<QTableWidget>("usedChanges")->rowCount(), 4);
   press("useReadings");
   settle();
-  EXPECT_NE(design().panel.halfSpan, before);
-  EXPECT_NEAR(design().panel.halfSpan, 750, 0.3);
-  EXPECT_NEAR(design().panel.rootChord, 240, 0.3);
-  EXPECT_EQ(design().ribs.count, 13);
+  EXPECT_NE(design().inner().panel.span, before);
+  EXPECT_NEAR(design().inner().panel.span, 750, 0.3);
+  EXPECT_NEAR(design().inner().panel.rootChord, 240, 0.3);
+  EXPECT_EQ(design().inner().ribs.count, 13);
   EXPECT_EQ(window->document().undoName(), "Use the plan's readings");
   window->document().undo();
-  EXPECT_EQ(design().panel.halfSpan, before);
+  EXPECT_EQ(design().inner().panel.span, before);
 }
 
 TEST_F(PlanStage, IsReadByKeyboardAlone) {
@@ -330,10 +330,10 @@ TEST_F(PlanStage, AnotherSpanShowsWhatChangesAndBuildsIt) {
   EXPECT_GE(find<QTableWidget>("spanChanges")->rowCount(), 5);
   press("buildAtSpan");
   settle();
-  EXPECT_EQ(design().panel.halfSpan, 1000);
-  EXPECT_NEAR(design().panel.rootChord, 236 * 1000 / 748.0, 1e-9);
+  EXPECT_EQ(design().inner().panel.span, 1000);
+  EXPECT_NEAR(design().inner().panel.rootChord, 236 * 1000 / 748.0, 1e-9);
   window->document().undo();
-  EXPECT_EQ(design().panel.halfSpan, 748);
+  EXPECT_EQ(design().inner().panel.span, 748);
 }
 
 TEST_F(PlanStage, SheetsAreNamedAddedAndTakenOut) {

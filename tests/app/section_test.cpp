@@ -40,24 +40,24 @@ TEST_F(SectionStage, ChangesAreStepsThatCanBeTakenBack) {
   QTest::mouseClick(find<QCheckBox>("sections.root.steps.0.on"), Qt::LeftButton, {}, {8, 8});
   EXPECT_NEAR(figure("section.root.thickness"), before, 0.01);
   press("dropStep");
-  EXPECT_TRUE(design().sections.root.steps.empty());
-  EXPECT_EQ(design().sections.root.naca, "2413");
+  EXPECT_TRUE(design().inner().sections.root.steps.empty());
+  EXPECT_EQ(design().inner().sections.root.naca, "2413");
 }
 
 TEST_F(SectionStage, TheCrestTheTailAndThePointsAreDragged) {
   const double before = figure("section.root.thickness");
   drag("thickness crest", {0, -12});
   EXPECT_GT(figure("section.root.thickness"), before + 1);
-  EXPECT_EQ(design().sections.root.steps.at(0).kind, StepKind::thickness);
+  EXPECT_EQ(design().inner().sections.root.steps.at(0).kind, StepKind::thickness);
   drag("trailing edge", {0, -6});
   EXPECT_GT(figure("section.root.tailThickness"), 1.5);
   window->document().undo();
   window->document().undo();
-  EXPECT_TRUE(design().sections.root.steps.empty());
+  EXPECT_TRUE(design().inner().sections.root.steps.empty());
   choose("sections.root.kind", "listed");
-  const Point was = design().sections.root.listed.upper[1];
+  const Point was = design().inner().sections.root.listed.upper[1];
   drag("upper point 2", {0, -10});
-  EXPECT_GT(design().sections.root.listed.upper[1].y(), was.y());
+  EXPECT_GT(design().inner().sections.root.listed.upper[1].y(), was.y());
 }
 
 TEST_F(SectionStage, TracedPointsAreDragged) {
@@ -66,12 +66,12 @@ TEST_F(SectionStage, TracedPointsAreDragged) {
   stage(2);
   QApplication::processEvents();
   press("traceFromPlan");
-  EXPECT_EQ(design().sections.root.kind, SectionKind::traced);
+  EXPECT_EQ(design().inner().sections.root.kind, SectionKind::traced);
   EXPECT_LT(figure("section.root.trace.rms"), 0.3);
   EXPECT_FALSE(board()->grab().isNull());
-  const Polyline was = design().sections.root.traced.upper;
+  const Polyline was = design().inner().sections.root.traced.upper;
   drag("upper point 10", {0, -8});
-  EXPECT_NE(design().sections.root.traced.upper, was);
+  EXPECT_NE(design().inner().sections.root.traced.upper, was);
   EXPECT_EQ(window->document().undoName(), "Move upper point 10");
 }
 
@@ -87,7 +87,7 @@ TEST_F(SectionStage, AThirdSectionIsLaidOver) {
   tab("Tip section");
   EXPECT_TRUE(window->standpoint().tipSection());
   press("asOther");
-  EXPECT_EQ(design().sections.tip, design().sections.root);
+  EXPECT_EQ(design().inner().sections.tip, design().inner().sections.root);
 }
 
 TEST_F(SectionStage, TheCatalogueIsSearched) {
@@ -106,8 +106,8 @@ TEST_F(SectionStage, TheCatalogueIsSearched) {
     dialog->accept();
   });
   press("catalogue");
-  EXPECT_EQ(design().sections.root.kind, SectionKind::flatUnderside);
-  EXPECT_NEAR(design().sections.root.drawn.thickness, 0.10, 1e-9);
+  EXPECT_EQ(design().inner().sections.root.kind, SectionKind::flatUnderside);
+  EXPECT_NEAR(design().inner().sections.root.drawn.thickness, 0.10, 1e-9);
 }
 
 TEST_F(SectionStage, IsWrittenAsSheetAndAsCoordinates) {

@@ -25,7 +25,7 @@ std::vector<double> cutHeights(const Drawing& d) {
 
 TEST(BenchCard, HasTheBlockAtFullSize) {
   const TrueWing w = wingOf(Design{});
-  const Drawing card = benchCard(drawn(w), Hand::right);
+  const Drawing card = benchCard(drawn(w).front(), Hand::right);
   const double block = figureOf(w, "join.block");
   const auto heights = cutHeights(card);
   EXPECT_TRUE(std::any_of(heights.begin(), heights.end(), [&](double h) { return std::abs(h - block) < 1e-6; }));
@@ -34,12 +34,12 @@ TEST(BenchCard, HasTheBlockAtFullSize) {
 
 TEST(BenchCard, HasTheBraceAtFullSize) {
   const TrueWing w = wingOf(Design{});
-  const Drawing card = benchCard(drawn(w), Hand::right);
+  const Drawing card = benchCard(drawn(w).front(), Hand::right);
   bool found = false;
   for (const Stroke& s : card.strokes) {
     if (s.layer != Layer::cut || s.points.size() != 6) continue;
     found = true;
-    EXPECT_NEAR(signedArea(s.points), signedArea(w.join.brace->outline), 1e-6);
+    EXPECT_NEAR(signedArea(s.points), signedArea(w.inner().join.brace->outline), 1e-6);
   }
   EXPECT_TRUE(found);
 }
@@ -49,8 +49,8 @@ TEST(BenchCard, ListsThePackingOfEveryRib) {
     Design d;
     d.unit = unit;
     const TrueWing w = wingOf(d);
-    const std::string text = allText(benchCard(drawn(w), Hand::left));
-    for (const RibSupports& rib : w.settingUp.ribs) {
+    const std::string text = allText(benchCard(drawn(w).front(), Hand::left));
+    for (const RibSupports& rib : w.inner().settingUp.ribs) {
       EXPECT_NE(text.find("R" + std::to_string(rib.rib) + "\n"), std::string::npos);
       for (const Support& s : rib.at)
         EXPECT_NE(text.find(shown(s.height, Quantity::length, unit).number), std::string::npos);
@@ -61,10 +61,10 @@ TEST(BenchCard, ListsThePackingOfEveryRib) {
 
 TEST(BenchCard, IsThereWithoutSparBraceOrDihedral) {
   Design d = test::bareDesign();
-  d.join.dihedral = {DihedralBy::angle, 0};
-  EXPECT_FALSE(benchCard(drawn(wingOf(d)), Hand::right).strokes.empty());
-  d.join.dihedral = {DihedralBy::angle, -4};
-  EXPECT_FALSE(benchCard(drawn(wingOf(d)), Hand::right).strokes.empty()) << "anhedral";
+  d.inner().join.dihedral = {DihedralBy::angle, 0};
+  EXPECT_FALSE(benchCard(drawn(wingOf(d)).front(), Hand::right).strokes.empty());
+  d.inner().join.dihedral = {DihedralBy::angle, -4};
+  EXPECT_FALSE(benchCard(drawn(wingOf(d)).front(), Hand::right).strokes.empty()) << "anhedral";
 }
 
 TEST(Plan, IsTrueToLength) {
@@ -74,25 +74,25 @@ TEST(Plan, IsTrueToLength) {
   EXPECT_NEAR(outline.width(), 700, 1e-9);
   // Ribs stand at their stations: the line down the middle of each.
   int found = 0;
-  for (const Rib& rib : w.ribs)
+  for (const Rib& rib : w.inner().ribs)
     for (const Stroke& s : plan.strokes)
       if (s.layer == Layer::mark && s.points.size() == 2 && s.points[0].x() == s.points[1].x() &&
           std::abs(s.points[0].x() - outline.low.x() - rib.t()) < 1e-6) {
         ++found;
         break;
       }
-  EXPECT_EQ(found, static_cast<int>(w.ribs.size()));
+  EXPECT_EQ(found, static_cast<int>(w.inner().ribs.size()));
 }
 
 TEST(RibSheet, NamesEveryRibWithItsThickness) {
   Design d;
-  d.spars.push_back({});
-  d.spars[1].kind = SparKind::fullDepth;
-  d.spars[1].name = "rear web";
-  d.spars[1].rootFraction = d.spars[1].tipFraction = 0.6;
+  d.inner().spars.push_back({});
+  d.inner().spars[1].kind = SparKind::fullDepth;
+  d.inner().spars[1].name = "rear web";
+  d.inner().spars[1].rootFraction = d.inner().spars[1].tipFraction = 0.6;
   const TrueWing w = wingOf(d);
   const std::string text = allText(ribSheets(drawn(w), Hand::left, 900, 0).front());
-  for (const Rib& rib : w.ribs) EXPECT_NE(text.find(rib.name() + " LEFT"), std::string::npos);
+  for (const Rib& rib : w.inner().ribs) EXPECT_NE(text.find(rib.name() + " LEFT"), std::string::npos);
   EXPECT_NE(text.find("rear web LEFT"), std::string::npos) << "the slotted spar is cut from the same sheet";
 }
 
@@ -109,7 +109,7 @@ TEST(Letter, TakesTheSameDrawingsOnItsOwnPages) {
 TEST(Inches, AreOnTheSheets) {
   Design d;
   d.unit = LengthUnit::inch;
-  d.panel.halfSpan = 30 * mmPerInch;
+  d.inner().panel.span = 30 * mmPerInch;
   const std::string text = allText(planDrawing(drawn(wingOf(d)), Hand::right));
   EXPECT_NE(text.find("30\""), std::string::npos);
 }

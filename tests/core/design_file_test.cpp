@@ -18,6 +18,9 @@ public:
     items.resize(static_cast<std::size_t>(std::min(most, 3)));
     for (std::size_t i = 0; i < items.size(); ++i) each(items[i], i);
   }
+  template <class L, class F> void parts(const char*, L& items, int most, F each) {
+    list("", "", Stage::panels, items, most, each);
+  }
   void length(const char*, const char*, double& v, Limits l, bool = true) { move(v, l); }
   void angle(const char*, const char*, double& v, Limits l, bool = true) { move(v, l); }
   void fraction(const char*, const char*, double& v, Limits l, bool = true) { move(v, l); }
@@ -75,16 +78,16 @@ TEST(DesignFile, LoadAfterSaveIsIdentityWithEveryFieldOffItsDefault) {
 
 RC_GTEST_PROP(DesignFile, NumbersComeBackToTheLastBit, ()) {
   Design d;
-  d.panel.halfSpan = *rc::gen::inRange(100000, 3000000) / 997.0;
-  d.panel.washoutDeg = *rc::gen::inRange(-5000, 5000) / 997.0;
-  d.sheeting.fraction = *rc::gen::inRange(30, 900) / 997.0;
-  d.join.dihedral = {DihedralBy::angle, *rc::gen::inRange(-20000, 20000) / 997.0};
+  d.inner().panel.span = *rc::gen::inRange(100000, 3000000) / 997.0;
+  d.inner().panel.washoutDeg = *rc::gen::inRange(-5000, 5000) / 997.0;
+  d.inner().sheeting.fraction = *rc::gen::inRange(30, 900) / 997.0;
+  d.inner().join.dihedral = {DihedralBy::angle, *rc::gen::inRange(-20000, 20000) / 997.0};
   RC_ASSERT(designFromText(designToText(d)).value().design == d);
 }
 
 TEST(DesignFile, IsReadableByPeople) {
   const std::string text = designToText(Design{});
-  EXPECT_NE(text.find("\"halfSpan\": 700.0"), std::string::npos);
+  EXPECT_NE(text.find("\"span\": 700.0"), std::string::npos);
   EXPECT_NE(text.find("\"washoutDeg\": 2.0"), std::string::npos);
   EXPECT_NE(text.find("\n"), std::string::npos);
 }
@@ -94,10 +97,10 @@ TEST(DesignFile, OfVersion1StillLoads) {
   ASSERT_TRUE(read.ok()) << read.problem().text();
   EXPECT_TRUE(read.value().notes.empty());
   EXPECT_EQ(read.value().design.name, "Version one");
-  EXPECT_EQ(read.value().design.spars.size(), 2u);
-  EXPECT_EQ(read.value().design.sections.root.naca, "2413");
-  EXPECT_EQ(read.value().design.sections.tip.kind, SectionKind::listed);
-  EXPECT_EQ(read.value().design.sections.tip.listed.name, "thin");
+  EXPECT_EQ(read.value().design.inner().spars.size(), 2u);
+  EXPECT_EQ(read.value().design.inner().sections.root.naca, "2413");
+  EXPECT_EQ(read.value().design.inner().sections.tip.kind, SectionKind::listed);
+  EXPECT_EQ(read.value().design.inner().sections.tip.listed.name, "thin");
 }
 
 TEST(DesignFile, OfVersion2StillLoads) {
@@ -110,12 +113,12 @@ TEST(DesignFile, OfVersion2StillLoads) {
   EXPECT_EQ(d.plan.sheets[0].lengths.size(), 3u);
   EXPECT_EQ(d.plan.readings.size(), 6u);
   EXPECT_EQ(d.plan.verdicts, (std::vector<Verdict>{{"spacing", false}}));
-  EXPECT_EQ(d.sections.tip.kind, SectionKind::traced);
-  EXPECT_EQ(d.sections.tip.traced.upper.size(), 7u);
-  ASSERT_EQ(d.sections.root.steps.size(), 2u);
-  EXPECT_EQ(d.sections.root.steps[1].kind, StepKind::blend);
-  EXPECT_FALSE(d.sections.root.steps[1].on);
-  EXPECT_EQ(d.sections.root.steps[1].with, "23012");
+  EXPECT_EQ(d.inner().sections.tip.kind, SectionKind::traced);
+  EXPECT_EQ(d.inner().sections.tip.traced.upper.size(), 7u);
+  ASSERT_EQ(d.inner().sections.root.steps.size(), 2u);
+  EXPECT_EQ(d.inner().sections.root.steps[1].kind, StepKind::blend);
+  EXPECT_FALSE(d.inner().sections.root.steps[1].on);
+  EXPECT_EQ(d.inner().sections.root.steps[1].with, "23012");
 }
 
 TEST(DesignFile, DemosLoadWithoutNotes) {
@@ -146,19 +149,19 @@ TEST_P(DamagedFile, IsRefusedWithPlaceAndCause) {
 INSTANTIATE_TEST_SUITE_P(
     Files, DamagedFile,
     testing::Values(Damage{"foreign", "euptera-wing", "something-else", "/format"},
-                    Damage{"too new", "\"version\": 2", "\"version\": 99", "newer program"},
-                    Damage{"no version", "\"version\": 2", "\"version\": \"one\"", "/version"},
-                    Damage{"negative version", "\"version\": 2", "\"version\": -1", "/version"},
-                    Damage{"text for a number", "\"halfSpan\": 700.0", "\"halfSpan\": \"long\"", "/panel/halfSpan"},
-                    Damage{"negative", "\"rootChord\": 220.0", "\"rootChord\": -220.0", "/panel/rootChord"},
-                    Damage{"enormous", "\"rootChord\": 220.0", "\"rootChord\": 1e9", "/panel/rootChord"},
-                    Damage{"zero", "\"tipChord\": 160.0", "\"tipChord\": 0", "/panel/tipChord"},
+                    Damage{"too new", "\"version\": 3", "\"version\": 99", "newer program"},
+                    Damage{"no version", "\"version\": 3", "\"version\": \"one\"", "/version"},
+                    Damage{"negative version", "\"version\": 3", "\"version\": -1", "/version"},
+                    Damage{"text for a number", "\"span\": 700.0", "\"span\": \"long\"", "/wings/0/panels/0/panel/span"},
+                    Damage{"negative", "\"rootChord\": 220.0", "\"rootChord\": -220.0", "/wings/0/panels/0/panel/rootChord"},
+                    Damage{"enormous", "\"rootChord\": 220.0", "\"rootChord\": 1e9", "/wings/0/panels/0/panel/rootChord"},
+                    Damage{"zero", "\"tipChord\": 160.0", "\"tipChord\": 0", "/wings/0/panels/0/panel/tipChord"},
                     Damage{"overflow", "\"tipChord\": 160.0", "\"tipChord\": 1e999", ""},
-                    Damage{"null", "\"tipChord\": 160.0", "\"tipChord\": null", "/panel/tipChord"},
+                    Damage{"null", "\"tipChord\": 160.0", "\"tipChord\": null", "/wings/0/panels/0/panel/tipChord"},
                     Damage{"list for a group", "\"sections\": {", "\"sections\": [], \"was\": {", "/sections"},
                     Damage{"unknown choice", "\"kind\": \"square\"", "\"kind\": \"round\"", "/leadingEdge/kind"},
                     Damage{"unknown wood", "\"material\": \"spruce\"", "\"material\": \"granite\"", "granite"},
-                    Damage{"bad digits", "\"naca\": \"2412\"", "\"naca\": \"24\"", "/sections/root"},
+                    Damage{"bad digits", "\"naca\": \"2412\"", "\"naca\": \"24\"", "/wings/0/panels/0/sections/root"},
                     Damage{"half a rib", "\"count\": 12", "\"count\": 12.5", "/ribs/count"},
                     Damage{"no ribs", "\"count\": 12", "\"count\": 1", "/ribs/count"},
                     Damage{"number for yes", "\"top\": true", "\"top\": 1", "/sheeting/top"},
@@ -167,7 +170,7 @@ INSTANTIATE_TEST_SUITE_P(
 
 TEST(DesignFile, SaysWhereJsonBreaks) {
   std::string text = designToText(Design{});
-  text.insert(text.find("\"halfSpan\""), "oops ");
+  text.insert(text.find("\"span\""), "oops ");
   const auto read = designFromText(text);
   ASSERT_FALSE(read.ok());
   EXPECT_NE(read.problem().place.find("line"), std::string::npos);
@@ -207,12 +210,12 @@ TEST(DesignFile, NotesWhatIsMissingAndWhatIsNotKnown) {
   const auto read = designFromText(
       R"({"format": "euptera-wing", "version": 1, "panel": {"halfSpan": 500, "colour": "red"}, "engine": 3})");
   ASSERT_TRUE(read.ok()) << read.problem().text();
-  EXPECT_DOUBLE_EQ(read.value().design.panel.halfSpan, 500);
+  EXPECT_DOUBLE_EQ(read.value().design.inner().panel.span, 500);
   std::string all;
   for (const auto& note : read.value().notes) all += note + "\n";
-  EXPECT_NE(all.find("/panel/colour"), std::string::npos) << all;
+  EXPECT_NE(all.find("/wings/0/panels/0/panel/colour"), std::string::npos) << all;
   EXPECT_NE(all.find("/engine"), std::string::npos) << all;
-  EXPECT_NE(all.find("/panel/rootChord is missing"), std::string::npos) << all;
+  EXPECT_NE(all.find("/wings/0/panels/0/panel/rootChord is missing"), std::string::npos) << all;
 }
 
 RC_GTEST_PROP(DesignFile, AnyDamageIsSurvived, ()) {

@@ -21,8 +21,8 @@ double cutArea(const Drawing& d) {
 
 RC_GTEST_PROP(Hands, LeftIsTheMirrorOfRight, ()) {
   Design d;
-  d.panel.rootChord = *rc::gen::inRange(150, 300);
-  d.panel.washoutDeg = *rc::gen::inRange(0, 5);
+  d.inner().panel.rootChord = *rc::gen::inRange(150, 300);
+  d.inner().panel.washoutDeg = *rc::gen::inRange(0, 5);
   const TrueWing w = wingOf(d);
   for (const auto& draw : {&planDrawing}) {
     Drawing right = draw(drawn(w), Hand::right), left = draw(drawn(w), Hand::left);
@@ -38,8 +38,8 @@ RC_GTEST_PROP(Hands, LeftIsTheMirrorOfRight, ()) {
         RC_ASSERT(std::abs((a.y() - right.strokes[0].points[0].y()) - (b.y() - left.strokes[0].points[0].y())) < 1e-9);
       }
   }
-  for (const Rib& rib : w.ribs) {
-    const Drawing right = ribDrawing(drawn(w), rib, Hand::right), left = ribDrawing(drawn(w), rib, Hand::left);
+  for (const Rib& rib : w.inner().ribs) {
+    const Drawing right = ribDrawing(drawn(w).front(), rib, Hand::right), left = ribDrawing(drawn(w).front(), rib, Hand::left);
     RC_ASSERT(std::abs(cutArea(right) - cutArea(left)) < 1e-9);
     for (std::size_t k = 0; k < right.strokes[0].points.size(); ++k)
       RC_ASSERT(right.strokes[0].points[k].x() == -left.strokes[0].points[k].x());
@@ -51,7 +51,7 @@ TEST(Hands, AreWrittenLarge) {
   for (const auto& [hand, word, other] :
        {std::tuple(Hand::right, "RIGHT", "LEFT"), std::tuple(Hand::left, "LEFT", "RIGHT")}) {
     for (const Drawing& d :
-         {planDrawing(drawn(w), hand), benchCard(drawn(w), hand), ribSheets(drawn(w), hand, 500, 0).front()}) {
+         {planDrawing(drawn(w), hand), benchCard(drawn(w).front(), hand), ribSheets(drawn(w), hand, 500, 0).front()}) {
       int found = 0;
       for (const Label& l : d.labels) {
         found += l.text.find(word) != std::string::npos;
@@ -79,7 +79,7 @@ TEST(RibSheets, KeepPartsApartAndWithinTheSheet) {
                     boxes[i].high.y() < boxes[j].low.y() || boxes[j].high.y() < boxes[i].low.y());
   }
   double want = 0;
-  for (const Rib& r : w.ribs) want += r.cutArea;
+  for (const Rib& r : w.inner().ribs) want += r.cutArea;
   EXPECT_NEAR(sum, want, 1e-6 * want);
 }
 

@@ -14,7 +14,7 @@ TEST(Figures, EachShowsItsWorking) {
   for (const LengthUnit unit : {LengthUnit::mm, LengthUnit::inch}) {
     Design d;
     d.unit = unit;
-    d.join.propping = Propping::oneFlat;
+    d.inner().join.propping = Propping::oneFlat;
     const TrueWing w = wingOf(d);
     std::set<std::string> keys;
     for (const Figure& f : w.figures) {
@@ -46,11 +46,11 @@ TEST(Figures, KeysAreDocumented) {
 
 TEST(Figures, FindingsNameDecisionsThatAreThere) {
   Design d;
-  d.spars[0].top.depth = 30;
+  d.inner().spars[0].top.depth = 30;
   d.flying.mass = 9000;
-  d.panel.tipSetback = 200;
-  d.panel.washoutDeg = -3;
-  d.join.braceToRib = 50;
+  d.inner().panel.tipSetback = 200;
+  d.inner().panel.washoutDeg = -3;
+  d.inner().join.braceToRib = 50;
   const TrueWing w = wingOf(d);
   EXPECT_GE(w.findings.size(), 5u);
   EXPECT_EQ(w.findings.front().severity, Severity::serious) << "the worst comes first";
@@ -72,7 +72,7 @@ TEST(Figures, WorkIsPure) {
 
 TEST(Stations, HaveARowARibAndOneWidth) {
   Design d;
-  d.ribs.count = 400;
+  d.inner().ribs.count = 400;
   const Table t = stationTable(wingOf(d));
   EXPECT_EQ(t.rows.size(), 400u);
   for (const auto& row : t.rows) ASSERT_EQ(row.size(), t.columns.size());
@@ -92,7 +92,7 @@ TEST(Report, IsJsonEvenWithOddNames) {
 TEST(InchDocument, ShowsInchesAsFractions) {
   Design d;
   d.unit = LengthUnit::inch;
-  d.panel.halfSpan = 762;
+  d.inner().panel.span = 762;
   const TrueWing w = wingOf(d);
   EXPECT_EQ(shown(*w.figure("panel.span"), LengthUnit::inch).number, "60\"");
   EXPECT_NE(w.figure("panel.span")->working.find("30\""), std::string::npos);

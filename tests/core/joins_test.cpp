@@ -1,4 +1,4 @@
-#include "core/joins/centre_join.h"
+#include "core/joins/panel_join.h"
 #include "support.h"
 #include <Eigen/Geometry>
 #include <rapidcheck/gtest.h>
@@ -54,23 +54,23 @@ RC_GTEST_PROP(Brace, AgreesWithRotations, ()) {
 
 TEST(CentreJoin, FiguresOfTheWing) {
   Design d;
-  d.panel.halfSpan = 610;
-  d.join.dihedral = {DihedralBy::rise, 25.4};
+  d.inner().panel.span = 610;
+  d.inner().join.dihedral = {DihedralBy::rise, 25.4};
   const TrueWing w = wingOf(d);
   EXPECT_NEAR(radToDeg(figureOf(w, "join.dihedral")), 2.3864, 1e-4);
   EXPECT_NEAR(figureOf(w, "panel.spanFromAbove"), 2 * 610 * std::cos(std::asin(25.4 / 610)), 1e-6);
   EXPECT_NEAR(figureOf(w, "join.rootTaller"), 1 / std::cos(std::asin(25.4 / 610)) - 1, 1e-9);
-  d.join.propping = Propping::oneFlat;
+  d.inner().join.propping = Propping::oneFlat;
   EXPECT_NEAR(figureOf(wingOf(d), "join.riseOneFlat"), 610 * std::sin(2 * std::asin(25.4 / 610)), 1e-6);
 }
 
 TEST(CentreJoin, BraceKeepsBetweenTheCaps) {
   const TrueWing w = wingOf(Design{});
-  ASSERT_TRUE(w.join.brace.has_value());
-  const Brace& b = *w.join.brace;
-  EXPECT_NEAR(b.depthRoot, w.spars[0].upperSeat.root.y() - w.spars[0].lowerSeat.root.y() - 6, 1e-9);
-  EXPECT_LT(b.depthEnd, b.depthRoot) << "it tapers with the wing";
-  EXPECT_EQ(b.toRib, 3);
+  ASSERT_TRUE(w.inner().join.brace.has_value());
+  const Brace& b = *w.inner().join.brace;
+  EXPECT_NEAR(b.depthRoot, w.inner().spars[0].upperSeat.root.y() - w.inner().spars[0].lowerSeat.root.y() - 6, 1e-9);
+  EXPECT_LT(b.outer.depthEnd, b.depthRoot) << "it tapers with the wing";
+  EXPECT_EQ(b.outer.toRib, 3);
   ASSERT_EQ(b.outline.size(), 6u);
   // The two legs of the flat outline make the bend.
   const Point right = (b.outline[1] + b.outline[2]) / 2, left = (b.outline[4] + b.outline[5]) / 2;
@@ -84,11 +84,11 @@ TEST(SettingUp, FlatUndersideBlocksWashoutByChordTimesSine) {
                            {{0, 0}, {0.05, 0.06}, {0.3, 0.12}, {0.6, 0.09}, {1, 0.002}},
                            {{0, 0}, {0.3, 0}, {0.6, 0}, {1, 0}},
                            false};
-  d.sections.root = d.sections.tip = listedSection(flat);
-  d.panel.washoutDeg = 3;
-  d.join.datum = Datum::undersideFlat;
+  d.inner().sections.root = d.inner().sections.tip = listedSection(flat);
+  d.inner().panel.washoutDeg = 3;
+  d.inner().join.datum = Datum::undersideFlat;
   const TrueWing w = wingOf(d);
-  EXPECT_FALSE(w.settingUp.fellBack);
+  EXPECT_FALSE(w.inner().settingUp.fellBack);
   EXPECT_NEAR(figureOf(w, "setup.12.te"), 160 * std::sin(degToRad(3)), 0.01);
   EXPECT_NEAR(figureOf(w, "setup.12.le"), 0, 0.01);
   EXPECT_NEAR(figureOf(w, "setup.1.te"), 0, 0.01);
@@ -96,21 +96,21 @@ TEST(SettingUp, FlatUndersideBlocksWashoutByChordTimesSine) {
 
 TEST(SettingUp, ConvexUndersideFallsBackAndSaysSo) {
   Design d;
-  d.sections.root = d.sections.tip = nacaSection("0012");
-  d.join.datum = Datum::undersideFlat;
+  d.inner().sections.root = d.inner().sections.tip = nacaSection("0012");
+  d.inner().join.datum = Datum::undersideFlat;
   const TrueWing w = wingOf(d);
-  EXPECT_TRUE(w.settingUp.fellBack);
+  EXPECT_TRUE(w.inner().settingUp.fellBack);
   EXPECT_TRUE(test::hasFinding(w.findings, "setup.convex"));
 }
 
 TEST(SettingUp, NothingLiesBelowTheBoard) {
   for (Datum datum : {Datum::chordLevel, Datum::undersideFlat}) {
     Design d;
-    d.sections.root = d.sections.tip = nacaSection("6409");
-    d.join.datum = datum;
+    d.inner().sections.root = d.inner().sections.tip = nacaSection("6409");
+    d.inner().join.datum = datum;
     double least = 1e300;
     const TrueWing w = wingOf(d);
-    for (const RibSupports& r : w.settingUp.ribs)
+    for (const RibSupports& r : w.inner().settingUp.ribs)
       for (const Support& s : r.at) least = std::min(least, s.height);
     EXPECT_GE(least, -1e-9);
   }

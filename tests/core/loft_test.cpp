@@ -12,7 +12,7 @@ PanelLoft loftOf(const Panel& p, const char* root = "2412", const char* tip = "2
 
 // Second construction: a straight panel's chord line ends by hand. Root 240, tip 150, 3° about the leading edge.
 TEST(Loft, TwistIsRuledNotByTheRuleOfThree) {
-  Panel p{600, 240, 150, 0, 3, 0};
+  const Panel p = test::panelOf(600, 240, 150, 0, 3, 0);
   const PanelLoft loft = loftOf(p);
   const double chords[] = {217.457, 194.937, 172.446}, washouts[] = {0.517, 1.154, 1.957};
   for (int i = 0; i < 3; ++i) {
@@ -23,7 +23,7 @@ TEST(Loft, TwistIsRuledNotByTheRuleOfThree) {
 }
 
 TEST(Loft, SweepIsLaidOffBeforeTheTipIsTurned) {
-  Panel p{720, 260, 160, 190, 4, 0.25};
+  const Panel p = test::panelOf(720, 260, 160, 190, 4, 0.25);
   const ChordFrame tip = loftOf(p).frameAt(720);
   // The quarter chord point stays where the untwisted tip has it.
   const Point quarter = tip.fromChord({0.25 * tip.chord, 0});
@@ -35,7 +35,7 @@ TEST(Loft, SweepIsLaidOffBeforeTheTipIsTurned) {
 }
 
 TEST(Planform, OfAStraightTaper) {
-  const Planform f = planformOf({750, 250, 160, 0, 0, 0});
+  const Planform f = planformOf(std::vector{test::panelOf(750, 250, 160)});
   EXPECT_NEAR(f.meanChord, 208.293, 0.001);
   EXPECT_NEAR(f.meanChordAt, 347.561, 0.001);
   EXPECT_NEAR(f.area / 1e4, 30.75, 0.001);
@@ -50,19 +50,19 @@ TEST(Planform, OfAStraightTaper) {
 }
 
 RC_GTEST_PROP(Loft, GeneratorsAreStraight, ()) {
-  Panel p{*rc::gen::inRange(200, 2000) * 1.0, *rc::gen::inRange(100, 400) * 1.0, *rc::gen::inRange(60, 400) * 1.0,
-          *rc::gen::inRange(-50, 300) * 1.0,  *rc::gen::inRange(-5, 6) * 1.0,    *rc::gen::inRange(0, 101) / 100.0};
+  const Panel p = test::panelOf(*rc::gen::inRange(200, 2000) * 1.0, *rc::gen::inRange(100, 400) * 1.0, *rc::gen::inRange(60, 400) * 1.0,
+          *rc::gen::inRange(-50, 300) * 1.0,  *rc::gen::inRange(-5, 6) * 1.0,    *rc::gen::inRange(0, 101) / 100.0);
   const PanelLoft loft = loftOf(p, "6409", "0012");
-  const double f = *rc::gen::inRange(0, 1001) / 1000.0, t = *rc::gen::inRange(0, 1001) / 1000.0 * p.halfSpan;
+  const double f = *rc::gen::inRange(0, 1001) / 1000.0, t = *rc::gen::inRange(0, 1001) / 1000.0 * p.span;
   for (Face face : {Face::upper, Face::lower}) {
-    const Point a = loft.at(face, f, 0), b = loft.at(face, f, p.halfSpan), m = loft.at(face, f, t);
-    RC_ASSERT((lerp(a, b, t / p.halfSpan) - m).norm() < 1e-9);
+    const Point a = loft.at(face, f, 0), b = loft.at(face, f, p.span), m = loft.at(face, f, t);
+    RC_ASSERT((lerp(a, b, t / p.span) - m).norm() < 1e-9);
   }
 }
 
 RC_GTEST_PROP(Loft, ConstantChordWithoutTwistIsTheSectionItself, ()) {
   const double chord = *rc::gen::inRange(50, 400);
-  const PanelLoft loft = loftOf({500, chord, chord, 0, 0, 0});
+  const PanelLoft loft = loftOf(test::panelOf(500, chord, chord));
   const Section s = makeNaca(readNaca("2412").value());
   const Cut cut = loft.cutAt(*rc::gen::inRange(0, 500));
   for (std::size_t i = 0; i < s.upper.size(); ++i) RC_ASSERT((cut.upper[i] - s.upper[i] * chord).norm() < 1e-9);

@@ -128,13 +128,13 @@ TEST(FaultyPlan, UsingTheReadingsWritesTheLayoutAndSaysBeforeAndAfter) {
   Design d = test::bareDesign();
   d.plan = clicked.plan;
   const Changed used = withReadings(d, judge(clicked.plan, LengthUnit::mm));
-  EXPECT_NEAR(used.design.panel.halfSpan, 750, 0.01);
-  EXPECT_EQ(used.design.ribs.rule, RibRule::count);
-  EXPECT_EQ(used.design.ribs.count, 13);
-  ASSERT_EQ(used.design.spars.size(), 1u);
+  EXPECT_NEAR(used.design.inner().panel.span, 750, 0.01);
+  EXPECT_EQ(used.design.inner().ribs.rule, RibRule::count);
+  EXPECT_EQ(used.design.inner().ribs.count, 13);
+  ASSERT_EQ(used.design.inner().spars.size(), 1u);
   const auto changes = changesBetween(d, used.design);
   const auto span =
-      std::find_if(changes.begin(), changes.end(), [](const Change& c) { return c.path == "panel.halfSpan"; });
+      std::find_if(changes.begin(), changes.end(), [](const Change& c) { return c.path == "wings.0.panels.0.panel.span"; });
   ASSERT_NE(span, changes.end());
   EXPECT_EQ(span->before, "700 mm");
   EXPECT_EQ(span->after, "750 mm");
@@ -229,16 +229,16 @@ TEST(ReferencePoints, LieWhereTheLinesEnd) {
 
 TEST(AnotherSpan, ScalesShapeAndStepsStock) {
   Design d;
-  d.ribs.rule = RibRule::stations;
-  d.ribs.stations = {0, 100, 700};
+  d.inner().ribs.rule = RibRule::stations;
+  d.inner().ribs.stations = {0, 100, 700};
   const Changed kept = atHalfSpan(d, 1050, StockRule::keep);
-  EXPECT_DOUBLE_EQ(kept.design.panel.rootChord, d.panel.rootChord * 1.5);
-  EXPECT_DOUBLE_EQ(kept.design.ribs.stations[1], 150);
-  EXPECT_DOUBLE_EQ(kept.design.join.dihedral.value, d.join.dihedral.value * 1.5);
-  EXPECT_EQ(kept.design.spars[0].top.width, d.spars[0].top.width);
+  EXPECT_DOUBLE_EQ(kept.design.inner().panel.rootChord, d.inner().panel.rootChord * 1.5);
+  EXPECT_DOUBLE_EQ(kept.design.inner().ribs.stations[1], 150);
+  EXPECT_DOUBLE_EQ(kept.design.inner().join.dihedral.value, d.inner().join.dihedral.value * 1.5);
+  EXPECT_EQ(kept.design.inner().spars[0].top.width, d.inner().spars[0].top.width);
   const Changed stepped = atHalfSpan(d, 1050, StockRule::step);
-  EXPECT_EQ(stepped.design.spars[0].top.depth, 5); // 3 × 1.5 = 4.5: 4 and 5 are sold, 5 is the nearer by ratio
-  EXPECT_EQ(stepped.design.ribs.thickness, 3);
+  EXPECT_EQ(stepped.design.inner().spars[0].top.depth, 5); // 3 × 1.5 = 4.5: 4 and 5 are sold, 5 is the nearer by ratio
+  EXPECT_EQ(stepped.design.inner().ribs.thickness, 3);
   EXPECT_GE(changesBetween(d, stepped.design).size(), 10u);
   EXPECT_FALSE(stepped.notes.empty());
 }

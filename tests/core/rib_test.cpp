@@ -24,35 +24,35 @@ double woodDepthAt(const Rib& rib, double x) {
 
 TEST(Rib, BareIsTheWholeSection) {
   const TrueWing w = wingOf(bareDesign());
-  ASSERT_EQ(w.ribs.size(), 12u);
-  for (const Rib& r : w.ribs) {
+  ASSERT_EQ(w.inner().ribs.size(), 12u);
+  for (const Rib& r : w.inner().ribs) {
     EXPECT_NEAR(r.cutArea, r.bareArea, 0.002 * r.bareArea);
     EXPECT_EQ(r.pieces, 1);
   }
-  EXPECT_NEAR(w.ribs[0].bareArea, 0.0822821 * 220 * 220, 0.001 * w.ribs[0].bareArea);
+  EXPECT_NEAR(w.inner().ribs[0].bareArea, 0.0822821 * 220 * 220, 0.001 * w.inner().ribs[0].bareArea);
 }
 
 /// Notch bottoms of all ribs lie on one straight line in space, for each cap.
 RC_GTEST_PROP(Rib, NotchLinesAreStraight, ()) {
   Design d;
-  d.panel.rootChord = *rc::gen::inRange(180, 320);
-  d.panel.tipChord = *rc::gen::inRange(120, 320);
-  d.panel.tipSetback = *rc::gen::inRange(-20, 150);
-  d.panel.washoutDeg = *rc::gen::inRange(-30, 60) / 10.0;
-  d.panel.washoutAxis = *rc::gen::inRange(0, 101) / 100.0;
-  d.spars[0].rootFraction = *rc::gen::inRange(20, 45) / 100.0;
-  d.spars[0].tipFraction = *rc::gen::inRange(20, 45) / 100.0;
-  d.sections.tip = nacaSection(*rc::gen::element<std::string>("2412", "0012", "4409", "23012"));
+  d.inner().panel.rootChord = *rc::gen::inRange(180, 320);
+  d.inner().panel.tipChord = *rc::gen::inRange(120, 320);
+  d.inner().panel.tipSetback = *rc::gen::inRange(-20, 150);
+  d.inner().panel.washoutDeg = *rc::gen::inRange(-30, 60) / 10.0;
+  d.inner().panel.washoutAxis = *rc::gen::inRange(0, 101) / 100.0;
+  d.inner().spars[0].rootFraction = *rc::gen::inRange(20, 45) / 100.0;
+  d.inner().spars[0].tipFraction = *rc::gen::inRange(20, 45) / 100.0;
+  d.inner().sections.tip = nacaSection(*rc::gen::element<std::string>("2412", "0012", "4409", "23012"));
   const TrueWing w = wingOf(d);
   for (Face face : {Face::upper, Face::lower}) {
     std::vector<Point3> bottoms;
-    for (const Rib& r : w.ribs)
+    for (const Rib& r : w.inner().ribs)
       for (const Notch& n : r.notches)
         if (n.face == face) {
           const Point xz = r.frame.fromChord(n.bottom);
           bottoms.emplace_back(xz.x(), r.t(), xz.y());
         }
-    RC_ASSERT(bottoms.size() == w.ribs.size());
+    RC_ASSERT(bottoms.size() == w.inner().ribs.size());
     const Point3 along = (bottoms.back() - bottoms.front()).normalized();
     for (const Point3& b : bottoms) {
       const Point3 off = b - bottoms.front();
@@ -63,13 +63,13 @@ RC_GTEST_PROP(Rib, NotchLinesAreStraight, ()) {
 
 TEST(Rib, SheetingIsTakenOffSquareToTheSurface) {
   Design d = bareDesign();
-  d.panel.tipChord = d.panel.rootChord;
-  d.panel.washoutDeg = 0;
-  d.sheeting.top = d.sheeting.bottom = true;
-  d.sheeting.thickness = 2;
-  d.sheeting.fraction = 0.4;
+  d.inner().panel.tipChord = d.inner().panel.rootChord;
+  d.inner().panel.washoutDeg = 0;
+  d.inner().sheeting.top = d.inner().sheeting.bottom = true;
+  d.inner().sheeting.thickness = 2;
+  d.inner().sheeting.fraction = 0.4;
   const TrueWing w = wingOf(d);
-  const Rib& r = w.ribs[3];
+  const Rib& r = w.inner().ribs[3];
   // Every point of the cut nose lies 2 mm from the bare surface, measured square to it.
   int looked = 0;
   for (const Point& p : r.wood.front()) {
@@ -86,17 +86,17 @@ TEST(Rib, SheetingIsTakenOffSquareToTheSurface) {
   EXPECT_GT(looked, 10);
   // Behind its edge the rib is whole again, with a step.
   EXPECT_NEAR(woodDepthAt(r, 0.5 * r.frame.chord),
-              heightAt(w.rootSection.upper, 0.5) * 220 - heightAt(w.rootSection.lower, 0.5) * 220, 0.05);
+              heightAt(w.inner().rootSection.upper, 0.5) * 220 - heightAt(w.inner().rootSection.lower, 0.5) * 220, 0.05);
   EXPECT_NEAR(r.bareArea - r.cutArea, 2 * (r.upperRun.sheetArc + r.lowerRun.sheetArc), 0.04 * (r.bareArea - r.cutArea));
 }
 
 TEST(Rib, CapStripsTakeTheRestOfTheTop) {
   Design d = bareDesign();
-  d.capStrips.top = true;
-  d.capStrips.thickness = 1;
+  d.inner().capStrips.top = true;
+  d.inner().capStrips.thickness = 1;
   const TrueWing with = wingOf(d), without = wingOf(bareDesign());
-  EXPECT_NEAR(without.ribs[2].cutArea - with.ribs[2].cutArea, with.ribs[2].upperRun.capArc,
-              0.02 * with.ribs[2].upperRun.capArc);
+  EXPECT_NEAR(without.inner().ribs[2].cutArea - with.inner().ribs[2].cutArea, with.inner().ribs[2].upperRun.capArc,
+              0.02 * with.inner().ribs[2].upperRun.capArc);
 }
 
 TEST(Rib, LeadingEdgeStock) {
@@ -106,97 +106,97 @@ TEST(Rib, LeadingEdgeStock) {
                                                        {LeadingEdgeKind::square, 8},
                                                        {LeadingEdgeKind::onEdge, 8 / std::sqrt(2.0)},
                                                        {LeadingEdgeKind::shaped, 6}}) {
-    d.leadingEdge = {kind, 8, 4, 2};
-    const Rib r = wingOf(d).ribs[0];
+    d.inner().leadingEdge = {kind, 8, 4, 2};
+    const Rib r = wingOf(d).inner().ribs[0];
     EXPECT_NEAR(boundsOf(r.wood).low.x(), front, 0.05);
     EXPECT_EQ(r.pieces, 1);
   }
   // On edge: a corner of the square strip points aft, its diagonal behind the nose. At its own height the wood starts
   // there.
-  d.leadingEdge = {LeadingEdgeKind::onEdge, 8, 4, 2};
-  const Rib onEdge = wingOf(d).ribs[0];
+  d.inner().leadingEdge = {LeadingEdgeKind::onEdge, 8, 4, 2};
+  const Rib onEdge = wingOf(d).inner().ribs[0];
   EXPECT_TRUE(std::any_of(onEdge.wood[0].begin(), onEdge.wood[0].end(),
                           [](const Point& p) { return (p - Point(8 * std::sqrt(2.0), 0)).norm() < 0.05; }));
 }
 
 TEST(Rib, TrailingEdgeStock) {
   Design d = bareDesign();
-  d.trailingEdge = {TrailingEdgeKind::wedge, 30, 1.5, 3};
-  EXPECT_NEAR(boundsOf(wingOf(d).ribs[0].wood).high.x(), 190, 0.02);
-  d.trailingEdge = {TrailingEdgeKind::twoSheets, 40, 1.5, 3};
-  d.ribs.rim = 1;
+  d.inner().trailingEdge = {TrailingEdgeKind::wedge, 30, 1.5, 3};
+  EXPECT_NEAR(boundsOf(wingOf(d).inner().ribs[0].wood).high.x(), 190, 0.02);
+  d.inner().trailingEdge = {TrailingEdgeKind::twoSheets, 40, 1.5, 3};
+  d.inner().ribs.rim = 1;
   const TrueWing w = wingOf(d);
-  const Rib& r = w.ribs[0];
+  const Rib& r = w.inner().ribs[0];
   const double end = boundsOf(r.wood).high.x();
   EXPECT_GT(end, 180);
   EXPECT_LT(end, 217);
   EXPECT_NEAR(woodDepthAt(r, end - 0.05), 1, 0.1) << "the tail ends where the stated rim is left";
-  const double x = 190, bare = (heightAt(w.rootSection.upper, x / 220) - heightAt(w.rootSection.lower, x / 220)) * 220;
+  const double x = 190, bare = (heightAt(w.inner().rootSection.upper, x / 220) - heightAt(w.inner().rootSection.lower, x / 220)) * 220;
   EXPECT_NEAR(woodDepthAt(r, x), bare - 3.03, 0.1);
 }
 
 TEST(Rib, FullDepthSparIsSlottedHalfAndHalf) {
   Design d = bareDesign();
-  d.spars.push_back({});
-  d.spars[0].kind = SparKind::fullDepth;
-  d.spars[0].sheet = 3;
-  d.ribs.notchFit = 0;
+  d.inner().spars.push_back({});
+  d.inner().spars[0].kind = SparKind::fullDepth;
+  d.inner().spars[0].sheet = 3;
+  d.inner().ribs.notchFit = 0;
   const TrueWing w = wingOf(d);
-  for (const Rib& r : w.ribs) {
+  for (const Rib& r : w.inner().ribs) {
     ASSERT_EQ(r.slots.size(), 1u);
     EXPECT_NEAR(r.slots[0].depth, r.sparDepth[0] / 2, 0.05);
     EXPECT_NEAR(woodDepthAt(r, r.sparX[0]), r.sparDepth[0] / 2, 0.05) << "the lower half of the rib is left";
   }
-  const Polyline spar = fullDepthSparOutline(d.spars[0], w.spars[0], w.ribs, 0);
+  const Polyline spar = fullDepthSparOutline(d.inner().spars[0], w.inner().spars[0], w.inner().ribs, 0);
   EXPECT_FALSE(selfCrossing(spar).has_value());
   double whole = 0, slots = 0;
-  for (const Rib& r : w.ribs) slots += r.thickness * r.sparDepth[0] / 2;
-  whole = (w.ribs.front().sparDepth[0] + w.ribs.back().sparDepth[0]) / 2 * 700 * w.spars[0].stretch;
+  for (const Rib& r : w.inner().ribs) slots += r.thickness * r.sparDepth[0] / 2;
+  whole = (w.inner().ribs.front().sparDepth[0] + w.inner().ribs.back().sparDepth[0]) / 2 * 700 * w.inner().spars[0].stretch;
   EXPECT_NEAR(signedArea(spar), whole - slots, 0.01 * whole);
 }
 
 TEST(Rib, StraightSparThatChangesItsFractionLeavesTheSurface) {
   Design d;
-  d.spars[0].tipFraction = 0.45;
+  d.inner().spars[0].tipFraction = 0.45;
   const TrueWing w = wingOf(d);
-  EXPECT_GT(w.spars[0].worstGap, 0.05);
-  d.spars[0].tipFraction = 0.3;
-  d.sheeting.fraction = 0.4; // one cover all along
-  EXPECT_LT(wingOf(d).spars[0].worstGap, 0.02);
+  EXPECT_GT(w.inner().spars[0].worstGap, 0.05);
+  d.inner().spars[0].tipFraction = 0.3;
+  d.inner().sheeting.fraction = 0.4; // one cover all along
+  EXPECT_LT(wingOf(d).inner().spars[0].worstGap, 0.02);
 }
 
 TEST(Rib, KindsHaveTheirThickness) {
   Design d;
-  d.ribs.rootThickness = 5, d.ribs.tipThickness = 4, d.ribs.thickness = 1.5;
+  d.inner().ribs.rootThickness = 5, d.inner().ribs.tipThickness = 4, d.inner().ribs.thickness = 1.5;
   const TrueWing w = wingOf(d);
-  EXPECT_EQ(w.ribs.front().thickness, 5);
-  EXPECT_EQ(w.ribs[1].thickness, 1.5);
-  EXPECT_EQ(w.ribs.back().thickness, 4);
+  EXPECT_EQ(w.inner().ribs.front().thickness, 5);
+  EXPECT_EQ(w.inner().ribs[1].thickness, 1.5);
+  EXPECT_EQ(w.inner().ribs.back().thickness, 4);
 }
 
 TEST(Rib, BadDecisionsAreFoundNotHidden) {
   Design deep;
-  deep.spars[0].top.depth = deep.spars[0].bottom.depth = 12;
+  deep.inner().spars[0].top.depth = deep.inner().spars[0].bottom.depth = 12;
   const TrueWing w = wingOf(deep);
   EXPECT_TRUE(hasFinding(w.findings, "spar.deep"));
   EXPECT_TRUE(hasFinding(w.findings, "ribs.apart")) << "the notch breaks through";
   Design thick;
-  thick.sheeting.thickness = 19;
-  thick.sheeting.fraction = 1;
+  thick.inner().sheeting.thickness = 19;
+  thick.inner().sheeting.fraction = 1;
   EXPECT_TRUE(hasFinding(wingOf(thick).findings, "ribs.gone"));
   Design thin;
-  thin.spars[0].top.depth = 5, thin.spars[0].bottom.depth = 5;
-  thin.panel.tipChord = 110;
+  thin.inner().spars[0].top.depth = 5, thin.inner().spars[0].bottom.depth = 5;
+  thin.inner().panel.tipChord = 110;
   EXPECT_TRUE(hasFinding(wingOf(thin).findings, "ribs.thin")) << "less than the stated rim between the caps";
   Design odd;
-  odd.panel.tipChord = 400;
+  odd.inner().panel.tipChord = 400;
   EXPECT_TRUE(hasFinding(wingOf(odd).findings, "panel.taper"));
   Design nose;
-  nose.spars[0].rootFraction = nose.spars[0].tipFraction = 0.03;
+  nose.inner().spars[0].rootFraction = nose.inner().spars[0].tipFraction = 0.03;
   EXPECT_TRUE(hasFinding(wingOf(nose).findings, "spar.nose"));
   Design many;
-  many.ribs.count = 400;
-  EXPECT_EQ(wingOf(many).ribs.size(), 400u);
+  many.inner().ribs.count = 400;
+  EXPECT_EQ(wingOf(many).inner().ribs.size(), 400u);
   EXPECT_TRUE(hasFinding(wingOf(many).findings, "ribs.overlap"));
   EXPECT_TRUE(hasFinding(wingOf(bareDesign()).findings, "spars.none"));
 }
@@ -205,24 +205,24 @@ TEST(Rib, BadDecisionsAreFoundNotHidden) {
 RC_GTEST_PROP(Rib, AnyDecisionsGiveAWingOrAReason, ()) {
   Design d;
   const auto some = [](double low, double high) { return low + (high - low) * *rc::gen::inRange(0, 1001) / 1000.0; };
-  d.panel = {some(20, 3000), some(5, 900), some(5, 900), some(-300, 900), some(-15, 15), some(0, 1)};
-  d.sheeting.thickness = some(0.2, 20);
-  d.sheeting.fraction = some(0.02, 1);
-  d.capStrips.thickness = some(0.2, 20);
-  d.leadingEdge = {*rc::gen::element(LeadingEdgeKind::none, LeadingEdgeKind::square, LeadingEdgeKind::onEdge,
+  d.inner().panel = test::panelOf(some(20, 3000), some(5, 900), some(5, 900), some(-300, 900), some(-15, 15), some(0, 1));
+  d.inner().sheeting.thickness = some(0.2, 20);
+  d.inner().sheeting.fraction = some(0.02, 1);
+  d.inner().capStrips.thickness = some(0.2, 20);
+  d.inner().leadingEdge = {*rc::gen::element(LeadingEdgeKind::none, LeadingEdgeKind::square, LeadingEdgeKind::onEdge,
                                      LeadingEdgeKind::shaped),
                    some(0.5, 200), some(0.5, 200), some(0, 50)};
-  d.trailingEdge = {*rc::gen::element(TrailingEdgeKind::none, TrailingEdgeKind::wedge, TrailingEdgeKind::twoSheets),
+  d.inner().trailingEdge = {*rc::gen::element(TrailingEdgeKind::none, TrailingEdgeKind::wedge, TrailingEdgeKind::twoSheets),
                     some(0.5, 500), some(0.2, 20), some(0, 50)};
-  d.spars[0].kind = *rc::gen::element(SparKind::caps, SparKind::fullDepth);
-  d.spars[0].rootFraction = some(0.02, 0.98), d.spars[0].tipFraction = some(0.02, 0.98);
-  d.spars[0].top.depth = some(0.2, 50), d.spars[0].top.width = some(0.3, 200);
-  d.join.dihedral = {DihedralBy::angle, some(-50, 50)};
-  d.ribs.count = *rc::gen::inRange(2, 30);
+  d.inner().spars[0].kind = *rc::gen::element(SparKind::caps, SparKind::fullDepth);
+  d.inner().spars[0].rootFraction = some(0.02, 0.98), d.inner().spars[0].tipFraction = some(0.02, 0.98);
+  d.inner().spars[0].top.depth = some(0.2, 50), d.inner().spars[0].top.width = some(0.3, 200);
+  d.inner().join.dihedral = {DihedralBy::angle, some(-50, 50)};
+  d.inner().ribs.count = *rc::gen::inRange(2, 30);
   const auto result = work(d);
   if (const auto* w = std::get_if<TrueWing>(&result)) {
     for (const Figure& f : w->figures) RC_ASSERT(std::isfinite(f.value));
-    for (const Rib& r : w->ribs) RC_ASSERT(r.cutArea >= -1e-6 && r.cutArea <= r.bareArea * 1.001);
+    for (const Rib& r : w->inner().ribs) RC_ASSERT(r.cutArea >= -1e-6 && r.cutArea <= r.bareArea * 1.001);
   } else {
     RC_ASSERT(!std::get<std::vector<Finding>>(result).empty());
   }

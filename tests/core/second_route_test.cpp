@@ -2,6 +2,7 @@
 // its own conventions and tolerances (tests/files/second_route_wings.json).
 #include "core/design/decisions.h"
 #include "core/geometry/polyline.h"
+#include "core/joins/end_cut.h"
 #include "core/strength/d_box.h"
 #include "support.h"
 #include <nlohmann/json.hpp>
@@ -22,26 +23,26 @@ const json& file() {
 Design designOf(const json& input, bool rear) {
   Design d = test::bareDesign();
   const json& p = input["panels"][0];
-  d.panel = {p["span"], p["chord_in"], p["chord_out"], p["sweep_le"], p["washout_out"], p["axis"]};
-  d.sections.root = nacaSection(p["section_in"]);
-  d.sections.tip = nacaSection(p["section_out"]);
-  d.ribs.rule = RibRule::stations;
-  d.ribs.stations = p["rib_stations"].get<std::vector<double>>();
-  d.ribs.notchFit = 0;
-  d.join.dihedral = {DihedralBy::angle, p["dihedral"]};
-  d.join.brace = true;
+  d.inner().panel = test::panelOf(p["span"], p["chord_in"], p["chord_out"], p["sweep_le"], p["washout_out"], p["axis"]);
+  d.inner().sections.root = nacaSection(p["section_in"]);
+  d.inner().sections.tip = nacaSection(p["section_out"]);
+  d.inner().ribs.rule = RibRule::stations;
+  d.inner().ribs.stations = p["rib_stations"].get<std::vector<double>>();
+  d.inner().ribs.notchFit = 0;
+  d.inner().join.dihedral = {DihedralBy::angle, p["dihedral"]};
+  d.inner().join.brace = true;
   const json& s = input["front_spar"];
   Spar spar;
   spar.rootFraction = spar.tipFraction = s["fraction"];
   spar.top = {true, s["upper"]["width"], s["upper"]["depth"],
               s["upper"]["E"].get<double>() > 5000 ? "spruce" : "balsa-160"};
   spar.bottom = spar.top;
-  d.spars.push_back(spar);
+  d.inner().spars.push_back(spar);
   if (rear) {
     spar.rootFraction = spar.tipFraction = input["rear_spar_fraction"];
-    d.spars.push_back(spar);
+    d.inner().spars.push_back(spar);
   }
-  d.trailingEdge = {TrailingEdgeKind::wedge, input["te_stock"], 1.5, 3};
+  d.inner().trailingEdge = {TrailingEdgeKind::wedge, input["te_stock"], 1.5, 3};
   d.flying.mass = input["mass"];
   d.flying.loadFactor = input["load_factor"];
   return d;
@@ -57,9 +58,9 @@ protected:
 TEST_P(SecondRoute, StationsAndRibs) {
   const TrueWing w = wingOf(designOf(input(), true));
   const double f = input()["front_spar"]["fraction"];
-  for (std::size_t i = 0; i < w.ribs.size(); ++i) {
+  for (std::size_t i = 0; i < w.inner().ribs.size(); ++i) {
     const json& want = output()["stations"][i];
-    const Rib& r = w.ribs[i];
+    const Rib& r = w.inner().ribs[i];
     SCOPED_TRACE(r.name());
     EXPECT_NEAR(r.frame.chord, want["chord"].get<double>(), tolerance("chord_mm"));
     EXPECT_NEAR(radToDeg(r.frame.washout), want["twist"].get<double>(), tolerance("angle_deg"));
@@ -69,11 +70,11 @@ TEST_P(SecondRoute, StationsAndRibs) {
     }
     EXPECT_NEAR(r.bareArea, want["area"].get<double>(), 0.001 * r.bareArea);
     for (const auto& [key, face] : {std::pair("arc_upper", Face::upper), std::pair("arc_lower", Face::lower)})
-      EXPECT_NEAR(arcTo(w.loft, face, f, r.t()), want[key].get<double>(), 0.05 + 0.001 * want[key].get<double>());
+      EXPECT_NEAR(arcTo(w.inner().loft, face, f, r.t()), want[key].get<double>(), 0.05 + 0.001 * want[key].get<double>());
     EXPECT_NEAR(r.sparDepth[0], want["depth_spar"].get<double>(), tolerance("length_mm"));
     EXPECT_NEAR(r.notches[0].depth, want["notch_top"].get<double>(), tolerance("notch_mm"));
     EXPECT_NEAR(r.notches[1].depth, want["notch_bottom"].get<double>(), tolerance("notch_mm"));
-    const auto& under = w.settingUp.ribs[i].at;
+    const auto& under = w.inner().settingUp.ribs[i].at;
     const char* lines[] = {"LE", "FS", "RS", "TEF", "TE"};
     ASSERT_EQ(under.size(), 5u);
     for (std::size_t k = 0; k < 5; ++k) {
@@ -88,15 +89,15 @@ TEST_P(SecondRoute, StationsAndRibs) {
 
 TEST_P(SecondRoute, CapStripRuns) {
   Design d = designOf(input(), false);
-  d.sheeting.top = d.sheeting.bottom = true;
-  d.sheeting.thickness = 1.5;
-  d.sheeting.fraction = input()["sheet"]["to"];
+  d.inner().sheeting.top = d.inner().sheeting.bottom = true;
+  d.inner().sheeting.thickness = 1.5;
+  d.inner().sheeting.fraction = input()["sheet"]["to"];
   const TrueWing w = wingOf(d);
-  for (std::size_t i = 0; i < w.ribs.size(); ++i) {
+  for (std::size_t i = 0; i < w.inner().ribs.size(); ++i) {
     const json& want = output()["stations"][i];
-    EXPECT_NEAR(w.ribs[i].upperRun.capArc, want["cap_upper"].get<double>(),
+    EXPECT_NEAR(w.inner().ribs[i].upperRun.capArc, want["cap_upper"].get<double>(),
                 0.05 + 0.001 * want["cap_upper"].get<double>());
-    EXPECT_NEAR(w.ribs[i].lowerRun.capArc, want["cap_lower"].get<double>(),
+    EXPECT_NEAR(w.inner().ribs[i].lowerRun.capArc, want["cap_lower"].get<double>(),
                 0.05 + 0.001 * want["cap_lower"].get<double>());
   }
 }
@@ -104,35 +105,50 @@ TEST_P(SecondRoute, CapStripRuns) {
 TEST_P(SecondRoute, PlanAndJoin) {
   const TrueWing w = wingOf(designOf(input(), false));
   const json& plan = output()["planform"];
-  EXPECT_NEAR(w.planform.area, plan["area_true"].get<double>(), 0.001 * w.planform.area);
-  EXPECT_NEAR(w.planform.meanChord, plan["mac"].get<double>(), 0.005);
-  EXPECT_NEAR(w.planform.meanChordAt, plan["y_mac"].get<double>(), 0.02);
-  EXPECT_NEAR(w.planform.meanChordLe, plan["x_le_mac"].get<double>(), 0.02);
-  EXPECT_NEAR(w.planform.aspect, plan["aspect_true"].get<double>(), 0.001);
-  EXPECT_NEAR(2 * w.join.halfFromAbove, plan["span_projected"].get<double>(), 0.02);
-  EXPECT_NEAR(w.join.rise, output()["rises"][0].get<double>(), 0.02);
-  EXPECT_NEAR(radToDeg(w.spars[0].sweep), output()["spar_sweep"][0].get<double>(), tolerance("angle_deg"));
-  EXPECT_NEAR(radToDeg(w.join.brace->bend), output()["braces"][0]["bend"].get<double>(), tolerance("angle_deg"));
-  EXPECT_NEAR(radToDeg(w.join.brace->lean), output()["braces"][0]["lean"].get<double>(), tolerance("angle_deg"));
-  EXPECT_NEAR(radToDeg(w.join.brace->capTopBend), output()["cap_line_bends"][0]["upper"].get<double>(),
+  EXPECT_NEAR(w.main().planform.area, plan["area_true"].get<double>(), 0.001 * w.main().planform.area);
+  EXPECT_NEAR(w.main().planform.meanChord, plan["mac"].get<double>(), 0.005);
+  EXPECT_NEAR(w.main().planform.meanChordAt, plan["y_mac"].get<double>(), 0.02);
+  EXPECT_NEAR(w.main().planform.meanChordLe, plan["x_le_mac"].get<double>(), 0.02);
+  EXPECT_NEAR(w.main().planform.aspect, plan["aspect_true"].get<double>(), 0.001);
+  EXPECT_NEAR(2 * w.inner().join.fromAbove, plan["span_projected"].get<double>(), 0.02);
+  EXPECT_NEAR(w.inner().join.rise, output()["rises"][0].get<double>(), 0.02);
+  EXPECT_NEAR(radToDeg(w.inner().spars[0].sweep), output()["spar_sweep"][0].get<double>(), tolerance("angle_deg"));
+  EXPECT_NEAR(radToDeg(w.inner().join.brace->bend), output()["braces"][0]["bend"].get<double>(), tolerance("angle_deg"));
+  EXPECT_NEAR(radToDeg(w.inner().join.brace->lean), output()["braces"][0]["lean"].get<double>(), tolerance("angle_deg"));
+  EXPECT_NEAR(radToDeg(w.inner().join.brace->capTopBend), output()["cap_line_bends"][0]["upper"].get<double>(),
               tolerance("angle_deg"));
-  EXPECT_NEAR(radToDeg(w.join.brace->capBottomBend), output()["cap_line_bends"][0]["lower"].get<double>(),
+  EXPECT_NEAR(radToDeg(w.inner().join.brace->capBottomBend), output()["cap_line_bends"][0]["lower"].get<double>(),
               tolerance("angle_deg"));
   const json& blocks = output()["blocks"];
   double rootLow = 0;
-  for (const Point& p : w.loft.cutAt(0).lower) rootLow = std::min(rootLow, p.y() * std::cos(w.join.gamma));
+  for (const Point& p : w.inner().loft.cutAt(0).lower) rootLow = std::min(rootLow, p.y() * std::cos(w.inner().join.gamma));
   for (std::size_t i = 0; i < blocks["fractions"].size(); ++i) {
-    const TipBlock b = tipBlock(w.loft, blocks["fractions"][i], w.join.gamma, false);
+    const TipBlock b = tipBlock(w.inner().loft, blocks["fractions"][i], w.inner().join.gamma, std::nullopt);
     // The second route gives heights over the root's leading edge; the block's are over the board.
     // At the trailing edge they are of the chord line's end, the block's of the underside: half a tail lower.
     const bool tail = blocks["fractions"][i] == 1;
     const double tipTail = tail
-                               ? (w.loft.frameAt(w.loft.span()).te.y() - w.loft.cutAt(w.loft.span()).lower.back().y()) *
-                                     std::cos(w.join.gamma)
+                               ? (w.inner().loft.frameAt(w.inner().loft.span()).te.y() - w.inner().loft.cutAt(w.inner().loft.span()).lower.back().y()) *
+                                     std::cos(w.inner().join.gamma)
                                : 0;
-    const double rootTail = tail ? (0 - w.loft.cutAt(0).lower.back().y()) * std::cos(w.join.gamma) : 0;
+    const double rootTail = tail ? (0 - w.inner().loft.cutAt(0).lower.back().y()) * std::cos(w.inner().join.gamma) : 0;
     EXPECT_NEAR(b.height + rootLow + tipTail, blocks["tips"][0]["z"][i].get<double>(), 0.02);
     EXPECT_NEAR(b.overRoot + tipTail - rootTail, blocks["tips"][0]["over_root"][i].get<double>(), 0.02);
+  }
+}
+
+/// Ends of the front spar where the halves meet: mitre on the face, bevel on the side.
+TEST_P(SecondRoute, JointCuts) {
+  const TrueWing w = wingOf(designOf(input(), false));
+  const double sweep = w.inner().spars[0].sweep, fold = w.inner().join.fold;
+  const Point3 along(std::sin(sweep), std::cos(sweep), 0), up(0, 0, 1);
+  for (const bool outer : {true, false}) {
+    const json& want = output()["joint_cuts"][0][outer ? "outboard" : "inboard"];
+    // The part inside the centre join is the mirror image, whose sweep runs the other way.
+    const EndCut cut = endCut(outer ? along : Point3(-along.x(), along.y(), 0), up, joinPlane(fold, outer));
+    EXPECT_NEAR(radToDeg(cut.mitre), want["mitre"].get<double>(), tolerance("angle_deg"));
+    EXPECT_NEAR(radToDeg(cut.bevel), want["bevel"].get<double>(), tolerance("angle_deg"));
+    EXPECT_NEAR(std::abs(cut.tilt), fold, 1e-9);
   }
 }
 
@@ -141,9 +157,9 @@ TEST_P(SecondRoute, LoadsAndStress) {
   const json& loads = output()["loads"];
   const double sheet = input()["sheet"]["thickness"];
   if (sheet > 0) { // "spar outer depth = section depth − 2 sheet", under the sheet's edge
-    d.sheeting.top = d.sheeting.bottom = true;
-    d.sheeting.thickness = sheet;
-    d.sheeting.fraction = input()["sheet"]["to"].get<double>() + 0.02;
+    d.inner().sheeting.top = d.inner().sheeting.bottom = true;
+    d.inner().sheeting.thickness = sheet;
+    d.inner().sheeting.fraction = input()["sheet"]["to"].get<double>() + 0.02;
   }
   for (const auto& [name, shape] : {std::pair("schrenk", LoadShape::schrenk), std::pair("ellipse", LoadShape::ellipse),
                                     std::pair("chord", LoadShape::chord)}) {
@@ -156,18 +172,18 @@ TEST_P(SecondRoute, LoadsAndStress) {
   const auto near = [&](double got, const char* key) {
     EXPECT_NEAR(got, loads["root_spar"][key].get<double>(), 0.005 * loads["root_spar"][key].get<double>()) << key;
   };
-  EXPECT_NEAR(w.strength.load.lift, loads["half_lift"].get<double>(), 0.0005 * w.strength.load.lift);
-  near(w.strength.spars[0].root.depth(), "outer_depth");
-  near(w.strength.spars[0].root.bent.stiffness, "EI");
-  near(w.strength.spars[0].upper->stress, "upper");
-  near(w.strength.spars[0].lower->stress, "lower");
-  near(w.strength.tipDeflection, "tip_deflection");
-  EXPECT_NEAR(w.strength.load.lift / w.strength.spars[0].webDepth,
+  EXPECT_NEAR(w.inner().strength.load.lift, loads["half_lift"].get<double>(), 0.0005 * w.inner().strength.load.lift);
+  near(w.inner().strength.spars[0].root.depth(), "outer_depth");
+  near(w.inner().strength.spars[0].root.bent.stiffness, "EI");
+  near(w.inner().strength.spars[0].upper->stress, "upper");
+  near(w.inner().strength.spars[0].lower->stress, "lower");
+  near(w.inner().strength.tipDeflection, "tip_deflection");
+  EXPECT_NEAR(w.inner().strength.load.lift / w.inner().strength.spars[0].webDepth,
               loads["root_spar"]["web_flow_V_over_h"].get<double>(), 0.005);
   if (loads.contains("d_box_root")) {
     const json& box = loads["d_box_root"];
-    const Rib& root = w.ribs.front();
-    const Polyline cell = noseBox(root.upper, root.lower, d.spars[0].rootFraction * root.frame.chord, box["skin"]);
+    const Rib& root = w.inner().ribs.front();
+    const Polyline cell = noseBox(root.upper, root.lower, d.inner().spars[0].rootFraction * root.frame.chord, box["skin"]);
     EXPECT_NEAR(signedArea(cell), box["cell_area"].get<double>(), 0.005 * signedArea(cell));
     EXPECT_NEAR(torsionConstant(cell, box["skin"]), box["J"].get<double>(), 0.01 * box["J"].get<double>());
     EXPECT_NEAR(figureOf(w, "box.torsion"), box["J"].get<double>(), 0.01 * box["J"].get<double>());
@@ -176,9 +192,9 @@ TEST_P(SecondRoute, LoadsAndStress) {
 
 TEST_P(SecondRoute, StraightSparLeavesTheSurface) {
   Design d = designOf(input(), false);
-  d.spars[0].rootFraction = 0.35, d.spars[0].tipFraction = 0.25;
+  d.inner().spars[0].rootFraction = 0.35, d.inner().spars[0].tipFraction = 0.25;
   const double want = output()["straight_spar_35_to_25"]["worst"];
-  EXPECT_NEAR(wingOf(d).spars[0].worstGap, want, tolerance("length_mm"));
+  EXPECT_NEAR(wingOf(d).inner().spars[0].worstGap, want, tolerance("length_mm"));
 }
 
 INSTANTIATE_TEST_SUITE_P(Wings, SecondRoute, testing::Values(0, 1, 2));

@@ -366,8 +366,8 @@ TEST(SectionSheet, IsFullSizeWithItsGauges) {
   Design design;
   const TrueWing w = test::wingOf(design);
   for (const char* name : {"a.svg", "a.dxf", "a.pdf", "a.dat", "b.txt"})
-    EXPECT_TRUE(writeSection(w, true, folder.path / name, CoordinateLayout::blocks).ok()) << name;
-  EXPECT_FALSE(writeSection(w, true, folder.path / "a.xyz").ok());
+    EXPECT_TRUE(writeSection(w.inner(), true, folder.path / name, CoordinateLayout::blocks).ok()) << name;
+  EXPECT_FALSE(writeSection(w.inner(), true, folder.path / "a.xyz").ok());
   EXPECT_TRUE(openPlanImage(folder.path / "a.svg").ok());
   EXPECT_NE(test::slurp(folder.path / "a.dat").find("105."), std::string::npos);
   EXPECT_FALSE(writeReference(w, Hand::left, folder.path / "r.pdf").ok()); // nothing was read

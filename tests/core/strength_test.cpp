@@ -10,7 +10,7 @@ namespace {
 using test::wingOf;
 
 SpanLoad load(LoadShape shape) {
-  return {halfLift(1350, 6), 750, 250, 160, shape};
+  return {halfLift(1350, 6), 750, {{0, 750, 250, 160}}, shape};
 }
 
 TEST(Loads, HalfLiftAndRootMoments) {
@@ -24,9 +24,16 @@ TEST(Loads, HalfLiftAndRootMoments) {
 }
 
 RC_GTEST_PROP(Loads, ShearAndMomentAreTheIntegralsOfTheLift, ()) {
-  SpanLoad l{*rc::gen::inRange(1, 100) * 1.0, *rc::gen::inRange(200, 2000) * 1.0, *rc::gen::inRange(50, 400) * 1.0,
-             *rc::gen::inRange(50, 400) * 1.0,
-             *rc::gen::element(LoadShape::schrenk, LoadShape::ellipse, LoadShape::chord)};
+  SpanLoad l;
+  l.lift = *rc::gen::inRange(1, 100);
+  l.shape = *rc::gen::element(LoadShape::schrenk, LoadShape::ellipse, LoadShape::chord);
+  double at = 0, chord = *rc::gen::inRange(50, 400);
+  for (int k = *rc::gen::inRange(1, 4); k > 0; --k) { // up to three panels
+    const double to = at + *rc::gen::inRange(100, 900), tip = *rc::gen::inRange(50, 400);
+    l.runs.push_back({at, to, chord, tip});
+    at = to, chord = tip;
+  }
+  l.halfSpan = at;
   const double from = *rc::gen::inRange(0, 100) / 100.0 * l.halfSpan;
   double shear = 0, moment = 0;
   constexpr int n = 4000;
@@ -76,20 +83,20 @@ TEST(WebShear, CountsTheTaperOfTheDepth) {
 
 TEST(Strength, SparsShareByStiffness) {
   Design d;
-  d.spars.push_back(d.spars[0]);
-  d.spars[1].rootFraction = d.spars[1].tipFraction = 0.6;
+  d.inner().spars.push_back(d.inner().spars[0]);
+  d.inner().spars[1].rootFraction = d.inner().spars[1].tipFraction = 0.6;
   const TrueWing w = wingOf(d);
-  EXPECT_NEAR(w.strength.spars[0].share + w.strength.spars[1].share, 1, 1e-12);
-  EXPECT_GT(w.strength.spars[0].share, w.strength.spars[1].share) << "the deeper one carries more";
+  EXPECT_NEAR(w.inner().strength.spars[0].share + w.inner().strength.spars[1].share, 1, 1e-12);
+  EXPECT_GT(w.inner().strength.spars[0].share, w.inner().strength.spars[1].share) << "the deeper one carries more";
 }
 
 RC_GTEST_PROP(Strength, MoreWoodNeverLowersTheReserve, ()) {
   Design d;
   const double width = *rc::gen::inRange(20, 100) / 10.0, more = *rc::gen::inRange(1, 40) / 10.0;
-  d.spars[0].top.width = d.spars[0].bottom.width = width;
-  const auto before = wingOf(d).strength.spars[0].worstReserve;
-  d.spars[0].top.width = d.spars[0].bottom.width = width + more;
-  RC_ASSERT(wingOf(d).strength.spars[0].worstReserve >= before);
+  d.inner().spars[0].top.width = d.inner().spars[0].bottom.width = width;
+  const auto before = wingOf(d).inner().strength.spars[0].worstReserve;
+  d.inner().spars[0].top.width = d.inner().spars[0].bottom.width = width + more;
+  RC_ASSERT(wingOf(d).inner().strength.spars[0].worstReserve >= before);
 }
 
 TEST(Strength, FindingsNameTheWeakSpar) {
@@ -103,14 +110,14 @@ TEST(Strength, FindingsNameTheWeakSpar) {
 // A cantilever of constant section under a load in proportion to its (constant) chord: w L⁴ ÷ 8 EI (handbook formula).
 TEST(Strength, DeflectionOfAnEvenCantilever) {
   Design d = test::bareDesign();
-  d.panel.tipChord = d.panel.rootChord;
-  d.panel.washoutDeg = 0;
+  d.inner().panel.tipChord = d.inner().panel.rootChord;
+  d.inner().panel.washoutDeg = 0;
   d.flying.shape = LoadShape::chord;
-  d.spars.push_back({});
+  d.inner().spars.push_back({});
   const TrueWing w = wingOf(d);
-  const double perMm = w.strength.load.lift / 700;
-  EXPECT_NEAR(w.strength.tipDeflection, perMm * std::pow(700, 4) / (8 * w.strength.rootStiffness),
-              0.001 * w.strength.tipDeflection);
+  const double perMm = w.inner().strength.load.lift / 700;
+  EXPECT_NEAR(w.inner().strength.tipDeflection, perMm * std::pow(700, 4) / (8 * w.inner().strength.rootStiffness),
+              0.001 * w.inner().strength.tipDeflection);
 }
 
 } // namespace

@@ -50,15 +50,28 @@ struct ScratchFolder {
   }
 };
 
+/// A panel by its numbers, with a root that is not turned.
+inline Panel panelOf(double span, double rootChord, double tipChord, double setback = 0, double washoutDeg = 0,
+                     double axis = 0) {
+  Panel p;
+  p.span = span;
+  p.rootChord = rootChord;
+  p.tipChord = tipChord;
+  p.tipSetback = setback;
+  p.washoutDeg = washoutDeg;
+  p.washoutAxis = axis;
+  return p;
+}
+
 /// A bare wing: no sheet, strips, stock or spars, one section.
 inline Design bareDesign() {
   Design d;
-  d.sheeting.top = d.sheeting.bottom = false;
-  d.capStrips.top = d.capStrips.bottom = false;
-  d.leadingEdge.kind = LeadingEdgeKind::none;
-  d.trailingEdge.kind = TrailingEdgeKind::none;
-  d.spars.clear();
-  d.join.brace = false;
+  d.inner().sheeting.top = d.inner().sheeting.bottom = false;
+  d.inner().capStrips.top = d.inner().capStrips.bottom = false;
+  d.inner().leadingEdge.kind = LeadingEdgeKind::none;
+  d.inner().trailingEdge.kind = TrailingEdgeKind::none;
+  d.inner().spars.clear();
+  d.inner().join.brace = false;
   return d;
 }
 

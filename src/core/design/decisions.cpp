@@ -21,7 +21,7 @@ public:
   template <class F> void group(const char* key, const char* title, Stage stage, F inside) {
     const auto before = std::tuple(path, heading, now);
     if (*key) path += (path.empty() ? "" : ".") + std::string(key);
-    if (std::get<0>(before).empty() || heading.empty()) heading = title;
+    if (heading.empty()) heading = title;
     now = stage;
     inside();
     std::tie(path, heading, now) = before;
@@ -30,6 +30,14 @@ public:
     for (std::size_t i = 0; i < items.size(); ++i)
       group(fmt::format("{}.{}", key, i).c_str(), fmt::format("{} {}", title, i + 1).c_str(), stage,
             [&] { each(items[i], i); });
+  }
+  template <class L, class F> void parts(const char* key, L& items, int, F each) {
+    for (std::size_t i = 0; i < items.size(); ++i) {
+      const std::string before = path;
+      path += (path.empty() ? "" : ".") + fmt::format("{}.{}", key, i);
+      each(items[i], i);
+      path = before;
+    }
   }
   // Kept in the file, but not typed as a field.
   template <class F> void hidden(const char*, F) {}
@@ -90,13 +98,15 @@ public:
   void stations(const char* key, const char* label, const std::vector<double>& v, bool applies) {
     add(key, label, DecisionKind::stations, applies, 0, stationsText(v, unit), "");
   }
-  void dihedral(const char* key, const Dihedral& v, double halfSpan) {
-    const double rise = riseOf(v, halfSpan), deg = dihedralDeg(v, halfSpan);
+  void dihedral(const char* key, const Dihedral& v, double span) {
+    const double rise = riseOf(v, span), deg = dihedralDeg(v, span);
     group(key, "", now, [&] {
-      length("rise", "Rise under the tip", rise, Limits{-0.8 * halfSpan, 0.8 * halfSpan});
+      length("rise", "Rise under the tip", rise, Limits{-0.8 * span, 0.8 * span});
       all.back().follows = v.by != DihedralBy::rise;
-      angle("angle", "Dihedral, each half", deg, Limits{-50, 50});
+      angle("angle", "To the horizontal", deg, Limits{-50, 50});
       all.back().follows = v.by != DihedralBy::angle;
+      length("projected", "Span from above", span * std::cos(degToRad(deg)), Limits{0.6 * span, span});
+      all.back().follows = v.by != DihedralBy::projected;
     });
   }
 
@@ -220,15 +230,19 @@ public:
     }
     v = all;
   }
-  void dihedral(const char* key, Dihedral& v, double halfSpan) {
+  void dihedral(const char* key, Dihedral& v, double span) {
     group(key, "", now, [&] {
-      double rise = riseOf(v, halfSpan), deg = dihedralDeg(v, halfSpan);
+      double rise = riseOf(v, span), deg = dihedralDeg(v, span);
       const bool was = found;
-      length("rise", "Rise under the tip", rise, Limits{-0.8 * halfSpan, 0.8 * halfSpan});
+      length("rise", "Rise under the tip", rise, Limits{-0.8 * span, 0.8 * span});
       if (found && !was && !problem) v = {DihedralBy::rise, rise};
       const bool riseFound = found;
-      angle("angle", "Dihedral, each half", deg, Limits{-50, 50});
+      angle("angle", "To the horizontal", deg, Limits{-50, 50});
       if (found && !riseFound && !problem) v = {DihedralBy::angle, deg};
+      const bool angleFound = found;
+      double above = span * std::cos(degToRad(deg));
+      length("projected", "Span from above", above, Limits{0.6 * span, span});
+      if (found && !angleFound && !problem) v = {DihedralBy::projected, above};
     });
   }
 
@@ -286,8 +300,13 @@ Result<Design> decideWith(const Design& design, std::string_view path, std::opti
   if (!setter.found) return Problem{std::string(path), "there is no such decision"};
   if (setter.problem) return *setter.problem;
   // Own stations start from the ribs as they stand, so that one of them can be moved.
-  if (changed.ribs.rule == RibRule::stations && design.ribs.rule != RibRule::stations)
-    changed.ribs.stations = ribStations(design.ribs, design.panel.halfSpan);
+  for (std::size_t w = 0; w < changed.wings.size(); ++w)
+    for (std::size_t k = 0; k < changed.wings[w].panels.size(); ++k) {
+      PanelDesign& now = changed.wings[w].panels[k];
+      const PanelDesign& was = design.wings[w].panels[k];
+      if (now.ribs.rule == RibRule::stations && was.ribs.rule != RibRule::stations)
+        now.ribs.stations = ribStations(was.ribs, was.panel.span);
+    }
   return changed;
 }
 
@@ -314,21 +333,29 @@ Result<Design> decideValue(const Design& design, std::string_view path, double v
   return decideWith(design, path, std::nullopt, value);
 }
 
-double dihedralDeg(const Dihedral& d, double halfSpan) {
-  return d.by == DihedralBy::angle ? d.value : radToDeg(std::asin(std::clamp(d.value / halfSpan, -1.0, 1.0)));
+double dihedralDeg(const Dihedral& d, double span) {
+  switch (d.by) {
+  case DihedralBy::angle:
+    return d.value;
+  case DihedralBy::projected:
+    return radToDeg(std::acos(std::clamp(d.value / span, -1.0, 1.0)));
+  case DihedralBy::rise:
+    break;
+  }
+  return radToDeg(std::asin(std::clamp(d.value / span, -1.0, 1.0)));
 }
 
-double riseOf(const Dihedral& d, double halfSpan) {
-  return d.by == DihedralBy::rise ? d.value : halfSpan * std::sin(degToRad(d.value));
+double riseOf(const Dihedral& d, double span) {
+  return d.by == DihedralBy::rise ? d.value : span * std::sin(degToRad(dihedralDeg(d, span)));
 }
 
-std::vector<double> ribStations(const Ribs& ribs, double halfSpan) {
+std::vector<double> ribStations(const Ribs& ribs, double span) {
   if (ribs.rule == RibRule::stations) return ribs.stations;
-  const double bays = ribs.rule == RibRule::count ? ribs.count - 1 : std::ceil(halfSpan / ribs.spacing - 1e-9);
+  const double bays = ribs.rule == RibRule::count ? ribs.count - 1 : std::ceil(span / ribs.spacing - 1e-9);
   const int n = static_cast<int>(std::clamp(bays, 1.0, 1e6));
   std::vector<double> out;
   out.reserve(static_cast<std::size_t>(n) + 1);
-  for (int i = 0; i <= n; ++i) out.push_back(halfSpan * i / n);
+  for (int i = 0; i <= n; ++i) out.push_back(span * i / n);
   return out;
 }
 

@@ -8,7 +8,7 @@ namespace eup {
 enum class DecisionKind { length, angle, percent, number, mass, count, flag, choice, text, stations };
 
 struct Decision {
-  std::string path;  ///< "panel.halfSpan", "spars.0.top.width"
+  std::string path;  ///< "wings.0.panels.0.panel.span", "flying.mass"
   std::string label; ///< in the trade's words
   std::string group; ///< heading that it stands under
   DecisionKind kind = DecisionKind::length;
@@ -32,11 +32,11 @@ Result<Design> decide(const Design& design, std::string_view path, std::string_v
 /// The same with a number in the decision's own unit (see Decision::value), held within its limits: for dragging.
 Result<Design> decideValue(const Design& design, std::string_view path, double value);
 
-/// The dihedral both ways, whichever was decided. Γ in degrees; the rise over the true half span.
-double dihedralDeg(const Dihedral& dihedral, double halfSpan);
-double riseOf(const Dihedral& dihedral, double halfSpan);
+/// The dihedral all ways, whichever was decided. Γ in degrees; the rise over the panel's true span.
+double dihedralDeg(const Dihedral& dihedral, double span);
+double riseOf(const Dihedral& dihedral, double span);
 
 /// The rib stations of the rule, from root to tip, ends included.
-std::vector<double> ribStations(const Ribs& ribs, double halfSpan);
+std::vector<double> ribStations(const Ribs& ribs, double span);
 
 } // namespace eup

@@ -57,7 +57,6 @@ inline constexpr std::array trailingEdgeChoices{Choice{"none", "none"}, Choice{"
                                                 Choice{"twoSheets", "two sheets"}};
 inline constexpr std::array sparKindChoices{Choice{"caps", "caps"}, Choice{"fullDepth", "full-depth sheet"}};
 inline constexpr std::array slotChoices{Choice{"above", "from above"}, Choice{"below", "from below"}};
-inline constexpr std::array dihedralChoices{Choice{"rise", "rise under the tip"}, Choice{"angle", "angle"}};
 inline constexpr std::array proppingChoices{Choice{"bothPropped", "both halves propped"},
                                             Choice{"oneFlat", "one flat, one propped"}};
 inline constexpr std::array blockChoices{Choice{"leadingEdge", "leading edge"}, Choice{"spar", "main spar"},
@@ -148,28 +147,26 @@ template <class S, class V> void describeSection(S& s, V& v) {
   });
 }
 
-/// A visitor has: group, hidden, list, length, angle, fraction, number, count, flag, text, freeText, digits, choice,
-/// material, points, bytes, stations, dihedral, mass. `D` is Design or const Design.
-template <class D, class V> void describe(D& d, V& v) {
-  v.group("", "Wing", Stage::panels, [&] {
-    v.text("name", "Name", d.name);
-    v.choice("unit", "Lengths in", d.unit, std::span(unitChoices));
-  });
-  v.hidden("plan", [&] { describePlan(d.plan, v); });
+/// One panel. The root of a panel that continues the one inside it is not decided again.
+template <class P, class V> void describePanel(P& p, bool innermost, V& v) {
   v.group("sections", "", Stage::sections, [&] {
-    v.group("root", "Root section", Stage::sections, [&] { describeSection(d.sections.root, v); });
-    v.group("tip", "Tip section", Stage::sections, [&] { describeSection(d.sections.tip, v); });
+    v.group("root", "Root section", Stage::sections, [&] { describeSection(p.sections.root, v); });
+    v.group("tip", "Tip section", Stage::sections, [&] { describeSection(p.sections.tip, v); });
   });
   v.group("panel", "Panel", Stage::panels, [&] {
-    v.length("halfSpan", "Half span", d.panel.halfSpan, Limits{20, 20000});
-    v.length("rootChord", "Root chord", d.panel.rootChord, Limits{5, 3000});
-    v.length("tipChord", "Tip chord", d.panel.tipChord, Limits{5, 3000});
-    v.length("tipSetback", "Tip LE set back", d.panel.tipSetback, Limits{-5000, 5000});
-    v.angle("washout", "Washout at tip", d.panel.washoutDeg, Limits{-15, 15});
-    v.fraction("washoutAxis", "Turned about", d.panel.washoutAxis, Limits{0, 1});
+    const bool own = innermost || !p.panel.continues;
+    v.flag("continues", "Root as the panel inside", p.panel.continues, !innermost);
+    v.length("span", innermost ? "Half span" : "Panel span", p.panel.span, Limits{20, 20000});
+    v.length("rootChord", "Root chord", p.panel.rootChord, Limits{5, 3000}, own);
+    v.length("tipChord", "Tip chord", p.panel.tipChord, Limits{5, 3000});
+    v.length("tipSetback", "Tip LE set back", p.panel.tipSetback, Limits{-5000, 5000});
+    v.angle("rootWashout", "Washout at root", p.panel.rootWashoutDeg, Limits{-15, 15}, !innermost && own);
+    v.fraction("rootAxis", "Root turned about", p.panel.rootAxis, Limits{0, 1}, !innermost && own);
+    v.angle("washout", "Washout at tip", p.panel.washoutDeg, Limits{-15, 15});
+    v.fraction("washoutAxis", "Turned about", p.panel.washoutAxis, Limits{0, 1});
   });
   v.group("ribs", "Ribs", Stage::ribs, [&] {
-    auto& r = d.ribs;
+    auto& r = p.ribs;
     v.choice("rule", "Ribs by", r.rule, std::span(ribRuleChoices));
     v.count("count", "Number of ribs", r.count, Limits{2, mostRibs}, r.rule == RibRule::count);
     v.length("spacing", "Spacing, at most", r.spacing, Limits{2, 2000}, r.rule == RibRule::spacing);
@@ -181,7 +178,7 @@ template <class D, class V> void describe(D& d, V& v) {
     v.length("rim", "Least wood", r.rim, Limits{0.2, 20});
   });
   v.group("sheeting", "Sheeting", Stage::ribs, [&] {
-    auto& s = d.sheeting;
+    auto& s = p.sheeting;
     const bool any = s.top || s.bottom;
     v.flag("top", "Sheet on top", s.top);
     v.flag("bottom", "Sheet below", s.bottom);
@@ -191,7 +188,7 @@ template <class D, class V> void describe(D& d, V& v) {
     v.count("spar", "Spar number", s.spar, Limits{1, mostSpars}, any && s.to == SheetEdge::spar);
   });
   v.group("capStrips", "Cap strips", Stage::ribs, [&] {
-    auto& c = d.capStrips;
+    auto& c = p.capStrips;
     const bool any = c.top || c.bottom;
     v.flag("top", "Cap strips on top", c.top);
     v.flag("bottom", "Cap strips below", c.bottom);
@@ -199,7 +196,7 @@ template <class D, class V> void describe(D& d, V& v) {
     v.length("width", "Cap width", c.width, Limits{0.5, 100}, any);
   });
   v.group("leadingEdge", "Leading edge", Stage::ribs, [&] {
-    auto& e = d.leadingEdge;
+    auto& e = p.leadingEdge;
     const bool any = e.kind != LeadingEdgeKind::none, shaped = e.kind == LeadingEdgeKind::shaped;
     v.choice("kind", "LE stock", e.kind, std::span(leadingEdgeChoices));
     v.length("width", "LE width", e.width, Limits{0.5, 200}, any);
@@ -207,18 +204,18 @@ template <class D, class V> void describe(D& d, V& v) {
     v.length("letIn", "LE let in", e.letIn, Limits{0, 50}, shaped);
   });
   v.group("trailingEdge", "Trailing edge", Stage::ribs, [&] {
-    auto& e = d.trailingEdge;
+    auto& e = p.trailingEdge;
     const bool any = e.kind != TrailingEdgeKind::none, sheets = e.kind == TrailingEdgeKind::twoSheets;
     v.choice("kind", "TE stock", e.kind, std::span(trailingEdgeChoices));
     v.length("width", "TE width", e.width, Limits{0.5, 500}, any);
     v.length("sheet", "TE sheet", e.sheet, Limits{0.2, 20}, sheets);
     v.length("overhang", "TE overhang", e.overhang, Limits{0, 50}, sheets);
   });
-  v.list("spars", "Spar", Stage::spars, d.spars, mostSpars, [&](auto& s, std::size_t) {
+  v.list("spars", "Spar", Stage::spars, p.spars, mostSpars, [&](auto& s, std::size_t) {
     const bool caps = s.kind == SparKind::caps;
     v.text("name", "Name", s.name);
     v.choice("kind", "Spar of", s.kind, std::span(sparKindChoices));
-    v.fraction("rootFraction", "Line, root", s.rootFraction, Limits{0.02, 0.98});
+    v.fraction("rootFraction", "Line, root", s.rootFraction, Limits{0.02, 0.98}, innermost || !p.panel.continues);
     v.fraction("tipFraction", "Line, tip", s.tipFraction, Limits{0.02, 0.98});
     const auto cap = [&](const char* key, auto& c, std::array<const char*, 4> label) {
       v.group(key, label[0], Stage::spars, [&] {
@@ -234,17 +231,32 @@ template <class D, class V> void describe(D& d, V& v) {
     v.choice("ribSlot", "Rib slotted", s.ribSlot, std::span(slotChoices), !caps);
     v.material("sheetMaterial", "Wood", s.sheetMaterial, !caps);
   });
-  v.group("join", "Centre join", Stage::joins, [&] {
-    auto& j = d.join;
-    v.dihedral("dihedral", j.dihedral, d.panel.halfSpan);
-    v.choice("propping", "On the board", j.propping, std::span(proppingChoices));
+  v.group("join", innermost ? "Centre join" : "Join", Stage::joins, [&] {
+    auto& j = p.join;
+    v.dihedral("dihedral", j.dihedral, p.panel.span);
+    v.choice("propping", "On the board", j.propping, std::span(proppingChoices), innermost);
     v.choice("blockAt", "Block stands under", j.blockAt, std::span(blockChoices));
     v.choice("datum", "Panel pinned with", j.datum, std::span(datumChoices));
     v.flag("brace", "Brace", j.brace);
     v.length("braceThickness", "Brace thickness", j.braceThickness, Limits{0.2, 30}, j.brace);
     v.choice("braceSide", "Brace lies", j.braceSide, std::span(braceSideChoices), j.brace);
-    v.count("braceToRib", "Leg ends at rib", j.braceToRib, Limits{2, mostRibs}, j.brace);
+    v.count("braceToRib", innermost ? "Leg ends at rib" : "Leg ends at its rib", j.braceToRib, Limits{2, mostRibs}, j.brace);
     v.material("braceMaterial", "Brace of", j.braceMaterial, j.brace);
+  });
+}
+
+/// A visitor has: group, hidden, list, parts, length, angle, fraction, number, count, flag, text, freeText, digits,
+/// choice, material, points, bytes, stations, dihedral, mass. `D` is Design or const Design. `parts` is a list that is
+/// never empty and gives its decisions no heading of its own.
+template <class D, class V> void describe(D& d, V& v) {
+  v.group("", "Wing", Stage::panels, [&] {
+    v.text("name", "Name", d.name);
+    v.choice("unit", "Lengths in", d.unit, std::span(unitChoices));
+  });
+  v.hidden("plan", [&] { describePlan(d.plan, v); });
+  v.parts("wings", d.wings, mostWings, [&](auto& w, std::size_t) {
+    v.text("name", "Name of it", w.name, false);
+    v.parts("panels", w.panels, mostPanels, [&](auto& p, std::size_t i) { describePanel(p, i == 0, v); });
   });
   v.group("flying", "Loads", Stage::spars, [&] {
     v.mass("mass", "Model mass", d.flying.mass, Limits{0.1, 100000});

@@ -16,12 +16,16 @@ struct Sections {
 };
 
 struct Panel {
-  double halfSpan = 700; ///< true length: as drawn on a plan that is built over
+  /// Chord, section, turn and spar lines at the root are those of the panel inside it. No say in the innermost.
+  bool continues = true;
+  double span = 700; ///< true length: as drawn on a plan that is built over
   double rootChord = 220;
   double tipChord = 160;
-  double tipSetback = 20; ///< how far the tip's leading edge lies behind the root's, before washout
-  double washoutDeg = 2;  ///< tip, nose down
-  double washoutAxis = 0; ///< chord fraction that the tip is turned about
+  double tipSetback = 20;    ///< how far the tip's leading edge lies behind the root's, before washout
+  double rootWashoutDeg = 0; ///< against the wing's root, nose down
+  double washoutDeg = 2;     ///< tip, against the wing's root, nose down
+  double rootAxis = 0;       ///< chord fraction that the root is turned about
+  double washoutAxis = 0;    ///< and the tip
   bool operator==(const Panel&) const = default;
 };
 
@@ -99,19 +103,20 @@ struct Spar {
   bool operator==(const Spar&) const = default;
 };
 
-enum class DihedralBy { rise, angle };
+enum class DihedralBy { rise, angle, projected };
 enum class Propping { bothPropped, oneFlat };
 enum class BlockAt { leadingEdge, spar, trailingEdge };
 enum class Datum { chordLevel, undersideFlat };
 enum class BraceSide { front, behind };
 
-/// Either the rise under the tip or the angle was decided; the other follows.
+/// The panel's angle to the horizontal, by whichever the plan gives; the others follow.
 struct Dihedral {
   DihedralBy by = DihedralBy::rise;
-  double value = 35; ///< mm of rise at the tip of the true panel length, or degrees to the horizontal
+  double value = 35; ///< mm of rise at the panel's tip over its root, degrees, or mm of span as seen from above
   bool operator==(const Dihedral&) const = default;
 };
 
+/// The join at a panel's inner end: with its mirror image at the centre, with the panel inside it further out.
 struct Join {
   Dihedral dihedral;
   Propping propping = Propping::bothPropped;
@@ -120,7 +125,7 @@ struct Join {
   bool brace = true;
   double braceThickness = 1.5;
   BraceSide braceSide = BraceSide::behind;
-  int braceToRib = 3; ///< rib number where each leg ends; the root rib is 1
+  int braceToRib = 3; ///< where each leg ends, counted from the join: the rib at the join is 1
   std::string braceMaterial = "birch-ply";
   bool operator==(const Join&) const = default;
 };
@@ -134,10 +139,8 @@ struct Flying {
   bool operator==(const Flying&) const = default;
 };
 
-struct Design {
-  std::string name = "New wing";
-  LengthUnit unit = LengthUnit::mm;
-  Plan plan;
+/// All decisions of one panel.
+struct PanelDesign {
   Sections sections;
   Panel panel;
   Ribs ribs;
@@ -147,11 +150,42 @@ struct Design {
   TrailingEdge trailingEdge;
   std::vector<Spar> spars{Spar{}};
   Join join;
-  Flying flying;
-  bool operator==(const Design&) const = default;
+  bool operator==(const PanelDesign&) const = default;
 };
 
-inline constexpr int mostSpars = 3;
-inline constexpr int mostRibs = 400;
+/// Half a wing, root to tip: the other half is its mirror image.
+struct Wing {
+  std::string name = "Wing";
+  std::vector<PanelDesign> panels{PanelDesign{}}; ///< from the middle outwards; never empty
+  bool operator==(const Wing&) const = default;
+};
+
+/// Which panel of which wing, counted from 0.
+struct PanelId {
+  int wing = 0, panel = 0;
+  bool operator==(const PanelId&) const = default;
+};
+
+struct Design {
+  std::string name = "New wing";
+  LengthUnit unit = LengthUnit::mm;
+  Plan plan;
+  std::vector<Wing> wings{Wing{}}; ///< the main wing first; never empty
+  Flying flying;
+  bool operator==(const Design&) const = default;
+
+  PanelDesign& at(PanelId id) {
+    return wings.at(static_cast<std::size_t>(id.wing)).panels.at(static_cast<std::size_t>(id.panel));
+  }
+  const PanelDesign& at(PanelId id) const {
+    return wings.at(static_cast<std::size_t>(id.wing)).panels.at(static_cast<std::size_t>(id.panel));
+  }
+  /// The main wing's innermost panel.
+  PanelDesign& inner() { return at({}); }
+  const PanelDesign& inner() const { return at({}); }
+};
+
+inline constexpr int mostWings = 1, mostPanels = 8, mostSpars = 3;
+inline constexpr int mostRibs = 400; ///< a panel
 
 } // namespace eup

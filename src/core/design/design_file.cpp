@@ -21,6 +21,10 @@ Json pointsToJson(const Polyline& line) {
   return out;
 }
 
+const char* keyOf(DihedralBy by) {
+  return by == DihedralBy::rise ? "rise" : by == DihedralBy::angle ? "angleDeg" : "projected";
+}
+
 class Writer {
 public:
   Json root = Json::object();
@@ -46,6 +50,9 @@ public:
     at = outer;
     (*at)[key] = std::move(array);
   }
+  template <class L, class F> void parts(const char* key, L& items, int most, F each) {
+    list(key, "", Stage::panels, items, most, each);
+  }
   void length(const char* key, const char*, double v, Limits, bool = true) { (*at)[key] = v; }
   void fraction(const char* key, const char*, double v, Limits, bool = true) { (*at)[key] = v; }
   void number(const char* key, const char*, double v, Limits, bool = true) { (*at)[key] = v; }
@@ -64,7 +71,7 @@ public:
   void points(const char* key, const Polyline& v, std::size_t) { (*at)[key] = pointsToJson(v); }
   void bytes(const char* key, const EmbeddedCopy& v) { (*at)[key] = toBase64(v.bytes()); }
   void dihedral(const char* key, const Dihedral& v, double) {
-    (*at)[key] = v.by == DihedralBy::rise ? Json{{"rise", v.value}} : Json{{"angleDeg", v.value}};
+    (*at)[key] = Json{{keyOf(v.by), v.value}};
   }
 
 private:
@@ -101,6 +108,11 @@ public:
         return refuse(fmt::format("{}/{}", key, i).c_str(), "a group of decisions was expected");
       descend(fmt::format("{}/{}", key, i), (*found)[i], [&] { each(items.back(), i); });
     }
+  }
+  template <class L, class F> void parts(const char* key, L& items, int most, F each) {
+    if (at->contains(key) && (*at)[key].is_array() && (*at)[key].empty())
+      return refuse(key, "the list is empty: one is needed at least");
+    list(key, "", Stage::panels, items, most, each);
   }
   void length(const char* key, const char*, double& v, Limits l, bool = true) { real(key, v, l, "mm"); }
   void fraction(const char* key, const char*, double& v, Limits l, bool = true) { real(key, v, l, "of the chord"); }
@@ -188,17 +200,17 @@ public:
     if (!decoded) return refuse(key, "a copy in base64 was expected: it is damaged");
     if (!decoded->empty()) v = EmbeddedCopy(*decoded);
   }
-  void dihedral(const char* key, Dihedral& v, double halfSpan) {
+  void dihedral(const char* key, Dihedral& v, double span) {
     const Json* found = take(key);
     if (!found) return;
-    if (!found->is_object() || found->size() != 1) return refuse(key, "one of rise and angleDeg was expected");
-    const bool rise = found->contains("rise");
-    v.by = rise ? DihedralBy::rise : DihedralBy::angle;
+    if (!found->is_object() || found->size() != 1)
+      return refuse(key, "one of rise, angleDeg and projected was expected");
+    for (const DihedralBy by : {DihedralBy::rise, DihedralBy::angle, DihedralBy::projected})
+      if (found->contains(keyOf(by))) v.by = by;
     descend(key, *found, [&] {
-      if (rise)
-        length("rise", "", v.value, Limits{-0.8 * halfSpan, 0.8 * halfSpan});
-      else
-        angle("angle", "", v.value, Limits{-50, 50});
+      if (v.by == DihedralBy::rise) length("rise", "", v.value, Limits{-0.8 * span, 0.8 * span});
+      if (v.by == DihedralBy::angle) angle("angle", "", v.value, Limits{-50, 50});
+      if (v.by == DihedralBy::projected) length("projected", "", v.value, Limits{0.6 * span, span});
     });
   }
   void noteUnknown() {
@@ -266,7 +278,7 @@ void migrateSections(Json& json) {
     Writer writer;
     Design design;
     describe(std::as_const(design), writer);
-    return writer.root["sections"]["root"];
+    return writer.root["wings"][0]["panels"][0]["sections"]["root"];
   }();
   for (auto& [end, old] : json["sections"].items()) {
     if (!old.is_object() || old.contains("kind")) continue;
@@ -281,6 +293,24 @@ void migrateSections(Json& json) {
     }
     old = std::move(now);
   }
+}
+
+/// Up to version 2 a file held one panel, whose groups stood at the top; since 3 a file has wings, and they panels.
+void migratePanel(Json& json) {
+  Json panel = Json::object();
+  for (const char* group : {"sections", "panel", "ribs", "sheeting", "capStrips", "leadingEdge", "trailingEdge", "spars", "join"})
+    if (json.contains(group)) {
+      panel[group] = std::move(json[group]);
+      json.erase(group);
+    }
+  if (panel.contains("panel") && panel["panel"].is_object()) {
+    Json& shape = panel["panel"];
+    if (shape.contains("halfSpan")) shape["span"] = shape["halfSpan"], shape.erase("halfSpan");
+    shape["continues"] = true;
+    shape["rootWashoutDeg"] = 0.0;
+    shape["rootAxis"] = 0.0;
+  }
+  json["wings"] = Json::array({Json{{"name", "Wing"}, {"panels", Json::array({std::move(panel)})}}});
 }
 
 /// Lists of nothing but numbers on one line each: a point reads as a point.
@@ -350,6 +380,7 @@ Result<ReadDesign> designFromText(std::string_view text) {
                                            version, fileFormatVersion)};
   if (version < 1) return Problem{"/version", fmt::format("there is no version {}", version)};
   if (version < 2) migrateSections(json);
+  if (version < 3) migratePanel(json);
   ReadDesign read;
   Reader reader(json);
   reader.known("format");
@@ -357,13 +388,14 @@ Result<ReadDesign> designFromText(std::string_view text) {
   describe(read.design, reader);
   reader.noteUnknown();
   if (reader.problem) return *reader.problem;
-  for (auto [key, section] :
-       {std::pair("root", &read.design.sections.root), std::pair("tip", &read.design.sections.tip)}) {
-    if (section->kind == SectionKind::listed) {
-      auto checked = checkedListing(section->listed);
-      if (!checked) return Problem{fmt::format("/sections/{}/listed", key), checked.problem().text()};
+  for (std::size_t w = 0; w < read.design.wings.size(); ++w)
+    for (std::size_t k = 0; k < read.design.wings[w].panels.size(); ++k) {
+      const Sections& sections = read.design.wings[w].panels[k].sections;
+      for (const auto& [key, section] : {std::pair("root", &sections.root), std::pair("tip", &sections.tip)})
+        if (section->kind == SectionKind::listed)
+          if (auto checked = checkedListing(section->listed); !checked)
+            return Problem{fmt::format("/wings/{}/panels/{}/sections/{}/listed", w, k, key), checked.problem().text()};
     }
-  }
   for (std::size_t i = 0; i < read.design.plan.readings.size(); ++i) {
     const Reading& r = read.design.plan.readings[i];
     const PointCount n = pointsOf(r.kind);

@@ -1,5 +1,6 @@
 #include "core/design/plan_use.h"
 #include "core/design/decisions.h"
+#include "core/design/panel_brief.h"
 #include "core/measure/figure.h"
 #include <algorithm>
 #include <cmath>
@@ -31,31 +32,33 @@ std::vector<Change> changesBetween(const Design& before, const Design& after) {
 Changed withReadings(const Design& design, const JudgedPlan& judged) {
   Changed out{design, {}};
   Design& d = out.design;
+  PanelDesign& p = d.inner();
   const PlanLayout& l = judged.layout;
   const auto take = [&](const char* path, const std::optional<double>& value, double scale = 1) {
     if (!value) return;
-    const auto decision = decisionAt(d, path);
+    const std::string full = pathOf({}) + path;
+    const auto decision = decisionAt(d, full);
     if (*value * scale < decision->limits.low || *value * scale > decision->limits.high) {
       out.notes.push_back(fmt::format("{} was read as {}, which it cannot be; it stays.", decision->label,
                                       told(*value, Quantity::length, d.unit)));
       return;
     }
     // A hundredth of a millimetre is finer than any reading.
-    d = decideValue(d, path, std::round(*value * scale * 100) / 100).value();
+    d = decideValue(d, full, std::round(*value * scale * 100) / 100).value();
   };
-  take("panel.halfSpan", l.halfSpan);
+  take("panel.span", l.halfSpan);
   take("panel.rootChord", l.rootChord);
   take("panel.tipChord", l.tipChord);
   take("panel.tipSetback", l.tipSetback);
   if (l.evenRibs && *l.evenRibs >= 2 && *l.evenRibs <= mostRibs) {
-    d.ribs.rule = RibRule::count;
-    d.ribs.count = *l.evenRibs;
+    p.ribs.rule = RibRule::count;
+    p.ribs.count = *l.evenRibs;
   } else if (l.stations && l.stations->size() >= 2 && l.stations->size() <= static_cast<std::size_t>(mostRibs)) {
-    d.ribs.rule = RibRule::stations;
-    d.ribs.stations.clear();
-    for (double t : *l.stations) d.ribs.stations.push_back(std::round(t * 100) / 100);
-    d.ribs.stations.front() = 0;
-    d.ribs.stations.back() = d.panel.halfSpan;
+    p.ribs.rule = RibRule::stations;
+    p.ribs.stations.clear();
+    for (double t : *l.stations) p.ribs.stations.push_back(std::round(t * 100) / 100);
+    p.ribs.stations.front() = 0;
+    p.ribs.stations.back() = p.panel.span;
   }
   take("ribs.thickness", l.thickness);
   take("ribs.rootThickness", l.rootThickness);
@@ -65,18 +68,18 @@ Changed withReadings(const Design& design, const JudgedPlan& judged) {
       out.notes.push_back(fmt::format("Spar {} was read; {} spars can be laid.", line.number, mostSpars));
       continue;
     }
-    while (static_cast<int>(d.spars.size()) < line.number) {
+    while (static_cast<int>(p.spars.size()) < line.number) {
       Spar spar;
-      spar.name = fmt::format("spar {}", d.spars.size() + 1);
-      d.spars.push_back(spar);
+      spar.name = fmt::format("spar {}", p.spars.size() + 1);
+      p.spars.push_back(spar);
     }
-    Spar& spar = d.spars[static_cast<std::size_t>(line.number - 1)];
+    Spar& spar = p.spars[static_cast<std::size_t>(line.number - 1)];
     const auto fraction = [](double f) { return std::clamp(std::round(f * 10000) / 10000, 0.02, 0.98); };
     spar.rootFraction = fraction(line.rootFraction);
     spar.tipFraction = fraction(line.tipFraction);
   }
   for (int number : {1, 2}) {
-    SectionChoice& section = number == 1 ? d.sections.root : d.sections.tip;
+    SectionChoice& section = number == 1 ? p.sections.root : p.sections.tip;
     if (auto traced = tracedFromPlan(d.plan, judged.sheets, number)) {
       traced->tolerance = section.traced.tolerance;
       if (const auto fit = fitTrace(*traced); !fit) {
@@ -113,33 +116,53 @@ double soldSize(double size, StockKind kind, LengthUnit unit) {
   return best;
 }
 
+namespace {
+
+/// What is shape is scaled; strips that are cut at the bench with it.
+void scaleShape(PanelDesign& p, double k) {
+  for (double* shape : {&p.panel.span, &p.panel.rootChord, &p.panel.tipChord, &p.panel.tipSetback, &p.ribs.spacing})
+    *shape *= k;
+  for (double& s : p.ribs.stations) s *= k;
+  if (p.join.dihedral.by != DihedralBy::angle) p.join.dihedral.value *= k;
+  p.capStrips.width = std::max(0.5, std::round(p.capStrips.width * k * 2) / 2);
+  p.leadingEdge.letIn *= k;
+}
+
+void stepStock(PanelDesign& p, double k, LengthUnit unit) {
+  const auto step = [&](double& size, StockKind kind) { size = soldSize(size * k, kind, unit); };
+  step(p.ribs.thickness, StockKind::sheet);
+  step(p.ribs.rootThickness, StockKind::sheet);
+  step(p.ribs.tipThickness, StockKind::sheet);
+  step(p.sheeting.thickness, StockKind::sheet);
+  step(p.capStrips.thickness, StockKind::sheet);
+  step(p.leadingEdge.width, StockKind::strip);
+  step(p.leadingEdge.height, StockKind::strip);
+  step(p.trailingEdge.width, StockKind::strip);
+  step(p.trailingEdge.sheet, StockKind::sheet);
+  for (Spar& s : p.spars) {
+    for (Cap* cap : {&s.top, &s.bottom}) step(cap->width, StockKind::strip), step(cap->depth, StockKind::strip);
+    step(s.sheet, StockKind::sheet);
+  }
+  step(p.join.braceThickness, StockKind::ply);
+}
+
+} // namespace
+
+double halfSpanOf(const Wing& wing) {
+  double sum = 0;
+  for (const PanelDesign& p : wing.panels) sum += p.panel.span;
+  return sum;
+}
+
 Changed atHalfSpan(const Design& design, double halfSpan, StockRule stock) {
   Changed out{design, {}};
   Design& d = out.design;
-  const double k = halfSpan / d.panel.halfSpan;
-  for (double* shape : {&d.panel.halfSpan, &d.panel.rootChord, &d.panel.tipChord, &d.panel.tipSetback, &d.ribs.spacing})
-    *shape *= k;
-  for (double& s : d.ribs.stations) s *= k;
-  if (d.join.dihedral.by == DihedralBy::rise) d.join.dihedral.value *= k;
-  d.capStrips.width = std::max(0.5, std::round(d.capStrips.width * k * 2) / 2); // strips are cut to width at the bench
-  d.leadingEdge.letIn *= k;
-  if (stock == StockRule::step) {
-    const auto step = [&](double& size, StockKind kind) { size = soldSize(size * k, kind, d.unit); };
-    step(d.ribs.thickness, StockKind::sheet);
-    step(d.ribs.rootThickness, StockKind::sheet);
-    step(d.ribs.tipThickness, StockKind::sheet);
-    step(d.sheeting.thickness, StockKind::sheet);
-    step(d.capStrips.thickness, StockKind::sheet);
-    step(d.leadingEdge.width, StockKind::strip);
-    step(d.leadingEdge.height, StockKind::strip);
-    step(d.trailingEdge.width, StockKind::strip);
-    step(d.trailingEdge.sheet, StockKind::sheet);
-    for (Spar& s : d.spars) {
-      for (Cap* cap : {&s.top, &s.bottom}) step(cap->width, StockKind::strip), step(cap->depth, StockKind::strip);
-      step(s.sheet, StockKind::sheet);
+  const double k = halfSpan / halfSpanOf(d.wings.front());
+  for (Wing& wing : d.wings)
+    for (PanelDesign& p : wing.panels) {
+      scaleShape(p, k);
+      if (stock == StockRule::step) stepStock(p, k, d.unit);
     }
-    step(d.join.braceThickness, StockKind::ply);
-  }
   out.notes.push_back(fmt::format(
       "Mass stays at {}; a wing {} times the size is about {:.1f} times as heavy for the same build: decide it again.",
       told(d.flying.mass, Quantity::mass, d.unit), fmt::format("{:.2f}", k), k * k * k));

@@ -18,8 +18,11 @@ struct Changed {
 };
 
 /// The readings' layout, as the judgements were taken or left, written into the design: span, chords, setback, ribs,
-/// spar lines, rib thicknesses, and traced sections where outlines were read.
+/// spar lines, rib thicknesses, and traced sections where outlines were read: all of the innermost panel.
 Changed withReadings(const Design& design, const JudgedPlan& judged);
+
+/// A wing's true half span, mm.
+double halfSpanOf(const Wing& wing);
 
 enum class StockRule { keep, step };
 

@@ -1,5 +1,6 @@
 #include "core/design/validate.h"
 #include "core/design/decisions.h"
+#include "core/design/panel_brief.h"
 #include <cmath>
 #include <fmt/format.h>
 
@@ -8,8 +9,8 @@ namespace {
 
 constexpr double leastBay = 0.5; // mm between neighbouring rib stations
 
-void checkStations(const Design& d, std::vector<Finding>& out) {
-  const auto stations = ribStations(d.ribs, d.panel.halfSpan);
+void checkStations(const PanelBrief& d, std::vector<Finding>& out) {
+  const auto stations = ribStations(d.ribs, d.panel.span);
   const auto say = [&](std::string what, std::string detail, std::string remedy, std::optional<int> rib = {}) {
     out.push_back({"ribs.stations",
                    Severity::serious,
@@ -18,7 +19,7 @@ void checkStations(const Design& d, std::vector<Finding>& out) {
                    std::move(detail),
                    std::move(remedy),
                    rib,
-                   {"ribs.rule", "ribs.stations", "ribs.spacing", "panel.halfSpan"}});
+                   {"ribs.rule", "ribs.stations", "ribs.spacing", "panel.span"}});
   };
   const auto len = [&](double mm) { return told(mm, Quantity::length, d.unit); };
   if (stations.size() < 2)
@@ -28,10 +29,10 @@ void checkStations(const Design& d, std::vector<Finding>& out) {
     return say("Too many ribs", fmt::format("{} ribs; at most {} can be drawn", stations.size(), mostRibs),
                "Widen the spacing.");
   for (std::size_t i = 0; i < stations.size(); ++i) {
-    const int number = static_cast<int>(i) + 1;
-    if (!(stations[i] >= -1e-6 && stations[i] <= d.panel.halfSpan + 1e-6))
+    const int number = d.firstRib + static_cast<int>(i);
+    if (!(stations[i] >= -1e-6 && stations[i] <= d.panel.span + 1e-6))
       return say(fmt::format("R{} lies off the panel", number),
-                 fmt::format("It stands at {}; the half span is {}", len(stations[i]), len(d.panel.halfSpan)),
+                 fmt::format("It stands at {}; the span is {}", len(stations[i]), len(d.panel.span)),
                  "Move the rib, or lengthen the panel.", number);
     if (i > 0 && stations[i] - stations[i - 1] < leastBay)
       return say(fmt::format("R{} does not lie outside R{}", number, number - 1),
@@ -40,7 +41,7 @@ void checkStations(const Design& d, std::vector<Finding>& out) {
   }
 }
 
-void checkSpars(const Design& d, std::vector<Finding>& out) {
+void checkSpars(const PanelBrief& d, std::vector<Finding>& out) {
   for (std::size_t i = 0; i < d.spars.size(); ++i)
     for (std::size_t j = i + 1; j < d.spars.size(); ++j) {
       const double root = (d.spars[i].rootFraction - d.spars[j].rootFraction) * d.panel.rootChord;
@@ -69,23 +70,40 @@ void checkSpars(const Design& d, std::vector<Finding>& out) {
                    {"sheeting.to", "sheeting.spar"}});
 }
 
+void checkRise(const PanelBrief& d, std::vector<Finding>& out) {
+  const double rise = riseOf(d.join.dihedral, d.panel.span);
+  if (std::abs(rise) <= 0.8 * d.panel.span) return;
+  out.push_back({"join.rise",
+                 Severity::serious,
+                 Stage::joins,
+                 "The tip cannot rise that far",
+                 fmt::format("{} of rise on a span of {}", told(rise, Quantity::length, d.unit),
+                             told(d.panel.span, Quantity::length, d.unit)),
+                 "Lower the rise, or lengthen the panel.",
+                 {},
+                 {"join.dihedral.rise", "panel.span"}});
+}
+
 } // namespace
+
+Finding inPanel(Finding f, PanelId id, int of) {
+  f.wing = id.wing, f.panel = id.panel;
+  if (of > 1) f.what = fmt::format("Panel {}: {}", id.panel + 1, f.what);
+  for (std::string& path : f.decisions)
+    if (!path.starts_with("flying.")) path = pathOf(id) + path;
+  return f;
+}
 
 std::vector<Finding> impossible(const Design& design) {
   std::vector<Finding> out;
-  checkStations(design, out);
-  checkSpars(design, out);
-  const double rise = riseOf(design.join.dihedral, design.panel.halfSpan);
-  if (std::abs(rise) > 0.8 * design.panel.halfSpan)
-    out.push_back({"join.rise",
-                   Severity::serious,
-                   Stage::joins,
-                   "The tip cannot rise that far",
-                   fmt::format("{} of rise on a half span of {}", told(rise, Quantity::length, design.unit),
-                               told(design.panel.halfSpan, Quantity::length, design.unit)),
-                   "Lower the rise, or lengthen the panel.",
-                   {},
-                   {"join.dihedral.rise", "panel.halfSpan"}});
+  for (std::size_t w = 0; w < design.wings.size(); ++w)
+    for (const PanelBrief& p : briefsOf(design, static_cast<int>(w))) {
+      std::vector<Finding> here;
+      checkStations(p, here);
+      checkSpars(p, here);
+      checkRise(p, here);
+      for (Finding& f : here) out.push_back(inPanel(std::move(f), p.id, p.of));
+    }
   return out;
 }
 

@@ -1,6 +1,6 @@
 #include "core/drawing/wing_drawings.h"
 #include "core/geometry/polyline.h"
-#include "core/joins/centre_join.h"
+#include "core/joins/panel_join.h"
 #include "core/joins/setting_up.h"
 #include "core/measure/figure.h"
 #include <cmath>
@@ -27,51 +27,56 @@ struct Stack {
   }
 };
 
-Drawing blockGauge(const DrawnWing& w) {
+Drawing blockGauge(const DrawnPanel& w) {
   const TipBlock& block = w.join.block;
   Drawing d;
   const double h = std::max(block.height, 1.0);
   d.loop(Layer::cut, rectangle({0, 0}, {45, h}));
   d.write({50, h / 2 + 1}, fmt::format("Tip block {}", told(block.height, Quantity::length, w.design.unit)), 5);
-  d.write({50, h / 2 - 5}, fmt::format("under R{} at {:.0f} % of the chord", w.ribs.size(), block.fraction * 100), 3);
+  d.write({50, h / 2 - 5}, fmt::format("under R{} at {:.0f} % of the chord", w.ribs.back().number, block.fraction * 100), 3);
   return d;
 }
 
-Drawing bevelGauge(const DrawnWing& w) {
-  const double gamma = w.join.gamma, run = std::max(2 * w.ribs.front().depth, 40.0);
+Drawing bevelGauge(const DrawnPanel& w) {
+  const double lean = w.join.fold, run = std::max(2 * w.ribs.front().depth, 40.0);
   Drawing d;
-  d.loop(Layer::cut, {{0, 0}, {20, 0}, {20 + run * std::tan(std::abs(gamma)), run}, {0, run}});
-  const double x = 26 + run * std::tan(std::abs(gamma));
-  d.write({x, run / 2 + 1}, fmt::format("Root lean {}", told(gamma, Quantity::angle, w.design.unit)), 5);
+  d.loop(Layer::cut, {{0, 0}, {20, 0}, {20 + run * std::tan(std::abs(lean)), run}, {0, run}});
+  const double x = 26 + run * std::tan(std::abs(lean));
+  d.write({x, run / 2 + 1}, fmt::format("Root lean {}", told(lean, Quantity::angle, w.design.unit)), 5);
   d.write({x, run / 2 - 5}, "stand it on the board: the root rib leans along the slope", 3);
   return d;
 }
 
-Drawing braceDrawing(const DrawnWing& w, const Brace& b) {
+Drawing braceDrawing(const DrawnPanel& w, const Brace& b) {
   Drawing d;
   d.loop(Layer::cut, b.outline);
   d.line(Layer::mark, {0, -b.depthRoot}, {0, b.depthRoot});
-  const double half = b.bend / 2;
+  // The ribs that the legs pass: at the centre the same ones on both sides.
+  const double half = (w.join.fold >= 0 ? b.bend : -b.bend) / 2;
   for (const Rib& rib : w.ribs) {
-    if (rib.number < 2 || rib.number >= b.toRib) continue;
+    if (rib.kind == RibKind::root || rib.number >= b.outer.toRib) continue;
     const double s = rib.t() * w.spars[static_cast<std::size_t>(b.spar)].stretch;
     for (double side : {-1.0, 1.0}) {
+      if (side < 0 && !w.join.centre) continue;
       const Point at(side * s * std::cos(half), s * std::sin(half)), up(-side * std::sin(half), std::cos(half));
-      d.line(Layer::mark, at - up * (b.depthEnd / 2), at + up * (b.depthEnd / 2));
+      d.line(Layer::mark, at - up * (b.outer.depthEnd / 2), at + up * (b.outer.depthEnd / 2));
     }
   }
+  const auto leg = [&](const BraceLeg& l) {
+    return fmt::format("{} to R{}", told(l.length, Quantity::length, w.design.unit), l.toRib);
+  };
+  const std::string legs = w.join.centre ? leg(b.outer) : leg(b.inner) + " and " + leg(b.outer);
   const Box box = d.bounds();
   d.write({box.low.x(), box.low.y() - 6},
-          fmt::format("Brace, {} ply: bend {}, legs {} to R{}, {} the {}; grain along",
+          fmt::format("Brace, {} ply: bend {}, legs {}, {} the {}; grain along",
                       told(w.design.join.braceThickness, Quantity::length, w.design.unit),
-                      told(b.bend, Quantity::angle, w.design.unit), told(b.leg, Quantity::length, w.design.unit),
-                      b.toRib, w.design.join.braceSide == BraceSide::front ? "before" : "behind",
+                      told(b.bend, Quantity::angle, w.design.unit), legs, w.design.join.braceSide == BraceSide::front ? "before" : "behind",
                       w.design.spars[static_cast<std::size_t>(b.spar)].name),
           3);
   return d;
 }
 
-Drawing packingTable(const DrawnWing& w) {
+Drawing packingTable(const DrawnPanel& w) {
   Drawing d;
   constexpr double row = 5.2, column = 24;
   const auto& heads = w.settingUp.ribs.front().at;
@@ -92,16 +97,20 @@ Drawing packingTable(const DrawnWing& w) {
 
 } // namespace
 
-Drawing benchCard(const DrawnWing& w, Hand hand) {
+Drawing benchCard(const DrawnPanel& w, Hand hand) {
   Drawing d;
-  d.title = "Bench card";
+  d.title = w.design.of > 1 ? fmt::format("Bench card, panel {}", w.design.id.panel + 1) : "Bench card";
   d.wing = w.design.name;
   d.hand = hand;
   Stack stack{d};
   stack.text(fmt::format("{}  {} HAND", w.design.name, nameLarge(hand)), 7);
-  stack.text(fmt::format("Centre join: rise {}, dihedral {} each half",
-                         told(w.join.rise, Quantity::length, w.design.unit),
-                         told(w.join.gamma, Quantity::angle, w.design.unit)),
+  const std::string rise = told(w.join.rise, Quantity::length, w.design.unit),
+                    gamma = told(w.join.gamma, Quantity::angle, w.design.unit);
+  stack.text(w.join.centre
+                 ? fmt::format("Centre join: rise {}, dihedral {} each half", rise, gamma)
+                 : fmt::format("Join of {} to {}: {} between them, the panel {} to the horizontal, rise {}",
+                               w.ribs.front().name(), fmt::format("R{}", w.ribs.front().number - 1),
+                               told(2 * w.join.fold, Quantity::angle, w.design.unit), gamma, rise),
              3.5);
   stack.put(blockGauge(w));
   stack.put(bevelGauge(w));

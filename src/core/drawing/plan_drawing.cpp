@@ -14,7 +14,7 @@ double aftOf(const ChordFrame& f, double chordX) {
   return f.fromChord({chordX, 0}).x();
 }
 
-void chordwiseLine(Drawing& d, const DrawnWing& w, double rootX, double tipX, Layer layer) {
+void chordwiseLine(Drawing& d, const DrawnPanel& w, double rootX, double tipX, Layer layer) {
   const ChordFrame root = w.loft.frameAt(0), tip = w.loft.frameAt(w.loft.span());
   d.line(layer, onPlan(aftOf(root, rootX), 0), onPlan(aftOf(tip, tipX), w.loft.span()));
 }
@@ -29,7 +29,7 @@ void ribOnPlan(Drawing& d, const Rib& rib) {
   d.line(Layer::mark, onPlan(front, rib.t()), onPlan(back, rib.t()));
 }
 
-void sparOnPlan(Drawing& d, const DrawnWing& w, const SparLine& line) {
+void sparOnPlan(Drawing& d, const DrawnPanel& w, const SparLine& line) {
   const Spar& spar = w.design.spars[static_cast<std::size_t>(line.index)];
   const double wide = spar.kind == SparKind::fullDepth
                           ? spar.sheet
@@ -41,13 +41,9 @@ void sparOnPlan(Drawing& d, const DrawnWing& w, const SparLine& line) {
   d.line(Layer::mark, onPlan(root, 0), onPlan(tip, span));
 }
 
-} // namespace
-
-Drawing planDrawing(const DrawnWing& w, Hand hand) {
+/// One panel with its root's leading edge at the origin.
+Drawing panelOnPlan(const DrawnPanel& w, Hand hand) {
   Drawing d;
-  d.title = "Plan";
-  d.wing = w.design.name;
-  d.hand = hand;
   const double span = w.loft.span();
   const ChordFrame root = w.loft.frameAt(0), tip = w.loft.frameAt(span);
   d.loop(Layer::cut,
@@ -64,11 +60,32 @@ Drawing planDrawing(const DrawnWing& w, Hand hand) {
   if (hand == Hand::left) d = mirrored(std::move(d));
   const double side = hand == Hand::right ? 1 : -1;
   for (const Rib& rib : w.ribs) {
-    d.write({side * rib.t(), -rib.frame.le.x() + 4}, rib.name(), 4, Anchor::middle);
-    d.write({side * rib.t(), -rib.frame.te.x() - 7}, told(rib.t(), Quantity::length, w.design.unit), 3, Anchor::middle);
+    // Two ribs meet at a join: the outer one's name stands higher, its station counts from the wing's root.
+    const bool second = !w.design.innermost() && rib.kind == RibKind::root;
+    d.write({side * rib.t(), -rib.frame.le.x() + (second ? 9 : 4)}, rib.name(), 4, Anchor::middle);
+    if (!second)
+      d.write({side * rib.t(), -rib.frame.te.x() - 7}, told(w.design.inboard + rib.t(), Quantity::length, w.design.unit),
+              3, Anchor::middle);
   }
-  d.write({side * span * 0.5, -(root.le.x() + tip.le.x()) / 2 + 14},
-          fmt::format("{}  {} HAND  seen from above, full size", w.design.name, nameLarge(hand)), 7, Anchor::middle);
+  return d;
+}
+
+} // namespace
+
+Drawing planDrawing(const DrawnWing& wing, Hand hand) {
+  Drawing d;
+  d.title = "Plan";
+  d.wing = wing.front().design.name;
+  d.hand = hand;
+  const double side = hand == Hand::right ? 1 : -1;
+  double top = 0;
+  for (const DrawnPanel& w : wing) {
+    d.add(panelOnPlan(w, hand), {side * w.design.inboard, -w.design.setback});
+    top = std::max({top, -w.design.setback, -w.design.setback - w.design.panel.tipSetback});
+  }
+  const PanelBrief& last = wing.back().design;
+  d.write({side * (last.inboard + last.panel.span) * 0.5, top + (wing.size() > 1 ? 19 : 14)},
+          fmt::format("{}  {} HAND  seen from above, full size", d.wing, nameLarge(hand)), 7, Anchor::middle);
   d.shift(-d.bounds().low);
   return d;
 }

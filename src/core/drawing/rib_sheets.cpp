@@ -19,7 +19,7 @@ void grainArrow(Drawing& d, const Point& from, double length) {
   }
 }
 
-Drawing sparDrawing(const DrawnWing& w, const SparLine& line, Hand hand) {
+Drawing sparDrawing(const DrawnPanel& w, const SparLine& line, Hand hand) {
   const Spar& spar = w.design.spars[static_cast<std::size_t>(line.index)];
   Drawing d;
   d.loop(Layer::cut, fullDepthSparOutline(spar, line, w.ribs, w.design.ribs.notchFit));
@@ -34,7 +34,7 @@ Drawing sparDrawing(const DrawnWing& w, const SparLine& line, Hand hand) {
 
 } // namespace
 
-Drawing ribDrawing(const DrawnWing& w, const Rib& rib, Hand hand) {
+Drawing ribDrawing(const DrawnPanel& w, const Rib& rib, Hand hand) {
   Drawing d;
   d.title = rib.name();
   d.wing = w.design.name;
@@ -60,18 +60,20 @@ Drawing ribDrawing(const DrawnWing& w, const Rib& rib, Hand hand) {
   return d;
 }
 
-std::vector<Drawing> ribSheets(const DrawnWing& w, Hand hand, double width, double height) {
+std::vector<Drawing> ribSheets(const DrawnWing& wing, Hand hand, double width, double height) {
   std::vector<Drawing> parts;
-  for (const Rib& rib : w.ribs) parts.push_back(ribDrawing(w, rib, hand));
-  for (const SparLine& line : w.spars)
-    if (w.design.spars[static_cast<std::size_t>(line.index)].kind == SparKind::fullDepth)
-      parts.push_back(sparDrawing(w, line, hand));
+  for (const DrawnPanel& w : wing) {
+    for (const Rib& rib : w.ribs) parts.push_back(ribDrawing(w, rib, hand));
+    for (const SparLine& line : w.spars)
+      if (w.design.spars[static_cast<std::size_t>(line.index)].kind == SparKind::fullDepth)
+        parts.push_back(sparDrawing(w, line, hand));
+  }
 
   std::vector<Drawing> sheets;
   const auto fresh = [&] {
     Drawing sheet;
     sheet.title = "Ribs";
-    sheet.wing = w.design.name;
+    sheet.wing = wing.front().design.name;
     sheet.hand = hand;
     sheets.push_back(std::move(sheet));
   };

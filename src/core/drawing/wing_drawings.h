@@ -5,31 +5,34 @@
 
 namespace eup {
 
-struct CentreJoin;
+struct PanelJoin;
 struct SettingUp;
 
-/// What a drawing needs of a wing. (The whole of it is put together a floor above.)
-struct DrawnWing {
-  const Design& design;
+/// What a drawing needs of a panel. (The whole of it is put together a floor above.)
+struct DrawnPanel {
+  const PanelBrief& design;
   const PanelLoft& loft;
   const std::vector<SparLine>& spars;
   const std::vector<Rib>& ribs;
-  const CentreJoin& join;
+  const PanelJoin& join;
   const SettingUp& settingUp;
 };
+/// A wing's panels, from the middle outwards.
+using DrawnWing = std::vector<DrawnPanel>;
 
 /// One rib in chord axes with its lettering. A right-hand rib has its nose on the left, a left-hand one on the right:
 /// either way the printed face is the one that looks to the tip.
-Drawing ribDrawing(const DrawnWing& wing, const Rib& rib, Hand hand);
+Drawing ribDrawing(const DrawnPanel& panel, const Rib& rib, Hand hand);
 
 /// All ribs (and full-depth spars) in rows no wider than `width` where they fit, on as many sheets of `height` as it
 /// takes; `height` 0 is one endless sheet. Drawings start at (0,0).
 std::vector<Drawing> ribSheets(const DrawnWing& wing, Hand hand, double width, double height);
 
-/// The half wing flat on the board, seen from above: x to the tip (to the left for a left hand), leading edge up.
+/// The half wing flat on the board, panel beside panel, seen from above: x to the tip (to the left for a left hand),
+/// leading edge up.
 Drawing planDrawing(const DrawnWing& wing, Hand hand);
 
-/// Block gauge, bevel gauge and brace at full size, and the table of packing heights.
-Drawing benchCard(const DrawnWing& wing, Hand hand);
+/// A panel's block gauge, bevel gauge and brace at full size, and the table of packing heights.
+Drawing benchCard(const DrawnPanel& panel, Hand hand);
 
 } // namespace eup

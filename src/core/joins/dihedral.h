@@ -1,5 +1,6 @@
 // Plane and solid trigonometry of joined panels. Angles in radians, lengths in mm.
 #pragma once
+#include "core/geometry/point.h"
 #include <cmath>
 
 namespace eup {
@@ -31,6 +32,12 @@ struct SparDirection {
 double braceBend(SparDirection inner, SparDirection outer);
 /// The same at the root between mirrored halves.
 double braceBendMirrored(SparDirection half);
+/// A line's direction in space: (x, t, z) is the way that it goes in its panel's axes (aft, outwards, up).
+Point3 inSpace(double x, double t, double z, double gamma);
+/// Between two directions, rad. Exact for small angles too.
+double angleBetween(const Point3& a, const Point3& b);
+/// How far a flat brace that holds both directions leans out of the vertical; 0 when they are one.
+double braceLean(SparDirection inner, SparDirection outer);
 /// Of any line of the right half at the root against its mirror image: (x, t, z) is the way that it goes in the
 /// panel's axes (aft, outwards, up), `gamma` the panel's angle to the horizontal.
 double lineBendMirrored(double x, double t, double z, double gamma);

@@ -37,13 +37,13 @@ struct Underside {
 
 } // namespace
 
-SettingUp settingUp(const Design& d, const PanelLoft& loft, const Section& root, const std::vector<SparLine>& spars,
+SettingUp settingUp(const PanelBrief& d, const PanelLoft& loft, const Section& root, const std::vector<SparLine>& spars,
                     const std::vector<Rib>& ribs) {
   SettingUp out;
   out.datum = d.join.datum;
   if (out.datum == Datum::undersideFlat) {
     if (longestBearing(root) >= leastFlat) {
-      out.turn = measure(root).undersideAngle;
+      out.turn = measure(root).undersideAngle + degToRad(d.panel.rootWashoutDeg);
     } else {
       out.datum = Datum::chordLevel;
       out.fellBack = true;

@@ -24,7 +24,7 @@ struct SettingUp {
 };
 
 /// The panel lies with its lowest point on the board.
-SettingUp settingUp(const Design& design, const PanelLoft& loft, const Section& root,
+SettingUp settingUp(const PanelBrief& design, const PanelLoft& loft, const Section& root,
                     const std::vector<SparLine>& spars, const std::vector<Rib>& ribs);
 
 } // namespace eup

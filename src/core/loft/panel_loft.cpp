@@ -35,9 +35,9 @@ PanelLoft::End PanelLoft::place(const Section& section, double chord, double set
 }
 
 PanelLoft::PanelLoft(const Panel& panel, const Section& rootSection, const Section& tipSection)
-    : root(place(rootSection, panel.rootChord, 0, 0, 0)),
+    : root(place(rootSection, panel.rootChord, 0, degToRad(panel.rootWashoutDeg), panel.rootAxis)),
       tip(place(tipSection, panel.tipChord, panel.tipSetback, degToRad(panel.washoutDeg), panel.washoutAxis)),
-      length(panel.halfSpan) {}
+      length(panel.span) {}
 
 ChordFrame PanelLoft::frameAt(double t) const {
   const double share = t / length;
@@ -81,15 +81,38 @@ Polyline outlineOf(const Cut& cut) {
   return simplified(loop, 0);
 }
 
-Planform planformOf(const Panel& p) {
-  const double c0 = p.rootChord, c1 = p.tipChord, taper = c1 / c0;
+Planform planformOf(std::span<const Panel> panels) {
+  double half = 0, squares = 0, along = 0, aft = 0, y0 = 0, x0 = 0; // integrals of c, c², c y, c x
+  for (const Panel& p : panels) {
+    const double l = p.span, a = p.rootChord, b = p.tipChord, area = l * (a + b) / 2;
+    half += area;
+    squares += l / 3 * (a * a + a * b + b * b);
+    along += y0 * area + l * l / 6 * (a + 2 * b);
+    aft += x0 * area + p.tipSetback * l / 6 * (a + 2 * b);
+    y0 += l;
+    x0 += p.tipSetback;
+  }
   Planform out;
-  out.area = p.halfSpan * (c0 + c1);
-  out.meanChord = 2.0 / 3.0 * c0 * (1 + taper + taper * taper) / (1 + taper);
-  out.meanChordAt = p.halfSpan / 3 * (1 + 2 * taper) / (1 + taper);
-  out.meanChordLe = p.tipSetback * out.meanChordAt / p.halfSpan;
-  out.aspect = 4 * p.halfSpan * p.halfSpan / out.area;
+  out.halfSpan = y0;
+  out.area = 2 * half;
+  out.meanChord = squares / half;
+  out.meanChordAt = along / half;
+  out.meanChordLe = aft / half;
+  out.aspect = 4 * y0 * y0 / out.area;
   return out;
+}
+
+double effectiveDihedral(std::span<const Panel> panels, std::span<const double> gammas) {
+  double weighed = 0, all = 0, y0 = 0;
+  for (std::size_t i = 0; i < panels.size(); ++i) {
+    const Panel& p = panels[i];
+    const double l = p.span, a = p.rootChord, b = p.tipChord;
+    const double arm = y0 * l * (a + b) / 2 + l * l / 6 * (a + 2 * b); // ∫ c y dy
+    weighed += gammas[i] * arm;
+    all += arm;
+    y0 += l;
+  }
+  return weighed / all;
 }
 
 } // namespace eup

@@ -1,8 +1,9 @@
 // The panel as a ruled surface: straight lines join equal chord fractions of the placed root and tip sections.
 // Panel axes: x aft from the root leading edge, t along the true span from the root, z up with the root chord level.
 #pragma once
-#include "core/design/design.h"
+#include "core/design/panel_brief.h"
 #include "core/section/section.h"
+#include <span>
 
 namespace eup {
 
@@ -57,14 +58,20 @@ private:
 /// A section's outline as one closed loop, counter-clockwise from the upper trailing edge.
 Polyline outlineOf(const Cut& cut);
 
-/// Planform figures of a straight-tapered half wing, on true lengths.
+/// Planform figures of a wing of straight-tapered panels, on true lengths.
 struct Planform {
+  double halfSpan = 0;    ///< true, along all panels
   double area = 0;        ///< both halves, mm²
-  double meanChord = 0;   ///< mean aerodynamic chord
+  double meanChord = 0;   ///< mean aerodynamic chord, ∫c² dy ÷ S
   double meanChordAt = 0; ///< its place along the half span
   double meanChordLe = 0; ///< its leading edge behind the root's
   double aspect = 0;      ///< on the true span
 };
-Planform planformOf(const Panel& panel);
+/// Panels from the middle outwards, with their roots filled in; at least one.
+Planform planformOf(std::span<const Panel> panels);
+
+/// The plain dihedral that rights as much as the panels' own, rad: ∫Γ c y dy ÷ ∫c y dy, the area-arm mean of strip
+/// theory, y along the true length.
+double effectiveDihedral(std::span<const Panel> panels, std::span<const double> gammas);
 
 } // namespace eup

@@ -41,6 +41,8 @@ struct Figure {
   std::vector<std::string> decisions; ///< paths of the decisions it follows from
   bool bench = false;                 ///< carried to the bench: shown large
   std::optional<int> rib{};           ///< the rib it belongs to, when it is a figure of one rib
+  int wing = 0;
+  std::optional<int> panel{}; ///< counted from 0, when it is a figure of one panel
 };
 
 /// The unit's name for machine-readable reports ("mm", "deg", "mm2", "N", …).

@@ -19,6 +19,8 @@ struct Finding {
   std::string remedy;                   ///< what to do
   std::optional<int> rib{};             ///< the rib it is about
   std::vector<std::string> decisions{}; ///< paths of the decisions that can cure it
+  int wing = 0;
+  std::optional<int> panel{}; ///< counted from 0, when it is about one panel
   bool operator==(const Finding&) const = default;
 };
 

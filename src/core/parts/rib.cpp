@@ -12,7 +12,7 @@ namespace {
 
 /// One rib in the making, in chord axes.
 struct Making {
-  const Design& design;
+  const PanelBrief& design;
   const PanelLoft& loft;
   Rib& rib;
   double x(double fromTail) const { return rib.frame.chord - fromTail; }
@@ -41,7 +41,7 @@ PlaceOn placeOfFraction(double f) {
   return {g.index, g.share};
 }
 
-double trailingWidth(const Design& d) {
+double trailingWidth(const PanelBrief& d) {
   return d.trailingEdge.kind == TrailingEdgeKind::none ? 0 : d.trailingEdge.width;
 }
 
@@ -158,7 +158,7 @@ Region trailingSheets(const Making& m) {
 /// A face from nose to tail in stretches of one cover each: sheet, then strip or nothing, then a trailing edge sheet.
 std::vector<Stretch> stretchesOf(const Making& m, Face f) {
   const Polyline& face = m.face(f);
-  const Design& d = m.design;
+  const PanelBrief& d = m.design;
   const double edge = sheetEdgeAt(d, m.loft, f, m.rib.t());
   const PlaceOn sheetEnd = edge > 0 ? placeOfFraction(edge) : PlaceOn{0, 0};
   PlaceOn tailStart{face.size() - 2, 1};
@@ -234,7 +234,7 @@ FaceRun runOf(const Making& m, Face f) {
   return {sheet, end ? std::max(lengthOf(headOf(m.face(f), *end)) - sheet, 0.0) : 0};
 }
 
-Rib cutRib(const Design& d, const PanelLoft& loft, const std::vector<SparLine>& spars, Rib rib) {
+Rib cutRib(const PanelBrief& d, const PanelLoft& loft, const std::vector<SparLine>& spars, Rib rib) {
   const Cut cut = loft.cutAt(rib.frame.t);
   rib.frame = cut.frame;
   rib.upper = inChordAxes(cut.frame, cut.upper);
@@ -269,13 +269,13 @@ Rib cutRib(const Design& d, const PanelLoft& loft, const std::vector<SparLine>& 
 
 } // namespace
 
-std::vector<Rib> cutRibs(const Design& d, const PanelLoft& loft, const std::vector<SparLine>& spars) {
-  const auto stations = ribStations(d.ribs, d.panel.halfSpan);
+std::vector<Rib> cutRibs(const PanelBrief& d, const PanelLoft& loft, const std::vector<SparLine>& spars) {
+  const auto stations = ribStations(d.ribs, d.panel.span);
   std::vector<Rib> ribs;
   ribs.reserve(stations.size());
   for (std::size_t i = 0; i < stations.size(); ++i) {
     Rib rib;
-    rib.number = static_cast<int>(i) + 1;
+    rib.number = d.firstRib + static_cast<int>(i);
     rib.kind = i == 0 ? RibKind::root : i + 1 == stations.size() ? RibKind::tip : RibKind::main;
     rib.thickness = rib.kind == RibKind::root  ? d.ribs.rootThickness
                     : rib.kind == RibKind::tip ? d.ribs.tipThickness
@@ -286,7 +286,7 @@ std::vector<Rib> cutRibs(const Design& d, const PanelLoft& loft, const std::vect
   return ribs;
 }
 
-Beside besideRib(const Design& d, const PanelLoft& loft, const Rib& given) {
+Beside besideRib(const PanelBrief& d, const PanelLoft& loft, const Rib& given) {
   Rib rib = given;
   const Making m{d, loft, rib};
   const Region whole{rib.bare};

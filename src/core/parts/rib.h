@@ -12,7 +12,7 @@ namespace eup {
 enum class RibKind { root, main, tip };
 
 struct Notch {
-  int spar = 0; ///< index in Design::spars
+  int spar = 0; ///< index in PanelDesign::spars
   Face face = Face::upper;
   double depth = 0;      ///< from the bare rib's surface to the cap's inner face, upright at its centre line
   double underCover = 0; ///< the same from under the sheet or cap strip: what a gauge reads on the cut rib
@@ -36,7 +36,7 @@ struct FaceRun {
 };
 
 struct Rib {
-  int number = 1; ///< from the root, which is 1
+  int number = 1; ///< counted through the whole wing, from its root, which is 1
   RibKind kind = RibKind::main;
   double thickness = 2;
   ChordFrame frame;
@@ -59,13 +59,13 @@ struct Rib {
 
 /// Cuts every rib of the design. Each outline is that of the plane at its station; the root rib's body lies outboard of
 /// it, the tip rib's inboard, the others' half and half.
-std::vector<Rib> cutRibs(const Design& design, const PanelLoft& loft, const std::vector<SparLine>& spars);
+std::vector<Rib> cutRibs(const PanelBrief& design, const PanelLoft& loft, const std::vector<SparLine>& spars);
 
 /// Shapes that lie against a rib, for drawing it in place, chord axes.
 struct Beside {
   Region leadingStock, trailingStock, sheet, capStrips;
 };
-Beside besideRib(const Design& design, const PanelLoft& loft, const Rib& rib);
+Beside besideRib(const PanelBrief& design, const PanelLoft& loft, const Rib& rib);
 
 /// Length along a face's surface from the nose point (0,0) to chord fraction f at t.
 double arcTo(const PanelLoft& loft, Face face, double f, double t);

@@ -5,15 +5,15 @@
 namespace eup {
 namespace {
 
-bool sheeted(const Design& d, Face f) {
+bool sheeted(const PanelBrief& d, Face f) {
   return f == Face::upper ? d.sheeting.top : d.sheeting.bottom;
 }
-bool stripped(const Design& d, Face f) {
+bool stripped(const PanelBrief& d, Face f) {
   return f == Face::upper ? d.capStrips.top : d.capStrips.bottom;
 }
 
 /// Over or under a place of the plan, the face under its cover: lowered square to the surface, so by t / cos(slope).
-Point seat(const Design& d, const PanelLoft& loft, const Cut& cut, Face face, double x) {
+Point seat(const PanelBrief& d, const PanelLoft& loft, const Cut& cut, Face face, double x) {
   const double fraction = std::clamp(cut.frame.toChord({x, 0}).x() / cut.frame.chord, 0.0, 1.0);
   const double slope = loft.slope(face, fraction, cut.frame.t);
   const double drop = coverAt(d, loft, face, fraction, cut.frame.t) * std::sqrt(1 + slope * slope);
@@ -22,7 +22,7 @@ Point seat(const Design& d, const PanelLoft& loft, const Cut& cut, Face face, do
 
 } // namespace
 
-double sheetEdgeAt(const Design& d, const PanelLoft& loft, Face face, double t) {
+double sheetEdgeAt(const PanelBrief& d, const PanelLoft& loft, Face face, double t) {
   if (!sheeted(d, face)) return 0;
   if (d.sheeting.to == SheetEdge::fraction) return d.sheeting.fraction;
   const Spar& spar = d.spars[static_cast<std::size_t>(d.sheeting.spar - 1)];
@@ -36,7 +36,7 @@ double sheetEdgeAt(const Design& d, const PanelLoft& loft, Face face, double t) 
   return std::min((x + half) / chord, 1.0);
 }
 
-double coverAt(const Design& d, const PanelLoft& loft, Face face, double fraction, double t) {
+double coverAt(const PanelBrief& d, const PanelLoft& loft, Face face, double fraction, double t) {
   if (sheeted(d, face) && fraction <= sheetEdgeAt(d, loft, face, t) + 1e-9) return d.sheeting.thickness;
   return stripped(d, face) ? d.capStrips.thickness : 0;
 }
@@ -56,7 +56,7 @@ double surfaceHeightAt(const Cut& cut, Face face, double x) {
   return place ? pointAt(line, *place).y() : line.back().y();
 }
 
-std::vector<SparLine> sparLines(const Design& d, const PanelLoft& loft) {
+std::vector<SparLine> sparLines(const PanelBrief& d, const PanelLoft& loft) {
   std::vector<SparLine> out;
   const double span = loft.span();
   const Cut rootCut = loft.cutAt(0), tipCut = loft.cutAt(span);

@@ -7,10 +7,10 @@
 namespace eup {
 
 /// Thickness of what covers the rib at a chord fraction of a face: sheet, cap strip or nothing.
-double coverAt(const Design& design, const PanelLoft& loft, Face face, double fraction, double t);
+double coverAt(const PanelBrief& design, const PanelLoft& loft, Face face, double fraction, double t);
 
 /// The chord fraction where the sheet ends at t; 0 when that face is not sheeted.
-double sheetEdgeAt(const Design& design, const PanelLoft& loft, Face face, double t);
+double sheetEdgeAt(const PanelBrief& design, const PanelLoft& loft, Face face, double t);
 
 /// A straight line in panel axes from root to tip: (x, z) as a function of t.
 struct StraightLine {
@@ -36,7 +36,7 @@ struct SparLine {
   double chordX(const ChordFrame& frame) const;
 };
 
-std::vector<SparLine> sparLines(const Design& design, const PanelLoft& loft);
+std::vector<SparLine> sparLines(const PanelBrief& design, const PanelLoft& loft);
 
 /// Where a chord fraction lies on the plan: x of that point of the chord line.
 double planX(const ChordFrame& frame, double fraction);

@@ -159,6 +159,11 @@ std::string sourceName(const SectionChoice& c) {
   return "";
 }
 
+double noseRadiusOf(const SectionChoice& choice, const SectionMeasures& measures) {
+  const bool plain = choice.kind == SectionKind::naca && choice.steps.empty();
+  return plain ? nacaNoseRadius(readNaca(choice.naca).value()) : measures.noseRadius;
+}
+
 std::string sourceOf(const SectionChoice& c) {
   switch (c.kind) {
   case SectionKind::naca:

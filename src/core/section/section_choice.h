@@ -3,6 +3,7 @@
 #pragma once
 #include "core/measure/result.h"
 #include "core/section/listed_section.h"
+#include "core/section/measured.h"
 #include "core/section/traced_section.h"
 #include <vector>
 
@@ -66,6 +67,8 @@ inline constexpr int mostSteps = 12;
 
 /// Its source's name, for people: "NACA 2412", "Own flat", "flat underside 11 %".
 std::string sourceName(const SectionChoice& choice);
+/// Published for plain NACA digits, else the circle through the points next to the nose. Fraction of the chord.
+double noseRadiusOf(const SectionChoice& choice, const SectionMeasures& measures);
 /// Where its shape is published, or "the listed coordinates" and the like.
 std::string sourceOf(const SectionChoice& choice);
 

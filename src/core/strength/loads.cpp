@@ -19,16 +19,25 @@ Shares ellipse(double e) {
   return {4 / pi * root, 4 / pi * beyond, 4 / pi * (root * root * root / 3 - e * beyond)};
 }
 
-Shares chord(double e, double taper) {
-  const double k = 1 - taper, whole = (1 + taper) / 2;
-  const double beyond = (1 - e) - k * (1 - e * e) / 2;
-  const double first = (1 - e * e) / 2 - k * (1 - e * e * e) / 3; // ∫ s c(s) ds
-  return {(1 - k * e) / whole, beyond / whole, (first - e * beyond) / whole};
+Shares chord(const SpanLoad& l, double y) {
+  double half = 0, here = 0, beyond = 0, first = 0;
+  for (const ChordRun& r : l.runs) {
+    const double length = r.to - r.from;
+    half += length * (r.root + r.tip) / 2;
+    const double from = std::max(r.from, y);
+    if (from > r.to || length <= 0) continue;
+    const double c = r.root + (r.tip - r.root) * (from - r.from) / length, rest = r.to - from;
+    if (r.from <= y) here = c;
+    const double area = rest * (c + r.tip) / 2;
+    beyond += area;
+    first += area * (from - y) + rest * rest / 6 * (c + 2 * r.tip); // ∫ c(s) (s − y) ds
+  }
+  return {here / half * l.halfSpan, beyond / half, first / half / l.halfSpan};
 }
 
-Shares shares(const SpanLoad& l, double y) {
-  const double e = std::clamp(y / l.halfSpan, 0.0, 1.0);
-  const Shares round = ellipse(e), straight = chord(e, l.tipChord / l.rootChord);
+Shares shares(const SpanLoad& l, double at) {
+  const double y = std::clamp(at, 0.0, l.halfSpan);
+  const Shares round = ellipse(y / l.halfSpan), straight = chord(l, y);
   switch (l.shape) {
   case LoadShape::ellipse:
     return round;
@@ -57,9 +66,12 @@ double SpanLoad::moment(double y) const {
   return lift * halfSpan * shares(*this, y).moment;
 }
 
-SpanLoad spanLoad(const Design& d) {
-  return {halfLift(d.flying.mass, d.flying.loadFactor), d.panel.halfSpan, d.panel.rootChord, d.panel.tipChord,
-          d.flying.shape};
+SpanLoad spanLoad(std::span<const PanelBrief> panels) {
+  const Flying& f = panels.front().flying;
+  SpanLoad load{halfLift(f.mass, f.loadFactor), panels.back().inboard + panels.back().panel.span, {}, f.shape};
+  for (const PanelBrief& p : panels)
+    load.runs.push_back({p.inboard, p.inboard + p.panel.span, p.panel.rootChord, p.panel.tipChord});
+  return load;
 }
 
 } // namespace eup

@@ -93,9 +93,10 @@ static std::optional<double> capMiddles(const Spar& spar, const SparLine& line, 
   return depth > 0 ? std::optional(depth) : std::nullopt;
 }
 
-Strength strengthOf(const Design& d, const std::vector<SparLine>& lines) {
+Strength strengthOf(const PanelBrief& d, const std::vector<SparLine>& lines, const SpanLoad& load) {
   Strength out;
-  out.load = spanLoad(d);
+  out.load = load;
+  out.inboard = d.inboard;
   for (const SparLine& line : lines) {
     SparStrength s;
     s.spar = line.index;
@@ -104,10 +105,10 @@ Strength strengthOf(const Design& d, const std::vector<SparLine>& lines) {
     out.rootStiffness += s.root.bent.stiffness;
     out.spars.push_back(s);
   }
-  const double step = d.panel.halfSpan / bays;
+  const double step = d.panel.span / bays;
   double slope = 0, sag = 0, before = 0;
   for (int k = 0; k <= bays; ++k) {
-    const double t = step * k, moment = out.load.moment(t);
+    const double t = step * k, moment = load.moment(d.inboard + t);
     std::vector<SparSection> sections;
     double sum = 0;
     for (const SparLine& line : lines) {
@@ -123,11 +124,11 @@ Strength strengthOf(const Design& d, const std::vector<SparLine>& lines) {
       const auto lower = capStress(spar, sections[i], moment * share, Face::lower);
       if (k == 0) {
         s.share = share, s.moment = moment * share, s.upper = upper, s.lower = lower;
-        const auto root = capMiddles(spar, lines[i], 0), tip = capMiddles(spar, lines[i], d.panel.halfSpan);
+        const auto root = capMiddles(spar, lines[i], 0), tip = capMiddles(spar, lines[i], d.panel.span);
         if (root && tip) {
           s.webDepth = *root;
-          s.webDepthChange = (*tip - *root) / d.panel.halfSpan;
-          s.webFlow = webShearFlow(out.load.shear(0) * share, s.moment, s.webDepth, s.webDepthChange);
+          s.webDepthChange = (*tip - *root) / d.panel.span;
+          s.webFlow = webShearFlow(load.shear(d.inboard) * share, s.moment, s.webDepth, s.webDepthChange);
         }
       }
       for (const auto& c : {upper, lower})
@@ -141,6 +142,7 @@ Strength strengthOf(const Design& d, const std::vector<SparLine>& lines) {
     before = bend;
   }
   out.tipDeflection = sag;
+  out.tipSlope = slope;
   return out;
 }
 

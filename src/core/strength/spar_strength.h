@@ -51,13 +51,16 @@ struct SparStrength {
 /// caps' middles and h′ = dh/dy, negative where the wing gets thinner outwards. h > 0.
 double webShearFlow(double shear, double moment, double depth, double depthChange);
 
+/// One panel's spars under the whole wing's load. "Root" is the panel's own.
 struct Strength {
   SpanLoad load;
   std::vector<SparStrength> spars;
+  double inboard = 0;       ///< mm of true span inside the panel
   double rootStiffness = 0; ///< ΣEI
-  double tipDeflection = 0; ///< mm, bending alone: ∬ M / ΣEI
+  double tipDeflection = 0; ///< mm against its root held fast, bending alone: ∬ M / ΣEI
+  double tipSlope = 0;      ///< rad, the same way
 };
 
-Strength strengthOf(const Design& design, const std::vector<SparLine>& lines);
+Strength strengthOf(const PanelBrief& design, const std::vector<SparLine>& lines, const SpanLoad& load);
 
 } // namespace eup

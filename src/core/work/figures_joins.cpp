@@ -1,5 +1,5 @@
 // Figures of the centre join and of setting up.
-#include "core/design/decisions.h"
+#include "core/joins/end_cut.h"
 #include "core/work/report_parts.h"
 #include <fmt/format.h>
 
@@ -18,93 +18,114 @@ const char* underWhat(BlockAt at) {
   return "";
 }
 
-void braceFigures(const TrueWing& w, FigureList& out) {
+void braceFigures(const TruePanel& w, FigureList& out) {
   if (!w.join.brace) return;
   const Brace& b = *w.join.brace;
   const SparLine& line = w.spars[static_cast<std::size_t>(b.spar)];
   const std::string path = fmt::format("spars.{}", b.spar);
   const std::string name = w.design.spars[static_cast<std::size_t>(b.spar)].name;
+  const bool centre = w.join.centre;
   const std::vector<std::string> from{"join.dihedral.rise", "join.dihedral.angle", path + ".rootFraction",
                                       path + ".tipFraction", "panel.tipSetback"};
   out.add({"brace.bend", "Brace bend", b.bend, Quantity::angle, Stage::joins,
            fmt::format("between the two legs, in the flat brace on the {}", name),
-           "acos(cos²Λ cos 2Γ − sin²Λ), Λ the spar's sweep",
-           fmt::format("acos(cos²{0} × cos {1} − sin²{0}) = {2}", out.deg(line.sweep), out.deg(2 * w.join.gamma),
-                       out.deg(b.bend)),
+           centre ? "acos(cos²Λ cos 2Γ − sin²Λ), Λ the spar's sweep"
+                  : "acos(u₁ · u₂), u = (sin Λ, cos Λ cos Γ, cos Λ sin Γ) of the spar in each panel",
+           centre ? fmt::format("acos(cos²{0} × cos {1} − sin²{0}) = {2}", out.deg(line.sweep),
+                                out.deg(2 * w.join.gamma), out.deg(b.bend))
+                  : fmt::format("Λ {} and Γ {} outside, Γ {} inside: {}", out.deg(line.sweep), out.deg(w.join.gamma),
+                                out.deg(w.join.gamma - 2 * w.join.fold), out.deg(b.bend)),
            "angle between the two spar directions", from, true});
-  out.add(
-      {"brace.lean", "Brace leans", b.lean, Quantity::angle, Stage::joins,
-       "out of the vertical, for a flat brace that holds both spar lines", "atan(tan Λ ÷ sin Γ)",
-       fmt::format("atan(tan {} ÷ sin {}) = {}", out.deg(std::abs(line.sweep)), out.deg(w.join.gamma), out.deg(b.lean)),
-       "solid geometry", from});
+  out.add({"brace.lean", "Brace leans", b.lean, Quantity::angle, Stage::joins,
+           "out of the vertical, for a flat brace that holds both spar lines",
+           centre ? "atan(tan Λ ÷ sin Γ)" : "of the plane through both spar directions",
+           centre ? fmt::format("atan(tan {} ÷ sin {}) = {}", out.deg(std::abs(line.sweep)), out.deg(w.join.gamma),
+                                out.deg(b.lean))
+                  : fmt::format("= {}", out.deg(b.lean)),
+           "solid geometry", from});
   const auto capBend = [&](const char* key, const char* label, double bend, const StraightLine& cap) {
-    out.add(
-        {key, label, bend, Quantity::angle, Stage::joins, fmt::format("between the two halves' caps of the {}", name),
-         "angle between the cap's own line and its mirror image",
-         fmt::format("over {} outwards the cap runs {} aft and {} up, then leans by Γ = {}", out.len(cap.span),
-                     out.len(cap.tip.x() - cap.root.x()), out.len(cap.tip.y() - cap.root.y()), out.deg(w.join.gamma)),
-         "solid geometry; differs from the brace's where the caps close in or turn: notch, dress or shape the brace "
-         "for it",
-         from});
+    out.add({key, label, bend, Quantity::angle, Stage::joins,
+             fmt::format("between the caps of the {} that meet there", name),
+             centre ? "angle between the cap's own line and its mirror image"
+                    : "angle between the caps' own lines of the two panels",
+             fmt::format("over {} outwards the cap runs {} aft and {} up, then leans by Γ = {}", out.len(cap.span),
+                         out.len(cap.tip.x() - cap.root.x()), out.len(cap.tip.y() - cap.root.y()),
+                         out.deg(w.join.gamma)),
+             "solid geometry; differs from the brace's where the caps close in or turn: notch, dress or shape the "
+             "brace for it",
+             from});
   };
   capBend("brace.capTop", "Upper cap bends", b.capTopBend, line.upperSeat);
   capBend("brace.capBottom", "Lower cap bends", b.capBottomBend, line.lowerSeat);
-  out.add({"brace.leg",
-           "Brace leg",
-           b.leg,
-           Quantity::length,
-           Stage::joins,
-           fmt::format("along the {} to R{}", name, b.toRib),
-           "station of that rib ÷ cos Λ",
-           fmt::format("{} ÷ cos {} = {}", out.len(w.ribs[static_cast<std::size_t>(b.toRib - 1)].t()),
-                       out.deg(line.sweep), out.len(b.leg)),
-           planeGeometry,
-           {"join.braceToRib"},
-           true});
-  out.add({"brace.depthRoot",
-           "Brace depth at the join",
-           b.depthRoot,
-           Quantity::length,
-           Stage::joins,
-           "clear between the caps",
-           "outer depth of the spar less its caps",
-           "",
-           ruledLoft,
-           {path + ".top.depth", path + ".bottom.depth"}});
-  out.add({"brace.depthEnd",
-           fmt::format("Brace depth at R{}", b.toRib),
-           b.depthEnd,
-           Quantity::length,
-           Stage::joins,
-           "clear between the caps",
-           "outer depth of the spar less its caps",
-           "",
-           ruledLoft,
-           {path + ".top.depth", path + ".bottom.depth", "join.braceToRib"}});
+  const auto leg = [&](const char* key, std::string label, const BraceLeg& l) {
+    out.add({key, std::move(label), l.length, Quantity::length, Stage::joins,
+             fmt::format("along the {} to R{}", name, l.toRib), "way from the join to that rib ÷ cos Λ",
+             fmt::format("= {}", out.len(l.length)), planeGeometry, {"join.braceToRib"}, true});
+  };
+  leg("brace.leg", centre ? "Brace leg" : "Brace leg outwards", b.outer);
+  if (!centre) leg("brace.legInside", "Brace leg inwards", b.inner);
+  const auto depth = [&](const char* key, std::string label, double value) {
+    out.add({key, std::move(label), value, Quantity::length, Stage::joins, "clear between the caps",
+             "outer depth of the spar less its caps", fmt::format("= {}", out.len(value)), ruledLoft,
+             {path + ".top.depth", path + ".bottom.depth", "join.braceToRib"}});
+  };
+  depth("brace.depthRoot", "Brace depth at the join", b.depthRoot);
+  depth("brace.depthEnd", fmt::format("Brace depth at R{}", b.outer.toRib), b.outer.depthEnd);
+  if (!centre) depth("brace.depthEndInside", fmt::format("Brace depth at R{}", b.inner.toRib), b.inner.depthEnd);
+}
+
+/// How the strips that meet at the join are sawn, for this panel's root end.
+void endCutFigures(const TruePanel& w, FigureList& out) {
+  const double fold = w.join.fold, span = w.loft.span();
+  const Point3 up(0, 0, 1), plane = joinPlane(fold, true);
+  const ChordFrame root = w.loft.frameAt(0), tip = w.loft.frameAt(span);
+  const std::vector<std::string> from{"join.dihedral.rise", "join.dihedral.angle", "panel.tipSetback"};
+  const auto strip = [&](const std::string& key, const std::string& what, const Point& a, const Point& b) {
+    const EndCut cut = endCut({b.x() - a.x(), span, b.y() - a.y()}, up, plane);
+    const std::string runs = fmt::format("runs {} aft and {} up over {}; the join leans {}", out.len(b.x() - a.x()),
+                                         out.len(b.y() - a.y()), out.len(span), out.deg(fold));
+    out.add({"cut." + key + ".mitre", what + " end, mitre", cut.mitre, Quantity::angle, Stage::joins,
+             "on its upper face, out of square to its length; + longer at the front",
+             "where the plane that halves the join meets the face", runs, "solid geometry", from});
+    out.add({"cut." + key + ".bevel", what + " end, bevel", cut.bevel, Quantity::angle, Stage::joins,
+             "on its side face, out of upright; + longer below", "where the plane that halves the join meets the side",
+             runs, "solid geometry", from});
+    out.add({"cut." + key + ".tilt", what + " end, blade tilts", cut.tilt, Quantity::angle, Stage::joins,
+             "of a saw that is set to the mitre, out of upright", "of the plane that halves the join to the face", runs,
+             "solid geometry", from});
+  };
+  strip("le", "LE", root.le, tip.le);
+  strip("te", "TE", root.te, tip.te);
+  for (const SparLine& line : w.spars) {
+    const std::string key = fmt::format("spar.{}", line.index + 1);
+    const std::string& name = w.design.spars[static_cast<std::size_t>(line.index)].name;
+    strip(key + ".top", fmt::format("Top of {},", name), line.upperSeat.root, line.upperSeat.tip);
+    strip(key + ".bottom", fmt::format("Bottom of {},", name), line.lowerSeat.root, line.lowerSeat.tip);
+  }
 }
 
 } // namespace
 
-void joinFigures(const TrueWing& w, FigureList& out) {
-  const CentreJoin& j = w.join;
+void joinFigures(const TruePanel& w, FigureList& out) {
+  const PanelJoin& j = w.join;
   const double span = w.loft.span();
-  const bool byRise = w.design.join.dihedral.by == DihedralBy::rise,
-             oneFlat = w.design.join.propping == Propping::oneFlat;
-  const std::vector<std::string> from{"join.dihedral.rise", "join.dihedral.angle", "panel.halfSpan"};
+  const DihedralBy by = w.design.join.dihedral.by;
+  const std::vector<std::string> from{"join.dihedral.rise", "join.dihedral.angle", "panel.span"};
   const char* at = underWhat(w.design.join.blockAt);
-  const double onBoard = oneFlat ? 2 * j.gamma : j.gamma;
+  const std::string folded = j.centre ? (j.otherFlat ? "2Γ" : "Γ") : "(Γ − Γ inside)";
   out.add({"join.block",
            "Block under the tip",
            j.block.height,
            Quantity::length,
            Stage::joins,
-           fmt::format("R{}, under the {}, board to underside", w.ribs.size(), at),
-           oneFlat ? "L sin 2Γ and what the underside lies off the chord there, over the pinned half's board"
-                   : "L sin Γ and what the underside lies off the chord there, over the root's lowest point",
+           fmt::format("R{}, under the {}, board to underside", w.ribs.back().number, at),
+           fmt::format("L sin {} and what the underside lies off the chord there, over {}", folded,
+                       j.otherFlat ? (j.centre ? "the pinned half's board" : "the board that the panel inside is pinned to")
+                                   : "the root's lowest point"),
            fmt::format("{} × sin {} = {}; the underside and the washout there make it {}", out.len(span),
-                       out.deg(onBoard), out.len(j.risePropped), out.len(j.block.height)),
+                       out.deg(j.onBoard), out.len(j.risePropped), out.len(j.block.height)),
            planeGeometry,
-           {"join.dihedral.rise", "join.dihedral.angle", "join.blockAt", "join.propping", "panel.halfSpan",
+           {"join.dihedral.rise", "join.dihedral.angle", "join.blockAt", "join.propping", "panel.span",
             "panel.washout"},
            true});
   out.add({"join.blockOverRoot", "Same, over the root there", j.block.overRoot, Quantity::length, Stage::joins,
@@ -112,31 +133,51 @@ void joinFigures(const TrueWing& w, FigureList& out) {
            "height of the tip's underside less that of the root's at the same place on the chord",
            fmt::format("at {:.0f} % of the chord", j.block.fraction * 100), planeGeometry, from});
   out.add({"join.rise", "Rise under the tip", j.rise, Quantity::length, Stage::joins,
-           "chord line at the tip, both halves propped", byRise ? "as decided" : "L sin Γ",
+           j.centre ? "chord line at the tip, both halves propped" : "chord line at the panel's tip over its root",
+           by == DihedralBy::rise ? "as decided" : "L sin Γ",
            fmt::format("{} × sin {} = {}", out.len(span), out.deg(j.gamma), out.len(j.rise)), planeGeometry, from});
-  out.add({"join.dihedral", "Dihedral", j.gamma, Quantity::angle, Stage::joins, "each half, to the horizontal",
-           byRise ? "asin(rise ÷ L)" : "as decided",
-           fmt::format("asin({} ÷ {}) = {}", out.len(j.rise), out.len(span), out.deg(j.gamma)), planeGeometry, from,
-           true});
-  if (oneFlat)
+  out.add({"join.dihedral", j.centre ? "Dihedral" : "Panel to the horizontal", j.gamma, Quantity::angle, Stage::joins,
+           j.centre ? "each half, to the horizontal" : "of the finished wing",
+           by == DihedralBy::rise    ? "asin(rise ÷ L)"
+           : by == DihedralBy::angle ? "as decided"
+                                     : "acos(span from above ÷ L)",
+           by == DihedralBy::projected
+               ? fmt::format("acos({} ÷ {}) = {}", out.len(j.fromAbove), out.len(span), out.deg(j.gamma))
+               : fmt::format("asin({} ÷ {}) = {}", out.len(j.rise), out.len(span), out.deg(j.gamma)),
+           planeGeometry, from, true});
+  if (j.centre && j.otherFlat)
     out.add({"join.riseOneFlat", "Rise, other half flat", j.risePropped, Quantity::length, Stage::joins,
              "chord line at the propped tip", "L sin 2Γ",
              fmt::format("{} × sin {} = {}", out.len(span), out.deg(2 * j.gamma), out.len(j.risePropped)),
              planeGeometry, from});
-  out.add({"join.rootLean", "Root rib leans", j.gamma, Quantity::angle, Stage::joins,
-           "out of square to the panel; each end bevelled by this", "Γ", fmt::format("Γ = {}", out.deg(j.gamma)),
-           planeGeometry, from});
+  if (!j.centre) {
+    out.add({"join.break", "Angle at the join", 2 * j.fold, Quantity::angle, Stage::joins,
+             "between the panel and the one inside it", "Γ − Γ inside",
+             fmt::format("{} − {} = {}", out.deg(j.gamma), out.deg(j.gamma - 2 * j.fold), out.deg(2 * j.fold)),
+             planeGeometry, from, true});
+    out.add({"join.risePropped", "Rise, inside panel flat", j.risePropped, Quantity::length, Stage::joins,
+             "chord line at the propped tip", "L sin (Γ − Γ inside)",
+             fmt::format("{} × sin {} = {}", out.len(span), out.deg(j.onBoard), out.len(j.risePropped)), planeGeometry,
+             from});
+  }
+  const char* half = j.centre ? "Γ" : "half of Γ − Γ inside";
+  out.add({"join.rootLean", "Root rib leans", j.fold, Quantity::angle, Stage::joins,
+           j.centre ? "out of square to the panel; each end bevelled by this"
+                    : "out of square to the panel; both ends that meet are bevelled by this",
+           half, fmt::format("{} = {}", half, out.deg(j.fold)), planeGeometry, from});
   out.add({"join.trim", "Trim at the top", j.trim, Quantity::length, Stage::joins,
-           "off the upper edge of each half's end", "root depth × tan Γ",
-           fmt::format("{} × tan {} = {}", out.len(j.rootDepth), out.deg(j.gamma), out.len(j.trim)), planeGeometry,
-           from});
+           j.fold >= 0 ? "off the upper edge of each end" : "off the lower edge of each end",
+           fmt::format("root depth × tan ({})", half),
+           fmt::format("{} × tan {} = {}", out.len(j.rootDepth), out.deg(std::abs(j.fold)), out.len(j.trim)),
+           planeGeometry, from});
   out.add({"join.rootTaller", "Root rib cut taller", j.rootTaller - 1, Quantity::percent, Stage::joins,
-           "because it leans", "1 ÷ cos Γ − 1",
-           fmt::format("1 ÷ cos {} − 1 = {:.2f} %", out.deg(j.gamma), (j.rootTaller - 1) * 100), planeGeometry, from});
+           "because it leans", fmt::format("1 ÷ cos ({}) − 1", half),
+           fmt::format("1 ÷ cos {} − 1 = {:.2f} %", out.deg(j.fold), (j.rootTaller - 1) * 100), planeGeometry, from});
   braceFigures(w, out);
+  endCutFigures(w, out);
 }
 
-void settingUpFigures(const TrueWing& w, FigureList& out) {
+void settingUpFigures(const TruePanel& w, FigureList& out) {
   const SettingUp& s = w.settingUp;
   const std::string datum = s.datum == Datum::undersideFlat
                                 ? "root underside flat on the board"
@@ -163,19 +204,6 @@ void settingUpFigures(const TrueWing& w, FigureList& out) {
                at.line == "TE",
                rib.rib});
     }
-}
-
-std::vector<Figure> allFigures(const TrueWing& w) {
-  FigureList out(w.design.unit);
-  out.all.reserve(100 + w.ribs.size() * 20);
-  planFigures(w, out);
-  sectionFigures(w, out);
-  panelFigures(w, out);
-  ribFigures(w, out);
-  sparFigures(w, out);
-  joinFigures(w, out);
-  settingUpFigures(w, out);
-  return std::move(out.all);
 }
 
 } // namespace eup

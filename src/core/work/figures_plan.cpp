@@ -130,7 +130,7 @@ void planFindings(const TrueWing& w, std::vector<Finding>& out) {
           "Take or leave it under Judge: " + (j.take ? "now taken. " + j.taken : "now left. " + j.left));
 }
 
-void sectionFindings(const TrueWing& w, std::vector<Finding>& out) {
+void sectionFindings(const TruePanel& w, std::vector<Finding>& out) {
   for (const bool root : {true, false}) {
     const SectionChoice& choice = root ? w.design.sections.root : w.design.sections.tip;
     const std::vector<std::string> cure{fmt::format("sections.{}.kind", root ? "root" : "tip")};

@@ -7,13 +7,13 @@ namespace eup {
 namespace {
 
 const std::vector<std::string> planOf{"panel.rootChord", "panel.tipChord",    "panel.tipSetback",
-                                      "panel.washout",   "panel.washoutAxis", "panel.halfSpan"};
+                                      "panel.washout",   "panel.washoutAxis", "panel.span"};
 
-const Spar& sparOf(const TrueWing& w, int index) {
+const Spar& sparOf(const TruePanel& w, int index) {
   return w.design.spars[static_cast<std::size_t>(index)];
 }
 
-void frameFigures(const TrueWing& w, const Rib& rib, FigureList& out) {
+void frameFigures(const TruePanel& w, const Rib& rib, FigureList& out) {
   const auto key = [&](const char* what) { return fmt::format("rib.{}.{}", rib.number, what); };
   const double share = rib.t() / w.loft.span();
   const ChordFrame& f = rib.frame;
@@ -43,7 +43,7 @@ void frameFigures(const TrueWing& w, const Rib& rib, FigureList& out) {
            rib.number});
 }
 
-void woodFigures(const TrueWing& w, const Rib& rib, FigureList& out) {
+void woodFigures(const TruePanel& w, const Rib& rib, FigureList& out) {
   const auto key = [&](const char* what) { return fmt::format("rib.{}.{}", rib.number, what); };
   const double density = findMaterial("balsa-160")->density;
   const double grams = rib.cutArea * rib.thickness * density * 1e-6;
@@ -85,7 +85,7 @@ void woodFigures(const TrueWing& w, const Rib& rib, FigureList& out) {
       {"sheeting.bottom", "sheeting.fraction", "sheeting.to"});
 }
 
-void notchFigures(const TrueWing& w, const Rib& rib, FigureList& out) {
+void notchFigures(const TruePanel& w, const Rib& rib, FigureList& out) {
   for (const SparLine& line : w.spars) {
     const int k = line.index;
     const std::string path = fmt::format("spars.{}", k), name = sparOf(w, k).name;
@@ -146,7 +146,7 @@ void notchFigures(const TrueWing& w, const Rib& rib, FigureList& out) {
 
 } // namespace
 
-void ribFigures(const TrueWing& w, FigureList& out) {
+void ribFigures(const TruePanel& w, FigureList& out) {
   for (const Rib& rib : w.ribs) {
     frameFigures(w, rib, out);
     notchFigures(w, rib, out);

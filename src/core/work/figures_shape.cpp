@@ -7,7 +7,7 @@
 namespace eup {
 namespace {
 
-void oneSection(const TrueWing& w, FigureList& out, bool root) {
+void oneSection(const TruePanel& w, FigureList& out, bool root) {
   const char* end = root ? "root" : "tip";
   const SectionMeasures& m = root ? w.rootMeasures : w.tipMeasures;
   const double chord = root ? w.design.panel.rootChord : w.design.panel.tipChord;
@@ -30,7 +30,7 @@ void oneSection(const TrueWing& w, FigureList& out, bool root) {
   add("thicknessAt", cap + " thickest at", m.thicknessAt, "place of the greatest depth, from the leading edge");
   add("camber", cap + " camber", m.camber, "greatest height of the line half way between the surfaces × chord");
   add("camberAt", cap + " camber at", m.camberAt, "place of the greatest camber, from the leading edge");
-  const double radius = plainNaca ? nacaNoseRadius(readNaca(choice.naca).value()) : m.noseRadius;
+  const double radius = noseRadiusOf(choice, m);
   add("noseRadius", cap + " nose radius", radius,
       plainNaca ? "1.1019 t², turned for the mean line's slope at the nose, × chord"
                 : "circle through the points next to the nose × chord");
@@ -107,41 +107,105 @@ void oneSection(const TrueWing& w, FigureList& out, bool root) {
 
 } // namespace
 
-void sectionFigures(const TrueWing& w, FigureList& out) {
+void sectionFigures(const TruePanel& w, FigureList& out) {
   oneSection(w, out, true);
   oneSection(w, out, false);
 }
 
-void panelFigures(const TrueWing& w, FigureList& out) {
-  const Panel& p = w.design.panel;
-  const LengthUnit unit = w.design.unit;
-  const std::vector<std::string> plan{"panel.halfSpan", "panel.rootChord", "panel.tipChord"};
-  const auto withJoin = std::vector<std::string>{"panel.halfSpan", "join.dihedral.rise", "join.dihedral.angle"};
-  out.add({"panel.span",
-           "Span, flat as drawn",
-           2 * p.halfSpan,
-           Quantity::length,
-           Stage::panels,
-           "both halves laid flat",
-           "2 × half span",
-           fmt::format("2 × {} = {}", out.len(p.halfSpan), out.len(2 * p.halfSpan)),
-           planeGeometry,
-           {"panel.halfSpan"}});
-  out.add({"panel.spanFromAbove", "Span, from above", 2 * w.join.halfFromAbove, Quantity::length, Stage::panels,
-           "tip to tip of the joined wing", "2 L cos Γ",
-           fmt::format("2 × {} × cos {} = {}", out.len(p.halfSpan), out.deg(w.join.gamma),
-                       out.len(2 * w.join.halfFromAbove)),
-           planeGeometry, withJoin, true});
-  out.add({"panel.area", "Wing area", w.planform.area, Quantity::area, Stage::panels, "both halves, flat as drawn",
-           "half span × (root chord + tip chord)",
-           fmt::format("{} × ({} + {}) = {}", out.len(p.halfSpan), out.len(p.rootChord), out.len(p.tipChord),
-                       told(w.planform.area, Quantity::area, unit)),
+void wingFigures(const TrueWing& aircraft, const WholeWing& wing, FigureList& out) {
+  const Planform& p = wing.planform;
+  const LengthUnit unit = aircraft.design.unit;
+  const bool one = wing.panels.size() == 1;
+  std::vector<std::string> plan, spans, joins;
+  for (const TruePanel& panel : wing.panels) {
+    const std::string at = pathOf(panel.design.id);
+    spans.push_back(at + "panel.span");
+    for (const char* chord : {"panel.rootChord", "panel.tipChord"})
+      if (std::string_view(chord) == "panel.tipChord" || panel.design.innermost() || !panel.design.panel.continues) plan.push_back(at + chord);
+    joins.push_back(at + "join.dihedral.angle");
+  }
+  plan.insert(plan.end(), spans.begin(), spans.end());
+  joins.insert(joins.end(), spans.begin(), spans.end());
+  /// "700 mm", or "(400 mm + 300 mm)": one term a panel.
+  const auto sum = [&](auto term) {
+    std::string text;
+    for (const TruePanel& panel : wing.panels) text += (text.empty() ? "" : " + ") + term(panel);
+    return one ? text : "(" + text + ")";
+  };
+  const auto spanOf = [&](const TruePanel& panel) { return out.len(panel.loft.span()); };
+  out.add({"panel.span", "Span, flat as drawn", 2 * p.halfSpan, Quantity::length, Stage::panels, "both halves laid flat",
+           one ? "2 × half span" : "2 × Σ panel span", fmt::format("2 × {} = {}", sum(spanOf), out.len(2 * p.halfSpan)),
+           planeGeometry, spans});
+  out.add({"panel.spanFromAbove", "Span, from above", 2 * wing.fromAbove, Quantity::length, Stage::panels,
+           "tip to tip of the joined wing", one ? "2 L cos Γ" : "2 Σ L cos Γ",
+           fmt::format("2 × {} = {}", sum([&](const TruePanel& panel) {
+                         return fmt::format("{} × cos {}", spanOf(panel), out.deg(panel.join.gamma));
+                       }),
+                       out.len(2 * wing.fromAbove)),
+           planeGeometry, joins, true});
+  out.add({"panel.area", "Wing area", p.area, Quantity::area, Stage::panels, "both halves, flat as drawn",
+           one ? "half span × (root chord + tip chord)" : "Σ panel span × (root chord + tip chord)",
+           fmt::format("{} = {}", sum([&](const TruePanel& panel) {
+                         return fmt::format("{} × ({} + {})", spanOf(panel), out.len(panel.design.panel.rootChord),
+                                            out.len(panel.design.panel.tipChord));
+                       }),
+                       told(p.area, Quantity::area, unit)),
            planeGeometry, plan, true});
-  out.add({"panel.aspect", "Aspect ratio", w.planform.aspect, Quantity::ratio, Stage::panels, "on the flat span",
-           "span² ÷ area",
-           fmt::format("({})² ÷ {} = {:.2f}", out.len(2 * p.halfSpan), told(w.planform.area, Quantity::area, unit),
-                       w.planform.aspect),
+  out.add({"panel.aspect", "Aspect ratio", p.aspect, Quantity::ratio, Stage::panels, "on the flat span", "span² ÷ area",
+           fmt::format("({})² ÷ {} = {:.2f}", out.len(2 * p.halfSpan), told(p.area, Quantity::area, unit), p.aspect),
            planeGeometry, plan});
+  const double taper = wing.panels.back().design.panel.tipChord / wing.panels.front().design.panel.rootChord;
+  out.add({"panel.mac", "Mean aerodynamic chord", p.meanChord, Quantity::length, Stage::panels,
+           "see its place along the span", one ? "⅔ c_r (1 + λ + λ²) ÷ (1 + λ)" : "∫c² dy ÷ ∫c dy",
+           one ? fmt::format("⅔ × {} × (1 + {:.4f} + {:.4f}) ÷ {:.4f} = {}",
+                             out.len(wing.panels.front().design.panel.rootChord), taper, taper * taper, 1 + taper,
+                             out.len(p.meanChord))
+               : fmt::format("each panel in closed form, over {}: {}", told(p.area / 2, Quantity::area, unit),
+                             out.len(p.meanChord)),
+           "MAC = ∫c² dy ÷ S, worked for a straight taper", plan, true});
+  out.add({"panel.macAt", "Mean chord stands at", p.meanChordAt, Quantity::length, Stage::panels,
+           "from the root, along the true span",
+           one ? "half span ÷ 3 × (1 + 2λ) ÷ (1 + λ)" : "∫c y dy ÷ ∫c dy",
+           one ? fmt::format("{} ÷ 3 × {:.4f} ÷ {:.4f} = {}", out.len(p.halfSpan), 1 + 2 * taper, 1 + taper,
+                             out.len(p.meanChordAt))
+               : fmt::format("= {}", out.len(p.meanChordAt)),
+           planeGeometry, plan});
+  out.add({"panel.macLe", "Mean chord's LE behind root LE", p.meanChordLe, Quantity::length, Stage::panels,
+           "on the plan", one ? "tip set-back × its place ÷ half span" : "∫c x dy ÷ ∫c dy, x the leading edge",
+           one ? fmt::format("{} × {} ÷ {} = {}", out.len(wing.panels.front().design.panel.tipSetback),
+                             out.len(p.meanChordAt), out.len(p.halfSpan), out.len(p.meanChordLe))
+               : fmt::format("= {}", out.len(p.meanChordLe)),
+           planeGeometry, plan});
+  const double mass = aircraft.design.flying.mass, loading = mass / (p.area / 1e4);
+  std::vector<std::string> loadingFrom{"flying.mass"};
+  loadingFrom.insert(loadingFrom.end(), plan.begin(), plan.end());
+  out.add({"panel.loading", "Wing loading", loading, Quantity::loading, Stage::panels, "whole model on the flat area",
+           "model mass ÷ wing area",
+           fmt::format("{:.0f} g ÷ {:.2f} dm² = {:.1f} g/dm²", mass, p.area / 1e4, loading), planeGeometry,
+           loadingFrom});
+  if (!one) {
+    out.add({"wing.effectiveDihedral", "Effective dihedral", wing.effectiveDihedral, Quantity::angle, Stage::joins,
+             "the plain dihedral that rights as much", "∫Γ c y dy ÷ ∫c y dy, y along the true span",
+             fmt::format("panels at {} = {}", sum([&](const TruePanel& panel) { return out.deg(panel.join.gamma); }),
+                         out.deg(wing.effectiveDihedral)),
+             "area-arm mean of strip theory", joins, true});
+    out.add({"wing.tipRise", "Tip over the root", wing.tipRise, Quantity::length, Stage::joins,
+             "chord line at the outermost tip, finished wing, root chord level", "Σ L sin Γ",
+             fmt::format("{} = {}",
+                         sum([&](const TruePanel& panel) { return out.len(panel.join.rise); }), out.len(wing.tipRise)),
+             planeGeometry, joins});
+  }
+  const TruePanel& inner = wing.panels.front();
+  if (inner.strength.rootStiffness > 0)
+    out.add({"load.tipDeflection", "Tip bends up by", wing.tipDeflection, Quantity::length, Stage::spars,
+             "at the tip rib, at the load factor", "∬ M ÷ ΣEI along the span",
+             fmt::format("root: {:.0f} ÷ {:.4g} per mm; summed in 120 steps a panel", inner.strength.load.moment(0),
+                         inner.strength.rootStiffness),
+             "bending theory of beams; bending alone", {"flying.loadFactor", "flying.mass"}});
+}
+
+void panelFigures(const TruePanel& w, FigureList& out) {
+  const Panel& p = w.design.panel;
   const double taper = p.tipChord / p.rootChord;
   out.add({"panel.taper",
            "Taper ratio λ",
@@ -153,49 +217,17 @@ void panelFigures(const TrueWing& w, FigureList& out) {
            fmt::format("{} ÷ {} = {:.3f}", out.len(p.tipChord), out.len(p.rootChord), taper),
            planeGeometry,
            {"panel.rootChord", "panel.tipChord"}});
-  out.add({"panel.mac", "Mean aerodynamic chord", w.planform.meanChord, Quantity::length, Stage::panels,
-           "see its place along the span", "⅔ c_r (1 + λ + λ²) ÷ (1 + λ)",
-           fmt::format("⅔ × {} × (1 + {:.4f} + {:.4f}) ÷ {:.4f} = {}", out.len(p.rootChord), taper, taper * taper,
-                       1 + taper, out.len(w.planform.meanChord)),
-           "MAC = ∫c² dy ÷ S, worked for a straight taper", plan, true});
-  out.add({"panel.macAt", "Mean chord stands at", w.planform.meanChordAt, Quantity::length, Stage::panels,
-           "from the root, along the true span", "half span ÷ 3 × (1 + 2λ) ÷ (1 + λ)",
-           fmt::format("{} ÷ 3 × {:.4f} ÷ {:.4f} = {}", out.len(p.halfSpan), 1 + 2 * taper, 1 + taper,
-                       out.len(w.planform.meanChordAt)),
-           planeGeometry, plan});
-  out.add({"panel.macLe",
-           "Mean chord's LE behind root LE",
-           w.planform.meanChordLe,
-           Quantity::length,
-           Stage::panels,
-           "on the plan",
-           "tip set-back × its place ÷ half span",
-           fmt::format("{} × {} ÷ {} = {}", out.len(p.tipSetback), out.len(w.planform.meanChordAt), out.len(p.halfSpan),
-                       out.len(w.planform.meanChordLe)),
-           planeGeometry,
-           {"panel.tipSetback", "panel.halfSpan"}});
-  const double loading = w.design.flying.mass / (w.planform.area / 1e4);
-  out.add({"panel.loading",
-           "Wing loading",
-           loading,
-           Quantity::loading,
-           Stage::panels,
-           "whole model on the flat area",
-           "model mass ÷ wing area",
-           fmt::format("{:.0f} g ÷ {:.2f} dm² = {:.1f} g/dm²", w.design.flying.mass, w.planform.area / 1e4, loading),
-           planeGeometry,
-           {"flying.mass", "panel.halfSpan", "panel.rootChord", "panel.tipChord"}});
-  const double sweep = std::atan2(p.tipSetback, p.halfSpan);
+  const double sweep = std::atan2(p.tipSetback, p.span);
   out.add({"panel.leSweep",
            "Sweep of the leading edge",
            sweep,
            Quantity::angle,
            Stage::panels,
            "on the plan, before washout",
-           "atan(tip set-back ÷ half span)",
-           fmt::format("atan({} ÷ {}) = {}", out.len(p.tipSetback), out.len(p.halfSpan), out.deg(sweep)),
+           "atan(tip set-back ÷ span)",
+           fmt::format("atan({} ÷ {}) = {}", out.len(p.tipSetback), out.len(p.span), out.deg(sweep)),
            planeGeometry,
-           {"panel.tipSetback", "panel.halfSpan"}});
+           {"panel.tipSetback", "panel.span"}});
 }
 
 } // namespace eup

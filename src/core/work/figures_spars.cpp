@@ -20,7 +20,7 @@ const char* schrenkSource(LoadShape shape) {
   return "";
 }
 
-void capFigure(const TrueWing& w, const SparStrength& s, Face face, FigureList& out) {
+void capFigure(const TruePanel& w, const SparStrength& s, Face face, FigureList& out) {
   const auto& stress = face == Face::upper ? s.upper : s.lower;
   if (!stress) return;
   const Spar& spar = w.design.spars[static_cast<std::size_t>(s.spar)];
@@ -53,11 +53,11 @@ void capFigure(const TrueWing& w, const SparStrength& s, Face face, FigureList& 
            m ? m->source : "", from, true});
 }
 
-void webFigure(const TrueWing& w, const SparStrength& s, FigureList& out) {
+void webFigure(const TruePanel& w, const SparStrength& s, FigureList& out) {
   if (s.webDepth <= 0) return;
   const Spar& spar = w.design.spars[static_cast<std::size_t>(s.spar)];
   const std::string path = fmt::format("spars.{}", s.spar);
-  const double shear = w.strength.load.shear(0) * s.share;
+  const double shear = w.strength.load.shear(w.design.inboard) * s.share;
   out.add(
       {fmt::format("spar.{}.webShear", s.spar + 1),
        fmt::format("Shear on the web, {}", spar.name),
@@ -73,8 +73,8 @@ void webFigure(const TrueWing& w, const SparStrength& s, FigureList& out) {
 }
 
 /// The box of nose sheet and a web at the main spar, when both faces are sheeted that far.
-void noseBoxFigure(const TrueWing& w, FigureList& out) {
-  const Design& d = w.design;
+void noseBoxFigure(const TruePanel& w, FigureList& out) {
+  const PanelBrief& d = w.design;
   const auto main = mainSpar(d);
   if (!main || !d.sheeting.top || !d.sheeting.bottom) return;
   const double fraction = d.spars[static_cast<std::size_t>(*main)].rootFraction;
@@ -101,31 +101,32 @@ void noseBoxFigure(const TrueWing& w, FigureList& out) {
 
 } // namespace
 
-void sparFigures(const TrueWing& w, FigureList& out) {
+void sparFigures(const TruePanel& w, FigureList& out) {
   const Strength& st = w.strength;
   const Flying& fl = w.design.flying;
   const SpanLoad& load = st.load;
-  out.add({"load.halfLift",
-           "Lift of one half",
-           load.lift,
-           Quantity::force,
-           Stage::spars,
-           "at the load factor",
-           "n m g ÷ 2",
-           fmt::format("{} × {:.4f} kg × 9.80665 m/s² ÷ 2 = {:.3f} N", fl.loadFactor, fl.mass / 1000, load.lift),
-           "own weight of the wing not relieved",
-           {"flying.mass", "flying.loadFactor"}});
-  const double arm = load.moment(0) / load.lift;
+  if (w.design.innermost())
+    out.add({"load.halfLift",
+             "Lift of one half",
+             load.lift,
+             Quantity::force,
+             Stage::spars,
+             "at the load factor",
+             "n m g ÷ 2",
+             fmt::format("{} × {:.4f} kg × 9.80665 m/s² ÷ 2 = {:.3f} N", fl.loadFactor, fl.mass / 1000, load.lift),
+             "own weight of the wing not relieved",
+             {"flying.mass", "flying.loadFactor"}});
+  const double beyond = load.shear(w.design.inboard), moment = load.moment(w.design.inboard), arm = moment / beyond;
   out.add({"load.rootMoment",
-           "Bending at the root",
-           load.moment(0),
+           w.design.innermost() ? "Bending at the root" : "Bending at the join",
+           moment,
            Quantity::moment,
            Stage::spars,
-           "root rib",
-           "half lift × the place of its centre",
-           fmt::format("{:.3f} N × {:.2f} mm = {:.0f} N·mm", load.lift, arm, load.moment(0)),
+           w.design.innermost() ? "root rib" : w.ribs.front().name(),
+           w.design.innermost() ? "half lift × the place of its centre" : "lift outside × how far out it acts",
+           fmt::format("{:.3f} N × {:.2f} mm = {:.0f} N·mm", beyond, arm, moment),
            schrenkSource(load.shape),
-           {"flying.mass", "flying.loadFactor", "flying.shape", "panel.halfSpan", "panel.rootChord", "panel.tipChord"},
+           {"flying.mass", "flying.loadFactor", "flying.shape", "panel.span", "panel.rootChord", "panel.tipChord"},
            true});
   for (const SparStrength& s : st.spars) {
     if (s.root.bent.empty()) continue;
@@ -189,17 +190,6 @@ void sparFigures(const TrueWing& w, FigureList& out) {
              {path + ".rootFraction", path + ".tipFraction"}});
   }
   noseBoxFigure(w, out);
-  if (st.rootStiffness > 0)
-    out.add({"load.tipDeflection",
-             "Tip bends up by",
-             st.tipDeflection,
-             Quantity::length,
-             Stage::spars,
-             "at the tip rib, at the load factor",
-             "∬ M ÷ ΣEI along the span",
-             fmt::format("root: {:.0f} ÷ {:.4g} per mm; summed in 120 steps", load.moment(0), st.rootStiffness),
-             "bending theory of beams; bending alone",
-             {"flying.loadFactor", "flying.mass"}});
 }
 
 } // namespace eup

@@ -1,4 +1,5 @@
 // What the builder should know about the wing that follows from the decisions.
+#include "core/design/validate.h"
 #include "core/geometry/polyline.h"
 #include "core/work/report_parts.h"
 #include <algorithm>
@@ -9,7 +10,7 @@ namespace eup {
 namespace {
 
 struct Finder {
-  const TrueWing& w;
+  const TruePanel& w;
   std::vector<Finding>& out;
 
   std::string len(double mm) const { return told(mm, Quantity::length, w.design.unit); }
@@ -35,7 +36,7 @@ struct SharedFault {
   }
 };
 
-std::string placeName(const TrueWing& w, const Rib& rib, const Point& at) {
+std::string placeName(const TruePanel& w, const Rib& rib, const Point& at) {
   for (std::size_t k = 0; k < rib.sparX.size(); ++k) {
     const Spar& s = w.design.spars[k];
     const double half =
@@ -167,7 +168,7 @@ void notchFindings(Finder f) {
 }
 
 void shapeFindings(Finder f) {
-  const Design& d = f.w.design;
+  const PanelBrief& d = f.w.design;
   if (d.panel.tipChord > d.panel.rootChord)
     f.say({"panel.taper",
            Severity::note,
@@ -199,20 +200,20 @@ void shapeFindings(Finder f) {
            "Move them apart.",
            bay.ribs.front(),
            {"ribs.count", "ribs.spacing", "ribs.stations"}});
-  if (std::abs(f.w.ribs.front().t()) > 1e-6 || std::abs(f.w.ribs.back().t() - d.panel.halfSpan) > 1e-6)
+  if (std::abs(f.w.ribs.front().t()) > 1e-6 || std::abs(f.w.ribs.back().t() - d.panel.span) > 1e-6)
     f.say({"ribs.ends",
            Severity::warning,
            Stage::ribs,
            "The panel has no rib at one of its ends",
            fmt::format("The ribs run from {} to {}; the panel from 0 to {}.", f.len(f.w.ribs.front().t()),
-                       f.len(f.w.ribs.back().t()), f.len(d.panel.halfSpan)),
+                       f.len(f.w.ribs.back().t()), f.len(d.panel.span)),
            "Put a rib on the root and on the tip.",
            {},
            {"ribs.stations"}});
 }
 
 void strengthFindings(Finder f) {
-  const Design& d = f.w.design;
+  const PanelBrief& d = f.w.design;
   if (f.w.strength.rootStiffness <= 0)
     f.say({"spars.none",
            Severity::serious,
@@ -239,7 +240,7 @@ void strengthFindings(Finder f) {
 }
 
 void joinFindings(Finder f) {
-  const Design& d = f.w.design;
+  const PanelBrief& d = f.w.design;
   if (f.w.settingUp.fellBack)
     f.say({"setup.convex",
            Severity::note,
@@ -274,16 +275,16 @@ void joinFindings(Finder f) {
            Severity::warning,
            Stage::joins,
            fmt::format("There is no R{} for the brace to end at", d.join.braceToRib),
-           fmt::format("It ends at the tip rib, R{}.", b.toRib),
+           fmt::format("It ends at the tip rib, R{}.", b.outer.toRib),
            "Choose a rib that is there.",
            {},
            {"join.braceToRib"}});
-  if (b.depthEnd <= 0 || b.depthRoot <= 0)
+  if (b.outer.depthEnd <= 0 || b.depthRoot <= 0)
     f.say({"brace.depth",
            Severity::serious,
            Stage::joins,
            "There is no room for the brace between the caps",
-           fmt::format("{} clear at the join, {} at R{}.", f.len(b.depthRoot), f.len(b.depthEnd), b.toRib),
+           fmt::format("{} clear at the join, {} at R{}.", f.len(b.depthRoot), f.len(b.outer.depthEnd), b.outer.toRib),
            "Use shallower caps, or a shorter leg.",
            {},
            {"join.braceToRib", "spars.0.top.depth"}});
@@ -306,14 +307,19 @@ void joinFindings(Finder f) {
 
 std::vector<Finding> allFindings(const TrueWing& w) {
   std::vector<Finding> out;
-  const Finder f{w, out};
   planFindings(w, out);
-  sectionFindings(w, out);
-  shapeFindings(f);
-  thinFindings(f);
-  notchFindings(f);
-  strengthFindings(f);
-  joinFindings(f);
+  for (const WholeWing& wing : w.wings)
+    for (const TruePanel& panel : wing.panels) {
+      std::vector<Finding> here;
+      const Finder f{panel, here};
+      sectionFindings(panel, here);
+      shapeFindings(f);
+      thinFindings(f);
+      notchFindings(f);
+      strengthFindings(f);
+      joinFindings(f);
+      for (Finding& finding : here) out.push_back(inPanel(std::move(finding), panel.design.id, panel.design.of));
+    }
   std::stable_sort(out.begin(), out.end(), [](const Finding& a, const Finding& b) { return a.severity > b.severity; });
   return out;
 }

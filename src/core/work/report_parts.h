@@ -13,23 +13,35 @@ public:
   explicit FigureList(LengthUnit documentUnit) : unit(documentUnit) {}
   std::vector<Figure> all;
 
-  void add(Figure figure) { all.push_back(std::move(figure)); }
+  /// From now on figures are of that panel: their decisions are named within it, and so are their keys, but for the
+  /// innermost panel, and for figures of one rib, which ribs' numbers tell apart.
+  void turnTo(const PanelBrief& of) { panel = of.id; }
+  /// From now on figures are of the wing as a whole.
+  void turnToWhole() { panel.reset(); }
+  void add(Figure figure);
   std::string len(double mm) const { return told(mm, Quantity::length, unit); }
   std::string deg(double rad) const { return told(rad, Quantity::angle, unit); }
 
 private:
   LengthUnit unit;
+  std::optional<PanelId> panel;
 };
+
+/// Where along its panel something is measured from: "the root", or "the join" of a panel further out.
+inline const char* innerEnd(const PanelBrief& d) {
+  return d.innermost() ? "the root" : "the join";
+}
 
 void planFigures(const TrueWing& wing, FigureList& out);
 void planFindings(const TrueWing& wing, std::vector<Finding>& out);
-void sectionFindings(const TrueWing& wing, std::vector<Finding>& out);
-void sectionFigures(const TrueWing& wing, FigureList& out);
-void panelFigures(const TrueWing& wing, FigureList& out);
-void ribFigures(const TrueWing& wing, FigureList& out);
-void sparFigures(const TrueWing& wing, FigureList& out);
-void joinFigures(const TrueWing& wing, FigureList& out);
-void settingUpFigures(const TrueWing& wing, FigureList& out);
+void wingFigures(const TrueWing& aircraft, const WholeWing& wing, FigureList& out);
+void sectionFindings(const TruePanel& panel, std::vector<Finding>& out);
+void sectionFigures(const TruePanel& panel, FigureList& out);
+void panelFigures(const TruePanel& panel, FigureList& out);
+void ribFigures(const TruePanel& panel, FigureList& out);
+void sparFigures(const TruePanel& panel, FigureList& out);
+void joinFigures(const TruePanel& panel, FigureList& out);
+void settingUpFigures(const TruePanel& panel, FigureList& out);
 
 inline constexpr const char* planeGeometry = "plane geometry";
 inline constexpr const char* ruledLoft = "the ruled panel: straight lines join equal chord fractions of root and tip";

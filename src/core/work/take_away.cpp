@@ -15,9 +15,29 @@ struct Piece {
   std::function<Drawing(Hand)> whole;                 ///< on one endless sheet
 };
 
+/// A card a panel.
+std::vector<Drawing> benchCards(const TrueWing& w, Hand hand) {
+  std::vector<Drawing> cards;
+  for (const DrawnPanel& panel : drawn(w)) cards.push_back(benchCard(panel, hand));
+  return cards;
+}
+
+/// Under each other on one sheet, the first on top.
+Drawing stacked(const std::vector<Drawing>& parts) {
+  Drawing sheet = parts.front();
+  for (std::size_t i = 1; i < parts.size(); ++i) {
+    constexpr double gap = 20;
+    const Box above = sheet.bounds(), box = parts[i].bounds();
+    sheet.add(parts[i], {above.low.x() - box.low.x(), above.low.y() - gap - box.high.y()});
+  }
+  sheet.shift(-sheet.bounds().low);
+  return sheet;
+}
+
 std::vector<Piece> pieces(const TrueWing& w, const ExportOrder& order) {
   double longest = 0;
-  for (const Rib& rib : w.ribs) longest = std::max(longest, boundsOf(rib.wood).width());
+  for (const TruePanel& panel : w.main().panels)
+    for (const Rib& rib : panel.ribs) longest = std::max(longest, boundsOf(rib.wood).width());
   const bool sideways = longest > pageFrame(order.paper, false).x();
   const Point frame = pageFrame(order.paper, sideways);
   const double width = order.sheetWidth;
@@ -25,8 +45,8 @@ std::vector<Piece> pieces(const TrueWing& w, const ExportOrder& order) {
            [&w, width](Hand h) { return ribSheets(drawn(w), h, width, 0).front(); }},
           {"plan", [&w](Hand h) { return std::vector{planDrawing(drawn(w), h)}; },
            [&w](Hand h) { return planDrawing(drawn(w), h); }},
-          {"bench-card", [&w](Hand h) { return std::vector{benchCard(drawn(w), h)}; },
-           [&w](Hand h) { return benchCard(drawn(w), h); }}};
+          {"bench-card", [&w](Hand h) { return benchCards(w, h); },
+           [&w](Hand h) { return stacked(benchCards(w, h)); }}};
 }
 
 Result<std::string> contents(const Piece& piece, Hand hand, ExportFormat format, Paper paper) {
@@ -42,16 +62,6 @@ Result<std::string> contents(const Piece& piece, Hand hand, ExportFormat format,
   return toPdf(drawings, paper, betterSideways(drawings, paper));
 }
 
-std::string cell(double value) {
-  return fmt::format("{:.5f}", value);
-}
-std::string degCell(double rad) {
-  return fmt::format("{:.5f}", radToDeg(rad));
-}
-const char* kindName(RibKind kind) {
-  return kind == RibKind::root ? "root" : kind == RibKind::tip ? "tip" : "main";
-}
-
 Result<Done> writeByName(const Drawing& drawing, const std::filesystem::path& path, Paper paper) {
   const std::string ending = path.extension().string();
   if (ending == ".svg") return writeFileAtomically(path, toSvg(drawing));
@@ -64,14 +74,14 @@ Result<Done> writeByName(const Drawing& drawing, const std::filesystem::path& pa
 
 } // namespace
 
-Result<Done> writeSection(const TrueWing& w, bool root, const std::filesystem::path& path, CoordinateLayout layout,
+Result<Done> writeSection(const TruePanel& w, bool root, const std::filesystem::path& path, CoordinateLayout layout,
                           Paper paper) {
   const Section& section = root ? w.rootSection : w.tipSection;
   if (path.extension() == ".dat" || path.extension() == ".txt")
     return writeFileAtomically(path, coordinatesText(section, layout));
   const double chord = root ? w.design.panel.rootChord : w.design.panel.tipChord;
-  const Figure* radius = w.figure(root ? "section.root.noseRadius" : "section.tip.noseRadius");
-  return writeByName(sectionDrawing(section, chord, radius ? radius->value / chord : 0, w.design.name, w.design.unit),
+  const double radius = noseRadiusOf(root ? w.design.sections.root : w.design.sections.tip, root ? w.rootMeasures : w.tipMeasures);
+  return writeByName(sectionDrawing(section, chord, radius, w.design.name, w.design.unit),
                      path, paper);
 }
 
@@ -83,7 +93,10 @@ Result<Done> writeReference(const TrueWing& w, Hand hand, const std::filesystem:
 }
 
 DrawnWing drawn(const TrueWing& w) {
-  return {w.design, w.loft, w.spars, w.ribs, w.join, w.settingUp};
+  DrawnWing out;
+  for (const TruePanel& p : w.main().panels)
+    out.push_back({p.design, p.loft, p.spars, p.ribs, p.join, p.settingUp});
+  return out;
 }
 
 const char* name(ExportFormat format) {
@@ -132,72 +145,6 @@ Result<std::vector<std::filesystem::path>> exportWing(const TrueWing& w, const s
         written.push_back(path);
       }
   return written;
-}
-
-Table stationTable(const TrueWing& w) {
-  Table table;
-  table.columns = {"number",
-                   "kind",
-                   "panel",
-                   "station_mm",
-                   "le_x_mm",
-                   "le_z_mm",
-                   "chord_mm",
-                   "washout_deg",
-                   "thickness_mm",
-                   "bare_area_mm2",
-                   "cut_area_mm2",
-                   "sheet_arc_top_mm",
-                   "sheet_arc_bottom_mm",
-                   "cap_arc_top_mm",
-                   "cap_arc_bottom_mm"};
-  for (std::size_t k = 1; k <= w.spars.size(); ++k)
-    for (const char* what :
-         {"x_mm", "depth_mm", "notch_top_mm", "notch_bottom_mm", "slot_mm", "arc_top_mm", "arc_bottom_mm"})
-      table.columns.push_back(fmt::format("spar{}_{}", k, what));
-  table.columns.push_back("under_le_mm");
-  const auto& lines = w.settingUp.ribs.front().at;
-  for (std::size_t i = 1; i < lines.size(); ++i) {
-    const std::string line = i <= w.spars.size() ? fmt::format("spar{}", i) : lines[i].line == "TE" ? "te" : "te_front";
-    table.columns.push_back("under_" + line + "_mm");
-    table.columns.push_back("slope_" + line + "_deg");
-  }
-  for (const Rib& rib : w.ribs) {
-    const ChordFrame& f = rib.frame;
-    std::vector<std::string> row{std::to_string(rib.number),
-                                 kindName(rib.kind),
-                                 "1",
-                                 cell(rib.t()),
-                                 cell(f.le.x()),
-                                 cell(f.le.y()),
-                                 cell(f.chord),
-                                 degCell(f.washout),
-                                 cell(rib.thickness),
-                                 cell(rib.bareArea),
-                                 cell(rib.cutArea),
-                                 cell(rib.upperRun.sheetArc),
-                                 cell(rib.lowerRun.sheetArc),
-                                 cell(rib.upperRun.capArc),
-                                 cell(rib.lowerRun.capArc)};
-    for (std::size_t k = 0; k < w.spars.size(); ++k) {
-      std::string top, bottom, slot;
-      for (const Notch& n : rib.notches)
-        if (n.spar == static_cast<int>(k)) (n.face == Face::upper ? top : bottom) = cell(n.depth);
-      for (const Slot& s : rib.slots)
-        if (s.spar == static_cast<int>(k)) slot = cell(s.depth);
-      const double fraction = std::clamp(rib.sparX[k] / f.chord, 0.0, 1.0);
-      for (std::string& s : std::vector{cell(rib.sparX[k]), cell(rib.sparDepth[k]), top, bottom, slot,
-                                        cell(arcTo(w.loft, Face::upper, fraction, rib.t())),
-                                        cell(arcTo(w.loft, Face::lower, fraction, rib.t()))})
-        row.push_back(s);
-    }
-    for (const Support& s : w.settingUp.ribs[static_cast<std::size_t>(rib.number - 1)].at) {
-      row.push_back(cell(s.height));
-      if (s.line != "LE") row.push_back(s.slope ? degCell(*s.slope) : "");
-    }
-    table.rows.push_back(std::move(row));
-  }
-  return table;
 }
 
 } // namespace eup

@@ -28,7 +28,7 @@ Result<std::vector<std::filesystem::path>> exportWing(const TrueWing& wing, cons
 
 /// What a section is written as, told by the file's name: .pdf, .svg and .dxf are a full-size sheet with gauges for the
 /// nose, .dat and .txt a coordinate file in the layout asked for.
-Result<Done> writeSection(const TrueWing& wing, bool root, const std::filesystem::path& path,
+Result<Done> writeSection(const TruePanel& panel, bool root, const std::filesystem::path& path,
                           CoordinateLayout layout = CoordinateLayout::loop, Paper paper = Paper::a4);
 /// Reference points of the plan for one hand, mirrored when the plan draws the other: .pdf, .svg or .dxf.
 Result<Done> writeReference(const TrueWing& wing, Hand hand, const std::filesystem::path& path,

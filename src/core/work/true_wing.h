@@ -1,6 +1,6 @@
 // Everything that follows from a design. Computed whole by `work`, never stored, never edited.
 #pragma once
-#include "core/joins/centre_join.h"
+#include "core/joins/panel_join.h"
 #include "core/joins/setting_up.h"
 #include "core/measure/finding.h"
 #include "core/parts/rib.h"
@@ -10,23 +10,50 @@
 
 namespace eup {
 
-struct TrueWing {
-  Design design;   ///< what it follows from
-  JudgedPlan plan; ///< the paper plan, as far as it was read
+/// One panel of the right half.
+struct TruePanel {
+  PanelBrief design; ///< what it follows from
   ShapedSection rootShape, tipShape;
   Section rootSection, tipSection;
   SectionMeasures rootMeasures, tipMeasures;
   PanelLoft loft;
   std::vector<SparLine> spars;
   std::vector<Rib> ribs;
-  CentreJoin join;
+  PanelJoin join;
   SettingUp settingUp;
   Strength strength;
+
+  const Rib& rib(int number) const { return ribs.at(static_cast<std::size_t>(number - design.firstRib)); }
+};
+
+/// One wing: its panels from the middle outwards, and what only all of them together have.
+struct WholeWing {
+  std::vector<TruePanel> panels;
   Planform planform;
+  double effectiveDihedral = 0; ///< rad
+  double fromAbove = 0;         ///< mm, half span seen from above
+  double tipRise = 0;           ///< mm, of the outermost tip over the root, along the chord lines
+  double tipDeflection = 0;     ///< mm, all panels' bending together
+
+  int ribCount() const { return panels.back().ribs.back().number; }
+  /// The panel that the rib of that number belongs to; the nearest for a number that is not there.
+  const TruePanel& panelOfRib(int number) const;
+};
+
+struct TrueWing {
+  Design design; ///< what it follows from
+  JudgedPlan plan; ///< the paper plan, as far as it was read
+  std::vector<WholeWing> wings;
   std::vector<Figure> figures;
   std::vector<Finding> findings;
 
   const Figure* figure(std::string_view key) const;
+  const WholeWing& main() const { return wings.front(); }
+  const TruePanel& at(PanelId id) const {
+    return wings.at(static_cast<std::size_t>(id.wing)).panels.at(static_cast<std::size_t>(id.panel));
+  }
+  /// The main wing's innermost panel.
+  const TruePanel& inner() const { return at({}); }
 };
 
 /// The wing that follows from the design; or, when its decisions contradict each other, the findings that say why

@@ -1,8 +1,58 @@
 #include "core/design/validate.h"
 #include "core/work/report_parts.h"
 #include "core/work/true_wing.h"
+#include <algorithm>
 
 namespace eup {
+namespace {
+
+/// A panel sees the one inside it: its root continues it and is joined to it.
+TruePanel workPanel(PanelBrief d, const SpanLoad& load, const TruePanel* inside) {
+  ShapedSection root = inside && d.panel.continues ? inside->tipShape : shape(d.sections.root);
+  ShapedSection tip = d.sections.tip == d.sections.root ? root : shape(d.sections.tip);
+  PanelLoft loft(d.panel, root.section, tip.section);
+  const Section rootSection = root.section, tipSection = tip.section;
+  TruePanel p{std::move(d), std::move(root), std::move(tip), rootSection, tipSection, {}, {}, std::move(loft), {}, {}, {}, {}, {}};
+  p.rootMeasures = measure(p.rootSection);
+  p.tipMeasures = measure(p.tipSection);
+  p.spars = sparLines(p.design, p.loft);
+  p.ribs = cutRibs(p.design, p.loft, p.spars);
+  const std::optional<Neighbour> neighbour =
+      inside ? std::optional(Neighbour{inside->design, inside->loft, inside->spars, inside->ribs}) : std::nullopt;
+  p.join = panelJoin(p.design, p.loft, p.spars, p.ribs, neighbour ? &*neighbour : nullptr);
+  p.settingUp = settingUp(p.design, p.loft, p.rootSection, p.spars, p.ribs);
+  p.strength = strengthOf(p.design, p.spars, load);
+  return p;
+}
+
+WholeWing workWing(std::vector<PanelBrief> briefs) {
+  WholeWing w;
+  std::vector<Panel> shapes;
+  std::vector<double> gammas;
+  for (const PanelBrief& b : briefs) shapes.push_back(b.panel), gammas.push_back(b.gamma);
+  w.planform = planformOf(shapes);
+  w.effectiveDihedral = effectiveDihedral(shapes, gammas);
+  const SpanLoad load = spanLoad(briefs);
+  double slope = 0;
+  w.panels.reserve(briefs.size()); // each panel is shown the one before it
+  for (PanelBrief& b : briefs) {
+    w.panels.push_back(workPanel(std::move(b), load, w.panels.empty() ? nullptr : &w.panels.back()));
+    const TruePanel& p = w.panels.back();
+    w.fromAbove += p.join.fromAbove;
+    w.tipRise += p.join.rise;
+    w.tipDeflection += slope * p.loft.span() + p.strength.tipDeflection;
+    slope += p.strength.tipSlope;
+  }
+  return w;
+}
+
+} // namespace
+
+const TruePanel& WholeWing::panelOfRib(int number) const {
+  for (const TruePanel& p : panels)
+    if (number <= p.ribs.back().number) return p;
+  return panels.back();
+}
 
 const Figure* TrueWing::figure(std::string_view key) const {
   for (const Figure& f : figures)
@@ -12,35 +62,8 @@ const Figure* TrueWing::figure(std::string_view key) const {
 
 std::variant<TrueWing, std::vector<Finding>> work(const Design& d) {
   if (auto contradictions = impossible(d); !contradictions.empty()) return contradictions;
-  ShapedSection root = shape(d.sections.root);
-  ShapedSection tip = d.sections.tip == d.sections.root ? root : shape(d.sections.tip);
-  PanelLoft loft(d.panel, root.section, tip.section);
-  const Section rootSection = root.section, tipSection = tip.section;
-  TrueWing w{d,
-             d.plan.sheets.empty() ? JudgedPlan{} : judge(d.plan, d.unit),
-             std::move(root),
-             std::move(tip),
-             rootSection,
-             tipSection,
-             {},
-             {},
-             std::move(loft),
-             {},
-             {},
-             {},
-             {},
-             {},
-             {},
-             {},
-             {}};
-  w.rootMeasures = measure(w.rootSection);
-  w.tipMeasures = measure(w.tipSection);
-  w.planform = planformOf(d.panel);
-  w.spars = sparLines(d, w.loft);
-  w.ribs = cutRibs(d, w.loft, w.spars);
-  w.join = centreJoin(d, w.loft, w.spars, w.ribs);
-  w.settingUp = settingUp(d, w.loft, w.rootSection, w.spars, w.ribs);
-  w.strength = strengthOf(d, w.spars);
+  TrueWing w{d, d.plan.sheets.empty() ? JudgedPlan{} : judge(d.plan, d.unit), {}, {}, {}};
+  for (std::size_t i = 0; i < d.wings.size(); ++i) w.wings.push_back(workWing(briefsOf(d, static_cast<int>(i))));
   w.figures = allFigures(w);
   w.findings = allFindings(w);
   return w;

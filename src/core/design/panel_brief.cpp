@@ -1,0 +1,75 @@
+#include "core/design/panel_brief.h"
+#include "core/design/decisions.h"
+#include <charconv>
+#include <fmt/format.h>
+
+namespace eup {
+namespace {
+
+/// The root of a panel that continues: what the panel inside it ends with.
+void continueFrom(PanelBrief& p, const PanelBrief& inside) {
+  p.sections.root = inside.sections.tip;
+  p.panel.rootChord = inside.panel.tipChord;
+  p.panel.rootWashoutDeg = inside.panel.washoutDeg;
+  p.panel.rootAxis = inside.panel.washoutAxis;
+  for (std::size_t i = 0; i < std::min(p.spars.size(), inside.spars.size()); ++i)
+    p.spars[i].rootFraction = inside.spars[i].tipFraction;
+}
+
+/// "wings.", number, ".panels.", number, "." at the start of a path, and how long that is.
+std::optional<std::pair<PanelId, std::size_t>> prefixOf(std::string_view path) {
+  PanelId id;
+  std::size_t at = 0;
+  for (auto [word, value] : {std::pair(std::string_view("wings."), &id.wing), std::pair(std::string_view("panels."), &id.panel)}) {
+    if (path.substr(at, word.size()) != word) return std::nullopt;
+    at += word.size();
+    const auto [end, error] = std::from_chars(path.data() + at, path.data() + path.size(), *value);
+    if (error != std::errc()) return std::nullopt;
+    at = static_cast<std::size_t>(end - path.data());
+    if (at >= path.size() || path[at] != '.') return std::nullopt;
+    ++at;
+  }
+  return std::pair(id, at);
+}
+
+} // namespace
+
+std::vector<PanelBrief> briefsOf(const Design& d, int wing) {
+  const auto& panels = d.wings.at(static_cast<std::size_t>(wing)).panels;
+  std::vector<PanelBrief> out;
+  out.reserve(panels.size());
+  for (std::size_t k = 0; k < panels.size(); ++k) {
+    PanelBrief p{panels[k], d.name, d.unit, d.flying, {wing, static_cast<int>(k)}, static_cast<int>(panels.size())};
+    p.gamma = degToRad(dihedralDeg(p.join.dihedral, p.panel.span));
+    p.fold = p.gamma;
+    if (k > 0) {
+      const PanelBrief& inside = out.back();
+      if (p.panel.continues) continueFrom(p, inside);
+      p.firstRib = inside.firstRib + static_cast<int>(ribStations(inside.ribs, inside.panel.span).size());
+      p.inboard = inside.inboard + inside.panel.span;
+      p.setback = inside.setback + inside.panel.tipSetback;
+      p.fold = (p.gamma - inside.gamma) / 2;
+    } else {
+      p.panel.rootWashoutDeg = 0; // the wing's root is what all turns are measured against
+      p.panel.rootAxis = 0;
+    }
+    out.push_back(std::move(p));
+  }
+  return out;
+}
+
+std::string pathOf(PanelId id) {
+  return fmt::format("wings.{}.panels.{}.", id.wing, id.panel);
+}
+
+std::string_view withinPanel(std::string_view path) {
+  const auto prefix = prefixOf(path);
+  return prefix ? path.substr(prefix->second) : path;
+}
+
+std::optional<PanelId> panelOfPath(std::string_view path) {
+  const auto prefix = prefixOf(path);
+  return prefix ? std::optional(prefix->first) : std::nullopt;
+}
+
+} // namespace eup

@@ -1,0 +1,39 @@
+// What the trades are told about one panel: its own decisions with the root taken over from the panel inside it, and
+// what it shares with the whole aircraft.
+#pragma once
+#include "core/design/design.h"
+#include <string>
+#include <vector>
+
+namespace eup {
+
+struct PanelBrief : PanelDesign {
+  std::string name; ///< the aircraft's
+  LengthUnit unit = LengthUnit::mm;
+  Flying flying;
+  PanelId id;
+  int of = 1;          ///< panels in this wing
+  int firstRib = 1;    ///< its root rib's number: ribs are counted through the whole wing
+  double inboard = 0;  ///< true span inside it, mm
+  double setback = 0;  ///< its root's leading edge behind the wing's, before any turn
+  double fold = 0;     ///< rad: half the angle between it and what it joins at its root
+  double gamma = 0;    ///< rad, to the horizontal
+  bool innermost() const { return id.panel == 0; }
+};
+
+/// A wing's panels from the middle outwards. The design is not empty (see `Design::wings`).
+std::vector<PanelBrief> briefsOf(const Design& design, int wing);
+
+/// The single brief of the main wing's innermost panel.
+inline PanelBrief innerBrief(const Design& design) {
+  return briefsOf(design, 0).front();
+}
+
+/// Where a panel's decisions stand: "wings.0.panels.1.".
+std::string pathOf(PanelId id);
+/// The path without that; as it is when it belongs to no panel.
+std::string_view withinPanel(std::string_view path);
+/// The panel whose decision that is.
+std::optional<PanelId> panelOfPath(std::string_view path);
+
+} // namespace eup

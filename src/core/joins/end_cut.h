@@ -1,0 +1,21 @@
+// How the ends of straight strips are sawn so that they meet at a join.
+#pragma once
+#include "core/geometry/point.h"
+
+namespace eup {
+
+struct EndCut {
+  double mitre = 0; ///< rad on the strip's upper face, out of square to its length; positive: longer at the front
+  double bevel = 0; ///< rad, on its side face, out of upright to the upper face; positive: longer at the bottom
+  double tilt = 0;  ///< rad, the same of a saw blade that is set to the mitre
+};
+
+/// `along` is the strip's way outwards, `up` square to its upper face, `normal` square to the plane of the join, towards
+/// the tip: all in the same axes (aft, outwards, up), of any length but zero; `along` not in the plane.
+EndCut endCut(const Point3& along, const Point3& up, const Point3& normal);
+
+/// Square to the plane that halves the angle at a join, in the axes of the panel that lies outside it (`outer`) or
+/// inside it. `fold` is half the angle between the two panels, rad.
+Point3 joinPlane(double fold, bool outer);
+
+} // namespace eup

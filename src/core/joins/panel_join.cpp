@@ -1,0 +1,131 @@
+#include "core/joins/panel_join.h"
+#include <algorithm>
+#include <cmath>
+
+namespace eup {
+namespace {
+
+/// The free depth for a brace beside a spar: between the caps' inner faces, or the whole seat where there is no cap.
+double clearDepth(const Spar& spar, const SparLine& line, double t) {
+  double depth = line.upperSeat.at(t).y() - line.lowerSeat.at(t).y();
+  if (spar.kind == SparKind::caps) {
+    if (spar.top.fitted) depth -= spar.top.depth;
+    if (spar.bottom.fitted) depth -= spar.bottom.depth;
+  }
+  return depth;
+}
+
+/// Both legs from the join, folded up by half the bend each, or down where the wing is folded down.
+Polyline braceOutline(const Brace& b, bool up) {
+  const double half = (up ? b.bend : -b.bend) / 2;
+  const auto leg = [&](const BraceLeg& l, double side) {
+    const Point along(side * std::cos(half), std::sin(half)), square(-side * std::sin(half), std::cos(half));
+    return std::pair<Point, Point>(along * l.length - square * (l.depthEnd / 2), along * l.length + square * (l.depthEnd / 2));
+  };
+  const double root = b.depthRoot / 2 / std::cos(half); // the mitre line at the join is upright
+  const auto [outLow, outHigh] = leg(b.outer, 1);
+  const auto [inLow, inHigh] = leg(b.inner, -1);
+  return {{0, -root}, outLow, outHigh, {0, root}, inHigh, inLow};
+}
+
+BraceLeg legOf(const PanelBrief& d, const SparLine& line, const std::vector<Rib>& ribs, bool fromTip, int bays) {
+  const int count = static_cast<int>(ribs.size()), k = std::clamp(bays, 2, count) - 1;
+  const Rib& rib = ribs[static_cast<std::size_t>(fromTip ? count - 1 - k : k)];
+  const double length = (fromTip ? line.middle.span - rib.t() : rib.t()) * line.stretch;
+  return {rib.number, length, std::max(clearDepth(d.spars[static_cast<std::size_t>(line.index)], line, rib.t()), 0.0)};
+}
+
+Brace makeBrace(const PanelBrief& d, const SparLine& line, const std::vector<Rib>& ribs, const PanelJoin& join,
+                const Neighbour* inside, const SparLine* other) {
+  Brace b;
+  b.spar = line.index;
+  const Spar& spar = d.spars[static_cast<std::size_t>(line.index)];
+  const SparDirection here{line.sweep, join.gamma};
+  const auto direction = [](const StraightLine& cap, double gamma) {
+    return inSpace(cap.tip.x() - cap.root.x(), cap.span, cap.tip.y() - cap.root.y(), gamma);
+  };
+  b.outer = legOf(d, line, ribs, false, d.join.braceToRib);
+  b.depthRoot = std::max(clearDepth(spar, line, 0), 0.0);
+  if (!inside || !other) {
+    const auto capBend = [&](const StraightLine& cap) {
+      return lineBendMirrored(cap.tip.x() - cap.root.x(), cap.span, cap.tip.y() - cap.root.y(), join.gamma);
+    };
+    b.bend = braceBendMirrored(here);
+    b.lean = braceLeanMirrored(here);
+    b.capTopBend = capBend(line.upperSeat);
+    b.capBottomBend = capBend(line.lowerSeat);
+    b.inner = b.outer;
+  } else {
+    const double gamma = inside->design.gamma;
+    const SparDirection there{other->sweep, gamma};
+    b.bend = braceBend(there, here);
+    b.lean = braceLean(there, here);
+    b.capTopBend = angleBetween(direction(other->upperSeat, gamma), direction(line.upperSeat, join.gamma));
+    b.capBottomBend = angleBetween(direction(other->lowerSeat, gamma), direction(line.lowerSeat, join.gamma));
+    b.inner = legOf(inside->design, *other, inside->ribs, true, d.join.braceToRib);
+    const Spar& inner = inside->design.spars[static_cast<std::size_t>(other->index)];
+    b.depthRoot = std::min(b.depthRoot, std::max(clearDepth(inner, *other, other->middle.span), 0.0));
+  }
+  b.outline = braceOutline(b, join.fold >= 0);
+  return b;
+}
+
+} // namespace
+
+std::optional<int> mainSpar(const PanelDesign& d) {
+  if (d.spars.empty()) return std::nullopt;
+  for (std::size_t i = 0; i < d.spars.size(); ++i)
+    if (d.spars[i].kind == SparKind::caps && (d.spars[i].top.fitted || d.spars[i].bottom.fitted))
+      return static_cast<int>(i);
+  return 0;
+}
+
+TipBlock tipBlock(const PanelLoft& loft, double fraction, double onBoard, std::optional<double> givenBoard) {
+  const double s = std::sin(onBoard), c = std::cos(onBoard);
+  const auto underside = [&](double t) -> Point {
+    const Cut cut = loft.cutAt(t);
+    if (fraction <= 0) return cut.frame.le;
+    const double x = planX(cut.frame, fraction);
+    return {x, surfaceHeightAt(cut, Face::lower, x)};
+  };
+  double board = 0; // height of the board in axes whose origin is the root leading edge
+  if (givenBoard)
+    board = *givenBoard;
+  else
+    for (const Point& p : loft.cutAt(0).lower) board = std::min(board, p.y() * c);
+  const double tip = loft.span() * s + underside(loft.span()).y() * c;
+  return {tip - board, tip - underside(0).y() * c, fraction, loft.span()};
+}
+
+PanelJoin panelJoin(const PanelBrief& d, const PanelLoft& loft, const std::vector<SparLine>& spars,
+                    const std::vector<Rib>& ribs, const Neighbour* inside) {
+  PanelJoin j;
+  const double span = loft.span();
+  j.centre = !inside;
+  j.gamma = d.gamma;
+  j.fold = d.fold;
+  j.rise = riseUnderTip(span, j.gamma);
+  // A panel further out is propped against the one inside it, which is pinned flat as it was built.
+  j.otherFlat = inside || d.join.propping == Propping::oneFlat;
+  j.onBoard = j.otherFlat ? 2 * j.fold : j.fold;
+  j.risePropped = riseUnderTip(span, j.onBoard);
+  j.fromAbove = projected(span, j.gamma);
+  j.rootDepth = ribs.front().depth;
+  j.trim = trimOver(j.rootDepth, std::abs(j.fold));
+  j.rootTaller = 1 / std::cos(j.fold);
+  const auto main = mainSpar(d);
+  double fraction = 0;
+  if (d.join.blockAt == BlockAt::trailingEdge) fraction = 1;
+  if (d.join.blockAt == BlockAt::spar) fraction = main ? d.spars[static_cast<std::size_t>(*main)].tipFraction : 0.3;
+  j.block = tipBlock(loft, fraction, j.onBoard,
+                     j.otherFlat ? std::optional((inside ? inside->loft : loft).lowest()) : std::nullopt);
+  if (!d.join.brace || !main) return j;
+  const SparLine* other = nullptr;
+  if (inside)
+    for (const SparLine& line : inside->spars)
+      if (line.index == *main) other = &line;
+  if (!inside || other) j.brace = makeBrace(d, spars[static_cast<std::size_t>(*main)], ribs, j, inside, other);
+  return j;
+}
+
+} // namespace eup

@@ -1,0 +1,70 @@
+// The join at a panel's inner end, with its mirror image or with the panel inside it: dihedral, the block under the
+// propped panel, how the ends are bevelled, the brace.
+#pragma once
+#include "core/joins/dihedral.h"
+#include "core/parts/rib.h"
+
+namespace eup {
+
+/// One leg of a brace.
+struct BraceLeg {
+  int toRib = 2;       ///< number of the rib where it ends
+  double length = 0;   ///< mm along the spar
+  double depthEnd = 0; ///< mm clear between the caps there
+};
+
+struct Brace {
+  int spar = 0;    ///< index of the spar it lies on
+  double bend = 0; ///< rad, between the two legs
+  double capTopBend = 0,
+         capBottomBend = 0; ///< rad, of the caps' own lines, with the taper of the depth and the washout in them
+  double lean = 0;          ///< rad, of a flat brace out of the vertical
+  double depthRoot = 0;     ///< mm at the join: clear depth between the caps, the lesser of both panels'
+  BraceLeg outer, inner;    ///< the same both ways at the centre
+  Polyline outline;         ///< flat: the join at x = 0, middle of the depth there at y = 0; the outer leg to +x
+};
+
+struct TipBlock {
+  double height = 0;   ///< mm over the board
+  double overRoot = 0; ///< mm over the root's underside at the same place on the chord
+  double fraction = 0; ///< chord fraction where it stands
+  double inboard = 0;  ///< mm: the tip rib's place along the panel's true span
+};
+
+struct PanelJoin {
+  bool centre = true;     ///< with the mirror image, not with a panel inside
+  double gamma = 0;       ///< rad, the panel to the horizontal
+  double fold = 0;        ///< rad, half the angle between the two that meet: what each end is bevelled by
+  double rise = 0;        ///< L sin Γ, of the panel's tip over its root in the finished wing
+  double onBoard = 0;     ///< rad, of the propped panel as it stands on the board
+  bool otherFlat = false; ///< what it joins is pinned flat meanwhile
+  double risePropped = 0; ///< L sin of that
+  double fromAbove = 0;   ///< L cos Γ
+  double rootDepth = 0;   ///< what the trim is taken over: the root rib's greatest depth
+  double trim = 0;        ///< rootDepth · tan(fold), an end
+  double rootTaller = 1;  ///< 1 / cos(fold): a root rib that leans is cut this much taller
+  TipBlock block;
+  std::optional<Brace> brace;
+};
+
+/// What a panel joins: the panel inside it.
+struct Neighbour {
+  const PanelBrief& design;
+  const PanelLoft& loft;
+  const std::vector<SparLine>& spars;
+  const std::vector<Rib>& ribs;
+};
+
+/// The block stands where `fraction` of the tip rib's chord is, under its lower surface; washout is in it. `onBoard` is
+/// the propped panel's angle to the board. The root rests on the lowest point of its underside, or, with its neighbour
+/// pinned flat, on that one's packing: `board` is then the board's height in the panel's axes.
+TipBlock tipBlock(const PanelLoft& loft, double fraction, double onBoard, std::optional<double> board);
+
+/// `inside` is null for the innermost panel.
+PanelJoin panelJoin(const PanelBrief& design, const PanelLoft& loft, const std::vector<SparLine>& spars,
+                    const std::vector<Rib>& ribs, const Neighbour* inside);
+
+/// The spar that blocks, braces and first figures go by: the first with a cap, else the first; nothing without spars.
+std::optional<int> mainSpar(const PanelDesign& design);
+
+} // namespace eup

@@ -1,0 +1,186 @@
+#include "core/loft/panel_edit.h"
+#include "core/design/decisions.h"
+#include <algorithm>
+#include <cmath>
+
+namespace eup {
+namespace {
+
+constexpr double shortest = 20; // mm: the least span of a panel
+
+std::vector<PanelDesign>& panelsOf(Design& d, int wing) {
+  return d.wings.at(static_cast<std::size_t>(wing)).panels;
+}
+
+/// Of a share of a panel: lengths that are told by rise or by span from above shrink with it.
+Dihedral ofShare(Dihedral d, double share) {
+  if (d.by != DihedralBy::angle) d.value *= share;
+  return d;
+}
+
+/// The section at a cut through the panel, as a list on its chord line.
+SectionChoice sectionAt(const PanelLoft& loft, double t) {
+  const Cut cut = loft.cutAt(t);
+  ListedSection listed;
+  listed.name = "cut";
+  for (const Face face : {Face::upper, Face::lower}) {
+    Polyline& line = face == Face::upper ? listed.upper : listed.lower;
+    for (const Point& p : cut.face(face)) {
+      const Point q = cut.frame.toChord(p) / cut.frame.chord;
+      if (line.empty() || q.x() > line.back().x() + 1e-9) line.push_back(q);
+    }
+    line.front() = {0, 0};
+    line.back().x() = 1;
+  }
+  return listedSection(std::move(listed));
+}
+
+/// Where the leading edge must be set back, and about which place it must be turned, to lie where the frame has it.
+bool layTip(Panel& panel, const ChordFrame& frame) {
+  const double drop = frame.chord * std::sin(frame.washout);
+  panel.tipChord = frame.chord;
+  panel.washoutDeg = radToDeg(frame.washout);
+  panel.washoutAxis = std::abs(drop) > 1e-9 ? -frame.le.y() / drop : panel.washoutAxis;
+  panel.tipSetback = frame.le.x() - panel.washoutAxis * frame.chord * (1 - std::cos(frame.washout));
+  if (panel.washoutAxis < -1e-6 || panel.washoutAxis > 1 + 1e-6) return false;
+  panel.washoutAxis = std::clamp(panel.washoutAxis, 0.0, 1.0);
+  return true;
+}
+
+/// Ribs of both parts of a cut at t, which gets a rib on either side.
+void splitRibs(const PanelBrief& whole, double t, Ribs& inner, Ribs& outer) {
+  constexpr double here = 0.5; // mm: a rib this near is the one at the cut
+  const std::vector<double> all = ribStations(whole.ribs, whole.panel.span);
+  std::vector<double> in, out{0};
+  bool onRib = false;
+  for (double s : all) {
+    onRib = onRib || std::abs(s - t) < 1e-6;
+    if (s < t - here) in.push_back(s);
+    if (s > t + here) out.push_back(s - t);
+  }
+  in.push_back(t);
+  inner.tipThickness = outer.rootThickness = whole.ribs.thickness;
+  if (onRib && whole.ribs.rule != RibRule::stations) { // even bays stay even
+    inner.rule = outer.rule = RibRule::count;
+    inner.count = static_cast<int>(in.size());
+    outer.count = static_cast<int>(out.size());
+    return;
+  }
+  inner.rule = outer.rule = RibRule::stations;
+  inner.stations = std::move(in);
+  outer.stations = std::move(out);
+}
+
+} // namespace
+
+Result<Design> withPanelAdded(const Design& design, int wing) {
+  Design d = design;
+  auto& panels = panelsOf(d, wing);
+  if (static_cast<int>(panels.size()) >= mostPanels) return Problem{"", "a wing has at most eight panels"};
+  const PanelBrief last = briefsOf(design, wing).back();
+  PanelDesign next = last; // its own decisions only
+  constexpr double moreUp = 5;
+  next.panel.continues = true;
+  next.panel.span = std::max(shortest, last.panel.span / 2);
+  next.panel.tipChord = std::max(5.0, last.panel.tipChord * 0.7);
+  next.panel.tipSetback = (last.panel.tipChord - next.panel.tipChord) * 0.3;
+  next.sections.root = last.sections.tip;
+  const double bay = last.panel.span / static_cast<double>(ribStations(last.ribs, last.panel.span).size() - 1);
+  next.ribs.rule = RibRule::count;
+  next.ribs.count = std::max(2, static_cast<int>(std::lround(next.panel.span / bay)) + 1);
+  for (Spar& s : next.spars) s.rootFraction = s.tipFraction;
+  next.join.dihedral = {DihedralBy::angle, std::min(50.0, radToDeg(last.gamma) + moreUp)};
+  next.join.braceToRib = 2;
+  panels.push_back(std::move(next));
+  return d;
+}
+
+Result<Design> withPanelSplit(const Design& design, PanelId id, double t) {
+  Design d = design;
+  auto& panels = panelsOf(d, id.wing);
+  if (static_cast<int>(panels.size()) >= mostPanels) return Problem{"", "a wing has at most eight panels"};
+  const PanelBrief whole = briefsOf(design, id.wing).at(static_cast<std::size_t>(id.panel));
+  if (t < shortest || whole.panel.span - t < shortest)
+    return Problem{"", "a panel cannot be shorter than 20 mm: choose a rib further from its ends"};
+  const PanelLoft loft(whole.panel, sectionOf(whole.sections.root), sectionOf(whole.sections.tip));
+  const ChordFrame frame = loft.frameAt(t);
+  PanelDesign inner = d.at(id), outer = whole;
+  if (!layTip(inner.panel, frame)) return Problem{"", "the panel turns both ways between its ends: it cannot be cut there"};
+  inner.panel.span = t;
+  outer.panel.continues = true;
+  outer.panel.span = whole.panel.span - t;
+  outer.panel.tipSetback = whole.panel.tipSetback - inner.panel.tipSetback;
+  const bool same = whole.sections.root == whole.sections.tip &&
+                    std::abs(whole.panel.rootWashoutDeg - whole.panel.washoutDeg) < 1e-9;
+  inner.sections.tip = same ? whole.sections.tip : sectionAt(loft, t);
+  outer.sections.root = inner.sections.tip;
+  for (std::size_t k = 0; k < whole.spars.size(); ++k) {
+    // The line stays straight on the plan.
+    const auto plan = [&](double at, double fraction) {
+      const ChordFrame f = loft.frameAt(at);
+      return f.fromChord({fraction * f.chord, 0}).x();
+    };
+    const double root = plan(0, whole.spars[k].rootFraction), tip = plan(whole.panel.span, whole.spars[k].tipFraction);
+    const double x = root + (tip - root) * t / whole.panel.span;
+    const double fraction = (x - frame.le.x()) / (frame.chord * std::cos(frame.washout));
+    inner.spars[k].tipFraction = outer.spars[k].rootFraction = std::clamp(fraction, 0.02, 0.98);
+  }
+  splitRibs(whole, t, inner.ribs, outer.ribs);
+  inner.join.dihedral = ofShare(whole.join.dihedral, t / whole.panel.span);
+  outer.join.dihedral = ofShare(whole.join.dihedral, 1 - t / whole.panel.span);
+  outer.join.brace = false; // nothing is folded there yet
+  d.at(id) = std::move(inner);
+  panels.insert(panels.begin() + id.panel + 1, std::move(outer));
+  return d;
+}
+
+Result<Design> withPanelsMerged(const Design& design, PanelId id) {
+  Design d = design;
+  auto& panels = panelsOf(d, id.wing);
+  if (id.panel + 1 >= static_cast<int>(panels.size())) return Problem{"", "there is no panel outside this one"};
+  const auto briefs = briefsOf(design, id.wing);
+  const PanelBrief &in = briefs[static_cast<std::size_t>(id.panel)], &out = briefs[static_cast<std::size_t>(id.panel) + 1];
+  PanelDesign& one = d.at(id);
+  std::vector<double> stations = ribStations(in.ribs, in.panel.span);
+  const std::size_t inside = stations.size();
+  for (double s : ribStations(out.ribs, out.panel.span))
+    if (s > 0.5) stations.push_back(in.panel.span + s);
+  if (stations.size() > static_cast<std::size_t>(mostRibs)) return Problem{"", "that is more ribs than one panel can have"};
+  one.panel.span = in.panel.span + out.panel.span;
+  one.panel.tipChord = out.panel.tipChord;
+  one.panel.tipSetback = in.panel.tipSetback + out.panel.tipSetback;
+  one.panel.washoutDeg = out.panel.washoutDeg;
+  one.panel.washoutAxis = out.panel.washoutAxis;
+  one.sections.tip = out.sections.tip;
+  for (std::size_t k = 0; k < std::min(one.spars.size(), out.spars.size()); ++k)
+    one.spars[k].tipFraction = out.spars[k].tipFraction;
+  // Bays that are even all along are told by their number.
+  const double bay = one.panel.span / static_cast<double>(stations.size() - 1);
+  bool even = true;
+  for (std::size_t i = 0; i < stations.size(); ++i)
+    even = even && std::abs(stations[i] - bay * static_cast<double>(i)) < 1e-6;
+  one.ribs.rule = even ? RibRule::count : RibRule::stations;
+  if (even) one.ribs.count = static_cast<int>(stations.size());
+  if (!even) one.ribs.stations = std::move(stations);
+  one.ribs.tipThickness = out.ribs.tipThickness;
+  if (inside > 2) one.ribs.thickness = in.ribs.thickness;
+  if (one.join.dihedral.by != DihedralBy::angle) one.join.dihedral.value *= one.panel.span / in.panel.span;
+  panels.erase(panels.begin() + id.panel + 1);
+  return d;
+}
+
+Result<Design> withPanelTakenOut(const Design& design, PanelId id) {
+  Design d = design;
+  auto& panels = panelsOf(d, id.wing);
+  if (panels.size() < 2) return Problem{"", "a wing has one panel at least"};
+  if (id.panel == 0) { // the next one is the wing's root now, and keeps the root that it had
+    const PanelBrief next = briefsOf(design, id.wing).at(1);
+    panels[1] = next;
+    panels[1].panel.washoutDeg -= next.panel.rootWashoutDeg;
+    panels[1].panel.rootWashoutDeg = 0;
+  }
+  panels.erase(panels.begin() + id.panel);
+  return d;
+}
+
+} // namespace eup
