@@ -8,10 +8,10 @@ from pathlib import Path
 
 sys.path.insert(0, str(Path(__file__).resolve().parent.parent / "tests" / "reference"))
 import ribs_shapely  # noqa: E402
-from common import demo, load, scratch  # noqa: E402
+from common import demo, inner, scratch  # noqa: E402
 
 with scratch() as folder:
-    design = load(demo(folder).read_text())
+    design = inner(demo(folder).read_text())
     times = []
     for _ in range(9):
         start = time.perf_counter()

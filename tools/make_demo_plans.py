@@ -206,7 +206,7 @@ def wing_file(name, plan_png, sheet, truth, seed):
             "level": [[round(v, 2) for v in p] for p in truth["level"]]}],
         "readings": readings, "verdicts": []}
     base = json.loads((ROOT / "data/demos/fenlark-1500.euptera").read_text())
-    base = {"format": base["format"], "version": 2, "name": name, "unit": "mm", "plan": plan,
+    base = {"format": base["format"], "version": base["version"], "name": name, "unit": "mm", "plan": plan,
             **{k: v for k, v in base.items() if k not in ("format", "version", "name", "unit", "plan")}}
     return base
 

@@ -157,7 +157,8 @@ void DecidePanel::addPanelRow(QGridLayout* strip, int row) {
     button->setProperty("tab", true);
     button->setCheckable(true);
     button->setFocusPolicy(Qt::StrongFocus);
-    button->setText(wing.panels.size() > 4 ? QString::number(p.design.id.panel + 1) : tr("Panel %1").arg(p.design.id.panel + 1));
+    button->setText(wing.panels.size() > 4 ? QString::number(p.design.id.panel + 1)
+                                           : tr("Panel %1").arg(p.design.id.panel + 1));
     button->setAccessibleName(tr("Work on panel %1").arg(p.design.id.panel + 1));
     button->setObjectName(QString("panel %1").arg(p.design.id.panel + 1));
     button->setChecked(p.design.id == here());
@@ -169,11 +170,15 @@ void DecidePanel::addPanelRow(QGridLayout* strip, int row) {
 }
 
 /// Buttons that change which panels there are.
-void DecidePanel::addPanelTools(QGridLayout* grid, int line) {
+void DecidePanel::addPanelTools(QGridLayout* under, int line) {
+  auto* grid = new QGridLayout; // of its own: its columns are not those of labels and fields
+  grid->setSpacing(4);
+  under->addLayout(grid, line, 0, 1, 3);
   const PanelId id = here();
   const TruePanel& panel = document.panelOfRib(standpoint.rib());
   const int count = static_cast<int>(document.design().wings.front().panels.size());
-  const auto add = [&](const QString& text, const char* name, int row, int at, int wide, bool on, auto make, bool follow) {
+  const auto add = [&](const QString& text, const char* name, int row, int at, int wide, bool on, auto make,
+                       bool follow) {
     auto* b = new QPushButton(text, form);
     b->setObjectName(name);
     b->setEnabled(on);
@@ -188,14 +193,18 @@ void DecidePanel::addPanelTools(QGridLayout* grid, int line) {
   const int rib = std::clamp(standpoint.rib(), panel.ribs.front().number, panel.ribs.back().number);
   const double t = panel.rib(rib).t();
   const bool inside = panel.rib(rib).kind == RibKind::main;
-  add(tr("Add a panel at the tip"), "addPanel", line, 0, 1, count < mostPanels,
+  add(
+      tr("Add a panel"), "addPanel", 0, 0, 1, count < mostPanels,
       [id](const Design& d) { return withPanelAdded(d, id.wing); }, true);
-  add(inside ? tr("Cut it at R%1").arg(rib) : tr("Cut it at a rib"), "splitPanel", line, 1, 2, inside && count < mostPanels,
-      [id, t](const Design& d) { return withPanelSplit(d, id, t); }, false);
+  add(
+      inside ? tr("Cut it at R%1").arg(rib) : tr("Cut it at a rib"), "splitPanel", 0, 1, 1,
+      inside && count < mostPanels, [id, t](const Design& d) { return withPanelSplit(d, id, t); }, false);
   if (count < 2) return;
-  add(tr("Make one of it and the next"), "mergePanel", line + 1, 0, 1, id.panel + 1 < count,
+  add(
+      tr("Merge with the next"), "mergePanel", 1, 0, 1, id.panel + 1 < count,
       [id](const Design& d) { return withPanelsMerged(d, id); }, false);
-  add(tr("Take it out"), "dropPanel", line + 1, 1, 2, true, [id](const Design& d) { return withPanelTakenOut(d, id); }, false);
+  add(
+      tr("Take it out"), "dropPanel", 1, 1, 1, true, [id](const Design& d) { return withPanelTakenOut(d, id); }, false);
 }
 
 void DecidePanel::rebuild(const std::vector<Decision>& shown) {

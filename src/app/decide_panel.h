@@ -54,7 +54,7 @@ Q_SIGNALS:
 private:
   PanelId here() const;
   void addPanelRow(QGridLayout* strip, int row);
-  void addPanelTools(QGridLayout* grid, int line);
+  void addPanelTools(QGridLayout* under, int line);
   void refresh();
   void rebuild(const std::vector<Decision>& shown);
   void fill(const std::vector<Decision>& shown);

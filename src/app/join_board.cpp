@@ -112,8 +112,9 @@ void JoinBoard::drawHalf(Ink& ink, double side) const {
   if (side < 0 && standpoint.hand() == ShownHand::both) return;
   const double beside = underTip.x() + side * 0.02 * span;
   ink.line({beside, 0}, {beside, block}, look.accent, 2);
-  ink.text({beside, block / 2}, len(block), look.accent, {side * 7, 5}, side > 0 ? Qt::AlignLeft : Qt::AlignRight, 15,
-           true);
+  const bool under = centre && wing.panels.size() > 1; // the panels further out are drawn beside it
+  ink.text({beside, under ? 0 : block / 2}, len(block), look.accent, {side * 7, under ? 20.0 : 5.0},
+           side > 0 ? Qt::AlignLeft : Qt::AlignRight, 15, true);
   const QString words = centre ? tr("%1° each half").arg(radToDeg(w.join.gamma), 0, 'f', 2)
                                : tr("%1° between the panels").arg(radToDeg(2 * w.join.fold), 0, 'f', 2);
   ink.text(root + Point(side * w.loft.span() * 0.28, w.loft.span() * 0.28 * std::sin(angle)), words, look.accent,
@@ -138,10 +139,16 @@ void JoinBoard::drawBrace(Ink& ink, const Point& at, double room) const {
   ink.text(middle + Point(0, k * b.depthRoot), tr("bend %1°").arg(radToDeg(b.bend), 0, 'f', 2), look.accent, {0, -5},
            Qt::AlignHCenter, 13, true);
   const Point foot = boundsOf(outline).low;
-  ink.text(foot, w.join.centre ? tr("legs %1, to R%2").arg(len(b.outer.length)).arg(b.outer.toRib)
-                           : tr("legs %1 to R%2 and %3 to R%4").arg(len(b.inner.length)).arg(b.inner.toRib).arg(len(b.outer.length)).arg(b.outer.toRib), look.faint, {0, 20}, Qt::AlignLeft, 11);
-  ink.text(foot, tr("%1 deep at the join, %2 at the ends").arg(len(b.depthRoot), len(b.outer.depthEnd)), look.faint, {0, 36},
-           Qt::AlignLeft, 11);
+  ink.text(foot,
+           w.join.centre ? tr("legs %1, to R%2").arg(len(b.outer.length)).arg(b.outer.toRib)
+                         : tr("legs %1 to R%2 and %3 to R%4")
+                               .arg(len(b.inner.length))
+                               .arg(b.inner.toRib)
+                               .arg(len(b.outer.length))
+                               .arg(b.outer.toRib),
+           look.faint, {0, 20}, Qt::AlignLeft, 11);
+  ink.text(foot, tr("%1 deep at the join, %2 at the ends").arg(len(b.depthRoot), len(b.outer.depthEnd)), look.faint,
+           {0, 36}, Qt::AlignLeft, 11);
 }
 
 void JoinBoard::drawPacking(Ink& ink, const Point& at, double room) const {

@@ -64,6 +64,7 @@ void LayoutBoard::drawPanel(Ink& ink, const TruePanel& w, double side) const {
     const double a = line.middle.root.x(), b = line.middle.tip.x();
     ink.loop({at(a - half, 0), at(b - half, span), at(b + half, span), at(a + half, 0)}, look.hardwood, edge, 0.8);
   }
+  double named = -1e9; // where the last name stands: names do not run into each other
   for (const Rib& rib : w.ribs) {
     const Box wood = boundsOf(rib.wood);
     if (wood.empty()) continue;
@@ -74,9 +75,11 @@ void LayoutBoard::drawPanel(Ink& ink, const TruePanel& w, double side) const {
     ink.loop({at(front, a), at(front, b), at(back, b), at(back, a)}, mine ? look.accent : look.balsa,
              mine ? look.accent : edge, mine ? 1.6 : 0.8);
     const bool second = !w.design.innermost() && rib.kind == RibKind::root; // at a join two names share the place
-    if (w.ribs.size() <= 40 || rib.number % 5 == 1)
-      ink.text(at(rib.frame.le.x(), rib.t()), QString::fromStdString(rib.name()), mine ? look.accent : look.faint,
-               {0, second ? -19.0 : -7.0}, Qt::AlignHCenter, 11, mine);
+    const double here = ink.at(at(0, rib.t())).x();
+    if (!mine && std::abs(here - named) < 26) continue;
+    named = here;
+    ink.text(at(rib.frame.le.x(), rib.t()), QString::fromStdString(rib.name()), mine ? look.accent : look.faint,
+             {0, second ? -19.0 : -7.0}, Qt::AlignHCenter, 11, mine);
   }
 }
 
@@ -95,8 +98,7 @@ void LayoutBoard::drawUnderlay(Ink& ink, double side) const {
   Eigen::Matrix3d view;
   view << x.x(), y.x(), o.x(), x.y(), y.y(), o.y(), 0, 0, 1;
   const double span = document.wing().main().planform.halfSpan, deep = document.wing().inner().loft.frameAt(0).chord;
-  const QRect half = QRectF(screen({side > 0 ? -20 : -span - 20, 60}),
-                            screen({side > 0 ? span + 20 : 20, -deep * 1.5}))
+  const QRect half = QRectF(screen({side > 0 ? -20 : -span - 20, 60}), screen({side > 0 ? span + 20 : 20, -deep * 1.5}))
                          .normalized()
                          .toAlignedRect() &
                      rect();
@@ -118,7 +120,8 @@ void LayoutBoard::draw(Ink& ink) const {
   }
   double deep = 0;
   for (const TruePanel& one : wing.panels)
-    for (const double t : {0.0, one.loft.span()}) deep = std::max(deep, one.design.setback + one.loft.frameAt(t).te.x());
+    for (const double t : {0.0, one.loft.span()})
+      deep = std::max(deep, one.design.setback + one.loft.frameAt(t).te.x());
   deep += 14;
   if (wing.panels.size() > 1)
     for (const TruePanel& one : wing.panels)
@@ -165,8 +168,8 @@ std::vector<Handle> LayoutBoard::handles() const {
          [](const PanelDesign& d, const Point& by) { return d.panel.rootChord - by.y(); });
   knob(tr("tip leading edge"), tip.le.x(), span, "panel.tipSetback",
        [](const PanelDesign& d, const Point& by) { return d.panel.tipSetback - by.y(); });
-  knob(w.design.of > 1 ? tr("panel span") : tr("half span"), tip.fromChord({tip.chord * 0.5, 0}).x(), span, "panel.span",
-       [side](const PanelDesign& d, const Point& by) { return d.panel.span + side * by.x(); });
+  knob(w.design.of > 1 ? tr("panel span") : tr("half span"), tip.fromChord({tip.chord * 0.5, 0}).x(), span,
+       "panel.span", [side](const PanelDesign& d, const Point& by) { return d.panel.span + side * by.x(); });
   out.back().cursor = Qt::SizeHorCursor;
   for (std::size_t k = 0; k < w.spars.size(); ++k) {
     const QString name = QString::fromStdString(w.design.spars[k].name);

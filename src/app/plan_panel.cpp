@@ -747,9 +747,9 @@ QWidget* PlanPanel::usePage() {
   }
   rows->addWidget(words(w, tr("BUILD IT AT ANOTHER SPAN"), "heading"));
   auto* line = new QHBoxLayout;
-  auto* span = field(
-      w, "otherSpan", tr("Half span to build at"),
-      plain(formatLength(otherSpan > 0 ? otherSpan : halfSpanOf(document.design().wings.front()), document.design().unit, 2)));
+  auto* span = field(w, "otherSpan", tr("Half span to build at"),
+                     plain(formatLength(otherSpan > 0 ? otherSpan : halfSpanOf(document.design().wings.front()),
+                                        document.design().unit, 2)));
   connect(span, &DecisionEdit::committed, this, [this](const QString& text) {
     typeLength(text, [&](double mm) {
       if (mm < 20 || mm > 20000)

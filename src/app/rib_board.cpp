@@ -97,8 +97,10 @@ void RibBoard::draw(Ink& ink) const {
 
   const auto all = small();
   ink.text(all.front().box.low + Point(0, all.front().box.height()),
-           w.design.of > 1 ? tr("All ribs of panel %1 at one scale: click one, or step with ← →").arg(w.design.id.panel + 1)
-                          : tr("All ribs at one scale: click one, or step with ← →"), look.ink, {0, -12}, Qt::AlignLeft, 13, true);
+           w.design.of > 1
+               ? tr("All ribs of panel %1 at one scale: click one, or step with ← →").arg(w.design.id.panel + 1)
+               : tr("All ribs at one scale: click one, or step with ← →"),
+           look.ink, {0, -12}, Qt::AlignLeft, 13, true);
   for (const Small& s : all) {
     const Rib& one = w.rib(s.number);
     const bool mine = s.number == r.number;

@@ -167,8 +167,8 @@ void SectionBoard::drawNose(Ink& ink) const {
   const Section& s = section();
   const double c = chord(), larger = noseRoom / noseShare;
   const bool tip = standpoint.tipSection();
-  const double radius = c * noseRadiusOf(tip ? w.design.sections.tip : w.design.sections.root,
-                                         tip ? w.tipMeasures : w.rootMeasures);
+  const double radius =
+      c * noseRadiusOf(tip ? w.design.sections.tip : w.design.sections.root, tip ? w.tipMeasures : w.rootMeasures);
   const auto at = [&](const Point& p) {
     const Point q = p * larger * c;
     return Point(mirrored() ? c - q.x() - 0.02 * c : q.x() + 0.02 * c, q.y() + noseAt * c);
@@ -240,7 +240,7 @@ std::vector<Handle> SectionBoard::handles() const {
                       trace = shaped.trace](const Design& before, const Point& by) -> Result<Design> {
                        Design d = before;
                        PanelDesign& p = d.at(id);
-                     SectionChoice& chosen = tip ? p.sections.tip : p.sections.root;
+                       SectionChoice& chosen = tip ? p.sections.tip : p.sections.root;
                        const Point move = Point(mirror ? -by.x() : by.x(), by.y()) / c;
                        Polyline& line = traced ? (upper ? chosen.traced.upper : chosen.traced.lower)
                                                : (upper ? chosen.listed.upper : chosen.listed.lower);

@@ -58,23 +58,25 @@ void SpanRule::paintEvent(QPaintEvent*) {
   // A spar runs the whole panel: a stripe of wood over the rule. Joins between panels are upright bars under it.
   for (const TruePanel& w : wing.panels) {
     const double from = xOf(w.design.inboard), to = xOf(w.design.inboard + w.loft.span());
-    if (!w.spars.empty()) p.fillRect(QRectF(QPointF(std::min(from, to), ruleY - 4), QSizeF(std::abs(to - from), 3)), look.hardwood);
+    if (!w.spars.empty())
+      p.fillRect(QRectF(QPointF(std::min(from, to), ruleY - 4), QSizeF(std::abs(to - from), 3)), look.hardwood);
     if (!w.design.innermost()) p.fillRect(QRectF(from - 1.5, ruleY - 6, 3, 16), look.ink);
   }
   double lastLabel = -1e9;
-  for (const TruePanel& w : wing.panels) for (const Rib& rib : w.ribs) {
-    const bool mine = rib.number == standpoint.rib();
-    const double x = xOf(w.design.inboard + rib.t());
-    p.setPen(QPen(mine ? look.accent : look.ink, mine ? 3 : 1.4));
-    p.drawLine(QPointF(x, ruleY - 16), QPointF(x, ruleY));
-    if (!mine && std::abs(x - lastLabel) < 26) continue;
-    lastLabel = x;
-    QFont f = font;
-    f.setBold(mine);
-    p.setFont(f);
-    p.setPen(mine ? look.accent : look.faint);
-    p.drawText(QRectF(x - 20, ruleY - 31, 40, 13), Qt::AlignCenter, QString::fromStdString(rib.name()));
-  }
+  for (const TruePanel& w : wing.panels)
+    for (const Rib& rib : w.ribs) {
+      const bool mine = rib.number == standpoint.rib();
+      const double x = xOf(w.design.inboard + rib.t());
+      p.setPen(QPen(mine ? look.accent : look.ink, mine ? 3 : 1.4));
+      p.drawLine(QPointF(x, ruleY - 16), QPointF(x, ruleY));
+      if (!mine && std::abs(x - lastLabel) < 26) continue;
+      lastLabel = x;
+      QFont f = font;
+      f.setBold(mine);
+      p.setFont(f);
+      p.setPen(mine ? look.accent : look.faint);
+      p.drawText(QRectF(x - 20, ruleY - 31, 40, 13), Qt::AlignCenter, QString::fromStdString(rib.name()));
+    }
   for (const Finding& f : document.findings()) {
     if (!f.rib || *f.rib < 1 || *f.rib > wing.ribCount()) continue;
     const TruePanel& w = wing.panelOfRib(*f.rib);

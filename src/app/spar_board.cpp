@@ -10,8 +10,9 @@ constexpr double sparAt = 0, momentAt = -0.42, curveHeight = 0.17;
 } // namespace
 
 QString SparBoard::heading() const {
-  return panel().design.of > 1 ? tr("Panel %1: spars from the front, and what they carry").arg(panel().design.id.panel + 1)
-                               : tr("Spars from the front, and what they carry");
+  return panel().design.of > 1
+             ? tr("Panel %1: spars from the front, and what they carry").arg(panel().design.id.panel + 1)
+             : tr("Spars from the front, and what they carry");
 }
 QString SparBoard::subheading() const {
   return tr("span true to scale, depth drawn %1 times larger · estimates for model aircraft, no approval of anything")
@@ -77,9 +78,10 @@ void SparBoard::draw(Ink& ink) const {
       ink.line(at(rib.t(), line->upperSeat.at(rib.t()).y()), at(rib.t(), line->lowerSeat.at(rib.t()).y()),
                mine ? look.accent : look.faint, mine ? 2 : 1, mine ? Qt::SolidLine : Qt::DashLine);
     }
-    const double base = momentAt * span, high = curveHeight * span, most = std::max(w.strength.load.moment(w.design.inboard), 1e-9),
+    const double base = momentAt * span, high = curveHeight * span,
+                 most = std::max(w.strength.load.moment(w.design.inboard), 1e-9),
                  lift = std::max(w.strength.load.perLength(w.design.inboard),
-                               w.strength.load.perLength(w.design.inboard + span / 2));
+                                 w.strength.load.perLength(w.design.inboard + span / 2));
     Polyline moment{{0, base}}, spread;
     for (int i = 0; i <= 60; ++i) {
       const double t = span * i / 60;
@@ -99,7 +101,8 @@ void SparBoard::draw(Ink& ink) const {
            Qt::AlignLeft, 13, true);
   const Rib& r = chosenRib();
   const double m = w.strength.load.moment(w.design.inboard + r.t());
-  const Point mark(side * r.t(), base + curveHeight * span * m / std::max(w.strength.load.moment(w.design.inboard), 1e-9));
+  const Point mark(side * r.t(),
+                   base + curveHeight * span * m / std::max(w.strength.load.moment(w.design.inboard), 1e-9));
   ink.line({side * r.t(), base}, mark, look.accent, 2);
   ink.text(mark, tr("R%1: %2 N·mm").arg(r.number).arg(m, 0, 'f', 0), look.accent, {mirrored() ? -8.0 : 8.0, -2},
            mirrored() ? Qt::AlignRight : Qt::AlignLeft, 12, true);

@@ -15,7 +15,9 @@ TEST(Decisions, LengthsTakeWhatPeopleWrite) {
   }
   d.unit = LengthUnit::inch;
   EXPECT_NEAR(decide(d, "wings.0.panels.0.panel.span", "30").value().inner().panel.span, 762, 1e-9);
-  EXPECT_EQ(decisionAt(decide(d, "wings.0.panels.0.panel.span", "2' 6 1/2\"").value(), "wings.0.panels.0.panel.span")->text, "30 1/2\"");
+  EXPECT_EQ(
+      decisionAt(decide(d, "wings.0.panels.0.panel.span", "2' 6 1/2\"").value(), "wings.0.panels.0.panel.span")->text,
+      "30 1/2\"");
 }
 
 /// Every typed decision refuses every kind of rubbish, quoting it, and says so under its own name.
@@ -70,8 +72,10 @@ TEST(Decisions, MassesAndChoices) {
   const Design d;
   EXPECT_NEAR(decide(d, "flying.mass", "1.4 kg").value().flying.mass, 1400, 1e-9);
   EXPECT_NEAR(decide(d, "flying.mass", "49 oz").value().flying.mass, 49 * gramsPerOunce, 1e-9);
-  EXPECT_EQ(decide(d, "wings.0.panels.0.trailingEdge.kind", "two sheets").value().inner().trailingEdge.kind, TrailingEdgeKind::twoSheets);
-  EXPECT_EQ(decide(d, "wings.0.panels.0.spars.0.top.material", "carbon-strip").value().inner().spars[0].top.material, "carbon-strip");
+  EXPECT_EQ(decide(d, "wings.0.panels.0.trailingEdge.kind", "two sheets").value().inner().trailingEdge.kind,
+            TrailingEdgeKind::twoSheets);
+  EXPECT_EQ(decide(d, "wings.0.panels.0.spars.0.top.material", "carbon-strip").value().inner().spars[0].top.material,
+            "carbon-strip");
   EXPECT_FALSE(decide(d, "wings.0.panels.0.sheeting.top", "maybe").ok());
 }
 

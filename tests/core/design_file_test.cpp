@@ -148,25 +148,26 @@ TEST_P(DamagedFile, IsRefusedWithPlaceAndCause) {
 }
 INSTANTIATE_TEST_SUITE_P(
     Files, DamagedFile,
-    testing::Values(Damage{"foreign", "euptera-wing", "something-else", "/format"},
-                    Damage{"too new", "\"version\": 3", "\"version\": 99", "newer program"},
-                    Damage{"no version", "\"version\": 3", "\"version\": \"one\"", "/version"},
-                    Damage{"negative version", "\"version\": 3", "\"version\": -1", "/version"},
-                    Damage{"text for a number", "\"span\": 700.0", "\"span\": \"long\"", "/wings/0/panels/0/panel/span"},
-                    Damage{"negative", "\"rootChord\": 220.0", "\"rootChord\": -220.0", "/wings/0/panels/0/panel/rootChord"},
-                    Damage{"enormous", "\"rootChord\": 220.0", "\"rootChord\": 1e9", "/wings/0/panels/0/panel/rootChord"},
-                    Damage{"zero", "\"tipChord\": 160.0", "\"tipChord\": 0", "/wings/0/panels/0/panel/tipChord"},
-                    Damage{"overflow", "\"tipChord\": 160.0", "\"tipChord\": 1e999", ""},
-                    Damage{"null", "\"tipChord\": 160.0", "\"tipChord\": null", "/wings/0/panels/0/panel/tipChord"},
-                    Damage{"list for a group", "\"sections\": {", "\"sections\": [], \"was\": {", "/sections"},
-                    Damage{"unknown choice", "\"kind\": \"square\"", "\"kind\": \"round\"", "/leadingEdge/kind"},
-                    Damage{"unknown wood", "\"material\": \"spruce\"", "\"material\": \"granite\"", "granite"},
-                    Damage{"bad digits", "\"naca\": \"2412\"", "\"naca\": \"24\"", "/wings/0/panels/0/sections/root"},
-                    Damage{"half a rib", "\"count\": 12", "\"count\": 12.5", "/ribs/count"},
-                    Damage{"no ribs", "\"count\": 12", "\"count\": 1", "/ribs/count"},
-                    Damage{"number for yes", "\"top\": true", "\"top\": 1", "/sheeting/top"},
-                    Damage{"two dihedrals", "\"rise\": 35.0", "\"rise\": 35.0, \"angleDeg\": 3", "/join/dihedral"},
-                    Damage{"cut short", "\"panel\": {", "", "line"}));
+    testing::Values(
+        Damage{"foreign", "euptera-wing", "something-else", "/format"},
+        Damage{"too new", "\"version\": 3", "\"version\": 99", "newer program"},
+        Damage{"no version", "\"version\": 3", "\"version\": \"one\"", "/version"},
+        Damage{"negative version", "\"version\": 3", "\"version\": -1", "/version"},
+        Damage{"text for a number", "\"span\": 700.0", "\"span\": \"long\"", "/wings/0/panels/0/panel/span"},
+        Damage{"negative", "\"rootChord\": 220.0", "\"rootChord\": -220.0", "/wings/0/panels/0/panel/rootChord"},
+        Damage{"enormous", "\"rootChord\": 220.0", "\"rootChord\": 1e9", "/wings/0/panels/0/panel/rootChord"},
+        Damage{"zero", "\"tipChord\": 160.0", "\"tipChord\": 0", "/wings/0/panels/0/panel/tipChord"},
+        Damage{"overflow", "\"tipChord\": 160.0", "\"tipChord\": 1e999", ""},
+        Damage{"null", "\"tipChord\": 160.0", "\"tipChord\": null", "/wings/0/panels/0/panel/tipChord"},
+        Damage{"list for a group", "\"sections\": {", "\"sections\": [], \"was\": {", "/sections"},
+        Damage{"unknown choice", "\"kind\": \"square\"", "\"kind\": \"round\"", "/leadingEdge/kind"},
+        Damage{"unknown wood", "\"material\": \"spruce\"", "\"material\": \"granite\"", "granite"},
+        Damage{"bad digits", "\"naca\": \"2412\"", "\"naca\": \"24\"", "/wings/0/panels/0/sections/root"},
+        Damage{"half a rib", "\"count\": 12", "\"count\": 12.5", "/ribs/count"},
+        Damage{"no ribs", "\"count\": 12", "\"count\": 1", "/ribs/count"},
+        Damage{"number for yes", "\"top\": true", "\"top\": 1", "/sheeting/top"},
+        Damage{"two dihedrals", "\"rise\": 35.0", "\"rise\": 35.0, \"angleDeg\": 3", "/join/dihedral"},
+        Damage{"cut short", "\"panel\": {", "", "line"}));
 
 TEST(DesignFile, SaysWhereJsonBreaks) {
   std::string text = designToText(Design{});

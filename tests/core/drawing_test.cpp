@@ -39,7 +39,8 @@ RC_GTEST_PROP(Hands, LeftIsTheMirrorOfRight, ()) {
       }
   }
   for (const Rib& rib : w.inner().ribs) {
-    const Drawing right = ribDrawing(drawn(w).front(), rib, Hand::right), left = ribDrawing(drawn(w).front(), rib, Hand::left);
+    const Drawing right = ribDrawing(drawn(w).front(), rib, Hand::right),
+                  left = ribDrawing(drawn(w).front(), rib, Hand::left);
     RC_ASSERT(std::abs(cutArea(right) - cutArea(left)) < 1e-9);
     for (std::size_t k = 0; k < right.strokes[0].points.size(); ++k)
       RC_ASSERT(right.strokes[0].points[k].x() == -left.strokes[0].points[k].x());

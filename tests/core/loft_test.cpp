@@ -50,8 +50,9 @@ TEST(Planform, OfAStraightTaper) {
 }
 
 RC_GTEST_PROP(Loft, GeneratorsAreStraight, ()) {
-  const Panel p = test::panelOf(*rc::gen::inRange(200, 2000) * 1.0, *rc::gen::inRange(100, 400) * 1.0, *rc::gen::inRange(60, 400) * 1.0,
-          *rc::gen::inRange(-50, 300) * 1.0,  *rc::gen::inRange(-5, 6) * 1.0,    *rc::gen::inRange(0, 101) / 100.0);
+  const Panel p = test::panelOf(*rc::gen::inRange(200, 2000) * 1.0, *rc::gen::inRange(100, 400) * 1.0,
+                                *rc::gen::inRange(60, 400) * 1.0, *rc::gen::inRange(-50, 300) * 1.0,
+                                *rc::gen::inRange(-5, 6) * 1.0, *rc::gen::inRange(0, 101) / 100.0);
   const PanelLoft loft = loftOf(p, "6409", "0012");
   const double f = *rc::gen::inRange(0, 1001) / 1000.0, t = *rc::gen::inRange(0, 1001) / 1000.0 * p.span;
   for (Face face : {Face::upper, Face::lower}) {

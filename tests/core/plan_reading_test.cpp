@@ -133,8 +133,8 @@ TEST(FaultyPlan, UsingTheReadingsWritesTheLayoutAndSaysBeforeAndAfter) {
   EXPECT_EQ(used.design.inner().ribs.count, 13);
   ASSERT_EQ(used.design.inner().spars.size(), 1u);
   const auto changes = changesBetween(d, used.design);
-  const auto span =
-      std::find_if(changes.begin(), changes.end(), [](const Change& c) { return c.path == "wings.0.panels.0.panel.span"; });
+  const auto span = std::find_if(changes.begin(), changes.end(),
+                                 [](const Change& c) { return c.path == "wings.0.panels.0.panel.span"; });
   ASSERT_NE(span, changes.end());
   EXPECT_EQ(span->before, "700 mm");
   EXPECT_EQ(span->after, "750 mm");

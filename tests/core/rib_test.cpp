@@ -86,7 +86,8 @@ TEST(Rib, SheetingIsTakenOffSquareToTheSurface) {
   EXPECT_GT(looked, 10);
   // Behind its edge the rib is whole again, with a step.
   EXPECT_NEAR(woodDepthAt(r, 0.5 * r.frame.chord),
-              heightAt(w.inner().rootSection.upper, 0.5) * 220 - heightAt(w.inner().rootSection.lower, 0.5) * 220, 0.05);
+              heightAt(w.inner().rootSection.upper, 0.5) * 220 - heightAt(w.inner().rootSection.lower, 0.5) * 220,
+              0.05);
   EXPECT_NEAR(r.bareArea - r.cutArea, 2 * (r.upperRun.sheetArc + r.lowerRun.sheetArc), 0.04 * (r.bareArea - r.cutArea));
 }
 
@@ -131,7 +132,9 @@ TEST(Rib, TrailingEdgeStock) {
   EXPECT_GT(end, 180);
   EXPECT_LT(end, 217);
   EXPECT_NEAR(woodDepthAt(r, end - 0.05), 1, 0.1) << "the tail ends where the stated rim is left";
-  const double x = 190, bare = (heightAt(w.inner().rootSection.upper, x / 220) - heightAt(w.inner().rootSection.lower, x / 220)) * 220;
+  const double x = 190, bare = (heightAt(w.inner().rootSection.upper, x / 220) -
+                                heightAt(w.inner().rootSection.lower, x / 220)) *
+                               220;
   EXPECT_NEAR(woodDepthAt(r, x), bare - 3.03, 0.1);
 }
 
@@ -151,7 +154,8 @@ TEST(Rib, FullDepthSparIsSlottedHalfAndHalf) {
   EXPECT_FALSE(selfCrossing(spar).has_value());
   double whole = 0, slots = 0;
   for (const Rib& r : w.inner().ribs) slots += r.thickness * r.sparDepth[0] / 2;
-  whole = (w.inner().ribs.front().sparDepth[0] + w.inner().ribs.back().sparDepth[0]) / 2 * 700 * w.inner().spars[0].stretch;
+  whole =
+      (w.inner().ribs.front().sparDepth[0] + w.inner().ribs.back().sparDepth[0]) / 2 * 700 * w.inner().spars[0].stretch;
   EXPECT_NEAR(signedArea(spar), whole - slots, 0.01 * whole);
 }
 
@@ -205,15 +209,17 @@ TEST(Rib, BadDecisionsAreFoundNotHidden) {
 RC_GTEST_PROP(Rib, AnyDecisionsGiveAWingOrAReason, ()) {
   Design d;
   const auto some = [](double low, double high) { return low + (high - low) * *rc::gen::inRange(0, 1001) / 1000.0; };
-  d.inner().panel = test::panelOf(some(20, 3000), some(5, 900), some(5, 900), some(-300, 900), some(-15, 15), some(0, 1));
+  d.inner().panel =
+      test::panelOf(some(20, 3000), some(5, 900), some(5, 900), some(-300, 900), some(-15, 15), some(0, 1));
   d.inner().sheeting.thickness = some(0.2, 20);
   d.inner().sheeting.fraction = some(0.02, 1);
   d.inner().capStrips.thickness = some(0.2, 20);
   d.inner().leadingEdge = {*rc::gen::element(LeadingEdgeKind::none, LeadingEdgeKind::square, LeadingEdgeKind::onEdge,
-                                     LeadingEdgeKind::shaped),
-                   some(0.5, 200), some(0.5, 200), some(0, 50)};
-  d.inner().trailingEdge = {*rc::gen::element(TrailingEdgeKind::none, TrailingEdgeKind::wedge, TrailingEdgeKind::twoSheets),
-                    some(0.5, 500), some(0.2, 20), some(0, 50)};
+                                             LeadingEdgeKind::shaped),
+                           some(0.5, 200), some(0.5, 200), some(0, 50)};
+  d.inner().trailingEdge = {
+      *rc::gen::element(TrailingEdgeKind::none, TrailingEdgeKind::wedge, TrailingEdgeKind::twoSheets), some(0.5, 500),
+      some(0.2, 20), some(0, 50)};
   d.inner().spars[0].kind = *rc::gen::element(SparKind::caps, SparKind::fullDepth);
   d.inner().spars[0].rootFraction = some(0.02, 0.98), d.inner().spars[0].tipFraction = some(0.02, 0.98);
   d.inner().spars[0].top.depth = some(0.2, 50), d.inner().spars[0].top.width = some(0.3, 200);

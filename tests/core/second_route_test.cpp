@@ -70,7 +70,8 @@ TEST_P(SecondRoute, StationsAndRibs) {
     }
     EXPECT_NEAR(r.bareArea, want["area"].get<double>(), 0.001 * r.bareArea);
     for (const auto& [key, face] : {std::pair("arc_upper", Face::upper), std::pair("arc_lower", Face::lower)})
-      EXPECT_NEAR(arcTo(w.inner().loft, face, f, r.t()), want[key].get<double>(), 0.05 + 0.001 * want[key].get<double>());
+      EXPECT_NEAR(arcTo(w.inner().loft, face, f, r.t()), want[key].get<double>(),
+                  0.05 + 0.001 * want[key].get<double>());
     EXPECT_NEAR(r.sparDepth[0], want["depth_spar"].get<double>(), tolerance("length_mm"));
     EXPECT_NEAR(r.notches[0].depth, want["notch_top"].get<double>(), tolerance("notch_mm"));
     EXPECT_NEAR(r.notches[1].depth, want["notch_bottom"].get<double>(), tolerance("notch_mm"));
@@ -113,24 +114,27 @@ TEST_P(SecondRoute, PlanAndJoin) {
   EXPECT_NEAR(2 * w.inner().join.fromAbove, plan["span_projected"].get<double>(), 0.02);
   EXPECT_NEAR(w.inner().join.rise, output()["rises"][0].get<double>(), 0.02);
   EXPECT_NEAR(radToDeg(w.inner().spars[0].sweep), output()["spar_sweep"][0].get<double>(), tolerance("angle_deg"));
-  EXPECT_NEAR(radToDeg(w.inner().join.brace->bend), output()["braces"][0]["bend"].get<double>(), tolerance("angle_deg"));
-  EXPECT_NEAR(radToDeg(w.inner().join.brace->lean), output()["braces"][0]["lean"].get<double>(), tolerance("angle_deg"));
+  EXPECT_NEAR(radToDeg(w.inner().join.brace->bend), output()["braces"][0]["bend"].get<double>(),
+              tolerance("angle_deg"));
+  EXPECT_NEAR(radToDeg(w.inner().join.brace->lean), output()["braces"][0]["lean"].get<double>(),
+              tolerance("angle_deg"));
   EXPECT_NEAR(radToDeg(w.inner().join.brace->capTopBend), output()["cap_line_bends"][0]["upper"].get<double>(),
               tolerance("angle_deg"));
   EXPECT_NEAR(radToDeg(w.inner().join.brace->capBottomBend), output()["cap_line_bends"][0]["lower"].get<double>(),
               tolerance("angle_deg"));
   const json& blocks = output()["blocks"];
   double rootLow = 0;
-  for (const Point& p : w.inner().loft.cutAt(0).lower) rootLow = std::min(rootLow, p.y() * std::cos(w.inner().join.gamma));
+  for (const Point& p : w.inner().loft.cutAt(0).lower)
+    rootLow = std::min(rootLow, p.y() * std::cos(w.inner().join.gamma));
   for (std::size_t i = 0; i < blocks["fractions"].size(); ++i) {
     const TipBlock b = tipBlock(w.inner().loft, blocks["fractions"][i], w.inner().join.gamma, std::nullopt);
     // The second route gives heights over the root's leading edge; the block's are over the board.
     // At the trailing edge they are of the chord line's end, the block's of the underside: half a tail lower.
     const bool tail = blocks["fractions"][i] == 1;
-    const double tipTail = tail
-                               ? (w.inner().loft.frameAt(w.inner().loft.span()).te.y() - w.inner().loft.cutAt(w.inner().loft.span()).lower.back().y()) *
-                                     std::cos(w.inner().join.gamma)
-                               : 0;
+    const double tipTail = tail ? (w.inner().loft.frameAt(w.inner().loft.span()).te.y() -
+                                   w.inner().loft.cutAt(w.inner().loft.span()).lower.back().y()) *
+                                      std::cos(w.inner().join.gamma)
+                                : 0;
     const double rootTail = tail ? (0 - w.inner().loft.cutAt(0).lower.back().y()) * std::cos(w.inner().join.gamma) : 0;
     EXPECT_NEAR(b.height + rootLow + tipTail, blocks["tips"][0]["z"][i].get<double>(), 0.02);
     EXPECT_NEAR(b.overRoot + tipTail - rootTail, blocks["tips"][0]["over_root"][i].get<double>(), 0.02);
@@ -183,7 +187,8 @@ TEST_P(SecondRoute, LoadsAndStress) {
   if (loads.contains("d_box_root")) {
     const json& box = loads["d_box_root"];
     const Rib& root = w.inner().ribs.front();
-    const Polyline cell = noseBox(root.upper, root.lower, d.inner().spars[0].rootFraction * root.frame.chord, box["skin"]);
+    const Polyline cell =
+        noseBox(root.upper, root.lower, d.inner().spars[0].rootFraction * root.frame.chord, box["skin"]);
     EXPECT_NEAR(signedArea(cell), box["cell_area"].get<double>(), 0.005 * signedArea(cell));
     EXPECT_NEAR(torsionConstant(cell, box["skin"]), box["J"].get<double>(), 0.01 * box["J"].get<double>());
     EXPECT_NEAR(figureOf(w, "box.torsion"), box["J"].get<double>(), 0.01 * box["J"].get<double>());

@@ -18,10 +18,16 @@ def run(*args, codes=(0,)):
     return done.stdout
 
 
-def demo(folder):
+def demo(folder, name="fenlark-1500"):
     path = Path(folder) / "demo.euptera"
-    path.write_text(run("demo", "fenlark-1500"))
+    path.write_text(run("demo", name))
     return path
+
+
+def inner(text):
+    """The decisions of the innermost panel, and those of the aircraft."""
+    wing = json.loads(text)
+    return {**wing, **wing["wings"][0]["panels"][0]}
 
 
 def stations(path):

@@ -3,18 +3,18 @@ import numpy as np
 from scipy.integrate import quad
 from scipy.spatial.transform import Rotation
 
-from common import demo, finish, load, near, run, scratch, stations
+from common import demo, inner, finish, load, near, run, scratch, stations
 
 G = 9.80665  # m/s², standard gravity
 MODULUS = {"spruce": 10800.0, "balsa-220": 4700.0}  # MPa, as in data/materials
 
 
 def chord_at(panel, y):
-    return panel["rootChord"] + (panel["tipChord"] - panel["rootChord"]) * y / panel["halfSpan"]
+    return panel["rootChord"] + (panel["tipChord"] - panel["rootChord"]) * y / panel["span"]
 
 
 def planform(panel, figures):
-    b = panel["halfSpan"]
+    b = panel["span"]
     area = quad(lambda y: chord_at(panel, y), 0, b)[0]
     mac = quad(lambda y: chord_at(panel, y) ** 2, 0, b)[0] / area
     at = quad(lambda y: chord_at(panel, y) * y, 0, b)[0] / area
@@ -27,14 +27,14 @@ def planform(panel, figures):
 
 def schrenk(panel, lift):
     """Lift per mm: the mean of the chord's share and the ellipse's (Schrenk, NACA TM 948)."""
-    b = panel["halfSpan"]
+    b = panel["span"]
     area = quad(lambda y: chord_at(panel, y), 0, b)[0]
     return lambda y: lift / 2 * (chord_at(panel, y) / area + 4 / (np.pi * b) * np.sqrt(max(0.0, 1 - (y / b) ** 2)))
 
 
 def loads(design, figures):
     panel, flying = design["panel"], design["flying"]
-    b, lift = panel["halfSpan"], flying["loadFactor"] * flying["mass"] / 1000 * G / 2
+    b, lift = panel["span"], flying["loadFactor"] * flying["mass"] / 1000 * G / 2
     near("half lift", figures["load.halfLift"], lift, 1e-6)
     spread = schrenk(panel, lift)
     near("lift adds up", quad(spread, 0, b)[0], lift, 1e-4)
@@ -79,7 +79,7 @@ def spars(design, rows, figures, moment):
         top = mine * MODULUS[spar["top"]["material"]] * (ends[k - 1][0] - axis) / ei
         near(f"spar {k} stress", figures[f"spar.{k}.stressTop"], top, 0.005 * top)
     # Tip deflection as one integral of the curvature times its arm to the tip.
-    b = design["panel"]["halfSpan"]
+    b = design["panel"]["span"]
     bend = lambda y: moment(y) / sum(at(k, y / b)[0] for k in range(len(ends))) * (b - y)
     sag = np.trapz([bend(y) for y in np.linspace(0, b, 121)], np.linspace(0, b, 121))
     near("tip deflection", figures["load.tipDeflection"], sag, 0.005 * sag)
@@ -92,12 +92,12 @@ def ruled(design, rows, figures):
     pivot = np.array([panel["washoutAxis"] * panel["tipChord"], 0, 0])
 
     def placed(x):
-        return turn.apply(np.array([x, 0, 0]) - pivot) + pivot + [panel["tipSetback"], panel["halfSpan"], 0]
+        return turn.apply(np.array([x, 0, 0]) - pivot) + pivot + [panel["tipSetback"], panel["span"], 0]
 
     root = np.array([[0, 0, 0], [panel["rootChord"], 0, 0]], dtype=float)
     tip = np.array([placed(0.0), placed(panel["tipChord"])])
     for row in rows:
-        share = row["station_mm"] / panel["halfSpan"]
+        share = row["station_mm"] / panel["span"]
         nose, tail = (1 - share) * root + share * tip
         name, chord = f"R{row['number']:.0f}", np.linalg.norm(tail - nose)
         washout = np.degrees(np.arctan2(tail[2] - nose[2], tail[0] - nose[0]))
@@ -111,20 +111,20 @@ def ruled(design, rows, figures):
     spacing = np.diff([row["station_mm"] for row in rows])
     near("even spacing", spacing.max() - spacing.min(), 0, 1e-4)
     near("first rib", rows[0]["station_mm"], 0, 1e-9)
-    near("last rib", rows[-1]["station_mm"], panel["halfSpan"], 1e-4)
+    near("last rib", rows[-1]["station_mm"], panel["span"], 1e-4)
 
 
 def join(design, figures):
     panel, rise = design["panel"], design["join"]["dihedral"]["rise"]
-    gamma = np.arcsin(rise / panel["halfSpan"])
+    gamma = np.arcsin(rise / panel["span"])
     near("dihedral", figures["join.dihedral"], np.degrees(gamma), 1e-6)
-    near("span from above", figures["panel.spanFromAbove"], 2 * panel["halfSpan"] * np.cos(gamma), 1e-6)
+    near("span from above", figures["panel.spanFromAbove"], 2 * panel["span"] * np.cos(gamma), 1e-6)
     # The spar's plan line turned up by the dihedral, and its mirror image.
     spar, washout = design["spars"][0], np.radians(panel["washoutDeg"])
     root = spar["rootFraction"] * panel["rootChord"]
     pivot = panel["washoutAxis"] * panel["tipChord"]
     tip = panel["tipSetback"] + pivot + (spar["tipFraction"] * panel["tipChord"] - pivot) * np.cos(washout)
-    line = np.array([tip - root, panel["halfSpan"], 0.0])
+    line = np.array([tip - root, panel["span"], 0.0])
     right = Rotation.from_rotvec([gamma, 0, 0]).apply(line / np.linalg.norm(line))
     left = right * [-1, 1, -1]
     near("brace bend", figures["brace.bend"], np.degrees(np.arccos(np.clip(right @ left, -1, 1))), 1e-4)
@@ -132,7 +132,7 @@ def join(design, figures):
 
 with scratch() as folder:
     path = demo(folder)
-    design, rows = load(path.read_text()), stations(path)
+    design, rows = inner(path.read_text()), stations(path)
     figures = {f["key"]: f["value"] for f in load(run("report", path, "--json"))["figures"]}
     planform(design["panel"], figures)
     spars(design, rows, figures, loads(design, figures))

@@ -7,7 +7,7 @@ import numpy as np
 from shapely.geometry import LineString, Point as ShapelyPoint, Polygon, box
 from shapely.ops import unary_union
 
-from common import demo, export, finish, load, near, run, scratch, stations, true
+from common import demo, inner, export, finish, load, near, run, scratch, stations, true
 
 
 def naca4(digits, n=400):
@@ -99,7 +99,7 @@ def loops(svg):
 def main():
     with scratch() as folder:
         path = demo(folder)
-        design, rows = load(path.read_text()), stations(path)
+        design, rows = inner(path.read_text()), stations(path)
         drawn = loops([f for f in export(path, folder, "svg", "--hand", "right") if "ribs" in f.name][0].read_text())
         root, tip, all_ribs = ribs(design)
         true("a loop a rib", len(drawn) == len(all_ribs))

@@ -240,7 +240,8 @@ template <class P, class V> void describePanel(P& p, bool innermost, V& v) {
     v.flag("brace", "Brace", j.brace);
     v.length("braceThickness", "Brace thickness", j.braceThickness, Limits{0.2, 30}, j.brace);
     v.choice("braceSide", "Brace lies", j.braceSide, std::span(braceSideChoices), j.brace);
-    v.count("braceToRib", innermost ? "Leg ends at rib" : "Leg ends at its rib", j.braceToRib, Limits{2, mostRibs}, j.brace);
+    v.count("braceToRib", innermost ? "Leg ends at rib" : "Leg ends at its rib", j.braceToRib, Limits{2, mostRibs},
+            j.brace);
     v.material("braceMaterial", "Brace of", j.braceMaterial, j.brace);
   });
 }

@@ -70,9 +70,7 @@ public:
   void digits(const char* key, const char*, const std::string& v, bool) { (*at)[key] = v; }
   void points(const char* key, const Polyline& v, std::size_t) { (*at)[key] = pointsToJson(v); }
   void bytes(const char* key, const EmbeddedCopy& v) { (*at)[key] = toBase64(v.bytes()); }
-  void dihedral(const char* key, const Dihedral& v, double) {
-    (*at)[key] = Json{{keyOf(v.by), v.value}};
-  }
+  void dihedral(const char* key, const Dihedral& v, double) { (*at)[key] = Json{{keyOf(v.by), v.value}}; }
 
 private:
   Json* at = &root;
@@ -298,7 +296,8 @@ void migrateSections(Json& json) {
 /// Up to version 2 a file held one panel, whose groups stood at the top; since 3 a file has wings, and they panels.
 void migratePanel(Json& json) {
   Json panel = Json::object();
-  for (const char* group : {"sections", "panel", "ribs", "sheeting", "capStrips", "leadingEdge", "trailingEdge", "spars", "join"})
+  for (const char* group :
+       {"sections", "panel", "ribs", "sheeting", "capStrips", "leadingEdge", "trailingEdge", "spars", "join"})
     if (json.contains(group)) {
       panel[group] = std::move(json[group]);
       json.erase(group);

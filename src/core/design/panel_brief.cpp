@@ -20,7 +20,8 @@ void continueFrom(PanelBrief& p, const PanelBrief& inside) {
 std::optional<std::pair<PanelId, std::size_t>> prefixOf(std::string_view path) {
   PanelId id;
   std::size_t at = 0;
-  for (auto [word, value] : {std::pair(std::string_view("wings."), &id.wing), std::pair(std::string_view("panels."), &id.panel)}) {
+  for (auto [word, value] :
+       {std::pair(std::string_view("wings."), &id.wing), std::pair(std::string_view("panels."), &id.panel)}) {
     if (path.substr(at, word.size()) != word) return std::nullopt;
     at += word.size();
     const auto [end, error] = std::from_chars(path.data() + at, path.data() + path.size(), *value);

@@ -12,12 +12,12 @@ struct PanelBrief : PanelDesign {
   LengthUnit unit = LengthUnit::mm;
   Flying flying;
   PanelId id;
-  int of = 1;          ///< panels in this wing
-  int firstRib = 1;    ///< its root rib's number: ribs are counted through the whole wing
-  double inboard = 0;  ///< true span inside it, mm
-  double setback = 0;  ///< its root's leading edge behind the wing's, before any turn
-  double fold = 0;     ///< rad: half the angle between it and what it joins at its root
-  double gamma = 0;    ///< rad, to the horizontal
+  int of = 1;         ///< panels in this wing
+  int firstRib = 1;   ///< its root rib's number: ribs are counted through the whole wing
+  double inboard = 0; ///< true span inside it, mm
+  double setback = 0; ///< its root's leading edge behind the wing's, before any turn
+  double fold = 0;    ///< rad: half the angle between it and what it joins at its root
+  double gamma = 0;   ///< rad, to the horizontal
   bool innermost() const { return id.panel == 0; }
 };
 

@@ -33,7 +33,8 @@ Drawing blockGauge(const DrawnPanel& w) {
   const double h = std::max(block.height, 1.0);
   d.loop(Layer::cut, rectangle({0, 0}, {45, h}));
   d.write({50, h / 2 + 1}, fmt::format("Tip block {}", told(block.height, Quantity::length, w.design.unit)), 5);
-  d.write({50, h / 2 - 5}, fmt::format("under R{} at {:.0f} % of the chord", w.ribs.back().number, block.fraction * 100), 3);
+  d.write({50, h / 2 - 5},
+          fmt::format("under R{} at {:.0f} % of the chord", w.ribs.back().number, block.fraction * 100), 3);
   return d;
 }
 
@@ -70,7 +71,8 @@ Drawing braceDrawing(const DrawnPanel& w, const Brace& b) {
   d.write({box.low.x(), box.low.y() - 6},
           fmt::format("Brace, {} ply: bend {}, legs {}, {} the {}; grain along",
                       told(w.design.join.braceThickness, Quantity::length, w.design.unit),
-                      told(b.bend, Quantity::angle, w.design.unit), legs, w.design.join.braceSide == BraceSide::front ? "before" : "behind",
+                      told(b.bend, Quantity::angle, w.design.unit), legs,
+                      w.design.join.braceSide == BraceSide::front ? "before" : "behind",
                       w.design.spars[static_cast<std::size_t>(b.spar)].name),
           3);
   return d;
@@ -106,11 +108,10 @@ Drawing benchCard(const DrawnPanel& w, Hand hand) {
   stack.text(fmt::format("{}  {} HAND", w.design.name, nameLarge(hand)), 7);
   const std::string rise = told(w.join.rise, Quantity::length, w.design.unit),
                     gamma = told(w.join.gamma, Quantity::angle, w.design.unit);
-  stack.text(w.join.centre
-                 ? fmt::format("Centre join: rise {}, dihedral {} each half", rise, gamma)
-                 : fmt::format("Join of {} to {}: {} between them, the panel {} to the horizontal, rise {}",
-                               w.ribs.front().name(), fmt::format("R{}", w.ribs.front().number - 1),
-                               told(2 * w.join.fold, Quantity::angle, w.design.unit), gamma, rise),
+  stack.text(w.join.centre ? fmt::format("Centre join: rise {}, dihedral {} each half", rise, gamma)
+                           : fmt::format("Join of {} to {}: {} between them, the panel {} to the horizontal, rise {}",
+                                         w.ribs.front().name(), fmt::format("R{}", w.ribs.front().number - 1),
+                                         told(2 * w.join.fold, Quantity::angle, w.design.unit), gamma, rise),
              3.5);
   stack.put(blockGauge(w));
   stack.put(bevelGauge(w));

@@ -64,8 +64,8 @@ Drawing panelOnPlan(const DrawnPanel& w, Hand hand) {
     const bool second = !w.design.innermost() && rib.kind == RibKind::root;
     d.write({side * rib.t(), -rib.frame.le.x() + (second ? 9 : 4)}, rib.name(), 4, Anchor::middle);
     if (!second)
-      d.write({side * rib.t(), -rib.frame.te.x() - 7}, told(w.design.inboard + rib.t(), Quantity::length, w.design.unit),
-              3, Anchor::middle);
+      d.write({side * rib.t(), -rib.frame.te.x() - 7},
+              told(w.design.inboard + rib.t(), Quantity::length, w.design.unit), 3, Anchor::middle);
   }
   return d;
 }

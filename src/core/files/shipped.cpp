@@ -8,6 +8,10 @@ extern const char eup_materials_begin[], eup_materials_end[];
 extern const char eup_demo_fenlark_begin[], eup_demo_fenlark_end[];
 extern const char eup_demo_plan_begin[], eup_demo_plan_end[];
 extern const char eup_demo_faulty_begin[], eup_demo_faulty_end[];
+extern const char eup_demo_tarnbrook_begin[], eup_demo_tarnbrook_end[];
+extern const char eup_demo_skerrow_begin[], eup_demo_skerrow_end[];
+extern const char eup_demo_oldacre_begin[], eup_demo_oldacre_end[];
+extern const char eup_demo_gossamoor_begin[], eup_demo_gossamoor_end[];
 extern const char eup_plan_clean_begin[], eup_plan_clean_end[];
 extern const char eup_plan_faulty_begin[], eup_plan_faulty_end[];
 }
@@ -31,14 +35,25 @@ std::string_view materials() {
   return between(eup_materials_begin, eup_materials_end);
 }
 
-std::vector<std::string> demoNames() {
-  return {"fenlark-1500", "fenlark-plan", "fenlark-faulty-plan"};
+static std::vector<std::pair<std::string, std::string_view>> demos() {
+  return {{"fenlark-1500", between(eup_demo_fenlark_begin, eup_demo_fenlark_end)},
+          {"tarnbrook-2000", between(eup_demo_tarnbrook_begin, eup_demo_tarnbrook_end)},
+          {"skerrow-1460", between(eup_demo_skerrow_begin, eup_demo_skerrow_end)},
+          {"oldacre-1320", between(eup_demo_oldacre_begin, eup_demo_oldacre_end)},
+          {"gossamoor-480", between(eup_demo_gossamoor_begin, eup_demo_gossamoor_end)},
+          {"fenlark-plan", between(eup_demo_plan_begin, eup_demo_plan_end)},
+          {"fenlark-faulty-plan", between(eup_demo_faulty_begin, eup_demo_faulty_end)}};
 }
 
-std::optional<std::string_view> demo(std::string_view name) {
-  if (name == "fenlark-1500") return between(eup_demo_fenlark_begin, eup_demo_fenlark_end);
-  if (name == "fenlark-plan") return between(eup_demo_plan_begin, eup_demo_plan_end);
-  if (name == "fenlark-faulty-plan") return between(eup_demo_faulty_begin, eup_demo_faulty_end);
+std::vector<std::string> demoNames() {
+  std::vector<std::string> names;
+  for (const auto& [name, text] : demos()) names.push_back(name);
+  return names;
+}
+
+std::optional<std::string_view> demo(std::string_view wanted) {
+  for (const auto& [name, text] : demos())
+    if (name == wanted) return text;
   return std::nullopt;
 }
 

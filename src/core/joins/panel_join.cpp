@@ -20,7 +20,8 @@ Polyline braceOutline(const Brace& b, bool up) {
   const double half = (up ? b.bend : -b.bend) / 2;
   const auto leg = [&](const BraceLeg& l, double side) {
     const Point along(side * std::cos(half), std::sin(half)), square(-side * std::sin(half), std::cos(half));
-    return std::pair<Point, Point>(along * l.length - square * (l.depthEnd / 2), along * l.length + square * (l.depthEnd / 2));
+    return std::pair<Point, Point>(along * l.length - square * (l.depthEnd / 2),
+                                   along * l.length + square * (l.depthEnd / 2));
   };
   const double root = b.depthRoot / 2 / std::cos(half); // the mitre line at the join is upright
   const auto [outLow, outHigh] = leg(b.outer, 1);

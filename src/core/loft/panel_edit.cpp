@@ -105,13 +105,14 @@ Result<Design> withPanelSplit(const Design& design, PanelId id, double t) {
   const PanelLoft loft(whole.panel, sectionOf(whole.sections.root), sectionOf(whole.sections.tip));
   const ChordFrame frame = loft.frameAt(t);
   PanelDesign inner = d.at(id), outer = whole;
-  if (!layTip(inner.panel, frame)) return Problem{"", "the panel turns both ways between its ends: it cannot be cut there"};
+  if (!layTip(inner.panel, frame))
+    return Problem{"", "the panel turns both ways between its ends: it cannot be cut there"};
   inner.panel.span = t;
   outer.panel.continues = true;
   outer.panel.span = whole.panel.span - t;
   outer.panel.tipSetback = whole.panel.tipSetback - inner.panel.tipSetback;
-  const bool same = whole.sections.root == whole.sections.tip &&
-                    std::abs(whole.panel.rootWashoutDeg - whole.panel.washoutDeg) < 1e-9;
+  const bool same =
+      whole.sections.root == whole.sections.tip && std::abs(whole.panel.rootWashoutDeg - whole.panel.washoutDeg) < 1e-9;
   inner.sections.tip = same ? whole.sections.tip : sectionAt(loft, t);
   outer.sections.root = inner.sections.tip;
   for (std::size_t k = 0; k < whole.spars.size(); ++k) {
@@ -139,13 +140,15 @@ Result<Design> withPanelsMerged(const Design& design, PanelId id) {
   auto& panels = panelsOf(d, id.wing);
   if (id.panel + 1 >= static_cast<int>(panels.size())) return Problem{"", "there is no panel outside this one"};
   const auto briefs = briefsOf(design, id.wing);
-  const PanelBrief &in = briefs[static_cast<std::size_t>(id.panel)], &out = briefs[static_cast<std::size_t>(id.panel) + 1];
+  const PanelBrief &in = briefs[static_cast<std::size_t>(id.panel)],
+                   &out = briefs[static_cast<std::size_t>(id.panel) + 1];
   PanelDesign& one = d.at(id);
   std::vector<double> stations = ribStations(in.ribs, in.panel.span);
   const std::size_t inside = stations.size();
   for (double s : ribStations(out.ribs, out.panel.span))
     if (s > 0.5) stations.push_back(in.panel.span + s);
-  if (stations.size() > static_cast<std::size_t>(mostRibs)) return Problem{"", "that is more ribs than one panel can have"};
+  if (stations.size() > static_cast<std::size_t>(mostRibs))
+    return Problem{"", "that is more ribs than one panel can have"};
   one.panel.span = in.panel.span + out.panel.span;
   one.panel.tipChord = out.panel.tipChord;
   one.panel.tipSetback = in.panel.tipSetback + out.panel.tipSetback;

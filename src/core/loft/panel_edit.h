@@ -8,8 +8,8 @@ namespace eup {
 /// One more panel at the tip, built like the last one: half as long, tapering on, turned up by five degrees more.
 Result<Design> withPanelAdded(const Design& design, int wing);
 
-/// The panel cut at t, in mm from its root: both parts keep the surface that was there (ruled, so that a cut through it is
-/// the section between), its ribs and its spar lines. Refuses a cut closer to an end than a panel can be short.
+/// The panel cut at t, in mm from its root: both parts keep the surface that was there (ruled, so that a cut through it
+/// is the section between), its ribs and its spar lines. Refuses a cut closer to an end than a panel can be short.
 Result<Design> withPanelSplit(const Design& design, PanelId id, double t);
 
 /// The panel and the next one outside it as one straight-ruled panel, from the root of the one to the tip of the other,

@@ -25,7 +25,8 @@ public:
   }
 
   JudgedPlan all() {
-    // A sheet whose known lengths or corners are no good says so itself; by its raw pixels everything would look at fault.
+    // A sheet whose known lengths or corners are no good says so itself; by its raw pixels everything would look at
+    // fault.
     for (const LaidSheet& sheet : out.sheets)
       if (sheet.problem) return std::move(out);
     for (const DrawnHand& hand : out.hands) {

@@ -44,29 +44,44 @@ void braceFigures(const TruePanel& w, FigureList& out) {
                   : fmt::format("= {}", out.deg(b.lean)),
            "solid geometry", from});
   const auto capBend = [&](const char* key, const char* label, double bend, const StraightLine& cap) {
-    out.add({key, label, bend, Quantity::angle, Stage::joins,
-             fmt::format("between the caps of the {} that meet there", name),
-             centre ? "angle between the cap's own line and its mirror image"
-                    : "angle between the caps' own lines of the two panels",
-             fmt::format("over {} outwards the cap runs {} aft and {} up, then leans by Γ = {}", out.len(cap.span),
-                         out.len(cap.tip.x() - cap.root.x()), out.len(cap.tip.y() - cap.root.y()),
-                         out.deg(w.join.gamma)),
-             "solid geometry; differs from the brace's where the caps close in or turn: notch, dress or shape the "
-             "brace for it",
-             from});
+    out.add(
+        {key, label, bend, Quantity::angle, Stage::joins,
+         fmt::format("between the caps of the {} that meet there", name),
+         centre ? "angle between the cap's own line and its mirror image"
+                : "angle between the caps' own lines of the two panels",
+         fmt::format("over {} outwards the cap runs {} aft and {} up, then leans by Γ = {}", out.len(cap.span),
+                     out.len(cap.tip.x() - cap.root.x()), out.len(cap.tip.y() - cap.root.y()), out.deg(w.join.gamma)),
+         "solid geometry; differs from the brace's where the caps close in or turn: notch, dress or shape the "
+         "brace for it",
+         from});
   };
   capBend("brace.capTop", "Upper cap bends", b.capTopBend, line.upperSeat);
   capBend("brace.capBottom", "Lower cap bends", b.capBottomBend, line.lowerSeat);
   const auto leg = [&](const char* key, std::string label, const BraceLeg& l) {
-    out.add({key, std::move(label), l.length, Quantity::length, Stage::joins,
-             fmt::format("along the {} to R{}", name, l.toRib), "way from the join to that rib ÷ cos Λ",
-             fmt::format("= {}", out.len(l.length)), planeGeometry, {"join.braceToRib"}, true});
+    out.add({key,
+             std::move(label),
+             l.length,
+             Quantity::length,
+             Stage::joins,
+             fmt::format("along the {} to R{}", name, l.toRib),
+             "way from the join to that rib ÷ cos Λ",
+             fmt::format("= {}", out.len(l.length)),
+             planeGeometry,
+             {"join.braceToRib"},
+             true});
   };
   leg("brace.leg", centre ? "Brace leg" : "Brace leg outwards", b.outer);
   if (!centre) leg("brace.legInside", "Brace leg inwards", b.inner);
   const auto depth = [&](const char* key, std::string label, double value) {
-    out.add({key, std::move(label), value, Quantity::length, Stage::joins, "clear between the caps",
-             "outer depth of the spar less its caps", fmt::format("= {}", out.len(value)), ruledLoft,
+    out.add({key,
+             std::move(label),
+             value,
+             Quantity::length,
+             Stage::joins,
+             "clear between the caps",
+             "outer depth of the spar less its caps",
+             fmt::format("= {}", out.len(value)),
+             ruledLoft,
              {path + ".top.depth", path + ".bottom.depth", "join.braceToRib"}});
   };
   depth("brace.depthRoot", "Brace depth at the join", b.depthRoot);
@@ -113,21 +128,21 @@ void joinFigures(const TruePanel& w, FigureList& out) {
   const std::vector<std::string> from{"join.dihedral.rise", "join.dihedral.angle", "panel.span"};
   const char* at = underWhat(w.design.join.blockAt);
   const std::string folded = j.centre ? (j.otherFlat ? "2Γ" : "Γ") : "(Γ − Γ inside)";
-  out.add({"join.block",
-           "Block under the tip",
-           j.block.height,
-           Quantity::length,
-           Stage::joins,
-           fmt::format("R{}, under the {}, board to underside", w.ribs.back().number, at),
-           fmt::format("L sin {} and what the underside lies off the chord there, over {}", folded,
-                       j.otherFlat ? (j.centre ? "the pinned half's board" : "the board that the panel inside is pinned to")
-                                   : "the root's lowest point"),
-           fmt::format("{} × sin {} = {}; the underside and the washout there make it {}", out.len(span),
-                       out.deg(j.onBoard), out.len(j.risePropped), out.len(j.block.height)),
-           planeGeometry,
-           {"join.dihedral.rise", "join.dihedral.angle", "join.blockAt", "join.propping", "panel.span",
-            "panel.washout"},
-           true});
+  out.add(
+      {"join.block",
+       "Block under the tip",
+       j.block.height,
+       Quantity::length,
+       Stage::joins,
+       fmt::format("R{}, under the {}, board to underside", w.ribs.back().number, at),
+       fmt::format("L sin {} and what the underside lies off the chord there, over {}", folded,
+                   j.otherFlat ? (j.centre ? "the pinned half's board" : "the board that the panel inside is pinned to")
+                               : "the root's lowest point"),
+       fmt::format("{} × sin {} = {}; the underside and the washout there make it {}", out.len(span),
+                   out.deg(j.onBoard), out.len(j.risePropped), out.len(j.block.height)),
+       planeGeometry,
+       {"join.dihedral.rise", "join.dihedral.angle", "join.blockAt", "join.propping", "panel.span", "panel.washout"},
+       true});
   out.add({"join.blockOverRoot", "Same, over the root there", j.block.overRoot, Quantity::length, Stage::joins,
            fmt::format("underside at the {}, tip less root", at),
            "height of the tip's underside less that of the root's at the same place on the chord",

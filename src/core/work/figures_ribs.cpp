@@ -17,7 +17,7 @@ void frameFigures(const TruePanel& w, const Rib& rib, FigureList& out) {
   const auto key = [&](const char* what) { return fmt::format("rib.{}.{}", rib.number, what); };
   const double share = rib.t() / w.loft.span();
   const ChordFrame& f = rib.frame;
-  const std::string at = fmt::format("{} at {} from the root", rib.name(), out.len(rib.t()));
+  const std::string at = fmt::format("{} at {} from {}", rib.name(), out.len(rib.t()), innerEnd(w.design));
   const Point run = f.te - f.le;
   out.add({key("chord"), "Chord", f.chord, Quantity::length, Stage::ribs, at,
            "distance from leading to trailing edge on the straight lines of the panel",

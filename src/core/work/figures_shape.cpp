@@ -121,7 +121,8 @@ void wingFigures(const TrueWing& aircraft, const WholeWing& wing, FigureList& ou
     const std::string at = pathOf(panel.design.id);
     spans.push_back(at + "panel.span");
     for (const char* chord : {"panel.rootChord", "panel.tipChord"})
-      if (std::string_view(chord) == "panel.tipChord" || panel.design.innermost() || !panel.design.panel.continues) plan.push_back(at + chord);
+      if (std::string_view(chord) == "panel.tipChord" || panel.design.innermost() || !panel.design.panel.continues)
+        plan.push_back(at + chord);
     joins.push_back(at + "join.dihedral.angle");
   }
   plan.insert(plan.end(), spans.begin(), spans.end());
@@ -133,9 +134,9 @@ void wingFigures(const TrueWing& aircraft, const WholeWing& wing, FigureList& ou
     return one ? text : "(" + text + ")";
   };
   const auto spanOf = [&](const TruePanel& panel) { return out.len(panel.loft.span()); };
-  out.add({"panel.span", "Span, flat as drawn", 2 * p.halfSpan, Quantity::length, Stage::panels, "both halves laid flat",
-           one ? "2 × half span" : "2 × Σ panel span", fmt::format("2 × {} = {}", sum(spanOf), out.len(2 * p.halfSpan)),
-           planeGeometry, spans});
+  out.add({"panel.span", "Span, flat as drawn", 2 * p.halfSpan, Quantity::length, Stage::panels,
+           "both halves laid flat", one ? "2 × half span" : "2 × Σ panel span",
+           fmt::format("2 × {} = {}", sum(spanOf), out.len(2 * p.halfSpan)), planeGeometry, spans});
   out.add({"panel.spanFromAbove", "Span, from above", 2 * wing.fromAbove, Quantity::length, Stage::panels,
            "tip to tip of the joined wing", one ? "2 L cos Γ" : "2 Σ L cos Γ",
            fmt::format("2 × {} = {}", sum([&](const TruePanel& panel) {
@@ -164,8 +165,7 @@ void wingFigures(const TrueWing& aircraft, const WholeWing& wing, FigureList& ou
                              out.len(p.meanChord)),
            "MAC = ∫c² dy ÷ S, worked for a straight taper", plan, true});
   out.add({"panel.macAt", "Mean chord stands at", p.meanChordAt, Quantity::length, Stage::panels,
-           "from the root, along the true span",
-           one ? "half span ÷ 3 × (1 + 2λ) ÷ (1 + λ)" : "∫c y dy ÷ ∫c dy",
+           "from the root, along the true span", one ? "half span ÷ 3 × (1 + 2λ) ÷ (1 + λ)" : "∫c y dy ÷ ∫c dy",
            one ? fmt::format("{} ÷ 3 × {:.4f} ÷ {:.4f} = {}", out.len(p.halfSpan), 1 + 2 * taper, 1 + taper,
                              out.len(p.meanChordAt))
                : fmt::format("= {}", out.len(p.meanChordAt)),
@@ -180,9 +180,8 @@ void wingFigures(const TrueWing& aircraft, const WholeWing& wing, FigureList& ou
   std::vector<std::string> loadingFrom{"flying.mass"};
   loadingFrom.insert(loadingFrom.end(), plan.begin(), plan.end());
   out.add({"panel.loading", "Wing loading", loading, Quantity::loading, Stage::panels, "whole model on the flat area",
-           "model mass ÷ wing area",
-           fmt::format("{:.0f} g ÷ {:.2f} dm² = {:.1f} g/dm²", mass, p.area / 1e4, loading), planeGeometry,
-           loadingFrom});
+           "model mass ÷ wing area", fmt::format("{:.0f} g ÷ {:.2f} dm² = {:.1f} g/dm²", mass, p.area / 1e4, loading),
+           planeGeometry, loadingFrom});
   if (!one) {
     out.add({"wing.effectiveDihedral", "Effective dihedral", wing.effectiveDihedral, Quantity::angle, Stage::joins,
              "the plain dihedral that rights as much", "∫Γ c y dy ÷ ∫c y dy, y along the true span",
@@ -191,17 +190,23 @@ void wingFigures(const TrueWing& aircraft, const WholeWing& wing, FigureList& ou
              "area-arm mean of strip theory", joins, true});
     out.add({"wing.tipRise", "Tip over the root", wing.tipRise, Quantity::length, Stage::joins,
              "chord line at the outermost tip, finished wing, root chord level", "Σ L sin Γ",
-             fmt::format("{} = {}",
-                         sum([&](const TruePanel& panel) { return out.len(panel.join.rise); }), out.len(wing.tipRise)),
+             fmt::format("{} = {}", sum([&](const TruePanel& panel) { return out.len(panel.join.rise); }),
+                         out.len(wing.tipRise)),
              planeGeometry, joins});
   }
   const TruePanel& inner = wing.panels.front();
   if (inner.strength.rootStiffness > 0)
-    out.add({"load.tipDeflection", "Tip bends up by", wing.tipDeflection, Quantity::length, Stage::spars,
-             "at the tip rib, at the load factor", "∬ M ÷ ΣEI along the span",
+    out.add({"load.tipDeflection",
+             "Tip bends up by",
+             wing.tipDeflection,
+             Quantity::length,
+             Stage::spars,
+             "at the tip rib, at the load factor",
+             "∬ M ÷ ΣEI along the span",
              fmt::format("root: {:.0f} ÷ {:.4g} per mm; summed in 120 steps a panel", inner.strength.load.moment(0),
                          inner.strength.rootStiffness),
-             "bending theory of beams; bending alone", {"flying.loadFactor", "flying.mass"}});
+             "bending theory of beams; bending alone",
+             {"flying.loadFactor", "flying.mass"}});
 }
 
 void panelFigures(const TruePanel& w, FigureList& out) {

@@ -60,9 +60,21 @@ Table stationTable(const TrueWing& w) {
     columns.trailingStock = columns.trailingStock || p.design.trailingEdge.kind != TrailingEdgeKind::none;
   }
   Table table;
-  table.columns = {"number",       "kind",           "panel",         "station_mm",       "le_x_mm",
-                   "le_z_mm",      "chord_mm",       "washout_deg",   "thickness_mm",     "bare_area_mm2",
-                   "cut_area_mm2", "sheet_arc_top_mm", "sheet_arc_bottom_mm", "cap_arc_top_mm", "cap_arc_bottom_mm"};
+  table.columns = {"number",
+                   "kind",
+                   "panel",
+                   "station_mm",
+                   "le_x_mm",
+                   "le_z_mm",
+                   "chord_mm",
+                   "washout_deg",
+                   "thickness_mm",
+                   "bare_area_mm2",
+                   "cut_area_mm2",
+                   "sheet_arc_top_mm",
+                   "sheet_arc_bottom_mm",
+                   "cap_arc_top_mm",
+                   "cap_arc_bottom_mm"};
   for (std::size_t k = 1; k <= columns.spars; ++k)
     for (const char* what :
          {"x_mm", "depth_mm", "notch_top_mm", "notch_bottom_mm", "slot_mm", "arc_top_mm", "arc_bottom_mm"})

@@ -41,12 +41,12 @@ std::vector<Piece> pieces(const TrueWing& w, const ExportOrder& order) {
   const bool sideways = longest > pageFrame(order.paper, false).x();
   const Point frame = pageFrame(order.paper, sideways);
   const double width = order.sheetWidth;
-  return {{"ribs", [&w, frame](Hand h) { return ribSheets(drawn(w), h, frame.x(), frame.y()); },
-           [&w, width](Hand h) { return ribSheets(drawn(w), h, width, 0).front(); }},
-          {"plan", [&w](Hand h) { return std::vector{planDrawing(drawn(w), h)}; },
-           [&w](Hand h) { return planDrawing(drawn(w), h); }},
-          {"bench-card", [&w](Hand h) { return benchCards(w, h); },
-           [&w](Hand h) { return stacked(benchCards(w, h)); }}};
+  return {
+      {"ribs", [&w, frame](Hand h) { return ribSheets(drawn(w), h, frame.x(), frame.y()); },
+       [&w, width](Hand h) { return ribSheets(drawn(w), h, width, 0).front(); }},
+      {"plan", [&w](Hand h) { return std::vector{planDrawing(drawn(w), h)}; },
+       [&w](Hand h) { return planDrawing(drawn(w), h); }},
+      {"bench-card", [&w](Hand h) { return benchCards(w, h); }, [&w](Hand h) { return stacked(benchCards(w, h)); }}};
 }
 
 Result<std::string> contents(const Piece& piece, Hand hand, ExportFormat format, Paper paper) {
@@ -67,7 +67,8 @@ Result<Done> writeByName(const Drawing& drawing, const std::filesystem::path& pa
   if (ending == ".svg") return writeFileAtomically(path, toSvg(drawing));
   const auto text = ending == ".dxf"   ? toDxf(drawing)
                     : ending == ".pdf" ? toPdf({drawing}, paper, betterSideways({drawing}, paper))
-                                       : Problem{path.filename().string(), "end the name in .pdf, .svg or .dxf (a section also in .dat)"};
+                                       : Problem{path.filename().string(),
+                                                 "end the name in .pdf, .svg or .dxf (a section also in .dat)"};
   if (!text) return text.problem();
   return writeFileAtomically(path, text.value());
 }
@@ -80,9 +81,9 @@ Result<Done> writeSection(const TruePanel& w, bool root, const std::filesystem::
   if (path.extension() == ".dat" || path.extension() == ".txt")
     return writeFileAtomically(path, coordinatesText(section, layout));
   const double chord = root ? w.design.panel.rootChord : w.design.panel.tipChord;
-  const double radius = noseRadiusOf(root ? w.design.sections.root : w.design.sections.tip, root ? w.rootMeasures : w.tipMeasures);
-  return writeByName(sectionDrawing(section, chord, radius, w.design.name, w.design.unit),
-                     path, paper);
+  const double radius =
+      noseRadiusOf(root ? w.design.sections.root : w.design.sections.tip, root ? w.rootMeasures : w.tipMeasures);
+  return writeByName(sectionDrawing(section, chord, radius, w.design.name, w.design.unit), path, paper);
 }
 
 Result<Done> writeReference(const TrueWing& w, Hand hand, const std::filesystem::path& path, Paper paper) {
@@ -94,8 +95,7 @@ Result<Done> writeReference(const TrueWing& w, Hand hand, const std::filesystem:
 
 DrawnWing drawn(const TrueWing& w) {
   DrawnWing out;
-  for (const TruePanel& p : w.main().panels)
-    out.push_back({p.design, p.loft, p.spars, p.ribs, p.join, p.settingUp});
+  for (const TruePanel& p : w.main().panels) out.push_back({p.design, p.loft, p.spars, p.ribs, p.join, p.settingUp});
   return out;
 }
 

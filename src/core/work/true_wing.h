@@ -41,7 +41,7 @@ struct WholeWing {
 };
 
 struct TrueWing {
-  Design design; ///< what it follows from
+  Design design;   ///< what it follows from
   JudgedPlan plan; ///< the paper plan, as far as it was read
   std::vector<WholeWing> wings;
   std::vector<Figure> figures;

@@ -12,7 +12,19 @@ TruePanel workPanel(PanelBrief d, const SpanLoad& load, const TruePanel* inside)
   ShapedSection tip = d.sections.tip == d.sections.root ? root : shape(d.sections.tip);
   PanelLoft loft(d.panel, root.section, tip.section);
   const Section rootSection = root.section, tipSection = tip.section;
-  TruePanel p{std::move(d), std::move(root), std::move(tip), rootSection, tipSection, {}, {}, std::move(loft), {}, {}, {}, {}, {}};
+  TruePanel p{std::move(d),
+              std::move(root),
+              std::move(tip),
+              rootSection,
+              tipSection,
+              {},
+              {},
+              std::move(loft),
+              {},
+              {},
+              {},
+              {},
+              {}};
   p.rootMeasures = measure(p.rootSection);
   p.tipMeasures = measure(p.tipSection);
   p.spars = sparLines(p.design, p.loft);

@@ -1,0 +1,130 @@
+// Several panels in the window: added, cut, worked on one by one, joined, taken back.
+#include "driver.h"
+
+namespace eup::app::test {
+namespace {
+
+class PanelStage : public WindowTest {
+protected:
+  PanelStage() { stage(3); }
+  std::size_t panels() const { return design().wings.front().panels.size(); }
+};
+
+TEST_F(PanelStage, AddsOneAtTheTipAndTurnsToIt) {
+  EXPECT_EQ(panels(), 1u);
+  press("addPanel");
+  ASSERT_EQ(panels(), 2u);
+  EXPECT_EQ(window->standpoint().rib(), 14) << "the new panel's root";
+  type("panel.span", "300");
+  EXPECT_DOUBLE_EQ(design().at({0, 1}).panel.span, 300);
+  EXPECT_NEAR(figure("panel.span"), 2 * (748 + 300), 1e-9);
+  QApplication::sendPostedEvents(nullptr, QEvent::DeferredDelete); // fields of before
+  EXPECT_EQ(window->findChild<QLineEdit*>("panel.rootChord"), nullptr) << "it goes on from the panel inside";
+  QTest::mouseClick(find<QCheckBox>("panel.continues"), Qt::LeftButton, {}, {8, 8});
+  type("panel.rootChord", "120");
+  EXPECT_NEAR(window->document().wing().at({0, 1}).ribs.front().frame.chord, 120, 1e-9);
+  press("panel 1");
+  EXPECT_EQ(window->standpoint().rib(), 1);
+  EXPECT_EQ(shown("panel.span"), "748");
+  while (window->document().canUndo()) window->document().undo();
+  EXPECT_EQ(panels(), 1u);
+  EXPECT_EQ(window->standpoint().rib(), 1);
+}
+
+TEST_F(PanelStage, CutsMergesAndTakesOut) {
+  window->standpoint().setRib(5);
+  const double chord = window->document().wing().inner().ribs[4].frame.chord;
+  press("splitPanel");
+  ASSERT_EQ(panels(), 2u);
+  EXPECT_NEAR(design().inner().panel.tipChord, chord, 1e-6);
+  EXPECT_EQ(window->document().wing().main().ribCount(), 14) << "a rib on either side of the cut";
+  EXPECT_EQ(window->document().undoName(), "Cut it at R5");
+  press("mergePanel");
+  EXPECT_EQ(panels(), 1u);
+  EXPECT_EQ(design().inner().ribs.count, 13);
+  window->standpoint().setRib(5);
+  press("splitPanel");
+  press("dropPanel");
+  EXPECT_EQ(panels(), 1u);
+  EXPECT_NEAR(design().inner().panel.rootChord, chord, 1e-6);
+  EXPECT_FALSE(find<QPushButton>("splitPanel")->isEnabled() && window->standpoint().rib() == 1);
+}
+
+TEST_F(PanelStage, IsDraggedPanelByPanel) {
+  window->openDemo("tarnbrook-2000");
+  window->standpoint().setRib(20);
+  board()->fit();
+  drag("tip trailing edge", {0, -12});
+  EXPECT_LT(design().at({0, 2}).panel.tipChord, 111);
+  EXPECT_DOUBLE_EQ(design().at({0, 1}).panel.tipChord, 168);
+  drag("panel span", {15, 0});
+  EXPECT_GT(design().at({0, 2}).panel.span, 221);
+  drag("rib R20", {5, 0});
+  EXPECT_EQ(design().at({0, 2}).ribs.rule, RibRule::stations);
+  for (const Handle& h : board()->handlesNow())
+    EXPECT_NE(h.name, "root trailing edge") << "it is the tip of the panel inside";
+  // A click on another panel works there.
+  const auto& first = window->document().wing().inner();
+  QTest::mouseClick(board(), Qt::LeftButton, {}, board()->screen({first.ribs[3].t() + 2, -60}).toPoint());
+  EXPECT_EQ(window->standpoint().rib(), 4);
+}
+
+TEST_F(PanelStage, JoinsAreSetOneByOne) {
+  window->openDemo("tarnbrook-2000");
+  stage(6);
+  press("panel 2");
+  const double block = figure("panel2.join.block");
+  type("join.dihedral.angle", "8");
+  EXPECT_GT(figure("panel2.join.block"), block);
+  EXPECT_NEAR(figure("panel2.join.break"), degToRad(6.5), 1e-9);
+  type("join.dihedral.projected", "345");
+  EXPECT_NEAR(figure("panel2.join.dihedral"), std::acos(345.0 / 350), 1e-9);
+  board()->fit();
+  drag("tip", {0, -10});
+  EXPECT_EQ(design().at({0, 1}).join.dihedral.by, DihedralBy::rise);
+  auto* follows = window->findChild<FollowsPanel*>();
+  EXPECT_NE(follows->rowOf("panel2.brace.legInside"), nullptr);
+  press("panel 1");
+  EXPECT_EQ(follows->rowOf("brace.legInside"), nullptr) << "at the centre both legs are the same";
+  ASSERT_NE(follows->reveal("panel3.join.block"), nullptr);
+  EXPECT_EQ(window->standpoint().rib(), 18);
+  for (const ShownHand hand : {ShownHand::left, ShownHand::both, ShownHand::right}) {
+    window->standpoint().setHand(hand);
+    for (const int rib : {2, 12, 20}) {
+      window->standpoint().setRib(rib);
+      EXPECT_FALSE(board()->grab().isNull());
+    }
+  }
+}
+
+TEST_F(PanelStage, EveryStageTurnsToThePanelOfTheRib) {
+  window->openDemo("tarnbrook-2000");
+  for (int s = 2; s <= 6; ++s) {
+    stage(s);
+    for (int rib = 1; rib <= 24; rib += 4) {
+      window->standpoint().setRib(rib);
+      EXPECT_FALSE(window->grab().isNull());
+    }
+  }
+  stage(2);
+  press("panel 3");
+  type("sections.tip.naca", "2408");
+  EXPECT_EQ(design().at({0, 2}).sections.tip.naca, "2408");
+  EXPECT_TRUE(window->standpoint().tipSection());
+  stage(4);
+  window->findChild<SpanRule*>()->setFocus();
+  QTest::keyClick(window->findChild<SpanRule*>(), Qt::Key_Home);
+  EXPECT_EQ(window->standpoint().rib(), 1);
+  for (int i = 0; i < 9; ++i) QTest::keyClick(window->findChild<SpanRule*>(), Qt::Key_Right);
+  EXPECT_EQ(window->standpoint().rib(), 10) << "over the join";
+  type("ribs.thickness", "1.5");
+  EXPECT_DOUBLE_EQ(design().at({0, 1}).ribs.thickness, 1.5);
+  EXPECT_DOUBLE_EQ(design().inner().ribs.thickness, 2);
+  stage(5);
+  press("addSpar");
+  EXPECT_EQ(design().at({0, 1}).spars.size(), 2u);
+  EXPECT_EQ(design().inner().spars.size(), 1u);
+}
+
+} // namespace
+} // namespace eup::app::test

@@ -1,0 +1,94 @@
+"""Writes the demo wings of several panels and of other kinds, from invented numbers, over the decisions of the first demo.
+
+Run from anywhere; needs only Python. The files are committed: nothing runs this when building.
+"""
+import copy
+import json
+import pathlib
+
+ROOT = pathlib.Path(__file__).resolve().parent.parent
+BASE = json.loads((ROOT / "data/demos/fenlark-1500.euptera").read_text())
+
+
+def wing(stem, name, panels, flying):
+    d = copy.deepcopy(BASE)
+    d["name"] = name
+    plain = d["wings"][0]["panels"][0]
+    d["wings"][0]["panels"] = [merged(plain, p) for p in panels]
+    d["flying"].update(flying)
+    (ROOT / "data/demos" / f"{stem}.euptera").write_text(json.dumps(d, indent=1, ensure_ascii=False) + "\n")
+
+
+def merged(base, changes):
+    out = copy.deepcopy(base)
+    for key, value in changes.items():
+        if isinstance(value, dict) and isinstance(out.get(key), dict) and key != "dihedral":
+            out[key] = merged(out[key], value)
+        else:
+            out[key] = value
+    return out
+
+
+def panel(span, root, tip, setback, washout=0.0, axis=0.0):
+    return {"span": span, "rootChord": root, "tipChord": tip, "tipSetback": setback, "washoutDeg": washout, "washoutAxis": axis}
+
+
+def naca(digits):
+    return {"kind": "naca", "naca": digits}
+
+
+def caps(name, root, tip, width, depth, wood="spruce"):
+    cap = {"fitted": True, "width": width, "depth": depth, "material": wood}
+    return {"name": name, "kind": "caps", "rootFraction": root, "tipFraction": tip, "top": cap, "bottom": dict(cap),
+            "sheet": 3.0, "ribSlot": "above", "sheetMaterial": "balsa-160"}
+
+
+def even(count, thickness=2.0, ends=3.0, rim=1.0):
+    return {"rule": "count", "count": count, "thickness": thickness, "rootThickness": ends, "tipThickness": ends, "rim": rim}
+
+
+def angle(degrees, **more):
+    return {"dihedral": {"angleDeg": degrees}, **more}
+
+
+# A thermal soarer: three panels a side, more and more dihedral.
+soarer = dict(sheeting={"thickness": 1.5, "to": "fraction", "fraction": 0.34}, capStrips={"width": 6.0, "thickness": 1.5},
+              leadingEdge={"kind": "square", "width": 6.0}, trailingEdge={"kind": "wedge", "width": 25.0})
+wing("tarnbrook-2000", "Tarnbrook 2000", [
+    dict(soarer, sections={"root": naca("3411"), "tip": naca("3410")}, panel=panel(430.0, 214.0, 202.0, 4.0),
+         ribs=even(9), spars=[caps("main spar", 0.31, 0.31, 12.0, 3.0)], join=angle(1.5, braceToRib=3)),
+    dict(soarer, sections={"root": naca("3410"), "tip": naca("3410")}, panel=panel(350.0, 202.0, 168.0, 14.0, 0.5, 0.3),
+         ribs=even(8), spars=[caps("main spar", 0.31, 0.31, 6.0, 3.0)], join=angle(6.0, braceToRib=3)),
+    dict(soarer, sections={"root": naca("3410"), "tip": naca("2409")}, panel=panel(220.0, 168.0, 112.0, 24.0, 2.0, 0.3),
+         ribs=even(7), spars=[caps("main spar", 0.31, 0.32, 5.0, 2.0)], join=angle(12.0, braceToRib=2)),
+], {"mass": 980.0, "loadFactor": 5.0})
+
+# A swept, tapered sport wing with plenty of washout.
+wing("skerrow-1460", "Skerrow 1460", [
+    dict(sections={"root": naca("2412"), "tip": naca("2410")}, panel=panel(730.0, 268.0, 172.0, 168.0, 3.5, 0.25),
+         ribs=even(13, rim=0.7), spars=[caps("main spar", 0.28, 0.28, 8.0, 3.0), caps("rear spar", 0.64, 0.64, 4.0, 2.0, "balsa-220")],
+         sheeting={"thickness": 1.5, "fraction": 0.30}, join=angle(2.0, blockAt="trailingEdge")),
+], {"mass": 1650.0, "loadFactor": 6.0})
+
+# A vintage-style wing: undercambered, a flat middle and turned-up tips.
+vintage = dict(sheeting={"top": False, "bottom": False}, capStrips={"top": False, "bottom": False},
+               leadingEdge={"kind": "onEdge", "width": 6.0}, trailingEdge={"kind": "wedge", "width": 22.0})
+wing("oldacre-1320", "Oldacre 1320", [
+    dict(vintage, sections={"root": naca("6409"), "tip": naca("6409")}, panel=panel(400.0, 206.0, 206.0, 0.0),
+         ribs=even(9, 2.0, 2.5, 0.3), spars=[caps("main spar", 0.30, 0.30, 6.0, 3.0)], join=angle(0.0, brace=False, datum="undersideFlat")),
+    dict(vintage, sections={"root": naca("6409"), "tip": naca("6407")}, panel=panel(260.0, 206.0, 138.0, 22.0, 2.0, 0.0),
+         ribs=even(7, 2.0, 2.5, 0.3), spars=[caps("main spar", 0.30, 0.30, 5.0, 2.0)], join=angle(14.0, braceToRib=2, datum="undersideFlat")),
+], {"mass": 420.0, "loadFactor": 4.0})
+
+# An indoor wing: curved plates, two panels a side, weight counted in tenths of a gram.
+plate = {"kind": "curvedPlate", "plate": 0.03, "curve": "arc", "camber": 0.05}
+indoor = dict(sections={"root": plate, "tip": plate}, sheeting={"top": False, "bottom": False}, capStrips={"top": False, "bottom": False},
+              leadingEdge={"kind": "none"}, trailingEdge={"kind": "none"})
+ribs = {"rule": "count", "thickness": 0.8, "rootThickness": 0.8, "tipThickness": 0.8, "rim": 0.5, "notchFit": 0.0}
+spar = dict(caps("spar", 0.42, 0.42, 1.4, 1.4, "balsa-160"), bottom={"fitted": False, "width": 1.4, "depth": 1.4, "material": "balsa-160"})
+wing("gossamoor-480", "Gossamoor 480", [
+    dict(indoor, panel=panel(150.0, 92.0, 92.0, 0.0), ribs=dict(ribs, count=5), spars=[spar],
+         join={"dihedral": {"rise": 0.0}, "brace": False}),
+    dict(indoor, panel=panel(90.0, 92.0, 60.0, 10.0), ribs=dict(ribs, count=4), spars=[spar],
+         join={"dihedral": {"rise": 38.0}, "brace": False}),
+], {"mass": 1.8, "loadFactor": 2.0})
