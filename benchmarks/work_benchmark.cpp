@@ -53,7 +53,7 @@ void fileSave(benchmark::State& state) {
 }
 BENCHMARK(fileSave)->Unit(benchmark::kMicrosecond);
 
-/// All three formats, both hands, 18 files.
+/// All three formats, both hands, 24 files.
 void exportEverything(benchmark::State& state) {
   const auto wing = work(demo());
   const auto folder = std::filesystem::temp_directory_path() / "euptera-benchmark";

@@ -2,6 +2,7 @@
 #include "app/stage_boards.h"
 #include "core/design/decisions.h"
 #include "core/geometry/polyline.h"
+#include "core/joins/packing.h"
 
 namespace eup::app {
 namespace {
@@ -170,14 +171,23 @@ void JoinBoard::drawPacking(Ink& ink, const Point& at, double room) const {
   ink.text(at, tr("R%1 on the board: packing under it (drawn × %2)").arg(rib.number).arg(k), look.ink, {0, -8},
            Qt::AlignLeft, 13, true);
   ink.loop(outline, look.balsa, look.ink, 1.4);
+  for (const Foot& f : supports.feet) {
+    Polyline shape;
+    for (const Point& p : f.outline) shape.push_back(place(p));
+    ink.loop(shape, look.balsa, look.ink, 1.2);
+    ink.line(place(f.breakFrom), place(f.breakTo), look.wrong, 1.4, Qt::DashLine);
+  }
   ink.line(foot - Point(12, 0), foot + Point(rib.frame.chord * k + 12, 0), look.ink, 1.6);
   int row = 0;
   for (const Support& s : supports.at) {
     const Point p = place({s.x, 0});
     ink.line({p.x(), foot.y()}, {p.x(), foot.y() + s.height * k}, look.accent, 3);
-    const double down = (row++ % 2) * 32;
+    const double down = (row++ % 2) * 46;
     ink.text({p.x(), foot.y()}, QString::fromStdString(s.line), look.faint, {0, 16 + down}, Qt::AlignHCenter, 11);
     ink.text({p.x(), foot.y()}, len(s.height), look.accent, {0, 31 + down}, Qt::AlignHCenter, 12, true);
+    ink.text({p.x(), foot.y()},
+             QString::fromStdString(stackText(stackFor(s.height, w.design.join.packing), w.design.unit)), look.faint,
+             {0, 45 + down}, Qt::AlignHCenter, 10);
   }
 }
 

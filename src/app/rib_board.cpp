@@ -69,6 +69,10 @@ void RibBoard::draw(Ink& ink) const {
   ink.region(flip(beside.leadingStock), look.stock, look.ink, 1);
   ink.region(flip(beside.trailingStock), look.stock, look.ink, 1);
   ink.region(flip(r.wood), look.balsa, look.ink, 1.6);
+  for (const Foot& foot : w.settingUp.ribs[static_cast<std::size_t>(r.number - w.design.firstRib)].feet) {
+    ink.region(flip({foot.outline}), look.balsa, look.ink, 1.2);
+    ink.line(onBoard(foot.breakFrom), onBoard(foot.breakTo), look.wrong, 1.4, Qt::DashLine); // broken off along here
+  }
   for (const Notch& n : r.notches) ink.region(flip({n.shape}), look.hardwood, look.accent, 1.4);
   for (const Slot& s : r.slots)
     ink.region(flip({s.shape}), QColor(look.hardwood.red(), look.hardwood.green(), look.hardwood.blue(), 110),

@@ -223,7 +223,7 @@ public:
       if (one.find_first_not_of(' ') == std::string::npos && !all.empty()) continue;
       const auto mm = parseLength(one, unit);
       if (!mm) {
-        problem = Problem{label, mm.problem().cause + " Separate stations by semicolons."};
+        problem = Problem{label, mm.problem().cause + " Separate them by semicolons."};
         return;
       }
       all.push_back(mm.value());

@@ -243,6 +243,10 @@ template <class P, class V> void describePanel(P& p, bool innermost, V& v) {
     v.count("braceToRib", innermost ? "Leg ends at rib" : "Leg ends at its rib", j.braceToRib, Limits{2, mostRibs},
             j.brace);
     v.material("braceMaterial", "Brace of", j.braceMaterial, j.brace);
+    v.stations("packing", "Packing at hand", j.packing, true);
+    v.flag("feet", "Feet on the ribs", j.feet);
+    v.length("footWidth", "Foot width", j.footWidth, Limits{1, 60}, j.feet);
+    v.length("footClearance", "Least foot length", j.footClearance, Limits{0.5, 60}, j.feet);
   });
 }
 

@@ -269,15 +269,18 @@ private:
   std::set<std::string> seen;
 };
 
+/// What a new wing has, for groups that older versions did not know whole.
+Json freshPanel() {
+  Writer writer;
+  const Design fresh;
+  describe(fresh, writer);
+  return writer.root["wings"][0]["panels"][0];
+}
+
 /// Version 1 had a section as either digits or a list of points; since 2 it has a kind, and steps.
 void migrateSections(Json& json) {
   if (!json.contains("sections") || !json["sections"].is_object()) return;
-  const Json fresh = [] {
-    Writer writer;
-    Design design;
-    describe(std::as_const(design), writer);
-    return writer.root["wings"][0]["panels"][0]["sections"]["root"];
-  }();
+  const Json fresh = freshPanel()["sections"]["root"];
   for (auto& [end, old] : json["sections"].items()) {
     if (!old.is_object() || old.contains("kind")) continue;
     Json now = fresh;
@@ -309,6 +312,10 @@ void migratePanel(Json& json) {
     shape["rootWashoutDeg"] = 0.0;
     shape["rootAxis"] = 0.0;
   }
+  const Json fresh = freshPanel()["join"];
+  if (panel.contains("join") && panel["join"].is_object())
+    for (const auto& [key, value] : fresh.items())
+      if (key.starts_with("foot") || key == "feet" || key == "packing") panel["join"][key] = value;
   json["wings"] = Json::array({Json{{"name", "Wing"}, {"panels", Json::array({std::move(panel)})}}});
 }
 

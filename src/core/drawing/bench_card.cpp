@@ -1,7 +1,7 @@
 #include "core/drawing/wing_drawings.h"
 #include "core/geometry/polyline.h"
+#include "core/joins/packing.h"
 #include "core/joins/panel_join.h"
-#include "core/joins/setting_up.h"
 #include "core/measure/figure.h"
 #include <cmath>
 #include <fmt/format.h>
@@ -80,7 +80,7 @@ Drawing braceDrawing(const DrawnPanel& w, const Brace& b) {
 
 Drawing packingTable(const DrawnPanel& w) {
   Drawing d;
-  constexpr double row = 5.2, column = 24;
+  constexpr double row = 7.6, column = 30;
   const auto& heads = w.settingUp.ribs.front().at;
   d.write({0, 0}, "Rib", 3);
   for (std::size_t i = 0; i < heads.size(); ++i)
@@ -92,6 +92,9 @@ Drawing packingTable(const DrawnPanel& w) {
     for (std::size_t i = 0; i < rib.at.size(); ++i)
       d.write({column * static_cast<double>(i + 1) + 14, y},
               shown(rib.at[i].height, Quantity::length, w.design.unit).number, 3, Anchor::right);
+    for (std::size_t i = 0; i < rib.at.size(); ++i) // what to lay there
+      d.write({column * static_cast<double>(i + 1) + 14, y - 2.9},
+              stackText(stackFor(rib.at[i].height, w.design.join.packing), w.design.unit), 1.9, Anchor::right);
     y -= row;
   }
   return d;

@@ -1,5 +1,6 @@
 #include "core/drawing/wing_drawings.h"
 #include "core/geometry/polyline.h"
+#include "core/joins/setting_up.h"
 #include "core/measure/figure.h"
 #include <algorithm>
 #include <fmt/format.h>
@@ -39,8 +40,13 @@ Drawing ribDrawing(const DrawnPanel& w, const Rib& rib, Hand hand) {
   d.title = rib.name();
   d.wing = w.design.name;
   d.hand = hand;
-  d.region(Layer::cut, rib.wood);
-  Box box = boundsOf(rib.wood);
+  Region wood = rib.wood;
+  for (const Foot& foot : w.settingUp.ribs[static_cast<std::size_t>(rib.number - w.design.firstRib)].feet) {
+    wood = unite(wood, {foot.outline});
+    d.line(Layer::mark, foot.breakFrom, foot.breakTo); // broken off along here
+  }
+  d.region(Layer::cut, wood);
+  Box box = boundsOf(wood);
   if (box.empty()) box = boundsOf(rib.bare);
   d.line(Layer::mark, {box.low.x() - 3, 0}, {box.low.x() + 3, 0}); // chord line, at both ends of the wood
   d.line(Layer::mark, {box.high.x() - 3, 0}, {box.high.x() + 3, 0});

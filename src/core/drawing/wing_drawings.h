@@ -32,6 +32,9 @@ std::vector<Drawing> ribSheets(const DrawnWing& wing, Hand hand, double width, d
 /// leading edge up.
 Drawing planDrawing(const DrawnWing& wing, Hand hand);
 
+/// A panel flat on the board, full size, with the height over the board, the slope and the packing at every support.
+Drawing settingUpDrawing(const DrawnPanel& panel, Hand hand);
+
 /// A panel's block gauge, bevel gauge and brace at full size, and the table of packing heights.
 Drawing benchCard(const DrawnPanel& panel, Hand hand);
 

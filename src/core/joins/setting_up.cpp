@@ -35,6 +35,53 @@ struct Underside {
   }
 };
 
+/// The depth of what covers the underside at a place, upright: a foot starts from the wood above it.
+double coverUnder(const PanelBrief& d, const PanelLoft& loft, const Cut& cut, double chordX) {
+  const double fraction = std::clamp(chordX / cut.frame.chord, 0.0, 1.0),
+               slope = loft.slope(Face::lower, fraction, cut.frame.t);
+  return coverAt(d, loft, Face::lower, fraction, cut.frame.t) * std::sqrt(1 + slope * slope);
+}
+
+/// Two feet: the front one behind the nose, clear of a cap let into the underside, the rear one before the trailing
+/// stock.
+std::vector<Foot> feetOf(const PanelBrief& d, const PanelLoft& loft, const Rib& rib, const Underside& under) {
+  const double chord = rib.frame.chord, width = d.join.footWidth;
+  const double stock = d.trailingEdge.kind == TrailingEdgeKind::none ? 0 : d.trailingEdge.width;
+  const double back = chord - stock - 1 - width;
+  double front = std::max(0.12 * chord, d.leadingEdge.kind == LeadingEdgeKind::none ? 0 : d.leadingEdge.width + 1);
+  for (bool moved = true; moved;) { // on past every notch in the underside that it would cut into
+    moved = false;
+    for (const Notch& n : rib.notches) {
+      if (n.face != Face::lower) continue;
+      const Box box = boundsOf(n.shape);
+      if (front + width + 1 > box.low.x() && front - 1 < box.high.x()) front = box.high.x() + 1.01, moved = true;
+    }
+  }
+  std::vector<Foot> feet;
+  for (const double x : {front, back}) {
+    if (x < 0 || x + width > chord || (x == back && back < front + width)) continue; // too short a rib for two
+    Foot foot;
+    constexpr double into = 0.3; // mm of the wood that the foot shares with the rib, so that they are one piece
+    const auto wood = [&](double at) -> Point {
+      const double planAt = rib.frame.fromChord({at, 0}).x();
+      const Point on(planAt, surfaceHeightAt(under.cut, Face::lower, planAt) + coverUnder(d, loft, under.cut, at));
+      return rib.frame.toChord(on);
+    };
+    const auto floor = [&](double at) -> Point { // straight below on the board
+      const Point top = under.turn(rib.frame.fromChord({at, 0}));
+      return rib.frame.toChord(under.turn.undo(Point(top.x(), under.board)));
+    };
+    foot.breakFrom = wood(x);
+    foot.breakTo = wood(x + width);
+    foot.outline = {floor(x), floor(x + width)};
+    constexpr int steps = 8; // the top follows the wood's edge
+    for (int k = steps; k >= 0; --k) foot.outline.push_back(wood(x + width * k / steps) + Point(0, into));
+    foot.length = (wood(x + width / 2) - floor(x + width / 2)).norm();
+    feet.push_back(std::move(foot));
+  }
+  return feet;
+}
+
 } // namespace
 
 SettingUp settingUp(const PanelBrief& d, const PanelLoft& loft, const Section& root, const std::vector<SparLine>& spars,
@@ -53,10 +100,13 @@ SettingUp settingUp(const PanelBrief& d, const PanelLoft& loft, const Section& r
   double board = 1e300;
   for (double t : {0.0, loft.span()})
     for (const Point& p : outlineOf(loft.cutAt(t))) board = std::min(board, turn(p).y());
+  if (d.join.feet) out.lift = d.join.footClearance;
+  board -= out.lift;
   for (const Rib& rib : ribs) {
     const Cut cut = loft.cutAt(rib.t());
     const Underside under{cut, turn, board};
-    RibSupports supports{rib.number, {}};
+    RibSupports supports{rib.number, {}, {}};
+    if (d.join.feet) supports.feet = feetOf(d, loft, rib, under);
     supports.at.push_back({"LE", 0, turn(cut.frame.le).y() - board, std::nullopt});
     for (const SparLine& line : spars)
       supports.at.push_back(under.at(d.spars[static_cast<std::size_t>(line.index)].name, line.chordX(rib.frame)));

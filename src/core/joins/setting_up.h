@@ -11,19 +11,28 @@ struct Support {
   std::optional<double> slope; ///< rad, + rising aft; none at the nose point
 };
 
+/// A foot that the rib stands on: part of the rib's sheet, below its underside. Chord axes.
+struct Foot {
+  Polyline outline;                     ///< closed; reaches a little into the rib's wood, so that the two are one
+  Point breakFrom{0, 0}, breakTo{0, 0}; ///< along the wood's lower edge
+  double length = 0;                    ///< mm from the board to the underside at its middle
+};
+
 struct RibSupports {
   int rib = 1;
   std::vector<Support> at;
+  std::vector<Foot> feet;
 };
 
 struct SettingUp {
   Datum datum = Datum::chordLevel; ///< what was used
   bool fellBack = false;           ///< the underside is convex: it cannot lie flat, the chord was levelled instead
+  double lift = 0;                 ///< mm that the panel's lowest place stands over the board: with feet
   double turn = 0;                 ///< rad that the panel is turned nose down from root chord level
   std::vector<RibSupports> ribs;
 };
 
-/// The panel lies with its lowest point on the board.
+/// The panel lies with its lowest point on the board, or stands that much over it on the feet of its ribs.
 SettingUp settingUp(const PanelBrief& design, const PanelLoft& loft, const Section& root,
                     const std::vector<SparLine>& spars, const std::vector<Rib>& ribs);
 

@@ -7,8 +7,8 @@ void FigureList::add(Figure figure) {
   if (panel) {
     figure.wing = panel->wing, figure.panel = panel->panel;
     if (!figure.rib && panel->panel > 0) figure.key = fmt::format("panel{}.{}", panel->panel + 1, figure.key);
-    for (std::string& path : figure.decisions)
-      if (!path.starts_with("flying.")) path = pathOf(*panel) + path;
+    for (std::string& decision : figure.decisions)
+      if (!decision.starts_with("flying.")) decision.insert(0, path);
   }
   all.push_back(std::move(figure));
 }

@@ -1,5 +1,6 @@
 // Figures of the centre join and of setting up.
 #include "core/joins/end_cut.h"
+#include "core/joins/packing.h"
 #include "core/work/report_parts.h"
 #include <fmt/format.h>
 
@@ -192,33 +193,113 @@ void joinFigures(const TruePanel& w, FigureList& out) {
   endCutFigures(w, out);
 }
 
+namespace {
+
+std::string lineKey(const std::string& line, std::size_t index) {
+  return line == "LE" ? "le" : line == "TE" ? "te" : line == "TE front" ? "teFront" : fmt::format("spar{}", index);
+}
+
+void footFigures(const TruePanel& w, const RibSupports& rib, FigureList& out) {
+  for (std::size_t k = 0; k < rib.feet.size(); ++k) {
+    const Foot& foot = rib.feet[k];
+    const bool front = k == 0;
+    out.add({fmt::format("setup.{}.{}", rib.rib, front ? "footFront" : "footRear"),
+             front ? "Front foot" : "Rear foot",
+             foot.length,
+             Quantity::length,
+             Stage::joins,
+             fmt::format("R{}, at its middle {} aft of the nose, board to the wood's edge", rib.rib,
+                         out.len((foot.breakFrom.x() + foot.breakTo.x()) / 2)),
+             "from the board to the wood, straight down as the panel is set up",
+             fmt::format("the panel's lowest place stands {} over the board", out.len(w.settingUp.lift)),
+             ruledLoft,
+             {"join.feet", "join.footClearance", "join.footWidth"},
+             false,
+             rib.rib});
+  }
+}
+
+void stripFigures(const TruePanel& w, FigureList& out) {
+  const auto strips = taperedStrips(w.settingUp, w.ribs);
+  for (std::size_t k = 0; k < strips.size(); ++k) {
+    const TaperedStrip& s = strips[k];
+    const std::string key = "strip." + lineKey(s.line, k) + ".";
+    const std::vector<std::string> from{"join.datum", "panel.washout", "panel.span"};
+    out.add({key + "root", fmt::format("Strip under {}, inner end", s.line), s.root, Quantity::length, Stage::joins,
+             w.ribs.front().name(), "height of the underside over the board there",
+             fmt::format("tapers to {} over {}", out.len(s.tip), out.len(s.length)), ruledLoft, from});
+    out.add({key + "tip", fmt::format("Strip under {}, outer end", s.line), s.tip, Quantity::length, Stage::joins,
+             w.ribs.back().name(), "height of the underside over the board there",
+             fmt::format("a straight taper misses it by {} at R{}", out.len(s.worstOff), s.worstRib), ruledLoft, from});
+    out.add(
+        {key + "fence", fmt::format("Strip under {}, fence", s.line), s.fence, Quantity::angle, Stage::joins,
+         "angle to turn the saw's fence by, + lower outwards", "atan((inner − outer height) ÷ length)",
+         fmt::format("atan(({} − {}) ÷ {}) = {}", out.len(s.root), out.len(s.tip), out.len(s.length), out.deg(s.fence)),
+         planeGeometry, from});
+  }
+}
+
+/// What half a millimetre too much does.
+void errorFigures(const TruePanel& w, FigureList& out) {
+  constexpr double wrong = 0.5;
+  const Rib& tip = w.ribs.back();
+  const RibSupports& at = w.settingUp.ribs.back();
+  const double between = (at.at.back().x - at.at.front().x) * std::cos(tip.frame.washout - w.settingUp.turn);
+  const double turned = std::atan(wrong / between), lifted = std::asin(std::min(1.0, wrong / w.loft.span()));
+  out.add({"error.washout",
+           "Washout, if TE packing is off",
+           turned,
+           Quantity::angle,
+           Stage::joins,
+           fmt::format("{}, TE packed {} too high in one half: that half has so much more washout than the other",
+                       tip.name(), out.len(wrong)),
+           "atan(error ÷ distance from LE to TE)",
+           fmt::format("atan({} ÷ {}) = {}", out.len(wrong), out.len(between), out.deg(turned)),
+           planeGeometry,
+           {"panel.tipChord"}});
+  out.add({"error.rise",
+           "Panel turns, if the block is off",
+           lifted,
+           Quantity::angle,
+           Stage::joins,
+           fmt::format("block under {} {} too high: the two halves differ by so much", tip.name(), out.len(wrong)),
+           "asin(error ÷ L)",
+           fmt::format("asin({} ÷ {}) = {}", out.len(wrong), out.len(w.loft.span()), out.deg(lifted)),
+           planeGeometry,
+           {"panel.span"}});
+}
+
+} // namespace
+
 void settingUpFigures(const TruePanel& w, FigureList& out) {
   const SettingUp& s = w.settingUp;
-  const std::string datum = s.datum == Datum::undersideFlat
-                                ? "root underside flat on the board"
-                                : "root chord level, lowest point of the panel on the board";
-  for (const RibSupports& rib : s.ribs)
+  const std::string datum =
+      (s.datum == Datum::undersideFlat ? "root underside flat" : "the wing's root chord level") +
+      std::string(s.lift > 0 ? ", the panel on its feet" : ", lowest point of the panel on the board");
+  for (const RibSupports& rib : s.ribs) {
     for (std::size_t i = 0; i < rib.at.size(); ++i) {
       const Support& at = rib.at[i];
-      std::string line = at.line == "LE"         ? "le"
-                         : at.line == "TE"       ? "te"
-                         : at.line == "TE front" ? "teFront"
-                                                 : fmt::format("spar{}", i);
-      out.add({fmt::format("setup.{}.{}", rib.rib, line),
-               fmt::format("Packing, {}", at.line),
-               at.height,
-               Quantity::length,
-               Stage::joins,
-               fmt::format("R{}, {} aft of the nose, board to underside", rib.rib, out.len(at.x)),
-               "height of the underside over the board, " + datum,
-               at.slope ? fmt::format("slopes {} {} there", out.deg(std::abs(*at.slope)),
-                                      *at.slope >= 0 ? "up aft" : "down aft")
-                        : "at the nose point of the chord line",
-               ruledLoft,
-               {"join.datum", "panel.washout", "panel.washoutAxis"},
-               at.line == "TE",
-               rib.rib});
+      const std::string slope = at.slope ? fmt::format("slopes {} {} there", out.deg(std::abs(*at.slope)),
+                                                       *at.slope >= 0 ? "up aft" : "down aft")
+                                         : "at the nose point of the chord line";
+      out.add(
+          {fmt::format("setup.{}.{}", rib.rib, lineKey(at.line, i)),
+           fmt::format("Packing, {}", at.line),
+           at.height,
+           Quantity::length,
+           Stage::joins,
+           fmt::format("R{}, {} aft of the nose, board to underside", rib.rib, out.len(at.x)),
+           "height of the underside over the board, " + datum,
+           fmt::format("{}; pack with {}", slope, stackText(stackFor(at.height, w.design.join.packing), w.design.unit)),
+           ruledLoft,
+           {"join.datum", "panel.washout", "panel.washoutAxis", "join.packing"},
+           at.line == "TE",
+           rib.rib});
     }
+    footFigures(w, rib, out);
+  }
+  stripFigures(w, out);
+  errorFigures(w, out);
 }
 
 } // namespace eup

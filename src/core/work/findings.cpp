@@ -239,6 +239,22 @@ void strengthFindings(Finder f) {
   }
 }
 
+void footFindings(Finder f) {
+  if (!f.w.design.join.feet) return;
+  SharedFault few;
+  for (const RibSupports& rib : f.w.settingUp.ribs)
+    if (rib.feet.size() < 2) few.add(rib.rib, 1);
+  if (few.ribs.empty()) return;
+  f.say({"setup.feet",
+         Severity::warning,
+         Stage::joins,
+         fmt::format("{} {} no room for two feet", ribNames(few.ribs), few.ribs.size() == 1 ? "has" : "have"),
+         "Between the nose and the trailing edge stock, clear of the notches below.",
+         "Make the feet narrower, or pack those ribs.",
+         few.ribs.front(),
+         {"join.footWidth", "join.feet"}});
+}
+
 void joinFindings(Finder f) {
   const PanelBrief& d = f.w.design;
   if (f.w.settingUp.fellBack)
@@ -318,6 +334,7 @@ std::vector<Finding> allFindings(const TrueWing& w) {
       notchFindings(f);
       strengthFindings(f);
       joinFindings(f);
+      footFindings(f);
       for (Finding& finding : here) out.push_back(inPanel(std::move(finding), panel.design.id, panel.design.of));
     }
   std::stable_sort(out.begin(), out.end(), [](const Finding& a, const Finding& b) { return a.severity > b.severity; });

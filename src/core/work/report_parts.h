@@ -15,7 +15,7 @@ public:
 
   /// From now on figures are of that panel: their decisions are named within it, and so are their keys, but for the
   /// innermost panel, and for figures of one rib, which ribs' numbers tell apart.
-  void turnTo(const PanelBrief& of) { panel = of.id; }
+  void turnTo(const PanelBrief& of) { panel = of.id, path = pathOf(of.id); }
   /// From now on figures are of the wing as a whole.
   void turnToWhole() { panel.reset(); }
   void add(Figure figure);
@@ -25,6 +25,7 @@ public:
 private:
   LengthUnit unit;
   std::optional<PanelId> panel;
+  std::string path; ///< of that panel
 };
 
 /// Where along its panel something is measured from: "the root", or "the join" of a panel further out.

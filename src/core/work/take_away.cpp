@@ -22,6 +22,13 @@ std::vector<Drawing> benchCards(const TrueWing& w, Hand hand) {
   return cards;
 }
 
+/// Each panel is set up by itself.
+std::vector<Drawing> settingUps(const TrueWing& w, Hand hand) {
+  std::vector<Drawing> boards;
+  for (const DrawnPanel& panel : drawn(w)) boards.push_back(settingUpDrawing(panel, hand));
+  return boards;
+}
+
 /// Under each other on one sheet, the first on top.
 Drawing stacked(const std::vector<Drawing>& parts) {
   Drawing sheet = parts.front();
@@ -46,6 +53,7 @@ std::vector<Piece> pieces(const TrueWing& w, const ExportOrder& order) {
        [&w, width](Hand h) { return ribSheets(drawn(w), h, width, 0).front(); }},
       {"plan", [&w](Hand h) { return std::vector{planDrawing(drawn(w), h)}; },
        [&w](Hand h) { return planDrawing(drawn(w), h); }},
+      {"setting-up", [&w](Hand h) { return settingUps(w, h); }, [&w](Hand h) { return stacked(settingUps(w, h)); }},
       {"bench-card", [&w](Hand h) { return benchCards(w, h); }, [&w](Hand h) { return stacked(benchCards(w, h)); }}};
 }
 

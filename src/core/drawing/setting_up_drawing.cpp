@@ -1,0 +1,62 @@
+// The setting-up board: a panel's plan with what goes under every rib.
+#include "core/drawing/wing_drawings.h"
+#include "core/joins/packing.h"
+#include "core/measure/figure.h"
+#include <fmt/format.h>
+
+namespace eup {
+
+Drawing settingUpDrawing(const DrawnPanel& w, Hand hand) {
+  Drawing d;
+  d.title = w.design.of > 1 ? fmt::format("Setting up, panel {}", w.design.id.panel + 1) : "Setting up";
+  d.wing = w.design.name;
+  d.hand = hand;
+  const double side = hand == Hand::right ? 1 : -1, span = w.loft.span();
+  // Seen from above as the panel lies on the board: turned nose up or down it is a little shorter from front to back.
+  const Placement turn{-w.settingUp.turn, {0, 0}};
+  const auto at = [&](const Point& xz, double t) { return Point(side * t, -turn(xz).x()); };
+  const ChordFrame root = w.loft.frameAt(0), tip = w.loft.frameAt(span);
+  d.loop(Layer::mark, {at(root.le, 0), at(tip.le, span), at(tip.te, span), at(root.te, 0)});
+  const auto& lines = w.settingUp.ribs.front().at;
+  std::vector<Polyline> along(lines.size());
+  for (const RibSupports& supports : w.settingUp.ribs) {
+    const Rib& rib = w.ribs[static_cast<std::size_t>(supports.rib - w.design.firstRib)];
+    d.line(Layer::mark, at(rib.frame.le, rib.t()), at(rib.frame.te, rib.t()));
+    d.write(at(rib.frame.le, rib.t()) + Point(0, 6), rib.name(), 4, Anchor::middle);
+    for (std::size_t k = 0; k < supports.at.size(); ++k) {
+      const Support& s = supports.at[k];
+      const Point p = at(rib.frame.fromChord({s.x, 0}), rib.t());
+      along[k].push_back(p);
+      d.line(Layer::cut, p - Point(2, 0), p + Point(2, 0));
+      d.line(Layer::cut, p - Point(0, 2), p + Point(0, 2));
+      const bool last = k + 1 == supports.at.size(); // below the trailing edge there is room
+      const double y = last ? -5 : 1.2;
+      d.write(p + Point(3, y), shown(s.height, Quantity::length, w.design.unit).number, 3);
+      d.write(p + Point(3, y - 3), stackText(stackFor(s.height, w.design.join.packing), w.design.unit), 2);
+      if (s.slope && !last)
+        d.write(p + Point(3, y - 5.6),
+                fmt::format("{} {}", told(std::abs(*s.slope), Quantity::angle, w.design.unit),
+                            *s.slope >= 0 ? "up aft" : "down aft"),
+                2);
+    }
+    for (const Foot& foot : supports.feet) {
+      const Point a = at(rib.frame.fromChord(foot.breakFrom), rib.t()),
+                  b = at(rib.frame.fromChord(foot.breakTo), rib.t());
+      d.loop(Layer::mark, {a - Point(rib.thickness, 0), a + Point(rib.thickness, 0), b + Point(rib.thickness, 0),
+                           b - Point(rib.thickness, 0)});
+    }
+  }
+  for (std::size_t k = 0; k < along.size(); ++k) {
+    d.strokes.push_back({Layer::mark, along[k], false});
+    d.write(along[k].front() + Point(side * -4, 0), lines[k].line, 3, side > 0 ? Anchor::right : Anchor::left);
+  }
+  d.write({side * span / 2, d.bounds().high.y() + 12},
+          fmt::format("{}  {} HAND  setting up, from above, full size: underside over the board ({}), {}",
+                      w.design.name, nameLarge(hand), w.design.unit == LengthUnit::mm ? "mm" : "inches",
+                      w.settingUp.datum == Datum::undersideFlat ? "root underside flat" : "root chord level"),
+          5, Anchor::middle);
+  d.shift(-d.bounds().low);
+  return d;
+}
+
+} // namespace eup
