@@ -67,7 +67,7 @@ wing("tarnbrook-2000", "Tarnbrook 2000", [
 wing("skerrow-1460", "Skerrow 1460", [
     dict(sections={"root": naca("2412"), "tip": naca("2410")}, panel=panel(730.0, 268.0, 172.0, 168.0, 3.5, 0.25),
          ribs=even(13, rim=0.7), spars=[caps("main spar", 0.28, 0.28, 8.0, 3.0), caps("rear spar", 0.64, 0.64, 4.0, 2.0, "balsa-220")],
-         sheeting={"thickness": 1.5, "fraction": 0.30}, join=angle(2.0, blockAt="trailingEdge")),
+         sheeting={"thickness": 1.5, "to": "spar", "spar": 1}, join=angle(2.0, blockAt="trailingEdge")),
 ], {"mass": 1650.0, "loadFactor": 6.0})
 
 # A vintage-style wing: undercambered, a flat middle and turned-up tips.

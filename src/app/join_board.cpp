@@ -179,10 +179,11 @@ void JoinBoard::drawPacking(Ink& ink, const Point& at, double room) const {
   }
   ink.line(foot - Point(12, 0), foot + Point(rib.frame.chord * k + 12, 0), look.ink, 1.6);
   int row = 0;
+  const int rows = supports.at.size() > 4 ? 3 : 2; // of words, so that they do not run into each other
   for (const Support& s : supports.at) {
     const Point p = place({s.x, 0});
     ink.line({p.x(), foot.y()}, {p.x(), foot.y() + s.height * k}, look.accent, 3);
-    const double down = (row++ % 2) * 46;
+    const double down = (row++ % rows) * 46;
     ink.text({p.x(), foot.y()}, QString::fromStdString(s.line), look.faint, {0, 16 + down}, Qt::AlignHCenter, 11);
     ink.text({p.x(), foot.y()}, len(s.height), look.accent, {0, 31 + down}, Qt::AlignHCenter, 12, true);
     ink.text({p.x(), foot.y()},

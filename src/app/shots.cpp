@@ -78,6 +78,12 @@ QStringList writeShots(const QString& folder) {
   stage(Stage::joins, 13);
   follows->reveal("join.block");
   shoot(window, "joins");
+  window.openDemo("tarnbrook-2000");
+  stage(Stage::panels, 12);
+  shoot(window, "three-panels");
+  stage(Stage::joins, 12);
+  shoot(window, "outer-join");
+  window.openDemo();
   window.standpoint().setHand(ShownHand::both);
   stage(Stage::panels, 5);
   shoot(window, "both-hands");

@@ -193,8 +193,46 @@ TEST(Judging, FindsAHiddenPanelBreak) {
   EXPECT_EQ(faults(judged), std::vector<std::string>{"break.right"});
   const Judgement* j = find(judged, "break.right");
   EXPECT_NE(j->what.find("R7"), std::string::npos) << j->what;
-  EXPECT_NEAR(*judged.layout.halfSpan, 360, 0.5); // taken: the layout ends there
+  EXPECT_NEAR(*judged.layout.halfSpan, 360, 0.5); // taken: two panels that meet there
+  ASSERT_EQ(judged.layout.outer.size(), 1u);
+  const PlanLayout& outer = judged.layout.outer[0];
+  EXPECT_NEAR(*outer.halfSpan, 240, 0.5);
+  EXPECT_NEAR(*outer.rootChord, *judged.layout.tipChord, 0.5);
+  EXPECT_NEAR(*outer.tipChord, *outer.rootChord - 240 * (0.12 + 0.008), 0.6);
+  const Changed used = withReadings(Design{}, judged);
+  ASSERT_EQ(used.design.wings[0].panels.size(), 2u);
+  EXPECT_EQ(used.design.at({0, 1}).panel.tipChord, std::round(*outer.tipChord * 100) / 100);
+  EXPECT_EQ(used.design.at({0, 1}).ribs.count, 5);
+  EXPECT_NE(used.notes.back().find("dihedral"), std::string::npos);
+  EXPECT_TRUE(std::holds_alternative<TrueWing>(work(used.design)));
   EXPECT_NEAR(*judge(withVerdict(plan, "break.right", false), LengthUnit::mm).layout.halfSpan, 600, 0.5);
+}
+
+TEST(Judging, LaysOutAPanelForEveryJointThatWasRead) {
+  Plan plan = synthetic(360, 1.2, 0);
+  plan.readings.push_back({"", ReadingKind::joint, 1, Hand::right, 1, {{1000 + 3600, 400}, {1000 + 3600, 2600}}});
+  plan.readings.push_back({"", ReadingKind::joint, 1, Hand::right, 2, {{1000 + 4800, 400}, {1000 + 4800, 2600}}});
+  for (int rib = 1; rib <= 11; rib += 2) { // a spar that runs through, at 30 % of the root's and the joints' chords
+    const double t = 60 * (rib - 1);
+    plan.readings.push_back({"", ReadingKind::spar, 1, Hand::right, 1, {{1000 + 10 * t, 1100 - 0.01 * t}}});
+  }
+  const JudgedPlan judged = judge(plan, LengthUnit::mm);
+  EXPECT_EQ(find(judged, "break.right"), nullptr) << "a joint was read there";
+  ASSERT_EQ(judged.layout.outer.size(), 2u);
+  EXPECT_NEAR(*judged.layout.halfSpan, 360, 0.5);
+  EXPECT_NEAR(*judged.layout.outer[0].halfSpan, 120, 0.5);
+  EXPECT_NEAR(*judged.layout.outer[1].halfSpan, 120, 0.5);
+  ASSERT_EQ(judged.layout.outer[1].spars.size(), 1u);
+  // Each panel starts where the one inside it ends.
+  EXPECT_NEAR(judged.layout.spars[0].tipFraction, judged.layout.outer[0].spars[0].rootFraction, 0.005);
+  EXPECT_NEAR(*judged.layout.outer[0].tipChord, *judged.layout.outer[1].rootChord, 0.5);
+  const Design used = withReadings(Design{}, judged).design;
+  ASSERT_EQ(used.wings[0].panels.size(), 3u);
+  EXPECT_TRUE(std::holds_alternative<TrueWing>(work(used)));
+  // Bays are judged panel by panel.
+  EXPECT_NE(find(judged, "spacing"), nullptr);
+  EXPECT_NE(find(judged, "spacing.panel2"), nullptr);
+  EXPECT_EQ(find(judged, "spacing.panel4"), nullptr);
 }
 
 TEST(Judging, NamesTheOneReadingThatIsOff) {

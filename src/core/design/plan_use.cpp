@@ -29,57 +29,96 @@ std::vector<Change> changesBetween(const Design& before, const Design& after) {
   return out;
 }
 
-Changed withReadings(const Design& design, const JudgedPlan& judged) {
-  Changed out{design, {}};
-  Design& d = out.design;
-  PanelDesign& p = d.inner();
-  const PlanLayout& l = judged.layout;
-  const auto take = [&](const char* path, const std::optional<double>& value, double scale = 1) {
+namespace {
+
+/// Writes what was read of one panel into the design, keeping to the decisions' limits.
+class PanelTaker {
+public:
+  PanelTaker(Changed& into, PanelId of) : out(into), d(into.design), id(of) {}
+
+  void take(const PlanLayout& l) {
+    set("panel.span", l.halfSpan);
+    if (id.panel == 0) set("panel.rootChord", l.rootChord); // further out it is the tip of the panel inside
+    set("panel.tipChord", l.tipChord);
+    set("panel.tipSetback", l.tipSetback);
+    Ribs& ribs = d.at(id).ribs;
+    if (l.evenRibs && *l.evenRibs >= 2 && *l.evenRibs <= mostRibs) {
+      ribs.rule = RibRule::count;
+      ribs.count = *l.evenRibs;
+    } else if (l.stations && l.stations->size() >= 2 && l.stations->size() <= static_cast<std::size_t>(mostRibs)) {
+      ribs.rule = RibRule::stations;
+      ribs.stations.clear();
+      for (double t : *l.stations) ribs.stations.push_back(std::round(t * 100) / 100);
+      ribs.stations.front() = 0;
+      ribs.stations.back() = d.at(id).panel.span;
+    }
+    set("ribs.thickness", l.thickness);
+    set("ribs.rootThickness", l.rootThickness);
+    set("ribs.tipThickness", l.tipThickness);
+    for (const PlanLayout::Line& line : l.spars) takeSpar(line);
+  }
+
+private:
+  void set(const char* within, const std::optional<double>& value) {
     if (!value) return;
-    const std::string full = pathOf({}) + path;
-    const auto decision = decisionAt(d, full);
-    if (*value * scale < decision->limits.low || *value * scale > decision->limits.high) {
+    const std::string path = pathOf(id) + within;
+    const auto decision = decisionAt(d, path);
+    if (*value < decision->limits.low || *value > decision->limits.high) {
       out.notes.push_back(fmt::format("{} was read as {}, which it cannot be; it stays.", decision->label,
                                       told(*value, Quantity::length, d.unit)));
       return;
     }
     // A hundredth of a millimetre is finer than any reading.
-    d = decideValue(d, full, std::round(*value * scale * 100) / 100).value();
-  };
-  take("panel.span", l.halfSpan);
-  take("panel.rootChord", l.rootChord);
-  take("panel.tipChord", l.tipChord);
-  take("panel.tipSetback", l.tipSetback);
-  if (l.evenRibs && *l.evenRibs >= 2 && *l.evenRibs <= mostRibs) {
-    p.ribs.rule = RibRule::count;
-    p.ribs.count = *l.evenRibs;
-  } else if (l.stations && l.stations->size() >= 2 && l.stations->size() <= static_cast<std::size_t>(mostRibs)) {
-    p.ribs.rule = RibRule::stations;
-    p.ribs.stations.clear();
-    for (double t : *l.stations) p.ribs.stations.push_back(std::round(t * 100) / 100);
-    p.ribs.stations.front() = 0;
-    p.ribs.stations.back() = p.panel.span;
+    d = decideValue(d, path, std::round(*value * 100) / 100).value();
   }
-  take("ribs.thickness", l.thickness);
-  take("ribs.rootThickness", l.rootThickness);
-  take("ribs.tipThickness", l.tipThickness);
-  for (const PlanLayout::Line& line : l.spars) {
+
+  void takeSpar(const PlanLayout::Line& line) {
     if (line.number > mostSpars) {
       out.notes.push_back(fmt::format("Spar {} was read; {} spars can be laid.", line.number, mostSpars));
-      continue;
+      return;
     }
-    while (static_cast<int>(p.spars.size()) < line.number) {
+    std::vector<Spar>& spars = d.at(id).spars;
+    while (static_cast<int>(spars.size()) < line.number) {
       Spar spar;
-      spar.name = fmt::format("spar {}", p.spars.size() + 1);
-      p.spars.push_back(spar);
+      spar.name = fmt::format("spar {}", spars.size() + 1);
+      spars.push_back(spar);
     }
-    Spar& spar = p.spars[static_cast<std::size_t>(line.number - 1)];
+    Spar& spar = spars[static_cast<std::size_t>(line.number - 1)];
     const auto fraction = [](double f) { return std::clamp(std::round(f * 10000) / 10000, 0.02, 0.98); };
     spar.rootFraction = fraction(line.rootFraction);
     spar.tipFraction = fraction(line.tipFraction);
   }
+
+  Changed& out;
+  Design& d;
+  PanelId id;
+};
+
+} // namespace
+
+Changed withReadings(const Design& design, const JudgedPlan& judged) {
+  Changed out{design, {}};
+  Design& d = out.design;
+  auto& panels = d.wings.front().panels;
+  const PlanLayout& l = judged.layout;
+  PanelTaker(out, {}).take(l);
+  for (std::size_t k = 0; k < l.outer.size() && k + 1 < static_cast<std::size_t>(mostPanels); ++k) {
+    const PanelId id{0, static_cast<int>(k) + 1};
+    if (panels.size() <= k + 1) {
+      PanelDesign next = panels.back(); // built like the one inside it
+      next.sections.root = next.sections.tip;
+      next.panel.continues = true;
+      panels.push_back(std::move(next));
+      out.notes.push_back(
+          fmt::format("Panel {} is new. A plan view does not show its dihedral: decide it under Set joins.", k + 2));
+    }
+    PanelTaker(out, id).take(l.outer[k]);
+  }
+  if (l.halfSpan && panels.size() > l.outer.size() + 1)
+    out.notes.push_back(fmt::format("The plan was read as {} panel{}; those further out stay as they were.",
+                                    l.outer.size() + 1, l.outer.empty() ? "" : "s"));
   for (int number : {1, 2}) {
-    SectionChoice& section = number == 1 ? p.sections.root : p.sections.tip;
+    SectionChoice& section = number == 1 ? panels.front().sections.root : panels.back().sections.tip;
     if (auto traced = tracedFromPlan(d.plan, judged.sheets, number)) {
       traced->tolerance = section.traced.tolerance;
       if (const auto fit = fitTrace(*traced); !fit) {

@@ -18,7 +18,8 @@ struct Changed {
 };
 
 /// The readings' layout, as the judgements were taken or left, written into the design: span, chords, setback, ribs,
-/// spar lines, rib thicknesses, and traced sections where outlines were read: all of the innermost panel.
+/// spar lines, rib thicknesses, and traced sections where outlines were read. Panels that are not there yet are added,
+/// built like the one inside them.
 Changed withReadings(const Design& design, const JudgedPlan& judged);
 
 /// A wing's true half span, mm.

@@ -130,7 +130,7 @@ private:
     for (const ReadLine* l : kneed)
       j.detail += fmt::format("{} turns by {}. ", l == le ? "The LE" : "The TE", deg(std::abs(l->kneeAngle)));
     j.detail += "No panel joint was read there.";
-    j.taken = "The layout ends at the break; the panel beyond it is left for itself.";
+    j.taken = "The wing is laid out as two panels that meet there, at the nearest rib.";
     j.left = "One straight panel is laid from root to tip.";
     for (const ReadLine* l : kneed) j.readings.insert(j.readings.end(), l->readings.begin(), l->readings.end());
     out.judgements.push_back(std::move(j));
@@ -177,10 +177,10 @@ private:
     double bay, halfSpan;
     int bays;
   };
-  std::optional<Even> evenBays(const DrawnHand& hand) const {
-    if (hand.stations.size() < 3) return {};
-    const int bays = static_cast<int>(hand.stations.size()) - 1;
-    const double span = hand.stations.back().second - hand.stations.front().second, mean = span / bays;
+  std::optional<Even> evenBays(const std::vector<double>& stations) const {
+    if (stations.size() < 3) return {};
+    const int bays = static_cast<int>(stations.size()) - 1;
+    const double span = stations.back() - stations.front(), mean = span / bays;
     // The coarsest sensible step that moves the tip by less than a quarter of a per cent.
     const std::vector<double> steps =
         unit == LengthUnit::inch
@@ -193,11 +193,25 @@ private:
     return Even{mean, span, bays};
   }
 
+  /// Each panel has bays of its own.
   void judgeSpacing(const DrawnHand& hand) {
-    const auto even = evenBays(hand);
+    const std::vector<std::size_t> ends = panelEnds(hand);
+    for (std::size_t k = 0; k + 1 < ends.size(); ++k) judgeBays(hand, ends[k], ends[k + 1], static_cast<int>(k) + 1);
+  }
+
+  static std::string spacingKey(int panel) { return panel > 1 ? fmt::format("spacing.panel{}", panel) : "spacing"; }
+
+  static std::vector<double> stationsOf(const DrawnHand& hand, std::size_t first, std::size_t last) {
+    std::vector<double> out;
+    for (std::size_t i = first; i <= last; ++i) out.push_back(hand.stations[i].second);
+    return out;
+  }
+
+  void judgeBays(const DrawnHand& hand, std::size_t first, std::size_t last, int panel) {
+    const auto even = evenBays(stationsOf(hand, first, last));
     if (!even) return;
     std::vector<double> bays;
-    for (std::size_t i = 1; i < hand.stations.size(); ++i)
+    for (std::size_t i = first + 1; i <= last; ++i)
       bays.push_back(hand.stations[i].second - hand.stations[i - 1].second);
     const double mean = std::accumulate(bays.begin(), bays.end(), 0.0) / static_cast<double>(bays.size());
     double square = 0;
@@ -207,19 +221,20 @@ private:
     std::nth_element(sorted.begin(), sorted.begin() + static_cast<std::ptrdiff_t>(sorted.size() / 2), sorted.end());
     const double median = sorted[sorted.size() / 2];
     Judgement j;
-    j.key = "spacing";
+    j.key = spacingKey(panel);
     std::string odd;
     for (std::size_t i = 0; i < bays.size(); ++i)
       if (std::abs(bays[i] - median) > plan_tolerance::spacing)
-        odd += fmt::format("{}R{} to R{} {}", odd.empty() ? "" : ", ", hand.stations[i].first,
-                           hand.stations[i + 1].first, len(bays[i]));
+        odd += fmt::format("{}R{} to R{} {}", odd.empty() ? "" : ", ", hand.stations[first + i].first,
+                           hand.stations[first + i + 1].first, len(bays[i]));
     j.fault = !odd.empty();
-    j.what = j.fault ? fmt::format("Rib spacing wanders: {}", odd)
-                     : fmt::format("Ribs are evenly spaced, {} apart", len(mean));
+    const std::string of = panel > 1 ? fmt::format("Panel {}: ", panel) : "";
+    j.what = j.fault ? fmt::format("{}Rib spacing wanders: {}", of, odd)
+                     : fmt::format("{}Ribs are evenly spaced, {} apart", of, len(mean));
     j.detail = fmt::format("{} bays, mean {}, scatter {}.", bays.size(), len(mean), len(scatter));
-    j.taken = fmt::format("{} even bays of {}: half span {}, the tip moves by {}.", even->bays, len(even->bay),
-                          len(even->halfSpan),
-                          len(even->halfSpan - (hand.stations.back().second - hand.stations.front().second)));
+    j.taken = fmt::format("{} even bays of {}: {} {}, the tip moves by {}.", even->bays, len(even->bay),
+                          last - first + 1 == hand.stations.size() ? "half span" : "panel span", len(even->halfSpan),
+                          len(even->halfSpan - (hand.stations[last].second - hand.stations[first].second)));
     j.left = "Every rib keeps the station that was read.";
     out.judgements.push_back(std::move(j));
   }
@@ -300,97 +315,116 @@ private:
     out.judgements.push_back(std::move(j));
   }
 
-  /// Ends of a line at t = 0 and at the half span, fitted or through its first and last reading.
-  std::pair<double, double> ends(const DrawnHand& hand, const ReadLine& l, double halfSpan) const {
-    if (taken(keyOf(l)) || l.readings.size() < 3) return {l.at(0), l.at(halfSpan)};
+  /// A line at two places: fitted, or through its first and last reading when its judgement was left.
+  std::pair<double, double> at(const DrawnHand& hand, const ReadLine& l, double t0, double t1) const {
+    if (taken(keyOf(l)) || l.readings.size() < 3) return {l.at(t0), l.at(t1)};
     const auto place = [&](std::size_t reading) {
       const Point p = inMm(plan.readings[reading], out.sheets)[0];
       return Point(hand.outwards * (p.x() - hand.x0), hand.aft * (p.y() - hand.y0));
     };
     const Point a = place(l.readings.front()), b = place(l.readings.back());
     const double slope = (b.y() - a.y()) / (b.x() - a.x());
-    return {a.y() - slope * a.x(), a.y() + slope * (halfSpan - a.x())};
+    return {a.y() + slope * (t0 - a.x()), a.y() + slope * (t1 - a.x())};
   }
 
-  PlanLayout layoutOf(const DrawnHand& hand) const {
-    PlanLayout l;
-    if (hand.stations.size() < 2) return l;
-    const double root = hand.stations.front().second;
-    double span = hand.stations.back().second - root;
-    std::vector<double> stations;
-    for (const auto& s : hand.stations) stations.push_back(s.second - root);
-    const ReadLine *le = hand.line(ReadingKind::leadingEdge), *te = hand.line(ReadingKind::trailingEdge);
-    ReadLine inner, outer;
-    std::optional<double> breakAt;
-    for (const ReadLine* e : {le, te})
-      if (e && e->knee) breakAt = std::max(breakAt.value_or(0), *e->knee);
-    const bool cut = breakAt && taken(fmt::format("break.{}", name(hand.hand)));
-    if (cut) { // the ribs up to the one nearest to the break; edges fitted anew over these
-      std::size_t last = 1;
-      for (std::size_t i = 1; i < stations.size(); ++i)
-        if (std::abs(stations[i] + root - *breakAt) < std::abs(stations[last] + root - *breakAt)) last = i;
-      stations.resize(last + 1);
-      span = stations.back();
-      const auto refit = [&](const std::vector<AtRib>& places) -> ReadLine {
-        std::vector<AtRib> mine;
-        for (const AtRib& p : places)
-          if (p.t <= span + root + 1) mine.push_back(p);
-        return mine.size() >= 2 ? fitLine(mine) : ReadLine{};
-      };
-      if (le) inner = refit(hand.leading), inner.kind = ReadingKind::leadingEdge, inner.hand = hand.hand, le = &inner;
-      if (te) outer = refit(hand.trailing), outer.kind = ReadingKind::trailingEdge, outer.hand = hand.hand, te = &outer;
+  /// Where panels begin and end, as indices of stations: the first and last rib, and those nearest to joints that were
+  /// read or to a hidden break that is taken.
+  std::vector<std::size_t> panelEnds(const DrawnHand& hand) const {
+    std::vector<std::size_t> ends{0};
+    const std::size_t last = hand.stations.size() - 1;
+    std::vector<double> breaks = hand.joints;
+    if (breaks.empty() && taken(fmt::format("break.{}", name(hand.hand)))) {
+      std::optional<double> hidden;
+      for (const ReadingKind kind : {ReadingKind::leadingEdge, ReadingKind::trailingEdge})
+        if (const ReadLine* e = hand.line(kind); e && e->knee) hidden = std::max(hidden.value_or(0), *e->knee);
+      if (hidden) breaks.push_back(*hidden);
     }
-    const auto even = evenBays(hand);
-    if (even && !cut && taken("spacing")) {
+    for (double t : breaks) {
+      std::size_t nearest = 0;
+      for (std::size_t i = 0; i <= last; ++i)
+        if (std::abs(hand.stations[i].second - t) < std::abs(hand.stations[nearest].second - t)) nearest = i;
+      if (nearest > ends.back() && nearest < last) ends.push_back(nearest);
+    }
+    if (last > 0) ends.push_back(last);
+    return ends;
+  }
+
+  /// One panel of a hand, between two of its stations.
+  PlanLayout panelOf(const DrawnHand& hand, std::size_t first, std::size_t last, int panel, bool only) const {
+    PlanLayout l;
+    const double t0 = hand.stations[first].second, read = hand.stations[last].second;
+    std::vector<double> stations = stationsOf(hand, first, last);
+    const auto even = evenBays(stations);
+    for (double& s : stations) s -= t0;
+    if (even && taken(spacingKey(panel))) {
       l.evenRibs = even->bays + 1;
       l.halfSpan = even->halfSpan;
     } else {
-      l.stations = stations;
-      l.halfSpan = span;
+      l.stations = std::move(stations);
+      l.halfSpan = read - t0;
     }
-    if (le && te) {
-      // Chords stay where the plan has them; evened bays move the tip by a hair, and the lines are followed there.
-      const auto [frontRoot, frontTip] = ends(hand, *le, root + span);
-      const auto [backRoot, backTip] = ends(hand, *te, root + span);
-      const double slope = (frontTip - frontRoot) / (root + span), back = (backTip - backRoot) / (root + span);
-      const double t0 = root, t1 = root + *l.halfSpan;
-      const auto front = [&](double t) { return frontRoot + slope * t; };
-      const auto rear = [&](double t) { return backRoot + back * t; };
-      l.rootChord = rear(t0) - front(t0);
-      l.tipChord = rear(t1) - front(t1);
-      l.tipSetback = front(t1) - front(t0);
-      for (const ReadLine& s : hand.lines) {
-        if (s.kind != ReadingKind::spar || s.panel != 1) continue;
-        const auto [a, b] = ends(hand, s, root + span);
-        const double sparSlope = (b - a) / (root + span);
-        l.spars.push_back({s.number, (a + sparSlope * t0 - front(t0)) / *l.rootChord,
-                           (a + sparSlope * t1 - front(t1)) / *l.tipChord});
-      }
+    // Edges: the hand's own lines, or fitted anew over this panel's readings.
+    const auto edge = [&](ReadingKind kind, const std::vector<AtRib>& places) -> std::optional<ReadLine> {
+      const ReadLine* whole = hand.line(kind);
+      if (only) return whole ? std::optional(*whole) : std::nullopt;
+      std::vector<AtRib> mine;
+      for (const AtRib& p : places)
+        if (p.t >= t0 - 1 && p.t <= read + 1) mine.push_back(p);
+      if (mine.size() < 2) return std::nullopt;
+      ReadLine line = fitLine(mine);
+      line.kind = kind;
+      line.hand = hand.hand;
+      line.panel = panel;
+      return line;
+    };
+    const auto le = edge(ReadingKind::leadingEdge, hand.leading), te = edge(ReadingKind::trailingEdge, hand.trailing);
+    if (!le || !te) return l;
+    // Chords stay where the plan has them; evened bays move the tip by a hair, and the lines are followed there.
+    const double t1 = t0 + *l.halfSpan;
+    const auto [front0, front1] = at(hand, *le, t0, t1);
+    const auto [rear0, rear1] = at(hand, *te, t0, t1);
+    l.rootChord = rear0 - front0;
+    l.tipChord = rear1 - front1;
+    l.tipSetback = front1 - front0;
+    for (const ReadLine& s : hand.lines) {
+      if (s.kind != ReadingKind::spar || s.panel != (hand.joints.empty() ? 1 : panel)) continue;
+      const auto [a, b] = at(hand, s, t0, t1);
+      l.spars.push_back({s.number, (a - front0) / *l.rootChord, (b - front1) / *l.tipChord});
     }
     return l;
   }
 
+  PlanLayout layoutOf(const DrawnHand& hand) const {
+    if (hand.stations.size() < 2) return {};
+    const std::vector<std::size_t> ends = panelEnds(hand);
+    PlanLayout l = panelOf(hand, ends[0], ends[1], 1, ends.size() == 2);
+    for (std::size_t k = 1; k + 1 < ends.size(); ++k)
+      l.outer.push_back(panelOf(hand, ends[k], ends[k + 1], static_cast<int>(k) + 1, false));
+    return l;
+  }
+
+  static void takeMean(PlanLayout& l, const PlanLayout& other) {
+    const auto mean = [](std::optional<double>& a, const std::optional<double>& b) {
+      if (a && b) a = (*a + *b) / 2;
+    };
+    mean(l.rootChord, other.rootChord);
+    mean(l.tipChord, other.tipChord);
+    mean(l.tipSetback, other.tipSetback);
+    if (l.stations && other.stations && l.stations->size() == other.stations->size()) {
+      mean(l.halfSpan, other.halfSpan);
+      for (std::size_t i = 0; i < l.stations->size(); ++i)
+        (*l.stations)[i] = ((*l.stations)[i] + (*other.stations)[i]) / 2;
+    }
+    for (PlanLayout::Line& s : l.spars)
+      for (const PlanLayout::Line& o : other.spars)
+        if (o.number == s.number)
+          s.rootFraction = (s.rootFraction + o.rootFraction) / 2, s.tipFraction = (s.tipFraction + o.tipFraction) / 2;
+    for (std::size_t k = 0; k < std::min(l.outer.size(), other.outer.size()); ++k) takeMean(l.outer[k], other.outer[k]);
+  }
+
   void layout() {
     out.layout = layoutOf(out.hands.front());
-    if (out.hands.size() == 2 && taken("hands")) {
-      const PlanLayout other = layoutOf(out.hands[1]);
-      const auto mean = [](std::optional<double>& a, const std::optional<double>& b) {
-        if (a && b) a = (*a + *b) / 2;
-      };
-      PlanLayout& l = out.layout;
-      mean(l.rootChord, other.rootChord);
-      mean(l.tipChord, other.tipChord);
-      mean(l.tipSetback, other.tipSetback);
-      if (l.stations && other.stations && l.stations->size() == other.stations->size()) {
-        mean(l.halfSpan, other.halfSpan);
-        for (std::size_t i = 0; i < l.stations->size(); ++i)
-          (*l.stations)[i] = ((*l.stations)[i] + (*other.stations)[i]) / 2;
-      }
-      for (PlanLayout::Line& s : l.spars)
-        for (const PlanLayout::Line& o : other.spars)
-          if (o.number == s.number)
-            s.rootFraction = (s.rootFraction + o.rootFraction) / 2, s.tipFraction = (s.tipFraction + o.tipFraction) / 2;
-    }
+    if (out.hands.size() == 2 && taken("hands")) takeMean(out.layout, layoutOf(out.hands[1]));
     const auto ribs = thicknesses();
     const bool known =
         std::any_of(out.judgements.begin(), out.judgements.end(), [](const auto& j) { return j.key == "thickness"; });

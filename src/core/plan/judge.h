@@ -50,6 +50,7 @@ struct DrawnHand {
   double outwards = 1;                          ///< sign of the plan's x towards the tip
   double x0 = 0, y0 = 0;                        ///< root leading edge on the plan, mm
   double aft = -1;                              ///< sign of the plan's y towards the trailing edge
+  std::vector<double> joints;                   ///< t of the panel joints that were read, outwards
   const ReadLine* line(ReadingKind kind, int number = 1) const;
   Point onPlan(double t, double x) const { return {x0 + outwards * t, y0 + aft * x}; }
 };
@@ -64,7 +65,7 @@ struct Judgement {
   std::vector<std::size_t> readings; ///< those that it is about
 };
 
-/// What the readings say about the wing's layout, as the judgements were taken or left.
+/// What the readings say about the layout of the innermost panel, as the judgements were taken or left.
 struct PlanLayout {
   std::optional<double> halfSpan, rootChord, tipChord, tipSetback;
   std::optional<int> evenRibs;                 ///< evenly spaced
@@ -75,6 +76,8 @@ struct PlanLayout {
     double rootFraction, tipFraction;
   };
   std::vector<Line> spars;
+  std::vector<PlanLayout>
+      outer; ///< the panels further out, the same way: each span, station and set-back from its own root
 };
 
 struct JudgedPlan {

@@ -171,6 +171,7 @@ std::vector<DrawnHand> drawnHands(const Plan& plan, const std::vector<LaidSheet>
     std::vector<double> ends;
     for (double j : joints) ends.push_back(d.outwards * (j - d.x0));
     std::sort(ends.begin(), ends.end());
+    d.joints = ends;
     ends.push_back(1e300);
     const auto lines = [&](ReadingKind kind, int number, const std::vector<AtRib>& places) {
       double from = -1e300;
