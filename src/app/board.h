@@ -82,7 +82,7 @@ protected:
   bool mirrored() const { return standpoint.hand() == ShownHand::left; }
   /// Whether arrow keys move something now; Alt with them is then fine movement, not the next rib.
   virtual bool takesArrows() const { return focused.has_value(); }
-  QString handWords() const;
+  virtual QString handWords() const;
   QString len(double mm) const;
 
   bool event(QEvent*) override;

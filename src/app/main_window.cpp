@@ -50,6 +50,10 @@ MainWindow::MainWindow(const QString& folder, QWidget* parent) : QMainWindow(par
     boards[stage] = board;
     stack->addWidget(board);
   }
+  spaceBoard = new SpaceBoard(theDocument, theStandpoint, look, stack);
+  spaceBoard->setObjectName("board in space");
+  spaceBoard->setAccessibleName(tr("The finished wing in space: arrow keys turn it"));
+  stack->addWidget(spaceBoard);
   spanRule = new SpanRule(theDocument, theStandpoint, look, furniture);
   spanRule->setObjectName("spanRule");
   middle->addWidget(stack, 1);
@@ -194,15 +198,21 @@ void MainWindow::makeMenus(QMenuBar* bar) {
   add(view, tr("Next rib"), QKeySequence("Alt+Right"), [this] { spanRule->step(1); });
   add(view, tr("Rib before"), QKeySequence("Alt+Left"), [this] { spanRule->step(-1); });
   view->addSeparator();
-  add(view, tr("Fit the board"), QKeySequence("Ctrl+0"), [this] { boards[theStandpoint.stage()]->fit(); });
-  add(view, tr("Closer"), QKeySequence::ZoomIn, [this] {
-    Board* b = boards[theStandpoint.stage()];
-    b->zoomBy(1.25, b->rect().center());
+  QMenu* space = view->addMenu(tr("The finished wing in &space"));
+  for (const auto& [words, key, from] : {std::tuple(tr("From above"), "Ctrl+Shift+A", SpaceView::above),
+                                         std::tuple(tr("From behind"), "Ctrl+Shift+B", SpaceView::behind),
+                                         std::tuple(tr("From the side"), "Ctrl+Shift+S", SpaceView::side),
+                                         std::tuple(tr("To be turned"), "Ctrl+Shift+T", SpaceView::turned)})
+    add(space, words, QKeySequence(key), [this, from = from] { showInSpace(from); });
+  add(space, tr("Back to the stage's own board"), QKeySequence("Ctrl+Shift+W"), [this] {
+    theStandpoint.setInSpace(false);
+    shownBoard()->setFocus();
   });
-  add(view, tr("Further away"), QKeySequence::ZoomOut, [this] {
-    Board* b = boards[theStandpoint.stage()];
-    b->zoomBy(0.8, b->rect().center());
-  });
+  view->addSeparator();
+  add(view, tr("Fit the board"), QKeySequence("Ctrl+0"), [this] { shownBoard()->fit(); });
+  add(view, tr("Closer"), QKeySequence::ZoomIn, [this] { shownBoard()->zoomBy(1.25, shownBoard()->rect().center()); });
+  add(view, tr("Further away"), QKeySequence::ZoomOut,
+      [this] { shownBoard()->zoomBy(0.8, shownBoard()->rect().center()); });
   QAction* under = add(view, tr("Plan under the wing"), QKeySequence("Ctrl+U"),
                        [this] { theStandpoint.setUnderlay(!theStandpoint.underlay()); });
   under->setCheckable(true);
@@ -302,13 +312,23 @@ QWidget* MainWindow::makeSide() {
   return side;
 }
 
+Board* MainWindow::shownBoard() {
+  return theStandpoint.inSpace() ? spaceBoard : boards.at(theStandpoint.stage());
+}
+
+void MainWindow::showInSpace(SpaceView view) {
+  theStandpoint.setInSpace(true);
+  spaceBoard->lookFrom(view);
+  spaceBoard->setFocus();
+}
+
 void MainWindow::refresh() {
   // The rib and spar looked at must be there.
   const int ribs = theDocument.wing().main().ribCount(),
             spars = static_cast<int>(theDocument.panelOfRib(theStandpoint.rib()).spars.size());
   if (theStandpoint.rib() > ribs) return theStandpoint.setRib(ribs);
   if (theStandpoint.spar() >= spars && theStandpoint.spar() > 0) return theStandpoint.setSpar(std::max(0, spars - 1));
-  stack->setCurrentWidget(boards.at(theStandpoint.stage()));
+  stack->setCurrentWidget(shownBoard());
   const bool onPlan = theStandpoint.stage() == Stage::plan;
   decidePanel->setVisible(!onPlan);
   planPanel->setVisible(onPlan);
@@ -379,7 +399,10 @@ void MainWindow::showHelp() {
          "places a point, Enter finishes an outline, Backspace takes a point back, S turns snapping "
          "on and off, Esc ends.\n\n"
          "Span rule: ← → step from rib to rib, Home root, End tip; Alt+← and Alt+→ do so "
-         "anywhere. Ctrl+H turns the hand. Ctrl+1 to Ctrl+6 change the stage.\n\n"
+         "anywhere. The rib that you choose says which panel you work on. Ctrl+H turns the hand. "
+         "Ctrl+1 to Ctrl+6 change the stage.\n\n"
+         "View, The finished wing in space: from above, behind, the side, or turned by dragging and "
+         "with the arrow keys.\n\n"
          "Cautions: blades and planes cut; cyanoacrylate bonds skin and its fumes sting; epoxy "
          "and solvents want gloves and air; balsa dust wants a mask. Read the maker's sheets. "
          "Strength figures are estimates for model aircraft, no approval of anything; fly in "

@@ -3,6 +3,7 @@
 #include "app/autosave.h"
 #include "app/document.h"
 #include "app/look.h"
+#include "app/space_board.h"
 #include "app/standpoint.h"
 #include "core/work/take_away.h"
 #include <map>
@@ -34,6 +35,8 @@ public:
   Document& document() { return theDocument; }
   Standpoint& standpoint() { return theStandpoint; }
   Board* board(Stage stage) { return boards.at(stage); }
+  /// The finished wing in place of the stage's own board.
+  void showInSpace(SpaceView view);
   Autosave& autosave() { return *theAutosave; }
 
   bool openFile(const QString& path);
@@ -87,6 +90,8 @@ private:
   Look look = lightLook();
   Autosave* theAutosave = nullptr;
   std::map<Stage, Board*> boards;
+  SpaceBoard* spaceBoard = nullptr;
+  Board* shownBoard();
   QStackedWidget* stack = nullptr;
   DecidePanel* decidePanel = nullptr;
   FollowsPanel* followsPanel = nullptr;

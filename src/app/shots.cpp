@@ -83,6 +83,8 @@ QStringList writeShots(const QString& folder) {
   shoot(window, "three-panels");
   stage(Stage::joins, 12);
   shoot(window, "outer-join");
+  window.showInSpace(SpaceView::turned);
+  shoot(window, "in-space");
   window.openDemo();
   window.standpoint().setHand(ShownHand::both);
   stage(Stage::panels, 5);

@@ -19,14 +19,19 @@ public:
   bool tipSection() const { return theTipSection; }             ///< which of the two sections is worked on
   const QString& compareWith() const { return theCompareWith; } ///< NACA digits of a third section to lay over
   bool underlay() const { return theUnderlay; }                 ///< the plan shines through under the wing
+  bool inSpace() const { return theInSpace; }                   ///< the finished wing in place of the stage's own board
 
-  void setStage(Stage stage) { set(theStage, stage); }
+  void setStage(Stage stage) {
+    if (stage != theStage) theInSpace = false;
+    set(theStage, stage);
+  }
   void setRib(int number) { set(theRib, number); }
   void setSpar(int index) { set(theSpar, index); }
   void setHand(ShownHand hand) { set(theHand, hand); }
   void setTipSection(bool tip) { set(theTipSection, tip); }
   void setCompareWith(const QString& digits) { set(theCompareWith, digits); }
   void setUnderlay(bool on) { set(theUnderlay, on); }
+  void setInSpace(bool on) { set(theInSpace, on); }
 
 Q_SIGNALS:
   void changed();
@@ -40,7 +45,7 @@ private:
   Stage theStage = Stage::panels;
   int theRib = 1, theSpar = 0;
   ShownHand theHand = ShownHand::right;
-  bool theTipSection = false, theUnderlay = true;
+  bool theTipSection = false, theUnderlay = true, theInSpace = false;
   QString theCompareWith;
 };
 

@@ -97,6 +97,37 @@ TEST_F(PanelStage, JoinsAreSetOneByOne) {
   }
 }
 
+TEST_F(PanelStage, TheFinishedWingIsTurnedInSpace) {
+  window->openDemo("tarnbrook-2000");
+  auto* space = window->findChild<SpaceBoard*>();
+  ASSERT_NE(space, nullptr);
+  EXPECT_FALSE(space->isVisible());
+  for (const auto& [key, view] : {std::pair(Qt::Key_A, SpaceView::above), std::pair(Qt::Key_B, SpaceView::behind),
+                                  std::pair(Qt::Key_S, SpaceView::side), std::pair(Qt::Key_T, SpaceView::turned)}) {
+    QTest::keyClick(window.get(), key, Qt::ControlModifier | Qt::ShiftModifier);
+    QApplication::processEvents();
+    EXPECT_TRUE(space->isVisible());
+    EXPECT_EQ(space->view(), view);
+    EXPECT_FALSE(space->grab().isNull());
+  }
+  const double yaw = space->yaw(), pitch = space->pitch();
+  QTest::keyClick(space, Qt::Key_Left);
+  EXPECT_NEAR(space->yaw(), yaw + 5, 1e-9);
+  const QPoint from = space->rect().center();
+  QTest::mousePress(space, Qt::LeftButton, {}, from);
+  QMouseEvent move(QEvent::MouseMove, QPointF(from) + QPointF(0, 20), space->mapToGlobal(QPointF(from)), Qt::NoButton,
+                   Qt::LeftButton, {});
+  QApplication::sendEvent(space, &move);
+  QTest::mouseRelease(space, Qt::LeftButton, {}, from);
+  EXPECT_NEAR(space->pitch(), pitch + 8, 1e-9);
+  // It follows what is decided, and goes when another stage is turned to.
+  type("panel.span", "500");
+  EXPECT_TRUE(space->isVisible());
+  stage(6);
+  QApplication::processEvents();
+  EXPECT_FALSE(space->isVisible());
+}
+
 TEST_F(PanelStage, EveryStageTurnsToThePanelOfTheRib) {
   window->openDemo("tarnbrook-2000");
   for (int s = 2; s <= 6; ++s) {

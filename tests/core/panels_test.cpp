@@ -110,6 +110,27 @@ TEST(Panels, TheBlockStandsOverTheBoardOfThePinnedPanel) {
   EXPECT_NEAR(out.join.block.height, tip.z() - in.loft.lowest(), 1e-6);
 }
 
+/// Each panel turned by a rotation matrix and hung on the tip of the one inside it.
+TEST(Panels, StandInSpaceAsRotationsPutThem) {
+  const TrueWing w = wingOf(demoDesign("tarnbrook-2000"));
+  Point3 hung(0, 0, 0);
+  for (std::size_t k = 0; k < w.main().panels.size(); ++k) {
+    const TruePanel& p = w.main().panels[k];
+    const Eigen::AngleAxisd turn(p.design.gamma, Point3::UnitX());
+    for (const Rib& rib : p.ribs)
+      for (const Point& q : {rib.frame.le, rib.frame.te})
+        EXPECT_LT((w.main().inSpace[k].at(q, rib.t()) - (hung + turn * Point3(q.x(), rib.t(), q.y()))).norm(), 1e-9);
+    hung += turn * Point3(p.design.panel.tipSetback, p.loft.span(), 0);
+  }
+  EXPECT_NEAR(hung.y(), w.main().fromAbove, 1e-9);
+  EXPECT_NEAR(hung.z(), w.main().tipRise, 1e-9);
+  // Both panels' faces at a join lie on the plane that halves it: a rib's outline in both, mirrored in that plane.
+  const TruePanel &in = w.main().panels[1], &out = w.main().panels[2];
+  const Point3 n = Eigen::AngleAxisd(out.design.gamma, Point3::UnitX()) * joinPlane(out.join.fold, true);
+  const Point3 other = Eigen::AngleAxisd(in.design.gamma, Point3::UnitX()) * joinPlane(out.join.fold, false);
+  EXPECT_LT((n - other).norm(), 1e-12) << "one plane, seen from either panel";
+}
+
 RC_GTEST_PROP(Panels, FoldsAddUpToTheAngles, ()) {
   Design d = twoPanels(*rc::gen::inRange(-100, 200) / 10.0, *rc::gen::inRange(-100, 300) / 10.0);
   d.wings[0].panels.push_back(d.at({0, 1}));

@@ -1,5 +1,6 @@
 // Everything that follows from a design. Computed whole by `work`, never stored, never edited.
 #pragma once
+#include "core/joins/in_space.h"
 #include "core/joins/panel_join.h"
 #include "core/joins/setting_up.h"
 #include "core/measure/finding.h"
@@ -34,6 +35,7 @@ struct WholeWing {
   double fromAbove = 0;         ///< mm, half span seen from above
   double tipRise = 0;           ///< mm, of the outermost tip over the root, along the chord lines
   double tipDeflection = 0;     ///< mm, all panels' bending together
+  std::vector<PanelFrame> inSpace; ///< of each panel in the finished wing
 
   int ribCount() const { return panels.back().ribs.back().number; }
   /// The panel that the rib of that number belongs to; the nearest for a number that is not there.

@@ -44,6 +44,7 @@ WholeWing workWing(std::vector<PanelBrief> briefs) {
   for (const PanelBrief& b : briefs) shapes.push_back(b.panel), gammas.push_back(b.gamma);
   w.planform = planformOf(shapes);
   w.effectiveDihedral = effectiveDihedral(shapes, gammas);
+  w.inSpace = framesInSpace(briefs);
   const SpanLoad load = spanLoad(briefs);
   double slope = 0;
   w.panels.reserve(briefs.size()); // each panel is shown the one before it

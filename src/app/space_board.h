@@ -1,0 +1,40 @@
+// The finished wing in space, both halves joined: from above, from behind, from the side, or turned as you like.
+#pragma once
+#include "app/board.h"
+
+namespace eup::app {
+
+enum class SpaceView { above, behind, side, turned };
+
+class SpaceBoard : public Board {
+  Q_OBJECT
+public:
+  using Board::Board;
+  void lookFrom(SpaceView from);
+  SpaceView view() const { return from; }
+  double yaw() const { return theYaw; }
+  double pitch() const { return thePitch; }
+
+protected:
+  QString heading() const override;
+  QString subheading() const override;
+  QString handWords() const override { return tr("BOTH HANDS"); } ///< the joined wing has both
+  Box content() const override;
+  void draw(Ink& ink) const override;
+  void mousePressEvent(QMouseEvent*) override;
+  void mouseMoveEvent(QMouseEvent*) override;
+  void mouseReleaseEvent(QMouseEvent*) override;
+  void keyPressEvent(QKeyEvent*) override;
+
+private:
+  /// A point in space on the board: right, up, and how far it is from the eye (larger is farther).
+  Point3 seen(const Point3& space) const;
+  void turnBy(double yawDeg, double pitchDeg);
+  void drawFlatPlan(Ink& ink) const;
+
+  SpaceView from = SpaceView::turned;
+  double theYaw = -35, thePitch = 25; ///< degrees: round the upright, and how far from above one looks
+  std::optional<QPointF> turnFrom;
+};
+
+} // namespace eup::app
