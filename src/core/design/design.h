@@ -128,7 +128,7 @@ struct Join {
   int braceToRib = 3; ///< where each leg ends, counted from the join: the rib at the join is 1
   std::string braceMaterial = "birch-ply";
   std::vector<double> packing{0.8, 1, 1.5, 2, 3, 5, 10}; ///< thicknesses that are at hand to pack with
-  bool feet = false;       ///< ribs stand on feet that are broken off later
+  bool feet = false;                                     ///< ribs stand on feet that are broken off later
   double footWidth = 8;
   double footClearance = 3; ///< between the board and the lowest place of the panel
   bool operator==(const Join&) const = default;

@@ -21,8 +21,8 @@ struct ExportOrder {
   double sheetWidth = 900; ///< mm, of the one sheet of ribs in SVG and DXF
 };
 
-/// Writes ribs, plan, setting-up board and bench card, a file each for every hand and format, into an existing or new folder. Returns
-/// the paths written. Names say wing, drawing and hand: "fenlark-1500-ribs-right.svg".
+/// Writes ribs, plan, setting-up board and bench card, a file each for every hand and format, into an existing or new
+/// folder. Returns the paths written. Names say wing, drawing and hand: "fenlark-1500-ribs-right.svg".
 Result<std::vector<std::filesystem::path>> exportWing(const TrueWing& wing, const std::filesystem::path& folder,
                                                       const ExportOrder& order, const Progress& progress = {});
 

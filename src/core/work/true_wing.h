@@ -31,10 +31,10 @@ struct TruePanel {
 struct WholeWing {
   std::vector<TruePanel> panels;
   Planform planform;
-  double effectiveDihedral = 0; ///< rad
-  double fromAbove = 0;         ///< mm, half span seen from above
-  double tipRise = 0;           ///< mm, of the outermost tip over the root, along the chord lines
-  double tipDeflection = 0;     ///< mm, all panels' bending together
+  double effectiveDihedral = 0;    ///< rad
+  double fromAbove = 0;            ///< mm, half span seen from above
+  double tipRise = 0;              ///< mm, of the outermost tip over the root, along the chord lines
+  double tipDeflection = 0;        ///< mm, all panels' bending together
   std::vector<PanelFrame> inSpace; ///< of each panel in the finished wing
 
   int ribCount() const { return panels.back().ribs.back().number; }
