@@ -39,6 +39,14 @@ void workEverything(benchmark::State& state) {
 }
 BENCHMARK(workEverything)->Arg(40)->Arg(400)->Unit(benchmark::kMillisecond);
 
+/// The same in two panels a side of twenty ribs each.
+void workTwoPanels(benchmark::State& state) {
+  Design d = everything(20);
+  d.wings.front().panels.push_back(d.inner());
+  for (auto _ : state) benchmark::DoNotOptimize(work(d));
+}
+BENCHMARK(workTwoPanels)->Unit(benchmark::kMillisecond);
+
 void fileLoad(benchmark::State& state) {
   const std::string text = designToText(demo());
   for (auto _ : state) benchmark::DoNotOptimize(designFromText(text));

@@ -181,7 +181,9 @@ std::vector<Handle> LayoutBoard::handles() const {
              return (isRoot ? d.spars[k].rootFraction : d.spars[k].tipFraction) - by.y() / chord;
            });
     };
-    if (ownRoot) end("root", w.spars[k].middle.root.x(), 0, root.chord, true);
+    // A spar that the panel inside does not have begins where it is decided to.
+    const bool begins = ownRoot || k >= document.wing().at({w.design.id.wing, w.design.id.panel - 1}).spars.size();
+    if (begins) end("root", w.spars[k].middle.root.x(), 0, root.chord, true);
     end("tip", w.spars[k].middle.tip.x(), span, tip.chord, false);
   }
   if (w.design.sheeting.to == SheetEdge::fraction && (w.design.sheeting.top || w.design.sheeting.bottom))

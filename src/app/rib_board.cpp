@@ -1,3 +1,4 @@
+#include "app/plan_ink.h"
 #include "app/stage_boards.h"
 #include "core/design/decisions.h"
 #include "core/geometry/polyline.h"
@@ -54,6 +55,33 @@ Box RibBoard::content() const {
   return box;
 }
 
+/// The plan's own template of the rib, laid nose to nose at the plan's true size: a short one is seen to be short.
+void RibBoard::drawUnderlay(Ink& ink) const {
+  const TrueWing& aircraft = document.wing();
+  if (!standpoint.underlay()) return;
+  const Rib& r = rib();
+  for (const Reading& reading : aircraft.design.plan.readings) {
+    if (reading.kind != ReadingKind::ribTemplate || reading.number != r.number) continue;
+    const auto i = static_cast<std::size_t>(reading.sheet - 1);
+    const PlanImage* image = document.planImages().image(i);
+    const Polyline ends = inMm(reading, aircraft.plan.sheets);
+    if (!image || i >= aircraft.plan.sheets.size() || ends.size() != 2 || (ends[1] - ends[0]).norm() < 1) return;
+    const Point aft = (ends[1] - ends[0]).normalized(), up(-aft.y(), aft.x());
+    const auto toPlan = [&](double x, double y) -> Point {
+      const Point b = board(QPointF(x, y));
+      return ends[0] + (mirrored() ? r.frame.chord - b.x() : b.x()) * aft + b.y() * up;
+    };
+    const Point o = toPlan(0, 0), x = toPlan(1, 0) - o, y = toPlan(0, 1) - o;
+    Eigen::Matrix3d view;
+    view << x.x(), y.x(), o.x(), x.y(), y.y(), o.y(), 0, 0, 1;
+    const double c = r.frame.chord;
+    const QRect area =
+        QRectF(screen(Point(-0.05 * c, 0.13 * c)), screen(Point(1.05 * c, -0.1 * c))).normalized().toAlignedRect() &
+        rect();
+    return drawPlan(ink.painter, *image, aircraft.plan.sheets[i].map().inverse() * view, area, look.accent, 0.75);
+  }
+}
+
 void RibBoard::draw(Ink& ink) const {
   const TruePanel& w = panel();
   const Rib& r = rib();
@@ -73,6 +101,7 @@ void RibBoard::draw(Ink& ink) const {
     ink.region(flip({foot.outline}), look.balsa, look.ink, 1.2);
     ink.line(onBoard(foot.breakFrom), onBoard(foot.breakTo), look.wrong, 1.4, Qt::DashLine); // broken off along here
   }
+  drawUnderlay(ink);
   for (const Notch& n : r.notches) ink.region(flip({n.shape}), look.hardwood, look.accent, 1.4);
   for (const Slot& s : r.slots)
     ink.region(flip({s.shape}), QColor(look.hardwood.red(), look.hardwood.green(), look.hardwood.blue(), 110),

@@ -75,6 +75,7 @@ private:
     double scale;
   };
   std::vector<Small> small() const;
+  void drawUnderlay(Ink& ink) const;
   Point onBoard(const Point& chordAxes) const;
 };
 

@@ -17,6 +17,7 @@ namespace {
 struct Args {
   std::string file, folder, format = "pdf", paper = "a4", hand = "both", spec, demo, end = "root", layout = "loop";
   std::vector<double> thickness, camber;
+  int panel = 1;
   bool flat = false;
   bool json = false, csv = false;
 };
@@ -161,7 +162,12 @@ int plan(const Args& args, Streams io) {
 int sectionSheet(const Args& args, Streams io) {
   const auto wing = wingOf(args.file, io);
   if (const int* code = std::get_if<int>(&wing)) return *code;
-  const auto done = writeSection(std::get<TrueWing>(wing).inner(), args.end == "root", args.folder,
+  const auto& panels = std::get<TrueWing>(wing).main().panels;
+  if (args.panel < 1 || args.panel > static_cast<int>(panels.size())) {
+    io.err << fmt::format("euptera-cli: there is no panel {}: the wing has {}\n", args.panel, panels.size());
+    return usage;
+  }
+  const auto done = writeSection(panels[static_cast<std::size_t>(args.panel - 1)], args.end == "root", args.folder,
                                  args.layout == "blocks" ? CoordinateLayout::blocks : CoordinateLayout::loop,
                                  args.paper == "letter" ? Paper::letter : Paper::a4);
   if (!done) return refuse(io, "cannot write", done.problem(), unreadable);
@@ -228,6 +234,7 @@ int run(const std::vector<std::string>& given, std::ostream& out, std::ostream& 
       command("section-sheet", "a wing's section full size with nose gauges, or its coordinates", sectionSheet));
   sheet->add_option("--to", args.folder, "file: .pdf, .svg, .dxf, or .dat for coordinates")->required();
   sheet->add_option("--end", args.end, "root or tip")->check(CLI::IsMember({"root", "tip"}));
+  sheet->add_option("--panel", args.panel, "which panel, from the middle outwards; 1 is the innermost");
   sheet->add_option("--layout", args.layout, "coordinates: loop or blocks")->check(CLI::IsMember({"loop", "blocks"}));
   sheet->add_option("--paper", args.paper, "a4 or letter")->check(CLI::IsMember({"a4", "letter"}));
   CLI::App* catalogueCommand = command("sections", "searches the catalogue of sections", sections);

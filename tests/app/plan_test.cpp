@@ -362,5 +362,20 @@ TEST_F(PlanStage, TheUnderlayLiesUnderTheWing) {
   EXPECT_NE(with, board()->grab().toImage());
 }
 
+TEST_F(PlanStage, ShinesThroughUnderTheRibsItHasTemplatesOf) {
+  window->openDemo("fenlark-plan");
+  window->document().planImages().settle(20000);
+  stage(4);
+  window->standpoint().setRib(7); // read on the plan
+  const QImage with = board()->grab().toImage();
+  window->standpoint().setUnderlay(false);
+  EXPECT_NE(board()->grab().toImage(), with);
+  window->standpoint().setUnderlay(true);
+  window->standpoint().setRib(6); // has none
+  const QImage none = board()->grab().toImage();
+  window->standpoint().setUnderlay(false);
+  EXPECT_EQ(board()->grab().toImage(), none);
+}
+
 } // namespace
 } // namespace eup::app::test

@@ -113,6 +113,11 @@ TEST_F(Commands, SectionSheetsAndTheCatalogue) {
   EXPECT_EQ(run({"section-sheet", demoFile(), "--to", to, "--end", "tip", "--layout", "blocks"}).code, 0);
   EXPECT_NE(test::slurp(to).find("NACA 2411"), std::string::npos);
   EXPECT_EQ(run({"section-sheet", demoFile(), "--to", (folder.path / "x.gif").string()}).code, 3);
+  const std::string soarer = write("soarer", run({"demo", "tarnbrook-2000"}).out);
+  EXPECT_EQ(run({"section-sheet", soarer, "--to", to, "--end", "tip", "--panel", "3"}).code, 0);
+  EXPECT_NE(test::slurp(to).find("NACA 2409"), std::string::npos);
+  for (const char* none : {"0", "4", "-1"})
+    EXPECT_EQ(run({"section-sheet", soarer, "--to", to, "--panel", none}).code, 2) << none;
   const Ran found = run({"sections", "--thickness", "9", "10", "--flat"});
   EXPECT_EQ(found.code, 0);
   EXPECT_NE(found.out.find("flat underside 10 %"), std::string::npos);

@@ -3,6 +3,7 @@
 #include "core/files/shipped.h"
 #include "core/section/naca.h"
 #include "support.h"
+#include <functional>
 #include <nlohmann/json.hpp>
 #include <rapidcheck/gtest.h>
 
@@ -119,6 +120,31 @@ TEST(DesignFile, OfVersion2StillLoads) {
   EXPECT_EQ(d.inner().sections.root.steps[1].kind, StepKind::blend);
   EXPECT_FALSE(d.inner().sections.root.steps[1].on);
   EXPECT_EQ(d.inner().sections.root.steps[1].with, "23012");
+}
+
+TEST(DesignFile, WantsAWingAndAPanelAndNotTooMany) {
+  const auto said = [](const std::function<void(nlohmann::json&)>& change) {
+    auto json = nlohmann::json::parse(designToText(Design{}));
+    change(json);
+    const auto read = designFromText(json.dump());
+    return read.ok() ? std::string("read") : read.problem().text();
+  };
+  EXPECT_EQ(said([](auto&) {}), "read");
+  EXPECT_NE(said([](auto& j) { j["wings"] = nlohmann::json::array(); }).find("/wings"), std::string::npos);
+  EXPECT_NE(said([](auto& j) { j["wings"][0]["panels"] = nlohmann::json::array(); }).find("/wings/0/panels"),
+            std::string::npos);
+  EXPECT_NE(said([](auto& j) { j["wings"].push_back(j["wings"][0]); }).find("there can be 1"), std::string::npos);
+  const auto many = [](auto& j) {
+    for (int i = 0; i < mostPanels; ++i) j["wings"][0]["panels"].push_back(j["wings"][0]["panels"][0]);
+  };
+  EXPECT_NE(said(many).find("there can be 8"), std::string::npos);
+  EXPECT_NE(said([](auto& j) { j["wings"][0]["panels"][0] = 7; }).find("/wings/0/panels/0"), std::string::npos);
+  EXPECT_NE(said([](auto& j) { j["wings"] = {{"name", "x"}}; }).find("a list was expected"), std::string::npos);
+  // A list of numbers takes numbers only.
+  EXPECT_NE(said([](auto& j) { j["wings"][0]["panels"][0]["join"]["packing"] = {"thick"}; }).find("packing"),
+            std::string::npos);
+  // A panel that is left out of an older file's groups takes its defaults, and says so.
+  EXPECT_EQ(said([](auto& j) { j["wings"][0]["panels"][0].erase("join"); }), "read");
 }
 
 TEST(DesignFile, DemosLoadWithoutNotes) {

@@ -24,6 +24,8 @@ TEST(Packing, TakesTheFewestPieces) {
   EXPECT_TRUE(stackFor(7, {}).pieces.empty());
   EXPECT_NEAR(stackFor(7, {}).remainder, 7, 1e-9);
   EXPECT_TRUE(stackFor(-2, stock).pieces.empty());
+  for (const double odd : {0.0, -3.0, 1e-300, 0.05}) EXPECT_TRUE(stackFor(7, {odd}).pieces.empty()) << odd;
+  EXPECT_NEAR(stackFor(9000, stock).remainder, 9000, 1e-9) << "a block is wanted there";
   EXPECT_EQ(stackText(stackFor(4.5, stock), LengthUnit::mm), "3 + 1.5");
   EXPECT_EQ(stackText(stackFor(20, stock), LengthUnit::mm), "2 × 10");
   EXPECT_EQ(stackText(stackFor(0, stock), LengthUnit::mm), "nothing");

@@ -4,6 +4,7 @@
 #include "core/design/design.h"
 #include "core/measure/figure.h"
 #include <array>
+#include <optional>
 #include <span>
 
 namespace eup {
@@ -147,8 +148,10 @@ template <class S, class V> void describeSection(S& s, V& v) {
   });
 }
 
-/// One panel. The root of a panel that continues the one inside it is not decided again.
-template <class P, class V> void describePanel(P& p, bool innermost, V& v) {
+/// One panel. The root of a panel that continues the one inside it is not decided again. `sparsInside` is how many
+/// spars that one has; nothing for the innermost.
+template <class P, class V> void describePanel(P& p, std::optional<std::size_t> sparsInside, V& v) {
+  const bool innermost = !sparsInside;
   v.group("sections", "", Stage::sections, [&] {
     v.group("root", "Root section", Stage::sections, [&] { describeSection(p.sections.root, v); });
     v.group("tip", "Tip section", Stage::sections, [&] { describeSection(p.sections.tip, v); });
@@ -211,11 +214,12 @@ template <class P, class V> void describePanel(P& p, bool innermost, V& v) {
     v.length("sheet", "TE sheet", e.sheet, Limits{0.2, 20}, sheets);
     v.length("overhang", "TE overhang", e.overhang, Limits{0, 50}, sheets);
   });
-  v.list("spars", "Spar", Stage::spars, p.spars, mostSpars, [&](auto& s, std::size_t) {
+  v.list("spars", "Spar", Stage::spars, p.spars, mostSpars, [&](auto& s, std::size_t number) {
     const bool caps = s.kind == SparKind::caps;
     v.text("name", "Name", s.name);
     v.choice("kind", "Spar of", s.kind, std::span(sparKindChoices));
-    v.fraction("rootFraction", "Line, root", s.rootFraction, Limits{0.02, 0.98}, innermost || !p.panel.continues);
+    v.fraction("rootFraction", "Line, root", s.rootFraction, Limits{0.02, 0.98},
+               innermost || !p.panel.continues || number >= *sparsInside);
     v.fraction("tipFraction", "Line, tip", s.tipFraction, Limits{0.02, 0.98});
     const auto cap = [&](const char* key, auto& c, std::array<const char*, 4> label) {
       v.group(key, label[0], Stage::spars, [&] {
@@ -261,7 +265,9 @@ template <class D, class V> void describe(D& d, V& v) {
   v.hidden("plan", [&] { describePlan(d.plan, v); });
   v.parts("wings", d.wings, mostWings, [&](auto& w, std::size_t) {
     v.text("name", "Name of it", w.name, false);
-    v.parts("panels", w.panels, mostPanels, [&](auto& p, std::size_t i) { describePanel(p, i == 0, v); });
+    v.parts("panels", w.panels, mostPanels, [&](auto& p, std::size_t i) {
+      describePanel(p, i == 0 ? std::nullopt : std::optional(w.panels[i - 1].spars.size()), v);
+    });
   });
   v.group("flying", "Loads", Stage::spars, [&] {
     v.mass("mass", "Model mass", d.flying.mass, Limits{0.1, 100000});

@@ -90,7 +90,7 @@ Finding inPanel(Finding f, PanelId id, int of) {
   f.wing = id.wing, f.panel = id.panel;
   if (of > 1) f.what = fmt::format("Panel {}: {}", id.panel + 1, f.what);
   for (std::string& path : f.decisions)
-    if (!path.starts_with("flying.")) path = pathOf(id) + path;
+    if (!path.starts_with("flying.")) path.insert(0, pathOf(id));
   return f;
 }
 

@@ -10,12 +10,13 @@ namespace eup {
 PackingStack stackFor(double height, const std::vector<double>& given) {
   std::vector<double> stock;
   for (double s : given)
-    if (s > 0) stock.push_back(s);
+    if (s >= thinnestStock) stock.push_back(s);
   std::sort(stock.rbegin(), stock.rend());
   stock.erase(std::unique(stock.begin(), stock.end()), stock.end());
   if (stock.size() > mostStock) stock.resize(mostStock);
   PackingStack best{{}, height};
   if (height <= 0) return {{}, std::min(height, 0.0)};
+  if (stock.empty() || height > stock.front() * highestStack) return best;
   std::vector<double> now;
   // All ways of laying so many pieces, thickest first; the first number of pieces that is near enough is the fewest.
   const std::function<void(std::size_t, double, int)> lay = [&](std::size_t from, double left, int more) {
@@ -30,7 +31,7 @@ PackingStack stackFor(double height, const std::vector<double>& given) {
   for (int pieces = 1; pieces <= mostPacking && std::abs(best.remainder) > packingWithin; ++pieces)
     lay(0, height, pieces);
   // A height that is beyond a few pieces is made up of the thickest first.
-  if (!stock.empty() && height > stock.front() * mostPacking) {
+  if (height > stock.front() * mostPacking) {
     best = {std::vector<double>(static_cast<std::size_t>(height / stock.front()), stock.front()), 0};
     const double left = height - stock.front() * static_cast<double>(best.pieces.size());
     const PackingStack rest = stackFor(left, stock);

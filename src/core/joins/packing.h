@@ -14,9 +14,13 @@ struct PackingStack {
 inline constexpr double packingWithin = 0.15;
 inline constexpr int mostPacking = 5; ///< pieces under one place: more of them slide
 
+inline constexpr double thinnestStock = 0.1; ///< mm; thinner is paper
+inline constexpr int highestStack = 40;      ///< pieces of the thickest: higher than that wants a block
 inline constexpr std::size_t mostStock = 12; ///< thicknesses that are tried, the thickest ones
 
-/// The fewest pieces from `stock` (positive, mm) that come within `packingWithin`; if none do, those that come nearest.
+/// The fewest pieces from `stock` (mm; what is thinner than `thinnestStock` is passed over) that come within
+/// `packingWithin`; if none do, those that come nearest. None, and all of the height as remainder, where a stack would
+/// be higher than `highestStack`.
 PackingStack stackFor(double height, const std::vector<double>& stock);
 
 /// "3 + 1.5", "3 + 0.3 to make up", "nothing": in the document's unit.

@@ -53,6 +53,8 @@ private:
   std::string readingName(std::size_t i) const { return nameOf(plan.readings[i]); }
 
   bool taken(const std::string& key) const {
+    for (const Verdict& v : plan.verdicts)
+      if (v.key == key) return v.take;
     for (const Judgement& j : out.judgements)
       if (j.key == key) return j.take;
     return true;
@@ -434,10 +436,13 @@ private:
       const auto stock = [](double t) { return std::max(0.5, std::round(t * 2) / 2); };
       for (const auto& [rib, t] : ribs) {
         if (rib == first) out.layout.rootThickness = stock(t);
-        if (rib == last) out.layout.tipThickness = stock(t);
+        if (rib == last) (out.layout.outer.empty() ? out.layout : out.layout.outer.back()).tipThickness = stock(t);
         if (rib != first && rib != last) between.push_back(t);
       }
-      if (!between.empty()) out.layout.thickness = stock(median(between));
+      if (!between.empty()) {
+        out.layout.thickness = stock(median(between));
+        for (PlanLayout& panel : out.layout.outer) panel.thickness = out.layout.thickness;
+      }
     }
   }
 
