@@ -55,26 +55,27 @@ Box RibBoard::content() const {
   return box;
 }
 
-/// The plan's own template of the rib, laid nose to nose at the plan's true size: a short one is seen to be short.
+/// The plan's own ink under a root or tip rib whose section was traced from it.
 void RibBoard::drawUnderlay(Ink& ink) const {
   const TrueWing& aircraft = document.wing();
-  if (!standpoint.underlay()) return;
   const Rib& r = rib();
+  if (!standpoint.underlay() || r.kind == RibKind::main) return;
+  const bool tip = r.kind == RibKind::tip;
+  const ShapedSection& shaped = tip ? panel().tipShape : panel().rootShape;
+  if (!shaped.trace) return;
   for (const Reading& reading : aircraft.design.plan.readings) {
-    if (reading.kind != ReadingKind::ribTemplate || reading.number != r.number) continue;
+    if (reading.kind != ReadingKind::upperSurface || reading.number != (tip ? 2 : 1)) continue;
     const auto i = static_cast<std::size_t>(reading.sheet - 1);
     const PlanImage* image = document.planImages().image(i);
-    const Polyline ends = inMm(reading, aircraft.plan.sheets);
-    if (!image || i >= aircraft.plan.sheets.size() || ends.size() != 2 || (ends[1] - ends[0]).norm() < 1) return;
-    const Point aft = (ends[1] - ends[0]).normalized(), up(-aft.y(), aft.x());
+    if (!image || i >= aircraft.plan.sheets.size()) return;
+    const double c = r.frame.chord;
     const auto toPlan = [&](double x, double y) -> Point {
       const Point b = board(QPointF(x, y));
-      return ends[0] + (mirrored() ? r.frame.chord - b.x() : b.x()) * aft + b.y() * up;
+      return shaped.trace->placed.toPlan(Point(mirrored() ? c - b.x() : b.x(), b.y()) / c);
     };
     const Point o = toPlan(0, 0), x = toPlan(1, 0) - o, y = toPlan(0, 1) - o;
     Eigen::Matrix3d view;
     view << x.x(), y.x(), o.x(), x.y(), y.y(), o.y(), 0, 0, 1;
-    const double c = r.frame.chord;
     const QRect area =
         QRectF(screen(Point(-0.05 * c, 0.13 * c)), screen(Point(1.05 * c, -0.1 * c))).normalized().toAlignedRect() &
         rect();
