@@ -87,8 +87,9 @@ Result<Eigen::Matrix3d> perspective(const PlanSheet& s) {
   const double unit = (from[2] - from[0]).norm();
   Eigen::Matrix<double, 8, 8> a;
   Eigen::Matrix<double, 8, 1> b;
-  for (int i = 0; i < 4; ++i) {
-    const Point p = from[static_cast<std::size_t>(i)] / unit, m = to[static_cast<std::size_t>(i)];
+  for (Eigen::Index i = 0; i < 4; ++i) {
+    const Point p = from[static_cast<std::size_t>(i)] / unit;
+    const Point& m = to[static_cast<std::size_t>(i)];
     a.row(2 * i) << p.x(), p.y(), 1, 0, 0, 0, -m.x() * p.x(), -m.x() * p.y();
     a.row(2 * i + 1) << 0, 0, 0, p.x(), p.y(), 1, -m.y() * p.x(), -m.y() * p.y();
     b(2 * i) = m.x(), b(2 * i + 1) = m.y();

@@ -65,7 +65,7 @@ std::optional<Arm> armFrom(const Ink& ink, const Point& c, double angle, double 
     middles.clear();
     const Point across(-way.y(), way.x());
     for (double r = inner; r <= outer; r += 1) {
-      const Point from = round == 0 ? Point(c + way * r) : Point(c + way * r);
+      const Point from = c + way * r;
       if (const auto m = middleAcross(ink, from, across, 3)) middles.push_back(*m);
     }
     if (static_cast<double>(middles.size()) < 0.7 * (outer - inner)) return {};

@@ -296,6 +296,7 @@ private:
     const auto all = thicknesses();
     if (all.size() < 2) return;
     std::vector<double> values;
+    values.reserve(all.size());
     for (const auto& [rib, t] : all) values.push_back(t);
     const double usual = median(values);
     std::string odd;

@@ -38,7 +38,7 @@ PlanImage withHalves(Raster full) {
         continue;
       }
       // Half the mean, half the darkest: by the mean alone a thin inked line fades into the paper.
-      for (int x = 0; x < half.width; ++x) {
+      for (std::ptrdiff_t x = 0; x < half.width; ++x) {
         const int p = a[2 * x], q = a[2 * x + 1], r = b[2 * x], s = b[2 * x + 1];
         to[x] = static_cast<std::uint8_t>((p + q + r + s + 4 * std::min({p, q, r, s}) + 4) / 8);
       }

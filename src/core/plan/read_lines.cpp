@@ -163,12 +163,14 @@ std::vector<DrawnHand> drawnHands(const Plan& plan, const std::vector<LaidSheet>
     const auto sorted = [&](std::vector<Raw> raw) {
       std::sort(raw.begin(), raw.end(), [&](const Raw& a, const Raw& b) { return t(a) < t(b); });
       std::vector<AtRib> places;
+      places.reserve(raw.size());
       for (const Raw& r : raw) places.push_back({r.rib, t(r), d.aft * r.at.y(), r.reading});
       return places;
     };
     d.leading = sorted(leading);
     d.trailing = sorted(trailing);
     std::vector<double> ends;
+    ends.reserve(joints.size() + 1);
     for (double j : joints) ends.push_back(d.outwards * (j - d.x0));
     std::sort(ends.begin(), ends.end());
     d.joints = ends;

@@ -2,6 +2,7 @@
 #include "core/files/text_file.h"
 #include "core/measure/units.h"
 #include "core/plan/image_readers.h"
+#include <algorithm>
 #include <cairo.h>
 #include <cmath>
 #include <dl_creationadapter.h>
@@ -9,11 +10,13 @@
 #include <fmt/format.h>
 #include <librsvg/rsvg.h>
 #include <map>
+#include <optional>
 #include <poppler-document.h>
 #include <poppler-global.h>
 #include <poppler-page-renderer.h>
 #include <poppler-page.h>
 #include <sstream>
+#include <string>
 
 namespace eup::image_readers {
 namespace {

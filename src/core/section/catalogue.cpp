@@ -14,7 +14,7 @@ std::string lower(std::string_view text) {
 
 std::vector<CatalogueEntry> make() {
   std::vector<CatalogueEntry> all;
-  const auto add = [&](const char* family, SectionChoice choice) {
+  const auto add = [&](const char* family, const SectionChoice& choice) {
     all.push_back({sourceName(choice), family, sourceOf(choice), choice, measure(sectionOf(choice))});
   };
   for (const char* camber : {"00", "14", "22", "24", "34", "43", "44", "54", "63", "64"})

@@ -87,17 +87,17 @@ NearestFourDigit nearestFourDigit(const Section& section) {
   const SectionMeasures m = measure(section);
   struct Digits {
     int camber, at, thickness;
-    auto operator<=>(const Digits&) const = default;
+    int key() const { return (camber * 10 + at) * 100 + thickness; }
   };
-  std::map<Digits, double> tried;
+  std::map<int, double> tried;
   const auto rms = [&](Digits d) {
-    if (const auto known = tried.find(d); known != tried.end()) return known->second;
+    if (const auto known = tried.find(d.key()); known != tried.end()) return known->second;
     Naca n;
     n.digits = "0000";
     n.camber = d.camber / 100.0;
     n.camberAt = d.camber ? d.at / 10.0 : 0;
     n.thickness = d.thickness / 100.0;
-    return tried[d] = rmsBetween(section, makeNaca(n));
+    return tried[d.key()] = rmsBetween(section, makeNaca(n));
   };
   Digits best{std::clamp(static_cast<int>(std::lround(m.camber * 100)), 0, 9),
               std::clamp(static_cast<int>(std::lround(m.camberAt * 10)), 1, 9),
