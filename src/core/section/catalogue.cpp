@@ -30,7 +30,7 @@ std::vector<CatalogueEntry> make() {
     SectionChoice c;
     c.kind = kind;
     set(c.drawn);
-    add(family, std::move(c));
+    add(family, c);
   };
   for (int t = 6; t <= 14; ++t)
     drawn("Flat underside", SectionKind::flatUnderside, [&](DrawnNumbers& n) {
