@@ -335,6 +335,27 @@ TEST(Dihedral, ByTheSpanFromAbove) {
   EXPECT_EQ(read.value().design, d);
 }
 
+/// A panel made shorter than what was decided of it: told, and neither saving nor loading loses the wing.
+TEST(Dihedral, ThatNoLongerFitsThePanelIsToldAndKept) {
+  for (const Dihedral dihedral : {Dihedral{DihedralBy::projected, 690}, Dihedral{DihedralBy::rise, 500}}) {
+    Design d;
+    d.inner().join.dihedral = dihedral;
+    EXPECT_TRUE(std::holds_alternative<TrueWing>(work(d)));
+    d = decide(d, "wings.0.panels.0.panel.span", "400").value();
+    const auto result = work(d);
+    ASSERT_TRUE(std::holds_alternative<std::vector<Finding>>(result));
+    const Finding& told = std::get<std::vector<Finding>>(result).front();
+    EXPECT_EQ(told.key, dihedral.by == DihedralBy::rise ? "join.rise" : "join.projected");
+    for (const std::string& path : told.decisions) EXPECT_TRUE(decisionAt(d, path).has_value()) << path;
+    const auto read = designFromText(designToText(d));
+    ASSERT_TRUE(read.ok()) << read.problem().text();
+    EXPECT_EQ(read.value().design, d);
+  }
+  Design sound; // a span from above that is as long as the panel: flat
+  sound.inner().join.dihedral = {DihedralBy::projected, 700};
+  EXPECT_NEAR(wingOf(sound).inner().join.gamma, 0, 1e-9);
+}
+
 TEST(Demos, AreWingsThatCanBeBuilt) {
   for (const std::string& name : shipped::demoNames()) {
     const TrueWing w = wingOf(demoDesign(name));

@@ -198,7 +198,8 @@ public:
     if (!decoded) return refuse(key, "a copy in base64 was expected: it is damaged");
     if (!decoded->empty()) v = EmbeddedCopy(*decoded);
   }
-  void dihedral(const char* key, Dihedral& v, double span) {
+  void dihedral(const char* key, Dihedral& v, double) {
+    constexpr double farthest = 20000; // mm, as far as a span
     const Json* found = take(key);
     if (!found) return;
     if (!found->is_object() || found->size() != 1)
@@ -206,9 +207,10 @@ public:
     for (const DihedralBy by : {DihedralBy::rise, DihedralBy::angle, DihedralBy::projected})
       if (found->contains(keyOf(by))) v.by = by;
     descend(key, *found, [&] {
-      if (v.by == DihedralBy::rise) length("rise", "", v.value, Limits{-0.8 * span, 0.8 * span});
+      // Whether it fits the span is for the wing to say: a wing that contradicts itself can be saved, and must load.
+      if (v.by == DihedralBy::rise) length("rise", "", v.value, Limits{-farthest, farthest});
       if (v.by == DihedralBy::angle) angle("angle", "", v.value, Limits{-50, 50});
-      if (v.by == DihedralBy::projected) length("projected", "", v.value, Limits{0.6 * span, span});
+      if (v.by == DihedralBy::projected) length("projected", "", v.value, Limits{0, farthest});
     });
   }
   void noteUnknown() {

@@ -71,7 +71,18 @@ void checkSpars(const PanelBrief& d, std::vector<Finding>& out) {
 }
 
 void checkRise(const PanelBrief& d, std::vector<Finding>& out) {
-  const double rise = riseOf(d.join.dihedral, d.panel.span);
+  const auto& dihedral = d.join.dihedral;
+  if (dihedral.by == DihedralBy::projected && (dihedral.value > d.panel.span || dihedral.value < 0.6 * d.panel.span))
+    out.push_back({"join.projected",
+                   Severity::serious,
+                   Stage::joins,
+                   "The span from above does not fit the panel",
+                   fmt::format("{} from above, and {} along the panel", told(dihedral.value, Quantity::length, d.unit),
+                               told(d.panel.span, Quantity::length, d.unit)),
+                   "Give the span as it is seen from above, not longer than the panel is; or the rise, or the angle.",
+                   {},
+                   {"join.dihedral.projected", "panel.span"}});
+  const double rise = dihedral.by == DihedralBy::rise ? dihedral.value : 0;
   if (std::abs(rise) <= 0.8 * d.panel.span) return;
   out.push_back({"join.rise",
                  Severity::serious,
