@@ -1,4 +1,5 @@
 #include "app/board.h"
+#include "app/plan_ink.h"
 #include "core/geometry/polyline.h"
 #include "core/measure/length_text.h"
 #include <QApplication>
@@ -354,6 +355,28 @@ void Board::resizeEvent(QResizeEvent*) {
 const Rib& Board::chosenRib() const {
   const TruePanel& p = panel();
   return p.rib(std::clamp(standpoint.rib(), p.ribs.front().number, p.ribs.back().number));
+}
+
+void Board::drawTracedPlan(Ink& ink, const ShapedSection& shaped, bool tip, double chord) const {
+  if (!shaped.trace || !standpoint.underlay()) return;
+  const TrueWing& wing = document.wing();
+  for (const Reading& r : wing.design.plan.readings) {
+    if (r.kind != ReadingKind::upperSurface || r.number != (tip ? 2 : 1)) continue;
+    const auto i = static_cast<std::size_t>(r.sheet - 1);
+    const PlanImage* image = document.planImages().image(i);
+    if (!image || i >= wing.plan.sheets.size()) return;
+    const auto toPlan = [&](double x, double y) -> Point {
+      const Point b = board(QPointF(x, y)) / chord;
+      return shaped.trace->placed.toPlan(Point(mirrored() ? 1 - b.x() : b.x(), b.y()));
+    };
+    const Point o = toPlan(0, 0), x = toPlan(1, 0) - o, y = toPlan(0, 1) - o;
+    Eigen::Matrix3d view;
+    view << x.x(), y.x(), o.x(), x.y(), y.y(), o.y(), 0, 0, 1;
+    const QRect area =
+        QRectF(screen(Point(-0.05, 0.16) * chord), screen(Point(1.05, -0.14) * chord)).normalized().toAlignedRect() &
+        rect();
+    return drawPlan(ink.painter, *image, wing.plan.sheets[i].map().inverse() * view, area, look.accent, 0.8);
+  }
 }
 
 } // namespace eup::app

@@ -79,6 +79,8 @@ protected:
   const TruePanel& panel() const { return document.panelOfRib(standpoint.rib()); }
   PanelId here() const { return document.panelIdOf(standpoint.rib()); }
   const Rib& chosenRib() const;
+  /// The plan's own ink under a section that was traced from it, drawn at that chord with its nose at the origin.
+  void drawTracedPlan(Ink& ink, const ShapedSection& shaped, bool tip, double chord) const;
   bool mirrored() const { return standpoint.hand() == ShownHand::left; }
   /// Whether arrow keys move something now; Alt with them is then fine movement, not the next rib.
   virtual bool takesArrows() const { return focused.has_value(); }

@@ -1,4 +1,3 @@
-#include "app/plan_ink.h"
 #include "app/stage_boards.h"
 #include "core/design/decisions.h"
 #include "core/geometry/polyline.h"
@@ -55,34 +54,6 @@ Box RibBoard::content() const {
   return box;
 }
 
-/// The plan's own ink under a root or tip rib whose section was traced from it.
-void RibBoard::drawUnderlay(Ink& ink) const {
-  const TrueWing& aircraft = document.wing();
-  const Rib& r = rib();
-  if (!standpoint.underlay() || r.kind == RibKind::main) return;
-  const bool tip = r.kind == RibKind::tip;
-  const ShapedSection& shaped = tip ? panel().tipShape : panel().rootShape;
-  if (!shaped.trace) return;
-  for (const Reading& reading : aircraft.design.plan.readings) {
-    if (reading.kind != ReadingKind::upperSurface || reading.number != (tip ? 2 : 1)) continue;
-    const auto i = static_cast<std::size_t>(reading.sheet - 1);
-    const PlanImage* image = document.planImages().image(i);
-    if (!image || i >= aircraft.plan.sheets.size()) return;
-    const double c = r.frame.chord;
-    const auto toPlan = [&](double x, double y) -> Point {
-      const Point b = board(QPointF(x, y));
-      return shaped.trace->placed.toPlan(Point(mirrored() ? c - b.x() : b.x(), b.y()) / c);
-    };
-    const Point o = toPlan(0, 0), x = toPlan(1, 0) - o, y = toPlan(0, 1) - o;
-    Eigen::Matrix3d view;
-    view << x.x(), y.x(), o.x(), x.y(), y.y(), o.y(), 0, 0, 1;
-    const QRect area =
-        QRectF(screen(Point(-0.05 * c, 0.13 * c)), screen(Point(1.05 * c, -0.1 * c))).normalized().toAlignedRect() &
-        rect();
-    return drawPlan(ink.painter, *image, aircraft.plan.sheets[i].map().inverse() * view, area, look.accent, 0.75);
-  }
-}
-
 void RibBoard::draw(Ink& ink) const {
   const TruePanel& w = panel();
   const Rib& r = rib();
@@ -102,7 +73,8 @@ void RibBoard::draw(Ink& ink) const {
     ink.region(flip({foot.outline}), look.balsa, look.ink, 1.2);
     ink.line(onBoard(foot.breakFrom), onBoard(foot.breakTo), look.wrong, 1.4, Qt::DashLine); // broken off along here
   }
-  drawUnderlay(ink);
+  if (r.kind != RibKind::main) // the sections at the ends may have been traced
+    drawTracedPlan(ink, r.kind == RibKind::tip ? w.tipShape : w.rootShape, r.kind == RibKind::tip, r.frame.chord);
   for (const Notch& n : r.notches) ink.region(flip({n.shape}), look.hardwood, look.accent, 1.4);
   for (const Slot& s : r.slots)
     ink.region(flip({s.shape}), QColor(look.hardwood.red(), look.hardwood.green(), look.hardwood.blue(), 110),

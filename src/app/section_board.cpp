@@ -1,4 +1,3 @@
-#include "app/plan_ink.h"
 #include "app/stage_boards.h"
 #include "core/geometry/polyline.h"
 #include "core/section/naca.h"
@@ -63,32 +62,6 @@ std::vector<SectionBoard::Other> SectionBoard::others() const {
   return out;
 }
 
-/// The plan behind a traced section, so that the curve can be seen against the ink it was read from.
-void SectionBoard::drawUnderlay(Ink& ink) const {
-  const TruePanel& w = panel();
-  const bool tip = standpoint.tipSection();
-  const ShapedSection& shaped = tip ? w.tipShape : w.rootShape;
-  if (!shaped.trace || !standpoint.underlay()) return;
-  for (const Reading& r : document.wing().design.plan.readings) {
-    if (r.kind != ReadingKind::upperSurface || r.number != (tip ? 2 : 1)) continue;
-    const auto i = static_cast<std::size_t>(r.sheet - 1);
-    const PlanImage* image = document.planImages().image(i);
-    if (!image || i >= document.wing().plan.sheets.size()) return;
-    const auto toPlan = [&](double x, double y) {
-      const Point b = board(QPointF(x, y)) / chord();
-      return shaped.trace->placed.toPlan(Point(mirrored() ? 1 - b.x() : b.x(), b.y()));
-    };
-    const Point o = toPlan(0, 0), x = toPlan(1, 0) - o, y = toPlan(0, 1) - o;
-    Eigen::Matrix3d view;
-    view << x.x(), y.x(), o.x(), x.y(), y.y(), o.y(), 0, 0, 1;
-    const QRect area = QRectF(screen(Point(-0.05, 0.16) * chord()), screen(Point(1.05, -0.14) * chord()))
-                           .normalized()
-                           .toAlignedRect() &
-                       rect();
-    return drawPlan(ink.painter, *image, document.wing().plan.sheets[i].map().inverse() * view, area, look.accent, 0.8);
-  }
-}
-
 void SectionBoard::draw(Ink& ink) const {
   const TruePanel& w = panel();
   const bool tip = standpoint.tipSection();
@@ -97,7 +70,7 @@ void SectionBoard::draw(Ink& ink) const {
   const double c = chord();
   const auto all = others();
   ink.loop(placed(outlineOf(s)), look.balsa, look.ink, 1.5);
-  drawUnderlay(ink);
+  drawTracedPlan(ink, tip ? w.tipShape : w.rootShape, tip, c);
   ink.line(placed(Point(-0.02, 0)), placed(Point(1.02, 0)), look.faint, 1, Qt::DashDotLine);
   Polyline middle;
   for (std::size_t i = section_grid::noseSteps; i < s.upper.size(); ++i)

@@ -29,7 +29,6 @@ private:
   Point placed(const Point& fraction) const;
   Polyline placed(const Polyline& line) const;
   std::vector<Other> others() const;
-  void drawUnderlay(Ink& ink) const;
   void drawDifference(Ink& ink, const std::vector<Other>& all) const;
   void drawNose(Ink& ink) const;
 };
@@ -75,7 +74,6 @@ private:
     double scale;
   };
   std::vector<Small> small() const;
-  void drawUnderlay(Ink& ink) const;
   Point onBoard(const Point& chordAxes) const;
 };
 

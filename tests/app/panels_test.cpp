@@ -157,5 +157,74 @@ TEST_F(PanelStage, EveryStageTurnsToThePanelOfTheRib) {
   EXPECT_EQ(design().inner().spars.size(), 1u);
 }
 
+/// Setting up is decided and told panel by panel: packing, feet, and what the bench gets.
+class SettingUpStage : public WindowTest {
+protected:
+  SettingUpStage() {
+    window->openDemo("tarnbrook-2000");
+    stage(6);
+    press("panel 2");
+  }
+  QString working(const char* key) {
+    FigureRow* row = window->findChild<FollowsPanel*>()->reveal(key);
+    QApplication::processEvents();
+    QApplication::sendPostedEvents(nullptr, QEvent::DeferredDelete); // what was shown before
+    return row ? row->findChild<QLabel*>("workingText")->text() : QString();
+  }
+};
+
+TEST_F(SettingUpStage, PacksWithWhatIsAtHand) {
+  EXPECT_TRUE(working("setup.12.le").contains("pack with 3 + 1.5 + 0.8")) << working("setup.12.le").toStdString();
+  type("join.packing", "1; 2.5 mm; 3/16\"");
+  ASSERT_EQ(design().at({0, 1}).join.packing.size(), 3u);
+  EXPECT_NEAR(design().at({0, 1}).join.packing[2], 4.7625, 1e-9);
+  EXPECT_TRUE(working("setup.12.le").contains("2 × 2.5")) << working("setup.12.le").toStdString();
+  EXPECT_EQ(design().inner().join.packing.size(), 7u) << "the other panels keep theirs";
+  type("join.packing", "thick");
+  EXPECT_TRUE(problem().contains("thick")) << problem().toStdString();
+  EXPECT_EQ(design().at({0, 1}).join.packing.size(), 3u);
+}
+
+TEST_F(SettingUpStage, StandsOnFeetThatAreDrawn) {
+  const QImage before = board()->grab().toImage();
+  EXPECT_EQ(window->findChild<QLineEdit*>("join.footWidth"), nullptr);
+  const double packing = figure("setup.12.le");
+  QTest::mouseClick(find<QCheckBox>("join.feet"), Qt::LeftButton, {}, {8, 8});
+  EXPECT_TRUE(design().at({0, 1}).join.feet);
+  EXPECT_NEAR(figure("setup.12.le"), packing + 3, 1e-9) << "the panel stands on them, off the board";
+  EXPECT_GT(figure("setup.12.footFront"), 3);
+  EXPECT_NE(board()->grab().toImage(), before);
+  type("join.footClearance", "6");
+  EXPECT_NEAR(figure("setup.12.le"), packing + 6, 1e-9);
+  type("join.footWidth", "5");
+  window->standpoint().setRib(12);
+  stage(4);
+  EXPECT_FALSE(board()->grab().isNull());
+  EXPECT_EQ(window->document().undoName(), "Foot width");
+  // They go to the bench with their ribs.
+  QTemporaryDir dir;
+  ExportOrder order;
+  order.formats = {ExportFormat::svg};
+  EXPECT_TRUE(window->exportTo(dir.path(), order));
+  EXPECT_EQ(QDir(dir.path()).entryList({"*setting-up*"}).size(), 2);
+}
+
+TEST_F(SettingUpStage, TellsAJoinThatDoesNotFitAndKeepsTheLastGoodWing) {
+  type("join.dihedral.projected", "345");
+  EXPECT_TRUE(window->document().possible());
+  stage(3);
+  type("panel.span", "200");
+  EXPECT_FALSE(window->document().possible());
+  bool told = false;
+  for (const Finding& f : window->document().findings()) told = told || f.key == "join.projected";
+  EXPECT_TRUE(told);
+  EXPECT_FALSE(board()->grab().isNull()) << "the last good wing stays on the board";
+  QTemporaryDir dir;
+  const QString path = dir.filePath("odd.euptera");
+  EXPECT_TRUE(window->saveTo(path));
+  EXPECT_TRUE(window->openFile(path)) << window->message().toStdString();
+  EXPECT_DOUBLE_EQ(design().at({0, 1}).panel.span, 200);
+}
+
 } // namespace
 } // namespace eup::app::test

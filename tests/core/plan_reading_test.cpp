@@ -229,6 +229,19 @@ TEST(Judging, LaysOutAPanelForEveryJointThatWasRead) {
   const Design used = withReadings(Design{}, judged).design;
   ASSERT_EQ(used.wings[0].panels.size(), 3u);
   EXPECT_TRUE(std::holds_alternative<TrueWing>(work(used)));
+  // The points for the other hand follow each panel's own line: bent at the joints, not run on from the root.
+  const auto points = referencePoints(judged.hands[0]);
+  const auto at = [&](const std::string& name) {
+    const auto found =
+        std::find_if(points.begin(), points.end(), [&](const ReferencePoint& p) { return p.name == name; });
+    EXPECT_NE(found, points.end()) << name;
+    return found == points.end() ? ReferencePoint{} : *found;
+  };
+  EXPECT_NEAR(at("TE at joint 1").t, 360, 0.5);
+  const double straight = at("TE at the root").x + (at("TE at joint 1").x - at("TE at the root").x) / 360 * 600;
+  EXPECT_NEAR(straight - at("TE at the tip").x, 240 * 0.12, 1.0)
+      << "the trailing edge turns in by 0.12 a mm beyond joint 1";
+  EXPECT_EQ(points.size(), 12u);
   // Bays are judged panel by panel.
   EXPECT_NE(find(judged, "spacing"), nullptr);
   EXPECT_NE(find(judged, "spacing.panel2"), nullptr);
@@ -279,6 +292,21 @@ TEST(AnotherSpan, ScalesShapeAndStepsStock) {
   EXPECT_EQ(stepped.design.inner().ribs.thickness, 3);
   EXPECT_GE(changesBetween(d, stepped.design).size(), 10u);
   EXPECT_FALSE(stepped.notes.empty());
+}
+
+TEST(AnotherSpan, ScalesEveryPanel) {
+  const Design d = demoDesign("tarnbrook-2000");
+  ASSERT_NEAR(halfSpanOf(d.wings[0]), 1000, 1e-9);
+  const Design small = atHalfSpan(d, 500, StockRule::keep).design;
+  EXPECT_NEAR(halfSpanOf(small.wings[0]), 500, 1e-9);
+  for (int k = 0; k < 3; ++k) {
+    const PanelDesign &was = d.at({0, k}), &is = small.at({0, k});
+    EXPECT_NEAR(is.panel.span, was.panel.span / 2, 1e-9);
+    EXPECT_NEAR(is.panel.tipChord, was.panel.tipChord / 2, 1e-9);
+    EXPECT_NEAR(is.panel.tipSetback, was.panel.tipSetback / 2, 1e-9);
+    EXPECT_EQ(is.join.dihedral, was.join.dihedral) << "an angle stays";
+    EXPECT_EQ(is.spars, was.spars);
+  }
 }
 
 TEST(AnotherSpan, SoldSizesAreTheNearestByRatio) {

@@ -24,11 +24,6 @@ struct PanelBrief : PanelDesign {
 /// A wing's panels from the middle outwards. The design is not empty (see `Design::wings`).
 std::vector<PanelBrief> briefsOf(const Design& design, int wing);
 
-/// The single brief of the main wing's innermost panel.
-inline PanelBrief innerBrief(const Design& design) {
-  return briefsOf(design, 0).front();
-}
-
 /// Where a panel's decisions stand: "wings.0.panels.1.".
 std::string pathOf(PanelId id);
 /// The path without that; as it is when it belongs to no panel.

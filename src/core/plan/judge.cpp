@@ -466,36 +466,4 @@ Plan withVerdict(const Plan& plan, const std::string& key, bool take) {
   return out;
 }
 
-std::vector<ReferencePoint> referencePoints(const DrawnHand& hand) {
-  std::vector<ReferencePoint> out;
-  if (hand.stations.size() < 2) return out;
-  const double root = hand.stations.front().second, tip = hand.stations.back().second;
-  const auto both = [&](const ReadLine* l, const std::string& words) {
-    if (!l) return;
-    out.push_back({words + " at the root", root, l->at(root)});
-    out.push_back({words + " at the tip", tip, l->at(tip)});
-  };
-  both(hand.line(ReadingKind::leadingEdge), "LE");
-  both(hand.line(ReadingKind::trailingEdge), "TE");
-  for (const ReadLine& l : hand.lines)
-    if (l.kind == ReadingKind::spar && l.panel == 1) both(&l, fmt::format("spar {}", l.number));
-  return out;
-}
-
-std::optional<TracedSection> tracedFromPlan(const Plan& plan, const std::vector<LaidSheet>& sheets, int number) {
-  TracedSection t;
-  t.name = number == 2 ? "tip, traced" : "root, traced";
-  for (const Reading& r : plan.readings) {
-    if (r.number != number) continue;
-    Polyline* surface = r.kind == ReadingKind::upperSurface   ? &t.upper
-                        : r.kind == ReadingKind::lowerSurface ? &t.lower
-                                                              : nullptr;
-    if (!surface) continue;
-    const Polyline p = inMm(r, sheets);
-    surface->insert(surface->end(), p.begin(), p.end());
-  }
-  if (t.upper.empty() || t.lower.empty()) return {};
-  return t;
-}
-
 } // namespace eup

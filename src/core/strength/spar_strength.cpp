@@ -96,7 +96,6 @@ static std::optional<double> capMiddles(const Spar& spar, const SparLine& line, 
 Strength strengthOf(const PanelBrief& d, const std::vector<SparLine>& lines, const SpanLoad& load) {
   Strength out;
   out.load = load;
-  out.inboard = d.inboard;
   for (const SparLine& line : lines) {
     SparStrength s;
     s.spar = line.index;

@@ -55,7 +55,6 @@ double webShearFlow(double shear, double moment, double depth, double depthChang
 struct Strength {
   SpanLoad load;
   std::vector<SparStrength> spars;
-  double inboard = 0;       ///< mm of true span inside the panel
   double rootStiffness = 0; ///< ΣEI
   double tipDeflection = 0; ///< mm against its root held fast, bending alone: ∬ M / ΣEI
   double tipSlope = 0;      ///< rad, the same way
