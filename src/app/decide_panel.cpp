@@ -1,5 +1,6 @@
 #include "app/decide_panel.h"
 #include "app/section_tools.h"
+#include "core/design/wing_edit.h"
 #include "core/loft/panel_edit.h"
 #include "core/measure/length_text.h"
 #include <QCheckBox>
@@ -104,9 +105,12 @@ std::vector<std::string> DecidePanel::groupsOfStage() const {
     if (!innermost && panel.panel.continues) return {"Tip section"}; // its root is the tip of the panel inside
     return {"Root section", "Tip section"};
   case Stage::panels:
-    return {"Panel", "Ribs", "Wing"};
+    out = {"Panel", "Ribs"};
+    if (here().panel + 1 == static_cast<int>(document.shownDesign().panels.size())) out.push_back("Tip");
+    out.insert(out.end(), {"Wing", "Model"});
+    return out;
   case Stage::ribs:
-    out = {"Ribs", "Sheeting", "Cap strips", "Leading edge", "Trailing edge"};
+    out = {"Ribs", "Riblets", "Sheeting", "Cap strips", "Leading edge", "Trailing edge"};
     out.insert(out.end(), spars.begin(), spars.end());
     return out;
   case Stage::spars:
@@ -114,7 +118,7 @@ std::vector<std::string> DecidePanel::groupsOfStage() const {
     out.push_back("Loads");
     return out;
   case Stage::joins:
-    return {innermost ? "Centre join" : "Join"};
+    return {innermost ? "Centre join" : "Join", "Joiner"};
   }
   return out;
 }
@@ -132,10 +136,12 @@ void DecidePanel::refresh() {
   const PanelId id = here();
   std::string now = (document.design().unit == LengthUnit::inch ? "inch|" : "mm|") + open + "|" +
                     std::to_string(groups.size()) + "|" + name(standpoint.stage()) + "|" + pathOf(id) +
-                    std::to_string(document.design().wings.front().panels.size());
+                    std::to_string(document.shownDesign().panels.size()) + "|" +
+                    std::to_string(document.design().wings.size());
   if (standpoint.stage() == Stage::panels) now += "|" + std::to_string(standpoint.rib()); // where it would be cut
   for (Decision& d : decisionsOf(document.design()))
-    if (d.group == open && d.applies && panelOfPath(d.path).value_or(id) == id) {
+    if (d.group == open && d.applies && panelOfPath(d.path).value_or(id) == id &&
+        wingOfPath(d.path).value_or(id.wing) == id.wing) {
       now += "|" + d.path;
       shown.push_back(std::move(d));
     }
@@ -146,9 +152,70 @@ void DecidePanel::refresh() {
   fill(shown);
 }
 
+/// A row of buttons, one a wing, for an aircraft of several.
+void DecidePanel::addWingRow(QGridLayout* strip, int row) {
+  const auto& wings = document.design().wings;
+  if (wings.size() < 2) return;
+  auto* line = new QHBoxLayout;
+  line->setSpacing(2);
+  for (std::size_t i = 0; i < wings.size(); ++i) {
+    auto* button = new QToolButton(tabs);
+    button->setProperty("tab", true);
+    button->setCheckable(true);
+    button->setFocusPolicy(Qt::StrongFocus);
+    const QString name = QString::fromStdString(wings[i].name);
+    button->setText(QFontMetrics(font()).elidedText(name, Qt::ElideRight, wings.size() > 3 ? 66 : 96));
+    button->setToolTip(name);
+    button->setAccessibleName(tr("Work on the %1").arg(name));
+    button->setObjectName(QString("wing %1").arg(i + 1));
+    button->setChecked(static_cast<int>(i) == document.shownWing());
+    connect(button, &QToolButton::clicked, this, [this, i] {
+      standpoint.setRib(1);
+      document.showWing(static_cast<int>(i));
+      refresh();
+    });
+    line->addWidget(button);
+  }
+  line->addStretch();
+  strip->addLayout(line, row, 0, 1, 4);
+}
+
+/// What changes which wings there are.
+void DecidePanel::addWingTools(QGridLayout* under, int line) {
+  auto* add = new CalmCombo(form);
+  add->setObjectName("addWing");
+  add->setAccessibleName(tr("Add a wing to the model"));
+  add->setFocusPolicy(Qt::StrongFocus);
+  add->addItem(tr("Add a wing …"));
+  for (const WingKind kind : {WingKind::second, WingKind::tailplane, WingKind::canard, WingKind::fin})
+    add->addItem(QString::fromUtf8(wingKindChoices[static_cast<std::size_t>(kind)].label.data()),
+                 static_cast<int>(kind));
+  connect(add, &QComboBox::activated, this, [this, add](int index) {
+    if (index == 0) return;
+    const auto next = withWingAdded(document.design(), static_cast<WingKind>(add->itemData(index).toInt()));
+    add->setCurrentIndex(0);
+    if (!next) return Q_EMIT refused(QString::fromStdString(next.problem().cause));
+    standpoint.setRib(1);
+    document.edit(tr("Add a %1").arg(add->itemText(index)), next.value());
+    document.showWing(static_cast<int>(next.value().wings.size()) - 1);
+  });
+  under->addWidget(add, line, 0);
+  auto* drop = new QPushButton(tr("Take it out"), form);
+  drop->setObjectName("dropWing");
+  drop->setEnabled(document.shownWing() > 0);
+  connect(drop, &QPushButton::clicked, this, [this] {
+    const QString name = QString::fromStdString(document.shownDesign().name);
+    const auto next = withWingTakenOut(document.design(), document.shownWing());
+    if (!next) return Q_EMIT refused(QString::fromStdString(next.problem().cause));
+    standpoint.setRib(1);
+    document.edit(tr("Take out the %1").arg(name), next.value());
+  });
+  under->addWidget(drop, line, 1, 1, 2);
+}
+
 /// A row of buttons, one a panel, for a wing of several.
 void DecidePanel::addPanelRow(QGridLayout* strip, int row) {
-  const WholeWing& wing = document.wing().main();
+  const WholeWing& wing = document.shown();
   if (wing.panels.size() < 2) return;
   auto* line = new QHBoxLayout;
   line->setSpacing(2);
@@ -176,7 +243,7 @@ void DecidePanel::addPanelTools(QGridLayout* under, int line) {
   under->addLayout(grid, line, 0, 1, 3);
   const PanelId id = here();
   const TruePanel& panel = document.panelOfRib(standpoint.rib());
-  const int count = static_cast<int>(document.design().wings.front().panels.size());
+  const int count = static_cast<int>(document.shownDesign().panels.size());
   const auto add = [&](const QString& text, const char* name, int row, int at, int wide, bool on, auto make,
                        bool follow) {
     auto* b = new QPushButton(text, form);
@@ -186,7 +253,7 @@ void DecidePanel::addPanelTools(QGridLayout* under, int line) {
       const Result<Design> next = make(document.design());
       if (!next) return Q_EMIT refused(QString::fromStdString(next.problem().cause));
       document.edit(text, next.value());
-      if (follow) standpoint.setRib(document.wing().main().panels.back().design.firstRib);
+      if (follow) standpoint.setRib(document.shown().panels.back().design.firstRib);
     });
     grid->addWidget(b, row, at, 1, wide);
   };
@@ -236,9 +303,10 @@ void DecidePanel::rebuild(const std::vector<Decision>& shown) {
       if (standpoint.stage() == Stage::sections) standpoint.setTipSection(name == "Tip section");
       refresh();
     });
-    strip->addWidget(tab, static_cast<int>(i) / 3 + 1, static_cast<int>(i) % 3);
+    strip->addWidget(tab, static_cast<int>(i) / 3 + 2, static_cast<int>(i) % 3);
   }
-  addPanelRow(strip, 0);
+  addWingRow(strip, 0);
+  addPanelRow(strip, 1);
   strip->setColumnStretch(3, 1);
 
   form = new QWidget(this);
@@ -295,6 +363,7 @@ void DecidePanel::rebuild(const std::vector<Decision>& shown) {
     grid->addWidget(tools, line++, 0, 1, 3);
   }
   if (standpoint.stage() == Stage::panels && group[Stage::panels] == "Panel") addPanelTools(grid, line);
+  if (standpoint.stage() == Stage::panels && group[Stage::panels] == "Wing") addWingTools(grid, line);
   column->addWidget(tabs);
   column->addWidget(form);
   if (!focusPath.empty() && rows.contains(focusPath)) rows[focusPath].editor->setFocus();
@@ -357,7 +426,9 @@ void DecidePanel::type(const std::string& path, const QString& text) {
 
 void DecidePanel::nudge(const std::string& path, int steps, Qt::KeyboardModifiers modifiers) {
   const auto decision = decisionAt(document.design(), path);
-  if (!decision || decision->kind == DecisionKind::text || decision->kind == DecisionKind::stations) return;
+  if (!decision || decision->kind == DecisionKind::text || decision->kind == DecisionKind::stations ||
+      decision->kind == DecisionKind::numbers)
+    return;
   const bool whole = decision->kind == DecisionKind::count;
   const double factor = modifiers & Qt::ShiftModifier ? 10 : modifiers & Qt::AltModifier && !whole ? 0.1 : 1;
   const auto next = decideValue(document.design(), path,
@@ -382,6 +453,10 @@ QWidget* DecidePanel::editorOf(const std::string& path) const {
 void DecidePanel::focusDecision(const std::string& path) {
   const auto decision = decisionAt(document.design(), path);
   if (!decision) return;
+  if (const auto wing = wingOfPath(path); wing && *wing != document.shownWing()) {
+    standpoint.setRib(1);
+    document.showWing(*wing);
+  }
   if (const auto panel = panelOfPath(path); panel && !(*panel == here()))
     standpoint.setRib(document.wing().at(*panel).design.firstRib);
   auto groups = groupsOfStage();

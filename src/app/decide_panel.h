@@ -53,6 +53,8 @@ Q_SIGNALS:
 
 private:
   PanelId here() const;
+  void addWingRow(QGridLayout* strip, int row);
+  void addWingTools(QGridLayout* under, int line);
   void addPanelRow(QGridLayout* strip, int row);
   void addPanelTools(QGridLayout* under, int line);
   void refresh();

@@ -1,6 +1,7 @@
 #include "app/document.h"
 #include "core/design/design_file.h"
 #include "core/files/text_file.h"
+#include <algorithm>
 #include <QDir>
 #include <QFileInfo>
 
@@ -37,7 +38,16 @@ void Document::follow() {
     isPossible = false;
     if (!lastGood) lastGood = std::make_unique<TrueWing>(std::get<TrueWing>(work(Design{})));
   }
+  onBoard = std::clamp(onBoard, 0, static_cast<int>(std::min(present.wings.size(), lastGood->wings.size())) - 1);
   images.follow(present.plan, folderOf(filePath));
+}
+
+void Document::showWing(int number) {
+  const int most = static_cast<int>(std::min(present.wings.size(), lastGood->wings.size())) - 1;
+  const int next = std::clamp(number, 0, most);
+  if (next == onBoard) return;
+  onBoard = next;
+  Q_EMIT changed();
 }
 
 void Document::edit(const QString& name, Design next, const QString& merge) {
@@ -83,6 +93,7 @@ void Document::replace(Design design, const QString& path, bool asSaved) {
   lastMerge.clear();
   filePath = path;
   lastGood.reset();
+  onBoard = 0;
   follow();
   Q_EMIT replaced();
   Q_EMIT changed();

@@ -18,8 +18,13 @@ public:
   const Design& design() const { return present; }
   /// The last wing that could be built: of the design as it is, unless that contradicts itself.
   const TrueWing& wing() const { return *lastGood; }
-  /// The panel that a rib belongs to, in the last good wing and in the design as it stands.
-  const TruePanel& panelOfRib(int rib) const { return wing().main().panelOfRib(rib); }
+  /// Which of the aircraft's wings is on the board, counted from 0; and what it is.
+  int shownWing() const { return onBoard; }
+  void showWing(int number);
+  const WholeWing& shown() const { return wing().wing(onBoard); }
+  const Wing& shownDesign() const { return design().wings.at(static_cast<std::size_t>(onBoard)); }
+  /// The panel of that wing that a rib belongs to, in the last good wing and in the design as it stands.
+  const TruePanel& panelOfRib(int rib) const { return shown().panelOfRib(rib); }
   PanelId panelIdOf(int rib) const;
   /// Whether `wing` is of the design as it stands.
   bool possible() const { return isPossible; }
@@ -67,6 +72,7 @@ private:
   Design present, saved;
   std::unique_ptr<TrueWing> lastGood;
   bool isPossible = true;
+  int onBoard = 0;
   std::vector<Finding> present_findings;
   std::vector<Step> past, future;
   QString lastMerge, filePath;

@@ -156,10 +156,11 @@ FollowsPanel::FollowsPanel(Document& d, Standpoint& s, QWidget* parent) : QWidge
 
 std::vector<const Figure*> FollowsPanel::shownFigures() const {
   std::vector<const Figure*> out;
-  const int rib = std::clamp(standpoint.rib(), 1, document.wing().main().ribCount());
+  const int rib = std::clamp(standpoint.rib(), 1, document.shown().ribCount());
   const int panel = document.panelOfRib(rib).design.id.panel;
   for (const Figure& f : document.wing().figures)
-    if (f.stage == standpoint.stage() && (!f.rib || *f.rib == rib) && (!f.panel || *f.panel == panel))
+    if (f.stage == standpoint.stage() && (f.stage == Stage::plan || f.wing == document.shownWing()) &&
+        (!f.rib || *f.rib == rib) && (!f.panel || *f.panel == panel))
       out.push_back(&f);
   return out;
 }
@@ -203,7 +204,10 @@ void FollowsPanel::rebuildFindings() {
     }
     if (f.rib) {
       auto* go = new QPushButton(tr("Show R%1").arg(*f.rib), card);
-      connect(go, &QPushButton::clicked, this, [this, rib = *f.rib] { standpoint.setRib(rib); });
+      connect(go, &QPushButton::clicked, this, [this, rib = *f.rib, wing = f.wing] {
+        document.showWing(wing);
+        standpoint.setRib(rib);
+      });
       buttons->addWidget(go);
     }
     buttons->addStretch();
@@ -220,7 +224,7 @@ void FollowsPanel::refresh() {
   bool ofRib = false;
   for (const Figure* f : figures) now += "|" + kindOf(f->key), ofRib = ofRib || f->rib;
   heading->setText(ofRib ? tr("FOLLOWS, AT R%1 · open a figure to see its working")
-                               .arg(std::clamp(standpoint.rib(), 1, document.wing().main().ribCount()))
+                               .arg(std::clamp(standpoint.rib(), 1, document.shown().ribCount()))
                          : tr("FOLLOWS · open a figure to see its working"));
 
   // What moved by this change, for figures that were there before.
@@ -281,6 +285,7 @@ FigureRow* FollowsPanel::reveal(const std::string& key) {
   const Figure* f = document.wing().figure(key);
   if (!f) return nullptr;
   const Stage stage = f->stage;
+  if (stage != Stage::plan && f->wing != document.shownWing()) document.showWing(f->wing);
   if (f->rib)
     standpoint.setRib(*f->rib);
   else if (f->panel && *f->panel != document.panelOfRib(standpoint.rib()).design.id.panel)

@@ -33,7 +33,7 @@ QString JoinBoard::subheading() const {
 }
 
 Box JoinBoard::content() const {
-  const WholeWing& wing = document.wing().main();
+  const WholeWing& wing = document.shown();
   const double span = reach();
   const double from = standpoint.hand() == ShownHand::right ? -0.12 * span : -1.02 * span,
                to = standpoint.hand() == ShownHand::left ? 0.12 * span : 1.02 * span;
@@ -48,7 +48,7 @@ Box JoinBoard::content() const {
 /// What the picture spans on one side: at the centre the whole half, further out the two panels that meet.
 double JoinBoard::reach() const {
   const TruePanel& w = panel();
-  if (w.join.centre) return document.wing().main().planform.halfSpan;
+  if (w.join.centre) return document.shown().planform.halfSpan;
   return w.loft.span() + inside()->loft.span();
 }
 
@@ -86,7 +86,7 @@ Point JoinBoard::drawPanel(Ink& ink, const TruePanel& w, double side, const Poin
 /// Seen from behind, the right half lies to the right. Underside and top of the thickest place, rib by rib.
 void JoinBoard::drawHalf(Ink& ink, double side) const {
   const TruePanel& w = panel();
-  const WholeWing& wing = document.wing().main();
+  const WholeWing& wing = document.shown();
   const double span = reach();
   const bool centre = w.join.centre;
   const bool propped = !centre || !w.join.otherFlat || side > 0 || standpoint.hand() == ShownHand::left;
@@ -105,6 +105,15 @@ void JoinBoard::drawHalf(Ink& ink, double side) const {
       const TruePanel& outer = wing.panels[k];
       from = drawPanel(ink, outer, side, from, angle + outer.join.gamma - w.join.gamma, true, nullptr);
     }
+  if (w.joiner) {
+    const auto place = [&](double t) -> Point {
+      const double z = w.joiner->middle.at(t).y();
+      return root +
+             Point(side * (t * std::cos(angle) - z * std::sin(angle)), t * std::sin(angle) + z * std::cos(angle));
+    };
+    ink.line(place(0), place(w.joiner->reach * std::cos(w.joiner->slope)), look.accent, 4);
+  }
+  if (centre && !w.design.mirrored) return; // a fin's root is propped by nothing
   if (!propped) return;
   const double wide = 0.035 * span, block = w.join.block.height;
   ink.loop(rectangle({underTip.x() - wide / 2 - side * wide / 2, 0},
@@ -125,7 +134,13 @@ void JoinBoard::drawHalf(Ink& ink, double side) const {
 void JoinBoard::drawBrace(Ink& ink, const Point& at, double room) const {
   const TruePanel& w = panel();
   if (!w.join.brace) {
-    ink.text(at, tr("No brace"), look.faint, {}, Qt::AlignLeft, 13, true);
+    ink.text(
+        at,
+        !w.design.mirrored && w.join.centre ? tr("A fin's root meets no other half")
+        : w.joiner
+            ? tr("Joined by a rod: %1 across, legs %2").arg(len(w.design.join.joiner.diameter), len(w.joiner->reach))
+            : tr("No brace"),
+        look.faint, {}, Qt::AlignLeft, 13, true);
     return;
   }
   const Brace& b = *w.join.brace;
@@ -181,6 +196,7 @@ void JoinBoard::drawPacking(Ink& ink, const Point& at, double room) const {
   int row = 0;
   const int rows = supports.at.size() > 4 ? 3 : 2; // of words, so that they do not run into each other
   for (const Support& s : supports.at) {
+    if (!s.there) continue;
     const Point p = place({s.x, 0});
     ink.line({p.x(), foot.y()}, {p.x(), foot.y() + s.height * k}, look.accent, 3);
     const double down = (row++ % rows) * 46;
@@ -193,12 +209,13 @@ void JoinBoard::drawPacking(Ink& ink, const Point& at, double room) const {
 }
 
 void JoinBoard::draw(Ink& ink) const {
+  const TruePanel& w = panel();
   const double span = reach();
   const Box box = content();
   ink.line({box.low.x(), 0}, {box.high.x(), 0}, look.ink, 1.8);
   ink.text({box.low.x(), 0}, tr("building board"), look.faint, {0, 16}, Qt::AlignLeft, 11);
-  if (standpoint.hand() != ShownHand::left) drawHalf(ink, 1);
-  if (standpoint.hand() != ShownHand::right) drawHalf(ink, -1);
+  if (standpoint.hand() != ShownHand::left || !w.design.mirrored) drawHalf(ink, 1);
+  if (standpoint.hand() != ShownHand::right && w.design.mirrored) drawHalf(ink, -1);
   const double left = box.low.x() + 0.03 * span, half = box.width() / 2;
   drawBrace(ink, {left, (below + 0.05) * span}, half * 0.82);
   drawPacking(ink, {left + half, (below + 0.05) * span}, half * 0.82);

@@ -17,7 +17,7 @@ Point LayoutBoard::onBoard(double x, double t) const {
 }
 
 Box LayoutBoard::content() const {
-  const WholeWing& wing = document.wing().main();
+  const WholeWing& wing = document.shown();
   Box box;
   const double span = wing.planform.halfSpan;
   double deep = 0, ahead = 0;
@@ -26,8 +26,9 @@ Box LayoutBoard::content() const {
       const ChordFrame f = w.loft.frameAt(t);
       deep = std::max(deep, w.design.setback + f.te.x()), ahead = std::min(ahead, w.design.setback + f.le.x());
     }
-  const double from = standpoint.hand() == ShownHand::right ? 0 : -span,
-               to = standpoint.hand() == ShownHand::left ? 0 : span;
+  const double beyond = wing.panels.back().tip ? wing.panels.back().tip->reach : 0;
+  const double from = standpoint.hand() == ShownHand::right ? 0 : -span - beyond,
+               to = standpoint.hand() == ShownHand::left ? 0 : span + beyond;
   const double room = standpoint.hand() == ShownHand::both ? 0 : 0.14 * span; // for the chords written beside the ends
   box.include(Point(from - room, -deep - 40));
   box.include(Point(to + room, -ahead + 26));
@@ -59,11 +60,27 @@ void LayoutBoard::drawPanel(Ink& ink, const TruePanel& w, double side) const {
           look.stock);
   for (const SparLine& line : w.spars) {
     const Spar& spar = w.design.spars[static_cast<std::size_t>(line.index)];
-    const double half = (spar.kind == SparKind::fullDepth ? spar.sheet : std::max(spar.top.width, spar.bottom.width)) /
-                        2 * line.stretch;
-    const double a = line.middle.root.x(), b = line.middle.tip.x();
-    ink.loop({at(a - half, 0), at(b - half, span), at(b + half, span), at(a + half, 0)}, look.hardwood, edge, 0.8);
+    const auto half = [&](double t) {
+      const Cap top = capAt(spar.top, line.share(t)), bottom = capAt(spar.bottom, line.share(t));
+      const double wide = spar.kind == SparKind::fullDepth
+                              ? spar.sheet
+                              : std::max(top.fitted ? top.width : 0, bottom.fitted ? bottom.width : 0);
+      return wide / 2 * line.stretch;
+    };
+    if (half(0) <= 0) continue;
+    const double end = line.end, a = line.middle.root.x(), b = line.middle.at(end).x();
+    ink.loop({at(a - half(0), 0), at(b - half(end), end), at(b + half(end), end), at(a + half(0), 0)}, look.hardwood,
+             edge, 0.8);
   }
+  for (const Rib& riblet : w.riblets) {
+    const Box wood = boundsOf(riblet.wood);
+    if (wood.empty()) continue;
+    const double a = riblet.t() - riblet.thickness / 2, b = a + riblet.thickness,
+                 front = riblet.frame.fromChord({wood.low.x(), 0}).x(),
+                 back = riblet.frame.fromChord({wood.high.x(), 0}).x();
+    ink.loop({at(front, a), at(front, b), at(back, b), at(back, a)}, look.balsa, edge, 0.8);
+  }
+  drawTip(ink, w, side, edge);
   double named = -1e9; // where the last name stands: names do not run into each other
   for (const Rib& rib : w.ribs) {
     const Box wood = boundsOf(rib.wood);
@@ -83,6 +100,35 @@ void LayoutBoard::drawPanel(Ink& ink, const TruePanel& w, double side) const {
   }
 }
 
+void LayoutBoard::drawTip(Ink& ink, const TruePanel& w, double side, const QColor& edge) const {
+  if (!w.tip) return;
+  const ChordFrame tip = w.loft.frameAt(w.loft.span());
+  const auto place = [&](const Polyline& line) {
+    Polyline out;
+    for (const Point& p : line)
+      out.emplace_back(side * (w.design.inboard + w.loft.span() + p.y()),
+                       -(w.design.setback + tip.fromChord({p.x(), 0}).x()));
+    return out;
+  };
+  if (w.tip->edge.empty()) { // a plate, seen on edge
+    const double from = -w.design.tip.margin, to = tip.chord + w.design.tip.margin, out = w.tip->reach;
+    ink.loop(place({{from, 0}, {from, out}, {to, out}, {to, 0}}), look.balsa, edge, 1);
+    return;
+  }
+  Polyline outer = place(w.tip->edge);
+  if (w.tip->inner.empty()) {
+    ink.loop(outer, look.balsa, edge, 1.2);
+    for (const TipTemplate& one : w.tip->templates) {
+      const Polyline line = place({{one.from, one.beyond}, {one.from + one.chord, one.beyond}});
+      ink.line(line.front(), line.back(), look.faint, 1, Qt::DashLine);
+    }
+    return;
+  }
+  const Polyline inner = place(w.tip->inner);
+  outer.insert(outer.end(), inner.rbegin(), inner.rend());
+  ink.loop(outer, w.design.tip.kind == TipKind::bow ? look.hardwood : look.balsa, edge, 1.2);
+}
+
 /// The plan's own ink over the wing that was made of it; for a hand that it does not draw, turned over.
 void LayoutBoard::drawUnderlay(Ink& ink, double side) const {
   const JudgedPlan& plan = document.wing().plan;
@@ -97,7 +143,7 @@ void LayoutBoard::drawUnderlay(Ink& ink, double side) const {
   const Point o = toPlan({0, 0}), x = toPlan({1, 0}) - o, y = toPlan({0, 1}) - o;
   Eigen::Matrix3d view;
   view << x.x(), y.x(), o.x(), x.y(), y.y(), o.y(), 0, 0, 1;
-  const double span = document.wing().main().planform.halfSpan, deep = document.wing().inner().loft.frameAt(0).chord;
+  const double span = document.shown().planform.halfSpan, deep = document.shown().panels.front().loft.frameAt(0).chord;
   const QRect half = QRectF(screen({side > 0 ? -20 : -span - 20, 60}), screen({side > 0 ? span + 20 : 20, -deep * 1.5}))
                          .normalized()
                          .toAlignedRect() &
@@ -108,7 +154,7 @@ void LayoutBoard::drawUnderlay(Ink& ink, double side) const {
 }
 
 void LayoutBoard::draw(Ink& ink) const {
-  const WholeWing& wing = document.wing().main();
+  const WholeWing& wing = document.shown();
   const TruePanel& w = panel();
   const double span = wing.planform.halfSpan;
   for (const double side : {1.0, -1.0}) {
@@ -221,8 +267,8 @@ std::vector<Handle> LayoutBoard::handles() const {
 void LayoutBoard::clicked(const Point& p) {
   // The panel under the pointer first: at a join two ribs stand in the same place.
   const double y = std::abs(p.x());
-  const TruePanel* there = &document.wing().main().panels.front();
-  for (const TruePanel& one : document.wing().main().panels)
+  const TruePanel* there = &document.shown().panels.front();
+  for (const TruePanel& one : document.shown().panels)
     if (y >= one.design.inboard) there = &one;
   const Rib* nearest = &there->ribs.front();
   for (const Rib& rib : there->ribs)

@@ -324,7 +324,7 @@ void MainWindow::showInSpace(SpaceView view) {
 
 void MainWindow::refresh() {
   // The rib and spar looked at must be there.
-  const int ribs = theDocument.wing().main().ribCount(),
+  const int ribs = theDocument.shown().ribCount(),
             spars = static_cast<int>(theDocument.panelOfRib(theStandpoint.rib()).spars.size());
   if (theStandpoint.rib() > ribs) return theStandpoint.setRib(ribs);
   if (theStandpoint.spar() >= spars && theStandpoint.spar() > 0) return theStandpoint.setSpar(std::max(0, spars - 1));

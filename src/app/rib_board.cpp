@@ -73,6 +73,18 @@ void RibBoard::draw(Ink& ink) const {
     ink.region(flip({foot.outline}), look.balsa, look.ink, 1.2);
     ink.line(onBoard(foot.breakFrom), onBoard(foot.breakTo), look.wrong, 1.4, Qt::DashLine); // broken off along here
   }
+  for (const Rib& riblet : w.riblets) // where the riblets of the bay beyond it end
+    if (riblet.number == r.number && riblet.bay == 1) {
+      const double x = ribletEnd(w.design, w.spars, r.frame);
+      ink.line(onBoard({x, 0.07 * r.frame.chord}), onBoard({x, -0.07 * r.frame.chord}), look.good, 1.4, Qt::DashLine);
+      ink.text(onBoard({x, -0.07 * r.frame.chord}), tr("riblets end"), look.good, {0, 14}, Qt::AlignHCenter, 11);
+    }
+  for (const PassHole& h : r.passHoles) {
+    const QString what = h.what == Passing::What::brace ? tr("brace")
+                         : h.what == Passing::What::pin ? tr("pin")
+                                                        : tr("joiner");
+    ink.text(onBoard(h.middle), what, look.accent, {0, 4}, Qt::AlignHCenter, 10);
+  }
   if (r.kind != RibKind::main) // the sections at the ends may have been traced
     drawTracedPlan(ink, r.kind == RibKind::tip ? w.tipShape : w.rootShape, r.kind == RibKind::tip, r.frame.chord);
   for (const Notch& n : r.notches) ink.region(flip({n.shape}), look.hardwood, look.accent, 1.4);
@@ -86,6 +98,7 @@ void RibBoard::draw(Ink& ink) const {
     ink.painter.drawEllipse(ink.at(onBoard(thin.at)), 13, 13);
   }
   for (std::size_t k = 0; k < r.sparX.size(); ++k) {
+    if (!w.spars[k].reaches(r.t())) continue;
     const Point top = onBoard({r.sparX[k], 0.1 * r.frame.chord});
     ink.line(top, onBoard({r.sparX[k], -0.09 * r.frame.chord}), look.faint, 1, Qt::DashLine);
     ink.text(top, tr("%1 %2").arg(QString::fromStdString(w.design.spars[k].name), len(r.sparX[k])), look.accent,
@@ -97,6 +110,8 @@ void RibBoard::draw(Ink& ink) const {
   if (e.kind != LeadingEdgeKind::none) notes << tr("LE %1").arg(len(e.width));
   for (const Notch& n : r.notches)
     notes << tr("notch %1 %2").arg(n.face == Face::upper ? tr("▼") : tr("▲"), len(n.depth));
+  if (r.layers > 1) notes << tr("doubled, 2 × %1").arg(len(r.thickness / 2));
+  if (r.thick) notes << tr("thick, %1").arg(len(r.thickness / r.layers));
   if (w.design.trailingEdge.kind != TrailingEdgeKind::none) notes << tr("TE %1").arg(len(w.design.trailingEdge.width));
   ink.text(mirrored() ? onBoard({r.frame.chord, 0}) - Point(0, 0.125 * r.frame.chord) : below, notes.join("   ·   "),
            look.faint, {}, Qt::AlignLeft, 11);

@@ -54,23 +54,33 @@ Point3 SpaceBoard::seen(const Point3& p) const {
   return {right, p.z() * std::cos(b) + away * std::sin(b), away * std::cos(b) - p.z() * std::sin(b)};
 }
 
+std::vector<double> SpaceBoard::sides(const WholeWing& wing) {
+  return wing.mirrored ? std::vector<double>{1, -1} : std::vector<double>{1};
+}
+
+Point3 SpaceBoard::inModel(const WholeWing& wing, std::size_t panel, const Point& xz, double t, double side) const {
+  const Wing& d = document.wing().design.wings[static_cast<std::size_t>(wing.panels.front().design.id.wing)];
+  Point3 p = wing.inSpace[panel].at(xz, t);
+  if (!wing.mirrored) p = Point3(p.x(), -p.z(), p.y()); // a fin stands up, its right face to the right
+  p.y() *= side;
+  return p + Point3(d.aft, 0, d.up);
+}
+
 Box SpaceBoard::content() const {
   Box box;
-  const WholeWing& wing = document.wing().main();
-  for (std::size_t k = 0; k < wing.panels.size(); ++k) {
-    const PanelLoft& loft = wing.panels[k].loft;
-    for (const double t : {0.0, loft.span()}) {
-      const ChordFrame f = loft.frameAt(t);
-      for (const Point& xz : {f.le, f.te})
-        for (const double side : {1.0, -1.0}) {
-          Point3 p = wing.inSpace[k].at(xz, t);
-          p.y() *= side;
-          const Point3 s = seen(p);
-          box.include(Point(s.x(), s.y()));
-        }
+  for (const WholeWing& wing : document.wing().wings)
+    for (std::size_t k = 0; k < wing.panels.size(); ++k) {
+      const PanelLoft& loft = wing.panels[k].loft;
+      for (const double t : {0.0, loft.span()}) {
+        const ChordFrame f = loft.frameAt(t);
+        for (const Point& xz : {f.le, f.te})
+          for (const double side : sides(wing)) {
+            const Point3 s = seen(inModel(wing, k, xz, t, side));
+            box.include(Point(s.x(), s.y()));
+          }
+      }
     }
-  }
-  const double room = 0.06 * wing.planform.halfSpan;
+  const double room = 0.06 * document.wing().main().planform.halfSpan;
   box.include(Point(box.low - Point(room, room)));
   box.include(Point(box.high + Point(room, room)));
   return box;
@@ -88,53 +98,55 @@ void SpaceBoard::drawFlatPlan(Ink& ink) const {
 }
 
 void SpaceBoard::draw(Ink& ink) const {
-  const WholeWing& wing = document.wing().main();
+  const WholeWing& main = document.wing().main();
   struct Piece {
     double away;
     Polyline outline;
     bool closed, mine, edge;
   };
   std::vector<Piece> pieces;
-  const auto project = [&](const Polyline& line, double t, const PanelFrame& frame, double side, Piece& into) {
+  const auto project = [&](const Polyline& line, double t, const WholeWing& wing, std::size_t k, double side,
+                           Piece& into) {
     for (const Point& xz : line) {
-      Point3 p = frame.at(xz, t);
-      p.y() *= side;
-      const Point3 s = seen(p);
+      const Point3 s = seen(inModel(wing, k, xz, t, side));
       into.outline.emplace_back(s.x(), s.y());
       into.away += s.z() / static_cast<double>(line.size());
     }
   };
-  for (const double side : {1.0, -1.0}) {
-    for (std::size_t k = 0; k < wing.panels.size(); ++k) {
-      const TruePanel& p = wing.panels[k];
-      for (const Rib& rib : p.ribs) {
-        Piece piece{0, {}, true, rib.number == standpoint.rib(), false};
-        Polyline outline;
-        for (const Point& q : rib.bare) outline.push_back(rib.frame.fromChord(q));
-        project(outline, rib.t(), wing.inSpace[k], side, piece);
+  const auto addPanel = [&](const WholeWing& wing, std::size_t k, double side) {
+    const bool shown = &wing == &document.shown();
+    const TruePanel& p = wing.panels[k];
+    for (const Rib& rib : p.ribs) {
+      Piece piece{0, {}, true, shown && rib.number == standpoint.rib(), false};
+      Polyline outline;
+      for (const Point& q : rib.bare) outline.push_back(rib.frame.fromChord(q));
+      project(outline, rib.t(), wing, k, side, piece);
+      pieces.push_back(std::move(piece));
+    }
+    // What runs along the span, bay by bay, so that it lies between the ribs that it passes.
+    for (std::size_t i = 1; i < p.ribs.size(); ++i) {
+      const double t0 = p.ribs[i - 1].t(), t1 = p.ribs[i].t();
+      const auto along = [&](const Point& a, const Point& b, bool edge) {
+        Piece piece{0, {}, false, false, edge};
+        project({a}, t0, wing, k, side, piece);
+        const double first = piece.away;
+        piece.away = 0;
+        project({b}, t1, wing, k, side, piece);
+        piece.away = (piece.away + first) / 2;
         pieces.push_back(std::move(piece));
-      }
-      // What runs along the span, bay by bay, so that it lies between the ribs that it passes.
-      for (std::size_t i = 1; i < p.ribs.size(); ++i) {
-        const double t0 = p.ribs[i - 1].t(), t1 = p.ribs[i].t();
-        const auto along = [&](const Point& a, const Point& b, bool edge) {
-          Piece piece{0, {}, false, false, edge};
-          project({a}, t0, wing.inSpace[k], side, piece);
-          const double first = piece.away;
-          piece.away = 0;
-          project({b}, t1, wing.inSpace[k], side, piece);
-          piece.away = (piece.away + first) / 2;
-          pieces.push_back(std::move(piece));
-        };
-        along(p.ribs[i - 1].frame.le, p.ribs[i].frame.le, true);
-        along(p.ribs[i - 1].frame.te, p.ribs[i].frame.te, true);
-        for (const SparLine& line : p.spars) {
-          along(line.upperSeat.at(t0), line.upperSeat.at(t1), false);
-          along(line.lowerSeat.at(t0), line.lowerSeat.at(t1), false);
-        }
+      };
+      along(p.ribs[i - 1].frame.le, p.ribs[i].frame.le, true);
+      along(p.ribs[i - 1].frame.te, p.ribs[i].frame.te, true);
+      for (const SparLine& line : p.spars) {
+        if (!line.reaches(t1)) continue;
+        along(line.upperSeat.at(t0), line.upperSeat.at(t1), false);
+        along(line.lowerSeat.at(t0), line.lowerSeat.at(t1), false);
       }
     }
-  }
+  };
+  for (const WholeWing& wing : document.wing().wings)
+    for (const double side : sides(wing))
+      for (std::size_t k = 0; k < wing.panels.size(); ++k) addPanel(wing, k, side);
   if (from == SpaceView::above) drawFlatPlan(ink);
   std::stable_sort(pieces.begin(), pieces.end(), [](const Piece& a, const Piece& b) { return a.away > b.away; });
   for (const Piece& piece : pieces) {
@@ -148,7 +160,7 @@ void SpaceBoard::draw(Ink& ink) const {
   if (from == SpaceView::above || from == SpaceView::behind) {
     const Box box = content();
     const double y = box.low.y();
-    ink.dimension({-wing.fromAbove, y}, {wing.fromAbove, y}, tr("%1 from above").arg(len(2 * wing.fromAbove)), 0);
+    ink.dimension({-main.fromAbove, y}, {main.fromAbove, y}, tr("%1 from above").arg(len(2 * main.fromAbove)), 0);
   }
 }
 

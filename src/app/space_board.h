@@ -31,6 +31,10 @@ private:
   Point3 seen(const Point3& space) const;
   void turnBy(double yawDeg, double pitchDeg);
   void drawFlatPlan(Ink& ink) const;
+  /// +1 for the right half and -1 for the left, of a wing that has both.
+  static std::vector<double> sides(const WholeWing& wing);
+  /// A panel's (x, z) at t, in axes of the model: aft, right, up.
+  Point3 inModel(const WholeWing& wing, std::size_t panel, const Point& xz, double t, double side) const;
 
   SpaceView from = SpaceView::turned;
   double theYaw = -35, thePitch = 25; ///< degrees: round the upright, and how far from above one looks

@@ -19,15 +19,15 @@ SpanRule::SpanRule(Document& d, Standpoint& s, const Look& l, QWidget* parent)
 }
 
 double SpanRule::xOf(double y) const {
-  const double share = y / document.wing().main().planform.halfSpan;
+  const double share = y / document.shown().planform.halfSpan;
   return side + (standpoint.hand() == ShownHand::left ? 1 - share : share) * (width() - 2 * side);
 }
 
 void SpanRule::goTo(int number) {
-  standpoint.setRib(std::clamp(number, 1, document.wing().main().ribCount()));
+  standpoint.setRib(std::clamp(number, 1, document.shown().ribCount()));
 }
 void SpanRule::step(int by) {
-  goTo(std::clamp(standpoint.rib(), 1, document.wing().main().ribCount()) + by);
+  goTo(std::clamp(standpoint.rib(), 1, document.shown().ribCount()) + by);
 }
 
 void SpanRule::paintEvent(QPaintEvent*) {
@@ -36,7 +36,7 @@ void SpanRule::paintEvent(QPaintEvent*) {
   p.fillRect(rect(), look.panel);
   p.setPen(look.edge);
   p.drawLine(0, 0, width(), 0);
-  const WholeWing& wing = document.wing().main();
+  const WholeWing& wing = document.shown();
   const double span = wing.planform.halfSpan;
   QFont font = p.font();
   font.setPixelSize(10);
@@ -100,7 +100,7 @@ void SpanRule::paintEvent(QPaintEvent*) {
 void SpanRule::pick(double x) {
   int nearest = 1;
   double best = 1e300;
-  for (const TruePanel& w : document.wing().main().panels)
+  for (const TruePanel& w : document.shown().panels)
     for (const Rib& rib : w.ribs)
       if (const double d = std::abs(xOf(w.design.inboard + rib.t()) - x); d < best) best = d, nearest = rib.number;
   goTo(nearest);
@@ -123,7 +123,7 @@ void SpanRule::keyPressEvent(QKeyEvent* event) {
   case Qt::Key_Home:
     return goTo(1);
   case Qt::Key_End:
-    return goTo(document.wing().main().ribCount());
+    return goTo(document.shown().ribCount());
   default:
     QWidget::keyPressEvent(event);
   }

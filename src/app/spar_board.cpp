@@ -56,18 +56,22 @@ void SparBoard::draw(Ink& ink) const {
         c.setAlpha(static_cast<int>(fade));
         return c;
       };
-      const auto band = [&](const StraightLine& a, double da, const StraightLine& b, double db, const QColor& fill) {
-        ink.loop({at(0, a.at(0).y() + da), at(span, a.at(span).y() + da), at(span, b.at(span).y() + db),
-                  at(0, b.at(0).y() + db)},
+      const double end = line.end;
+      /// Between two lines, each moved up by so much at the spar's inner and at its outer end.
+      const auto band = [&](const StraightLine& a, Point da, const StraightLine& b, Point db, const QColor& fill) {
+        ink.loop({at(0, a.at(0).y() + da.x()), at(end, a.at(end).y() + da.y()), at(end, b.at(end).y() + db.y()),
+                  at(0, b.at(0).y() + db.x())},
                  tint(fill), tint(mine ? look.ink : look.faint), 1);
       };
+      const Point none(0, 0);
+      const auto depths = [](const Cap& cap) { return Point(cap.depth, capAt(cap, 1).depth); };
       if (spar.kind == SparKind::fullDepth) {
-        band(line.upperSeat, 0, line.lowerSeat, 0, look.balsa);
+        band(line.upperSeat, none, line.lowerSeat, none, look.balsa);
         continue;
       }
-      if (mine) band(line.upperSeat, 0, line.lowerSeat, 0, look.panel);
-      if (spar.top.fitted) band(line.upperSeat, 0, line.upperSeat, -spar.top.depth, look.hardwood);
-      if (spar.bottom.fitted) band(line.lowerSeat, spar.bottom.depth, line.lowerSeat, 0, look.hardwood);
+      if (mine) band(line.upperSeat, none, line.lowerSeat, none, look.panel);
+      if (spar.top.fitted) band(line.upperSeat, none, line.upperSeat, -depths(spar.top), look.hardwood);
+      if (spar.bottom.fitted) band(line.lowerSeat, depths(spar.bottom), line.lowerSeat, none, look.hardwood);
     }
     for (const Rib& rib : w.ribs) {
       const SparLine* line = w.spars.empty() ? nullptr

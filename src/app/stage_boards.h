@@ -49,6 +49,7 @@ protected:
 private:
   Point onBoard(double x, double y) const;
   void drawPanel(Ink& ink, const TruePanel& panel, double side) const;
+  void drawTip(Ink& ink, const TruePanel& panel, double side, const QColor& edge) const;
   void drawUnderlay(Ink& ink, double side) const;
 };
 

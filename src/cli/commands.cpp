@@ -17,7 +17,7 @@ namespace {
 struct Args {
   std::string file, folder, format = "pdf", paper = "a4", hand = "both", spec, demo, end = "root", layout = "loop";
   std::vector<double> thickness, camber;
-  int panel = 1;
+  int panel = 1, wing = 1;
   bool flat = false;
   bool json = false, csv = false;
 };
@@ -162,7 +162,12 @@ int plan(const Args& args, Streams io) {
 int sectionSheet(const Args& args, Streams io) {
   const auto wing = wingOf(args.file, io);
   if (const int* code = std::get_if<int>(&wing)) return *code;
-  const auto& panels = std::get<TrueWing>(wing).main().panels;
+  const auto& wings = std::get<TrueWing>(wing).wings;
+  if (args.wing < 1 || args.wing > static_cast<int>(wings.size())) {
+    io.err << fmt::format("euptera-cli: there is no wing {}: the aircraft has {}\n", args.wing, wings.size());
+    return usage;
+  }
+  const auto& panels = wings[static_cast<std::size_t>(args.wing - 1)].panels;
   if (args.panel < 1 || args.panel > static_cast<int>(panels.size())) {
     io.err << fmt::format("euptera-cli: there is no panel {}: the wing has {}\n", args.panel, panels.size());
     return usage;
@@ -234,6 +239,7 @@ int run(const std::vector<std::string>& given, std::ostream& out, std::ostream& 
       command("section-sheet", "a wing's section full size with nose gauges, or its coordinates", sectionSheet));
   sheet->add_option("--to", args.folder, "file: .pdf, .svg, .dxf, or .dat for coordinates")->required();
   sheet->add_option("--end", args.end, "root or tip")->check(CLI::IsMember({"root", "tip"}));
+  sheet->add_option("--wing", args.wing, "which wing of the aircraft; 1 is the main wing");
   sheet->add_option("--panel", args.panel, "which panel, from the middle outwards; 1 is the innermost");
   sheet->add_option("--layout", args.layout, "coordinates: loop or blocks")->check(CLI::IsMember({"loop", "blocks"}));
   sheet->add_option("--paper", args.paper, "a4 or letter")->check(CLI::IsMember({"a4", "letter"}));

@@ -27,6 +27,7 @@ TEST(Decisions, RubbishIsRefusedEverywhere) {
   for (const Decision& decision : decisionsOf(d)) {
     if (decision.kind == DecisionKind::text || decision.kind == DecisionKind::stations) continue;
     for (const char* bad : {"", "NaN", "1e9", "-1e9", "words", "1/0"}) {
+      if (decision.kind == DecisionKind::numbers && !*bad) continue; // an empty list is a list
       const auto next = decide(d, decision.path, bad);
       ASSERT_FALSE(next.ok()) << decision.path << " took “" << bad << "”";
       if (*bad) {

@@ -35,6 +35,7 @@ public:
     v = static_cast<E>((static_cast<std::size_t>(v) + 1) % names.size()), ++moved;
   }
   void stations(const char*, const char*, std::vector<double>& v, bool) { v = {0, 1.0 / 3, 700.125}, ++moved; }
+  void numbers(const char*, const char*, std::vector<int>& v, bool = true) { v = {2, 5}, ++moved; }
   void freeText(const char*, std::string& v) { v += "é/x", ++moved; }
   void digits(const char*, const char*, std::string& v, bool) { v = "4415-63", ++moved; }
   void points(const char* key, Polyline& v, std::size_t) {
@@ -44,7 +45,7 @@ public:
     if (std::string_view(key) == "ends" || std::string_view(key) == "level") v.resize(2);
   }
   void bytes(const char*, EmbeddedCopy& v) { v = EmbeddedCopy(std::string("\0\xff bytes", 8)), ++moved; }
-  void dihedral(const char*, Dihedral& v, double) { v = {DihedralBy::angle, 3.7}, ++moved; }
+  void dihedral(const char*, Dihedral& v, double, bool) { v = {DihedralBy::angle, 3.7}, ++moved; }
   int moved = 0;
 
 private:
@@ -122,6 +123,23 @@ TEST(DesignFile, OfVersion2StillLoads) {
   EXPECT_EQ(d.inner().sections.root.steps[1].with, "23012");
 }
 
+/// A wing of version 3 had ribs, spars and tips of one kind, and a brace on its first spar with a cap.
+TEST(DesignFile, LoadsVersionThree) {
+  const auto read = designFromText(test::slurp(TEST_FILES "/version3.euptera"));
+  ASSERT_TRUE(read.ok()) << read.problem().text();
+  EXPECT_TRUE(read.value().notes.empty()) << read.value().notes.front();
+  const Design& d = read.value().design;
+  ASSERT_EQ(d.wings.size(), 1u);
+  ASSERT_EQ(d.wings[0].panels.size(), 3u);
+  EXPECT_EQ(d.wings[0].name, "Wing");
+  EXPECT_EQ(d.wings[0].kind, WingKind::main);
+  EXPECT_EQ(d.at({0, 2}).tip.kind, TipKind::square);
+  EXPECT_EQ(d.inner().riblets.inBay, 0);
+  EXPECT_EQ(d.inner().join.braceSpar, 1);
+  EXPECT_FALSE(d.inner().spars[0].stops || d.inner().spars[0].top.tapers || d.inner().join.joiner.fitted);
+  EXPECT_DOUBLE_EQ(d.at({0, 2}).panel.tipChord, 112);
+}
+
 TEST(DesignFile, WantsAWingAndAPanelAndNotTooMany) {
   const auto said = [](const std::function<void(nlohmann::json&)>& change) {
     auto json = nlohmann::json::parse(designToText(Design{}));
@@ -133,7 +151,10 @@ TEST(DesignFile, WantsAWingAndAPanelAndNotTooMany) {
   EXPECT_NE(said([](auto& j) { j["wings"] = nlohmann::json::array(); }).find("/wings"), std::string::npos);
   EXPECT_NE(said([](auto& j) { j["wings"][0]["panels"] = nlohmann::json::array(); }).find("/wings/0/panels"),
             std::string::npos);
-  EXPECT_NE(said([](auto& j) { j["wings"].push_back(j["wings"][0]); }).find("there can be 1"), std::string::npos);
+  EXPECT_NE(said([](auto& j) {
+              for (int i = 0; i < mostWings; ++i) j["wings"].push_back(j["wings"][0]);
+            }).find("there can be 5"),
+            std::string::npos);
   const auto many = [](auto& j) {
     for (int i = 0; i < mostPanels; ++i) j["wings"][0]["panels"].push_back(j["wings"][0]["panels"][0]);
   };
@@ -176,9 +197,9 @@ INSTANTIATE_TEST_SUITE_P(
     Files, DamagedFile,
     testing::Values(
         Damage{"foreign", "euptera-wing", "something-else", "/format"},
-        Damage{"too new", "\"version\": 3", "\"version\": 99", "newer program"},
-        Damage{"no version", "\"version\": 3", "\"version\": \"one\"", "/version"},
-        Damage{"negative version", "\"version\": 3", "\"version\": -1", "/version"},
+        Damage{"too new", "\"version\": 4", "\"version\": 99", "newer program"},
+        Damage{"no version", "\"version\": 4", "\"version\": \"one\"", "/version"},
+        Damage{"negative version", "\"version\": 4", "\"version\": -1", "/version"},
         Damage{"text for a number", "\"span\": 700.0", "\"span\": \"long\"", "/wings/0/panels/0/panel/span"},
         Damage{"negative", "\"rootChord\": 220.0", "\"rootChord\": -220.0", "/wings/0/panels/0/panel/rootChord"},
         Damage{"enormous", "\"rootChord\": 220.0", "\"rootChord\": 1e9", "/wings/0/panels/0/panel/rootChord"},

@@ -286,8 +286,8 @@ TEST(Panels, PlanTableAndFilesHoldAllOfThem) {
   const Table table = stationTable(w);
   ASSERT_EQ(table.rows.size(), 24u);
   for (const auto& row : table.rows) EXPECT_EQ(row.size(), table.columns.size());
-  EXPECT_EQ(table.rows.back()[2], "2");
-  EXPECT_NEAR(std::stod(table.rows.back()[3]), 700, 1e-6);
+  EXPECT_EQ(table.rows.back()[3], "2");
+  EXPECT_NEAR(std::stod(table.rows.back()[4]), 700, 1e-6);
   const auto right = planDrawing(drawn(w), Hand::right);
   EXPECT_GT(right.bounds().width(), 700);
   EXPECT_LT(right.bounds().width(), 760);

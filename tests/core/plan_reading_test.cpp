@@ -305,7 +305,9 @@ TEST(AnotherSpan, ScalesEveryPanel) {
     EXPECT_NEAR(is.panel.tipChord, was.panel.tipChord / 2, 1e-9);
     EXPECT_NEAR(is.panel.tipSetback, was.panel.tipSetback / 2, 1e-9);
     EXPECT_EQ(is.join.dihedral, was.join.dihedral) << "an angle stays";
-    EXPECT_EQ(is.spars, was.spars);
+    std::vector<Spar> spars = was.spars;
+    for (Spar& s : spars) s.stopsAt /= 2; // a place along the span; sizes stay
+    EXPECT_EQ(is.spars, spars);
   }
 }
 

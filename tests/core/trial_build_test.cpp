@@ -23,7 +23,8 @@ Design onlyRibs(const std::string& demo) {
     p.leadingEdge.kind = LeadingEdgeKind::none;
     p.trailingEdge.kind = TrailingEdgeKind::none;
     p.spars.clear();
-    p.join.brace = false;
+    p.riblets.inBay = 0;
+    p.join.brace = p.join.feet = p.join.joiner.fitted = false;
   }
   return d;
 }

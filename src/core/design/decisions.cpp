@@ -15,6 +15,12 @@ std::string stationsText(const std::vector<double>& stations, LengthUnit unit) {
   return out;
 }
 
+std::string numbersText(const std::vector<int>& numbers) {
+  std::string out;
+  for (int n : numbers) out += (out.empty() ? "" : "; ") + std::to_string(n);
+  return out;
+}
+
 /// Keeps the path and the heading while the description is walked.
 class Walker {
 public:
@@ -98,14 +104,17 @@ public:
   void stations(const char* key, const char* label, const std::vector<double>& v, bool applies) {
     add(key, label, DecisionKind::stations, applies, 0, stationsText(v, unit), "");
   }
-  void dihedral(const char* key, const Dihedral& v, double span) {
+  void numbers(const char* key, const char* label, const std::vector<int>& v, bool applies = true) {
+    add(key, label, DecisionKind::numbers, applies, 0, numbersText(v), "");
+  }
+  void dihedral(const char* key, const Dihedral& v, double span, bool applies) {
     const double rise = riseOf(v, span), deg = dihedralDeg(v, span);
     group(key, "", now, [&] {
-      length("rise", "Rise under the tip", rise, Limits{-0.8 * span, 0.8 * span});
+      length("rise", "Rise under the tip", rise, Limits{-0.8 * span, 0.8 * span}, applies);
       all.back().follows = v.by != DihedralBy::rise;
-      angle("angle", "To the horizontal", deg, Limits{-50, 50});
+      angle("angle", "To the horizontal", deg, Limits{-50, 50}, applies);
       all.back().follows = v.by != DihedralBy::angle;
-      length("projected", "Span from above", span * std::cos(degToRad(deg)), Limits{0.6 * span, span});
+      length("projected", "Span from above", span * std::cos(degToRad(deg)), Limits{0.6 * span, span}, applies);
       all.back().follows = v.by != DihedralBy::projected;
     });
   }
@@ -215,11 +224,7 @@ public:
   void stations(const char* key, const char* label, std::vector<double>& v, bool) {
     if (!mine(key)) return;
     std::vector<double> all;
-    const std::string list = typed.value_or("");
-    for (std::size_t from = 0; from <= list.size();) {
-      const std::size_t end = std::min(list.find(';', from), list.size());
-      const std::string one = list.substr(from, end - from);
-      from = end + 1;
+    for (const std::string& one : partsOf(typed.value_or(""))) {
       if (one.find_first_not_of(' ') == std::string::npos && !all.empty()) continue;
       const auto mm = parseLength(one, unit);
       if (!mm) {
@@ -230,7 +235,25 @@ public:
     }
     v = all;
   }
-  void dihedral(const char* key, Dihedral& v, double span) {
+  /// Whole numbers from 1; an empty field is an empty list.
+  void numbers(const char* key, const char* label, std::vector<int>& v, bool = true) {
+    if (!mine(key)) return;
+    std::vector<int> all;
+    for (const std::string& one : partsOf(typed.value_or(""))) {
+      if (one.find_first_not_of(' ') == std::string::npos) continue;
+      const auto n = parseNumber(one);
+      if (!n || n.value() != std::floor(n.value()) || n.value() < 1 || n.value() > mostRibs) {
+        problem = Problem{label, fmt::format("“{}” is no rib: write their numbers, the root rib is 1, as in 2; 5.",
+                                             one.substr(0, 40))};
+        return;
+      }
+      all.push_back(static_cast<int>(n.value()));
+    }
+    std::sort(all.begin(), all.end());
+    all.erase(std::unique(all.begin(), all.end()), all.end());
+    v = all;
+  }
+  void dihedral(const char* key, Dihedral& v, double span, bool) {
     group(key, "", now, [&] {
       double rise = riseOf(v, span), deg = dihedralDeg(v, span);
       const bool was = found;
@@ -247,6 +270,15 @@ public:
   }
 
 private:
+  static std::vector<std::string> partsOf(const std::string& list) {
+    std::vector<std::string> out;
+    for (std::size_t from = 0; from <= list.size();) {
+      const std::size_t end = std::min(list.find(';', from), list.size());
+      out.push_back(list.substr(from, end - from));
+      from = end + 1;
+    }
+    return out;
+  }
   static Result<double> parseMass(std::string_view t) {
     std::string text(t);
     double factor = 1;
@@ -354,8 +386,12 @@ std::vector<double> ribStations(const Ribs& ribs, double span) {
   const double bays = ribs.rule == RibRule::count ? ribs.count - 1 : std::ceil(span / ribs.spacing - 1e-9);
   const int n = static_cast<int>(std::clamp(bays, 1.0, 1e6));
   std::vector<double> out;
-  out.reserve(static_cast<std::size_t>(n) + 1);
-  for (int i = 0; i <= n; ++i) out.push_back(span * i / n);
+  out.reserve(static_cast<std::size_t>(n) * 2 + 1);
+  for (int i = 0; i <= n; ++i) {
+    const bool halved = i > 0 && (i <= ribs.denseRoot || i > n - ribs.denseTip);
+    if (halved) out.push_back(span * (i - 0.5) / n);
+    out.push_back(span * i / n);
+  }
   return out;
 }
 

@@ -5,7 +5,7 @@
 
 namespace eup {
 
-enum class DecisionKind { length, angle, percent, number, mass, count, flag, choice, text, stations };
+enum class DecisionKind { length, angle, percent, number, mass, count, flag, choice, text, stations, numbers };
 
 struct Decision {
   std::string path;  ///< "wings.0.panels.0.panel.span", "flying.mass"
@@ -36,7 +36,7 @@ Result<Design> decideValue(const Design& design, std::string_view path, double v
 double dihedralDeg(const Dihedral& dihedral, double span);
 double riseOf(const Dihedral& dihedral, double span);
 
-/// The rib stations of the rule, from root to tip, ends included.
+/// The rib stations of the rule, from root to tip, ends included, halved bays counted in.
 std::vector<double> ribStations(const Ribs& ribs, double span);
 
 } // namespace eup

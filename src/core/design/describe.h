@@ -64,7 +64,19 @@ inline constexpr std::array blockChoices{Choice{"leadingEdge", "leading edge"}, 
                                          Choice{"trailingEdge", "trailing edge"}};
 inline constexpr std::array datumChoices{Choice{"chordLevel", "root chord level"},
                                          Choice{"undersideFlat", "root underside flat"}};
-inline constexpr std::array braceSideChoices{Choice{"front", "before the spar"}, Choice{"behind", "behind the spar"}};
+inline constexpr std::array braceSideChoices{Choice{"front", "before the spar"}, Choice{"behind", "behind the spar"},
+                                             Choice{"both", "one on either side"}};
+inline constexpr std::array braceOverChoices{Choice{"between", "between the caps"},
+                                             Choice{"faces", "over the spar's faces"}};
+inline constexpr std::array joinerLineChoices{
+    Choice{"across", "straight through the join"}, Choice{"top", "in line with the top"},
+    Choice{"middle", "in line with the middle"}, Choice{"underside", "in line with the underside"}};
+inline constexpr std::array tipChoices{Choice{"square", "square, at the rib"}, Choice{"plate", "sheet plate"},
+                                       Choice{"outline", "outline of sheet"}, Choice{"block", "carved block"},
+                                       Choice{"bow", "strips round a form"}};
+inline constexpr std::array wingKindChoices{Choice{"main", "main wing"}, Choice{"second", "second wing"},
+                                            Choice{"tailplane", "tailplane"}, Choice{"canard", "foreplane"},
+                                            Choice{"fin", "upright fin"}};
 inline constexpr std::array loadShapeChoices{Choice{"schrenk", "Schrenk"}, Choice{"ellipse", "ellipse"},
                                              Choice{"chord", "by chord"}};
 
@@ -148,9 +160,16 @@ template <class S, class V> void describeSection(S& s, V& v) {
   });
 }
 
-/// One panel. The root of a panel that continues the one inside it is not decided again. `sparsInside` is how many
-/// spars that one has; nothing for the innermost.
-template <class P, class V> void describePanel(P& p, std::optional<std::size_t> sparsInside, V& v) {
+/// Where a panel stands in its wing, as far as that decides what has a say.
+struct PanelPlace {
+  std::optional<std::size_t> sparsInside; ///< how many spars the panel inside it has; nothing for the innermost
+  bool outermost = true;
+  bool mirrored = true;
+};
+
+/// One panel. The root of a panel that continues the one inside it is not decided again.
+template <class P, class V> void describePanel(P& p, const PanelPlace& place, V& v) {
+  const auto& sparsInside = place.sparsInside;
   const bool innermost = !sparsInside;
   v.group("sections", "", Stage::sections, [&] {
     v.group("root", "Root section", Stage::sections, [&] { describeSection(p.sections.root, v); });
@@ -174,11 +193,25 @@ template <class P, class V> void describePanel(P& p, std::optional<std::size_t> 
     v.count("count", "Number of ribs", r.count, Limits{2, mostRibs}, r.rule == RibRule::count);
     v.length("spacing", "Spacing, at most", r.spacing, Limits{2, 2000}, r.rule == RibRule::spacing);
     v.stations("stations", "Stations", r.stations, r.rule == RibRule::stations);
+    v.count("denseRoot", "Bays halved at root", r.denseRoot, Limits{0, mostRibs}, r.rule != RibRule::stations);
+    v.count("denseTip", "Bays halved at tip", r.denseTip, Limits{0, mostRibs}, r.rule != RibRule::stations);
     v.length("thickness", "Rib thickness", r.thickness, Limits{0.3, 30});
     v.length("rootThickness", "Root rib", r.rootThickness, Limits{0.3, 30});
     v.length("tipThickness", "Tip rib", r.tipThickness, Limits{0.3, 30});
+    v.numbers("thick", "Thick ribs", r.thick);
+    v.length("thickThickness", "Thick rib", r.thickThickness, Limits{0.3, 30}, !r.thick.empty());
+    v.numbers("doubled", "Doubled ribs", r.doubled);
     v.length("notchFit", "Notch fit", r.notchFit, Limits{0, 2});
     v.length("rim", "Least wood", r.rim, Limits{0.2, 20});
+  });
+  v.group("riblets", "Riblets", Stage::ribs, [&] {
+    auto& r = p.riblets;
+    const bool any = r.inBay > 0;
+    v.count("inBay", "Riblets in each bay", r.inBay, Limits{0, 5});
+    v.length("thickness", "Riblet thickness", r.thickness, Limits{0.3, 30}, any);
+    v.choice("to", "From LE to", r.to, std::span(sheetEdgeChoices), any);
+    v.fraction("fraction", "Riblet ends at", r.fraction, Limits{0.05, 0.95}, any && r.to == SheetEdge::fraction);
+    v.count("spar", "Spar number", r.spar, Limits{1, mostSpars}, any && r.to == SheetEdge::spar);
   });
   v.group("sheeting", "Sheeting", Stage::ribs, [&] {
     auto& s = p.sheeting;
@@ -221,52 +254,105 @@ template <class P, class V> void describePanel(P& p, std::optional<std::size_t> 
     v.fraction("rootFraction", "Line, root", s.rootFraction, Limits{0.02, 0.98},
                innermost || !p.panel.continues || number >= *sparsInside);
     v.fraction("tipFraction", "Line, tip", s.tipFraction, Limits{0.02, 0.98});
-    const auto cap = [&](const char* key, auto& c, std::array<const char*, 4> label) {
+    v.flag("stops", "Stops before the tip", s.stops);
+    v.length("stopsAt", "Stops at", s.stopsAt, Limits{5, 20000}, s.stops);
+    const auto cap = [&](const char* key, auto& c, std::array<const char*, 7> label) {
       v.group(key, label[0], Stage::spars, [&] {
         v.flag("fitted", label[0], c.fitted, caps);
         v.length("width", label[1], c.width, Limits{0.3, 200}, caps && c.fitted);
         v.length("depth", label[2], c.depth, Limits{0.2, 200}, caps && c.fitted);
         v.material("material", label[3], c.material, caps && c.fitted);
+        v.flag("tapers", label[4], c.tapers, caps && c.fitted);
+        v.length("tipWidth", label[5], c.tipWidth, Limits{0.3, 200}, caps && c.fitted && c.tapers);
+        v.length("tipDepth", label[6], c.tipDepth, Limits{0.2, 200}, caps && c.fitted && c.tapers);
       });
     };
-    cap("top", s.top, {"Top cap", "Top cap width", "Top cap depth", "Top cap of"});
-    cap("bottom", s.bottom, {"Bottom cap", "Bottom cap width", "Bottom cap depth", "Bottom cap of"});
+    cap("top", s.top,
+        {"Top cap", "Top cap width", "Top cap depth", "Top cap of", "Top cap tapers", "Width at its end",
+         "Depth at its end"});
+    cap("bottom", s.bottom,
+        {"Bottom cap", "Bottom cap width", "Bottom cap depth", "Bottom cap of", "Bottom cap tapers", "Width at its end",
+         "Depth at its end"});
     v.length("sheet", "Sheet thickness", s.sheet, Limits{0.3, 50}, !caps);
     v.choice("ribSlot", "Rib slotted", s.ribSlot, std::span(slotChoices), !caps);
     v.material("sheetMaterial", "Wood", s.sheetMaterial, !caps);
   });
   v.group("join", innermost ? "Centre join" : "Join", Stage::joins, [&] {
     auto& j = p.join;
-    v.dihedral("dihedral", j.dihedral, p.panel.span);
-    v.choice("propping", "On the board", j.propping, std::span(proppingChoices), innermost);
-    v.choice("blockAt", "Block stands under", j.blockAt, std::span(blockChoices));
+    const bool joined = !innermost || place.mirrored; // a fin's root meets nothing of its own
+    v.dihedral("dihedral", j.dihedral, p.panel.span, joined);
+    v.choice("propping", "On the board", j.propping, std::span(proppingChoices), innermost && joined);
+    v.choice("blockAt", "Block stands under", j.blockAt, std::span(blockChoices), joined);
     v.choice("datum", "Panel pinned with", j.datum, std::span(datumChoices));
-    v.flag("brace", "Brace", j.brace);
-    v.length("braceThickness", "Brace thickness", j.braceThickness, Limits{0.2, 30}, j.brace);
-    v.choice("braceSide", "Brace lies", j.braceSide, std::span(braceSideChoices), j.brace);
+    const bool brace = joined && j.brace;
+    v.flag("brace", "Brace", j.brace, joined);
+    v.count("braceSpar", "Brace on spar", j.braceSpar, Limits{1, mostSpars}, brace);
+    v.length("braceThickness", "Brace thickness", j.braceThickness, Limits{0.2, 30}, brace);
+    v.choice("braceSide", "Brace lies", j.braceSide, std::span(braceSideChoices), brace);
+    v.choice("braceOver", "Brace reaches", j.braceOver, std::span(braceOverChoices), brace);
     v.count("braceToRib", innermost ? "Leg ends at rib" : "Leg ends at its rib", j.braceToRib, Limits{2, mostRibs},
-            j.brace);
-    v.material("braceMaterial", "Brace of", j.braceMaterial, j.brace);
+            brace);
+    v.flag("braceSlots", "Ribs slotted for it", j.braceSlots, brace);
+    v.material("braceMaterial", "Brace of", j.braceMaterial, brace);
     v.stations("packing", "Packing at hand", j.packing, true);
     v.flag("feet", "Feet on the ribs", j.feet);
     v.length("footWidth", "Foot width", j.footWidth, Limits{1, 60}, j.feet);
     v.length("footClearance", "Least foot length", j.footClearance, Limits{0.5, 60}, j.feet);
   });
+  v.group("joiner", "Joiner", Stage::joins, [&] {
+    auto& j = p.join.joiner;
+    const bool joined = !innermost || place.mirrored, on = joined && j.fitted;
+    v.flag("fitted", "Rod or tube", j.fitted, joined);
+    v.choice("along", "It runs", j.along, std::span(joinerLineChoices), on);
+    v.fraction("fraction", "Stands at", j.fraction, Limits{0.05, 0.95}, on);
+    v.length("diameter", "Diameter", j.diameter, Limits{0.5, 60}, on);
+    v.length("bore", "Bore, 0 if solid", j.bore, Limits{0, 59}, on);
+    v.length("sleeve", "Ribs bored", j.sleeve, Limits{0.5, 80}, on);
+    v.count("toRib", "Socket ends at rib", j.toRib, Limits{2, mostRibs}, on);
+    v.material("material", "Of", j.material, on);
+    v.flag("pin", "Pin against turning", j.pin, on);
+    v.fraction("pinFraction", "Pin at", j.pinFraction, Limits{0.05, 0.95}, on && j.pin);
+    v.length("pinDiameter", "Pin", j.pinDiameter, Limits{0.3, 20}, on && j.pin);
+  });
+  v.group("tip", "Tip", Stage::panels, [&] {
+    using enum TipKind;
+    auto& t = p.tip;
+    const TipKind kind = place.outermost ? t.kind : square;
+    v.choice("kind", "Tip", t.kind, std::span(tipChoices), place.outermost);
+    v.length("reach", "Beyond the tip rib", t.reach, Limits{1, 1000}, kind == outline || kind == block || kind == bow);
+    v.fraction("farthest", "Farthest out at", t.farthest, Limits{0.1, 0.95},
+               kind == outline || kind == block || kind == bow);
+    v.length("raised", "Edge raised there", t.raised, Limits{-200, 200},
+             kind == outline || kind == block || kind == bow);
+    v.length("thickness", kind == bow ? "Each strip" : "Sheet", t.thickness, Limits{0.2, 30},
+             kind == plate || kind == outline || kind == bow);
+    v.length("width", "Width of pieces", t.width, Limits{1, 200}, kind == outline);
+    v.length("margin", "Stands out by", t.margin, Limits{0, 100}, kind == plate);
+    v.count("strips", "Strips", t.strips, Limits{1, 20}, kind == bow);
+    v.length("bowWidth", "Width of strips", t.bowWidth, Limits{0.5, 50}, kind == bow);
+  });
 }
 
 /// A visitor has: group, hidden, list, parts, length, angle, fraction, number, count, flag, text, freeText, digits,
-/// choice, material, points, bytes, stations, dihedral, mass. `D` is Design or const Design. `parts` is a list that is
-/// never empty and gives its decisions no heading of its own.
+/// choice, material, points, bytes, stations, numbers, dihedral, mass. `D` is Design or const Design. `parts` is a list
+/// that is never empty and gives its decisions no heading of its own.
 template <class D, class V> void describe(D& d, V& v) {
-  v.group("", "Wing", Stage::panels, [&] {
+  v.group("", "Model", Stage::panels, [&] {
     v.text("name", "Name", d.name);
     v.choice("unit", "Lengths in", d.unit, std::span(unitChoices));
   });
   v.hidden("plan", [&] { describePlan(d.plan, v); });
-  v.parts("wings", d.wings, mostWings, [&](auto& w, std::size_t) {
-    v.text("name", "Name of it", w.name, false);
+  v.parts("wings", d.wings, mostWings, [&](auto& w, std::size_t number) {
+    v.group("surface", "Wing", Stage::panels, [&] {
+      v.text("name", "Name", w.name);
+      v.choice("kind", "It is", w.kind, std::span(wingKindChoices));
+      v.number("carries", "Share of the load", w.carries, Limits{0.01, 2});
+      v.length("aft", "Behind the main wing", w.aft, Limits{-20000, 20000}, number > 0);
+      v.length("up", "Over the main wing", w.up, Limits{-5000, 5000}, number > 0);
+    });
     v.parts("panels", w.panels, mostPanels, [&](auto& p, std::size_t i) {
-      describePanel(p, i == 0 ? std::nullopt : std::optional(w.panels[i - 1].spars.size()), v);
+      const bool last = i + 1 >= w.panels.size();
+      describePanel(p, {i == 0 ? std::nullopt : std::optional(w.panels[i - 1].spars.size()), last, mirrored(w)}, v);
     });
   });
   v.group("flying", "Loads", Stage::spars, [&] {

@@ -5,6 +5,7 @@
 #include "core/measure/units.h"
 #include "core/plan/plan.h"
 #include "core/section/section_choice.h"
+#include <algorithm>
 #include <string>
 #include <vector>
 
@@ -30,21 +31,35 @@ struct Panel {
 };
 
 enum class RibRule { count, spacing, stations };
+/// How far aft something reaches from the leading edge.
+enum class SheetEdge { fraction, spar };
+
+/// Short ribs between the others, that keep the nose in shape.
+struct Riblets {
+  int inBay = 0; ///< how many in every bay
+  double thickness = 1.5;
+  SheetEdge to = SheetEdge::fraction;
+  double fraction = 0.3;
+  int spar = 1; ///< for SheetEdge::spar: its number, from 1; the riblet ends at that spar's front face
+  bool operator==(const Riblets&) const = default;
+};
 
 struct Ribs {
   RibRule rule = RibRule::count;
   int count = 12;
   double spacing = 65;
-  std::vector<double> stations; ///< for RibRule::stations: from the root outwards, both ends included
+  std::vector<double> stations;    ///< for RibRule::stations: from the root outwards, both ends included
+  int denseRoot = 0, denseTip = 0; ///< bays at either end that are halved; not for RibRule::stations
   double thickness = 2;
   double rootThickness = 3;
   double tipThickness = 3;
-  double notchFit = 0.1; ///< a notch or slot is this much wider than what goes in
-  double rim = 2;        ///< thinner wood than this is reported
+  std::vector<int> thick; ///< thicker ribs, counted from the panel's root rib, which is 1
+  double thickThickness = 3;
+  std::vector<int> doubled; ///< ribs of two pieces, glued face to face
+  double notchFit = 0.1;    ///< a notch or slot is this much wider than what goes in
+  double rim = 2;           ///< thinner wood than this is reported
   bool operator==(const Ribs&) const = default;
 };
-
-enum class SheetEdge { fraction, spar };
 
 struct Sheeting {
   bool top = true, bottom = true;
@@ -89,6 +104,8 @@ struct Cap {
   bool fitted = true;
   double width = 6, depth = 3;
   std::string material = "spruce";
+  bool tapers = false; ///< towards the spar's outer end
+  double tipWidth = 4, tipDepth = 2;
   bool operator==(const Cap&) const = default;
 };
 
@@ -100,20 +117,53 @@ struct Spar {
   double sheet = 3;                               ///< SparKind::fullDepth: thickness of the sheet
   SlotFrom ribSlot = SlotFrom::above;             ///< SparKind::fullDepth: where the rib's slot opens
   std::string sheetMaterial = "balsa-160";        ///< SparKind::fullDepth
+  bool stops = false;                             ///< before the panel's tip
+  double stopsAt = 400;                           ///< mm of the panel's span from its root
   bool operator==(const Spar&) const = default;
 };
+
+/// A cap as it is `share` of the way from its spar's inner end to its outer.
+inline Cap capAt(const Cap& cap, double share) {
+  Cap here = cap;
+  if (!cap.tapers) return here;
+  const double s = std::clamp(share, 0.0, 1.0);
+  here.width += (cap.tipWidth - cap.width) * s;
+  here.depth += (cap.tipDepth - cap.depth) * s;
+  return here;
+}
 
 enum class DihedralBy { rise, angle, projected };
 enum class Propping { bothPropped, oneFlat };
 enum class BlockAt { leadingEdge, spar, trailingEdge };
 enum class Datum { chordLevel, undersideFlat };
-enum class BraceSide { front, behind };
+enum class BraceSide { front, behind, both };
 
 /// The panel's angle to the horizontal, by whichever the plan gives; the others follow.
 struct Dihedral {
   DihedralBy by = DihedralBy::rise;
   double value = 35; ///< mm of rise at the panel's tip over its root, degrees, or mm of span as seen from above
   bool operator==(const Dihedral&) const = default;
+};
+
+/// Between the caps, or over the whole depth of the spar's faces.
+enum class BraceOver { between, faces };
+enum class JoinerLine { across, top, middle, underside };
+
+/// A rod or tube in sleeves, by which panels are put together on the field.
+struct Joiner {
+  bool fitted = false;
+  JoinerLine along =
+      JoinerLine::across; ///< straight through the join, or in line with the panel's top, middle, underside
+  double fraction = 0.3;  ///< where it stands at the join, of the chord there
+  double diameter = 8;
+  double bore = 0;   ///< a tube's; 0 for a solid rod
+  double sleeve = 9; ///< outer diameter of what it slides in, which the ribs are bored for
+  int toRib = 4;     ///< where its socket ends, counted from the join: the rib at the join is 1
+  std::string material = "carbon-tube";
+  bool pin = true; ///< against turning, in the ribs at the join
+  double pinFraction = 0.7;
+  double pinDiameter = 3;
+  bool operator==(const Joiner&) const = default;
 };
 
 /// The join at a panel's inner end: with its mirror image at the centre, with the panel inside it further out.
@@ -123,10 +173,14 @@ struct Join {
   BlockAt blockAt = BlockAt::spar;
   Datum datum = Datum::chordLevel;
   bool brace = true;
+  int braceSpar = 1; ///< number of the spar that it lies on
+  BraceOver braceOver = BraceOver::between;
+  bool braceSlots = false; ///< the ribs that it passes are slotted for it
   double braceThickness = 1.5;
   BraceSide braceSide = BraceSide::behind;
   int braceToRib = 3; ///< where each leg ends, counted from the join: the rib at the join is 1
   std::string braceMaterial = "birch-ply";
+  Joiner joiner;
   std::vector<double> packing{0.8, 1, 1.5, 2, 3, 5, 10}; ///< thicknesses that are at hand to pack with
   bool feet = false;                                     ///< ribs stand on feet that are broken off later
   double footWidth = 8;
@@ -143,26 +197,55 @@ struct Flying {
   bool operator==(const Flying&) const = default;
 };
 
+enum class TipKind { square, plate, outline, block, bow };
+
+/// What stands beyond the outermost panel's tip rib.
+struct Tip {
+  TipKind kind = TipKind::square;
+  double reach = 40;     ///< mm beyond the tip rib, along the panel's span; not for a plate
+  double farthest = 0.6; ///< chord fraction where it reaches farthest
+  double raised = 0;     ///< mm, its edge there over the tip rib's chord line; lower when negative
+  double thickness = 3;  ///< sheet of a plate or an outline; each strip of a bow
+  double width = 10;     ///< of an outline's pieces
+  double margin = 3;     ///< by which a plate stands out all round the tip section
+  int strips = 3;        ///< that a bow is laminated from
+  double bowWidth = 5;   ///< of each strip, square to the plan
+  bool operator==(const Tip&) const = default;
+};
+
 /// All decisions of one panel.
 struct PanelDesign {
   Sections sections;
   Panel panel;
   Ribs ribs;
+  Riblets riblets;
   Sheeting sheeting;
   CapStrips capStrips;
   LeadingEdge leadingEdge;
   TrailingEdge trailingEdge;
   std::vector<Spar> spars{Spar{}};
   Join join;
+  Tip tip; ///< the wing's outermost panel only
   bool operator==(const PanelDesign&) const = default;
 };
 
-/// Half a wing, root to tip: the other half is its mirror image.
+enum class WingKind { main, second, tailplane, canard, fin };
+
+/// Half a wing, root to tip: the other half is its mirror image. A fin stands upright and is whole as it is.
 struct Wing {
   std::string name = "Wing";
+  WingKind kind = WingKind::main;
+  double carries = 1;                             ///< its share of the load, of n m g
+  double aft = 0;                                 ///< mm, its root leading edge behind the main wing's
+  double up = 0;                                  ///< mm, over the main wing's
   std::vector<PanelDesign> panels{PanelDesign{}}; ///< from the middle outwards; never empty
   bool operator==(const Wing&) const = default;
 };
+
+/// A wing with a right and a left hand.
+inline bool mirrored(const Wing& wing) {
+  return wing.kind != WingKind::fin;
+}
 
 /// Which panel of which wing, counted from 0.
 struct PanelId {
@@ -189,7 +272,7 @@ struct Design {
   const PanelDesign& inner() const { return at({}); }
 };
 
-inline constexpr int mostWings = 1, mostPanels = 8, mostSpars = 3;
+inline constexpr int mostWings = 5, mostPanels = 8, mostSpars = 3;
 inline constexpr int mostRibs = 400; ///< a panel
 
 } // namespace eup

@@ -66,11 +66,12 @@ public:
     (*at)[key] = names[static_cast<std::size_t>(v)].key;
   }
   void stations(const char* key, const char*, const std::vector<double>& v, bool) { (*at)[key] = v; }
+  void numbers(const char* key, const char*, const std::vector<int>& v, bool = true) { (*at)[key] = v; }
   void freeText(const char* key, const std::string& v) { (*at)[key] = v; }
   void digits(const char* key, const char*, const std::string& v, bool) { (*at)[key] = v; }
   void points(const char* key, const Polyline& v, std::size_t) { (*at)[key] = pointsToJson(v); }
   void bytes(const char* key, const EmbeddedCopy& v) { (*at)[key] = toBase64(v.bytes()); }
-  void dihedral(const char* key, const Dihedral& v, double) { (*at)[key] = Json{{keyOf(v.by), v.value}}; }
+  void dihedral(const char* key, const Dihedral& v, double, bool) { (*at)[key] = Json{{keyOf(v.by), v.value}}; }
 
 private:
   Json* at = &root;
@@ -169,6 +170,18 @@ public:
       v.push_back(s.template get<double>());
     }
   }
+  void numbers(const char* key, const char*, std::vector<int>& v, bool = true) {
+    const Json* found = take(key);
+    if (!found) return;
+    if (!found->is_array() || found->size() > static_cast<std::size_t>(mostRibs))
+      return refuse(key, fmt::format("a list of at most {} rib numbers was expected", mostRibs));
+    v.clear();
+    for (const Json& s : *found) {
+      if (!s.is_number_integer() || s.template get<double>() < 1 || s.template get<double>() > mostRibs)
+        return refuse(key, "a list of rib numbers was expected, the root rib is 1");
+      v.push_back(s.template get<int>());
+    }
+  }
   void freeText(const char* key, std::string& v) {
     const Json* found = take(key);
     if (!found) return;
@@ -198,7 +211,7 @@ public:
     if (!decoded) return refuse(key, "a copy in base64 was expected: it is damaged");
     if (!decoded->empty()) v = EmbeddedCopy(*decoded);
   }
-  void dihedral(const char* key, Dihedral& v, double) {
+  void dihedral(const char* key, Dihedral& v, double, bool) {
     constexpr double farthest = 20000; // mm, as far as a span
     const Json* found = take(key);
     if (!found) return;
@@ -321,6 +334,56 @@ void migratePanel(Json& json) {
   json["wings"] = Json::array({Json{{"name", "Wing"}, {"panels", Json::array({std::move(panel)})}}});
 }
 
+/// The first spar with a cap carried the brace before that could be chosen.
+int bracedSpar(const Json& spars) {
+  for (std::size_t i = 0; spars.is_array() && i < spars.size(); ++i)
+    for (const char* cap : {"top", "bottom"})
+      if (spars[i].is_object() && spars[i].contains("kind") && spars[i]["kind"] == "caps" && spars[i].contains(cap) &&
+          spars[i][cap].is_object() && spars[i][cap].contains("fitted") && spars[i][cap]["fitted"] == true)
+        return static_cast<int>(i) + 1;
+  return 1;
+}
+
+/// Decisions that a group has had since version 4 only are as in a new wing: left out.
+void fillNew(Json& group, const Json& fresh, std::initializer_list<const char*> keys) {
+  if (group.is_object())
+    for (const char* key : keys)
+      if (!group.contains(key)) group[key] = fresh[key];
+}
+
+/// Since version 4 ribs are of several kinds, spars stop and taper, tips have a shape, wings a kind and a place.
+void migrateParts(Json& json) {
+  if (!json.contains("wings") || !json["wings"].is_array()) return;
+  Writer writer;
+  const Design newWing;
+  describe(newWing, writer);
+  const Json freshWing = writer.root["wings"][0], fresh = freshWing["panels"][0];
+  for (Json& wing : json["wings"]) {
+    if (!wing.is_object()) continue;
+    wing["surface"] = freshWing["surface"];
+    if (wing.contains("name")) wing["surface"]["name"] = wing["name"], wing.erase("name");
+    if (!wing.contains("panels") || !wing["panels"].is_array()) continue;
+    for (Json& panel : wing["panels"]) {
+      fillNew(panel, fresh, {"riblets", "joiner", "tip"});
+      if (!panel.is_object()) continue;
+      if (panel.contains("ribs"))
+        fillNew(panel["ribs"], fresh["ribs"], {"denseRoot", "denseTip", "thick", "thickThickness", "doubled"});
+      const bool spars = panel.contains("spars") && panel["spars"].is_array();
+      if (panel.contains("join")) {
+        fillNew(panel["join"], fresh["join"], {"braceSpar", "braceOver", "braceSlots"});
+        if (spars && panel["join"].is_object()) panel["join"]["braceSpar"] = bracedSpar(panel["spars"]);
+      }
+      for (std::size_t i = 0; spars && i < panel["spars"].size(); ++i) {
+        Json& spar = panel["spars"][i];
+        fillNew(spar, fresh["spars"][0], {"stops", "stopsAt"});
+        for (const char* cap : {"top", "bottom"})
+          if (spar.is_object() && spar.contains(cap))
+            fillNew(spar[cap], fresh["spars"][0][cap], {"tapers", "tipWidth", "tipDepth"});
+      }
+    }
+  }
+}
+
 /// Lists of nothing but numbers on one line each: a point reads as a point.
 std::string withShortLists(const std::string& text) {
   std::string out;
@@ -389,6 +452,7 @@ Result<ReadDesign> designFromText(std::string_view text) {
   if (version < 1) return Problem{"/version", fmt::format("there is no version {}", version)};
   if (version < 2) migrateSections(json);
   if (version < 3) migratePanel(json);
+  if (version < 4) migrateParts(json);
   ReadDesign read;
   Reader reader(json);
   reader.known("format");

@@ -36,13 +36,26 @@ std::optional<std::pair<PanelId, std::size_t>> prefixOf(std::string_view path) {
 } // namespace
 
 std::vector<PanelBrief> briefsOf(const Design& d, int wing) {
-  const auto& panels = d.wings.at(static_cast<std::size_t>(wing)).panels;
+  const Wing& whole = d.wings.at(static_cast<std::size_t>(wing));
+  const auto& panels = whole.panels;
+  const std::string name = d.wings.size() > 1 ? fmt::format("{}, {}", d.name, whole.name) : d.name;
   std::vector<PanelBrief> out;
   out.reserve(panels.size());
   for (std::size_t k = 0; k < panels.size(); ++k) {
-    PanelBrief p{panels[k], d.name, d.unit, d.flying, {wing, static_cast<int>(k)}, static_cast<int>(panels.size())};
+    PanelBrief p{panels[k]};
+    p.name = name;
+    p.unit = d.unit;
+    p.flying = d.flying;
+    p.id = {wing, static_cast<int>(k)};
+    p.of = static_cast<int>(panels.size());
+    p.mirrored = mirrored(whole);
+    p.carries = whole.carries;
     p.gamma = degToRad(dihedralDeg(p.join.dihedral, p.panel.span));
+    if (!p.mirrored && k == 0) p.gamma = 0; // a fin's root panel stands upright
     p.fold = p.gamma;
+    if (k + 1 < panels.size()) p.beyond = panels[k + 1].join;
+    if (k + 1 < panels.size()) p.tip.kind = TipKind::square;                // the wing goes on there
+    if (!p.mirrored && k == 0) p.join.brace = p.join.joiner.fitted = false; // and meets nothing of its own
     if (k > 0) {
       const PanelBrief& inside = out.back();
       if (p.panel.continues) continueFrom(p, inside);
@@ -50,6 +63,7 @@ std::vector<PanelBrief> briefsOf(const Design& d, int wing) {
       p.inboard = inside.inboard + inside.panel.span;
       p.setback = inside.setback + inside.panel.tipSetback;
       p.fold = (p.gamma - inside.gamma) / 2;
+      out.back().foldBeyond = p.fold;
     } else {
       p.panel.rootWashoutDeg = 0; // the wing's root is what all turns are measured against
       p.panel.rootAxis = 0;
@@ -66,6 +80,15 @@ std::string pathOf(PanelId id) {
 std::string_view withinPanel(std::string_view path) {
   const auto prefix = prefixOf(path);
   return prefix ? path.substr(prefix->second) : path;
+}
+
+std::optional<int> wingOfPath(std::string_view path) {
+  constexpr std::string_view word = "wings.";
+  int wing = 0;
+  if (!path.starts_with(word)) return std::nullopt;
+  const auto [end, error] = std::from_chars(path.data() + word.size(), path.data() + path.size(), wing);
+  if (error != std::errc() || end == path.data() + path.size() || *end != '.') return std::nullopt;
+  return wing;
 }
 
 std::optional<PanelId> panelOfPath(std::string_view path) {

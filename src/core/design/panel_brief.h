@@ -2,23 +2,30 @@
 // what it shares with the whole aircraft.
 #pragma once
 #include "core/design/design.h"
+#include <optional>
 #include <string>
 #include <vector>
 
 namespace eup {
 
 struct PanelBrief : PanelDesign {
-  std::string name; ///< the aircraft's
+  explicit PanelBrief(const PanelDesign& decided) : PanelDesign(decided) {}
+  std::string name; ///< the aircraft's, and which of its wings where there are several
   LengthUnit unit = LengthUnit::mm;
   Flying flying;
   PanelId id;
-  int of = 1;         ///< panels in this wing
-  int firstRib = 1;   ///< its root rib's number: ribs are counted through the whole wing
-  double inboard = 0; ///< true span inside it, mm
-  double setback = 0; ///< its root's leading edge behind the wing's, before any turn
-  double fold = 0;    ///< rad: half the angle between it and what it joins at its root
-  double gamma = 0;   ///< rad, to the horizontal
+  int of = 1;                 ///< panels in this wing
+  int firstRib = 1;           ///< its root rib's number: ribs are counted through the whole wing
+  double inboard = 0;         ///< true span inside it, mm
+  double setback = 0;         ///< its root's leading edge behind the wing's, before any turn
+  double fold = 0;            ///< rad: half the angle between it and what it joins at its root
+  double gamma = 0;           ///< rad, to the horizontal; of a fin, to the upright
+  bool mirrored = true;       ///< it has a left hand too
+  double carries = 1;         ///< the wing's share of the load
+  double foldBeyond = 0;      ///< of the join at its tip
+  std::optional<Join> beyond; ///< the join at its tip, as the panel outside it decides
   bool innermost() const { return id.panel == 0; }
+  bool outermost() const { return id.panel + 1 == of; }
 };
 
 /// A wing's panels from the middle outwards. The design is not empty (see `Design::wings`).
@@ -30,5 +37,7 @@ std::string pathOf(PanelId id);
 std::string_view withinPanel(std::string_view path);
 /// The panel whose decision that is.
 std::optional<PanelId> panelOfPath(std::string_view path);
+/// The wing whose decision that is, or one of its panels'.
+std::optional<int> wingOfPath(std::string_view path);
 
 } // namespace eup

@@ -159,8 +159,10 @@ namespace {
 
 /// What is shape is scaled; strips that are cut at the bench with it.
 void scaleShape(PanelDesign& p, double k) {
-  for (double* shape : {&p.panel.span, &p.panel.rootChord, &p.panel.tipChord, &p.panel.tipSetback, &p.ribs.spacing})
+  for (double* shape : {&p.panel.span, &p.panel.rootChord, &p.panel.tipChord, &p.panel.tipSetback, &p.ribs.spacing,
+                        &p.tip.reach, &p.tip.raised})
     *shape *= k;
+  for (Spar& s : p.spars) s.stopsAt *= k;
   for (double& s : p.ribs.stations) s *= k;
   if (p.join.dihedral.by != DihedralBy::angle) p.join.dihedral.value *= k;
   p.capStrips.width = std::max(0.5, std::round(p.capStrips.width * k * 2) / 2);
@@ -172,6 +174,9 @@ void stepStock(PanelDesign& p, double k, LengthUnit unit) {
   step(p.ribs.thickness, StockKind::sheet);
   step(p.ribs.rootThickness, StockKind::sheet);
   step(p.ribs.tipThickness, StockKind::sheet);
+  step(p.ribs.thickThickness, StockKind::sheet);
+  step(p.riblets.thickness, StockKind::sheet);
+  step(p.tip.thickness, StockKind::sheet);
   step(p.sheeting.thickness, StockKind::sheet);
   step(p.capStrips.thickness, StockKind::sheet);
   step(p.leadingEdge.width, StockKind::strip);
@@ -179,7 +184,10 @@ void stepStock(PanelDesign& p, double k, LengthUnit unit) {
   step(p.trailingEdge.width, StockKind::strip);
   step(p.trailingEdge.sheet, StockKind::sheet);
   for (Spar& s : p.spars) {
-    for (Cap* cap : {&s.top, &s.bottom}) step(cap->width, StockKind::strip), step(cap->depth, StockKind::strip);
+    for (Cap* cap : {&s.top, &s.bottom}) {
+      step(cap->width, StockKind::strip), step(cap->depth, StockKind::strip);
+      if (cap->tapers) cap->tipWidth *= k, cap->tipDepth *= k; // planed to size
+    }
     step(s.sheet, StockKind::sheet);
   }
   step(p.join.braceThickness, StockKind::ply);
@@ -197,11 +205,13 @@ Changed atHalfSpan(const Design& design, double halfSpan, StockRule stock) {
   Changed out{design, {}};
   Design& d = out.design;
   const double k = halfSpan / halfSpanOf(d.wings.front());
-  for (Wing& wing : d.wings)
+  for (Wing& wing : d.wings) {
+    wing.aft *= k, wing.up *= k;
     for (PanelDesign& p : wing.panels) {
       scaleShape(p, k);
       if (stock == StockRule::step) stepStock(p, k, d.unit);
     }
+  }
   out.notes.push_back(fmt::format(
       "Mass stays at {}; a wing {} times the size is about {:.1f} times as heavy for the same build: decide it again.",
       told(d.flying.mass, Quantity::mass, d.unit), fmt::format("{:.2f}", k), k * k * k));

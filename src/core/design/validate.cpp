@@ -70,6 +70,35 @@ void checkSpars(const PanelBrief& d, std::vector<Finding>& out) {
                    {"sheeting.to", "sheeting.spar"}});
 }
 
+void checkRiblets(const PanelBrief& d, std::vector<Finding>& out) {
+  if (d.riblets.inBay == 0 || d.riblets.to != SheetEdge::spar || d.riblets.spar <= static_cast<int>(d.spars.size()))
+    return;
+  out.push_back({"riblets.spar",
+                 Severity::serious,
+                 Stage::ribs,
+                 "The riblets have no spar to end at",
+                 fmt::format("They should end at spar {}; there {} {}", d.riblets.spar,
+                             d.spars.size() == 1 ? "is" : "are", d.spars.size()),
+                 "Add the spar, or end the riblets at a chord fraction.",
+                 {},
+                 {"riblets.to", "riblets.spar"}});
+}
+
+void checkJoiner(const PanelBrief& d, std::vector<Finding>& out) {
+  const Joiner& j = d.join.joiner;
+  if (!j.fitted || (j.bore < j.diameter && j.sleeve >= j.diameter)) return;
+  const auto len = [&](double mm) { return told(mm, Quantity::length, d.unit); };
+  out.push_back(
+      {"joiner.size",
+       Severity::serious,
+       Stage::joins,
+       "The joiner cannot be so",
+       fmt::format("Diameter {}, bore {}, and the ribs bored {}.", len(j.diameter), len(j.bore), len(j.sleeve)),
+       "The bore is smaller than the rod, and what it slides in is not.",
+       {},
+       {"joiner.diameter", "joiner.bore", "joiner.sleeve"}});
+}
+
 void checkRise(const PanelBrief& d, std::vector<Finding>& out) {
   const auto& dihedral = d.join.dihedral;
   if (dihedral.by == DihedralBy::projected && (dihedral.value > d.panel.span || dihedral.value < 0.6 * d.panel.span))
@@ -97,9 +126,10 @@ void checkRise(const PanelBrief& d, std::vector<Finding>& out) {
 
 } // namespace
 
-Finding inPanel(Finding f, PanelId id, int of) {
+Finding inPanel(Finding f, PanelId id, int of, const std::string& wing) {
   f.wing = id.wing, f.panel = id.panel;
   if (of > 1) f.what = fmt::format("Panel {}: {}", id.panel + 1, f.what);
+  if (!wing.empty()) f.what = fmt::format("{}: {}", wing, f.what);
   for (std::string& path : f.decisions)
     if (!path.starts_with("flying.")) path.insert(0, pathOf(id));
   return f;
@@ -112,8 +142,11 @@ std::vector<Finding> impossible(const Design& design) {
       std::vector<Finding> here;
       checkStations(p, here);
       checkSpars(p, here);
+      checkRiblets(p, here);
+      checkJoiner(p, here);
       checkRise(p, here);
-      for (Finding& f : here) out.push_back(inPanel(std::move(f), p.id, p.of));
+      const std::string& name = w > 0 ? design.wings[w].name : std::string();
+      for (Finding& f : here) out.push_back(inPanel(std::move(f), p.id, p.of, name));
     }
   return out;
 }

@@ -48,6 +48,10 @@ Drawing bevelGauge(const DrawnPanel& w) {
   return d;
 }
 
+const char* braceLies(BraceSide side) {
+  return side == BraceSide::front ? "before" : side == BraceSide::behind ? "behind" : "two, on either side of";
+}
+
 Drawing braceDrawing(const DrawnPanel& w, const Brace& b) {
   Drawing d;
   d.loop(Layer::cut, b.outline);
@@ -71,8 +75,7 @@ Drawing braceDrawing(const DrawnPanel& w, const Brace& b) {
   d.write({box.low.x(), box.low.y() - 6},
           fmt::format("Brace, {} ply: bend {}, legs {}, {} the {}; grain along",
                       told(w.design.join.braceThickness, Quantity::length, w.design.unit),
-                      told(b.bend, Quantity::angle, w.design.unit), legs,
-                      w.design.join.braceSide == BraceSide::front ? "before" : "behind",
+                      told(b.bend, Quantity::angle, w.design.unit), legs, braceLies(w.design.join.braceSide),
                       w.design.spars[static_cast<std::size_t>(b.spar)].name),
           3);
   return d;
@@ -91,10 +94,12 @@ Drawing packingTable(const DrawnPanel& w) {
     d.write({0, y}, fmt::format("R{}", rib.rib), 3);
     for (std::size_t i = 0; i < rib.at.size(); ++i)
       d.write({column * static_cast<double>(i + 1) + 14, y},
-              shown(rib.at[i].height, Quantity::length, w.design.unit).number, 3, Anchor::right);
+              !rib.at[i].there ? "–" : shown(rib.at[i].height, Quantity::length, w.design.unit).number, 3,
+              Anchor::right);
     for (std::size_t i = 0; i < rib.at.size(); ++i) // what to lay there
-      d.write({column * static_cast<double>(i + 1) + 14, y - 2.9},
-              stackText(stackFor(rib.at[i].height, w.design.join.packing), w.design.unit), 1.9, Anchor::right);
+      if (rib.at[i].there)
+        d.write({column * static_cast<double>(i + 1) + 14, y - 2.9},
+                stackText(stackFor(rib.at[i].height, w.design.join.packing), w.design.unit), 1.9, Anchor::right);
     y -= row;
   }
   return d;

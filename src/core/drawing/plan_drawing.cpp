@@ -31,14 +31,56 @@ void ribOnPlan(Drawing& d, const Rib& rib) {
 
 void sparOnPlan(Drawing& d, const DrawnPanel& w, const SparLine& line) {
   const Spar& spar = w.design.spars[static_cast<std::size_t>(line.index)];
-  const double wide = spar.kind == SparKind::fullDepth
-                          ? spar.sheet
-                          : std::max(spar.top.fitted ? spar.top.width : 0, spar.bottom.fitted ? spar.bottom.width : 0);
-  const double half = wide / 2 * line.stretch, root = line.middle.root.x(), tip = line.middle.tip.x(),
-               span = w.loft.span();
-  d.loop(Layer::cut,
-         {onPlan(root + half, 0), onPlan(tip + half, span), onPlan(tip - half, span), onPlan(root - half, 0)});
-  d.line(Layer::mark, onPlan(root, 0), onPlan(tip, span));
+  const auto half = [&](double t) {
+    const double share = line.share(t);
+    const double wide = spar.kind == SparKind::fullDepth
+                            ? spar.sheet
+                            : std::max(spar.top.fitted ? capAt(spar.top, share).width : 0,
+                                       spar.bottom.fitted ? capAt(spar.bottom, share).width : 0);
+    return wide / 2 * line.stretch;
+  };
+  const double root = line.middle.root.x(), end = line.end, tip = line.middle.at(end).x();
+  d.loop(Layer::cut, {onPlan(root + half(0), 0), onPlan(tip + half(end), end), onPlan(tip - half(end), end),
+                      onPlan(root - half(0), 0)});
+  d.line(Layer::mark, onPlan(root, 0), onPlan(tip, end));
+}
+
+/// The joiner's sleeve, where it lies in this panel.
+void joinerOnPlan(Drawing& d, const DrawnPanel& w) {
+  const Rib* last = nullptr;
+  const PassHole* first = nullptr;
+  for (const Rib& rib : w.ribs)
+    for (const PassHole& h : rib.passHoles)
+      if (h.what == Passing::What::joiner) {
+        if (!first) first = &h;
+        last = &rib;
+      }
+  if (!last || !w.design.join.joiner.fitted) return;
+  const double x = aftOf(w.ribs.front().frame, first->middle.x()), half = first->width / 2;
+  d.loop(Layer::mark,
+         {onPlan(x + half, 0), onPlan(x + half, last->t()), onPlan(x - half, last->t()), onPlan(x - half, 0)});
+}
+
+void tipOnPlan(Drawing& d, const DrawnPanel& w) {
+  if (!w.tip) return;
+  const double span = w.loft.span();
+  const ChordFrame tip = w.loft.frameAt(span);
+  const auto place = [&](const Polyline& line) {
+    Polyline out;
+    for (const Point& p : line) out.push_back(onPlan(aftOf(tip, p.x()), span + p.y()));
+    return out;
+  };
+  if (w.tip->edge.empty()) { // a plate, seen on edge
+    const double from = aftOf(tip, -w.design.tip.margin), to = aftOf(tip, tip.chord + w.design.tip.margin);
+    d.loop(Layer::cut,
+           {onPlan(to, span), onPlan(to, span + w.tip->reach), onPlan(from, span + w.tip->reach), onPlan(from, span)});
+    return;
+  }
+  d.strokes.push_back({Layer::cut, place(w.tip->edge), false});
+  if (!w.tip->inner.empty()) d.strokes.push_back({Layer::cut, place(w.tip->inner), false});
+  for (const TipTemplate& one : w.tip->templates)
+    d.line(Layer::mark, onPlan(aftOf(tip, one.from), span + one.beyond),
+           onPlan(aftOf(tip, one.from + one.chord), span + one.beyond));
 }
 
 /// One panel with its root's leading edge at the origin.
@@ -57,6 +99,9 @@ Drawing panelOnPlan(const DrawnPanel& w, Hand hand) {
       chordwiseLine(d, w, r * root.chord, sheetEdgeAt(w.design, w.loft, f, span) * tip.chord, Layer::mark);
   for (const SparLine& line : w.spars) sparOnPlan(d, w, line);
   for (const Rib& rib : w.ribs) ribOnPlan(d, rib);
+  for (const Rib& riblet : w.riblets) ribOnPlan(d, riblet);
+  joinerOnPlan(d, w);
+  tipOnPlan(d, w);
   if (hand == Hand::left) d = mirrored(std::move(d));
   const double side = hand == Hand::right ? 1 : -1;
   for (const Rib& rib : w.ribs) {

@@ -41,10 +41,11 @@ Drawing ribDrawing(const DrawnPanel& w, const Rib& rib, Hand hand) {
   d.wing = w.design.name;
   d.hand = hand;
   Region wood = rib.wood;
-  for (const Foot& foot : w.settingUp.ribs[static_cast<std::size_t>(rib.number - w.design.firstRib)].feet) {
-    wood = unite(wood, {foot.outline});
-    d.line(Layer::mark, foot.breakFrom, foot.breakTo); // broken off along here
-  }
+  if (rib.kind != RibKind::riblet)
+    for (const Foot& foot : w.settingUp.ribs[static_cast<std::size_t>(rib.number - w.design.firstRib)].feet) {
+      wood = unite(wood, {foot.outline});
+      d.line(Layer::mark, foot.breakFrom, foot.breakTo); // broken off along here
+    }
   d.region(Layer::cut, wood);
   Box box = boundsOf(wood);
   if (box.empty()) box = boundsOf(rib.bare);
@@ -52,16 +53,18 @@ Drawing ribDrawing(const DrawnPanel& w, const Rib& rib, Hand hand) {
   d.line(Layer::mark, {box.high.x() - 3, 0}, {box.high.x() + 3, 0});
   for (std::size_t k = 0; k < rib.sparX.size(); ++k) {
     const double x = rib.sparX[k], half = rib.sparDepth[k] / 2;
+    if (!w.spars[k].reaches(rib.t()) || x > box.high.x()) continue;
     const double middle = w.spars[k].middle.at(rib.t()).y() - rib.frame.le.y();
     d.line(Layer::mark, {x, middle - std::min(3.0, half)}, {x, middle + std::min(3.0, half)});
   }
   const double arrow = rib.frame.chord * 0.12;
-  grainArrow(d, {rib.frame.chord * 0.45, std::min(1.5, rib.depth / 8)}, arrow);
+  const double middle = rib.kind == RibKind::riblet ? box.low.x() + box.width() * 0.3 : rib.frame.chord * 0.45;
+  grainArrow(d, {middle, std::min(1.5, rib.depth / 8)}, std::min(arrow, box.width() / 2));
   if (hand == Hand::left) d = mirrored(std::move(d));
   const auto len = [&](double mm) { return told(mm, Quantity::length, w.design.unit); };
   d.write({d.bounds().low.x() + 3, box.low.y() - 4.5},
-          fmt::format("{} {}   at {}   chord {}   {} thick", rib.name(), nameLarge(hand), len(rib.t()),
-                      len(rib.frame.chord), len(rib.thickness)),
+          fmt::format("{} {}   at {}   chord {}   {} thick{}", rib.name(), nameLarge(hand), len(rib.t()),
+                      len(rib.frame.chord), len(rib.thickness / rib.layers), rib.layers > 1 ? ", cut two" : ""),
           3);
   return d;
 }
@@ -69,10 +72,13 @@ Drawing ribDrawing(const DrawnPanel& w, const Rib& rib, Hand hand) {
 std::vector<Drawing> ribSheets(const DrawnWing& wing, Hand hand, double width, double height) {
   std::vector<Drawing> parts;
   for (const DrawnPanel& w : wing) {
-    for (const Rib& rib : w.ribs) parts.push_back(ribDrawing(w, rib, hand));
+    for (const Rib& rib : w.ribs)
+      for (int layer = 0; layer < rib.layers; ++layer) parts.push_back(ribDrawing(w, rib, hand));
+    for (const Rib& riblet : w.riblets) parts.push_back(ribDrawing(w, riblet, hand));
     for (const SparLine& line : w.spars)
       if (w.design.spars[static_cast<std::size_t>(line.index)].kind == SparKind::fullDepth)
         parts.push_back(sparDrawing(w, line, hand));
+    for (Drawing& part : tipParts(w, hand)) parts.push_back(std::move(part));
   }
 
   std::vector<Drawing> sheets;

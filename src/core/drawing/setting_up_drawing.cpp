@@ -25,6 +25,7 @@ Drawing settingUpDrawing(const DrawnPanel& w, Hand hand) {
     d.write(at(rib.frame.le, rib.t()) + Point(0, 6), rib.name(), 4, Anchor::middle);
     for (std::size_t k = 0; k < supports.at.size(); ++k) {
       const Support& s = supports.at[k];
+      if (!s.there) continue;
       const Point p = at(rib.frame.fromChord({s.x, 0}), rib.t());
       along[k].push_back(p);
       d.line(Layer::cut, p - Point(2, 0), p + Point(2, 0));

@@ -2,6 +2,7 @@
 #pragma once
 #include "core/drawing/drawing.h"
 #include "core/parts/rib.h"
+#include "core/parts/tip.h"
 
 namespace eup {
 
@@ -13,7 +14,8 @@ struct DrawnPanel {
   const PanelBrief& design;
   const PanelLoft& loft;
   const std::vector<SparLine>& spars;
-  const std::vector<Rib>& ribs;
+  const std::vector<Rib>&ribs, &riblets;
+  const std::optional<TipShape>& tip;
   const PanelJoin& join;
   const SettingUp& settingUp;
 };
@@ -24,8 +26,11 @@ using DrawnWing = std::vector<DrawnPanel>;
 /// either way the printed face is the one that looks to the tip.
 Drawing ribDrawing(const DrawnPanel& panel, const Rib& rib, Hand hand);
 
-/// All ribs (and full-depth spars) in rows no wider than `width` where they fit, on as many sheets of `height` as it
-/// takes; `height` 0 is one endless sheet. Drawings start at (0,0).
+/// The parts of the panel's tip, flat; none for a square one.
+std::vector<Drawing> tipParts(const DrawnPanel& panel, Hand hand);
+
+/// All ribs (and riblets, full-depth spars, tip parts) in rows no wider than `width` where they fit, on as many sheets
+/// of `height` as it takes; `height` 0 is one endless sheet. Drawings start at (0,0).
 std::vector<Drawing> ribSheets(const DrawnWing& wing, Hand hand, double width, double height);
 
 /// The half wing flat on the board, panel beside panel, seen from above: x to the tip (to the left for a left hand),

@@ -57,16 +57,19 @@ std::string stackText(const PackingStack& stack, LengthUnit unit) {
 
 std::vector<TaperedStrip> taperedStrips(const SettingUp& setting, const std::vector<Rib>& ribs) {
   std::vector<TaperedStrip> out;
-  const RibSupports &first = setting.ribs.front(), &last = setting.ribs.back();
+  const RibSupports& first = setting.ribs.front();
   for (std::size_t k = 0; k < first.at.size(); ++k) {
+    std::size_t end = setting.ribs.size(); // the strip ends with its spar
+    while (end > 1 && !setting.ribs[end - 1].at[k].there) --end;
+    const RibSupports& last = setting.ribs[end - 1];
     TaperedStrip strip;
     strip.line = first.at[k].line;
     strip.root = first.at[k].height;
     strip.tip = last.at[k].height;
-    strip.length = ribs.back().t() - ribs.front().t();
+    strip.length = ribs[end - 1].t() - ribs.front().t();
     if (strip.length <= 0) continue;
     strip.fence = std::atan((strip.root - strip.tip) / strip.length);
-    for (std::size_t i = 0; i < setting.ribs.size(); ++i) {
+    for (std::size_t i = 0; i < end; ++i) {
       const double share = (ribs[i].t() - ribs.front().t()) / strip.length;
       const double off = setting.ribs[i].at[k].height - (strip.root + (strip.tip - strip.root) * share);
       if (std::abs(off) > std::abs(strip.worstOff)) strip.worstOff = off, strip.worstRib = setting.ribs[i].rib;

@@ -5,16 +5,6 @@
 namespace eup {
 namespace {
 
-/// The free depth for a brace beside a spar: between the caps' inner faces, or the whole seat where there is no cap.
-double clearDepth(const Spar& spar, const SparLine& line, double t) {
-  double depth = line.upperSeat.at(t).y() - line.lowerSeat.at(t).y();
-  if (spar.kind == SparKind::caps) {
-    if (spar.top.fitted) depth -= spar.top.depth;
-    if (spar.bottom.fitted) depth -= spar.bottom.depth;
-  }
-  return depth;
-}
-
 /// Both legs from the join, folded up by half the bend each, or down where the wing is folded down.
 Polyline braceOutline(const Brace& b, bool up) {
   const double half = (up ? b.bend : -b.bend) / 2;
@@ -29,11 +19,15 @@ Polyline braceOutline(const Brace& b, bool up) {
   return {{0, -root}, outLow, outHigh, {0, root}, inHigh, inLow};
 }
 
-BraceLeg legOf(const PanelBrief& d, const SparLine& line, const std::vector<Rib>& ribs, bool fromTip, int bays) {
-  const int count = static_cast<int>(ribs.size()), k = std::clamp(bays, 2, count) - 1;
+BraceLeg legOf(const PanelBrief& d, const SparLine& line, const std::vector<Rib>& ribs, bool fromTip,
+               const Join& join) {
+  const int count = static_cast<int>(ribs.size()), k = std::clamp(join.braceToRib, 2, count) - 1;
   const Rib& rib = ribs[static_cast<std::size_t>(fromTip ? count - 1 - k : k)];
   const double length = (fromTip ? line.middle.span - rib.t() : rib.t()) * line.stretch;
-  return {rib.number, length, std::max(clearDepth(d.spars[static_cast<std::size_t>(line.index)], line, rib.t()), 0.0)};
+  return {rib.number, length,
+          std::max(braceDepth(join, d.ribs.rim + d.ribs.notchFit, d.spars[static_cast<std::size_t>(line.index)], line,
+                              rib.t()),
+                   0.0)};
 }
 
 Brace makeBrace(const PanelBrief& d, const SparLine& line, const std::vector<Rib>& ribs, const PanelJoin& join,
@@ -45,8 +39,8 @@ Brace makeBrace(const PanelBrief& d, const SparLine& line, const std::vector<Rib
   const auto direction = [](const StraightLine& cap, double gamma) {
     return inSpace(cap.tip.x() - cap.root.x(), cap.span, cap.tip.y() - cap.root.y(), gamma);
   };
-  b.outer = legOf(d, line, ribs, false, d.join.braceToRib);
-  b.depthRoot = std::max(clearDepth(spar, line, 0), 0.0);
+  b.outer = legOf(d, line, ribs, false, d.join);
+  b.depthRoot = std::max(braceDepth(d.join, d.ribs.rim + d.ribs.notchFit, spar, line, 0), 0.0);
   if (!inside || !other) {
     const auto capBend = [&](const StraightLine& cap) {
       return lineBendMirrored(cap.tip.x() - cap.root.x(), cap.span, cap.tip.y() - cap.root.y(), join.gamma);
@@ -63,15 +57,27 @@ Brace makeBrace(const PanelBrief& d, const SparLine& line, const std::vector<Rib
     b.lean = braceLean(there, here);
     b.capTopBend = angleBetween(direction(other->upperSeat, gamma), direction(line.upperSeat, join.gamma));
     b.capBottomBend = angleBetween(direction(other->lowerSeat, gamma), direction(line.lowerSeat, join.gamma));
-    b.inner = legOf(inside->design, *other, inside->ribs, true, d.join.braceToRib);
+    b.inner = legOf(inside->design, *other, inside->ribs, true, d.join);
     const Spar& inner = inside->design.spars[static_cast<std::size_t>(other->index)];
-    b.depthRoot = std::min(b.depthRoot, std::max(clearDepth(inner, *other, other->middle.span), 0.0));
+    b.depthRoot =
+        std::min(b.depthRoot,
+                 std::max(braceDepth(d.join, d.ribs.rim + d.ribs.notchFit, inner, *other, other->middle.span), 0.0));
   }
   b.outline = braceOutline(b, join.fold >= 0);
   return b;
 }
 
 } // namespace
+
+double braceDepth(const Join& join, double rim, const Spar& spar, const SparLine& line, double t) {
+  double depth = line.upperSeat.at(t).y() - line.lowerSeat.at(t).y();
+  if (join.braceOver == BraceOver::between && join.braceSlots) depth -= 2 * rim;
+  if (join.braceOver == BraceOver::between && spar.kind == SparKind::caps && line.reaches(t)) {
+    if (spar.top.fitted) depth -= capAt(spar.top, line.share(t)).depth;
+    if (spar.bottom.fitted) depth -= capAt(spar.bottom, line.share(t)).depth;
+  }
+  return depth;
+}
 
 std::optional<int> mainSpar(const PanelDesign& d) {
   if (d.spars.empty()) return std::nullopt;
@@ -120,12 +126,11 @@ PanelJoin panelJoin(const PanelBrief& d, const PanelLoft& loft, const std::vecto
   if (d.join.blockAt == BlockAt::spar) fraction = main ? d.spars[static_cast<std::size_t>(*main)].tipFraction : 0.3;
   j.block = tipBlock(loft, fraction, j.onBoard,
                      j.otherFlat ? std::optional((inside ? inside->loft : loft).lowest()) : std::nullopt);
-  if (!d.join.brace || !main) return j;
+  const auto braced = static_cast<std::size_t>(d.join.braceSpar - 1);
+  if (!d.join.brace || braced >= spars.size()) return j;
   const SparLine* other = nullptr;
-  if (inside)
-    for (const SparLine& line : inside->spars)
-      if (line.index == *main) other = &line;
-  if (!inside || other) j.brace = makeBrace(d, spars[static_cast<std::size_t>(*main)], ribs, j, inside, other);
+  if (inside && braced < inside->spars.size()) other = &inside->spars[braced];
+  if (!inside || other) j.brace = makeBrace(d, spars[braced], ribs, j, inside, other);
   return j;
 }
 

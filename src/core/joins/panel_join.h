@@ -64,7 +64,11 @@ TipBlock tipBlock(const PanelLoft& loft, double fraction, double onBoard, std::o
 PanelJoin panelJoin(const PanelBrief& design, const PanelLoft& loft, const std::vector<SparLine>& spars,
                     const std::vector<Rib>& ribs, const Neighbour* inside);
 
-/// The spar that blocks, braces and first figures go by: the first with a cap, else the first; nothing without spars.
+/// The depth for a brace beside a spar: between the caps' inner faces, or the whole seat, where there is no cap too. In
+/// ribs slotted for it `rim` of wood stays above and below it, so that they hold together.
+double braceDepth(const Join& join, double rim, const Spar& spar, const SparLine& line, double t);
+
+/// The spar that blocks and first figures go by: the first with a cap, else the first; nothing without spars.
 std::optional<int> mainSpar(const PanelDesign& design);
 
 } // namespace eup

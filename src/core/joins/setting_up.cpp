@@ -31,7 +31,7 @@ struct Underside {
     };
     const double step = 0.01 * cut.frame.chord; // either way: the slope that a strip lying there takes
     const Point a = point(chordX - step), b = point(std::min(chordX + step, cut.frame.chord));
-    return {std::move(line), chordX, point(chordX).y() - board, std::atan2(b.y() - a.y(), b.x() - a.x())};
+    return {std::move(line), chordX, point(chordX).y() - board, std::atan2(b.y() - a.y(), b.x() - a.x()), true};
   }
 };
 
@@ -107,9 +107,11 @@ SettingUp settingUp(const PanelBrief& d, const PanelLoft& loft, const Section& r
     const Underside under{cut, turn, board};
     RibSupports supports{rib.number, {}, {}};
     if (d.join.feet) supports.feet = feetOf(d, loft, rib, under);
-    supports.at.push_back({"LE", 0, turn(cut.frame.le).y() - board, std::nullopt});
-    for (const SparLine& line : spars)
+    supports.at.push_back({"LE", 0, turn(cut.frame.le).y() - board, std::nullopt, true});
+    for (const SparLine& line : spars) {
       supports.at.push_back(under.at(d.spars[static_cast<std::size_t>(line.index)].name, line.chordX(rib.frame)));
+      supports.at.back().there = line.reaches(rib.t());
+    }
     if (d.trailingEdge.kind != TrailingEdgeKind::none)
       supports.at.push_back(under.at("TE front", rib.frame.chord - d.trailingEdge.width));
     supports.at.push_back(under.at("TE", rib.frame.chord));

@@ -9,6 +9,7 @@ struct Support {
   double x = 0;                ///< aft of the rib's nose along the chord line
   double height = 0;           ///< mm over the board
   std::optional<double> slope; ///< rad, + rising aft; none at the nose point
+  bool there = true;           ///< false where its spar has ended
 };
 
 /// A foot that the rib stands on: part of the rib's sheet, below its underside. Chord axes.

@@ -53,14 +53,26 @@ void splitRibs(const PanelBrief& whole, double t, Ribs& inner, Ribs& outer) {
   const std::vector<double> all = ribStations(whole.ribs, whole.panel.span);
   std::vector<double> in, out{0};
   bool onRib = false;
-  for (double s : all) {
+  inner.thick.clear(), inner.doubled.clear(), outer.thick.clear(), outer.doubled.clear();
+  for (std::size_t i = 0; i < all.size(); ++i) {
+    const double s = all[i];
     onRib = onRib || std::abs(s - t) < 1e-6;
-    if (s < t - here) in.push_back(s);
-    if (s > t + here) out.push_back(s - t);
+    const bool within = s<t - here, beyond = s> t + here;
+    if (within) in.push_back(s);
+    if (beyond) out.push_back(s - t);
+    const auto carryOver = [&](const std::vector<int>& from, std::vector<int>& toInner, std::vector<int>& toOuter) {
+      if (std::find(from.begin(), from.end(), static_cast<int>(i) + 1) == from.end()) return;
+      if (!beyond) toInner.push_back(static_cast<int>(in.size()) + (within ? 0 : 1));
+      if (!within) toOuter.push_back(beyond ? static_cast<int>(out.size()) : 1);
+    };
+    carryOver(whole.ribs.thick, inner.thick, outer.thick);
+    carryOver(whole.ribs.doubled, inner.doubled, outer.doubled);
   }
   in.push_back(t);
+  const bool even = whole.ribs.rule != RibRule::stations && whole.ribs.denseRoot == 0 && whole.ribs.denseTip == 0;
+  inner.denseRoot = inner.denseTip = outer.denseRoot = outer.denseTip = 0;
   inner.tipThickness = outer.rootThickness = whole.ribs.thickness;
-  if (onRib && whole.ribs.rule != RibRule::stations) { // even bays stay even
+  if (onRib && even) { // even bays stay even
     inner.rule = outer.rule = RibRule::count;
     inner.count = static_cast<int>(in.size());
     outer.count = static_cast<int>(out.size());
@@ -69,6 +81,58 @@ void splitRibs(const PanelBrief& whole, double t, Ribs& inner, Ribs& outer) {
   inner.rule = outer.rule = RibRule::stations;
   inner.stations = std::move(in);
   outer.stations = std::move(out);
+}
+
+void taperFrom(Cap& inner, Cap& outer, const Cap& whole, double share) {
+  if (!whole.tapers) return;
+  const Cap cut = capAt(whole, share);
+  inner.tipWidth = outer.width = cut.width;
+  inner.tipDepth = outer.depth = cut.depth;
+}
+
+/// A spar of the whole panel, cut at t.
+void splitSpar(const Spar& whole, double span, double t, Spar& inner, Spar& outer) {
+  const double end = whole.stops ? std::min(whole.stopsAt, span) : span;
+  outer.stops = inner.stops = false;
+  if (end <= t) { // it ends before the cut: its place outside stays empty, so that the others keep their numbers
+    inner.stops = end < t;
+    outer.kind = SparKind::caps;
+    outer.top.fitted = outer.bottom.fitted = false;
+    return;
+  }
+  outer.stops = whole.stops;
+  outer.stopsAt = std::max(5.0, end - t);
+  taperFrom(inner.top, outer.top, whole.top, t / end);
+  taperFrom(inner.bottom, outer.bottom, whole.bottom, t / end);
+}
+
+bool empty(const Spar& spar) {
+  return spar.kind == SparKind::caps && !spar.top.fitted && !spar.bottom.fitted;
+}
+
+/// A cap that ends as `out` ends.
+void endAs(Cap& one, const Cap& out) {
+  one.tipWidth = out.tapers ? out.tipWidth : out.width;
+  one.tipDepth = out.tapers ? out.tipDepth : out.depth;
+  one.tapers = std::abs(one.tipWidth - one.width) > 1e-9 || std::abs(one.tipDepth - one.depth) > 1e-9;
+}
+
+void mergeSpar(Spar& one, const Spar& out, double spanInside) {
+  if (empty(one)) return;
+  if (one.stops || empty(out)) {
+    if (!one.stops) one.stops = true, one.stopsAt = spanInside;
+    return;
+  }
+  one.stops = out.stops;
+  if (out.stops) one.stopsAt = spanInside + out.stopsAt;
+  endAs(one.top, out.top);
+  endAs(one.bottom, out.bottom);
+}
+
+void mergeNumbers(std::vector<int>& one, const std::vector<int>& out, std::size_t inside) {
+  for (int n : out) one.push_back(n + static_cast<int>(inside) - 1);
+  std::sort(one.begin(), one.end());
+  one.erase(std::unique(one.begin(), one.end()), one.end());
 }
 
 } // namespace
@@ -88,7 +152,15 @@ Result<Design> withPanelAdded(const Design& design, int wing) {
   const double bay = last.panel.span / static_cast<double>(ribStations(last.ribs, last.panel.span).size() - 1);
   next.ribs.rule = RibRule::count;
   next.ribs.count = std::max(2, static_cast<int>(std::lround(next.panel.span / bay)) + 1);
-  for (Spar& s : next.spars) s.rootFraction = s.tipFraction;
+  next.ribs.thick.clear(), next.ribs.doubled.clear();
+  next.ribs.denseRoot = next.ribs.denseTip = 0;
+  for (Spar& s : next.spars) {
+    s.rootFraction = s.tipFraction;
+    for (Cap* cap : {&s.top, &s.bottom})
+      if (cap->tapers) cap->width = cap->tipWidth, cap->depth = cap->tipDepth, cap->tapers = false;
+    if (s.stops) s.stops = false, s.kind = SparKind::caps, s.top.fitted = s.bottom.fitted = false;
+  }
+  next.join.joiner.fitted = false;
   next.join.dihedral = {DihedralBy::angle, std::min(50.0, radToDeg(last.gamma) + moreUp)};
   next.join.braceToRib = 2;
   panels.push_back(std::move(next));
@@ -125,7 +197,9 @@ Result<Design> withPanelSplit(const Design& design, PanelId id, double t) {
     const double x = root + (tip - root) * t / whole.panel.span;
     const double fraction = (x - frame.le.x()) / (frame.chord * std::cos(frame.washout));
     inner.spars[k].tipFraction = outer.spars[k].rootFraction = std::clamp(fraction, 0.02, 0.98);
+    splitSpar(whole.spars[k], whole.panel.span, t, inner.spars[k], outer.spars[k]);
   }
+  outer.join.joiner.fitted = false;
   splitRibs(whole, t, inner.ribs, outer.ribs);
   inner.join.dihedral = ofShare(whole.join.dihedral, t / whole.panel.span);
   outer.join.dihedral = ofShare(whole.join.dihedral, 1 - t / whole.panel.span);
@@ -156,7 +230,13 @@ Result<Design> withPanelsMerged(const Design& design, PanelId id) {
   one.panel.washoutAxis = out.panel.washoutAxis;
   one.sections.tip = out.sections.tip;
   for (std::size_t k = 0; k < std::min(one.spars.size(), out.spars.size()); ++k)
-    one.spars[k].tipFraction = out.spars[k].tipFraction;
+    one.spars[k].tipFraction = out.spars[k].tipFraction, mergeSpar(one.spars[k], out.spars[k], in.panel.span);
+  for (std::size_t k = out.spars.size(); k < one.spars.size(); ++k)
+    if (!one.spars[k].stops) one.spars[k].stops = true, one.spars[k].stopsAt = in.panel.span;
+  one.ribs.denseRoot = one.ribs.denseTip = 0; // they are in the stations
+  mergeNumbers(one.ribs.thick, out.ribs.thick, inside);
+  mergeNumbers(one.ribs.doubled, out.ribs.doubled, inside);
+  one.tip = out.tip;
   // Bays that are even all along are told by their number.
   const double bay = one.panel.span / static_cast<double>(stations.size() - 1);
   bool even = true;
@@ -182,7 +262,9 @@ Result<Design> withPanelTakenOut(const Design& design, PanelId id) {
     panels[1].panel.washoutDeg -= next.panel.rootWashoutDeg;
     panels[1].panel.rootWashoutDeg = 0;
   }
+  const Tip tip = panels.back().tip; // the wing keeps the end that it had
   panels.erase(panels.begin() + id.panel);
+  panels.back().tip = tip;
   return d;
 }
 

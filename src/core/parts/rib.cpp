@@ -191,10 +191,10 @@ Polyline inRib(const Making& m, const Polyline& panelAxes) {
 /// Notches stand upright in panel axes, so that a straight, untwisted strip drops into all of them.
 void cutNotches(const Making& m, const SparLine& line, const Cut& cut, Region& cuts) {
   const Spar& spar = m.design.spars[static_cast<std::size_t>(line.index)];
-  const double reach = m.rib.frame.chord;
+  const double reach = m.rib.frame.chord, along = line.share(m.rib.t());
   for (Face f : {Face::upper, Face::lower}) {
     const bool up = f == Face::upper;
-    const Cap& cap = up ? spar.top : spar.bottom;
+    const Cap cap = capAt(up ? spar.top : spar.bottom, along);
     if (!cap.fitted) continue;
     const double sign = up ? 1 : -1;
     const Point seat = (up ? line.upperSeat : line.lowerSeat).at(m.rib.t());
@@ -227,6 +227,34 @@ void cutSlot(const Making& m, const SparLine& line, const Cut& cut, Region& cuts
   m.rib.slots.push_back(std::move(slot));
 }
 
+void cutPassing(const Making& m, const Passing& p, Region& cuts) {
+  const double t = m.rib.t();
+  if (t < p.from - 1e-6 || t > p.to + 1e-6) return;
+  const Point middle = p.middle.at(t);
+  const double share = p.to > p.from ? (t - p.from) / (p.to - p.from) : 0;
+  PassHole hole{p.what, m.rib.frame.toChord(middle), p.width, p.width, 0, 0};
+  if (!p.round) hole.height = p.heightFrom + (p.heightTo - p.heightFrom) * share;
+  hole.underTop = heightOf(m.rib.upper, hole.middle.x()) - hole.middle.y();
+  hole.overBottom = hole.middle.y() - heightOf(m.rib.lower, hole.middle.x());
+  if (p.round) {
+    Polyline circle;
+    const double radius = p.width / 2;
+    const int sides = std::max(
+        16,
+        static_cast<int>(std::ceil(std::numbers::pi / std::acos(std::max(0.0, 1 - tolerance::flattening / radius)))));
+    circle.reserve(static_cast<std::size_t>(sides));
+    for (int i = 0; i < sides; ++i) {
+      const double turn = 2 * std::numbers::pi * i / sides;
+      circle.push_back(middle + Point(std::cos(turn), std::sin(turn)) * (p.width / 2));
+    }
+    cuts.push_back(inRib(m, circle));
+  } else {
+    const Point half(hole.width / 2, hole.height / 2);
+    cuts.push_back(inRib(m, rectangle(middle - half, middle + half)));
+  }
+  m.rib.passHoles.push_back(hole);
+}
+
 FaceRun runOf(const Making& m, Face f) {
   const double edge = sheetEdgeAt(m.design, m.loft, f, m.rib.t());
   const double sheet = edge > 0 ? lengthOf(headOf(m.face(f), placeOfFraction(edge))) : 0;
@@ -234,7 +262,8 @@ FaceRun runOf(const Making& m, Face f) {
   return {sheet, end ? std::max(lengthOf(headOf(m.face(f), *end)) - sheet, 0.0) : 0};
 }
 
-Rib cutRib(const PanelBrief& d, const PanelLoft& loft, const std::vector<SparLine>& spars, Rib rib) {
+Rib cutRib(const PanelBrief& d, const PanelLoft& loft, const std::vector<SparLine>& spars,
+           const std::vector<Passing>& passing, Rib rib) {
   const Cut cut = loft.cutAt(rib.frame.t);
   rib.frame = cut.frame;
   rib.upper = inChordAxes(cut.frame, cut.upper);
@@ -253,11 +282,14 @@ Rib cutRib(const PanelBrief& d, const PanelLoft& loft, const std::vector<SparLin
     const double x = line.chordX(rib.frame);
     rib.sparX.push_back(x);
     rib.sparDepth.push_back(heightOf(rib.upper, x) - heightOf(rib.lower, x));
+    if (!line.reaches(rib.t())) continue;
     if (d.spars[static_cast<std::size_t>(line.index)].kind == SparKind::caps)
       cutNotches(m, line, cut, cuts);
     else
       cutSlot(m, line, cut, cuts);
   }
+  for (const Passing& p : passing) cutPassing(m, p, cuts);
+  if (rib.kind == RibKind::riblet) cuts.push_back(slab(m, ribletEnd(d, spars, rib.frame), 2 * rib.frame.chord));
   rib.wood = withoutDust(subtractFromWound(underCover(stretchesOf(m)), cuts), tolerance::dustArea);
   rib.cutArea = areaOf(rib.wood);
   rib.pieces = pieceCount(rib.wood);
@@ -269,7 +301,38 @@ Rib cutRib(const PanelBrief& d, const PanelLoft& loft, const std::vector<SparLin
 
 } // namespace
 
-std::vector<Rib> cutRibs(const PanelBrief& d, const PanelLoft& loft, const std::vector<SparLine>& spars) {
+double ribletEnd(const PanelBrief& d, const std::vector<SparLine>& spars, const ChordFrame& frame) {
+  if (d.riblets.to == SheetEdge::fraction) return d.riblets.fraction * frame.chord;
+  const auto k = static_cast<std::size_t>(d.riblets.spar - 1);
+  const Spar& spar = d.spars[k];
+  const SparLine& line = spars[k];
+  const double along = line.share(frame.t);
+  const double wide = spar.kind == SparKind::fullDepth
+                          ? spar.sheet
+                          : std::max(spar.top.fitted ? capAt(spar.top, along).width : 0,
+                                     spar.bottom.fitted ? capAt(spar.bottom, along).width : 0);
+  return line.chordX(frame) - wide / 2 * line.stretch;
+}
+
+std::vector<Rib> cutRiblets(const PanelBrief& d, const PanelLoft& loft, const std::vector<SparLine>& spars,
+                            const std::vector<Rib>& ribs, const std::vector<Passing>& passing) {
+  std::vector<Rib> out;
+  out.reserve(ribs.size() * static_cast<std::size_t>(d.riblets.inBay));
+  for (std::size_t i = 0; i + 1 < ribs.size(); ++i)
+    for (int k = 1; k <= d.riblets.inBay; ++k) {
+      Rib rib;
+      rib.number = ribs[i].number;
+      rib.bay = k;
+      rib.kind = RibKind::riblet;
+      rib.thickness = d.riblets.thickness;
+      rib.frame.t = ribs[i].t() + (ribs[i + 1].t() - ribs[i].t()) * k / (d.riblets.inBay + 1);
+      out.push_back(cutRib(d, loft, spars, passing, std::move(rib)));
+    }
+  return out;
+}
+
+std::vector<Rib> cutRibs(const PanelBrief& d, const PanelLoft& loft, const std::vector<SparLine>& spars,
+                         const std::vector<Passing>& passing) {
   const auto stations = ribStations(d.ribs, d.panel.span);
   std::vector<Rib> ribs;
   ribs.reserve(stations.size());
@@ -280,8 +343,13 @@ std::vector<Rib> cutRibs(const PanelBrief& d, const PanelLoft& loft, const std::
     rib.thickness = rib.kind == RibKind::root  ? d.ribs.rootThickness
                     : rib.kind == RibKind::tip ? d.ribs.tipThickness
                                                : d.ribs.thickness;
+    const auto listed = [&](const std::vector<int>& numbers) {
+      return std::find(numbers.begin(), numbers.end(), static_cast<int>(i) + 1) != numbers.end();
+    };
+    if (listed(d.ribs.thick)) rib.thick = true, rib.thickness = d.ribs.thickThickness;
+    if (listed(d.ribs.doubled)) rib.layers = 2, rib.thickness *= 2;
     rib.frame.t = std::clamp(stations[i], 0.0, loft.span());
-    ribs.push_back(cutRib(d, loft, spars, std::move(rib)));
+    ribs.push_back(cutRib(d, loft, spars, passing, std::move(rib)));
   }
   return ribs;
 }
@@ -312,16 +380,17 @@ Polyline fullDepthSparOutline(const Spar& spar, const SparLine& line, const std:
   const auto put = [&](const StraightLine& l, double t) { return Point(t * along, l.at(t).y()); };
   edge.push_back(put(slotted, 0));
   for (const Rib& rib : ribs) {
+    if (!line.reaches(rib.t())) continue;
     const double from = rib.kind == RibKind::root ? 0 : rib.kind == RibKind::tip ? -rib.thickness : -rib.thickness / 2;
     const double a = std::max(rib.t() + from - fit / 2, 0.0),
-                 b = std::min(rib.t() + from + rib.thickness + fit / 2, line.middle.span);
+                 b = std::min(rib.t() + from + rib.thickness + fit / 2, line.end);
     edge.push_back(put(slotted, a));
     edge.push_back(put(line.middle, a));
     edge.push_back(put(line.middle, b));
     edge.push_back(put(slotted, b));
   }
-  edge.push_back(put(slotted, line.middle.span));
-  other = {put(plain, line.middle.span), put(plain, 0)};
+  edge.push_back(put(slotted, line.end));
+  other = {put(plain, line.end), put(plain, 0)};
   edge.insert(edge.end(), other.begin(), other.end());
   Polyline loop = simplified(edge, 0);
   if (signedArea(loop) < 0) std::reverse(loop.begin(), loop.end());

@@ -9,7 +9,7 @@
 
 namespace eup {
 
-enum class RibKind { root, main, tip };
+enum class RibKind { root, main, tip, riblet };
 
 struct Notch {
   int spar = 0; ///< index in PanelDesign::spars
@@ -30,6 +30,25 @@ struct Slot {
   Polyline shape; ///< the spar's sheet, chord axes, whole depth
 };
 
+/// What runs through ribs: a joiner's sleeve, a pin, a brace. It is cut out upright, in the rib's plane.
+struct Passing {
+  enum class What { joiner, pin, brace } what = What::joiner;
+  StraightLine middle;     ///< in panel axes
+  double from = 0, to = 0; ///< mm of the panel's span: ribs there are cut, both ends in it
+  bool round = true;
+  double width = 0;                    ///< a hole's diameter, or a slot's width along the chord
+  double heightFrom = 0, heightTo = 0; ///< a slot's height at either end
+};
+
+/// A hole or slot in one rib.
+struct PassHole {
+  Passing::What what = Passing::What::joiner;
+  Point middle{0, 0}; ///< chord axes
+  double width = 0, height = 0;
+  double underTop = 0;   ///< from the bare upper surface down to its middle, square to the chord line
+  double overBottom = 0; ///< and up from the lower one
+};
+
 struct FaceRun {
   double sheetArc = 0; ///< along the bare surface, nose to sheet edge
   double capArc = 0;   ///< along the bare surface, sheet edge to the front of the trailing edge stock
@@ -38,7 +57,10 @@ struct FaceRun {
 struct Rib {
   int number = 1; ///< counted through the whole wing, from its root, which is 1
   RibKind kind = RibKind::main;
-  double thickness = 2;
+  bool thick = false;   ///< one of the thicker ribs that were asked for
+  int bay = 0;          ///< of a riblet: which one in its bay, from 1
+  double thickness = 2; ///< of all its layers
+  int layers = 1;       ///< two for a doubled rib
   ChordFrame frame;
   Polyline upper, lower; ///< bare surfaces, chord axes, nose to tail
   Polyline bare;         ///< closed outline of them
@@ -46,6 +68,7 @@ struct Rib {
   double bareArea = 0, cutArea = 0;
   std::vector<Notch> notches;
   std::vector<Slot> slots;
+  std::vector<PassHole> passHoles;
   std::vector<double> sparX;     ///< each spar's centre line from the nose along the chord line
   std::vector<double> sparDepth; ///< the bare section's depth there, square to the chord line
   FaceRun upperRun, lowerRun;
@@ -54,12 +77,19 @@ struct Rib {
   std::vector<ThinPlace> thin; ///< in chord axes
 
   double t() const { return frame.t; }
-  std::string name() const { return "R" + std::to_string(number); }
+  /// "R4"; the second riblet of the bay beyond it is "R4.2".
+  std::string name() const { return "R" + std::to_string(number) + (bay > 0 ? "." + std::to_string(bay) : ""); }
 };
 
 /// Cuts every rib of the design. Each outline is that of the plane at its station; the root rib's body lies outboard of
 /// it, the tip rib's inboard, the others' half and half.
-std::vector<Rib> cutRibs(const PanelBrief& design, const PanelLoft& loft, const std::vector<SparLine>& spars);
+std::vector<Rib> cutRibs(const PanelBrief& design, const PanelLoft& loft, const std::vector<SparLine>& spars,
+                         const std::vector<Passing>& passing);
+/// The riblets of every bay, from the root outwards: numbered by the rib inside them.
+std::vector<Rib> cutRiblets(const PanelBrief& design, const PanelLoft& loft, const std::vector<SparLine>& spars,
+                            const std::vector<Rib>& ribs, const std::vector<Passing>& passing);
+/// Where a riblet ends at t, along the chord line from the nose.
+double ribletEnd(const PanelBrief& design, const std::vector<SparLine>& spars, const ChordFrame& frame);
 
 /// Shapes that lie against a rib, for drawing it in place, chord axes.
 struct Beside {

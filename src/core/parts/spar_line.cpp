@@ -1,5 +1,6 @@
 #include "core/parts/spar_line.h"
 #include "core/geometry/polyline.h"
+#include <algorithm>
 #include <cmath>
 
 namespace eup {
@@ -10,6 +11,10 @@ bool sheeted(const PanelBrief& d, Face f) {
 }
 bool stripped(const PanelBrief& d, Face f) {
   return f == Face::upper ? d.capStrips.top : d.capStrips.bottom;
+}
+
+double endOf(const PanelBrief& d, const Spar& spar) {
+  return spar.stops ? std::min(spar.stopsAt, d.panel.span) : d.panel.span;
 }
 
 /// Over or under a place of the plan, the face under its cover: lowered square to the surface, so by t / cos(slope).
@@ -31,8 +36,9 @@ double sheetEdgeAt(const PanelBrief& d, const PanelLoft& loft, Face face, double
   // The line is straight in space; in chord fractions it bends a little where the chord tapers.
   const double x = (1 - share) * spar.rootFraction * loft.frameAt(0).chord +
                    share * spar.tipFraction * loft.frameAt(loft.span()).chord;
+  const double along = t / endOf(d, spar);
   const double half =
-      (spar.kind == SparKind::caps ? (face == Face::upper ? spar.top : spar.bottom).width : spar.sheet) / 2;
+      (spar.kind == SparKind::caps ? capAt(face == Face::upper ? spar.top : spar.bottom, along).width : spar.sheet) / 2;
   return std::min((x + half) / chord, 1.0);
 }
 
@@ -78,9 +84,10 @@ std::vector<SparLine> sparLines(const PanelBrief& d, const PanelLoft& loft) {
                    lerp(line.upperSeat.tip, line.lowerSeat.tip, 0.5), span};
     line.sweep = std::atan2(line.planTip - line.planRoot, span);
     line.stretch = 1 / std::cos(line.sweep);
+    line.end = endOf(d, spar);
     constexpr int looks = 40;
     for (int k = 0; k <= looks; ++k) {
-      const double t = span * k / looks;
+      const double t = line.end * k / looks;
       const Cut cut = loft.cutAt(t);
       for (Face f : {Face::upper, Face::lower}) {
         const Point p = (f == Face::upper ? line.upperSeat : line.lowerSeat).at(t);

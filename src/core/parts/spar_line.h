@@ -21,7 +21,8 @@ struct StraightLine {
 
 /// One spar, straight from the root to the tip. Each cap runs from its face's point of the root's chord fraction to
 /// that of the tip's: where the fraction stays the same it lies on one of the panel's own straight lines. Caps are
-/// upright to the root chord and not twisted, so that their inner faces lie in line through every rib.
+/// upright to the root chord and not twisted, so that their inner faces lie in line through every rib. A spar that
+/// stops early ends on that line.
 struct SparLine {
   int index = 0;
   double rootFraction = 0, tipFraction = 0;
@@ -29,9 +30,13 @@ struct SparLine {
   StraightLine middle;               ///< half way between the seats
   double planRoot = 0, planTip = 0;  ///< x of the line on the plan (on the chord line), at root and tip
   double sweep = 0;      ///< rad, aft positive, as drawn on the plan: on the chord line, in the panel's plane
+  double end = 0;        ///< where it ends, mm of the panel's span
   double stretch = 1;    ///< 1 / cos(sweep): how much wider the spar is in the rib's plane
   double worstGap = 0;   ///< greatest distance between the straight seat lines and the curved seat
   double worstGapAt = 0; ///< and at which t
+  bool reaches(double t) const { return t <= end + 1e-6; }
+  /// How far along the spar's own run that is.
+  double share(double t) const { return end > 0 ? t / end : 0; }
   /// Where the line crosses the chord line of a rib, from its nose.
   double chordX(const ChordFrame& frame) const;
 };

@@ -68,7 +68,9 @@ double SpanLoad::moment(double y) const {
 
 SpanLoad spanLoad(std::span<const PanelBrief> panels) {
   const Flying& f = panels.front().flying;
-  SpanLoad load{halfLift(f.mass, f.loadFactor), panels.back().inboard + panels.back().panel.span, {}, f.shape};
+  // A fin has no other half: it carries its share alone.
+  const double share = panels.front().carries * (panels.front().mirrored ? 1 : 2);
+  SpanLoad load{halfLift(f.mass, f.loadFactor) * share, panels.back().inboard + panels.back().panel.span, {}, f.shape};
   for (const PanelBrief& p : panels)
     load.runs.push_back({p.inboard, p.inboard + p.panel.span, p.panel.rootChord, p.panel.tipChord});
   return load;

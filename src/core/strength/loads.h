@@ -27,7 +27,7 @@ struct SpanLoad {
   double moment(double y) const;
 };
 
-/// All panels of a wing that carries the model alone.
+/// All panels of a wing that carries its share of the model.
 SpanLoad spanLoad(std::span<const PanelBrief> panels);
 
 } // namespace eup

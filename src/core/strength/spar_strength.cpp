@@ -61,6 +61,7 @@ BentSection bentSection(const std::vector<Fibre>& fibres) {
 
 SparSection sparSection(const Spar& spar, const SparLine& line, double t) {
   SparSection s;
+  if (!line.reaches(t)) return s;
   const double top = line.upperSeat.at(t).y(), bottom = line.lowerSeat.at(t).y();
   std::vector<Fibre> fibres;
   s.upperModulus = faceMaterial(spar, Face::upper).modulus;
@@ -73,10 +74,11 @@ SparSection sparSection(const Spar& spar, const SparLine& line, double t) {
     s.lowerOuter = upperLeft ? mid : bottom;
     if (s.depth() > 0) fibres.push_back({s.lowerOuter, s.upperOuter, spar.sheet, s.upperModulus});
   } else {
-    s.upperOuter = spar.top.fitted ? top : bottom + spar.bottom.depth;
-    s.lowerOuter = spar.bottom.fitted ? bottom : top - spar.top.depth;
-    if (spar.top.fitted) fibres.push_back({top - spar.top.depth, top, spar.top.width, s.upperModulus});
-    if (spar.bottom.fitted) fibres.push_back({bottom, bottom + spar.bottom.depth, spar.bottom.width, s.lowerModulus});
+    const Cap upper = capAt(spar.top, line.share(t)), lower = capAt(spar.bottom, line.share(t));
+    s.upperOuter = upper.fitted ? top : bottom + lower.depth;
+    s.lowerOuter = lower.fitted ? bottom : top - upper.depth;
+    if (upper.fitted) fibres.push_back({top - upper.depth, top, upper.width, s.upperModulus});
+    if (lower.fitted) fibres.push_back({bottom, bottom + lower.depth, lower.width, s.lowerModulus});
   }
   s.bent = bentSection(fibres);
   return s;
@@ -89,7 +91,8 @@ double webShearFlow(double shear, double moment, double depth, double depthChang
 /// Between the middles of two caps; nothing for another kind of spar.
 static std::optional<double> capMiddles(const Spar& spar, const SparLine& line, double t) {
   if (spar.kind != SparKind::caps || !spar.top.fitted || !spar.bottom.fitted) return std::nullopt;
-  const double depth = line.upperSeat.at(t).y() - line.lowerSeat.at(t).y() - (spar.top.depth + spar.bottom.depth) / 2;
+  const double depth = line.upperSeat.at(t).y() - line.lowerSeat.at(t).y() -
+                       (capAt(spar.top, line.share(t)).depth + capAt(spar.bottom, line.share(t)).depth) / 2;
   return depth > 0 ? std::optional(depth) : std::nullopt;
 }
 
@@ -114,7 +117,12 @@ Strength strengthOf(const PanelBrief& d, const std::vector<SparLine>& lines, con
       sections.push_back(sparSection(d.spars[static_cast<std::size_t>(line.index)], line, t));
       sum += sections.back().bent.stiffness;
     }
-    if (sum <= 0) continue;
+    if (sum <= 0) {
+      if (!out.bareFrom) out.bareFrom = t;
+      if (out.rootStiffness > 0) before = 0; // what bends there is held by edges and sheet, which is not reckoned
+      if (k > 0) sag += slope * step;
+      continue;
+    }
     for (std::size_t i = 0; i < lines.size(); ++i) {
       const Spar& spar = d.spars[static_cast<std::size_t>(lines[i].index)];
       SparStrength& s = out.spars[i];
@@ -123,10 +131,10 @@ Strength strengthOf(const PanelBrief& d, const std::vector<SparLine>& lines, con
       const auto lower = capStress(spar, sections[i], moment * share, Face::lower);
       if (k == 0) {
         s.share = share, s.moment = moment * share, s.upper = upper, s.lower = lower;
-        const auto root = capMiddles(spar, lines[i], 0), tip = capMiddles(spar, lines[i], d.panel.span);
+        const auto root = capMiddles(spar, lines[i], 0), tip = capMiddles(spar, lines[i], lines[i].end);
         if (root && tip) {
           s.webDepth = *root;
-          s.webDepthChange = (*tip - *root) / d.panel.span;
+          s.webDepthChange = (*tip - *root) / lines[i].end;
           s.webFlow = webShearFlow(load.shear(d.inboard) * share, s.moment, s.webDepth, s.webDepthChange);
         }
       }

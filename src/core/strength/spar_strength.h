@@ -55,9 +55,10 @@ double webShearFlow(double shear, double moment, double depth, double depthChang
 struct Strength {
   SpanLoad load;
   std::vector<SparStrength> spars;
-  double rootStiffness = 0; ///< ΣEI
-  double tipDeflection = 0; ///< mm against its root held fast, bending alone: ∬ M / ΣEI
-  double tipSlope = 0;      ///< rad, the same way
+  double rootStiffness = 0;       ///< ΣEI
+  double tipDeflection = 0;       ///< mm against its root held fast, bending alone: ∬ M / ΣEI
+  double tipSlope = 0;            ///< rad, the same way
+  std::optional<double> bareFrom; ///< mm from the panel's root: beyond it no spar is left
 };
 
 Strength strengthOf(const PanelBrief& design, const std::vector<SparLine>& lines, const SpanLoad& load);

@@ -4,12 +4,14 @@
 namespace eup {
 
 void FigureList::add(Figure figure) {
+  figure.wing = wing;
   if (panel) {
-    figure.wing = panel->wing, figure.panel = panel->panel;
+    figure.panel = panel->panel;
     if (!figure.rib && panel->panel > 0) figure.key = fmt::format("panel{}.{}", panel->panel + 1, figure.key);
     for (std::string& decision : figure.decisions)
       if (!decision.starts_with("flying.")) decision.insert(0, path);
   }
+  if (wing > 0) figure.key = fmt::format("wing{}.{}", wing + 1, figure.key);
   all.push_back(std::move(figure));
 }
 
@@ -20,7 +22,7 @@ std::vector<Figure> allFigures(const TrueWing& w) {
   out.all.reserve(100 + ribs * 20);
   planFigures(w, out);
   for (const WholeWing& wing : w.wings) {
-    out.turnToWhole();
+    out.turnToWhole(wing.panels.front().design.id.wing);
     wingFigures(w, wing, out);
     for (const TruePanel& panel : wing.panels) {
       out.turnTo(panel.design);
@@ -28,7 +30,9 @@ std::vector<Figure> allFigures(const TrueWing& w) {
       panelFigures(panel, out);
       ribFigures(panel, out);
       sparFigures(panel, out);
-      joinFigures(panel, out);
+      if (panel.design.mirrored || !panel.design.innermost()) joinFigures(panel, out);
+      joinerFigures(panel, out);
+      tipFigures(panel, out);
       settingUpFigures(panel, out);
     }
   }

@@ -79,8 +79,9 @@ void braceFigures(const TruePanel& w, FigureList& out) {
              value,
              Quantity::length,
              Stage::joins,
-             "clear between the caps",
-             "outer depth of the spar less its caps",
+             w.design.join.braceOver == BraceOver::faces ? "over the spar's faces" : "clear between the caps",
+             w.design.join.braceOver == BraceOver::faces ? "outer depth of the spar"
+                                                         : "outer depth of the spar less its caps",
              fmt::format("= {}", out.len(value)),
              ruledLoft,
              {path + ".top.depth", path + ".bottom.depth", "join.braceToRib"}});
@@ -239,6 +240,15 @@ void stripFigures(const TruePanel& w, FigureList& out) {
   }
 }
 
+/// What half a millimetre more packing does at one rib: at its nose or its tail it turns the rib about the other.
+std::string wrong(const RibSupports& rib, std::size_t i, const FigureList& out) {
+  constexpr double more = 0.5;
+  const bool nose = i == 0, tail = i + 1 == rib.at.size();
+  if (!nose && !tail) return "";
+  const double turned = std::atan(more / (rib.at.back().x - rib.at.front().x));
+  return fmt::format("; {} more there gives it {} {} washout", out.len(more), out.deg(turned), nose ? "less" : "more");
+}
+
 /// What half a millimetre too much does.
 void errorFigures(const TruePanel& w, FigureList& out) {
   constexpr double wrong = 0.5;
@@ -279,22 +289,23 @@ void settingUpFigures(const TruePanel& w, FigureList& out) {
   for (const RibSupports& rib : s.ribs) {
     for (std::size_t i = 0; i < rib.at.size(); ++i) {
       const Support& at = rib.at[i];
+      if (!at.there) continue;
       const std::string slope = at.slope ? fmt::format("slopes {} {} there", out.deg(std::abs(*at.slope)),
                                                        *at.slope >= 0 ? "up aft" : "down aft")
                                          : "at the nose point of the chord line";
-      out.add(
-          {fmt::format("setup.{}.{}", rib.rib, lineKey(at.line, i)),
-           fmt::format("Packing, {}", at.line),
-           at.height,
-           Quantity::length,
-           Stage::joins,
-           fmt::format("R{}, {} aft of the nose, board to underside", rib.rib, out.len(at.x)),
-           "height of the underside over the board, " + datum,
-           fmt::format("{}; pack with {}", slope, stackText(stackFor(at.height, w.design.join.packing), w.design.unit)),
-           ruledLoft,
-           {"join.datum", "panel.washout", "panel.washoutAxis", "join.packing"},
-           at.line == "TE",
-           rib.rib});
+      out.add({fmt::format("setup.{}.{}", rib.rib, lineKey(at.line, i)),
+               fmt::format("Packing, {}", at.line),
+               at.height,
+               Quantity::length,
+               Stage::joins,
+               fmt::format("R{}, {} aft of the nose, board to underside", rib.rib, out.len(at.x)),
+               "height of the underside over the board, " + datum,
+               fmt::format("{}; pack with {}{}", slope,
+                           stackText(stackFor(at.height, w.design.join.packing), w.design.unit), wrong(rib, i, out)),
+               ruledLoft,
+               {"join.datum", "panel.washout", "panel.washoutAxis", "join.packing"},
+               at.line == "TE",
+               rib.rib});
     }
     footFigures(w, rib, out);
   }

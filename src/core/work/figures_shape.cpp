@@ -115,7 +115,9 @@ void sectionFigures(const TruePanel& w, FigureList& out) {
 void wingFigures(const TrueWing& aircraft, const WholeWing& wing, FigureList& out) {
   const Planform& p = wing.planform;
   const LengthUnit unit = aircraft.design.unit;
-  const bool one = wing.panels.size() == 1;
+  const bool one = wing.panels.size() == 1, both = wing.mirrored, main = wing.panels.front().design.id.wing == 0;
+  const double hands = both ? 2 : 1; // a fin has no other half
+  const char* each = both ? "2 × " : "";
   std::vector<std::string> plan, spans, joins;
   for (const TruePanel& panel : wing.panels) {
     const std::string at = pathOf(panel.design.id);
@@ -134,26 +136,34 @@ void wingFigures(const TrueWing& aircraft, const WholeWing& wing, FigureList& ou
     return one ? text : "(" + text + ")";
   };
   const auto spanOf = [&](const TruePanel& panel) { return out.len(panel.loft.span()); };
-  out.add({"panel.span", "Span, flat as drawn", 2 * p.halfSpan, Quantity::length, Stage::panels,
-           "both halves laid flat", one ? "2 × half span" : "2 × Σ panel span",
-           fmt::format("2 × {} = {}", sum(spanOf), out.len(2 * p.halfSpan)), planeGeometry, spans});
-  out.add({"panel.spanFromAbove", "Span, from above", 2 * wing.fromAbove, Quantity::length, Stage::panels,
-           "tip to tip of the joined wing", one ? "2 L cos Γ" : "2 Σ L cos Γ",
-           fmt::format("2 × {} = {}", sum([&](const TruePanel& panel) {
-                         return fmt::format("{} × cos {}", spanOf(panel), out.deg(panel.join.gamma));
-                       }),
-                       out.len(2 * wing.fromAbove)),
-           planeGeometry, joins, true});
-  out.add({"panel.area", "Wing area", p.area, Quantity::area, Stage::panels, "both halves, flat as drawn",
-           one ? "half span × (root chord + tip chord)" : "Σ panel span × (root chord + tip chord)",
-           fmt::format("{} = {}", sum([&](const TruePanel& panel) {
+  out.add({"panel.span", "Span, flat as drawn", hands * p.halfSpan, Quantity::length, Stage::panels,
+           both ? "both halves laid flat" : "root rib to tip rib",
+           fmt::format("{}{}", each, one ? (both ? "half span" : "span") : "Σ panel span"),
+           fmt::format("{}{} = {}", each, sum(spanOf), out.len(hands * p.halfSpan)), planeGeometry, spans});
+  if (both)
+    out.add({"panel.spanFromAbove", "Span, from above", 2 * wing.fromAbove, Quantity::length, Stage::panels,
+             "tip to tip of the joined wing", one ? "2 L cos Γ" : "2 Σ L cos Γ",
+             fmt::format("2 × {} = {}", sum([&](const TruePanel& panel) {
+                           return fmt::format("{} × cos {}", spanOf(panel), out.deg(panel.join.gamma));
+                         }),
+                         out.len(2 * wing.fromAbove)),
+             planeGeometry, joins, true});
+  const double area = p.area * hands / 2;
+  const char* halved = both ? "" : " ÷ 2";
+  out.add({"panel.area", both ? "Wing area" : "Area", area, Quantity::area, Stage::panels,
+           both ? "both halves, flat as drawn" : "one side",
+           (one ? std::string("half span × (root chord + tip chord)")
+                : std::string("Σ panel span × (root chord + tip chord)")) +
+               halved,
+           fmt::format("{}{} = {}", sum([&](const TruePanel& panel) {
                          return fmt::format("{} × ({} + {})", spanOf(panel), out.len(panel.design.panel.rootChord),
                                             out.len(panel.design.panel.tipChord));
                        }),
-                       told(p.area, Quantity::area, unit)),
+                       halved, told(area, Quantity::area, unit)),
            planeGeometry, plan, true});
-  out.add({"panel.aspect", "Aspect ratio", p.aspect, Quantity::ratio, Stage::panels, "on the flat span", "span² ÷ area",
-           fmt::format("({})² ÷ {} = {:.2f}", out.len(2 * p.halfSpan), told(p.area, Quantity::area, unit), p.aspect),
+  const double aspect = hands * p.halfSpan * hands * p.halfSpan / area;
+  out.add({"panel.aspect", "Aspect ratio", aspect, Quantity::ratio, Stage::panels, "on the flat span", "span² ÷ area",
+           fmt::format("({})² ÷ {} = {:.2f}", out.len(hands * p.halfSpan), told(area, Quantity::area, unit), aspect),
            planeGeometry, plan});
   const double taper = wing.panels.back().design.panel.tipChord / wing.panels.front().design.panel.rootChord;
   out.add({"panel.mac", "Mean aerodynamic chord", p.meanChord, Quantity::length, Stage::panels,
@@ -179,9 +189,10 @@ void wingFigures(const TrueWing& aircraft, const WholeWing& wing, FigureList& ou
   const double mass = aircraft.design.flying.mass, loading = mass / (p.area / 1e4);
   std::vector<std::string> loadingFrom{"flying.mass"};
   loadingFrom.insert(loadingFrom.end(), plan.begin(), plan.end());
-  out.add({"panel.loading", "Wing loading", loading, Quantity::loading, Stage::panels, "whole model on the flat area",
-           "model mass ÷ wing area", fmt::format("{:.0f} g ÷ {:.2f} dm² = {:.1f} g/dm²", mass, p.area / 1e4, loading),
-           planeGeometry, loadingFrom});
+  if (main)
+    out.add({"panel.loading", "Wing loading", loading, Quantity::loading, Stage::panels, "whole model on the flat area",
+             "model mass ÷ wing area", fmt::format("{:.0f} g ÷ {:.2f} dm² = {:.1f} g/dm²", mass, p.area / 1e4, loading),
+             planeGeometry, loadingFrom});
   if (!one) {
     out.add({"wing.effectiveDihedral", "Effective dihedral", wing.effectiveDihedral, Quantity::angle, Stage::joins,
              "the plain dihedral that rights as much", "∫Γ c y dy ÷ ∫c y dy, y along the true span",

@@ -113,8 +113,10 @@ void sparFigures(const TruePanel& w, FigureList& out) {
              Quantity::force,
              Stage::spars,
              "at the load factor",
-             "n m g ÷ 2",
-             fmt::format("{} × {:.4f} kg × 9.80665 m/s² ÷ 2 = {:.3f} N", fl.loadFactor, fl.mass / 1000, load.lift),
+             w.design.carries == 1 ? "n m g ÷ 2" : "share × n m g ÷ 2",
+             fmt::format("{}{} × {:.4f} kg × 9.80665 m/s²{} = {:.3f} N",
+                         w.design.carries == 1 ? "" : fmt::format("{} × ", w.design.carries), fl.loadFactor,
+                         fl.mass / 1000, w.design.mirrored ? " ÷ 2" : "", load.lift),
              "own weight of the wing not relieved",
              {"flying.mass", "flying.loadFactor"}});
   const double beyond = load.shear(w.design.inboard), moment = load.moment(w.design.inboard), arm = moment / beyond;

@@ -112,15 +112,16 @@ void notchFindings(Finder f) {
     const std::string path = fmt::format("spars.{}", line.index);
     SharedFault deep, off, ahead, behind;
     for (const Rib& rib : f.w.ribs) {
+      if (!line.reaches(rib.t())) continue;
       const double x = rib.sparX[static_cast<std::size_t>(line.index)], c = rib.frame.chord;
+      const Cap top = capAt(spar.top, line.share(rib.t())), bottom = capAt(spar.bottom, line.share(rib.t()));
       double taken = 0, room = line.upperSeat.at(rib.t()).y() - line.lowerSeat.at(rib.t()).y();
-      if (spar.kind == SparKind::caps)
-        taken = (spar.top.fitted ? spar.top.depth : 0) + (spar.bottom.fitted ? spar.bottom.depth : 0);
+      if (spar.kind == SparKind::caps) taken = (top.fitted ? top.depth : 0) + (bottom.fitted ? bottom.depth : 0);
       if (taken >= room || room <= 0) deep.add(rib.number, taken - room);
       for (const Notch& n : rib.notches)
         if (n.depth - n.underCover > 1.5 * n.underCover + f.w.design.sheeting.thickness + 1)
           off.add(rib.number, n.depth);
-      const double half = (spar.kind == SparKind::caps ? std::max(spar.top.width, spar.bottom.width) : spar.sheet) / 2;
+      const double half = (spar.kind == SparKind::caps ? std::max(top.width, bottom.width) : spar.sheet) / 2;
       const double nose = f.w.design.leadingEdge.kind == LeadingEdgeKind::none ? 0 : f.w.design.leadingEdge.width;
       const double tail = f.w.design.trailingEdge.kind == TrailingEdgeKind::none ? 0 : f.w.design.trailingEdge.width;
       if (x - half < nose) ahead.add(rib.number, nose - x + half);
@@ -223,6 +224,16 @@ void strengthFindings(Finder f) {
            "Add a spar.",
            {},
            {}});
+  if (f.w.strength.bareFrom && f.w.strength.rootStiffness > 0)
+    f.say({"spars.short",
+           Severity::note,
+           Stage::spars,
+           fmt::format("No spar beyond {}", f.len(*f.w.strength.bareFrom)),
+           fmt::format("Edges and sheet carry {:.0f} N·mm of bending there; that is not reckoned.",
+                       f.w.strength.load.moment(d.inboard + *f.w.strength.bareFrom)),
+           "Let a spar run on, unless the edges and the sheet there are known to do.",
+           {},
+           {"spars.0.stops", "spars.0.stopsAt"}});
   for (const SparStrength& s : f.w.strength.spars) {
     if (s.root.bent.empty() || s.worstReserve >= 1.5) continue;
     const std::string path = fmt::format("spars.{}", s.spar), &name = d.spars[static_cast<std::size_t>(s.spar)].name;
@@ -237,6 +248,64 @@ void strengthFindings(Finder f) {
            {},
            {path + ".top.width", path + ".top.depth", path + ".top.material", "flying.loadFactor"}});
   }
+}
+
+/// Numbers of ribs that were asked to be thick or doubled, and are not there.
+void ribListFindings(Finder f) {
+  const int count = static_cast<int>(f.w.ribs.size());
+  for (const auto& [key, numbers] :
+       {std::pair("ribs.thick", &f.w.design.ribs.thick), std::pair("ribs.doubled", &f.w.design.ribs.doubled)})
+    for (int n : *numbers)
+      if (n > count)
+        f.say({"ribs.listed",
+               Severity::warning,
+               Stage::ribs,
+               fmt::format("There is no rib {} in the panel", n),
+               fmt::format("It has {}; they are counted from its root rib, which is 1.", count),
+               "Take the number out of the list, or add ribs.",
+               {},
+               {key}});
+}
+
+/// A rod or a brace that is short of strength, as it is reckoned alone.
+void jointFindings(Finder f) {
+  const JoinStrength& s = f.w.joinStrength;
+  const bool rod = f.w.design.join.joiner.fitted;
+  const auto weak = [&](const char* key, const std::string& what, double reserve, std::vector<std::string> cures) {
+    if (reserve >= 1.5) return;
+    f.say({key,
+           reserve < 1 && rod ? Severity::serious : Severity::warning,
+           Stage::joins,
+           reserve < 1 ? fmt::format("The {} alone will not carry the load", what)
+                       : fmt::format("Little reserve in the {}", what),
+           fmt::format("Strength is {:.2f} of the stress at the join. 1.5 or more is usual.", reserve),
+           rod ? "Make it larger or of stronger stuff, or lower the load factor."
+               : "Make it larger, of stronger stuff, or one on either side of the spar. Sheet and a bandage round the "
+                 "join help, and are not reckoned.",
+           {},
+           std::move(cures)});
+  };
+  if (s.braceStress > 0 && !rod) {
+    weak("brace.reserve", "brace", s.braceReserve,
+         {"join.braceThickness", "join.braceOver", "join.braceSide", "join.braceMaterial"});
+    weak("brace.glue", "brace's glue", s.glueReserve, {"join.braceToRib", "join.braceSide"});
+  }
+  if (s.rodStress > 0)
+    weak("joiner.reserve", "joiner", s.rodReserve, {"joiner.diameter", "joiner.material", "joiner.bore"});
+  if (!f.w.joiner) return;
+  for (const Rib& rib : f.w.ribs)
+    for (const PassHole& h : rib.passHoles)
+      if (h.what != Passing::What::brace && std::min(h.underTop, h.overBottom) < h.width / 2 + f.w.design.ribs.rim)
+        return f.say(
+            {"joiner.room",
+             Severity::warning,
+             Stage::joins,
+             fmt::format("The {} leaves too little of R{}", h.what == Passing::What::pin ? "pin" : "joiner",
+                         rib.number),
+             fmt::format("{} from its edge to the section's.", f.len(std::min(h.underTop, h.overBottom) - h.width / 2)),
+             "Move it to where the section is deep, make it thinner, or let it run in line with the middle.",
+             rib.number,
+             {"joiner.fraction", "joiner.diameter", "joiner.along"}});
 }
 
 void footFindings(Finder f) {
@@ -335,7 +404,11 @@ std::vector<Finding> allFindings(const TrueWing& w) {
       strengthFindings(f);
       joinFindings(f);
       footFindings(f);
-      for (Finding& finding : here) out.push_back(inPanel(std::move(finding), panel.design.id, panel.design.of));
+      ribListFindings(f);
+      jointFindings(f);
+      const int number = panel.design.id.wing;
+      const std::string name = number > 0 ? w.design.wings[static_cast<std::size_t>(number)].name : std::string();
+      for (Finding& finding : here) out.push_back(inPanel(std::move(finding), panel.design.id, panel.design.of, name));
     }
   std::stable_sort(out.begin(), out.end(), [](const Finding& a, const Finding& b) { return a.severity > b.severity; });
   return out;

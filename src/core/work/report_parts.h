@@ -14,16 +14,18 @@ public:
   std::vector<Figure> all;
 
   /// From now on figures are of that panel: their decisions are named within it, and so are their keys, but for the
-  /// innermost panel, and for figures of one rib, which ribs' numbers tell apart.
-  void turnTo(const PanelBrief& of) { panel = of.id, path = pathOf(of.id); }
-  /// From now on figures are of the wing as a whole.
-  void turnToWhole() { panel.reset(); }
+  /// innermost panel, and for figures of one rib, which ribs' numbers tell apart. Keys of all wings but the main one
+  /// begin with "wing2.".
+  void turnTo(const PanelBrief& of) { wing = of.id.wing, panel = of.id, path = pathOf(of.id); }
+  /// From now on figures are of that wing as a whole.
+  void turnToWhole(int of) { wing = of, panel.reset(); }
   void add(Figure figure);
   std::string len(double mm) const { return told(mm, Quantity::length, unit); }
   std::string deg(double rad) const { return told(rad, Quantity::angle, unit); }
 
 private:
   LengthUnit unit;
+  int wing = 0;
   std::optional<PanelId> panel;
   std::string path; ///< of that panel
 };
@@ -42,6 +44,8 @@ void panelFigures(const TruePanel& panel, FigureList& out);
 void ribFigures(const TruePanel& panel, FigureList& out);
 void sparFigures(const TruePanel& panel, FigureList& out);
 void joinFigures(const TruePanel& panel, FigureList& out);
+void joinerFigures(const TruePanel& panel, FigureList& out);
+void tipFigures(const TruePanel& panel, FigureList& out);
 void settingUpFigures(const TruePanel& panel, FigureList& out);
 
 inline constexpr const char* planeGeometry = "plane geometry";

@@ -1,4 +1,4 @@
-// The table of stations for other programs: one row a rib, all panels of the main wing.
+// The table of stations for other programs: one row a rib, all panels of all wings.
 #include "core/work/take_away.h"
 #include <algorithm>
 #include <array>
@@ -41,8 +41,8 @@ void sparCells(const TruePanel& p, const Rib& rib, std::size_t k, std::vector<st
 void supportCells(const TruePanel& p, const Rib& rib, const Columns& columns, std::vector<std::string>& row) {
   const std::vector<Support>& at = p.settingUp.ribs[static_cast<std::size_t>(rib.number - p.design.firstRib)].at;
   const auto put = [&](const Support* s) {
-    row.push_back(s ? cell(s->height) : "");
-    row.push_back(s && s->slope ? degCell(*s->slope) : "");
+    row.push_back(s && s->there ? cell(s->height) : "");
+    row.push_back(s && s->there && s->slope ? degCell(*s->slope) : "");
   };
   row.push_back(cell(at.front().height)); // the leading edge, where there is no slope
   for (std::size_t k = 0; k < columns.spars; ++k) put(k < p.spars.size() ? &at[k + 1] : nullptr);
@@ -55,13 +55,15 @@ void supportCells(const TruePanel& p, const Rib& rib, const Columns& columns, st
 
 Table stationTable(const TrueWing& w) {
   Columns columns;
-  for (const TruePanel& p : w.main().panels) {
-    columns.spars = std::max(columns.spars, p.spars.size());
-    columns.trailingStock = columns.trailingStock || p.design.trailingEdge.kind != TrailingEdgeKind::none;
-  }
+  for (const WholeWing& wing : w.wings)
+    for (const TruePanel& p : wing.panels) {
+      columns.spars = std::max(columns.spars, p.spars.size());
+      columns.trailingStock = columns.trailingStock || p.design.trailingEdge.kind != TrailingEdgeKind::none;
+    }
   Table table;
   table.columns = {"number",
                    "kind",
+                   "wing",
                    "panel",
                    "station_mm",
                    "le_x_mm",
@@ -88,28 +90,30 @@ Table stationTable(const TrueWing& w) {
     table.columns.push_back("under_" + line + "_mm");
     table.columns.push_back("slope_" + line + "_deg");
   }
-  for (const TruePanel& p : w.main().panels)
-    for (const Rib& rib : p.ribs) {
-      const ChordFrame& f = rib.frame;
-      std::vector<std::string> row{std::to_string(rib.number),
-                                   kindName(rib.kind),
-                                   std::to_string(p.design.id.panel + 1),
-                                   cell(p.design.inboard + rib.t()),
-                                   cell(p.design.setback + f.le.x()),
-                                   cell(f.le.y()),
-                                   cell(f.chord),
-                                   degCell(f.washout),
-                                   cell(rib.thickness),
-                                   cell(rib.bareArea),
-                                   cell(rib.cutArea),
-                                   cell(rib.upperRun.sheetArc),
-                                   cell(rib.lowerRun.sheetArc),
-                                   cell(rib.upperRun.capArc),
-                                   cell(rib.lowerRun.capArc)};
-      for (std::size_t k = 0; k < columns.spars; ++k) sparCells(p, rib, k, row);
-      supportCells(p, rib, columns, row);
-      table.rows.push_back(std::move(row));
-    }
+  for (const WholeWing& wing : w.wings)
+    for (const TruePanel& p : wing.panels)
+      for (const Rib& rib : p.ribs) {
+        const ChordFrame& f = rib.frame;
+        std::vector<std::string> row{std::to_string(rib.number),
+                                     kindName(rib.kind),
+                                     std::to_string(p.design.id.wing + 1),
+                                     std::to_string(p.design.id.panel + 1),
+                                     cell(p.design.inboard + rib.t()),
+                                     cell(p.design.setback + f.le.x()),
+                                     cell(f.le.y()),
+                                     cell(f.chord),
+                                     degCell(f.washout),
+                                     cell(rib.thickness),
+                                     cell(rib.bareArea),
+                                     cell(rib.cutArea),
+                                     cell(rib.upperRun.sheetArc),
+                                     cell(rib.lowerRun.sheetArc),
+                                     cell(rib.upperRun.capArc),
+                                     cell(rib.lowerRun.capArc)};
+        for (std::size_t k = 0; k < columns.spars; ++k) sparCells(p, rib, k, row);
+        supportCells(p, rib, columns, row);
+        table.rows.push_back(std::move(row));
+      }
   return table;
 }
 

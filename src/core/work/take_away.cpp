@@ -3,6 +3,7 @@
 #include "core/exchange/dxf_writer.h"
 #include "core/exchange/svg_writer.h"
 #include "core/files/text_file.h"
+#include <algorithm>
 #include <fmt/format.h>
 #include <functional>
 
@@ -16,16 +17,16 @@ struct Piece {
 };
 
 /// A card a panel.
-std::vector<Drawing> benchCards(const TrueWing& w, Hand hand) {
+std::vector<Drawing> benchCards(const DrawnWing& w, Hand hand) {
   std::vector<Drawing> cards;
-  for (const DrawnPanel& panel : drawn(w)) cards.push_back(benchCard(panel, hand));
+  for (const DrawnPanel& panel : w) cards.push_back(benchCard(panel, hand));
   return cards;
 }
 
 /// Each panel is set up by itself.
-std::vector<Drawing> settingUps(const TrueWing& w, Hand hand) {
+std::vector<Drawing> settingUps(const DrawnWing& w, Hand hand) {
   std::vector<Drawing> boards;
-  for (const DrawnPanel& panel : drawn(w)) boards.push_back(settingUpDrawing(panel, hand));
+  for (const DrawnPanel& panel : w) boards.push_back(settingUpDrawing(panel, hand));
   return boards;
 }
 
@@ -41,18 +42,18 @@ Drawing stacked(const std::vector<Drawing>& parts) {
   return sheet;
 }
 
-std::vector<Piece> pieces(const TrueWing& w, const ExportOrder& order) {
+/// The pieces of one wing. `w` outlives them.
+std::vector<Piece> pieces(const DrawnWing& w, const ExportOrder& order) {
   double longest = 0;
-  for (const TruePanel& panel : w.main().panels)
+  for (const DrawnPanel& panel : w)
     for (const Rib& rib : panel.ribs) longest = std::max(longest, boundsOf(rib.wood).width());
   const bool sideways = longest > pageFrame(order.paper, false).x();
   const Point frame = pageFrame(order.paper, sideways);
   const double width = order.sheetWidth;
   return {
-      {"ribs", [&w, frame](Hand h) { return ribSheets(drawn(w), h, frame.x(), frame.y()); },
-       [&w, width](Hand h) { return ribSheets(drawn(w), h, width, 0).front(); }},
-      {"plan", [&w](Hand h) { return std::vector{planDrawing(drawn(w), h)}; },
-       [&w](Hand h) { return planDrawing(drawn(w), h); }},
+      {"ribs", [&w, frame](Hand h) { return ribSheets(w, h, frame.x(), frame.y()); },
+       [&w, width](Hand h) { return ribSheets(w, h, width, 0).front(); }},
+      {"plan", [&w](Hand h) { return std::vector{planDrawing(w, h)}; }, [&w](Hand h) { return planDrawing(w, h); }},
       {"setting-up", [&w](Hand h) { return settingUps(w, h); }, [&w](Hand h) { return stacked(settingUps(w, h)); }},
       {"bench-card", [&w](Hand h) { return benchCards(w, h); }, [&w](Hand h) { return stacked(benchCards(w, h)); }}};
 }
@@ -101,9 +102,10 @@ Result<Done> writeReference(const TrueWing& w, Hand hand, const std::filesystem:
   return writeByName(referenceDrawing(w.plan.hands.front(), w.design.name, w.design.unit, hand), path, paper);
 }
 
-DrawnWing drawn(const TrueWing& w) {
+DrawnWing drawn(const TrueWing& w, int wing) {
   DrawnWing out;
-  for (const TruePanel& p : w.main().panels) out.push_back({p.design, p.loft, p.spars, p.ribs, p.join, p.settingUp});
+  for (const TruePanel& p : w.wing(wing).panels)
+    out.push_back({p.design, p.loft, p.spars, p.ribs, p.riblets, p.tip, p.join, p.settingUp});
   return out;
 }
 
@@ -137,21 +139,40 @@ Result<std::vector<std::filesystem::path>> exportWing(const TrueWing& w, const s
   std::error_code error;
   std::filesystem::create_directories(folder, error);
   if (error) return Problem{folder.string(), "the folder cannot be made: " + error.message()};
-  const auto all = pieces(w, order);
-  const double steps = static_cast<double>(all.size() * order.hands.size() * order.formats.size());
+  struct Job {
+    DrawnWing wing;
+    std::string name;
+    std::vector<Hand> hands;
+  };
+  std::vector<Job> jobs;
+  std::vector<std::string> names;
+  std::size_t handsInAll = 0;
+  for (std::size_t i = 0; i < w.wings.size(); ++i) {
+    std::string file = fileNameOf(w.design.name);
+    if (i > 0) file += "-" + fileNameOf(w.design.wings[i].name);
+    if (std::find(names.begin(), names.end(), file) != names.end())
+      file += fmt::format("-{}", i + 1); // two of one name
+    names.push_back(file);
+    std::vector<Hand> hands = order.hands;
+    if (!w.wings[i].mirrored) hands = {Hand::right};
+    handsInAll += hands.size();
+    jobs.push_back({drawn(w, static_cast<int>(i)), std::move(file), std::move(hands)});
+  }
+  constexpr std::size_t piecesOfWing = 4;
+  const double steps = static_cast<double>(piecesOfWing * handsInAll * order.formats.size());
   std::vector<std::filesystem::path> written;
-  for (Hand hand : order.hands)
-    for (const Piece& piece : all)
-      for (ExportFormat format : order.formats) {
-        if (progress && !progress(static_cast<double>(written.size()) / steps))
-          return Problem{"", "stopped before all was written"};
-        const auto text = contents(piece, hand, format, order.paper);
-        if (!text) return text.problem();
-        const auto path =
-            folder / fmt::format("{}-{}-{}.{}", fileNameOf(w.design.name), piece.name, name(hand), name(format));
-        if (const auto done = writeFileAtomically(path, text.value()); !done) return done.problem();
-        written.push_back(path);
-      }
+  for (const Job& job : jobs)
+    for (const Piece& piece : pieces(job.wing, order))
+      for (Hand hand : job.hands)
+        for (ExportFormat format : order.formats) {
+          if (progress && !progress(static_cast<double>(written.size()) / steps))
+            return Problem{"", "stopped before all was written"};
+          const auto text = contents(piece, hand, format, order.paper);
+          if (!text) return text.problem();
+          const auto path = folder / fmt::format("{}-{}-{}.{}", job.name, piece.name, name(hand), name(format));
+          if (const auto done = writeFileAtomically(path, text.value()); !done) return done.problem();
+          written.push_back(path);
+        }
   return written;
 }
 

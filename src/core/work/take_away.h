@@ -9,7 +9,7 @@
 
 namespace eup {
 
-DrawnWing drawn(const TrueWing& wing);
+DrawnWing drawn(const TrueWing& aircraft, int wing = 0);
 
 enum class ExportFormat { svg, dxf, pdf };
 const char* name(ExportFormat format);
@@ -22,7 +22,8 @@ struct ExportOrder {
 };
 
 /// Writes ribs, plan, setting-up board and bench card, a file each for every hand and format, into an existing or new
-/// folder. Returns the paths written. Names say wing, drawing and hand: "fenlark-1500-ribs-right.svg".
+/// folder, and the same of every other wing of the aircraft. Returns the paths written. Names say wing, drawing and
+/// hand: "fenlark-1500-ribs-right.svg", "fenlark-1500-tailplane-plan-left.pdf". A fin has one hand.
 Result<std::vector<std::filesystem::path>> exportWing(const TrueWing& wing, const std::filesystem::path& folder,
                                                       const ExportOrder& order, const Progress& progress = {});
 

@@ -1,12 +1,15 @@
 // Everything that follows from a design. Computed whole by `work`, never stored, never edited.
 #pragma once
 #include "core/joins/in_space.h"
+#include "core/joins/joiner.h"
 #include "core/joins/panel_join.h"
 #include "core/joins/setting_up.h"
 #include "core/measure/finding.h"
 #include "core/parts/rib.h"
+#include "core/parts/tip.h"
 #include "core/plan/judge.h"
 #include "core/section/measured.h"
+#include "core/strength/joint_strength.h"
 #include "core/strength/spar_strength.h"
 
 namespace eup {
@@ -19,10 +22,13 @@ struct TruePanel {
   SectionMeasures rootMeasures, tipMeasures;
   PanelLoft loft;
   std::vector<SparLine> spars;
-  std::vector<Rib> ribs;
+  std::vector<Rib> ribs, riblets;
+  std::optional<TipShape> tip;
   PanelJoin join;
+  std::optional<JoinerRod> joiner;
   SettingUp settingUp;
   Strength strength;
+  JoinStrength joinStrength;
 
   const Rib& rib(int number) const { return ribs.at(static_cast<std::size_t>(number - design.firstRib)); }
 };
@@ -36,6 +42,7 @@ struct WholeWing {
   double tipRise = 0;              ///< mm, of the outermost tip over the root, along the chord lines
   double tipDeflection = 0;        ///< mm, all panels' bending together
   std::vector<PanelFrame> inSpace; ///< of each panel in the finished wing
+  bool mirrored = true;            ///< has a left hand too
 
   int ribCount() const { return panels.back().ribs.back().number; }
   /// The panel that the rib of that number belongs to; the nearest for a number that is not there.
@@ -51,6 +58,7 @@ struct TrueWing {
 
   const Figure* figure(std::string_view key) const;
   const WholeWing& main() const { return wings.front(); }
+  const WholeWing& wing(int number) const { return wings.at(static_cast<std::size_t>(number)); }
   const TruePanel& at(PanelId id) const {
     return wings.at(static_cast<std::size_t>(id.wing)).panels.at(static_cast<std::size_t>(id.panel));
   }

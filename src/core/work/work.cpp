@@ -24,21 +24,37 @@ TruePanel workPanel(PanelBrief d, const SpanLoad& load, const TruePanel* inside)
               {},
               {},
               {},
+              {},
+              {},
+              {},
+              {},
               {}};
   p.rootMeasures = measure(p.rootSection);
   p.tipMeasures = measure(p.tipSection);
   p.spars = sparLines(p.design, p.loft);
-  p.ribs = cutRibs(p.design, p.loft, p.spars);
+  const std::vector<Passing> passing = passingThrough(p.design, p.loft, p.spars);
+  p.ribs = cutRibs(p.design, p.loft, p.spars, passing);
+  p.riblets = cutRiblets(p.design, p.loft, p.spars, p.ribs, passing);
+  p.tip = tipShape(p.design, p.loft);
   const std::optional<Neighbour> neighbour =
       inside ? std::optional(Neighbour{inside->design, inside->loft, inside->spars, inside->ribs}) : std::nullopt;
   p.join = panelJoin(p.design, p.loft, p.spars, p.ribs, neighbour ? &*neighbour : nullptr);
   p.settingUp = settingUp(p.design, p.loft, p.rootSection, p.spars, p.ribs);
+  p.joiner = joinerRod(p.design, p.loft, p.ribs, neighbour ? &*neighbour : nullptr);
   p.strength = strengthOf(p.design, p.spars, load);
+  std::optional<BracePlates> plates;
+  if (const auto& b = p.join.brace) {
+    const BraceLeg& shorter = b->inner.length < b->outer.length ? b->inner : b->outer;
+    plates = {b->depthRoot, shorter.length, (b->depthRoot + shorter.depthEnd) / 2};
+  }
+  p.joinStrength =
+      joinStrength(p.design, load, plates, p.joiner ? std::min(p.joiner->reach, p.joiner->reachInside) : 0);
   return p;
 }
 
 WholeWing workWing(std::vector<PanelBrief> briefs) {
   WholeWing w;
+  w.mirrored = briefs.front().mirrored;
   std::vector<Panel> shapes;
   std::vector<double> gammas;
   for (const PanelBrief& b : briefs) shapes.push_back(b.panel), gammas.push_back(b.gamma);

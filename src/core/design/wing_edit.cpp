@@ -1,0 +1,65 @@
+#include "core/design/wing_edit.h"
+
+namespace eup {
+namespace {
+
+/// What a wing of that kind starts with, in proportion to the main wing: starting values of our own.
+PanelDesign startingPanel(WingKind kind, const PanelDesign& main) {
+  PanelDesign p;
+  const bool fin = kind == WingKind::fin, wing = kind == WingKind::second;
+  if (wing) return main;
+  p.sections.root = p.sections.tip = nacaSection("0009");
+  p.panel.span = main.panel.span * (fin ? 0.25 : 0.35);
+  p.panel.rootChord = main.panel.rootChord * (fin ? 0.6 : 0.5);
+  p.panel.tipChord = p.panel.rootChord * 0.75;
+  p.panel.tipSetback = p.panel.rootChord * (fin ? 0.2 : 0.1);
+  p.panel.washoutDeg = 0;
+  p.ribs.count = fin ? 4 : 6;
+  p.ribs.thickness = p.ribs.rootThickness = p.ribs.tipThickness = 1.5;
+  p.sheeting.top = p.sheeting.bottom = false;
+  p.capStrips.top = p.capStrips.bottom = false;
+  p.leadingEdge.width = 5;
+  p.trailingEdge.width = 12;
+  p.spars.front().top.width = p.spars.front().bottom.width = 3;
+  p.spars.front().top.depth = p.spars.front().bottom.depth = 2;
+  p.join.dihedral = {DihedralBy::angle, 0};
+  p.join.brace = false;
+  return p;
+}
+
+} // namespace
+
+Result<Design> withWingAdded(const Design& design, WingKind kind) {
+  if (static_cast<int>(design.wings.size()) >= mostWings) return Problem{"", "an aircraft has at most five wings here"};
+  Design d = design;
+  const double chord = design.inner().panel.rootChord;
+  Wing wing;
+  wing.kind = kind;
+  wing.panels = {startingPanel(kind, design.inner())};
+  switch (kind) {
+  case WingKind::main:
+  case WingKind::second:
+    wing.name = "Second wing", wing.carries = 0.5, wing.up = -chord;
+    break;
+  case WingKind::tailplane:
+    wing.name = "Tailplane", wing.carries = 0.2, wing.aft = 3 * chord;
+    break;
+  case WingKind::canard:
+    wing.name = "Foreplane", wing.carries = 0.3, wing.aft = -2.5 * chord;
+    break;
+  case WingKind::fin:
+    wing.name = "Fin", wing.carries = 0.1, wing.aft = 3 * chord;
+    break;
+  }
+  d.wings.push_back(std::move(wing));
+  return d;
+}
+
+Result<Design> withWingTakenOut(const Design& design, int wing) {
+  if (wing <= 0 || wing >= static_cast<int>(design.wings.size())) return Problem{"", "the main wing stays"};
+  Design d = design;
+  d.wings.erase(d.wings.begin() + wing);
+  return d;
+}
+
+} // namespace eup

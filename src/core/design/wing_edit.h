@@ -1,0 +1,13 @@
+// Wings of an aircraft added and taken out.
+#pragma once
+#include "core/design/design.h"
+#include "core/measure/result.h"
+
+namespace eup {
+
+/// One more wing of that kind, of one panel, with sizes in proportion to the main wing to start from.
+Result<Design> withWingAdded(const Design& design, WingKind kind);
+/// Without that wing; the main wing, number 0, stays.
+Result<Design> withWingTakenOut(const Design& design, int wing);
+
+} // namespace eup

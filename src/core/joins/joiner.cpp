@@ -1,0 +1,151 @@
+#include "core/joins/joiner.h"
+#include "core/design/decisions.h"
+#include <algorithm>
+#include <cmath>
+
+namespace eup {
+namespace {
+
+/// The station that a leg which is to end at its n-th rib from the join reaches.
+double stationFrom(const PanelBrief& d, JoinEnd end, int rib) {
+  const std::vector<double> all = ribStations(d.ribs, d.panel.span);
+  const auto k = static_cast<std::size_t>(std::clamp(rib, 2, static_cast<int>(all.size())) - 1);
+  return end == JoinEnd::root ? all[k] : all[all.size() - 1 - k];
+}
+
+constexpr double shy = 0.01; // mm: a leg that ends at a rib does not go through it
+
+/// From the join up to `reach`, in this panel's stations.
+std::pair<double, double> run(const PanelLoft& loft, JoinEnd end, double reach, bool through) {
+  if (end == JoinEnd::root) return {0, through ? reach : reach - shy};
+  return {through ? reach : reach + shy, loft.span()};
+}
+
+void addJoiner(const PanelBrief& d, const PanelLoft& loft, const Join& join, double fold, JoinEnd end,
+               std::vector<Passing>& out) {
+  const Joiner& j = join.joiner;
+  if (!j.fitted) return;
+  Passing sleeve;
+  sleeve.middle = joinerLine(j, loft, fold, end);
+  std::tie(sleeve.from, sleeve.to) = run(loft, end, stationFrom(d, end, j.toRib), true);
+  sleeve.width = j.sleeve;
+  out.push_back(sleeve);
+  if (!j.pin) return;
+  Passing pin;
+  pin.what = Passing::What::pin;
+  Joiner there = j;
+  there.fraction = j.pinFraction;
+  there.along = JoinerLine::across;
+  pin.middle = joinerLine(there, loft, fold, end);
+  pin.from = pin.to = end == JoinEnd::root ? 0 : loft.span();
+  pin.width = j.pinDiameter;
+  out.push_back(pin);
+}
+
+/// The brace lies against the face of its spar, half way between the caps' inner faces.
+void addBrace(const PanelBrief& d, const PanelLoft& loft, const std::vector<SparLine>& spars, const Join& join,
+              JoinEnd end, std::vector<Passing>& out) {
+  const auto k = static_cast<std::size_t>(join.braceSpar - 1);
+  if (!join.brace || !join.braceSlots || k >= spars.size()) return;
+  const SparLine& line = spars[k];
+  const Spar& spar = d.spars[k];
+  Passing slot;
+  slot.what = Passing::What::brace;
+  slot.round = false;
+  slot.width = join.braceThickness * line.stretch + d.ribs.notchFit;
+  std::tie(slot.from, slot.to) = run(loft, end, stationFrom(d, end, join.braceToRib), false);
+  slot.heightFrom = braceDepth(join, d.ribs.rim + d.ribs.notchFit, spar, line, slot.from) + d.ribs.notchFit;
+  slot.heightTo = braceDepth(join, d.ribs.rim + d.ribs.notchFit, spar, line, slot.to) + d.ribs.notchFit;
+  if (slot.heightFrom <= d.ribs.notchFit || slot.heightTo <= d.ribs.notchFit) return;
+  const auto caps = [&](double t) {
+    return std::pair(capAt(spar.top, line.share(t)), capAt(spar.bottom, line.share(t)));
+  };
+  for (const double side : {-1.0, 1.0}) {
+    if (side < 0 ? join.braceSide == BraceSide::behind : join.braceSide == BraceSide::front) continue;
+    slot.middle.span = loft.span();
+    for (const bool root : {true, false}) {
+      const double t = root ? 0 : loft.span();
+      const auto [top, bottom] = caps(t);
+      const bool built = spar.kind == SparKind::caps;
+      const double wide = !built ? spar.sheet : std::max(top.fitted ? top.width : 0, bottom.fitted ? bottom.width : 0);
+      const double up = built && join.braceOver == BraceOver::between
+                            ? ((bottom.fitted ? bottom.depth : 0) - (top.fitted ? top.depth : 0)) / 2
+                            : 0;
+      (root ? slot.middle.root : slot.middle.tip) =
+          line.middle.at(t) + Point(side * (wide + join.braceThickness) / 2 * line.stretch, up);
+    }
+    out.push_back(slot);
+  }
+}
+
+} // namespace
+
+StraightLine joinerLine(const Joiner& joiner, const PanelLoft& loft, double fold, JoinEnd end) {
+  const double here = end == JoinEnd::root ? 0 : loft.span(), there = loft.span() - here;
+  const double x = planX(loft.frameAt(here), joiner.fraction);
+  const auto heights = [&](double t) {
+    const Cut cut = loft.cutAt(t);
+    const double within = std::clamp(x, cut.frame.le.x() + 0.02 * cut.frame.chord, cut.frame.te.x());
+    return std::pair(surfaceHeightAt(cut, Face::upper, within), surfaceHeightAt(cut, Face::lower, within));
+  };
+  const auto [top, bottom] = heights(here);
+  const auto [farTop, farBottom] = heights(there);
+  double rise = 0; // of the line, from the join to the far end
+  switch (joiner.along) {
+  case JoinerLine::across:
+    rise = -std::tan(fold) * loft.span();
+    break;
+  case JoinerLine::top:
+    rise = farTop - top;
+    break;
+  case JoinerLine::middle:
+    rise = (farTop + farBottom - top - bottom) / 2;
+    break;
+  case JoinerLine::underside:
+    rise = farBottom - bottom;
+    break;
+  }
+  const Point at(x, (top + bottom) / 2), far(x, at.y() + rise);
+  return end == JoinEnd::root ? StraightLine{at, far, loft.span()} : StraightLine{far, at, loft.span()};
+}
+
+std::optional<JoinerRod> joinerRod(const PanelBrief& d, const PanelLoft& loft, const std::vector<Rib>& ribs,
+                                   const Neighbour* inside) {
+  const Joiner& j = d.join.joiner;
+  if (!j.fitted) return std::nullopt;
+  JoinerRod rod;
+  const auto slopeOf = [](const StraightLine& line) { return std::atan2(line.tip.y() - line.root.y(), line.span); };
+  const int count = static_cast<int>(ribs.size()), k = std::clamp(j.toRib, 2, count) - 1;
+  rod.middle = joinerLine(j, loft, d.fold, JoinEnd::root);
+  rod.slope = slopeOf(rod.middle);
+  rod.toRib = ribs[static_cast<std::size_t>(k)].number;
+  rod.reach = ribs[static_cast<std::size_t>(k)].t() / std::cos(rod.slope);
+  rod.toRibInside = rod.toRib;
+  rod.reachInside = rod.reach;
+  double slopeInside = -rod.slope; // of the mirror image, outwards to the join
+  if (inside) {
+    slopeInside = slopeOf(joinerLine(j, inside->loft, d.fold, JoinEnd::tip));
+    const int within = static_cast<int>(inside->ribs.size());
+    const Rib& end = inside->ribs[static_cast<std::size_t>(within - std::clamp(j.toRib, 2, within))];
+    rod.toRibInside = end.number;
+    rod.reachInside = (inside->loft.span() - end.t()) / std::cos(slopeInside);
+  }
+  // In space the outer leg rises by Γ + slope, the inner by Γ inside + its own, and 2 fold lies between the two Γ.
+  rod.bend = 2 * d.fold + rod.slope - slopeInside;
+  if (std::abs(rod.bend) < 1e-12) rod.bend = 0;
+  rod.levelAngle = (slopeInside - rod.slope) / 2;
+  return rod;
+}
+
+std::vector<Passing> passingThrough(const PanelBrief& d, const PanelLoft& loft, const std::vector<SparLine>& spars) {
+  std::vector<Passing> out;
+  addJoiner(d, loft, d.join, d.fold, JoinEnd::root, out);
+  addBrace(d, loft, spars, d.join, JoinEnd::root, out);
+  if (d.beyond) {
+    addJoiner(d, loft, *d.beyond, d.foldBeyond, JoinEnd::tip, out);
+    addBrace(d, loft, spars, *d.beyond, JoinEnd::tip, out);
+  }
+  return out;
+}
+
+} // namespace eup

@@ -1,0 +1,36 @@
+// What stands beyond the outermost panel's tip rib: its outline on the plan and the parts that make it.
+#pragma once
+#include "core/loft/panel_loft.h"
+
+namespace eup {
+
+/// A carved block is checked against these: what its section is, so far beyond the tip rib.
+struct TipTemplate {
+  double beyond = 0; ///< mm
+  double from = 0;   ///< its nose, aft of the tip rib's along the chord line
+  double chord = 0;
+  Polyline outline; ///< closed; chord axes of the tip rib
+};
+
+/// A place where the tip's edge is held up: its middle line over the tip rib's chord line.
+struct TipRest {
+  const char* where = "";
+  Point at{0, 0}; ///< chord axes of the tip rib
+};
+
+/// Places on the plan are (aft of the tip rib's nose along its chord line, beyond the rib).
+struct TipShape {
+  Polyline edge;                    ///< outermost edge from LE to TE; empty for a plate
+  Polyline inner;                   ///< of an outline's pieces or a bow: its inner edge
+  Polyline plate;                   ///< closed, chord axes of the tip rib
+  double reach = 0;                 ///< mm beyond the tip rib
+  double area = 0;                  ///< mm², of the plan, beyond the rib
+  double longest = 0, shortest = 0; ///< mm: outermost and innermost strip of a bow, along it
+  std::vector<TipTemplate> templates;
+  std::vector<TipRest> rests; ///< of an outline or a bow
+};
+
+/// The outline is two quarters of ellipses that meet where it reaches farthest. Nothing for a square tip.
+std::optional<TipShape> tipShape(const PanelBrief& design, const PanelLoft& loft);
+
+} // namespace eup

@@ -1,0 +1,71 @@
+#include "core/strength/joint_strength.h"
+#include "core/design/material.h"
+#include <algorithm>
+#include <cmath>
+#include <numbers>
+
+namespace eup {
+namespace {
+
+double weaker(const std::string& material) {
+  const Material* found = findMaterial(material);
+  const Material& m = found ? *found : shippedMaterials().front();
+  return std::min(m.tension, m.compression);
+}
+
+double reserveOf(double strength, double stress) {
+  return stress > 0 ? strength / stress : 1e9;
+}
+
+/// The shortest leg whose glue keeps the reserve; it may be longer than the leg is.
+double legFor(double reserve, double moment, double shear, double height) {
+  double low = 1, high = 5000;
+  for (int i = 0; i < 60; ++i) {
+    const double mid = (low + high) / 2;
+    (reserveOf(woodShear, glueShear(moment, shear, mid, height)) >= reserve ? high : low) = mid;
+  }
+  return high;
+}
+
+} // namespace
+
+double plateStress(double moment, double thickness, double depth, int count) {
+  return 6 * moment / (count * thickness * depth * depth);
+}
+
+double glueShear(double moment, double shear, double length, double height) {
+  const double area = length * height, across = length * length + height * height;
+  return moment * std::sqrt(across) / 2 / (area * across / 12) + shear / area;
+}
+
+double tubeStress(double moment, double diameter, double bore) {
+  return moment * 32 * diameter / (std::numbers::pi * (std::pow(diameter, 4) - std::pow(bore, 4)));
+}
+
+double socketLoad(double moment, double shear, double length) {
+  return 6 * moment / (length * length) - 2 * shear / length;
+}
+
+JoinStrength joinStrength(const PanelBrief& d, const SpanLoad& load, const std::optional<BracePlates>& brace,
+                          double rodReach) {
+  JoinStrength out;
+  out.moment = load.moment(d.inboard);
+  out.shear = load.shear(d.inboard);
+  if (brace && brace->depth > 0 && brace->leg > 0 && brace->height > 0) {
+    const int plates = d.join.braceSide == BraceSide::both ? 2 : 1;
+    out.braceStress = plateStress(out.moment, d.join.braceThickness, brace->depth, plates);
+    out.braceReserve = reserveOf(weaker(d.join.braceMaterial), out.braceStress);
+    out.glueStress = glueShear(out.moment / plates, out.shear / plates, brace->leg, brace->height);
+    out.glueReserve = reserveOf(woodShear, out.glueStress);
+    out.gluedLeg = legFor(2, out.moment / plates, out.shear / plates, brace->height);
+  }
+  const Joiner& j = d.join.joiner;
+  if (j.fitted && rodReach > 0 && j.bore < j.diameter) {
+    out.rodStress = tubeStress(out.moment, j.diameter, j.bore);
+    out.rodReserve = reserveOf(weaker(j.material), out.rodStress);
+    out.bearing = std::abs(socketLoad(out.moment, out.shear, rodReach)) / j.diameter;
+  }
+  return out;
+}
+
+} // namespace eup

@@ -1,0 +1,44 @@
+// How hard what joins two panels is worked: a brace's plate and its glue, a joiner and its socket. N, mm, MPa.
+#pragma once
+#include "core/design/panel_brief.h"
+#include "core/strength/loads.h"
+
+namespace eup {
+
+/// Bending stress at the edge of `count` upright plates of that thickness and depth: 6 M ÷ (n t h²). All > 0.
+double plateStress(double moment, double thickness, double depth, int count);
+
+/// Greatest shear in a glued face of length × height that hands over a moment in its own plane, and the shear V with
+/// it: M r ÷ Ip + V ÷ A, with Ip = A (l² + h²) ÷ 12 and r = √(l² + h²) ÷ 2 (eccentrically loaded joint). All > 0.
+double glueShear(double moment, double shear, double length, double height);
+
+/// Bending stress of a round rod or tube: M ÷ Z, Z = π (D⁴ − d⁴) ÷ (32 D). 0 <= d < D.
+double tubeStress(double moment, double diameter, double bore);
+
+/// Greatest load per mm of socket where a rod's leg of that length takes a moment M and a shear V at its mouth, the
+/// load spread straight along it: 6 M ÷ l² − 2 V ÷ l.
+double socketLoad(double moment, double shear, double length);
+
+/// Shear strength of balsa along the grain, MPa: the wood beside a good glue line fails first. USDA Wood Handbook, from
+/// memory.
+inline constexpr double woodShear = 2.1;
+
+struct JoinStrength {
+  double moment = 0, shear = 0; ///< at the join, from all outside it
+  double braceStress = 0, braceReserve = 0;
+  double glueStress = 0, glueReserve = 0; ///< over the shorter leg
+  double gluedLeg = 0;                    ///< mm of leg that would do for a reserve of 2
+  double rodStress = 0, rodReserve = 0;
+  double bearing = 0; ///< MPa, rod against sleeve, at the socket's mouth or end
+};
+
+/// A brace's legs as the join has them: `depth` at the join, the glued height in the middle of the leg.
+struct BracePlates {
+  double depth = 0, leg = 0, height = 0;
+};
+
+/// Of the join at the panel's root, under the load of all that lies outside it.
+JoinStrength joinStrength(const PanelBrief& design, const SpanLoad& load, const std::optional<BracePlates>& brace,
+                          double rodReach);
+
+} // namespace eup

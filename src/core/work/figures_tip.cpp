@@ -1,0 +1,130 @@
+// Figures of riblets and of the tip.
+#include "core/work/report_parts.h"
+#include <fmt/format.h>
+
+namespace eup {
+namespace {
+
+void ribletFigures(const TruePanel& w, FigureList& out) {
+  for (const Rib& r : w.riblets) {
+    if (r.bay > 1) continue; // the others of a bay lie between it and the next
+    const double long_ = boundsOf(r.wood).width();
+    const bool spar = w.design.riblets.to == SheetEdge::spar;
+    out.add({fmt::format("rib.{}.riblet", r.number),
+             "Riblet beyond it",
+             long_,
+             Quantity::length,
+             Stage::ribs,
+             fmt::format("{} at {} from {}, along the chord line; {} thick", r.name(), out.len(r.t()),
+                         innerEnd(w.design), out.len(r.thickness)),
+             spar ? "from the leading edge stock to the spar's front face" : "from the leading edge stock to its end",
+             fmt::format("ends {} from the nose, {:.1f} % of the chord there",
+                         out.len(ribletEnd(w.design, w.spars, r.frame)),
+                         100 * ribletEnd(w.design, w.spars, r.frame) / r.frame.chord),
+             ruledLoft,
+             {"riblets.inBay", spar ? "riblets.spar" : "riblets.fraction"},
+             false,
+             r.number});
+  }
+}
+
+/// Heights over the board at which an outline or a bow is held while it is glued to the tip rib.
+void restFigures(const TruePanel& w, FigureList& out) {
+  const ChordFrame tip = w.loft.frameAt(w.loft.span());
+  const Placement turn{-w.settingUp.turn, {0, 0}};
+  const double board = turn(tip.le).y() - w.settingUp.ribs.back().at.front().height;
+  const Tip& t = w.design.tip;
+  const double deep = t.kind == TipKind::bow ? t.bowWidth : t.thickness; // upright on the board
+  for (std::size_t i = 0; i < w.tip->rests.size(); ++i) {
+    const TipRest& rest = w.tip->rests[i];
+    const double middle = turn(tip.fromChord(rest.at)).y() - board;
+    out.add({fmt::format("tip.packing.{}", i + 1),
+             fmt::format("Packing under the tip, {}", rest.where),
+             middle - deep / 2,
+             Quantity::length,
+             Stage::joins,
+             "board to the underside of its stock, so that its middle meets the tip rib's chord line",
+             "height of the chord line, the edge raised as decided, less half the stock",
+             fmt::format("{} − {} ÷ 2 = {}", out.len(middle), out.len(deep), out.len(middle - deep / 2)),
+             ruledLoft,
+             {"tip.thickness", "tip.raised", "join.datum"},
+             true});
+  }
+}
+
+void bowFigures(const TruePanel& w, FigureList& out) {
+  const TipShape& tip = *w.tip;
+  const Tip& t = w.design.tip;
+  out.add({"tip.longest",
+           "Longest strip of the tip",
+           tip.longest,
+           Quantity::length,
+           Stage::panels,
+           "the outermost, along its outer face; leave it longer to hold by",
+           "length of the tip's edge",
+           fmt::format("two quarters of ellipses, {} deep and {} along the chord: {}", out.len(t.reach),
+                       out.len(w.design.panel.tipChord), out.len(tip.longest)),
+           planeGeometry,
+           {"tip.reach", "tip.farthest", "panel.tipChord"},
+           true});
+  out.add({"tip.shortest",
+           "Innermost strip",
+           tip.shortest,
+           Quantity::length,
+           Stage::panels,
+           "along its outer face; the form stands inside it by its thickness",
+           "length of the edge moved in",
+           fmt::format("{} strips of {}: moved in by {}", t.strips, out.len(t.thickness),
+                       out.len(t.thickness * (t.strips - 1))),
+           planeGeometry,
+           {"tip.strips", "tip.thickness", "tip.reach"}});
+}
+
+} // namespace
+
+void tipFigures(const TruePanel& w, FigureList& out) {
+  ribletFigures(w, out);
+  if (!w.tip) return;
+  const TipShape& tip = *w.tip;
+  const double whole = w.design.inboard + w.loft.span() + tip.reach;
+  out.add({"tip.span",
+           "Span over the tips",
+           w.design.mirrored ? 2 * whole : whole,
+           Quantity::length,
+           Stage::panels,
+           "flat as drawn; loads and areas are taken to the tip rib",
+           w.design.mirrored ? "2 × (half span + tip)" : "span + tip",
+           fmt::format("{} + {} = {}, each half", out.len(w.design.inboard + w.loft.span()), out.len(tip.reach),
+                       out.len(whole)),
+           planeGeometry,
+           {"tip.reach", "panel.span"}});
+  if (tip.area > 0)
+    out.add({"tip.area",
+             "Area of a tip",
+             tip.area,
+             Quantity::area,
+             Stage::panels,
+             "beyond the tip rib, one hand",
+             "π ÷ 4 × chord × reach",
+             fmt::format("π ÷ 4 × {} × {} = {}", out.len(w.design.panel.tipChord), out.len(tip.reach),
+                         told(tip.area, Quantity::area, w.design.unit)),
+             "two quarters of ellipses",
+             {"tip.reach", "panel.tipChord"}});
+  if (w.design.tip.kind == TipKind::bow) bowFigures(w, out);
+  if (w.design.tip.kind == TipKind::block)
+    out.add({"tip.block",
+             "Tip block, depth",
+             w.ribs.back().depth + std::abs(w.design.tip.raised),
+             Quantity::length,
+             Stage::panels,
+             fmt::format("blank {} along the chord, {} outwards", out.len(w.design.panel.tipChord),
+                         out.len(w.design.tip.reach)),
+             "tip section's depth, and what its edge is raised",
+             fmt::format("{} + {}", out.len(w.ribs.back().depth), out.len(std::abs(w.design.tip.raised))),
+             planeGeometry,
+             {"tip.reach", "tip.raised", "panel.tipChord"},
+             true});
+  restFigures(w, out);
+}
+
+} // namespace eup

@@ -1,0 +1,171 @@
+// Several wings, tips, riblets, joiners in the window: added, chosen, typed, taken back.
+#include "driver.h"
+
+namespace eup::app::test {
+namespace {
+
+class WingsOfAModel : public WindowTest {
+protected:
+  WingsOfAModel() { stage(3); }
+  void addWing(int index) {
+    auto* combo = find<QComboBox>("addWing");
+    ASSERT_NE(combo, nullptr);
+    combo->setFocus();
+    QTest::keyClick(combo, Qt::Key_Down); // opens nothing: the wheel and keys step through the list
+    combo->setCurrentIndex(index);
+    Q_EMIT combo->activated(index);
+    QApplication::processEvents();
+    QApplication::sendPostedEvents(nullptr, QEvent::DeferredDelete);
+  }
+};
+
+TEST_F(WingsOfAModel, ATailplaneIsAddedWorkedOnAndTakenBack) {
+  const double mainArea = figure("panel.area");
+  tab("Wing");
+  addWing(2); // the second in the list of kinds
+  ASSERT_EQ(design().wings.size(), 2u);
+  EXPECT_EQ(design().wings[1].kind, WingKind::tailplane);
+  EXPECT_EQ(window->document().shownWing(), 1);
+  EXPECT_EQ(window->document().undoName(), "Add a tailplane");
+  type("surface.name", "Stabiliser");
+  EXPECT_EQ(design().wings[1].name, "Stabiliser");
+  EXPECT_EQ(design().wings[0].name, "Wing");
+  tab("Panel");
+  type("panel.span", "260");
+  EXPECT_DOUBLE_EQ(design().at({1, 0}).panel.span, 260);
+  EXPECT_DOUBLE_EQ(figure("panel.area"), mainArea) << "the main wing is as it was";
+  // Every stage follows the wing that is chosen.
+  for (int i = 2; i <= 6; ++i) {
+    stage(i);
+    EXPECT_EQ(&window->document().shown(), &window->document().wing().wings[1]);
+    EXPECT_FALSE(board()->grab().toImage().isNull());
+  }
+  QTest::keyClick(window->findChild<SpanRule*>(), Qt::Key_End);
+  EXPECT_EQ(window->standpoint().rib(), window->document().shown().ribCount());
+  press("wing 1");
+  EXPECT_EQ(window->document().shownWing(), 0);
+  EXPECT_EQ(window->standpoint().rib(), 1);
+  press("wing 2");
+  stage(3);
+  tab("Wing");
+  press("dropWing");
+  EXPECT_EQ(design().wings.size(), 1u);
+  EXPECT_EQ(window->document().shownWing(), 0);
+  while (window->document().canUndo()) window->document().undo();
+  EXPECT_EQ(design().wings.size(), 1u);
+  window->document().redo();
+  EXPECT_EQ(design().wings.size(), 2u);
+}
+
+TEST_F(WingsOfAModel, TheMainWingCannotBeTakenOut) {
+  tab("Wing");
+  EXPECT_FALSE(find<QPushButton>("dropWing")->isEnabled());
+}
+
+TEST_F(WingsOfAModel, FiguresAndDecisionsLeadToTheirWing) {
+  window->openDemo("oldacre-1320");
+  ASSERT_EQ(design().wings.size(), 3u);
+  auto* follows = window->findChild<FollowsPanel*>();
+  ASSERT_NE(follows->reveal("wing2.panel.area"), nullptr);
+  EXPECT_EQ(window->document().shownWing(), 1);
+  follows->reveal("panel.area");
+  EXPECT_EQ(window->document().shownWing(), 0);
+  window->findChild<DecidePanel*>()->focusDecision("wings.2.panels.0.panel.rootChord");
+  EXPECT_EQ(window->document().shownWing(), 2);
+  EXPECT_EQ(shown("panel.rootChord"), "118");
+  // A fin stands by itself: nothing to fold or to join.
+  stage(6);
+  QApplication::sendPostedEvents(nullptr, QEvent::DeferredDelete);
+  EXPECT_EQ(window->findChild<QLineEdit*>("join.dihedral.rise"), nullptr);
+  EXPECT_FALSE(board()->grab().toImage().isNull());
+}
+
+TEST_F(WingsOfAModel, AllOfThemStandInSpace) {
+  window->openDemo("oldacre-1320");
+  window->showInSpace(SpaceView::behind);
+  const QImage three = window->grab().toImage();
+  Design one = design();
+  one.wings.resize(1);
+  window->document().edit("alone", one);
+  QApplication::processEvents();
+  EXPECT_NE(window->grab().toImage(), three);
+}
+
+class Fittings : public WindowTest {};
+
+TEST_F(Fittings, RibletsThickAndDoubledRibsAreTyped) {
+  stage(4);
+  tab("Riblets");
+  EXPECT_EQ(window->findChild<QLineEdit*>("riblets.thickness"), nullptr) << "no say while there are none";
+  type("riblets.inBay", "1");
+  EXPECT_EQ(window->document().wing().inner().riblets.size(), 12u);
+  type("riblets.fraction", "24");
+  EXPECT_DOUBLE_EQ(design().inner().riblets.fraction, 0.24);
+  tab("Ribs");
+  type("ribs.thick", "2; 5");
+  EXPECT_EQ(design().inner().ribs.thick, (std::vector<int>{2, 5}));
+  type("ribs.thick", "five");
+  EXPECT_EQ(design().inner().ribs.thick.size(), 2u) << "the old value stays";
+  bool told = false;
+  for (QLabel* l : window->findChildren<QLabel*>("problem"))
+    told = told || (l->isVisible() && l->text().contains("five"));
+  EXPECT_TRUE(told);
+  type("ribs.thick", "");
+  EXPECT_TRUE(design().inner().ribs.thick.empty());
+  type("ribs.doubled", "3");
+  EXPECT_EQ(window->document().wing().inner().ribs[2].layers, 2);
+  type("ribs.denseRoot", "2");
+  EXPECT_EQ(window->document().wing().inner().ribs.size(), 15u);
+}
+
+TEST_F(Fittings, SparsStopAndTaper) {
+  stage(5);
+  tab("Spar 1");
+  QTest::mouseClick(find<QCheckBox>("spars.0.stops"), Qt::LeftButton, {}, {8, 8});
+  type("spars.0.stopsAt", "500");
+  EXPECT_NEAR(window->document().wing().inner().spars[0].end, 500, 1e-9);
+  const double before = figure("load.tipDeflection");
+  QTest::mouseClick(find<QCheckBox>("spars.0.top.tapers"), Qt::LeftButton, {}, {8, 8});
+  type("spars.0.top.tipDepth", "1");
+  EXPECT_GT(figure("load.tipDeflection"), before);
+  EXPECT_FALSE(board()->grab().toImage().isNull());
+}
+
+TEST_F(Fittings, AJoinerIsBoredAndBent) {
+  stage(6);
+  tab("Joiner");
+  QTest::mouseClick(find<QCheckBox>("joiner.fitted"), Qt::LeftButton, {}, {8, 8});
+  EXPECT_NE(window->document().wing().figure("joiner.reserve"), nullptr);
+  EXPECT_NEAR(figure("joiner.bend"), 0, 1e-12) << "straight through";
+  choose("joiner.along", "middle");
+  EXPECT_GT(std::abs(figure("joiner.bend")), 1e-4);
+  type("joiner.bore", "9");
+  EXPECT_FALSE(window->document().possible()) << "wider than the rod";
+  type("joiner.bore", "6");
+  EXPECT_TRUE(window->document().possible());
+  stage(4);
+  EXPECT_NE(window->document().wing().figure("rib.2.hole.1.x"), nullptr);
+}
+
+TEST_F(Fittings, TheTipIsDecidedAndDrawn) {
+  stage(3);
+  tab("Tip");
+  const QImage square = board()->grab().toImage();
+  for (const char* kind : {"plate", "outline", "block", "bow"}) {
+    choose("tip.kind", kind);
+    EXPECT_NE(board()->grab().toImage(), square) << kind;
+    EXPECT_NE(window->document().wing().figure("tip.span"), nullptr) << kind;
+  }
+  type("tip.reach", "55");
+  EXPECT_NEAR(figure("tip.span"), 2 * (748 + 55), 1e-9);
+  // Only the outermost panel has one.
+  window->openDemo("tarnbrook-2000");
+  stage(3);
+  QApplication::sendPostedEvents(nullptr, QEvent::DeferredDelete);
+  EXPECT_EQ(window->findChild<QToolButton*>("tab Tip"), nullptr);
+  press("panel 3");
+  EXPECT_NE(find<QToolButton>("tab Tip"), nullptr);
+}
+
+} // namespace
+} // namespace eup::app::test

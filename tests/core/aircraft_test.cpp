@@ -1,0 +1,119 @@
+// Several wings of one aircraft: tailplane, second wing, foreplane, fin.
+#include "core/design/decisions.h"
+#include "core/design/design_file.h"
+#include "core/design/panel_brief.h"
+#include "core/design/wing_edit.h"
+#include "core/work/take_away.h"
+#include "support.h"
+#include <set>
+
+namespace eup {
+namespace {
+
+using test::figureOf;
+using test::wingOf;
+
+Design withAll() {
+  Design d;
+  for (const WingKind kind : {WingKind::second, WingKind::tailplane, WingKind::canard, WingKind::fin})
+    d = withWingAdded(d, kind).value();
+  return d;
+}
+
+TEST(Aircraft, HoldsWingsOfEveryKind) {
+  const Design d = withAll();
+  const TrueWing w = wingOf(d);
+  ASSERT_EQ(w.wings.size(), 5u);
+  EXPECT_FALSE(w.wings[4].mirrored);
+  EXPECT_FALSE(withWingAdded(d, WingKind::fin).ok()) << "five are enough";
+  const Design back = designFromText(designToText(d)).value().design;
+  EXPECT_EQ(back, d);
+  EXPECT_EQ(withWingTakenOut(d, 1).value().wings.size(), 4u);
+  EXPECT_EQ(withWingTakenOut(d, 1).value().wings[1].kind, WingKind::tailplane);
+  EXPECT_FALSE(withWingTakenOut(d, 0).ok()) << "the main wing stays";
+  EXPECT_FALSE(withWingTakenOut(d, 5).ok());
+}
+
+TEST(Aircraft, FiguresOfEachWingHaveKeysOfTheirOwn) {
+  const TrueWing w = wingOf(withAll());
+  std::set<std::string> keys;
+  for (const Figure& f : w.figures) {
+    EXPECT_TRUE(keys.insert(f.key).second) << f.key << " twice";
+    for (const std::string& path : f.decisions)
+      EXPECT_TRUE(decisionAt(w.design, path).has_value()) << f.key << " follows from " << path;
+  }
+  EXPECT_TRUE(keys.contains("panel.area"));
+  EXPECT_TRUE(keys.contains("wing3.panel.area"));
+  EXPECT_TRUE(keys.contains("wing3.rib.1.chord"));
+  EXPECT_FALSE(keys.contains("wing5.join.block")) << "a fin is joined to nothing";
+  EXPECT_FALSE(keys.contains("wing5.panel.spanFromAbove"));
+}
+
+TEST(Aircraft, AFinIsOneSide) {
+  const Design d = withWingAdded(Design{}, WingKind::fin).value();
+  const TrueWing w = wingOf(d);
+  const Panel& p = d.wings[1].panels[0].panel;
+  EXPECT_NEAR(figureOf(w, "wing2.panel.span"), p.span, 1e-9);
+  EXPECT_NEAR(figureOf(w, "wing2.panel.area"), p.span * (p.rootChord + p.tipChord) / 2, 1e-6);
+  EXPECT_NEAR(figureOf(w, "wing2.panel.aspect"), p.span / ((p.rootChord + p.tipChord) / 2), 1e-9);
+  EXPECT_EQ(w.wings[1].panels[0].join.brace, std::nullopt);
+  EXPECT_EQ(w.wings[1].panels[0].design.gamma, 0);
+}
+
+/// The wings' loads are their shares of n m g: a mirrored one carries half of its share on each side, a fin all.
+TEST(Aircraft, EachCarriesItsShare) {
+  Design d = withAll();
+  const double whole = d.flying.loadFactor * d.flying.mass / 1000 * 9.80665; // standard gravity, exact
+  const TrueWing w = wingOf(d);
+  for (std::size_t i = 0; i < w.wings.size(); ++i) {
+    const SpanLoad& load = w.wings[i].panels.front().strength.load;
+    EXPECT_NEAR(load.lift * (w.wings[i].mirrored ? 2 : 1), d.wings[i].carries * whole, 1e-9 * whole);
+    EXPECT_NEAR(load.shear(0), load.lift, 1e-9 * whole);
+  }
+}
+
+TEST(Aircraft, IsWrittenWingByWing) {
+  Design d = withWingAdded(withWingAdded(Design{}, WingKind::tailplane).value(), WingKind::fin).value();
+  d.name = "Pair";
+  const TrueWing w = wingOf(d);
+  test::ScratchFolder folder;
+  ExportOrder order;
+  order.formats = {ExportFormat::svg};
+  const auto written = exportWing(w, folder.path, order);
+  ASSERT_TRUE(written.ok());
+  EXPECT_EQ(written.value().size(), 4u * (2 + 2 + 1)) << "a fin has one hand";
+  EXPECT_TRUE(std::filesystem::exists(folder.path / "pair-plan-left.svg"));
+  EXPECT_TRUE(std::filesystem::exists(folder.path / "pair-tailplane-ribs-left.svg"));
+  EXPECT_TRUE(std::filesystem::exists(folder.path / "pair-fin-plan-right.svg"));
+  EXPECT_FALSE(std::filesystem::exists(folder.path / "pair-fin-plan-left.svg"));
+  EXPECT_NE(test::slurp(folder.path / "pair-tailplane-plan-left.svg").find("Tailplane"), std::string::npos);
+  d.wings[2].name = "Tailplane"; // two of one name do not write over each other
+  const auto twice = exportWing(wingOf(d), folder.path, order);
+  ASSERT_TRUE(twice.ok());
+  EXPECT_EQ(std::set(twice.value().begin(), twice.value().end()).size(), twice.value().size());
+  // The table of stations tells them apart.
+  const Table table = stationTable(w);
+  const auto column = std::find(table.columns.begin(), table.columns.end(), "wing") - table.columns.begin();
+  std::map<std::string, int> ribs;
+  for (const auto& row : table.rows) ++ribs[row[static_cast<std::size_t>(column)]];
+  for (std::size_t i = 0; i < w.wings.size(); ++i) EXPECT_EQ(ribs[std::to_string(i + 1)], w.wings[i].ribCount());
+}
+
+TEST(Aircraft, FindingsSayWhichWing) {
+  Design d = withWingAdded(Design{}, WingKind::tailplane).value();
+  d.wings[1].panels[0].spars.clear();
+  bool named = false;
+  for (const Finding& f : wingOf(d).findings)
+    if (f.key == "spars.none") named = f.what.starts_with("Tailplane: ") && f.wing == 1;
+  EXPECT_TRUE(named);
+}
+
+TEST(Aircraft, PathsNameTheirWing) {
+  EXPECT_EQ(wingOfPath("wings.2.surface.name"), 2);
+  EXPECT_EQ(wingOfPath("wings.1.panels.0.panel.span"), 1);
+  for (const char* other : {"", "wings", "wings.", "wings.3", "flying.mass", "wings.x.surface"})
+    EXPECT_EQ(wingOfPath(other), std::nullopt) << other;
+}
+
+} // namespace
+} // namespace eup

@@ -1,0 +1,213 @@
+// Joiners, brace slots and the strength of joints, against rotation in space, brute force and closed forms.
+#include "core/joins/in_space.h"
+#include "core/work/take_away.h"
+#include "support.h"
+#include <cmath>
+#include <numbers>
+#include <rapidcheck/gtest.h>
+
+namespace eup {
+namespace {
+
+using test::figureOf;
+using test::hasFinding;
+using test::panelOf;
+using test::wingOf;
+
+Design withJoiner(JoinerLine along, double dihedral) {
+  Design d;
+  d.inner().panel = panelOf(750, 250, 160, 40, 2, 0.3);
+  d.inner().join.dihedral = {DihedralBy::angle, dihedral};
+  d.inner().join.joiner.fitted = true;
+  d.inner().join.joiner.along = along;
+  return d;
+}
+
+std::vector<const PassHole*> holes(const Rib& rib, Passing::What what) {
+  std::vector<const PassHole*> out;
+  for (const PassHole& h : rib.passHoles)
+    if (h.what == what) out.push_back(&h);
+  return out;
+}
+
+/// Where a hole is in the finished wing.
+Point3 inSpaceOf(const TrueWing& w, std::size_t panel, const Rib& rib, const PassHole& h) {
+  return w.main().inSpace[panel].at(rib.frame.fromChord(h.middle), rib.t());
+}
+
+/// All holes of the right half and their mirror images lie on one straight line that runs square to flight.
+RC_GTEST_PROP(Joiner, StraightThroughBothHalvesIsOneLine, ()) {
+  Design d = withJoiner(JoinerLine::across, *rc::gen::inRange(-30, 90) / 10.0);
+  d.inner().join.joiner.toRib = *rc::gen::inRange(2, 6);
+  d.inner().join.joiner.fraction = *rc::gen::inRange(30, 55) / 100.0;
+  const TrueWing w = wingOf(d);
+  int bored = 0;
+  double height = 0, aft = 0;
+  for (const Rib& rib : w.inner().ribs)
+    for (const PassHole* h : holes(rib, Passing::What::joiner)) {
+      const Point3 p = inSpaceOf(w, 0, rib, *h);
+      if (bored++ == 0) height = p.z(), aft = p.x();
+      RC_ASSERT(std::abs(p.z() - height) < 1e-9);
+      RC_ASSERT(std::abs(p.x() - aft) < 1e-9);
+    }
+  RC_ASSERT(bored == d.inner().join.joiner.toRib);
+  RC_ASSERT(figureOf(w, "joiner.bend") == 0);
+}
+
+/// With the top level the hole keeps its distance under the top where the taper is straight: an untwisted, unswept
+/// panel of one section. The panel then hangs by the half of its taper, and its middle line has anhedral.
+TEST(Joiner, LevelTopKeepsTheHoleUnderIt) {
+  Design d = withJoiner(JoinerLine::top, 0);
+  d.inner().panel = panelOf(750, 250, 160, 0);
+  d.inner().panel.tipSetback = 0.3 * (250 - 160); // the joiner's fraction runs square to flight
+  d.inner().sections.root = d.inner().sections.tip = nacaSection("0012");
+  d.inner().join.joiner.fraction = 0.3;
+  const TrueWing w = wingOf(d);
+  double first = 0;
+  for (const Rib& rib : w.inner().ribs)
+    for (const PassHole* h : holes(rib, Passing::What::joiner)) {
+      if (first == 0) first = h->underTop;
+      EXPECT_NEAR(h->underTop, first, 0.002) << rib.name();
+    }
+  // NACA 0012 is 6.003 % over the chord line at 30 % (NACA Report 460's formula); 90 mm of taper over 750 mm.
+  const double slope = std::atan(0.06003 * 90 / 750);
+  EXPECT_NEAR(radToDeg(figureOf(w, "joiner.levelAngle")), radToDeg(slope), 0.002) << "to have it level and straight";
+  EXPECT_NEAR(figureOf(w, "joiner.bend"), -2 * slope, 4e-5) << "flat panels want it bent down";
+  d.inner().join.dihedral = {DihedralBy::angle, radToDeg(slope)};
+  EXPECT_NEAR(figureOf(wingOf(d), "joiner.bend"), 0, 4e-5);
+}
+
+/// Across an outer join the two legs meet at the figure's bend: directions turned in space.
+TEST(Joiner, BendAtAnOuterJoinIsTheAngleInSpace) {
+  Design d = withJoiner(JoinerLine::across, 2);
+  d.inner().join.joiner.fitted = false;
+  PanelDesign outer = d.inner();
+  outer.panel = panelOf(400, 160, 110, 20, 2, 0.3);
+  outer.panel.continues = true;
+  outer.sections.root = outer.sections.tip;
+  outer.join.dihedral = {DihedralBy::angle, 9};
+  outer.join.joiner.fitted = true;
+  outer.join.joiner.toRib = 3;
+  d.wings[0].panels.push_back(outer);
+  for (const JoinerLine along : {JoinerLine::across, JoinerLine::top, JoinerLine::middle, JoinerLine::underside}) {
+    d.wings[0].panels[1].join.joiner.along = along;
+    const TrueWing w = wingOf(d);
+    std::vector<Point3> inside, outside;
+    for (const Rib& rib : w.main().panels[0].ribs)
+      for (const PassHole* h : holes(rib, Passing::What::joiner)) inside.push_back(inSpaceOf(w, 0, rib, *h));
+    for (const Rib& rib : w.main().panels[1].ribs)
+      for (const PassHole* h : holes(rib, Passing::What::joiner)) outside.push_back(inSpaceOf(w, 1, rib, *h));
+    ASSERT_EQ(inside.size(), 3u);
+    ASSERT_EQ(outside.size(), 3u);
+    const Point3 a = inside.back() - inside.front(), b = outside.back() - outside.front();
+    // At the fold both panels' axes turn about the chord line, so the two meet a little beside their ribs.
+    const double apart = a.normalized().cross(outside.front() - inside.back()).norm();
+    EXPECT_LT(apart, along == JoinerLine::across ? 1e-6 : 0.1) << "they meet at the join";
+    EXPECT_NEAR(std::atan2(b.z(), b.y()) - std::atan2(a.z(), a.y()), figureOf(w, "panel2.joiner.bend"), 1e-6);
+  }
+}
+
+TEST(Joiner, IsBoredForAndRefusedWhenItCannotBe) {
+  Design d = withJoiner(JoinerLine::middle, 3);
+  Joiner& j = d.inner().join.joiner;
+  j.diameter = 6, j.sleeve = 7;
+  const TrueWing bored = wingOf(d);
+  j.fitted = false;
+  const TrueWing whole = wingOf(d);
+  j.fitted = true;
+  const double hole = std::numbers::pi * 49 / 4, pin = std::numbers::pi * 9 / 4;
+  EXPECT_NEAR(whole.inner().ribs[1].cutArea - bored.inner().ribs[1].cutArea, hole, 0.02 * hole);
+  EXPECT_NEAR(whole.inner().ribs[0].cutArea - bored.inner().ribs[0].cutArea, hole + pin, 0.02 * hole);
+  EXPECT_NEAR(whole.inner().ribs[6].cutArea, bored.inner().ribs[6].cutArea, 1e-6) << "past its end";
+  j.bore = 6;
+  EXPECT_TRUE(std::holds_alternative<std::vector<Finding>>(work(d))) << "all bore and no wall";
+  j.bore = 0, j.sleeve = 5;
+  EXPECT_TRUE(std::holds_alternative<std::vector<Finding>>(work(d)));
+  j.sleeve = 60, j.diameter = 59;
+  EXPECT_TRUE(hasFinding(wingOf(d).findings, "joiner.room"));
+}
+
+TEST(BraceSlots, PassTheRibsUpToTheLegsEnd) {
+  Design d;
+  d.inner().join.braceToRib = 4;
+  d.inner().join.braceSlots = true;
+  d.inner().join.braceSide = BraceSide::both;
+  const TrueWing w = wingOf(d);
+  const TruePanel& p = w.inner();
+  for (const Rib& rib : p.ribs) {
+    const auto slots = holes(rib, Passing::What::brace);
+    ASSERT_EQ(slots.size(), rib.number < 4 ? 2u : 0u) << rib.name();
+    for (const PassHole* s : slots) {
+      EXPECT_NEAR(s->width, d.inner().join.braceThickness * p.spars[0].stretch + d.inner().ribs.notchFit, 1e-9);
+      const double off = std::abs(s->middle.x() - rib.sparX[0]);
+      EXPECT_NEAR(off, (d.inner().spars[0].top.width + d.inner().join.braceThickness) / 2 * p.spars[0].stretch, 0.05);
+    }
+    EXPECT_EQ(rib.pieces, 1) << "wood stays over and under the brace";
+  }
+  EXPECT_NE(w.figure("rib.2.hole.1.underTop"), nullptr);
+}
+
+TEST(JointStrength, PlateAndTubeAgainstHandbookForms) {
+  // Section modulus of a rectangle t h² ÷ 6 and of a tube π (D⁴ − d⁴) ÷ (32 D): any handbook of strength of materials.
+  EXPECT_NEAR(plateStress(12000, 2, 20, 1), 12000 / (2 * 400 / 6.0), 1e-9);
+  EXPECT_NEAR(plateStress(12000, 2, 20, 2), 45, 1e-9);
+  EXPECT_NEAR(tubeStress(10000, 10, 0), 10000 / 98.1748, 0.01);
+  EXPECT_NEAR(tubeStress(10000, 10, 8), 10000 / 57.9624, 0.01);
+}
+
+/// The glued face in a thousand squares: each takes shear in proportion to its distance from the middle.
+TEST(JointStrength, GluedFaceAgainstSummedSquares) {
+  const double l = 60, h = 18, m = 9000, v = 20;
+  const int n = 400;
+  double polar = 0;
+  for (int i = 0; i < n; ++i)
+    for (int k = 0; k < n; ++k) {
+      const double x = l * ((i + 0.5) / n - 0.5), y = h * ((k + 0.5) / n - 0.5);
+      polar += (x * x + y * y) * l * h / n / n;
+    }
+  EXPECT_NEAR(glueShear(m, v, l, h), m * std::hypot(l, h) / 2 / polar + v / (l * h), 1e-4);
+}
+
+/// A rod's leg in its socket: a load that changes straight along it, and balances V and M at the mouth.
+RC_GTEST_PROP(JointStrength, SocketsLoadBalances, ()) {
+  const double m = *rc::gen::inRange(1000, 20000), v = *rc::gen::inRange(1, 40), l = *rc::gen::inRange(40, 300);
+  const double end = socketLoad(m, v, l);
+  // At the mouth it presses the other way; the two together give V, and their moment M.
+  const double mouth = 2 * v / l - end;
+  double force = 0, moment = 0;
+  constexpr int steps = 2000;
+  for (int i = 0; i < steps; ++i) {
+    const double s = (i + 0.5) / steps, q = mouth + (end - mouth) * s;
+    force += q * l / steps;
+    moment += q * s * l * l / steps;
+  }
+  RC_ASSERT(std::abs(force - v) < 1e-6 * (1 + v));
+  // ∫ q s ds about the mouth, with q ending at 6 M ÷ l² − 2 V ÷ l, is M.
+  RC_ASSERT(std::abs(moment - m) < 1e-3 * m);
+}
+
+TEST(JointStrength, MoreWoodNeverLowersAReserve) {
+  Design d;
+  d.inner().join.braceSide = BraceSide::behind;
+  const double one = figureOf(wingOf(d), "brace.reserve"), glue = figureOf(wingOf(d), "brace.glue");
+  d.inner().join.braceSide = BraceSide::both;
+  EXPECT_NEAR(figureOf(wingOf(d), "brace.reserve"), 2 * one, 1e-9);
+  EXPECT_NEAR(figureOf(wingOf(d), "brace.glue"), 2 * glue, 1e-9);
+  d.inner().join.braceOver = BraceOver::faces;
+  EXPECT_GT(figureOf(wingOf(d), "brace.reserve"), 2 * one);
+  const double leg = figureOf(wingOf(d), "brace.gluedLeg"), height = wingOf(d).inner().join.brace->depthRoot;
+  EXPECT_GT(leg, 0);
+  EXPECT_LT(leg, 2000) << height;
+  d.inner().join.braceThickness = 0.2;
+  EXPECT_TRUE(hasFinding(wingOf(d).findings, "brace.reserve"));
+}
+
+TEST(TrialAssembly, GapsOfAFaultAreItsAngleOverTheDepth) {
+  const TrueWing w = wingOf(Design{});
+  const double depth = w.inner().join.rootDepth;
+  EXPECT_NEAR(figureOf(w, "error.bevelGap"), depth * 0.0174551, 1e-4 * depth); // tan 1°, a table of tangents
+  EXPECT_NEAR(figureOf(w, "error.riseGap"), depth / w.inner().loft.span(), 1e-3);
+}
+
+} // namespace
+} // namespace eup
