@@ -15,6 +15,8 @@ def wing(stem, name, panels, flying, others=()):
     d["name"] = name
     plain = d["wings"][0]["panels"][0]
     d["wings"][0]["panels"] = [merged(plain, p) for p in panels]
+    if others:
+        d["wings"][0]["surface"]["name"] = "Main wing"
     for surface, more in others:
         d["wings"].append({"surface": surface, "panels": [merged(plain, p) for p in more]})
     d["flying"].update(flying)

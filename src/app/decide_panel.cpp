@@ -8,6 +8,7 @@
 #include <QGridLayout>
 #include <QKeyEvent>
 #include <QLabel>
+#include <QMenu>
 #include <QPushButton>
 #include <QStyle>
 #include <QToolButton>
@@ -25,6 +26,14 @@ public:
 
 QString undoNameOf(const Decision& d) {
   return QObject::tr("%1").arg(QString::fromStdString(d.label));
+}
+
+/// A decision's path within its panel, or within its wing.
+QString nameWithin(const std::string& path) {
+  std::string_view within = withinPanel(path);
+  if (within.size() == path.size() && wingOfPath(path))
+    within.remove_prefix(path.find('.', std::string("wings.").size()) + 1);
+  return QString::fromUtf8(within.data(), static_cast<qsizetype>(within.size()));
 }
 
 double nudgeStep(const Decision& d, LengthUnit unit) {
@@ -118,6 +127,7 @@ std::vector<std::string> DecidePanel::groupsOfStage() const {
     out.push_back("Loads");
     return out;
   case Stage::joins:
+    if (innermost && !mirrored(document.shownDesign())) return {"Setting up"}; // a fin's root meets nothing of its own
     return {innermost ? "Centre join" : "Join", "Joiner"};
   }
   return out;
@@ -182,23 +192,21 @@ void DecidePanel::addWingRow(QGridLayout* strip, int row) {
 
 /// What changes which wings there are.
 void DecidePanel::addWingTools(QGridLayout* under, int line) {
-  auto* add = new CalmCombo(form);
+  auto* add = new QPushButton(tr("Add a wing"), form);
   add->setObjectName("addWing");
-  add->setAccessibleName(tr("Add a wing to the model"));
-  add->setFocusPolicy(Qt::StrongFocus);
-  add->addItem(tr("Add a wing …"));
-  for (const WingKind kind : {WingKind::second, WingKind::tailplane, WingKind::canard, WingKind::fin})
-    add->addItem(QString::fromUtf8(wingKindChoices[static_cast<std::size_t>(kind)].label.data()),
-                 static_cast<int>(kind));
-  connect(add, &QComboBox::activated, this, [this, add](int index) {
-    if (index == 0) return;
-    const auto next = withWingAdded(document.design(), static_cast<WingKind>(add->itemData(index).toInt()));
-    add->setCurrentIndex(0);
-    if (!next) return Q_EMIT refused(QString::fromStdString(next.problem().cause));
-    standpoint.setRib(1);
-    document.edit(tr("Add a %1").arg(add->itemText(index)), next.value());
-    document.showWing(static_cast<int>(next.value().wings.size()) - 1);
-  });
+  auto* kinds = new QMenu(add); // a menu: nothing is added before one is chosen
+  for (const WingKind kind : {WingKind::second, WingKind::tailplane, WingKind::canard, WingKind::fin}) {
+    const std::string words(wingKindChoices[static_cast<std::size_t>(kind)].label);
+    const QString name = QString::fromStdString(words);
+    kinds->addAction(name, this, [this, kind, name] {
+      const auto next = withWingAdded(document.design(), kind);
+      if (!next) return Q_EMIT refused(QString::fromStdString(next.problem().cause));
+      standpoint.setRib(1);
+      document.edit(tr("Add a %1").arg(name), next.value());
+      document.showWing(static_cast<int>(next.value().wings.size()) - 1);
+    });
+  }
+  add->setMenu(kinds);
   under->addWidget(add, line, 0);
   auto* drop = new QPushButton(tr("Take it out"), form);
   drop->setObjectName("dropWing");
@@ -320,7 +328,7 @@ void DecidePanel::rebuild(const std::vector<Decision>& shown) {
     Row row;
     row.label = new QLabel(QString::fromStdString(d.label), form);
     row.editor = makeEditor(d);
-    row.editor->setObjectName(QString::fromStdString(std::string(withinPanel(d.path))));
+    row.editor->setObjectName(nameWithin(d.path));
     row.editor->setAccessibleName(QString::fromStdString(d.label + (d.unit.empty() ? "" : ", " + d.unit)));
     row.label->setBuddy(row.editor);
     row.problem = new QLabel(form);

@@ -13,13 +13,14 @@ constexpr double below = -0.30;
 /// …and are drawn this many times larger than the join, so that each fills its half.
 double magnified(double width, double room) {
   const double most = room / std::max(width, 1.0);
-  return std::max(1.0, std::floor(std::min(most, 4.0) * 2) / 2);
+  return most < 1 ? std::max(0.1, std::floor(most * 10) / 10) : std::floor(std::min(most, 4.0) * 2) / 2;
 }
 
 } // namespace
 
 QString JoinBoard::heading() const {
   const PanelJoin& j = panel().join;
+  if (j.centre && !panel().design.mirrored) return tr("Setting up, seen from behind");
   return j.centre ? tr("Centre join, seen from behind")
                   : tr("Join of panel %1 to panel %2, seen from behind")
                         .arg(panel().design.id.panel + 1)
@@ -27,6 +28,7 @@ QString JoinBoard::heading() const {
 }
 QString JoinBoard::subheading() const {
   const PanelJoin& j = panel().join;
+  if (j.centre && !panel().design.mirrored) return tr("flat on the board · true lengths");
   if (!j.centre) return tr("the panel inside pinned flat, this one propped · true lengths");
   return j.otherFlat ? tr("one half flat on the board, the other propped · true lengths")
                      : tr("both halves propped · true lengths");

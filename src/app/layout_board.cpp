@@ -6,7 +6,7 @@
 namespace eup::app {
 
 QString LayoutBoard::heading() const {
-  return tr("%1, flat on the board").arg(QString::fromStdString(document.design().name));
+  return tr("%1, flat on the board").arg(QString::fromStdString(document.shown().panels.front().design.name));
 }
 QString LayoutBoard::subheading() const {
   return tr("seen from above, true lengths: drag ribs, spar lines, sheet edge, corners");
@@ -179,8 +179,9 @@ void LayoutBoard::draw(Ink& ink) const {
     const auto chordText = [&](const TruePanel& one, double t, bool outer) {
       const ChordFrame f = one.loft.frameAt(t);
       const bool left = outer == mirrored();
-      ink.text(onBoard(one.design.setback + f.fromChord({f.chord / 2, 0}).x(), one.design.inboard + t), len(f.chord),
-               look.ink, {left ? -8.0 : 8.0, 0}, left ? Qt::AlignRight : Qt::AlignLeft);
+      const double beyond = outer && one.tip ? one.tip->reach : 0;
+      ink.text(onBoard(one.design.setback + f.fromChord({f.chord / 2, 0}).x(), one.design.inboard + t + beyond),
+               len(f.chord), look.ink, {left ? -8.0 : 8.0, 0}, left ? Qt::AlignRight : Qt::AlignLeft);
     };
     chordText(wing.panels.front(), 0, false);
     chordText(wing.panels.back(), wing.panels.back().loft.span(), true);

@@ -83,7 +83,8 @@ void RibBoard::draw(Ink& ink) const {
     const QString what = h.what == Passing::What::brace ? tr("brace")
                          : h.what == Passing::What::pin ? tr("pin")
                                                         : tr("joiner");
-    ink.text(onBoard(h.middle), what, look.accent, {0, 4}, Qt::AlignHCenter, 10);
+    if (&h != &r.passHoles.front() && h.what == (&h - 1)->what) continue; // one on either side of the spar
+    ink.text(onBoard(h.middle + Point(0, -h.height / 2)), what, look.accent, {0, 13}, Qt::AlignHCenter, 10);
   }
   if (r.kind != RibKind::main) // the sections at the ends may have been traced
     drawTracedPlan(ink, r.kind == RibKind::tip ? w.tipShape : w.rootShape, r.kind == RibKind::tip, r.frame.chord);

@@ -34,7 +34,7 @@ QString SpaceBoard::heading() const {
   case SpaceView::turned:
     break;
   }
-  return tr("The finished wing in space");
+  return document.wing().wings.size() > 1 ? tr("The finished wings in space") : tr("The finished wing in space");
 }
 
 QString SpaceBoard::subheading() const {
@@ -121,6 +121,18 @@ void SpaceBoard::draw(Ink& ink) const {
       Polyline outline;
       for (const Point& q : rib.bare) outline.push_back(rib.frame.fromChord(q));
       project(outline, rib.t(), wing, k, side, piece);
+      pieces.push_back(std::move(piece));
+    }
+    if (p.tip && !p.tip->edge.empty()) { // its edge, raised as it is towards the farthest place
+      const ChordFrame tip = p.loft.frameAt(p.loft.span());
+      Piece piece{0, {}, false, false, true};
+      for (const Point& q : p.tip->edge) {
+        const double out = q.y() / p.tip->reach;
+        const Point xz = tip.fromChord({q.x(), p.design.tip.raised * out * out});
+        const Point3 s = seen(inModel(wing, k, xz, p.loft.span() + q.y(), side));
+        piece.outline.emplace_back(s.x(), s.y());
+        piece.away += s.z() / static_cast<double>(p.tip->edge.size());
+      }
       pieces.push_back(std::move(piece));
     }
     // What runs along the span, bay by bay, so that it lies between the ribs that it passes.

@@ -57,19 +57,24 @@ void SpanRule::paintEvent(QPaintEvent*) {
   }
   // A spar runs the whole panel: a stripe of wood over the rule. Joins between panels are upright bars under it.
   for (const TruePanel& w : wing.panels) {
-    const double from = xOf(w.design.inboard), to = xOf(w.design.inboard + w.loft.span());
+    double end = 0; // of the spar that runs farthest
+    for (const SparLine& line : w.spars) end = std::max(end, line.end);
+    const double from = xOf(w.design.inboard), to = xOf(w.design.inboard + end);
     if (!w.spars.empty())
       p.fillRect(QRectF(QPointF(std::min(from, to), ruleY - 4), QSizeF(std::abs(to - from), 3)), look.hardwood);
     if (!w.design.innermost()) p.fillRect(QRectF(from - 1.5, ruleY - 6, 3, 16), look.ink);
   }
   double lastLabel = -1e9;
+  const int chosenRib = std::clamp(standpoint.rib(), 1, wing.ribCount());
+  const TruePanel& chosen = wing.panelOfRib(chosenRib); // its name is written, whatever stands beside it
+  const double chosenAt = xOf(chosen.design.inboard + chosen.rib(chosenRib).t());
   for (const TruePanel& w : wing.panels)
     for (const Rib& rib : w.ribs) {
       const bool mine = rib.number == standpoint.rib();
       const double x = xOf(w.design.inboard + rib.t());
       p.setPen(QPen(mine ? look.accent : look.ink, mine ? 3 : 1.4));
       p.drawLine(QPointF(x, ruleY - 16), QPointF(x, ruleY));
-      if (!mine && std::abs(x - lastLabel) < 26) continue;
+      if (!mine && (std::abs(x - lastLabel) < 26 || std::abs(x - chosenAt) < 26)) continue;
       lastLabel = x;
       QFont f = font;
       f.setBold(mine);
@@ -78,7 +83,7 @@ void SpanRule::paintEvent(QPaintEvent*) {
       p.drawText(QRectF(x - 20, ruleY - 31, 40, 13), Qt::AlignCenter, QString::fromStdString(rib.name()));
     }
   for (const Finding& f : document.findings()) {
-    if (!f.rib || *f.rib < 1 || *f.rib > wing.ribCount()) continue;
+    if (!f.rib || *f.rib < 1 || *f.rib > wing.ribCount() || f.wing != document.shownWing()) continue;
     const TruePanel& w = wing.panelOfRib(*f.rib);
     const double x = xOf(w.design.inboard + w.rib(*f.rib).t());
     p.setPen(Qt::NoPen);

@@ -68,9 +68,9 @@ inline constexpr std::array braceSideChoices{Choice{"front", "before the spar"},
                                              Choice{"both", "one on either side"}};
 inline constexpr std::array braceOverChoices{Choice{"between", "between the caps"},
                                              Choice{"faces", "over the spar's faces"}};
-inline constexpr std::array joinerLineChoices{
-    Choice{"across", "straight through the join"}, Choice{"top", "in line with the top"},
-    Choice{"middle", "in line with the middle"}, Choice{"underside", "in line with the underside"}};
+inline constexpr std::array joinerLineChoices{Choice{"across", "straight across"}, Choice{"top", "along the top"},
+                                              Choice{"middle", "along the middle"},
+                                              Choice{"underside", "along the underside"}};
 inline constexpr std::array tipChoices{Choice{"square", "square, at the rib"}, Choice{"plate", "sheet plate"},
                                        Choice{"outline", "outline of sheet"}, Choice{"block", "carved block"},
                                        Choice{"bow", "strips round a form"}};
@@ -166,6 +166,11 @@ struct PanelPlace {
   bool outermost = true;
   bool mirrored = true;
 };
+
+/// What the decisions of a panel's inner end are called.
+inline const char* joinWords(const PanelPlace& place) {
+  return place.sparsInside ? "Join" : place.mirrored ? "Centre join" : "Setting up";
+}
 
 /// One panel. The root of a panel that continues the one inside it is not decided again.
 template <class P, class V> void describePanel(P& p, const PanelPlace& place, V& v) {
@@ -277,7 +282,7 @@ template <class P, class V> void describePanel(P& p, const PanelPlace& place, V&
     v.choice("ribSlot", "Rib slotted", s.ribSlot, std::span(slotChoices), !caps);
     v.material("sheetMaterial", "Wood", s.sheetMaterial, !caps);
   });
-  v.group("join", innermost ? "Centre join" : "Join", Stage::joins, [&] {
+  v.group("join", joinWords(place), Stage::joins, [&] {
     auto& j = p.join;
     const bool joined = !innermost || place.mirrored; // a fin's root meets nothing of its own
     v.dihedral("dihedral", j.dihedral, p.panel.span, joined);
