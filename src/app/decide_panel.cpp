@@ -274,12 +274,36 @@ void DecidePanel::addPanelTools(QGridLayout* under, int line) {
   add(
       inside ? tr("Cut it at R%1").arg(rib) : tr("Cut it at a rib"), "splitPanel", 0, 1, 1,
       inside && count < mostPanels, [id, t](const Design& d) { return withPanelSplit(d, id, t); }, false);
+  addCopyMenu(grid, id);
   if (count < 2) return;
   add(
       tr("Merge with the next"), "mergePanel", 1, 0, 1, id.panel + 1 < count,
       [id](const Design& d) { return withPanelsMerged(d, id); }, false);
   add(
+      tr("Change with the next"), "movePanel", 2, 0, 1, id.panel + 1 < count,
+      [id](const Design& d) { return withPanelMovedOut(d, id); }, false);
+  add(
       tr("Take it out"), "dropPanel", 1, 1, 1, true, [id](const Design& d) { return withPanelTakenOut(d, id); }, false);
+}
+
+/// Copies the panel to the end of this wing or of another.
+void DecidePanel::addCopyMenu(QGridLayout* grid, PanelId id) {
+  auto* copy = new QPushButton(tr("Copy it to"), form);
+  copy->setObjectName("copyPanel");
+  auto* wings = new QMenu(copy);
+  const auto& all = document.design().wings;
+  for (std::size_t i = 0; i < all.size(); ++i) {
+    const QString name = QString::fromStdString(all[i].name);
+    wings->addAction(tr("the end of the %1").arg(name), this, [this, id, i, name] {
+      const auto next = withPanelCopied(document.design(), id, static_cast<int>(i));
+      if (!next) return Q_EMIT refused(QString::fromStdString(next.problem().cause));
+      document.edit(tr("Copy panel %1 to the %2").arg(id.panel + 1).arg(name), next.value());
+      document.showWing(static_cast<int>(i));
+      standpoint.setRib(document.shown().panels.back().design.firstRib);
+    });
+  }
+  copy->setMenu(wings);
+  grid->addWidget(copy, 2, 1);
 }
 
 void DecidePanel::rebuild(const std::vector<Decision>& shown) {

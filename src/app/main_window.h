@@ -43,6 +43,7 @@ public:
   /// A shipped demo wing; without a name the first.
   void openDemo(const std::string& name = {});
   PlanPanel& plan() { return *planPanel; }
+  DecidePanel& decide() { return *decidePanel; }
   /// Reference points of a plan for one hand, as the file's ending says.
   bool printReference(Hand hand, const QString& path);
   /// A section full size with gauges, or its coordinates.

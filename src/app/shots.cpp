@@ -1,5 +1,6 @@
 #include "app/shots.h"
 #include "app/board.h"
+#include "app/decide_panel.h"
 #include "app/export_dialog.h"
 #include "app/follows_panel.h"
 #include "app/main_window.h"
@@ -83,6 +84,12 @@ QStringList writeShots(const QString& folder) {
   shoot(window, "three-panels");
   stage(Stage::joins, 12);
   shoot(window, "outer-join");
+  window.decide().focusDecision("wings.0.panels.0.joiner.along");
+  shoot(window, "joiner");
+  window.openDemo("oldacre-1320");
+  stage(Stage::panels, 13);
+  window.decide().focusDecision("wings.0.panels.1.tip.kind");
+  shoot(window, "riblets-and-tip");
   window.showInSpace(SpaceView::turned);
   shoot(window, "in-space");
   window.openDemo();

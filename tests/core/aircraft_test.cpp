@@ -3,6 +3,8 @@
 #include "core/design/design_file.h"
 #include "core/design/panel_brief.h"
 #include "core/design/wing_edit.h"
+#include "core/geometry/polyline.h"
+#include "core/loft/panel_edit.h"
 #include "core/work/take_away.h"
 #include "support.h"
 #include <set>
@@ -72,6 +74,68 @@ TEST(Aircraft, EachCarriesItsShare) {
   }
 }
 
+/// Two plain rectangles: quarter chords by hand, 40 × 500 over 200 × 1000 mm.
+TEST(Aircraft, VolumeOfATailIsItsAreaTimesItsArm) {
+  Design d = withWingAdded(Design{}, WingKind::tailplane).value();
+  d.inner().panel = test::panelOf(500, 200, 200);
+  d.wings[1].panels[0].panel = test::panelOf(200, 100, 100);
+  d.wings[1].aft = 600;
+  const TrueWing w = wingOf(d);
+  EXPECT_NEAR(figureOf(w, "wing2.wing.arm"), 600 + 25 - 50, 1e-6);
+  EXPECT_NEAR(figureOf(w, "wing2.wing.volume"), (400.0 * 100) * 575 / ((1000.0 * 200) * 200), 1e-9);
+  d.wings[1].kind = WingKind::fin;
+  EXPECT_NEAR(figureOf(wingOf(d), "wing2.wing.volume"), (200.0 * 100) * 575 / ((1000.0 * 200) * 1000), 1e-9);
+}
+
+/// The template stands under the rib: its upper edge is as high as the packing says, over a foot of 15 mm.
+TEST(Gauges, TemplatesAreAsHighAsThePacking) {
+  const TrueWing w = wingOf(Design{});
+  const DrawnWing drawing = drawn(w);
+  const Drawing right = gaugeSheet(drawing.front(), Hand::right), left = gaugeSheet(drawing.front(), Hand::left);
+  EXPECT_EQ(right.strokes.size(), left.strokes.size());
+  int templates = 0;
+  for (const Stroke& s : right.strokes) {
+    if (s.layer != Layer::cut || templates == 3) continue; // the stairs and the cradle come after them
+    const Box box = boundsOf(s.points);
+    const Rib& rib = w.inner().ribs[templates == 0   ? 0
+                                    : templates == 1 ? w.inner().ribs.size() / 2
+                                                     : w.inner().ribs.size() - 1];
+    const RibSupports& under = w.inner().settingUp.ribs[static_cast<std::size_t>(rib.number - 1)];
+    EXPECT_NEAR(box.width(), rib.frame.chord * std::cos(rib.frame.washout), 0.3) << rib.name();
+    double tail = 0; // the height at its rear end
+    for (const Point& p : s.points)
+      if (p.x() > box.high.x() - 0.01) tail = std::max(tail, p.y() - box.low.y());
+    EXPECT_NEAR(tail, under.at.back().height + 15, 0.05) << rib.name();
+    ++templates;
+  }
+  EXPECT_EQ(templates, 3);
+  for (const auto* sheet : {&right, &left}) {
+    bool hand = false;
+    for (const Label& l : sheet->labels)
+      hand = hand || l.text.find(sheet == &right ? "RIGHT" : "LEFT") != std::string::npos;
+    EXPECT_TRUE(hand) << "no sheet without its hand";
+  }
+}
+
+/// Panels that change places twice are back, but for roots that are now their own.
+TEST(Panels, ChangePlacesAndAreCopied) {
+  const Design d = demoDesign("tarnbrook-2000");
+  const Design once = withPanelMovedOut(d, {0, 0}).value();
+  EXPECT_DOUBLE_EQ(once.at({0, 0}).panel.span, d.at({0, 1}).panel.span);
+  EXPECT_DOUBLE_EQ(once.at({0, 0}).panel.rootChord, d.at({0, 0}).panel.tipChord) << "the root that it had";
+  const Design twice = withPanelMovedOut(once, {0, 0}).value();
+  const TrueWing was = wingOf(d), is = wingOf(twice);
+  EXPECT_NEAR(is.main().planform.area, was.main().planform.area, 1e-6);
+  EXPECT_EQ(is.main().ribCount(), was.main().ribCount());
+  EXPECT_FALSE(withPanelMovedOut(d, {0, 2}).ok());
+  const Design tail = withWingAdded(d, WingKind::tailplane).value();
+  const Design copied = withPanelCopied(tail, {0, 1}, 1).value();
+  ASSERT_EQ(copied.wings[1].panels.size(), 2u);
+  EXPECT_DOUBLE_EQ(copied.at({1, 1}).panel.rootChord, 202);
+  EXPECT_FALSE(copied.at({1, 1}).panel.continues);
+  EXPECT_EQ(wingOf(copied).wings[1].panels.size(), 2u);
+}
+
 TEST(Aircraft, IsWrittenWingByWing) {
   Design d = withWingAdded(withWingAdded(Design{}, WingKind::tailplane).value(), WingKind::fin).value();
   d.name = "Pair";
@@ -81,7 +145,7 @@ TEST(Aircraft, IsWrittenWingByWing) {
   order.formats = {ExportFormat::svg};
   const auto written = exportWing(w, folder.path, order);
   ASSERT_TRUE(written.ok());
-  EXPECT_EQ(written.value().size(), 4u * (2 + 2 + 1)) << "a fin has one hand";
+  EXPECT_EQ(written.value().size(), 5u * (2 + 2 + 1)) << "a fin has one hand";
   EXPECT_TRUE(std::filesystem::exists(folder.path / "pair-plan-left.svg"));
   EXPECT_TRUE(std::filesystem::exists(folder.path / "pair-tailplane-ribs-left.svg"));
   EXPECT_TRUE(std::filesystem::exists(folder.path / "pair-fin-plan-right.svg"));

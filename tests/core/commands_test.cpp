@@ -86,7 +86,7 @@ TEST_F(Commands, ExportWritesTheChosenHand) {
   const Ran one =
       run({"export", demoFile(), "--to", (folder.path / "out").string(), "--format", "dxf", "--hand", "left"});
   EXPECT_EQ(one.code, cli::fine) << one.err;
-  EXPECT_EQ(std::count(one.out.begin(), one.out.end(), '\n'), 4);
+  EXPECT_EQ(std::count(one.out.begin(), one.out.end(), '\n'), 5);
   EXPECT_EQ(one.out.find("right"), std::string::npos);
 }
 

@@ -116,13 +116,15 @@ Drawing benchCard(const DrawnPanel& w, Hand hand) {
   stack.text(fmt::format("{}  {} HAND", w.design.name, nameLarge(hand)), 7);
   const std::string rise = told(w.join.rise, Quantity::length, w.design.unit),
                     gamma = told(w.join.gamma, Quantity::angle, w.design.unit);
-  stack.text(w.join.centre ? fmt::format("Centre join: rise {}, dihedral {} each half", rise, gamma)
-                           : fmt::format("Join of {} to {}: {} between them, the panel {} to the horizontal, rise {}",
-                                         w.ribs.front().name(), fmt::format("R{}", w.ribs.front().number - 1),
-                                         told(2 * w.join.fold, Quantity::angle, w.design.unit), gamma, rise),
-             3.5);
-  stack.put(blockGauge(w));
-  stack.put(bevelGauge(w));
+  if (w.design.mirrored || !w.design.innermost()) { // a fin's root is joined to nothing
+    stack.text(w.join.centre ? fmt::format("Centre join: rise {}, dihedral {} each half", rise, gamma)
+                             : fmt::format("Join of {} to {}: {} between them, the panel {} to the horizontal, rise {}",
+                                           w.ribs.front().name(), fmt::format("R{}", w.ribs.front().number - 1),
+                                           told(2 * w.join.fold, Quantity::angle, w.design.unit), gamma, rise),
+               3.5);
+    stack.put(blockGauge(w));
+    stack.put(bevelGauge(w));
+  }
   if (w.join.brace && w.join.brace->depthRoot > 0) {
     Drawing brace = braceDrawing(w, *w.join.brace);
     stack.put(brace);

@@ -40,6 +40,10 @@ Drawing planDrawing(const DrawnWing& wing, Hand hand);
 /// A panel flat on the board, full size, with the height over the board, the slope and the packing at every support.
 Drawing settingUpDrawing(const DrawnPanel& panel, Hand hand);
 
+/// Gauges for setting a panel up, full size: what stands under its root, middle and tip rib, stairs of packing heights
+/// under LE and TE, the cradle for its join.
+Drawing gaugeSheet(const DrawnPanel& panel, Hand hand);
+
 /// A panel's block gauge, bevel gauge and brace at full size, and the table of packing heights.
 Drawing benchCard(const DrawnPanel& panel, Hand hand);
 

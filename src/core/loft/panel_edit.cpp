@@ -252,6 +252,38 @@ Result<Design> withPanelsMerged(const Design& design, PanelId id) {
   return d;
 }
 
+Result<Design> withPanelMovedOut(const Design& design, PanelId id) {
+  Design d = design;
+  auto& panels = panelsOf(d, id.wing);
+  const auto k = static_cast<std::size_t>(id.panel);
+  if (k + 1 >= panels.size()) return Problem{"", "there is no panel outside this one"};
+  const auto briefs = briefsOf(design, id.wing);
+  const Tip tip = panels.back().tip;
+  for (std::size_t i = k; i < std::min(k + 3, panels.size());
+       ++i) {                         // their own decisions, with the roots they have now
+    const Join join = panels[i].join; // a brief may have left out what a fin does not have
+    panels[i] = briefs[i];
+    panels[i].join = join;
+    panels[i].panel.continues = false;
+  }
+  std::swap(panels[k], panels[k + 1]);
+  panels.back().tip = tip;
+  return d;
+}
+
+Result<Design> withPanelCopied(const Design& design, PanelId id, int toWing) {
+  Design d = design;
+  auto& panels = panelsOf(d, toWing);
+  if (static_cast<int>(panels.size()) >= mostPanels) return Problem{"", "a wing has at most eight panels"};
+  const PanelBrief brief = briefsOf(design, id.wing).at(static_cast<std::size_t>(id.panel));
+  PanelDesign copy = brief;
+  copy.join = design.at(id).join;
+  copy.panel.continues = false;
+  copy.tip = panels.back().tip;
+  panels.push_back(std::move(copy));
+  return d;
+}
+
 Result<Design> withPanelTakenOut(const Design& design, PanelId id) {
   Design d = design;
   auto& panels = panelsOf(d, id.wing);

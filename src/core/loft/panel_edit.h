@@ -16,6 +16,13 @@ Result<Design> withPanelSplit(const Design& design, PanelId id, double t);
 /// at the inner one's dihedral.
 Result<Design> withPanelsMerged(const Design& design, PanelId inner);
 
+/// The panel and the next one outside it change places. Each keeps the root that it had, and so does the one beyond
+/// them: where they no longer fit each other the builder decides what shall continue.
+Result<Design> withPanelMovedOut(const Design& design, PanelId id);
+
+/// A copy of the panel as the outermost one of that wing, with the root that it has.
+Result<Design> withPanelCopied(const Design& design, PanelId id, int toWing);
+
 /// Without that panel; what continued it continues the one inside, or stands on its own root when it was the innermost.
 Result<Design> withPanelTakenOut(const Design& design, PanelId id);
 

@@ -112,6 +112,38 @@ void sectionFigures(const TruePanel& w, FigureList& out) {
   oneSection(w, out, false);
 }
 
+/// A quarter of its mean chord, aft of the main wing's root leading edge.
+static double quarterChord(const WholeWing& wing, const Wing& place) {
+  return place.aft + wing.planform.meanChordLe + wing.planform.meanChord / 4;
+}
+
+/// How far from the main wing another one works, and how large it is for that.
+static void placeFigures(const TrueWing& aircraft, const WholeWing& wing, FigureList& out) {
+  const int number = wing.panels.front().design.id.wing;
+  const Wing& place = aircraft.design.wings[static_cast<std::size_t>(number)];
+  const WholeWing& main = aircraft.main();
+  const double arm = quarterChord(wing, place) - quarterChord(main, aircraft.design.wings.front());
+  const std::vector<std::string> from{fmt::format("wings.{}.surface.aft", number)};
+  out.add({"wing.arm", "Arm to the main wing", arm, Quantity::length, Stage::panels,
+           "from quarter to quarter of the mean chords, + aft", "set back, and where each mean chord stands",
+           fmt::format("{} + {} + {} ÷ 4 − ({} + {} ÷ 4) = {}", out.len(place.aft), out.len(wing.planform.meanChordLe),
+                       out.len(wing.planform.meanChord), out.len(main.planform.meanChordLe),
+                       out.len(main.planform.meanChord), out.len(arm)),
+           planeGeometry, from, true});
+  if (place.kind == WingKind::second) return;
+  const bool fin = !wing.mirrored;
+  const double area = wing.planform.area * (fin ? 0.5 : 1),
+               by = fin ? 2 * main.planform.halfSpan : main.planform.meanChord;
+  const double volume = area * std::abs(arm) / (main.planform.area * by);
+  out.add({"wing.volume", fin ? "Fin volume" : "Tail volume", volume, Quantity::ratio, Stage::panels,
+           "how much it steadies the model for its size",
+           fin ? "area × arm ÷ (wing area × span)" : "area × arm ÷ (wing area × mean chord)",
+           fmt::format("{} × {} ÷ ({} × {}) = {:.3f}", told(area, Quantity::area, aircraft.design.unit),
+                       out.len(std::abs(arm)), told(main.planform.area, Quantity::area, aircraft.design.unit),
+                       out.len(by), volume),
+           "volume coefficient as in textbooks of aeroplane stability", from});
+}
+
 void wingFigures(const TrueWing& aircraft, const WholeWing& wing, FigureList& out) {
   const Planform& p = wing.planform;
   const LengthUnit unit = aircraft.design.unit;
@@ -193,6 +225,7 @@ void wingFigures(const TrueWing& aircraft, const WholeWing& wing, FigureList& ou
     out.add({"panel.loading", "Wing loading", loading, Quantity::loading, Stage::panels, "whole model on the flat area",
              "model mass ÷ wing area", fmt::format("{:.0f} g ÷ {:.2f} dm² = {:.1f} g/dm²", mass, p.area / 1e4, loading),
              planeGeometry, loadingFrom});
+  if (!main) placeFigures(aircraft, wing, out);
   if (!one) {
     out.add({"wing.effectiveDihedral", "Effective dihedral", wing.effectiveDihedral, Quantity::angle, Stage::joins,
              "the plain dihedral that rights as much", "∫Γ c y dy ÷ ∫c y dy, y along the true span",

@@ -30,6 +30,12 @@ std::vector<Drawing> settingUps(const DrawnWing& w, Hand hand) {
   return boards;
 }
 
+std::vector<Drawing> gaugeSheets(const DrawnWing& w, Hand hand) {
+  std::vector<Drawing> sheets;
+  for (const DrawnPanel& panel : w) sheets.push_back(gaugeSheet(panel, hand));
+  return sheets;
+}
+
 /// Under each other on one sheet, the first on top.
 Drawing stacked(const std::vector<Drawing>& parts) {
   Drawing sheet = parts.front();
@@ -55,6 +61,7 @@ std::vector<Piece> pieces(const DrawnWing& w, const ExportOrder& order) {
        [&w, width](Hand h) { return ribSheets(w, h, width, 0).front(); }},
       {"plan", [&w](Hand h) { return std::vector{planDrawing(w, h)}; }, [&w](Hand h) { return planDrawing(w, h); }},
       {"setting-up", [&w](Hand h) { return settingUps(w, h); }, [&w](Hand h) { return stacked(settingUps(w, h)); }},
+      {"gauges", [&w](Hand h) { return gaugeSheets(w, h); }, [&w](Hand h) { return stacked(gaugeSheets(w, h)); }},
       {"bench-card", [&w](Hand h) { return benchCards(w, h); }, [&w](Hand h) { return stacked(benchCards(w, h)); }}};
 }
 
@@ -158,7 +165,7 @@ Result<std::vector<std::filesystem::path>> exportWing(const TrueWing& w, const s
     handsInAll += hands.size();
     jobs.push_back({drawn(w, static_cast<int>(i)), std::move(file), std::move(hands)});
   }
-  constexpr std::size_t piecesOfWing = 4;
+  constexpr std::size_t piecesOfWing = 5;
   const double steps = static_cast<double>(piecesOfWing * handsInAll * order.formats.size());
   std::vector<std::filesystem::path> written;
   for (const Job& job : jobs)

@@ -21,9 +21,9 @@ struct ExportOrder {
   double sheetWidth = 900; ///< mm, of the one sheet of ribs in SVG and DXF
 };
 
-/// Writes ribs, plan, setting-up board and bench card, a file each for every hand and format, into an existing or new
-/// folder, and the same of every other wing of the aircraft. Returns the paths written. Names say wing, drawing and
-/// hand: "fenlark-1500-ribs-right.svg", "fenlark-1500-tailplane-plan-left.pdf". A fin has one hand.
+/// Writes ribs, plan, setting-up board, gauges and bench card, a file each for every hand and format, into an existing
+/// or new folder, and the same of every other wing of the aircraft. Returns the paths written. Names say wing, drawing
+/// and hand: "fenlark-1500-ribs-right.svg", "fenlark-1500-tailplane-plan-left.pdf". A fin has one hand.
 Result<std::vector<std::filesystem::path>> exportWing(const TrueWing& wing, const std::filesystem::path& folder,
                                                       const ExportOrder& order, const Progress& progress = {});
 

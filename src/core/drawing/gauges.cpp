@@ -1,0 +1,123 @@
+// Gauges at full size: a template under three ribs of a panel that stands them as they shall stand, a stair of packing
+// heights, and a cradle that holds both sides of a join at its angle.
+#include "core/drawing/wing_drawings.h"
+#include "core/geometry/polyline.h"
+#include "core/joins/panel_join.h"
+#include "core/joins/setting_up.h"
+#include "core/measure/figure.h"
+#include <algorithm>
+#include <cmath>
+#include <fmt/format.h>
+
+namespace eup {
+namespace {
+
+constexpr double base = 15; // mm of template below the building board's height, so that it has a body to stand on
+
+std::string len(const DrawnPanel& w, double mm) {
+  return told(mm, Quantity::length, w.design.unit);
+}
+
+/// The rib's underside over a level foot.
+Drawing incidenceTemplate(const DrawnPanel& w, const Rib& rib, Hand hand) {
+  const RibSupports& supports = w.settingUp.ribs[static_cast<std::size_t>(rib.number - w.design.firstRib)];
+  const Placement turn{-w.settingUp.turn, {0, 0}};
+  const Point nose = turn(rib.frame.le);
+  const double board = nose.y() - supports.at.front().height;
+  Polyline loop;
+  for (const Point& p : rib.lower) {
+    const Point q = turn(rib.frame.fromChord(p));
+    if (loop.empty() || q.x() > loop.back().x() + 1e-6) loop.emplace_back(q.x() - nose.x(), q.y() - board + base);
+  }
+  loop = simplified(loop, 0.01);
+  loop.emplace_back(loop.back().x(), 0);
+  loop.emplace_back(loop.front().x(), 0);
+  Drawing d;
+  d.loop(Layer::cut, loop);
+  d.line(Layer::mark, {loop.front().x(), base}, {loop.back().x(), base}); // as high as the building board
+  if (hand == Hand::left) d = mirrored(std::move(d));
+  const Box box = d.bounds();
+  d.write({box.low.x() + 2, -5},
+          fmt::format("under {} {}   the line lies at the board; nose to the {}", rib.name(), nameLarge(hand),
+                      hand == Hand::right ? "left" : "right"),
+          3);
+  return d;
+}
+
+/// Steps as high as the packing at one line of supports, rib after rib.
+Drawing stair(const DrawnPanel& w, std::size_t line) {
+  constexpr double tread = 12;
+  Drawing d;
+  Polyline loop{{0, 0}};
+  double x = 0;
+  for (const RibSupports& supports : w.settingUp.ribs) {
+    const Support& s = supports.at[line];
+    if (!s.there) continue;
+    const double high = std::max(s.height, 0.0);
+    loop.emplace_back(x, high);
+    loop.emplace_back(x + tread, high);
+    d.write({x + 1, -4}, fmt::format("R{}", supports.rib), 2.4);
+    x += tread;
+  }
+  loop.emplace_back(x, 0);
+  d.loop(Layer::cut, loop);
+  d.write({0, -9},
+          fmt::format("Packing heights, {}: {} to {}", w.settingUp.ribs.front().at[line].line,
+                      len(w, w.settingUp.ribs.front().at[line].height),
+                      len(w, w.settingUp.ribs.back().at[line].height)),
+          3);
+  return d;
+}
+
+/// Two faces at the join's angle, cut away under the glue.
+Drawing cradle(const DrawnPanel& w) {
+  constexpr double reach = 70, low = 18, relief = 3;
+  const double rise = std::tan(w.join.fold), up = std::max(0.0, -rise * reach) + low;
+  const auto face = [&](double x) { return up + std::abs(x) * rise; };
+  Drawing d;
+  d.loop(Layer::cut, {{-reach, 0},
+                      {reach, 0},
+                      {reach, face(reach)},
+                      {relief, face(relief)},
+                      {relief, up - relief},
+                      {-relief, up - relief},
+                      {-relief, face(relief)},
+                      {-reach, face(reach)}});
+  d.write({-reach, -5},
+          fmt::format("Cradle for the join of {}: {} each side; the notch keeps glue off", w.ribs.front().name(),
+                      told(w.join.fold, Quantity::angle, w.design.unit)),
+          3);
+  return d;
+}
+
+} // namespace
+
+Drawing gaugeSheet(const DrawnPanel& w, Hand hand) {
+  Drawing sheet;
+  sheet.title = w.design.of > 1 ? fmt::format("Gauges, panel {}", w.design.id.panel + 1) : "Gauges";
+  sheet.wing = w.design.name;
+  sheet.hand = hand;
+  double y = 0;
+  const auto put = [&](const Drawing& part) {
+    constexpr double gap = 10;
+    const Box box = part.bounds();
+    sheet.add(part, {-box.low.x(), y - box.high.y()});
+    y -= box.height() + gap;
+  };
+  Drawing head;
+  head.write({0, 0}, fmt::format("{}  {} HAND  {}", w.design.name, nameLarge(hand), sheet.title), 6);
+  put(head);
+  std::vector<std::size_t> chosen{0, w.ribs.size() / 2, w.ribs.size() - 1};
+  chosen.erase(std::unique(chosen.begin(), chosen.end()), chosen.end());
+  for (const std::size_t i : chosen) put(incidenceTemplate(w, w.ribs[i], hand));
+  constexpr double worthAStep = 0.2; // mm: what lies lower lies on the board
+  for (const std::size_t line : {std::size_t{0}, w.settingUp.ribs.front().at.size() - 1})
+    if (std::any_of(w.settingUp.ribs.begin(), w.settingUp.ribs.end(),
+                    [&](const RibSupports& r) { return r.at[line].height > worthAStep; }))
+      put(stair(w, line));
+  if (std::abs(w.join.fold) > 1e-3) put(cradle(w));
+  sheet.shift(-sheet.bounds().low);
+  return sheet;
+}
+
+} // namespace eup
