@@ -118,9 +118,11 @@ void SpaceBoard::draw(Ink& ink) const {
     const TruePanel& p = wing.panels[k];
     for (const Rib& rib : p.ribs) {
       Piece piece{0, {}, true, shown && rib.number == standpoint.rib(), false};
-      Polyline outline;
-      for (const Point& q : rib.bare) outline.push_back(rib.frame.fromChord(q));
-      project(outline, rib.t(), wing, k, side, piece);
+      for (const Point& q : rib.bare) {
+        const Point3 r = rib.inPanel(q), s = seen(inModel(wing, k, {r.x(), r.z()}, r.y(), side));
+        piece.outline.emplace_back(s.x(), s.y());
+        piece.away += s.z() / static_cast<double>(rib.bare.size());
+      }
       pieces.push_back(std::move(piece));
     }
     if (p.tip && !p.tip->edge.empty()) { // its edge, raised as it is towards the farthest place

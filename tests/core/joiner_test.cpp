@@ -147,6 +147,80 @@ TEST(BraceSlots, PassTheRibsUpToTheLegsEnd) {
   EXPECT_NE(w.figure("rib.2.hole.1.underTop"), nullptr);
 }
 
+/// The rib that leans lies in the plane between the halves: turned into space by the panel's frame, all of its outline
+/// and every notch have y = 0.
+RC_GTEST_PROP(LeaningRibs, LieInThePlaneOfTheJoin, ()) {
+  Design d;
+  d.inner().panel = panelOf(700, 240, 150, *rc::gen::inRange(-20, 120), *rc::gen::inRange(0, 40) / 10.0, 0.25);
+  d.inner().join.dihedral = {DihedralBy::angle, *rc::gen::inRange(-40, 160) / 10.0};
+  d.inner().join.rootLeans = true;
+  const TrueWing w = wingOf(d);
+  const Rib& root = w.inner().ribs.front();
+  RC_ASSERT(std::abs(root.lean - w.inner().join.gamma) < 1e-12);
+  const PanelFrame& frame = w.main().inSpace[0];
+  for (const Point& p : root.bare) {
+    const Point3 q = root.inPanel(p);
+    RC_ASSERT(std::abs(frame.at(q.x(), q.y(), q.z()).y()) < 1e-9);
+  }
+  // Brute force: on some of the panel's straight lines the place where y = 0, halved down from far outside both ways.
+  for (const double f : {0.05, 0.3, 0.62, 0.97})
+    for (const Face face : {Face::upper, Face::lower}) {
+      double low = -60, high = 60;
+      const auto y = [&](double t) {
+        const Point p = w.inner().loft.at(face, f, t);
+        return frame.at(p, t).y();
+      };
+      for (int i = 0; i < 80; ++i) (y((low + high) / 2) < 0 ? low : high) = (low + high) / 2;
+      const Point3 want = frame.at(w.inner().loft.at(face, f, low), low);
+      double nearest = 1e9;
+      const Polyline& line = face == Face::upper ? root.upper : root.lower;
+      for (std::size_t i = 1; i < line.size(); ++i) {
+        const auto at = [&](const Point& p) {
+          const Point3 q = root.inPanel(p);
+          return frame.at(q.x(), q.y(), q.z());
+        };
+        const Point3 a = at(line[i - 1]), b = at(line[i]), run = b - a;
+        const double share = run.squaredNorm() > 0 ? std::clamp((want - a).dot(run) / run.squaredNorm(), 0.0, 1.0) : 0;
+        nearest = std::min(nearest, (want - a - run * share).norm());
+      }
+      RC_ASSERT(nearest < 0.01);
+    }
+}
+
+TEST(LeaningRibs, AreTallerByTheirLeanAndMeetAcrossAJoin) {
+  Design d;
+  d.inner().panel = panelOf(500, 200, 200);
+  d.inner().sections.tip = d.inner().sections.root;
+  d.inner().join.dihedral = {DihedralBy::angle, 0};
+  d.inner().join.brace = false;
+  PanelDesign outer = d.inner();
+  outer.panel.continues = true;
+  outer.join.dihedral = {DihedralBy::angle, 16};
+  outer.join.rootLeans = true;
+  d.wings[0].panels.push_back(outer);
+  const TrueWing w = wingOf(d);
+  const Rib &in = w.main().panels[0].ribs.back(), &out = w.main().panels[1].ribs.front(),
+            &square = w.main().panels[0].ribs.front();
+  EXPECT_NEAR(in.lean, -degToRad(8), 1e-12);
+  EXPECT_NEAR(out.lean, degToRad(8), 1e-12);
+  // One section all along: what leans by φ is taller by 1 ÷ cos φ.
+  EXPECT_NEAR(in.depth, square.depth / std::cos(degToRad(8)), 1e-9);
+  EXPECT_NEAR(out.depth, in.depth, 1e-9);
+  for (const Notch& n : out.notches)
+    for (const Notch& m : square.notches)
+      if (n.face == m.face) {
+        EXPECT_NEAR(n.depth, m.depth / std::cos(degToRad(8)), 1e-6);
+      }
+  // The two lie on each other in the finished wing.
+  ASSERT_EQ(in.bare.size(), out.bare.size());
+  for (std::size_t i = 0; i < in.bare.size(); ++i) {
+    const Point3 a = in.inPanel(in.bare[i]), b = out.inPanel(out.bare[i]);
+    EXPECT_LT((w.main().inSpace[0].at(a.x(), a.y(), a.z()) - w.main().inSpace[1].at(b.x(), b.y(), b.z())).norm(), 1e-6);
+  }
+  d.wings[0].panels[1].join.rootLeans = false;
+  EXPECT_EQ(wingOf(d).main().panels[1].ribs.front().lean, 0);
+}
+
 TEST(JointStrength, PlateAndTubeAgainstHandbookForms) {
   // Section modulus of a rectangle t h² ÷ 6 and of a tube π (D⁴ − d⁴) ÷ (32 D): any handbook of strength of materials.
   EXPECT_NEAR(plateStress(12000, 2, 20, 1), 12000 / (2 * 400 / 6.0), 1e-9);

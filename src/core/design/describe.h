@@ -289,6 +289,7 @@ template <class P, class V> void describePanel(P& p, const PanelPlace& place, V&
     v.choice("propping", "On the board", j.propping, std::span(proppingChoices), innermost && joined);
     v.choice("blockAt", "Block stands under", j.blockAt, std::span(blockChoices), joined);
     v.choice("datum", "Panel pinned with", j.datum, std::span(datumChoices));
+    v.flag("rootLeans", "End ribs lean to it", j.rootLeans, joined);
     const bool brace = joined && j.brace;
     v.flag("brace", "Brace", j.brace, joined);
     v.count("braceSpar", "Brace on spar", j.braceSpar, Limits{1, mostSpars}, brace);

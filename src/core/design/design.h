@@ -172,6 +172,7 @@ struct Join {
   Propping propping = Propping::bothPropped;
   BlockAt blockAt = BlockAt::spar;
   Datum datum = Datum::chordLevel;
+  bool rootLeans = false; ///< the ribs that meet there lean into its plane; else they stand square and are bevelled
   bool brace = true;
   int braceSpar = 1; ///< number of the spar that it lies on
   BraceOver braceOver = BraceOver::between;

@@ -370,7 +370,7 @@ void migrateParts(Json& json) {
         fillNew(panel["ribs"], fresh["ribs"], {"denseRoot", "denseTip", "thick", "thickThickness", "doubled"});
       const bool spars = panel.contains("spars") && panel["spars"].is_array();
       if (panel.contains("join")) {
-        fillNew(panel["join"], fresh["join"], {"braceSpar", "braceOver", "braceSlots"});
+        fillNew(panel["join"], fresh["join"], {"rootLeans", "braceSpar", "braceOver", "braceSlots"});
         if (spars && panel["join"].is_object()) panel["join"]["braceSpar"] = bracedSpar(panel["spars"]);
       }
       for (std::size_t i = 0; spars && i < panel["spars"].size(); ++i) {

@@ -54,8 +54,9 @@ std::vector<PanelBrief> briefsOf(const Design& d, int wing) {
     if (!p.mirrored && k == 0) p.gamma = 0; // a fin's root panel stands upright
     p.fold = p.gamma;
     if (k + 1 < panels.size()) p.beyond = panels[k + 1].join;
-    if (k + 1 < panels.size()) p.tip.kind = TipKind::square;                // the wing goes on there
-    if (!p.mirrored && k == 0) p.join.brace = p.join.joiner.fitted = false; // and meets nothing of its own
+    if (k + 1 < panels.size()) p.tip.kind = TipKind::square; // the wing goes on there
+    if (!p.mirrored && k == 0)
+      p.join.brace = p.join.joiner.fitted = p.join.rootLeans = false; // and meets nothing of its own
     if (k > 0) {
       const PanelBrief& inside = out.back();
       if (p.panel.continues) continueFrom(p, inside);

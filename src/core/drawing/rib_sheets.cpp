@@ -64,7 +64,9 @@ Drawing ribDrawing(const DrawnPanel& w, const Rib& rib, Hand hand) {
   const auto len = [&](double mm) { return told(mm, Quantity::length, w.design.unit); };
   d.write({d.bounds().low.x() + 3, box.low.y() - 4.5},
           fmt::format("{} {}   at {}   chord {}   {} thick{}", rib.name(), nameLarge(hand), len(rib.t()),
-                      len(rib.frame.chord), len(rib.thickness / rib.layers), rib.layers > 1 ? ", cut two" : ""),
+                      len(rib.frame.chord), len(rib.thickness / rib.layers),
+                      (rib.layers > 1 ? std::string(", cut two") : std::string()) +
+                          (rib.lean != 0 ? "   leans " + told(rib.lean, Quantity::angle, w.design.unit) : "")),
           3);
   return d;
 }

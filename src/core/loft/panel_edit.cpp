@@ -199,7 +199,7 @@ Result<Design> withPanelSplit(const Design& design, PanelId id, double t) {
     inner.spars[k].tipFraction = outer.spars[k].rootFraction = std::clamp(fraction, 0.02, 0.98);
     splitSpar(whole.spars[k], whole.panel.span, t, inner.spars[k], outer.spars[k]);
   }
-  outer.join.joiner.fitted = false;
+  outer.join.joiner.fitted = outer.join.rootLeans = false;
   splitRibs(whole, t, inner.ribs, outer.ribs);
   inner.join.dihedral = ofShare(whole.join.dihedral, t / whole.panel.span);
   outer.join.dihedral = ofShare(whole.join.dihedral, 1 - t / whole.panel.span);

@@ -56,6 +56,28 @@ Cut PanelLoft::cutAt(double t) const {
   return {frameAt(t), between(root.upper, tip.upper, share), between(root.lower, tip.lower, share)};
 }
 
+Cut PanelLoft::cutLeaning(double t0, double lean) const {
+  const double k = std::tan(lean), taller = 1 / std::cos(lean);
+  const auto meet = [&](const Point& a, const Point& b) -> Point { // t = t0 + k z, and z runs straight from a to b
+    const double t = (t0 + k * a.y()) / (1 - k * (b.y() - a.y()) / length);
+    const Point p = lerp(a, b, t / length);
+    return {p.x(), p.y() * taller};
+  };
+  const auto face = [&](const Polyline& a, const Polyline& b) {
+    Polyline out(a.size());
+    for (std::size_t i = 0; i < a.size(); ++i) out[i] = meet(a[i], b[i]);
+    return out;
+  };
+  Cut cut{{}, face(root.upper, tip.upper), face(root.lower, tip.lower)};
+  cut.frame.t = t0;
+  cut.frame.le = meet(root.le, tip.le);
+  cut.frame.te = meet(root.te, tip.te);
+  const Point run = cut.frame.te - cut.frame.le;
+  cut.frame.chord = run.norm();
+  cut.frame.washout = std::atan2(run.y(), run.x());
+  return cut;
+}
+
 Point PanelLoft::at(Face face, double f, double t) const {
   const bool up = face == Face::upper;
   return lerp(onLine(up ? root.upper : root.lower, f), onLine(up ? tip.upper : tip.lower, f), t / length);

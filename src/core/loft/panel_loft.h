@@ -36,6 +36,10 @@ public:
   ChordFrame frameAt(double t) const;
   /// The section in the plane square to the root chord at t in [0, span].
   Cut cutAt(double t) const;
+  /// The section in a plane that leans by `lean` (rad, outwards at the top, within ±1.4) about the chordwise line at t
+  /// on the height of the root's leading edge. In the plane: x aft, and up along it, so z ÷ cos(lean). Each of the
+  /// panel's straight lines is followed to where it meets the plane, also a little past the panel's ends.
+  Cut cutLeaning(double t, double lean) const;
   /// The point of the straight line of chord fraction f in [0, 1], at t: (x, z).
   Point at(Face face, double f, double t) const;
   /// Half way between the faces on that line.

@@ -16,6 +16,14 @@ struct Making {
   const PanelLoft& loft;
   Rib& rib;
   double x(double fromTail) const { return rib.frame.chord - fromTail; }
+  /// Where a straight line meets the rib's plane, in that plane.
+  Point meet(const StraightLine& line) const {
+    const double k = std::tan(rib.lean);
+    Point p = line.at(rib.t());
+    for (int i = 0; i < 4; ++i)
+      p = line.at(rib.t() + k * p.y()); // a step lessens the error by the line's own slope × k
+    return {p.x(), p.y() / std::cos(rib.lean)};
+  }
   const Polyline& face(Face f) const { return f == Face::upper ? rib.upper : rib.lower; }
 };
 
@@ -197,8 +205,8 @@ void cutNotches(const Making& m, const SparLine& line, const Cut& cut, Region& c
     const Cap cap = capAt(up ? spar.top : spar.bottom, along);
     if (!cap.fitted) continue;
     const double sign = up ? 1 : -1;
-    const Point seat = (up ? line.upperSeat : line.lowerSeat).at(m.rib.t());
-    const double inner = seat.y() - sign * cap.depth;
+    const Point seat = m.meet(up ? line.upperSeat : line.lowerSeat);
+    const double inner = seat.y() - sign * cap.depth / std::cos(m.rib.lean);
     const double width = cap.width * line.stretch + m.design.ribs.notchFit, halfCap = cap.width * line.stretch / 2;
     Notch notch{line.index, f, sign * (surfaceHeightAt(cut, f, seat.x()) - inner), cap.depth, width, {}, {}};
     notch.bottom = m.rib.frame.toChord({seat.x(), inner});
@@ -214,13 +222,13 @@ void cutNotches(const Making& m, const SparLine& line, const Cut& cut, Region& c
 void cutSlot(const Making& m, const SparLine& line, const Cut& cut, Region& cuts) {
   const Spar& spar = m.design.spars[static_cast<std::size_t>(line.index)];
   const bool above = spar.ribSlot == SlotFrom::above;
-  const Point middle = line.middle.at(m.rib.t());
+  const Point middle = m.meet(line.middle);
   const double width = spar.sheet * line.stretch + m.design.ribs.notchFit, reach = m.rib.frame.chord;
   const double surface = surfaceHeightAt(cut, above ? Face::upper : Face::lower, middle.x());
   Slot slot{line.index, std::abs(surface - middle.y()), width, m.rib.frame.toChord(middle), {}};
   const double half = spar.sheet * line.stretch / 2;
-  slot.shape = inRib(m, rectangle({middle.x() - half, line.lowerSeat.at(m.rib.t()).y()},
-                                  {middle.x() + half, line.upperSeat.at(m.rib.t()).y()}));
+  slot.shape = inRib(
+      m, rectangle({middle.x() - half, m.meet(line.lowerSeat).y()}, {middle.x() + half, m.meet(line.upperSeat).y()}));
   const Point from(middle.x() - width / 2, above ? middle.y() : middle.y() - reach);
   const Point to(middle.x() + width / 2, above ? middle.y() + reach : middle.y());
   cuts.push_back(inRib(m, rectangle(from, to)));
@@ -230,7 +238,7 @@ void cutSlot(const Making& m, const SparLine& line, const Cut& cut, Region& cuts
 void cutPassing(const Making& m, const Passing& p, Region& cuts) {
   const double t = m.rib.t();
   if (t < p.from - 1e-6 || t > p.to + 1e-6) return;
-  const Point middle = p.middle.at(t);
+  const Point middle = m.meet(p.middle);
   const double share = p.to > p.from ? (t - p.from) / (p.to - p.from) : 0;
   PassHole hole{p.what, m.rib.frame.toChord(middle), p.width, p.width, 0, 0};
   if (!p.round) hole.height = p.heightFrom + (p.heightTo - p.heightFrom) * share;
@@ -264,7 +272,7 @@ FaceRun runOf(const Making& m, Face f) {
 
 Rib cutRib(const PanelBrief& d, const PanelLoft& loft, const std::vector<SparLine>& spars,
            const std::vector<Passing>& passing, Rib rib) {
-  const Cut cut = loft.cutAt(rib.frame.t);
+  const Cut cut = rib.lean == 0 ? loft.cutAt(rib.frame.t) : loft.cutLeaning(rib.frame.t, rib.lean);
   rib.frame = cut.frame;
   rib.upper = inChordAxes(cut.frame, cut.upper);
   rib.lower = inChordAxes(cut.frame, cut.lower);
@@ -346,6 +354,8 @@ std::vector<Rib> cutRibs(const PanelBrief& d, const PanelLoft& loft, const std::
     const auto listed = [&](const std::vector<int>& numbers) {
       return std::find(numbers.begin(), numbers.end(), static_cast<int>(i) + 1) != numbers.end();
     };
+    if (rib.kind == RibKind::root && d.join.rootLeans) rib.lean = d.fold;
+    if (rib.kind == RibKind::tip && d.beyond && d.beyond->rootLeans) rib.lean = -d.foldBeyond;
     if (listed(d.ribs.thick)) rib.thick = true, rib.thickness = d.ribs.thickThickness;
     if (listed(d.ribs.doubled)) rib.layers = 2, rib.thickness *= 2;
     rib.frame.t = std::clamp(stations[i], 0.0, loft.span());

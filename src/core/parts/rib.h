@@ -4,6 +4,7 @@
 #include "core/geometry/thinness.h"
 #include "core/loft/panel_loft.h"
 #include "core/parts/spar_line.h"
+#include <cmath>
 #include <optional>
 #include <string>
 
@@ -60,6 +61,7 @@ struct Rib {
   bool thick = false;   ///< one of the thicker ribs that were asked for
   int bay = 0;          ///< of a riblet: which one in its bay, from 1
   double thickness = 2; ///< of all its layers
+  double lean = 0;      ///< rad, outwards at the top: its plane is that of the join
   int layers = 1;       ///< two for a doubled rib
   ChordFrame frame;
   Polyline upper, lower; ///< bare surfaces, chord axes, nose to tail
@@ -77,6 +79,11 @@ struct Rib {
   std::vector<ThinPlace> thin; ///< in chord axes
 
   double t() const { return frame.t; }
+  /// A place of the rib in its panel: aft, outwards, up.
+  Point3 inPanel(const Point& chordAxes) const {
+    const Point p = frame.fromChord(chordAxes);
+    return {p.x(), frame.t + p.y() * std::sin(lean), p.y() * std::cos(lean)};
+  }
   /// "R4"; the second riblet of the bay beyond it is "R4.2".
   std::string name() const { return "R" + std::to_string(number) + (bay > 0 ? "." + std::to_string(bay) : ""); }
 };

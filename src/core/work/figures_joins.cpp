@@ -179,8 +179,9 @@ void joinFigures(const TruePanel& w, FigureList& out) {
   }
   const char* half = j.centre ? "Γ" : "half of Γ − Γ inside";
   out.add({"join.rootLean", "Root rib leans", j.fold, Quantity::angle, Stage::joins,
-           j.centre ? "out of square to the panel; each end bevelled by this"
-                    : "out of square to the panel; both ends that meet are bevelled by this",
+           w.design.join.rootLeans ? "out of square to the panel; the ribs that meet there are cut for it"
+           : j.centre              ? "out of square to the panel; each end bevelled by this"
+                                   : "out of square to the panel; both ends that meet are bevelled by this",
            half, fmt::format("{} = {}", half, out.deg(j.fold)), planeGeometry, from});
   out.add({"join.trim", "Trim at the top", j.trim, Quantity::length, Stage::joins,
            j.fold >= 0 ? "off the upper edge of each end" : "off the lower edge of each end",
