@@ -144,7 +144,7 @@ RC_GTEST_PROP(SparEnds, ACutAndAMergeGiveThemBack, ()) {
   s.stops = *rc::gen::arbitrary<bool>();
   s.stopsAt = *rc::gen::inRange(100, 650);
   d.inner().ribs.doubled = {3, 7};
-  const int rib = *rc::gen::inRange(2, 10); // not an end
+  const int rib = *rc::gen::inRange(2, 10);                        // not an end
   RC_PRE(!s.stops || std::abs(s.stopsAt - 60.0 * (rib - 1)) >= 5); // shorter stubs are not kept
   const auto cut = withPanelSplit(d, {0, 0}, 60.0 * (rib - 1));
   RC_ASSERT(cut.ok());
