@@ -167,7 +167,8 @@ TEST(Aircraft, FindingsSayWhichWing) {
   Design d = withWingAdded(Design{}, WingKind::tailplane).value();
   d.wings[1].panels[0].spars.clear();
   bool named = false;
-  for (const Finding& f : wingOf(d).findings)
+  const TrueWing w = wingOf(d);
+  for (const Finding& f : w.findings)
     if (f.key == "spars.none") named = f.what.starts_with("Tailplane: ") && f.wing == 1;
   EXPECT_TRUE(named);
 }

@@ -49,7 +49,8 @@ TEST(RibKinds, ThickAndDoubledOnesAreCountedFromTheRoot) {
   EXPECT_DOUBLE_EQ(ribs[6].thickness, 2 * d.inner().ribs.thickness);
   EXPECT_DOUBLE_EQ(ribs[2].thickness, d.inner().ribs.thickness);
   std::size_t cutTwo = 0, ribsDrawn = 0;
-  for (const Label& t : ribSheets(drawn(w), Hand::right, 2000, 0).front().labels) {
+  const std::vector<Drawing> sheets = ribSheets(drawn(w), Hand::right, 2000, 0);
+  for (const Label& t : sheets.front().labels) {
     cutTwo += t.text.find("cut two") != std::string::npos;
     ribsDrawn += t.text.find("chord") != std::string::npos;
   }
