@@ -39,6 +39,24 @@ void workEverything(benchmark::State& state) {
 }
 BENCHMARK(workEverything)->Arg(40)->Arg(400)->Unit(benchmark::kMillisecond);
 
+/// And a riblet in every bay, slots for braces, a joiner, a tip.
+void workFittings(benchmark::State& state) {
+  Design d = everything(40);
+  d.inner().riblets.inBay = 1;
+  d.inner().join.brace = d.inner().join.braceSlots = true;
+  d.inner().join.joiner.fitted = true;
+  d.inner().tip.kind = TipKind::bow;
+  for (auto _ : state) benchmark::DoNotOptimize(work(d));
+}
+BENCHMARK(workFittings)->Unit(benchmark::kMillisecond);
+
+/// A model of a wing of two panels, a tailplane and a fin.
+void workModel(benchmark::State& state) {
+  const Design d = designFromText(*shipped::demo("oldacre-1320")).value().design;
+  for (auto _ : state) benchmark::DoNotOptimize(work(d));
+}
+BENCHMARK(workModel)->Unit(benchmark::kMillisecond);
+
 /// The same in two panels a side of twenty ribs each.
 void workTwoPanels(benchmark::State& state) {
   Design d = everything(20);

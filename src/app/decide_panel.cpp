@@ -280,7 +280,7 @@ void DecidePanel::addPanelTools(QGridLayout* under, int line) {
       tr("Merge with the next"), "mergePanel", 1, 0, 1, id.panel + 1 < count,
       [id](const Design& d) { return withPanelsMerged(d, id); }, false);
   add(
-      tr("Change with the next"), "movePanel", 2, 0, 1, id.panel + 1 < count,
+      tr("Swap with the next"), "movePanel", 2, 0, 1, id.panel + 1 < count,
       [id](const Design& d) { return withPanelMovedOut(d, id); }, false);
   add(
       tr("Take it out"), "dropPanel", 1, 1, 1, true, [id](const Design& d) { return withPanelTakenOut(d, id); }, false);

@@ -95,6 +95,7 @@ private:
   Board* shownBoard();
   QStackedWidget* stack = nullptr;
   DecidePanel* decidePanel = nullptr;
+  std::optional<Hand> writtenAlone; ///< the hand that was last exported without the other
   FollowsPanel* followsPanel = nullptr;
   PlanPanel* planPanel = nullptr;
   SpanRule* spanRule = nullptr;

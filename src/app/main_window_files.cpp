@@ -210,9 +210,23 @@ bool MainWindow::exportTo(const QString& folder, const ExportOrder& order) {
     say(tr("Not all files were written. %1").arg(QString::fromStdString(written.problem().text())), true);
     return false;
   }
-  say(tr("%1 files written into %2. Print at 100 % and measure the check bars before cutting.")
-          .arg(written.value().size())
-          .arg(folder));
+  QString words = tr("%1 files written into %2. Print at 100 % and measure the check bars before cutting.")
+                      .arg(written.value().size())
+                      .arg(folder);
+  // Two wings of one hand is the classic mistake.
+  bool again = false;
+  if (order.hands.size() == 1) {
+    const Hand only = order.hands.front();
+    again = writtenAlone == only;
+    writtenAlone = only;
+    const QString hand = only == Hand::right ? tr("RIGHT") : tr("LEFT"),
+                  other = only == Hand::right ? tr("left") : tr("right");
+    words += again ? tr(" The %1 hand AGAIN: the %2 one has not been written since.").arg(hand, other)
+                   : tr(" The %1 hand only: the %2 one is still to be written.").arg(hand, other);
+  } else {
+    writtenAlone.reset();
+  }
+  say(words, again);
   return true;
 }
 

@@ -93,6 +93,24 @@ TEST_F(WingsOfAModel, AllOfThemStandInSpace) {
   EXPECT_NE(window->grab().toImage(), three);
 }
 
+/// Two wings of one hand are the classic mistake.
+TEST_F(WingsOfAModel, TheSameHandTwiceDoesNotGoUnnoticed) {
+  QTemporaryDir folder;
+  ExportOrder order;
+  order.formats = {ExportFormat::svg};
+  order.hands = {Hand::right};
+  ASSERT_TRUE(window->exportTo(folder.path(), order));
+  EXPECT_TRUE(window->message().contains("left one is still to be written")) << window->message().toStdString();
+  ASSERT_TRUE(window->exportTo(folder.path(), order));
+  EXPECT_TRUE(window->message().contains("AGAIN")) << window->message().toStdString();
+  order.hands = {Hand::left};
+  ASSERT_TRUE(window->exportTo(folder.path(), order));
+  EXPECT_FALSE(window->message().contains("AGAIN")) << "that is the other one";
+  order.hands = {Hand::right, Hand::left};
+  ASSERT_TRUE(window->exportTo(folder.path(), order));
+  EXPECT_FALSE(window->message().contains("still")) << window->message().toStdString();
+}
+
 class Fittings : public WindowTest {};
 
 TEST_F(Fittings, RibletsThickAndDoubledRibsAreTyped) {

@@ -236,6 +236,17 @@ TEST(Tips, EveryKindIsDrawnInBothHandsAndASquareOneIsNot) {
   }
 }
 
+TEST(Tips, StockThatIsTooDeepIsTold) {
+  Design d;
+  d.inner().tip.kind = TipKind::bow;
+  EXPECT_FALSE(hasFinding(wingOf(d).findings, "tip.deep"));
+  d.inner().tip.strips = 20;
+  d.inner().tip.thickness = 5;
+  EXPECT_TRUE(hasFinding(wingOf(d).findings, "tip.deep"));
+  d.inner().tip.kind = TipKind::outline;
+  EXPECT_FALSE(hasFinding(wingOf(d).findings, "tip.deep")) << "its pieces are 10 wide";
+}
+
 TEST(Tips, GoWithTheOutermostPanel) {
   Design d;
   d.inner().tip.kind = TipKind::bow;

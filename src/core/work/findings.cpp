@@ -224,16 +224,19 @@ void strengthFindings(Finder f) {
            "Add a spar.",
            {},
            {}});
-  if (f.w.strength.bareFrom && f.w.strength.rootStiffness > 0)
+  if (const auto& bare = f.w.strength.bareFrom; bare && f.w.strength.rootStiffness > 0) {
+    const SpanLoad& load = f.w.strength.load;
+    const double moment = load.moment(d.inboard + *bare);
+    constexpr double little = 0.05; // of the bending at the panel's root: edges and sheet are known to carry that
     f.say({"spars.short",
-           Severity::note,
+           moment > little * load.moment(d.inboard) ? Severity::warning : Severity::note,
            Stage::spars,
-           fmt::format("No spar beyond {}", f.len(*f.w.strength.bareFrom)),
-           fmt::format("Edges and sheet carry {:.0f} N·mm of bending there; that is not reckoned.",
-                       f.w.strength.load.moment(d.inboard + *f.w.strength.bareFrom)),
+           fmt::format("No spar beyond {}", f.len(*bare)),
+           fmt::format("Edges and sheet carry {:.0f} N·mm of bending there; that is not reckoned.", moment),
            "Let a spar run on, unless the edges and the sheet there are known to do.",
            {},
            {"spars.0.stops", "spars.0.stopsAt"}});
+  }
   for (const SparStrength& s : f.w.strength.spars) {
     if (s.root.bent.empty() || s.worstReserve >= 1.5) continue;
     const std::string path = fmt::format("spars.{}", s.spar), &name = d.spars[static_cast<std::size_t>(s.spar)].name;
@@ -248,6 +251,23 @@ void strengthFindings(Finder f) {
            {},
            {path + ".top.width", path + ".top.depth", path + ".top.material", "flying.loadFactor"}});
   }
+}
+
+void tipFindings(Finder f) {
+  const Tip& t = f.w.design.tip;
+  if (!f.w.tip || (t.kind != TipKind::outline && t.kind != TipKind::bow)) return;
+  const double deep = t.kind == TipKind::outline ? t.width : t.thickness * t.strips;
+  const double chord = f.w.design.panel.tipChord,
+               room = std::min({t.reach, t.farthest * chord, (1 - t.farthest) * chord});
+  if (deep < room / 2) return; // the ellipses' sharpest bend is no tighter than that for the tips that are usual
+  f.say({"tip.deep",
+         Severity::warning,
+         Stage::panels,
+         "The tip's stock is too deep for its outline",
+         fmt::format("{} of it, and the outline is {} deep where it is least.", f.len(deep), f.len(room)),
+         "Use fewer or thinner strips, narrower pieces, or a tip that reaches farther.",
+         {},
+         {"tip.reach", "tip.thickness", "tip.strips", "tip.width"}});
 }
 
 /// Numbers of ribs that were asked to be thick or doubled, and are not there.
@@ -405,6 +425,7 @@ std::vector<Finding> allFindings(const TrueWing& w) {
       joinFindings(f);
       footFindings(f);
       ribListFindings(f);
+      tipFindings(f);
       jointFindings(f);
       const int number = panel.design.id.wing;
       const std::string name = number > 0 ? w.design.wings[static_cast<std::size_t>(number)].name : std::string();
