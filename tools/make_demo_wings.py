@@ -45,7 +45,7 @@ def caps(name, root, tip, width, depth, wood="spruce", to=None, stops=None):
     """`to` is the width and depth that they taper to, `stops` where they end."""
     end = to or (width, depth)
     cap = {"fitted": True, "width": width, "depth": depth, "material": wood, "tapers": to is not None,
-           "tipWidth": end[0], "tipDepth": end[1]}
+           "tipWidth": end[0], "tipDepth": end[1], "changes": False, "changesAt": 0.5, "thenMaterial": "balsa-160"}
     return {"name": name, "kind": "caps", "rootFraction": root, "tipFraction": tip, "top": cap, "bottom": dict(cap),
             "sheet": 3.0, "ribSlot": "above", "sheetMaterial": "balsa-160", "stops": stops is not None,
             "stopsAt": stops or 400.0}
@@ -94,9 +94,10 @@ vintage = dict(riblets={"inBay": 1, "thickness": 1.5, "to": "spar", "spar": 1}, 
                leadingEdge={"kind": "onEdge", "width": 6.0}, trailingEdge={"kind": "wedge", "width": 22.0})
 wing("oldacre-1320", "Oldacre 1320", [
     dict(vintage, sections={"root": naca("6409"), "tip": naca("6409")}, panel=panel(400.0, 206.0, 206.0, 0.0),
-         ribs=even(9, 2.0, 2.5, 0.3), spars=[caps("main spar", 0.30, 0.30, 6.0, 3.0)], join=angle(0.0, brace=False, datum="undersideFlat")),
+         ribs=even(9, 2.0, 2.5, 0.3), spars=[caps("main spar", 0.30, 0.30, 6.0, 3.0)],
+         join=angle(0.0, brace=False, datum="undersideFlat", sparsThere="through")),
     dict(vintage, sections={"root": naca("6409"), "tip": naca("6407")}, panel=panel(260.0, 206.0, 138.0, 22.0, 2.0, 0.0),
-         ribs=even(7, 2.0, 2.5, 0.3), spars=[caps("main spar", 0.30, 0.30, 5.0, 2.0)], tip={"kind": "bow", "reach": 62.0, "farthest": 0.66, "raised": 4.0, "thickness": 0.8, "strips": 4, "bowWidth": 5.0},
+         ribs=even(7, 2.0, 2.5, 0.3), spars=[caps("main spar", 0.30, 0.30, 5.0, 2.0)], tip={"kind": "bow", "reach": 62.0, "farthest": 0.66, "raised": 4.0, "thickness": 0.8, "strips": 4, "bowWidth": 5.0, "springBack": 0.08},
          join=angle(14.0, braceToRib=2, braceThickness=1.5, braceSide="both", braceOver="between", braceSlots=True, datum="undersideFlat")),
 ], {"mass": 420.0, "loadFactor": 4.0}, [
     (surface("Tailplane", "tailplane", 0.2, 560.0, 18.0), [
@@ -119,10 +120,25 @@ indoor = dict(sections={"root": plate, "tip": plate}, sheeting={"top": False, "b
               leadingEdge={"kind": "none"}, trailingEdge={"kind": "none"})
 ribs = {"rule": "count", "thickness": 0.8, "rootThickness": 0.8, "tipThickness": 0.8, "rim": 0.5, "notchFit": 0.0}
 spar = dict(caps("spar", 0.42, 0.42, 1.4, 1.4, "balsa-160"), bottom={"fitted": False, "width": 1.4, "depth": 1.4, "material": "balsa-160", "tapers": False, "tipWidth": 1.4,
-                                                                               "tipDepth": 1.4})
+                                                                               "tipDepth": 1.4, "changes": False, "changesAt": 0.5,
+                                                                               "thenMaterial": "balsa-160"})
 wing("gossamoor-480", "Gossamoor 480", [
     dict(indoor, panel=panel(150.0, 92.0, 92.0, 0.0), ribs=dict(ribs, count=5), spars=[spar],
          join={"dihedral": {"rise": 0.0}, "brace": False}),
     dict(indoor, panel=panel(90.0, 92.0, 60.0, 10.0), ribs=dict(ribs, count=4), spars=[spar],
-         join={"dihedral": {"rise": 38.0}, "brace": False}),
+         join={"dihedral": {"rise": 38.0}, "brace": False, "sparsThere": "cracked", "crackLeaves": 0.4}),
 ], {"mass": 1.8, "loadFactor": 2.0})
+
+# A swept wing of crossing ribs, threaded on rods while it is built.
+crossed = {"rule": "count", "count": 9, "thickness": 1.5, "rootThickness": 3.0, "tipThickness": 2.0, "rim": 0.3,
+           "direction": "diagonal", "angle": 38.0, "crossing": True}
+wing("lanehurst-1180", "Lanehurst 1180", [
+    dict(sections={"root": naca("2413"), "tip": naca("2411")}, panel=panel(590.0, 218.0, 156.0, 46.0, 1.5, 0.25), ribs=crossed,
+         sheeting={"top": False, "bottom": False}, capStrips={"top": False, "bottom": False},
+         leadingEdge={"kind": "square", "width": 6.0}, trailingEdge={"kind": "wedge", "width": 24.0},
+         spars=[caps("main spar", 0.30, 0.30, 6.0, 3.0, to=(4.0, 2.0)), caps("rear spar", 0.66, 0.66, 3.0, 2.0, "balsa-220")],
+         join=angle(3.0, braceToRib=3, braceThickness=2.0, braceSide="both", braceOver="faces", braceForm="folded",
+                    rods=True, rodDiameter=4.0, rodFront=0.17, rodRear=0.48),
+         brace2={"fitted": True, "spar": 2, "thickness": 1.5, "side": "behind", "form": "folded", "over": "faces", "toRib": 2},
+         tip={"kind": "rounded", "radius": 22.0}),
+], {"mass": 860.0, "loadFactor": 5.0})

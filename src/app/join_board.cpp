@@ -135,7 +135,12 @@ void JoinBoard::drawHalf(Ink& ink, double side) const {
 
 void JoinBoard::drawBrace(Ink& ink, const Point& at, double room) const {
   const TruePanel& w = panel();
-  if (!w.join.brace) {
+  const double second = w.join.brace && w.join.second ? 0.5 : 1; // two share the room
+  if (w.join.brace) drawOneBrace(ink, at, room * second, *w.join.brace, w.design.join);
+  if (w.join.second)
+    drawOneBrace(ink, at + Point(second < 1 ? room / 2 : 0, 0), room * second * 0.96, *w.join.second,
+                 withSecondBrace(w.design.join));
+  if (!w.join.brace && !w.join.second)
     ink.text(
         at,
         !w.design.mirrored && w.join.centre ? tr("A fin's root meets no other half")
@@ -143,18 +148,23 @@ void JoinBoard::drawBrace(Ink& ink, const Point& at, double room) const {
             ? tr("Joined by a rod: %1 across, legs %2").arg(len(w.design.join.joiner.diameter), len(w.joiner->reach))
             : tr("No brace"),
         look.faint, {}, Qt::AlignLeft, 13, true);
-    return;
-  }
-  const Brace& b = *w.join.brace;
+}
+
+void JoinBoard::drawOneBrace(Ink& ink, const Point& at, double room, const Brace& b, const Join& join) const {
+  const TruePanel& w = panel();
   const double k = magnified(boundsOf(b.outline).width(), room);
   const Point middle = at + Point(k * boundsOf(b.outline).width() / 2, -0.1 * reach());
   Polyline outline;
   for (const Point& p : b.outline) outline.push_back(middle + p * k);
-  ink.text(at, tr("Brace, %1 thick (drawn × %2)").arg(len(w.design.join.braceThickness)).arg(k), look.ink, {0, -8},
+  ink.text(at, tr("Brace on the %1, %2 thick (drawn × %3)")
+               .arg(QString::fromStdString(w.design.spars[static_cast<std::size_t>(b.spar)].name), len(join.braceThickness))
+               .arg(k), look.ink, {0, -8},
            Qt::AlignLeft, 13, true);
   ink.loop(outline, look.ply, look.ink, 1.4);
   ink.line(middle + Point(0, k * b.depthRoot), middle - Point(0, k * b.depthRoot), look.accent, 1, Qt::DashLine);
-  ink.text(middle + Point(0, k * b.depthRoot), tr("bend %1°").arg(radToDeg(b.bend), 0, 'f', 2), look.accent, {0, -5},
+  ink.text(middle + Point(0, k * b.depthRoot), b.folded ? tr("bend %1°, folded %2°").arg(radToDeg(b.bend), 0, 'f', 2).arg(radToDeg(b.turn), 0, 'f', 2)
+                    : tr("bend %1°").arg(radToDeg(b.bend), 0, 'f', 2),
+           look.accent, {0, -5},
            Qt::AlignHCenter, 13, true);
   const Point foot = boundsOf(outline).low;
   ink.text(foot,
@@ -180,8 +190,9 @@ void JoinBoard::drawPacking(Ink& ink, const Point& at, double room) const {
   const double k = magnified(w.design.panel.rootChord, room);
   const Point foot = at + Point(0, -0.14 * reach());
   const auto place = [&](const Point& chordAxes) -> Point {
-    const Point p = turn(rib.frame.fromChord(chordAxes));
-    return foot + Point(p.x() - nose.x(), p.y() - board) * k;
+    const Point3 in = rib.inPanel(chordAxes);
+    const Point p = turn(Point(in.x(), in.z()));
+    return foot + Point((p.x() - nose.x()) / std::cos(rib.turn), p.y() - board) * k;
   };
   Polyline outline;
   for (const Point& p : rib.bare) outline.push_back(place(p));

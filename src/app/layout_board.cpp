@@ -60,42 +60,31 @@ void LayoutBoard::drawPanel(Ink& ink, const TruePanel& w, double side) const {
           look.stock);
   for (const SparLine& line : w.spars) {
     const Spar& spar = w.design.spars[static_cast<std::size_t>(line.index)];
-    const auto half = [&](double t) {
-      const Cap top = capAt(spar.top, line.share(t)), bottom = capAt(spar.bottom, line.share(t));
-      const double wide = spar.kind == SparKind::fullDepth
-                              ? spar.sheet
-                              : std::max(top.fitted ? top.width : 0, bottom.fitted ? bottom.width : 0);
-      return wide / 2 * line.stretch;
-    };
+    const auto half = [&](double t) { return sparWidth(spar, line.share(t)) / 2 * line.stretch; };
     if (half(0) <= 0) continue;
     const double end = line.end, a = line.middle.root.x(), b = line.middle.at(end).x();
     ink.loop({at(a - half(0), 0), at(b - half(end), end), at(b + half(end), end), at(a + half(0), 0)}, look.hardwood,
              edge, 0.8);
   }
-  for (const Rib& riblet : w.riblets) {
-    const Box wood = boundsOf(riblet.wood);
-    if (wood.empty()) continue;
-    const double a = riblet.t() - riblet.thickness / 2, b = a + riblet.thickness,
-                 front = riblet.frame.fromChord({wood.low.x(), 0}).x(),
-                 back = riblet.frame.fromChord({wood.high.x(), 0}).x();
-    ink.loop({at(front, a), at(front, b), at(back, b), at(back, a)}, look.balsa, edge, 0.8);
-  }
+  const auto fromAbove = [&](const Rib& rib) {
+    Polyline loop;
+    for (const Point& p : seenFromAbove(rib)) loop.push_back(at(p.x(), p.y()));
+    return loop;
+  };
+  for (const Rib& riblet : w.riblets)
+    if (const Polyline loop = fromAbove(riblet); !loop.empty()) ink.loop(loop, look.balsa, edge, 0.8);
   drawTip(ink, w, side, edge);
   double named = -1e9; // where the last name stands: names do not run into each other
   for (const Rib& rib : w.ribs) {
-    const Box wood = boundsOf(rib.wood);
-    if (wood.empty()) continue;
+    const Polyline loop = fromAbove(rib);
+    if (loop.empty()) continue;
     const bool mine = rib.number == standpoint.rib();
-    const double from = rib.kind == RibKind::root ? 0 : rib.kind == RibKind::tip ? -rib.thickness : -rib.thickness / 2;
-    const double a = rib.t() + from, b = a + rib.thickness, front = rib.frame.fromChord({wood.low.x(), 0}).x(),
-                 back = rib.frame.fromChord({wood.high.x(), 0}).x();
-    ink.loop({at(front, a), at(front, b), at(back, b), at(back, a)}, mine ? look.accent : look.balsa,
-             mine ? look.accent : edge, mine ? 1.6 : 0.8);
+    ink.loop(loop, mine ? look.accent : look.balsa, mine ? look.accent : edge, mine ? 1.6 : 0.8);
     const bool second = !w.design.innermost() && rib.kind == RibKind::root; // at a join two names share the place
-    const double here = ink.at(at(0, rib.t())).x();
+    const double here = ink.at(at(0, rib.frame.t)).x();
     if (!mine && std::abs(here - named) < 26) continue;
     named = here;
-    ink.text(at(rib.frame.le.x(), rib.t()), QString::fromStdString(rib.name()), mine ? look.accent : look.faint,
+    ink.text(at(rib.frame.le.x(), rib.frame.t), QString::fromStdString(rib.name()), mine ? look.accent : look.faint,
              {0, second ? -19.0 : -7.0}, Qt::AlignHCenter, 11, mine);
   }
 }
@@ -239,9 +228,10 @@ std::vector<Handle> LayoutBoard::handles() const {
   for (const Rib& rib : w.ribs) {
     if (rib.kind != RibKind::main) continue;
     const auto i = static_cast<std::size_t>(rib.number - w.design.firstRib);
+    const Point3 tail = rib.inPanel({rib.frame.chord, 0});
     Handle h{tr("rib R%1").arg(rib.number),
-             place(rib.frame.le.x(), rib.t()),
-             place(rib.frame.te.x(), rib.t()),
+             place(rib.frame.le.x(), rib.frame.t),
+             place(tail.x(), tail.y()),
              Qt::SizeHorCursor,
              tr("Move rib R%1").arg(rib.number),
              {},

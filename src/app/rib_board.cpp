@@ -75,7 +75,7 @@ void RibBoard::draw(Ink& ink) const {
   }
   for (const Rib& riblet : w.riblets) // where the riblets of the bay beyond it end
     if (riblet.number == r.number && riblet.bay == 1) {
-      const double x = ribletEnd(w.design, w.spars, r.frame);
+      const double x = ribletEnd(w.design, w.spars, r);
       ink.line(onBoard({x, 0.07 * r.frame.chord}), onBoard({x, -0.07 * r.frame.chord}), look.good, 1.4, Qt::DashLine);
       ink.text(onBoard({x, -0.07 * r.frame.chord}), tr("riblets end"), look.good, {0, 14}, Qt::AlignHCenter, 11);
     }

@@ -5,6 +5,18 @@
 #include <QMouseEvent>
 
 namespace eup::app {
+namespace {
+
+/// A rib's bare outline as far as it lies on the panel: a turned one may run out over an end.
+Polyline withinPanel(const Rib& rib, double span) {
+  if (rib.turn == 0) return rib.bare;
+  Polyline out;
+  for (const Point& p : rib.bare)
+    if (const double t = rib.inPanel(p).y(); t > -1e-6 && t < span + 1e-6) out.push_back(p);
+  return out;
+}
+
+} // namespace
 
 void SpaceBoard::lookFrom(SpaceView view) {
   from = view;
@@ -116,15 +128,18 @@ void SpaceBoard::draw(Ink& ink) const {
   const auto addPanel = [&](const WholeWing& wing, std::size_t k, double side) {
     const bool shown = &wing == &document.shown();
     const TruePanel& p = wing.panels[k];
-    for (const Rib& rib : p.ribs) {
+    const auto addRib = [&](const Rib& rib) {
       Piece piece{0, {}, true, shown && rib.number == standpoint.rib(), false};
-      for (const Point& q : rib.bare) {
+      for (const Point& q : withinPanel(rib, p.loft.span())) {
         const Point3 r = rib.inPanel(q), s = seen(inModel(wing, k, {r.x(), r.z()}, r.y(), side));
         piece.outline.emplace_back(s.x(), s.y());
         piece.away += s.z() / static_cast<double>(rib.bare.size());
       }
       pieces.push_back(std::move(piece));
-    }
+    };
+    for (const Rib& rib : p.ribs) addRib(rib);
+    for (const Rib& rib : p.riblets)
+      if (rib.kind == RibKind::crossing) addRib(rib);
     if (p.tip && !p.tip->edge.empty()) { // its edge, raised as it is towards the farthest place
       const ChordFrame tip = p.loft.frameAt(p.loft.span());
       Piece piece{0, {}, false, false, true};
@@ -149,8 +164,9 @@ void SpaceBoard::draw(Ink& ink) const {
         piece.away = (piece.away + first) / 2;
         pieces.push_back(std::move(piece));
       };
-      along(p.ribs[i - 1].frame.le, p.ribs[i].frame.le, true);
-      along(p.ribs[i - 1].frame.te, p.ribs[i].frame.te, true);
+      const ChordFrame inner = p.loft.frameAt(t0), outer = p.loft.frameAt(t1); // both edges are straight lines
+      along(inner.le, outer.le, true);
+      along(inner.te, outer.te, true);
       for (const SparLine& line : p.spars) {
         if (!line.reaches(t1)) continue;
         along(line.upperSeat.at(t0), line.upperSeat.at(t1), false);

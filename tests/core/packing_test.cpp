@@ -61,7 +61,7 @@ RC_GTEST_PROP(Packing, IsAsGoodAsTryingAll, ()) {
 
 TEST(Packing, StripsTaperFromRootToTip) {
   const TrueWing w = wingOf(Design{});
-  const auto strips = taperedStrips(w.inner().settingUp, w.inner().ribs);
+  const auto strips = taperedStrips(w.inner().settingUp);
   ASSERT_EQ(strips.size(), 4u); // LE, main spar, TE front, TE
   EXPECT_NEAR(strips[0].root, figureOf(w, "setup.1.le"), 1e-9);
   EXPECT_NEAR(strips[3].tip, figureOf(w, "setup.12.te"), 1e-9);
@@ -74,10 +74,8 @@ TEST(Packing, StripsTaperFromRootToTip) {
 // Trade value: strips from one sheet, 12 to 9 mm over 915 mm, fence 0.18785° (worked from the arc tangent).
 TEST(Packing, FenceOfATaperedStrip) {
   SettingUp setting;
-  setting.ribs = {{1, {{"LE", 0, 12, std::nullopt}}, {}}, {2, {{"LE", 0, 9, std::nullopt}}, {}}};
-  std::vector<Rib> ribs(2);
-  ribs[1].frame.t = 915;
-  EXPECT_NEAR(radToDeg(taperedStrips(setting, ribs).front().fence), 0.18785, 1e-5);
+  setting.ribs = {{1, {{"LE", 0, 0, 12, std::nullopt, true}}, {}}, {2, {{"LE", 0, 915, 9, std::nullopt, true}}, {}}};
+  EXPECT_NEAR(radToDeg(taperedStrips(setting).front().fence), 0.18785, 1e-5);
 }
 
 Design onFeet() {

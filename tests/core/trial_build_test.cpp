@@ -129,7 +129,7 @@ TEST_P(TrialBuild, BothHandsAreMirrorImages) {
 }
 
 INSTANTIATE_TEST_SUITE_P(Demos, TrialBuild,
-                         testing::Values("fenlark-1500", "tarnbrook-2000", "skerrow-1460", "oldacre-1320",
+                         testing::Values("fenlark-1500", "tarnbrook-2000", "skerrow-1460", "oldacre-1320", "lanehurst-1180",
                                          "gossamoor-480"));
 
 /// Whatever panels one can think of within their limits: wings or reasons, all figures numbers.

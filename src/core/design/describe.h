@@ -51,6 +51,10 @@ inline constexpr std::array stepChoices{Choice{"thickness", "set thickness"},
 inline constexpr std::array unitChoices{Choice{"mm", "mm"}, Choice{"inch", "inches"}};
 inline constexpr std::array ribRuleChoices{Choice{"count", "number of ribs"}, Choice{"spacing", "even spacing"},
                                            Choice{"stations", "own stations"}};
+inline constexpr std::array ribDirectionChoices{Choice{"flight", "with the flight"},
+                                                Choice{"squareToLeadingEdge", "square to the LE"},
+                                                Choice{"squareToSpar", "square to the first spar"},
+                                                Choice{"diagonal", "diagonal"}};
 inline constexpr std::array sheetEdgeChoices{Choice{"fraction", "chord fraction"}, Choice{"spar", "a spar"}};
 inline constexpr std::array leadingEdgeChoices{Choice{"none", "none"}, Choice{"square", "square strip"},
                                                Choice{"onEdge", "square, on edge"}, Choice{"shaped", "shaped strip"}};
@@ -68,12 +72,16 @@ inline constexpr std::array braceSideChoices{Choice{"front", "before the spar"},
                                              Choice{"both", "one on either side"}};
 inline constexpr std::array braceOverChoices{Choice{"between", "between the caps"},
                                              Choice{"faces", "over the spar's faces"}};
+inline constexpr std::array braceFormChoices{Choice{"flat", "flat"}, Choice{"folded", "folded at the join"}};
+inline constexpr std::array sparsThereChoices{Choice{"end", "end at the join"}, Choice{"cracked", "are cracked and set"},
+                                              Choice{"through", "run through"}};
 inline constexpr std::array joinerLineChoices{Choice{"across", "straight across"}, Choice{"top", "along the top"},
                                               Choice{"middle", "along the middle"},
                                               Choice{"underside", "along the underside"}};
 inline constexpr std::array tipChoices{Choice{"square", "square, at the rib"}, Choice{"plate", "sheet plate"},
                                        Choice{"outline", "outline of sheet"}, Choice{"block", "carved block"},
-                                       Choice{"bow", "strips round a form"}};
+                                       Choice{"bow", "strips round a form"},
+                                       Choice{"rounded", "corners rounded"}};
 inline constexpr std::array wingKindChoices{Choice{"main", "main wing"}, Choice{"second", "second wing"},
                                             Choice{"tailplane", "tailplane"}, Choice{"canard", "foreplane"},
                                             Choice{"fin", "upright fin"}};
@@ -200,6 +208,10 @@ template <class P, class V> void describePanel(P& p, const PanelPlace& place, V&
     v.stations("stations", "Stations", r.stations, r.rule == RibRule::stations);
     v.count("denseRoot", "Bays halved at root", r.denseRoot, Limits{0, mostRibs}, r.rule != RibRule::stations);
     v.count("denseTip", "Bays halved at tip", r.denseTip, Limits{0, mostRibs}, r.rule != RibRule::stations);
+    const bool turned = r.direction != RibDirection::flight;
+    v.choice("direction", "Ribs run", r.direction, std::span(ribDirectionChoices));
+    v.angle("angle", "Tail outwards by", r.angleDeg, Limits{-60, 60}, r.direction == RibDirection::diagonal);
+    v.flag("crossing", "Others cross them", r.crossing, turned);
     v.length("thickness", "Rib thickness", r.thickness, Limits{0.3, 30});
     v.length("rootThickness", "Root rib", r.rootThickness, Limits{0.3, 30});
     v.length("tipThickness", "Tip rib", r.tipThickness, Limits{0.3, 30});
@@ -261,7 +273,7 @@ template <class P, class V> void describePanel(P& p, const PanelPlace& place, V&
     v.fraction("tipFraction", "Line, tip", s.tipFraction, Limits{0.02, 0.98});
     v.flag("stops", "Stops before the tip", s.stops);
     v.length("stopsAt", "Stops at", s.stopsAt, Limits{5, 20000}, s.stops);
-    const auto cap = [&](const char* key, auto& c, std::array<const char*, 7> label) {
+    const auto cap = [&](const char* key, auto& c, std::array<const char*, 10> label) {
       v.group(key, label[0], Stage::spars, [&] {
         v.flag("fitted", label[0], c.fitted, caps);
         v.length("width", label[1], c.width, Limits{0.3, 200}, caps && c.fitted);
@@ -270,14 +282,17 @@ template <class P, class V> void describePanel(P& p, const PanelPlace& place, V&
         v.flag("tapers", label[4], c.tapers, caps && c.fitted);
         v.length("tipWidth", label[5], c.tipWidth, Limits{0.3, 200}, caps && c.fitted && c.tapers);
         v.length("tipDepth", label[6], c.tipDepth, Limits{0.2, 200}, caps && c.fitted && c.tapers);
+        v.flag("changes", label[7], c.changes, caps && c.fitted);
+        v.fraction("changesAt", label[8], c.changesAt, Limits{0.02, 0.98}, caps && c.fitted && c.changes);
+        v.material("thenMaterial", label[9], c.thenMaterial, caps && c.fitted && c.changes);
       });
     };
     cap("top", s.top,
         {"Top cap", "Top cap width", "Top cap depth", "Top cap of", "Top cap tapers", "Width at its end",
-         "Depth at its end"});
+         "Depth at its end", "Top cap's wood changes", "Changes at", "Then of"});
     cap("bottom", s.bottom,
         {"Bottom cap", "Bottom cap width", "Bottom cap depth", "Bottom cap of", "Bottom cap tapers", "Width at its end",
-         "Depth at its end"});
+         "Depth at its end", "Bottom cap's wood changes", "Changes at", "Then of"});
     v.length("sheet", "Sheet thickness", s.sheet, Limits{0.3, 50}, !caps);
     v.choice("ribSlot", "Rib slotted", s.ribSlot, std::span(slotChoices), !caps);
     v.material("sheetMaterial", "Wood", s.sheetMaterial, !caps);
@@ -290,11 +305,15 @@ template <class P, class V> void describePanel(P& p, const PanelPlace& place, V&
     v.choice("blockAt", "Block stands under", j.blockAt, std::span(blockChoices), joined);
     v.choice("datum", "Panel pinned with", j.datum, std::span(datumChoices));
     v.flag("rootLeans", "End ribs lean to it", j.rootLeans, joined);
+    v.choice("sparsThere", "Spars there", j.sparsThere, std::span(sparsThereChoices), joined);
+    v.length("crackLeaves", "Crack leaves", j.crackLeaves, Limits{0, 20},
+             joined && j.sparsThere == SparsThere::cracked);
     const bool brace = joined && j.brace;
     v.flag("brace", "Brace", j.brace, joined);
     v.count("braceSpar", "Brace on spar", j.braceSpar, Limits{1, mostSpars}, brace);
     v.length("braceThickness", "Brace thickness", j.braceThickness, Limits{0.2, 30}, brace);
     v.choice("braceSide", "Brace lies", j.braceSide, std::span(braceSideChoices), brace);
+    v.choice("braceForm", "Brace is", j.braceForm, std::span(braceFormChoices), brace);
     v.choice("braceOver", "Brace reaches", j.braceOver, std::span(braceOverChoices), brace);
     v.count("braceToRib", innermost ? "Leg ends at rib" : "Leg ends at its rib", j.braceToRib, Limits{2, mostRibs},
             brace);
@@ -304,6 +323,23 @@ template <class P, class V> void describePanel(P& p, const PanelPlace& place, V&
     v.flag("feet", "Feet on the ribs", j.feet);
     v.length("footWidth", "Foot width", j.footWidth, Limits{1, 60}, j.feet);
     v.length("footClearance", "Least foot length", j.footClearance, Limits{0.5, 60}, j.feet);
+    v.flag("rods", "Built on two rods", j.rods);
+    v.length("rodDiameter", "Rods, diameter", j.rodDiameter, Limits{0.5, 40}, j.rods);
+    v.fraction("rodFront", "Front rod at", j.rodFront, Limits{0.03, 0.97}, j.rods);
+    v.fraction("rodRear", "Rear rod at", j.rodRear, Limits{0.03, 0.97}, j.rods);
+  });
+  v.group("brace2", "Second brace", Stage::joins, [&] {
+    auto& b = p.join.second;
+    const bool joined = !innermost || place.mirrored, on = joined && b.fitted;
+    v.flag("fitted", "One more brace", b.fitted, joined);
+    v.count("spar", "It lies on spar", b.spar, Limits{1, mostSpars}, on);
+    v.length("thickness", "Its thickness", b.thickness, Limits{0.2, 30}, on);
+    v.choice("side", "It lies", b.side, std::span(braceSideChoices), on);
+    v.choice("form", "It is", b.form, std::span(braceFormChoices), on);
+    v.choice("over", "It reaches", b.over, std::span(braceOverChoices), on);
+    v.count("toRib", "Its leg ends at rib", b.toRib, Limits{2, mostRibs}, on);
+    v.flag("slots", "Ribs slotted for it too", b.slots, on);
+    v.material("material", "It is of", b.material, on);
   });
   v.group("joiner", "Joiner", Stage::joins, [&] {
     auto& j = p.join.joiner;
@@ -329,13 +365,15 @@ template <class P, class V> void describePanel(P& p, const PanelPlace& place, V&
     v.fraction("farthest", "Farthest out at", t.farthest, Limits{0.1, 0.95},
                kind == outline || kind == block || kind == bow);
     v.length("raised", "Edge raised there", t.raised, Limits{-200, 200},
-             kind == outline || kind == block || kind == bow);
+             kind == outline || kind == block || kind == bow || kind == rounded);
     v.length("thickness", kind == bow ? "Each strip" : "Sheet", t.thickness, Limits{0.2, 30},
              kind == plate || kind == outline || kind == bow);
     v.length("width", "Width of pieces", t.width, Limits{1, 200}, kind == outline);
     v.length("margin", "Stands out by", t.margin, Limits{0, 100}, kind == plate);
     v.count("strips", "Strips", t.strips, Limits{1, 20}, kind == bow);
     v.length("bowWidth", "Width of strips", t.bowWidth, Limits{0.5, 50}, kind == bow);
+    v.fraction("springBack", "Springs back by", t.springBack, Limits{0, 0.3}, kind == bow);
+    v.length("radius", "Radius of corners", t.radius, Limits{1, 1000}, kind == rounded);
   });
 }
 

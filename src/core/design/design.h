@@ -31,6 +31,8 @@ struct Panel {
 };
 
 enum class RibRule { count, spacing, stations };
+/// Which way the ribs between a panel's end ribs run; those two stand with the flight.
+enum class RibDirection { flight, squareToLeadingEdge, squareToSpar, diagonal };
 /// How far aft something reaches from the leading edge.
 enum class SheetEdge { fraction, spar };
 
@@ -50,6 +52,9 @@ struct Ribs {
   double spacing = 65;
   std::vector<double> stations;    ///< for RibRule::stations: from the root outwards, both ends included
   int denseRoot = 0, denseTip = 0; ///< bays at either end that are halved; not for RibRule::stations
+  RibDirection direction = RibDirection::flight;
+  double angleDeg = 30;  ///< diagonal: out of the flight's direction, + tail outwards
+  bool crossing = false; ///< one more in every bay, turned as far the other way, half-lapped with those it meets
   double thickness = 2;
   double rootThickness = 3;
   double tipThickness = 3;
@@ -106,6 +111,9 @@ struct Cap {
   std::string material = "spruce";
   bool tapers = false; ///< towards the spar's outer end
   double tipWidth = 4, tipDepth = 2;
+  bool changes = false;   ///< of another material from there on
+  double changesAt = 0.5; ///< of the spar's length
+  std::string thenMaterial = "balsa-160";
   bool operator==(const Cap&) const = default;
 };
 
@@ -125,6 +133,7 @@ struct Spar {
 /// A cap as it is `share` of the way from its spar's inner end to its outer.
 inline Cap capAt(const Cap& cap, double share) {
   Cap here = cap;
+  if (cap.changes && share > cap.changesAt) here.material = cap.thenMaterial;
   if (!cap.tapers) return here;
   const double s = std::clamp(share, 0.0, 1.0);
   here.width += (cap.tipWidth - cap.width) * s;
@@ -148,6 +157,25 @@ struct Dihedral {
 /// Between the caps, or over the whole depth of the spar's faces.
 enum class BraceOver { between, faces };
 enum class JoinerLine { across, top, middle, underside };
+
+/// One plane, or folded along an upright line at the join so that each leg lies on its own spar's face.
+enum class BraceForm { flat, folded };
+/// What the spars do at a join.
+enum class SparsThere { end, cracked, through };
+
+/// One more brace of a join, on another spar or on the same.
+struct SecondBrace {
+  bool fitted = false;
+  int spar = 2; ///< number of the spar that it lies on
+  BraceOver over = BraceOver::between;
+  bool slots = false;
+  double thickness = 1.5;
+  BraceSide side = BraceSide::behind;
+  BraceForm form = BraceForm::flat;
+  int toRib = 3;
+  std::string material = "birch-ply";
+  bool operator==(const SecondBrace&) const = default;
+};
 
 /// A rod or tube in sleeves, by which panels are put together on the field.
 struct Joiner {
@@ -173,21 +201,37 @@ struct Join {
   BlockAt blockAt = BlockAt::spar;
   Datum datum = Datum::chordLevel;
   bool rootLeans = false; ///< the ribs that meet there lean into its plane; else they stand square and are bevelled
+  SparsThere sparsThere = SparsThere::end;
+  double crackLeaves = 0.5; ///< mm of a cracked spar that is not cut through
   bool brace = true;
   int braceSpar = 1; ///< number of the spar that it lies on
   BraceOver braceOver = BraceOver::between;
   bool braceSlots = false; ///< the ribs that it passes are slotted for it
   double braceThickness = 1.5;
   BraceSide braceSide = BraceSide::behind;
+  BraceForm braceForm = BraceForm::flat;
   int braceToRib = 3; ///< where each leg ends, counted from the join: the rib at the join is 1
   std::string braceMaterial = "birch-ply";
+  SecondBrace second;
   Joiner joiner;
   std::vector<double> packing{0.8, 1, 1.5, 2, 3, 5, 10}; ///< thicknesses that are at hand to pack with
   bool feet = false;                                     ///< ribs stand on feet that are broken off later
   double footWidth = 8;
   double footClearance = 3; ///< between the board and the lowest place of the panel
+  bool rods = false;        ///< the ribs are threaded on two straight rods while the panel is built
+  double rodDiameter = 6;
+  double rodFront = 0.25, rodRear = 0.6; ///< of the root's chord
   bool operator==(const Join&) const = default;
 };
+
+/// The same join with its second brace in the first one's place, for what knows one brace.
+inline Join withSecondBrace(Join join) {
+  const SecondBrace& b = join.second;
+  join.brace = b.fitted, join.braceSpar = b.spar, join.braceOver = b.over, join.braceSlots = b.slots;
+  join.braceThickness = b.thickness, join.braceSide = b.side, join.braceForm = b.form;
+  join.braceToRib = b.toRib, join.braceMaterial = b.material;
+  return join;
+}
 
 enum class LoadShape { schrenk, ellipse, chord };
 
@@ -198,7 +242,7 @@ struct Flying {
   bool operator==(const Flying&) const = default;
 };
 
-enum class TipKind { square, plate, outline, block, bow };
+enum class TipKind { square, plate, outline, block, bow, rounded };
 
 /// What stands beyond the outermost panel's tip rib.
 struct Tip {
@@ -211,6 +255,8 @@ struct Tip {
   double margin = 3;     ///< by which a plate stands out all round the tip section
   int strips = 3;        ///< that a bow is laminated from
   double bowWidth = 5;   ///< of each strip, square to the plan
+  double springBack = 0;   ///< of its bend that a bow loses when it is taken off the form
+  double radius = 25;      ///< of a rounded tip's two corners
   bool operator==(const Tip&) const = default;
 };
 

@@ -344,7 +344,7 @@ int bracedSpar(const Json& spars) {
   return 1;
 }
 
-/// Decisions that a group has had since version 4 only are as in a new wing: left out.
+/// Decisions that a group has had since a later version only are as in a new wing: left out.
 void fillNew(Json& group, const Json& fresh, std::initializer_list<const char*> keys) {
   if (group.is_object())
     for (const char* key : keys)
@@ -380,6 +380,29 @@ void migrateParts(Json& json) {
           if (spar.is_object() && spar.contains(cap))
             fillNew(spar[cap], fresh["spars"][0][cap], {"tapers", "tipWidth", "tipDepth"});
       }
+    }
+  }
+}
+
+/// Since version 5 ribs have a direction, a cap's wood may change, a join has a second brace, rods and what its spars do.
+void migrateDirections(Json& json) {
+  if (!json.contains("wings") || !json["wings"].is_array()) return;
+  const Json fresh = freshPanel();
+  for (Json& wing : json["wings"]) {
+    if (!wing.is_object() || !wing.contains("panels") || !wing["panels"].is_array()) continue;
+    for (Json& panel : wing["panels"]) {
+      if (!panel.is_object()) continue;
+      fillNew(panel, fresh, {"brace2"});
+      if (panel.contains("ribs")) fillNew(panel["ribs"], fresh["ribs"], {"direction", "angle", "crossing"});
+      if (panel.contains("tip")) fillNew(panel["tip"], fresh["tip"], {"springBack", "radius"});
+      if (panel.contains("join"))
+        fillNew(panel["join"], fresh["join"],
+                {"sparsThere", "crackLeaves", "braceForm", "rods", "rodDiameter", "rodFront", "rodRear"});
+      if (!panel.contains("spars") || !panel["spars"].is_array()) continue;
+      for (Json& spar : panel["spars"])
+        for (const char* cap : {"top", "bottom"})
+          if (spar.is_object() && spar.contains(cap))
+            fillNew(spar[cap], fresh["spars"][0][cap], {"changes", "changesAt", "thenMaterial"});
     }
   }
 }
@@ -453,6 +476,7 @@ Result<ReadDesign> designFromText(std::string_view text) {
   if (version < 2) migrateSections(json);
   if (version < 3) migratePanel(json);
   if (version < 4) migrateParts(json);
+  if (version < 5) migrateDirections(json);
   ReadDesign read;
   Reader reader(json);
   reader.known("format");

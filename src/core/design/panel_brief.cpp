@@ -33,6 +33,12 @@ std::optional<std::pair<PanelId, std::size_t>> prefixOf(std::string_view path) {
   return std::pair(id, at);
 }
 
+/// Spars that run through need no brace.
+Join settled(Join join) {
+  if (join.sparsThere == SparsThere::through) join.brace = join.second.fitted = false;
+  return join;
+}
+
 } // namespace
 
 std::vector<PanelBrief> briefsOf(const Design& d, int wing) {
@@ -53,10 +59,13 @@ std::vector<PanelBrief> briefsOf(const Design& d, int wing) {
     p.gamma = degToRad(dihedralDeg(p.join.dihedral, p.panel.span));
     if (!p.mirrored && k == 0) p.gamma = 0; // a fin's root panel stands upright
     p.fold = p.gamma;
-    if (k + 1 < panels.size()) p.beyond = panels[k + 1].join;
+    p.join = settled(std::move(p.join));
+    if (k + 1 < panels.size()) p.beyond = settled(panels[k + 1].join);
     if (k + 1 < panels.size()) p.tip.kind = TipKind::square; // the wing goes on there
-    if (!p.mirrored && k == 0)
-      p.join.brace = p.join.joiner.fitted = p.join.rootLeans = false; // and meets nothing of its own
+    if (!p.mirrored && k == 0) { // and meets nothing of its own
+      p.join.brace = p.join.second.fitted = p.join.joiner.fitted = p.join.rootLeans = false;
+      p.join.sparsThere = SparsThere::end;
+    }
     if (k > 0) {
       const PanelBrief& inside = out.back();
       if (p.panel.continues) continueFrom(p, inside);

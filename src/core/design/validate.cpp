@@ -70,6 +70,32 @@ void checkSpars(const PanelBrief& d, std::vector<Finding>& out) {
                    {"sheeting.to", "sheeting.spar"}});
 }
 
+/// A rib that runs nearly along an edge or a spar has no end.
+void checkDirection(const PanelBrief& d, std::vector<Finding>& out) {
+  if (d.ribs.direction == RibDirection::flight) return;
+  constexpr double most = 70; // degrees from square to any of them
+  const Panel& p = d.panel;
+  const auto slope = [&](double root, double tip) { return std::atan2(p.tipSetback + tip - root, p.span); };
+  std::vector<double> lines{slope(0, 0), slope(p.rootChord, p.tipChord)};
+  for (const Spar& s : d.spars) lines.push_back(slope(s.rootFraction * p.rootChord, s.tipFraction * p.tipChord));
+  const double first = d.spars.empty() ? slope(0.3 * p.rootChord, 0.3 * p.tipChord) : lines[2];
+  const double turn = d.ribs.direction == RibDirection::diagonal              ? degToRad(d.ribs.angleDeg)
+                      : d.ribs.direction == RibDirection::squareToLeadingEdge ? -lines[0]
+                                                                              : -first;
+  double worst = 0;
+  for (const double line : lines)
+    for (const double by : {turn, d.ribs.crossing ? -turn : turn}) worst = std::max(worst, std::abs(by + line));
+  if (worst <= degToRad(most) && std::abs(turn) <= degToRad(most)) return;
+  out.push_back({"ribs.direction",
+                 Severity::serious,
+                 Stage::ribs,
+                 "The ribs run almost along an edge or a spar",
+                 fmt::format("{:.0f}° from square to it; at most {:.0f}° can be cut", radToDeg(worst), most),
+                 "Turn the ribs less, or sweep the panel less.",
+                 {},
+                 {"ribs.direction", "ribs.angle", "ribs.crossing", "panel.tipSetback"}});
+}
+
 void checkRiblets(const PanelBrief& d, std::vector<Finding>& out) {
   if (d.riblets.inBay == 0 || d.riblets.to != SheetEdge::spar || d.riblets.spar <= static_cast<int>(d.spars.size()))
     return;
@@ -142,6 +168,7 @@ std::vector<Finding> impossible(const Design& design) {
       std::vector<Finding> here;
       checkStations(p, here);
       checkSpars(p, here);
+      checkDirection(p, here);
       checkRiblets(p, here);
       checkJoiner(p, here);
       checkRise(p, here);

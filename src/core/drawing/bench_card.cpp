@@ -52,7 +52,7 @@ const char* braceLies(BraceSide side) {
   return side == BraceSide::front ? "before" : side == BraceSide::behind ? "behind" : "two, on either side of";
 }
 
-Drawing braceDrawing(const DrawnPanel& w, const Brace& b) {
+Drawing braceDrawing(const DrawnPanel& w, const Brace& b, const Join& join) {
   Drawing d;
   d.loop(Layer::cut, b.outline);
   d.line(Layer::mark, {0, -b.depthRoot}, {0, b.depthRoot});
@@ -73,10 +73,11 @@ Drawing braceDrawing(const DrawnPanel& w, const Brace& b) {
   const std::string legs = w.join.centre ? leg(b.outer) : leg(b.inner) + " and " + leg(b.outer);
   const Box box = d.bounds();
   d.write({box.low.x(), box.low.y() - 6},
-          fmt::format("Brace, {} ply: bend {}, legs {}, {} the {}; grain along",
-                      told(w.design.join.braceThickness, Quantity::length, w.design.unit),
-                      told(b.bend, Quantity::angle, w.design.unit), legs, braceLies(w.design.join.braceSide),
-                      w.design.spars[static_cast<std::size_t>(b.spar)].name),
+          fmt::format("Brace, {} ply: bend {}{}, legs {}, {} the {}; grain along",
+                      told(join.braceThickness, Quantity::length, w.design.unit),
+                      told(b.bend, Quantity::angle, w.design.unit),
+                      b.folded ? ", folded " + told(b.turn, Quantity::angle, w.design.unit) : std::string(), legs,
+                      braceLies(join.braceSide), w.design.spars[static_cast<std::size_t>(b.spar)].name),
           3);
   return d;
 }
@@ -125,10 +126,9 @@ Drawing benchCard(const DrawnPanel& w, Hand hand) {
     stack.put(blockGauge(w));
     stack.put(bevelGauge(w));
   }
-  if (w.join.brace && w.join.brace->depthRoot > 0) {
-    Drawing brace = braceDrawing(w, *w.join.brace);
-    stack.put(brace);
-  }
+  if (w.join.brace && w.join.brace->depthRoot > 0) stack.put(braceDrawing(w, *w.join.brace, w.design.join));
+  if (w.join.second && w.join.second->depthRoot > 0)
+    stack.put(braceDrawing(w, *w.join.second, withSecondBrace(w.design.join)));
   stack.text(fmt::format("Packing: underside over the board ({}), {}",
                          w.design.unit == LengthUnit::mm ? "mm" : "inches",
                          w.settingUp.datum == Datum::undersideFlat ? "root underside flat" : "root chord level"),

@@ -18,28 +18,51 @@ std::string len(const DrawnPanel& w, double mm) {
   return told(mm, Quantity::length, w.design.unit);
 }
 
-/// The rib's underside over a level foot.
-Drawing incidenceTemplate(const DrawnPanel& w, const Rib& rib, Hand hand) {
+/// The rib's underside over a level foot; or over its top, under a level edge that a rule or a level is laid on.
+Drawing incidenceTemplate(const DrawnPanel& w, const Rib& rib, Hand hand, bool above) {
   const RibSupports& supports = w.settingUp.ribs[static_cast<std::size_t>(rib.number - w.design.firstRib)];
   const Placement turn{-w.settingUp.turn, {0, 0}};
-  const Point nose = turn(rib.frame.le);
+  const auto stands = [&](const Point& chordAxes) -> Point { // along the rib, and up
+    const Point3 p = rib.inPanel(chordAxes);
+    const Point q = turn(Point(p.x(), p.z()));
+    return {q.x() / std::cos(rib.turn), q.y()};
+  };
+  const Point nose = stands({0, 0});
   const double board = nose.y() - supports.at.front().height;
   Polyline loop;
-  for (const Point& p : rib.lower) {
-    const Point q = turn(rib.frame.fromChord(p));
+  for (const Point& p : above ? rib.upper : rib.lower) {
+    const Point q = stands(p);
     if (loop.empty() || q.x() > loop.back().x() + 1e-6) loop.emplace_back(q.x() - nose.x(), q.y() - board + base);
   }
   loop = simplified(loop, 0.01);
-  loop.emplace_back(loop.back().x(), 0);
-  loop.emplace_back(loop.front().x(), 0);
+  const Box curve = boundsOf(loop);
+  const double level = above ? curve.high.y() + base : 0;
+  loop.emplace_back(loop.back().x(), level);
+  loop.emplace_back(loop.front().x(), level);
   Drawing d;
   d.loop(Layer::cut, loop);
-  d.line(Layer::mark, {loop.front().x(), base}, {loop.back().x(), base}); // as high as the building board
+  if (!above) d.line(Layer::mark, {loop.front().x(), base}, {loop.back().x(), base}); // as high as the building board
   if (hand == Hand::left) d = mirrored(std::move(d));
   const Box box = d.bounds();
-  d.write({box.low.x() + 2, -5},
-          fmt::format("under {} {}   the line lies at the board; nose to the {}", rib.name(), nameLarge(hand),
+  const std::string words = above ? fmt::format("its level edge {} over the board", len(w, level - base))
+                                  : std::string("the line lies at the board");
+  d.write({box.low.x() + 2, box.low.y() - 5},
+          fmt::format("{} {} {}   {}; nose to the {}", above ? "over" : "under", rib.name(), nameLarge(hand), words,
                       hand == Hand::right ? "left" : "right"),
+          3);
+  return d;
+}
+
+/// A block that stands under the trailing edge of one rib: as high as it shall lie, and as steep.
+Drawing washoutBlock(const DrawnPanel& w, const RibSupports& supports) {
+  const Support& te = supports.at.back();
+  constexpr double deep = 12; // mm along the chord, before the tail
+  const double high = std::max(te.height, 0.0), front = std::max(high - deep * std::tan(te.slope.value_or(0)), 0.0);
+  Drawing d;
+  d.loop(Layer::cut, {{0, 0}, {deep, 0}, {deep, high}, {0, front}});
+  d.write({deep + 4, 1},
+          fmt::format("Washout block, R{} TE: {} high at the tail, {} at {} before it", supports.rib, len(w, high),
+                      len(w, front), len(w, deep)),
           3);
   return d;
 }
@@ -109,8 +132,11 @@ Drawing gaugeSheet(const DrawnPanel& w, Hand hand) {
   put(head);
   std::vector<std::size_t> chosen{0, w.ribs.size() / 2, w.ribs.size() - 1};
   chosen.erase(std::unique(chosen.begin(), chosen.end()), chosen.end());
-  for (const std::size_t i : chosen) put(incidenceTemplate(w, w.ribs[i], hand));
+  for (const std::size_t i : chosen)
+    for (const bool above : {false, true}) put(incidenceTemplate(w, w.ribs[i], hand, above));
   constexpr double worthAStep = 0.2; // mm: what lies lower lies on the board
+  for (const std::size_t i : chosen)
+    if (w.settingUp.ribs[i].at.back().height > worthAStep) put(washoutBlock(w, w.settingUp.ribs[i]));
   for (const std::size_t line : {std::size_t{0}, w.settingUp.ribs.front().at.size() - 1})
     if (std::any_of(w.settingUp.ribs.begin(), w.settingUp.ribs.end(),
                     [&](const RibSupports& r) { return r.at[line].height > worthAStep; }))

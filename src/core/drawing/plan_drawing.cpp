@@ -20,25 +20,18 @@ void chordwiseLine(Drawing& d, const DrawnPanel& w, double rootX, double tipX, L
 }
 
 void ribOnPlan(Drawing& d, const Rib& rib) {
-  const double from = rib.kind == RibKind::root ? 0 : rib.kind == RibKind::tip ? -rib.thickness : -rib.thickness / 2;
-  Box wood = boundsOf(rib.wood);
-  if (wood.empty()) return;
-  const double front = rib.frame.fromChord({wood.low.x(), 0}).x(), back = rib.frame.fromChord({wood.high.x(), 0}).x();
-  const double a = rib.t() + from, b = a + rib.thickness;
-  d.loop(Layer::cut, {onPlan(back, a), onPlan(back, b), onPlan(front, b), onPlan(front, a)});
-  d.line(Layer::mark, onPlan(front, rib.t()), onPlan(back, rib.t()));
+  Polyline loop;
+  for (const Point& p : seenFromAbove(rib)) loop.push_back(onPlan(p.x(), p.y()));
+  if (loop.empty()) return;
+  d.loop(Layer::cut, loop);
+  const Box wood = boundsOf(rib.wood); // the line that the rib stands on
+  const Point3 front = rib.inPanel({wood.low.x(), 0}), back = rib.inPanel({wood.high.x(), 0});
+  d.line(Layer::mark, onPlan(front.x(), front.y()), onPlan(back.x(), back.y()));
 }
 
 void sparOnPlan(Drawing& d, const DrawnPanel& w, const SparLine& line) {
   const Spar& spar = w.design.spars[static_cast<std::size_t>(line.index)];
-  const auto half = [&](double t) {
-    const double share = line.share(t);
-    const double wide = spar.kind == SparKind::fullDepth
-                            ? spar.sheet
-                            : std::max(spar.top.fitted ? capAt(spar.top, share).width : 0,
-                                       spar.bottom.fitted ? capAt(spar.bottom, share).width : 0);
-    return wide / 2 * line.stretch;
-  };
+  const auto half = [&](double t) { return sparWidth(spar, line.share(t)) / 2 * line.stretch; };
   const double root = line.middle.root.x(), end = line.end, tip = line.middle.at(end).x();
   d.loop(Layer::cut, {onPlan(root + half(0), 0), onPlan(tip + half(end), end), onPlan(tip - half(end), end),
                       onPlan(root - half(0), 0)});
@@ -107,9 +100,10 @@ Drawing panelOnPlan(const DrawnPanel& w, Hand hand) {
   for (const Rib& rib : w.ribs) {
     // Two ribs meet at a join: the outer one's name stands higher, its station counts from the wing's root.
     const bool second = !w.design.innermost() && rib.kind == RibKind::root;
-    d.write({side * rib.t(), -rib.frame.le.x() + (second ? 9 : 4)}, rib.name(), 4, Anchor::middle);
+    const Point3 nose = rib.inPanel({0, 0}), tail = rib.inPanel({rib.frame.chord, 0});
+    d.write({side * nose.y(), -nose.x() + (second ? 9 : 4)}, rib.name(), 4, Anchor::middle);
     if (!second)
-      d.write({side * rib.t(), -rib.frame.te.x() - 7},
+      d.write({side * tail.y(), -tail.x() - 7},
               told(w.design.inboard + rib.t(), Quantity::length, w.design.unit), 3, Anchor::middle);
   }
   return d;

@@ -23,7 +23,11 @@ void grainArrow(Drawing& d, const Point& from, double length) {
 Drawing sparDrawing(const DrawnPanel& w, const SparLine& line, Hand hand) {
   const Spar& spar = w.design.spars[static_cast<std::size_t>(line.index)];
   Drawing d;
-  d.loop(Layer::cut, fullDepthSparOutline(spar, line, w.ribs, w.design.ribs.notchFit));
+  std::vector<Rib> passed = w.ribs;
+  for (const Rib& rib : w.riblets)
+    if (rib.kind == RibKind::crossing) passed.push_back(rib);
+  std::sort(passed.begin(), passed.end(), [](const Rib& a, const Rib& b) { return a.t() < b.t(); });
+  d.loop(Layer::cut, fullDepthSparOutline(spar, line, passed, w.design.ribs.notchFit));
   const Box box = d.bounds();
   grainArrow(d, box.centre(), std::min(40.0, box.width() / 4));
   if (hand == Hand::left) d = mirrored(std::move(d));
@@ -41,7 +45,8 @@ Drawing ribDrawing(const DrawnPanel& w, const Rib& rib, Hand hand) {
   d.wing = w.design.name;
   d.hand = hand;
   Region wood = rib.wood;
-  if (rib.kind != RibKind::riblet)
+  const bool between = rib.kind == RibKind::riblet || rib.kind == RibKind::crossing; // set up with the ribs beside it
+  if (!between)
     for (const Foot& foot : w.settingUp.ribs[static_cast<std::size_t>(rib.number - w.design.firstRib)].feet) {
       wood = unite(wood, {foot.outline});
       d.line(Layer::mark, foot.breakFrom, foot.breakTo); // broken off along here
@@ -54,7 +59,7 @@ Drawing ribDrawing(const DrawnPanel& w, const Rib& rib, Hand hand) {
   for (std::size_t k = 0; k < rib.sparX.size(); ++k) {
     const double x = rib.sparX[k], half = rib.sparDepth[k] / 2;
     if (!w.spars[k].reaches(rib.t()) || x > box.high.x()) continue;
-    const double middle = w.spars[k].middle.at(rib.t()).y() - rib.frame.le.y();
+    const double middle = rib.turn == 0 ? w.spars[k].middle.at(rib.t()).y() - rib.frame.le.y() : 0;
     d.line(Layer::mark, {x, middle - std::min(3.0, half)}, {x, middle + std::min(3.0, half)});
   }
   const double arrow = rib.frame.chord * 0.12;
@@ -66,7 +71,11 @@ Drawing ribDrawing(const DrawnPanel& w, const Rib& rib, Hand hand) {
           fmt::format("{} {}   at {}   chord {}   {} thick{}", rib.name(), nameLarge(hand), len(rib.t()),
                       len(rib.frame.chord), len(rib.thickness / rib.layers),
                       (rib.layers > 1 ? std::string(", cut two") : std::string()) +
-                          (rib.lean != 0 ? "   leans " + told(rib.lean, Quantity::angle, w.design.unit) : "")),
+                          (rib.shared ? ", one for both hands" : "") +
+                          (rib.lean != 0 ? "   leans " + told(rib.lean, Quantity::angle, w.design.unit) : "") +
+                          (rib.turn != 0 ? "   tail " + told(std::abs(rib.turn), Quantity::angle, w.design.unit) +
+                                               (rib.turn > 0 ? " outwards" : " inwards")
+                                         : "")),
           3);
   return d;
 }
@@ -75,7 +84,7 @@ std::vector<Drawing> ribSheets(const DrawnWing& wing, Hand hand, double width, d
   std::vector<Drawing> parts;
   for (const DrawnPanel& w : wing) {
     for (const Rib& rib : w.ribs)
-      for (int layer = 0; layer < rib.layers; ++layer) parts.push_back(ribDrawing(w, rib, hand));
+      for (int layer = 0; layer < (rib.shared && hand == Hand::left ? 0 : rib.layers); ++layer) parts.push_back(ribDrawing(w, rib, hand));
     for (const Rib& riblet : w.riblets) parts.push_back(ribDrawing(w, riblet, hand));
     for (const SparLine& line : w.spars)
       if (w.design.spars[static_cast<std::size_t>(line.index)].kind == SparKind::fullDepth)

@@ -15,18 +15,23 @@ Drawing settingUpDrawing(const DrawnPanel& w, Hand hand) {
   // Seen from above as the panel lies on the board: turned nose up or down it is a little shorter from front to back.
   const Placement turn{-w.settingUp.turn, {0, 0}};
   const auto at = [&](const Point& xz, double t) { return Point(side * t, -turn(xz).x()); };
+  const auto onRib = [&](const Rib& rib, const Point& chordAxes) {
+    const Point3 p = rib.inPanel(chordAxes);
+    return at({p.x(), p.z()}, p.y());
+  };
   const ChordFrame root = w.loft.frameAt(0), tip = w.loft.frameAt(span);
   d.loop(Layer::mark, {at(root.le, 0), at(tip.le, span), at(tip.te, span), at(root.te, 0)});
   const auto& lines = w.settingUp.ribs.front().at;
   std::vector<Polyline> along(lines.size());
   for (const RibSupports& supports : w.settingUp.ribs) {
     const Rib& rib = w.ribs[static_cast<std::size_t>(supports.rib - w.design.firstRib)];
-    d.line(Layer::mark, at(rib.frame.le, rib.t()), at(rib.frame.te, rib.t()));
-    d.write(at(rib.frame.le, rib.t()) + Point(0, 6), rib.name(), 4, Anchor::middle);
+    const Point nose = onRib(rib, {0, 0});
+    d.line(Layer::mark, nose, onRib(rib, {rib.frame.chord, 0}));
+    d.write(nose + Point(0, 6), rib.name(), 4, Anchor::middle);
     for (std::size_t k = 0; k < supports.at.size(); ++k) {
       const Support& s = supports.at[k];
       if (!s.there) continue;
-      const Point p = at(rib.frame.fromChord({s.x, 0}), rib.t());
+      const Point p = onRib(rib, {s.x, 0});
       along[k].push_back(p);
       d.line(Layer::cut, p - Point(2, 0), p + Point(2, 0));
       d.line(Layer::cut, p - Point(0, 2), p + Point(0, 2));
@@ -41,8 +46,7 @@ Drawing settingUpDrawing(const DrawnPanel& w, Hand hand) {
                 2);
     }
     for (const Foot& foot : supports.feet) {
-      const Point a = at(rib.frame.fromChord(foot.breakFrom), rib.t()),
-                  b = at(rib.frame.fromChord(foot.breakTo), rib.t());
+      const Point a = onRib(rib, foot.breakFrom), b = onRib(rib, foot.breakTo);
       d.loop(Layer::mark, {a - Point(rib.thickness, 0), a + Point(rib.thickness, 0), b + Point(rib.thickness, 0),
                            b - Point(rib.thickness, 0)});
     }

@@ -37,6 +37,10 @@ std::vector<Drawing> ribSheets(const DrawnWing& wing, Hand hand, double width, d
 /// leading edge up.
 Drawing planDrawing(const DrawnWing& wing, Hand hand);
 
+/// Every brace of the wing, nested on one sheet; those at the centre belong to both hands and are on the right's. Empty
+/// without any.
+std::vector<Drawing> bracePlates(const DrawnWing& wing, Hand hand);
+
 /// A panel flat on the board, full size, with the height over the board, the slope and the packing at every support.
 Drawing settingUpDrawing(const DrawnPanel& panel, Hand hand);
 

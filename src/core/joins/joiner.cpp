@@ -67,7 +67,7 @@ void addBrace(const PanelBrief& d, const PanelLoft& loft, const std::vector<Spar
       const double t = root ? 0 : loft.span();
       const auto [top, bottom] = caps(t);
       const bool built = spar.kind == SparKind::caps;
-      const double wide = !built ? spar.sheet : std::max(top.fitted ? top.width : 0, bottom.fitted ? bottom.width : 0);
+      const double wide = sparWidth(spar, line.share(t));
       const double up = built && join.braceOver == BraceOver::between
                             ? ((bottom.fitted ? bottom.depth : 0) - (top.fitted ? top.depth : 0)) / 2
                             : 0;
@@ -137,13 +137,31 @@ std::optional<JoinerRod> joinerRod(const PanelBrief& d, const PanelLoft& loft, c
   return rod;
 }
 
+std::array<StraightLine, 2> jigRods(const PanelBrief& d, const PanelLoft& loft) {
+  const auto rod = [&](double fraction) {
+    return StraightLine{loft.middle(fraction, 0), loft.middle(fraction, loft.span()), loft.span()};
+  };
+  return {rod(d.join.rodFront), rod(d.join.rodRear)};
+}
+
 std::vector<Passing> passingThrough(const PanelBrief& d, const PanelLoft& loft, const std::vector<SparLine>& spars) {
   std::vector<Passing> out;
+  if (d.join.rods)
+    for (const StraightLine& line : jigRods(d, loft)) {
+      Passing rod;
+      rod.what = Passing::What::rod;
+      rod.middle = line;
+      rod.to = loft.span();
+      rod.width = d.join.rodDiameter + d.ribs.notchFit;
+      out.push_back(rod);
+    }
   addJoiner(d, loft, d.join, d.fold, JoinEnd::root, out);
   addBrace(d, loft, spars, d.join, JoinEnd::root, out);
+  if (d.join.second.fitted) addBrace(d, loft, spars, withSecondBrace(d.join), JoinEnd::root, out);
   if (d.beyond) {
     addJoiner(d, loft, *d.beyond, d.foldBeyond, JoinEnd::tip, out);
     addBrace(d, loft, spars, *d.beyond, JoinEnd::tip, out);
+    if (d.beyond->second.fitted) addBrace(d, loft, spars, withSecondBrace(*d.beyond), JoinEnd::tip, out);
   }
   return out;
 }

@@ -55,7 +55,7 @@ std::string stackText(const PackingStack& stack, LengthUnit unit) {
   return text + (text.empty() ? "" : ", ") + rest + (stack.remainder > 0 ? " to make up" : " too much");
 }
 
-std::vector<TaperedStrip> taperedStrips(const SettingUp& setting, const std::vector<Rib>& ribs) {
+std::vector<TaperedStrip> taperedStrips(const SettingUp& setting) {
   std::vector<TaperedStrip> out;
   const RibSupports& first = setting.ribs.front();
   for (std::size_t k = 0; k < first.at.size(); ++k) {
@@ -66,11 +66,12 @@ std::vector<TaperedStrip> taperedStrips(const SettingUp& setting, const std::vec
     strip.line = first.at[k].line;
     strip.root = first.at[k].height;
     strip.tip = last.at[k].height;
-    strip.length = ribs[end - 1].t() - ribs.front().t();
+    strip.length = last.at[k].t - first.at[k].t;
     if (strip.length <= 0) continue;
     strip.fence = std::atan((strip.root - strip.tip) / strip.length);
     for (std::size_t i = 0; i < end; ++i) {
-      const double share = (ribs[i].t() - ribs.front().t()) / strip.length;
+      if (!setting.ribs[i].at[k].there) continue;
+      const double share = (setting.ribs[i].at[k].t - first.at[k].t) / strip.length;
       const double off = setting.ribs[i].at[k].height - (strip.root + (strip.tip - strip.root) * share);
       if (std::abs(off) > std::abs(strip.worstOff)) strip.worstOff = off, strip.worstRib = setting.ribs[i].rib;
     }

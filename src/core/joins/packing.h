@@ -37,6 +37,6 @@ struct TaperedStrip {
 };
 
 /// One for each line of supports, in their order.
-std::vector<TaperedStrip> taperedStrips(const SettingUp& setting, const std::vector<Rib>& ribs);
+std::vector<TaperedStrip> taperedStrips(const SettingUp& setting);
 
 } // namespace eup

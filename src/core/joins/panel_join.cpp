@@ -1,6 +1,8 @@
 #include "core/joins/panel_join.h"
 #include <algorithm>
+#include <Eigen/Geometry>
 #include <cmath>
+#include <numbers>
 
 namespace eup {
 namespace {
@@ -30,7 +32,20 @@ BraceLeg legOf(const PanelBrief& d, const SparLine& line, const std::vector<Rib>
                    0.0)};
 }
 
-Brace makeBrace(const PanelBrief& d, const SparLine& line, const std::vector<Rib>& ribs, const PanelJoin& join,
+/// Folded instead of flat: each leg lies in the upright plane of its own spar. `out` and `in` are the legs' ways from
+/// the join; `upOut` and `upIn` stand square to the panels.
+void fold(Brace& b, const Point3& out, const Point3& upOut, const Point3& in, const Point3& upIn) {
+  Point3 line = out.cross(upOut).cross(in.cross(upIn));
+  if (line.norm() < 1e-9) return; // the spars lie in one upright plane: it is flat
+  line = (line.z() < 0 ? -line : line).normalized();
+  const auto square = [&](const Point3& leg) -> Point3 { return leg - line * leg.dot(line); };
+  b.folded = true;
+  b.lean = 0;
+  b.bend = std::abs(std::numbers::pi - angleBetween(out.normalized(), line) - angleBetween(in.normalized(), line));
+  b.turn = std::numbers::pi - angleBetween(square(out).normalized(), square(in).normalized());
+}
+
+Brace makeBrace(const PanelBrief& d, const Join& decided, const SparLine& line, const std::vector<Rib>& ribs, const PanelJoin& join,
                 const Neighbour* inside, const SparLine* other) {
   Brace b;
   b.spar = line.index;
@@ -39,8 +54,8 @@ Brace makeBrace(const PanelBrief& d, const SparLine& line, const std::vector<Rib
   const auto direction = [](const StraightLine& cap, double gamma) {
     return inSpace(cap.tip.x() - cap.root.x(), cap.span, cap.tip.y() - cap.root.y(), gamma);
   };
-  b.outer = legOf(d, line, ribs, false, d.join);
-  b.depthRoot = std::max(braceDepth(d.join, d.ribs.rim + d.ribs.notchFit, spar, line, 0), 0.0);
+  b.outer = legOf(d, line, ribs, false, decided);
+  b.depthRoot = std::max(braceDepth(decided, d.ribs.rim + d.ribs.notchFit, spar, line, 0), 0.0);
   if (!inside || !other) {
     const auto capBend = [&](const StraightLine& cap) {
       return lineBendMirrored(cap.tip.x() - cap.root.x(), cap.span, cap.tip.y() - cap.root.y(), join.gamma);
@@ -50,6 +65,11 @@ Brace makeBrace(const PanelBrief& d, const SparLine& line, const std::vector<Rib
     b.capTopBend = capBend(line.upperSeat);
     b.capBottomBend = capBend(line.lowerSeat);
     b.inner = b.outer;
+    if (decided.braceForm == BraceForm::folded) {
+      const Point3 out = inSpace(std::tan(line.sweep), 1, 0, join.gamma), up = inSpace(0, 0, 1, join.gamma);
+      const auto left = [](const Point3& p) { return Point3(p.x(), -p.y(), p.z()); };
+      fold(b, out, up, left(out), left(up));
+    }
   } else {
     const double gamma = inside->design.gamma;
     const SparDirection there{other->sweep, gamma};
@@ -57,11 +77,14 @@ Brace makeBrace(const PanelBrief& d, const SparLine& line, const std::vector<Rib
     b.lean = braceLean(there, here);
     b.capTopBend = angleBetween(direction(other->upperSeat, gamma), direction(line.upperSeat, join.gamma));
     b.capBottomBend = angleBetween(direction(other->lowerSeat, gamma), direction(line.lowerSeat, join.gamma));
-    b.inner = legOf(inside->design, *other, inside->ribs, true, d.join);
+    b.inner = legOf(inside->design, *other, inside->ribs, true, decided);
+    if (decided.braceForm == BraceForm::folded)
+      fold(b, inSpace(std::tan(line.sweep), 1, 0, join.gamma), inSpace(0, 0, 1, join.gamma),
+           -inSpace(std::tan(other->sweep), 1, 0, gamma), inSpace(0, 0, 1, gamma));
     const Spar& inner = inside->design.spars[static_cast<std::size_t>(other->index)];
     b.depthRoot =
         std::min(b.depthRoot,
-                 std::max(braceDepth(d.join, d.ribs.rim + d.ribs.notchFit, inner, *other, other->middle.span), 0.0));
+                 std::max(braceDepth(decided, d.ribs.rim + d.ribs.notchFit, inner, *other, other->middle.span), 0.0));
   }
   b.outline = braceOutline(b, join.fold >= 0);
   return b;
@@ -126,11 +149,16 @@ PanelJoin panelJoin(const PanelBrief& d, const PanelLoft& loft, const std::vecto
   if (d.join.blockAt == BlockAt::spar) fraction = main ? d.spars[static_cast<std::size_t>(*main)].tipFraction : 0.3;
   j.block = tipBlock(loft, fraction, j.onBoard,
                      j.otherFlat ? std::optional((inside ? inside->loft : loft).lowest()) : std::nullopt);
-  const auto braced = static_cast<std::size_t>(d.join.braceSpar - 1);
-  if (!d.join.brace || braced >= spars.size()) return j;
-  const SparLine* other = nullptr;
-  if (inside && braced < inside->spars.size()) other = &inside->spars[braced];
-  if (!inside || other) j.brace = makeBrace(d, spars[braced], ribs, j, inside, other);
+  const auto bracedBy = [&](const Join& decided) -> std::optional<Brace> {
+    const auto braced = static_cast<std::size_t>(decided.braceSpar - 1);
+    if (!decided.brace || braced >= spars.size()) return std::nullopt;
+    const SparLine* other = nullptr;
+    if (inside && braced < inside->spars.size()) other = &inside->spars[braced];
+    if (inside && !other) return std::nullopt;
+    return makeBrace(d, decided, spars[braced], ribs, j, inside, other);
+  };
+  j.brace = bracedBy(d.join);
+  if (d.join.second.fitted) j.second = bracedBy(withSecondBrace(d.join));
   return j;
 }
 

@@ -15,10 +15,12 @@ struct BraceLeg {
 
 struct Brace {
   int spar = 0;    ///< index of the spar it lies on
-  double bend = 0; ///< rad, between the two legs
+  double bend = 0; ///< rad, between the two legs, as they are cut from the flat sheet
   double capTopBend = 0,
          capBottomBend = 0; ///< rad, of the caps' own lines, with the taper of the depth and the washout in them
   double lean = 0;          ///< rad, of a flat brace out of the vertical
+  bool folded = false;      ///< along an upright line at the join, so that each leg lies on its spar's face
+  double turn = 0;          ///< rad, of that fold: how far the legs are out of one plane
   double depthRoot = 0;     ///< mm at the join: clear depth between the caps, the lesser of both panels'
   BraceLeg outer, inner;    ///< the same both ways at the centre
   Polyline outline;         ///< flat: the join at x = 0, middle of the depth there at y = 0; the outer leg to +x
@@ -44,7 +46,7 @@ struct PanelJoin {
   double trim = 0;        ///< rootDepth · tan(fold), an end
   double rootTaller = 1;  ///< 1 / cos(fold): a root rib that leans is cut this much taller
   TipBlock block;
-  std::optional<Brace> brace;
+  std::optional<Brace> brace, second;
 };
 
 /// What a panel joins: the panel inside it.

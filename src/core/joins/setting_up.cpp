@@ -19,20 +19,37 @@ double longestBearing(const Section& section) {
 
 /// The underside of one rib's cut over the board.
 struct Underside {
+  const Rib& rib;
   const Cut& cut;
   Placement turn;
-  double board;
+  double board, span;
 
+  /// A place of the rib's plane as the panel lies: along the rib, and up. The rib stands upright.
+  Point lies(const Point& inPlane) const {
+    const double nose = cut.frame.le.x(), k = std::cos(rib.turn);
+    const Point p = turn(Point(nose + (inPlane.x() - nose) * k, inPlane.y()));
+    return {p.x() / k, p.y()};
+  }
+  Point underLies(const Point& p) const { // undoes that
+    const double nose = cut.frame.le.x(), k = std::cos(rib.turn);
+    const Point q = turn.undo(Point(p.x() * k, p.y()));
+    return {nose + (q.x() - nose) / k, q.y()};
+  }
   /// Straight under a place of the chord line, as it is drawn on the plan.
   Support at(std::string line, double chordX) const {
     const auto point = [&](double x) {
       const double planAt = cut.frame.fromChord({x, 0}).x();
-      return turn(Point(planAt, surfaceHeightAt(cut, Face::lower, planAt)));
+      return lies({planAt, surfaceHeightAt(cut, Face::lower, planAt)});
     };
     const double step = 0.01 * cut.frame.chord; // either way: the slope that a strip lying there takes
     const Point a = point(chordX - step), b = point(std::min(chordX + step, cut.frame.chord));
-    return {std::move(line), chordX, point(chordX).y() - board, std::atan2(b.y() - a.y(), b.x() - a.x()), true};
+    Support s{std::move(line), chordX, tOf(chordX), point(chordX).y() - board,
+              std::atan2(b.y() - a.y(), b.x() - a.x()), true};
+    s.there = on(s.t);
+    return s;
   }
+  double tOf(double chordX) const { return cut.frame.t + chordX * std::sin(rib.turn); }
+  bool on(double t) const { return t > -1e-6 && t < span + 1e-6; }
 };
 
 /// The depth of what covers the underside at a place, upright: a foot starts from the wood above it.
@@ -59,6 +76,7 @@ std::vector<Foot> feetOf(const PanelBrief& d, const PanelLoft& loft, const Rib& 
   }
   std::vector<Foot> feet;
   for (const double x : {front, back}) {
+    if (!under.on(under.tOf(x)) || !under.on(under.tOf(x + width))) continue; // the rib ends before
     if (x < 0 || x + width > chord || (x == back && back < front + width)) continue; // too short a rib for two
     Foot foot;
     constexpr double into = 0.3; // mm of the wood that the foot shares with the rib, so that they are one piece
@@ -68,8 +86,8 @@ std::vector<Foot> feetOf(const PanelBrief& d, const PanelLoft& loft, const Rib& 
       return rib.frame.toChord(on);
     };
     const auto floor = [&](double at) -> Point { // straight below on the board
-      const Point top = under.turn(rib.frame.fromChord({at, 0}));
-      return rib.frame.toChord(under.turn.undo(Point(top.x(), under.board)));
+      const Point top = under.lies(rib.frame.fromChord({at, 0}));
+      return rib.frame.toChord(under.underLies({top.x(), under.board}));
     };
     foot.breakFrom = wood(x);
     foot.breakTo = wood(x + width);
@@ -103,17 +121,19 @@ SettingUp settingUp(const PanelBrief& d, const PanelLoft& loft, const Section& r
   if (d.join.feet) out.lift = d.join.footClearance;
   board -= out.lift;
   for (const Rib& rib : ribs) {
-    const Cut cut = loft.cutAt(rib.t());
-    const Underside under{cut, turn, board};
+    const Cut cut = rib.turn == 0 ? loft.cutAt(rib.t()) : cutOf(loft, rib);
+    const Underside under{rib, cut, turn, board, loft.span()};
     RibSupports supports{rib.number, {}, {}};
     if (d.join.feet) supports.feet = feetOf(d, loft, rib, under);
-    supports.at.push_back({"LE", 0, turn(cut.frame.le).y() - board, std::nullopt, true});
+    supports.at.push_back(
+        {"LE", 0, cut.frame.t, turn(cut.frame.le).y() - board, std::nullopt, under.on(cut.frame.t)});
     for (const SparLine& line : spars) {
-      supports.at.push_back(under.at(d.spars[static_cast<std::size_t>(line.index)].name, line.chordX(rib.frame)));
-      supports.at.back().there = line.reaches(rib.t());
+      supports.at.push_back(under.at(d.spars[static_cast<std::size_t>(line.index)].name, sparOn(line, rib)));
+      Support& s = supports.at.back();
+      s.there = s.there && line.reaches(s.t);
     }
     if (d.trailingEdge.kind != TrailingEdgeKind::none)
-      supports.at.push_back(under.at("TE front", rib.frame.chord - d.trailingEdge.width));
+      supports.at.push_back(under.at("TE front", rib.frame.chord - d.trailingEdge.width / std::cos(rib.turn)));
     supports.at.push_back(under.at("TE", rib.frame.chord));
     out.ribs.push_back(std::move(supports));
   }

@@ -7,9 +7,10 @@ namespace eup {
 struct Support {
   std::string line;            ///< "LE", a spar's name, "TE front", "TE"
   double x = 0;                ///< aft of the rib's nose along the chord line
+  double t = 0;                ///< mm of the panel's span
   double height = 0;           ///< mm over the board
   std::optional<double> slope; ///< rad, + rising aft; none at the nose point
-  bool there = true;           ///< false where its spar has ended
+  bool there = true;           ///< false where its spar has ended, or a turned rib has run out over the panel's end
 };
 
 /// A foot that the rib stands on: part of the rib's sheet, below its underside. Chord axes.

@@ -203,7 +203,7 @@ Result<Design> withPanelSplit(const Design& design, PanelId id, double t) {
   splitRibs(whole, t, inner.ribs, outer.ribs);
   inner.join.dihedral = ofShare(whole.join.dihedral, t / whole.panel.span);
   outer.join.dihedral = ofShare(whole.join.dihedral, 1 - t / whole.panel.span);
-  outer.join.brace = false; // nothing is folded there yet
+  outer.join.brace = outer.join.second.fitted = false; // nothing is folded there yet
   d.at(id) = std::move(inner);
   panels.insert(panels.begin() + id.panel + 1, std::move(outer));
   return d;

@@ -78,6 +78,28 @@ Cut PanelLoft::cutLeaning(double t0, double lean) const {
   return cut;
 }
 
+Cut PanelLoft::cutTurned(double t0, double turn) const {
+  const double k = std::tan(turn), longer = 1 / std::cos(turn), x0 = lerp(root.le, tip.le, t0 / length).x();
+  const auto meet = [&](const Point& a, const Point& b) -> Point { // t = t0 + k (x − x0), and x runs straight from a to b
+    const double t = (t0 + k * (a.x() - x0)) / (1 - k * (b.x() - a.x()) / length);
+    const Point p = lerp(a, b, t / length);
+    return {x0 + (p.x() - x0) * longer, p.y()};
+  };
+  const auto face = [&](const Polyline& a, const Polyline& b) {
+    Polyline out(a.size());
+    for (std::size_t i = 0; i < a.size(); ++i) out[i] = meet(a[i], b[i]);
+    return out;
+  };
+  Cut cut{{}, face(root.upper, tip.upper), face(root.lower, tip.lower)};
+  cut.frame.t = t0;
+  cut.frame.le = meet(root.le, tip.le);
+  cut.frame.te = meet(root.te, tip.te);
+  const Point run = cut.frame.te - cut.frame.le;
+  cut.frame.chord = run.norm();
+  cut.frame.washout = std::atan2(run.y(), run.x());
+  return cut;
+}
+
 Point PanelLoft::at(Face face, double f, double t) const {
   const bool up = face == Face::upper;
   return lerp(onLine(up ? root.upper : root.lower, f), onLine(up ? tip.upper : tip.lower, f), t / length);

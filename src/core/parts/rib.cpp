@@ -15,9 +15,35 @@ struct Making {
   const PanelBrief& design;
   const PanelLoft& loft;
   Rib& rib;
-  double x(double fromTail) const { return rib.frame.chord - fromTail; }
+  /// What lies so wide along the flight behind the leading edge, or before the trailing edge, takes this much of a rib.
+  double noseScale() const { return across(loft.frameAt(0).le, loft.frameAt(loft.span()).le); }
+  double tailScale() const { return across(loft.frameAt(0).te, loft.frameAt(loft.span()).te); }
+  double across(const Point& root, const Point& tip) const {
+    return rib.turn == 0 ? 1
+                         : 1 / (std::cos(rib.turn) - (tip.x() - root.x()) / loft.span() * std::sin(rib.turn));
+  }
+  double x(double fromTail) const { return rib.frame.chord - fromTail * tailScale(); }
+  /// How much wider than square to itself something is in the rib's plane that runs aft by `sweep`.
+  double stretch(double sweep) const { return 1 / std::cos(rib.turn + sweep); }
+  /// Which place of the panel's span that is where a straight line meets the rib.
+  double meetsAt(const StraightLine& line) const {
+    if (rib.turn == 0) return rib.t();
+    const double k = std::tan(rib.turn), slope = (line.tip.x() - line.root.x()) / line.span;
+    return (rib.frame.t + k * (line.root.x() - rib.frame.le.x())) / (1 - k * slope);
+  }
+  /// And where the sheet's edge does.
+  double sheetMeetsAt(Face f) const {
+    double t = rib.t();
+    if (rib.turn != 0)
+      for (int i = 0; i < 4; ++i) t = rib.inPanel({sheetEdgeAt(design, loft, f, t) * rib.frame.chord, 0}).y();
+    return std::clamp(t, 0.0, loft.span());
+  }
   /// Where a straight line meets the rib's plane, in that plane.
   Point meet(const StraightLine& line) const {
+    if (rib.turn != 0) {
+      const Point p = line.at(meetsAt(line));
+      return {rib.frame.le.x() + (p.x() - rib.frame.le.x()) / std::cos(rib.turn), p.y()};
+    }
     const double k = std::tan(rib.lean);
     Point p = line.at(rib.t());
     for (int i = 0; i < 4; ++i)
@@ -55,7 +81,7 @@ double trailingWidth(const PanelBrief& d) {
 
 /// The sheeted part of a face, nose to sheet edge; empty when it is not sheeted.
 Polyline sheetRun(const Making& m, Face f) {
-  const double edge = sheetEdgeAt(m.design, m.loft, f, m.rib.t());
+  const double edge = sheetEdgeAt(m.design, m.loft, f, m.sheetMeetsAt(f));
   return edge > 0 ? headOf(m.face(f), placeOfFraction(edge)) : Polyline{};
 }
 
@@ -65,7 +91,7 @@ constexpr double lapUnderSheet = 0.002;
 
 /// From the sheet edge to the front of the trailing edge stock.
 Polyline capRun(const Making& m, Face f) {
-  const double edge = sheetEdgeAt(m.design, m.loft, f, m.rib.t());
+  const double edge = sheetEdgeAt(m.design, m.loft, f, m.sheetMeetsAt(f));
   const Polyline& face = m.face(f);
   // Into the stock behind, which is cut away anyhow: a band that ends square to the curve must not leave a needle.
   const double into = m.design.trailingEdge.kind == TrailingEdgeKind::wedge
@@ -108,26 +134,26 @@ Polyline slab(const Making& m, double from, double to) {
 }
 
 /// The strip on edge: a square of side w standing on its corner, front corner at the nose.
-Polyline onEdgeStrip(double w) {
+Polyline onEdgeStrip(double w, double wide) {
   const double half = w / std::numbers::sqrt2;
-  return {{0, 0}, {half, -half}, {2 * half, 0}, {half, half}};
+  return {{0, 0}, {half * wide, -half}, {2 * half * wide, 0}, {half * wide, half}};
 }
 
 /// What the leading edge stock takes. `ahead` is how far the cut starts before the nose, to take all of it.
 Region leadingCut(const Making& m) {
   const LeadingEdge& e = m.design.leadingEdge;
-  const double ahead = -m.rib.frame.chord;
+  const double ahead = -m.rib.frame.chord, wide = m.noseScale();
   switch (e.kind) {
   case LeadingEdgeKind::none:
     return {};
   case LeadingEdgeKind::square:
-    return {slab(m, ahead, e.width)};
+    return {slab(m, ahead, e.width * wide)};
   case LeadingEdgeKind::onEdge:
-    return {slab(m, ahead, e.width / std::numbers::sqrt2), onEdgeStrip(e.width)};
+    return {slab(m, ahead, e.width / std::numbers::sqrt2 * wide), onEdgeStrip(e.width, wide)};
   case LeadingEdgeKind::shaped: {
-    const double face = std::max(e.width - e.letIn, 0.0);
-    const double middle = (heightOf(m.rib.upper, e.width) + heightOf(m.rib.lower, e.width)) / 2;
-    return {slab(m, ahead, face), rectangle({face - 1, middle - e.height / 2}, {e.width, middle + e.height / 2})};
+    const double face = std::max(e.width - e.letIn, 0.0) * wide, back = e.width * wide;
+    const double middle = (heightOf(m.rib.upper, back) + heightOf(m.rib.lower, back)) / 2;
+    return {slab(m, ahead, face), rectangle({face - 1, middle - e.height / 2}, {back, middle + e.height / 2})};
   }
   }
   return {};
@@ -167,7 +193,7 @@ Region trailingSheets(const Making& m) {
 std::vector<Stretch> stretchesOf(const Making& m, Face f) {
   const Polyline& face = m.face(f);
   const PanelBrief& d = m.design;
-  const double edge = sheetEdgeAt(d, m.loft, f, m.rib.t());
+  const double edge = sheetEdgeAt(d, m.loft, f, m.sheetMeetsAt(f));
   const PlaceOn sheetEnd = edge > 0 ? placeOfFraction(edge) : PlaceOn{0, 0};
   PlaceOn tailStart{face.size() - 2, 1};
   if (d.trailingEdge.kind == TrailingEdgeKind::twoSheets)
@@ -199,7 +225,8 @@ Polyline inRib(const Making& m, const Polyline& panelAxes) {
 /// Notches stand upright in panel axes, so that a straight, untwisted strip drops into all of them.
 void cutNotches(const Making& m, const SparLine& line, const Cut& cut, Region& cuts) {
   const Spar& spar = m.design.spars[static_cast<std::size_t>(line.index)];
-  const double reach = m.rib.frame.chord, along = line.share(m.rib.t());
+  const double reach = m.rib.frame.chord, along = line.share(m.meetsAt(line.middle)),
+               stretch = m.stretch(line.sweep);
   for (Face f : {Face::upper, Face::lower}) {
     const bool up = f == Face::upper;
     const Cap cap = capAt(up ? spar.top : spar.bottom, along);
@@ -207,7 +234,7 @@ void cutNotches(const Making& m, const SparLine& line, const Cut& cut, Region& c
     const double sign = up ? 1 : -1;
     const Point seat = m.meet(up ? line.upperSeat : line.lowerSeat);
     const double inner = seat.y() - sign * cap.depth / std::cos(m.rib.lean);
-    const double width = cap.width * line.stretch + m.design.ribs.notchFit, halfCap = cap.width * line.stretch / 2;
+    const double width = cap.width * stretch + m.design.ribs.notchFit, halfCap = cap.width * stretch / 2;
     Notch notch{line.index, f, sign * (surfaceHeightAt(cut, f, seat.x()) - inner), cap.depth, width, {}, {}};
     notch.bottom = m.rib.frame.toChord({seat.x(), inner});
     const double low = std::min(inner, seat.y()), high = std::max(inner, seat.y());
@@ -223,10 +250,11 @@ void cutSlot(const Making& m, const SparLine& line, const Cut& cut, Region& cuts
   const Spar& spar = m.design.spars[static_cast<std::size_t>(line.index)];
   const bool above = spar.ribSlot == SlotFrom::above;
   const Point middle = m.meet(line.middle);
-  const double width = spar.sheet * line.stretch + m.design.ribs.notchFit, reach = m.rib.frame.chord;
+  const double stretch = m.stretch(line.sweep);
+  const double width = spar.sheet * stretch + m.design.ribs.notchFit, reach = m.rib.frame.chord;
   const double surface = surfaceHeightAt(cut, above ? Face::upper : Face::lower, middle.x());
   Slot slot{line.index, std::abs(surface - middle.y()), width, m.rib.frame.toChord(middle), {}};
-  const double half = spar.sheet * line.stretch / 2;
+  const double half = spar.sheet * stretch / 2;
   slot.shape = inRib(
       m, rectangle({middle.x() - half, m.meet(line.lowerSeat).y()}, {middle.x() + half, m.meet(line.upperSeat).y()}));
   const Point from(middle.x() - width / 2, above ? middle.y() : middle.y() - reach);
@@ -236,11 +264,13 @@ void cutSlot(const Making& m, const SparLine& line, const Cut& cut, Region& cuts
 }
 
 void cutPassing(const Making& m, const Passing& p, Region& cuts) {
-  const double t = m.rib.t();
+  const double t = m.meetsAt(p.middle);
   if (t < p.from - 1e-6 || t > p.to + 1e-6) return;
   const Point middle = m.meet(p.middle);
   const double share = p.to > p.from ? (t - p.from) / (p.to - p.from) : 0;
-  PassHole hole{p.what, m.rib.frame.toChord(middle), p.width, p.width, 0, 0};
+  const double sweep = std::atan2(p.middle.tip.x() - p.middle.root.x(), p.middle.span);
+  const double wide = m.rib.turn == 0 ? 1 : std::cos(sweep) * m.stretch(sweep);
+  PassHole hole{p.what, m.rib.frame.toChord(middle), p.width * wide, p.width, 0, 0};
   if (!p.round) hole.height = p.heightFrom + (p.heightTo - p.heightFrom) * share;
   hole.underTop = heightOf(m.rib.upper, hole.middle.x()) - hole.middle.y();
   hole.overBottom = hole.middle.y() - heightOf(m.rib.lower, hole.middle.x());
@@ -253,7 +283,7 @@ void cutPassing(const Making& m, const Passing& p, Region& cuts) {
     circle.reserve(static_cast<std::size_t>(sides));
     for (int i = 0; i < sides; ++i) {
       const double turn = 2 * std::numbers::pi * i / sides;
-      circle.push_back(middle + Point(std::cos(turn), std::sin(turn)) * (p.width / 2));
+      circle.push_back(middle + Point(std::cos(turn) * wide, std::sin(turn)) * radius);
     }
     cuts.push_back(inRib(m, circle));
   } else {
@@ -263,16 +293,47 @@ void cutPassing(const Making& m, const Passing& p, Region& cuts) {
   m.rib.passHoles.push_back(hole);
 }
 
+/// A rib that would run out over one of the panel's ends stops at the rib there.
+void cutAtEnds(const Making& m, Region& cuts) {
+  const double s = std::sin(m.rib.turn), far = 3 * m.rib.frame.chord, x0 = m.rib.frame.le.x();
+  if (s == 0) return;
+  const double low = m.design.ribs.rootThickness, high = m.loft.span() - m.design.ribs.tipThickness;
+  const double a = (low - m.rib.frame.t) / s, b = (high - m.rib.frame.t) / s; // along the rib
+  const double from = std::min(a, b), to = std::max(a, b);
+  if (from > 0) cuts.push_back(inRib(m, rectangle({x0 - far, -far}, {x0 + from, far})));
+  if (to < m.rib.frame.chord) cuts.push_back(inRib(m, rectangle({x0 + to, -far}, {x0 + far, far})));
+}
+
+/// Half-laps with every rib of another direction that it meets on the panel.
+void cutLaps(const Making& m, const Cut& cut, const std::vector<RibPlane>& others, bool fromAbove, Region& cuts) {
+  const double span = m.loft.span(), x0 = m.rib.frame.le.x(), far = m.rib.frame.chord;
+  for (const RibPlane& other : others) {
+    const double between = std::sin(m.rib.turn - other.turn);
+    if (std::abs(between) < 1e-3) continue;
+    // Both run on the plan from their noses (x, t) along (cos turn, sin turn).
+    const double dx = m.loft.frameAt(other.t).le.x() - x0, dt = other.t - m.rib.frame.t;
+    const double along = (dt * std::cos(other.turn) - dx * std::sin(other.turn)) / between;
+    const double t = m.rib.frame.t + along * std::sin(m.rib.turn), x = x0 + along;
+    if (along <= 0 || along >= far || t <= 0 || t >= span) continue;
+    const double top = surfaceHeightAt(cut, Face::upper, x), bottom = surfaceHeightAt(cut, Face::lower, x);
+    const double middle = (top + bottom) / 2, half = (other.thickness / std::abs(between) + m.design.ribs.notchFit) / 2;
+    cuts.push_back(inRib(m, fromAbove ? rectangle({x - half, middle}, {x + half, top + far})
+                                      : rectangle({x - half, bottom - far}, {x + half, middle})));
+    const Point end = m.rib.frame.toChord({x, middle});
+    m.rib.laps.push_back({end.x(), end.y(), 2 * half, fromAbove});
+  }
+}
+
 FaceRun runOf(const Making& m, Face f) {
-  const double edge = sheetEdgeAt(m.design, m.loft, f, m.rib.t());
+  const double edge = sheetEdgeAt(m.design, m.loft, f, m.sheetMeetsAt(f));
   const double sheet = edge > 0 ? lengthOf(headOf(m.face(f), placeOfFraction(edge))) : 0;
   const auto end = lastCrossing(m.face(f), m.x(trailingWidth(m.design)));
   return {sheet, end ? std::max(lengthOf(headOf(m.face(f), *end)) - sheet, 0.0) : 0};
 }
 
 Rib cutRib(const PanelBrief& d, const PanelLoft& loft, const std::vector<SparLine>& spars,
-           const std::vector<Passing>& passing, Rib rib) {
-  const Cut cut = rib.lean == 0 ? loft.cutAt(rib.frame.t) : loft.cutLeaning(rib.frame.t, rib.lean);
+           const std::vector<Passing>& passing, const std::vector<RibPlane>& crossed, Rib rib) {
+  const Cut cut = cutOf(loft, rib);
   rib.frame = cut.frame;
   rib.upper = inChordAxes(cut.frame, cut.upper);
   rib.lower = inChordAxes(cut.frame, cut.lower);
@@ -287,17 +348,19 @@ Rib cutRib(const PanelBrief& d, const PanelLoft& loft, const std::vector<SparLin
   Region cuts = leadingCut(m);
   add(cuts, trailingCut(m));
   for (const SparLine& line : spars) {
-    const double x = line.chordX(rib.frame);
+    const double x = sparOn(line, rib);
     rib.sparX.push_back(x);
     rib.sparDepth.push_back(heightOf(rib.upper, x) - heightOf(rib.lower, x));
-    if (!line.reaches(rib.t())) continue;
+    if (const double at = m.meetsAt(line.middle); !line.reaches(at) || at < -1e-6) continue;
     if (d.spars[static_cast<std::size_t>(line.index)].kind == SparKind::caps)
       cutNotches(m, line, cut, cuts);
     else
       cutSlot(m, line, cut, cuts);
   }
   for (const Passing& p : passing) cutPassing(m, p, cuts);
-  if (rib.kind == RibKind::riblet) cuts.push_back(slab(m, ribletEnd(d, spars, rib.frame), 2 * rib.frame.chord));
+  if (rib.kind == RibKind::riblet) cuts.push_back(slab(m, ribletEnd(d, spars, rib), 2 * rib.frame.chord));
+  cutAtEnds(m, cuts);
+  cutLaps(m, cut, crossed, rib.kind != RibKind::crossing, cuts);
   rib.wood = withoutDust(subtractFromWound(underCover(stretchesOf(m)), cuts), tolerance::dustArea);
   rib.cutArea = areaOf(rib.wood);
   rib.pieces = pieceCount(rib.wood);
@@ -309,57 +372,136 @@ Rib cutRib(const PanelBrief& d, const PanelLoft& loft, const std::vector<SparLin
 
 } // namespace
 
-double ribletEnd(const PanelBrief& d, const std::vector<SparLine>& spars, const ChordFrame& frame) {
-  if (d.riblets.to == SheetEdge::fraction) return d.riblets.fraction * frame.chord;
+Cut cutOf(const PanelLoft& loft, const Rib& rib) {
+  if (rib.turn != 0) return loft.cutTurned(rib.frame.t, rib.turn);
+  return rib.lean == 0 ? loft.cutAt(rib.frame.t) : loft.cutLeaning(rib.frame.t, rib.lean);
+}
+
+double sparOn(const SparLine& line, const Rib& rib) {
+  if (rib.turn == 0) return line.chordX(rib.frame);
+  const double k = std::tan(rib.turn), slope = (line.planTip - line.planRoot) / line.middle.span;
+  const double t = (rib.frame.t + k * (line.planRoot - rib.frame.le.x())) / (1 - k * slope);
+  const double x = line.planRoot + slope * t;
+  return (x - rib.frame.le.x()) / std::cos(rib.turn) / std::cos(rib.frame.washout);
+}
+
+double sparWidth(const Spar& spar, double share) {
+  if (spar.kind == SparKind::fullDepth) return spar.sheet;
+  return std::max(spar.top.fitted ? capAt(spar.top, share).width : 0,
+                  spar.bottom.fitted ? capAt(spar.bottom, share).width : 0);
+}
+
+Polyline seenFromAbove(const Rib& rib) {
+  const Box wood = boundsOf(rib.wood);
+  if (wood.empty()) return {};
+  const Point3 a = rib.inPanel({wood.low.x(), 0}), b = rib.inPanel({wood.high.x(), 0});
+  const auto [in, out] = rib.body();
+  const Point front(a.x(), rib.lean == 0 ? a.y() : rib.frame.t), back(b.x(), rib.lean == 0 ? b.y() : rib.frame.t);
+  const Point square(-std::sin(rib.turn), std::cos(rib.turn));
+  return {back + square * in, back + square * out, front + square * out, front + square * in};
+}
+
+RibPlanes ribPlanes(const PanelBrief& d, const PanelLoft& loft) {
+  const auto stations = ribStations(d.ribs, d.panel.span);
+  const double span = loft.span();
+  const ChordFrame root = loft.frameAt(0), tip = loft.frameAt(span);
+  constexpr double usual = 0.3; // of the chord: the line that stations are counted on where there is no spar
+  const double refRoot = planX(root, d.spars.empty() ? usual : d.spars.front().rootFraction),
+               refTip = planX(tip, d.spars.empty() ? usual : d.spars.front().tipFraction);
+  const double leSlope = (tip.le.x() - root.le.x()) / span, refSlope = (refTip - refRoot) / span;
+  double turn = 0;
+  switch (d.ribs.direction) {
+  case RibDirection::flight:
+    break;
+  case RibDirection::squareToLeadingEdge:
+    turn = -std::atan(leSlope);
+    break;
+  case RibDirection::squareToSpar:
+    turn = -std::atan(refSlope);
+    break;
+  case RibDirection::diagonal:
+    turn = degToRad(d.ribs.angleDeg);
+    break;
+  }
+  const auto plane = [&](double station, double by, double thickness) {
+    const double k = std::tan(by), x = refRoot + refSlope * station;
+    return RibPlane{station, (station + k * (root.le.x() - x)) / (1 - k * leSlope), by, thickness, 1};
+  };
+  RibPlanes out;
+  for (std::size_t i = 0; i < stations.size(); ++i) {
+    const bool end = i == 0 || i + 1 == stations.size();
+    const auto listed = [&](const std::vector<int>& numbers) {
+      return std::find(numbers.begin(), numbers.end(), static_cast<int>(i) + 1) != numbers.end();
+    };
+    const double single = listed(d.ribs.thick)      ? d.ribs.thickThickness
+                          : i == 0                  ? d.ribs.rootThickness
+                          : i + 1 < stations.size() ? d.ribs.thickness
+                                                    : d.ribs.tipThickness;
+    out.ribs.push_back(plane(std::clamp(stations[i], 0.0, span), end ? 0 : turn, single));
+    if (listed(d.ribs.doubled)) out.ribs.back().layers = 2, out.ribs.back().thickness *= 2;
+    if (d.ribs.crossing && turn != 0 && i > 0)
+      out.crossing.push_back(plane((stations[i - 1] + stations[i]) / 2, -turn, d.ribs.thickness));
+  }
+  return out;
+}
+
+double ribletEnd(const PanelBrief& d, const std::vector<SparLine>& spars, const Rib& rib) {
+  if (d.riblets.to == SheetEdge::fraction) return d.riblets.fraction * rib.frame.chord;
   const auto k = static_cast<std::size_t>(d.riblets.spar - 1);
   const Spar& spar = d.spars[k];
   const SparLine& line = spars[k];
-  const double along = line.share(frame.t);
-  const double wide = spar.kind == SparKind::fullDepth
-                          ? spar.sheet
-                          : std::max(spar.top.fitted ? capAt(spar.top, along).width : 0,
-                                     spar.bottom.fitted ? capAt(spar.bottom, along).width : 0);
-  return line.chordX(frame) - wide / 2 * line.stretch;
+  return sparOn(line, rib) - sparWidth(spar, line.share(rib.t())) / 2 / std::cos(rib.turn + line.sweep);
+}
+
+/// Those that crossing ribs are lapped with: the end ribs are not, they butt against them.
+static std::vector<RibPlane> innerPlanes(const RibPlanes& planes) {
+  return {planes.ribs.begin() + 1, planes.ribs.end() - 1};
 }
 
 std::vector<Rib> cutRiblets(const PanelBrief& d, const PanelLoft& loft, const std::vector<SparLine>& spars,
                             const std::vector<Rib>& ribs, const std::vector<Passing>& passing) {
+  const RibPlanes planes = ribPlanes(d, loft);
   std::vector<Rib> out;
-  out.reserve(ribs.size() * static_cast<std::size_t>(d.riblets.inBay));
-  for (std::size_t i = 0; i + 1 < ribs.size(); ++i)
+  out.reserve(ribs.size() * static_cast<std::size_t>(d.riblets.inBay + 1));
+  for (std::size_t i = 0; i + 1 < ribs.size(); ++i) {
     for (int k = 1; k <= d.riblets.inBay; ++k) {
       Rib rib;
       rib.number = ribs[i].number;
       rib.bay = k;
       rib.kind = RibKind::riblet;
       rib.thickness = d.riblets.thickness;
-      rib.frame.t = ribs[i].t() + (ribs[i + 1].t() - ribs[i].t()) * k / (d.riblets.inBay + 1);
-      out.push_back(cutRib(d, loft, spars, passing, std::move(rib)));
+      rib.station = rib.frame.t = ribs[i].t() + (ribs[i + 1].t() - ribs[i].t()) * k / (d.riblets.inBay + 1);
+      out.push_back(cutRib(d, loft, spars, passing, {}, std::move(rib)));
     }
+    if (i >= planes.crossing.size()) continue;
+    const RibPlane& plane = planes.crossing[i];
+    Rib rib;
+    rib.number = ribs[i].number;
+    rib.kind = RibKind::crossing;
+    rib.thickness = plane.thickness;
+    rib.station = plane.station, rib.frame.t = plane.t, rib.turn = plane.turn;
+    out.push_back(cutRib(d, loft, spars, passing, innerPlanes(planes), std::move(rib)));
+  }
   return out;
 }
 
 std::vector<Rib> cutRibs(const PanelBrief& d, const PanelLoft& loft, const std::vector<SparLine>& spars,
                          const std::vector<Passing>& passing) {
-  const auto stations = ribStations(d.ribs, d.panel.span);
+  const RibPlanes planes = ribPlanes(d, loft);
   std::vector<Rib> ribs;
-  ribs.reserve(stations.size());
-  for (std::size_t i = 0; i < stations.size(); ++i) {
+  ribs.reserve(planes.ribs.size());
+  for (std::size_t i = 0; i < planes.ribs.size(); ++i) {
     Rib rib;
     rib.number = d.firstRib + static_cast<int>(i);
-    rib.kind = i == 0 ? RibKind::root : i + 1 == stations.size() ? RibKind::tip : RibKind::main;
-    rib.thickness = rib.kind == RibKind::root  ? d.ribs.rootThickness
-                    : rib.kind == RibKind::tip ? d.ribs.tipThickness
-                                               : d.ribs.thickness;
-    const auto listed = [&](const std::vector<int>& numbers) {
-      return std::find(numbers.begin(), numbers.end(), static_cast<int>(i) + 1) != numbers.end();
-    };
+    rib.kind = i == 0 ? RibKind::root : i + 1 == planes.ribs.size() ? RibKind::tip : RibKind::main;
+    rib.thickness = planes.ribs[i].thickness, rib.layers = planes.ribs[i].layers;
+    rib.thick = std::find(d.ribs.thick.begin(), d.ribs.thick.end(), static_cast<int>(i) + 1) != d.ribs.thick.end();
     if (rib.kind == RibKind::root && d.join.rootLeans) rib.lean = d.fold;
+    rib.shared = rib.kind == RibKind::root && d.innermost() && d.join.sparsThere == SparsThere::through;
     if (rib.kind == RibKind::tip && d.beyond && d.beyond->rootLeans) rib.lean = -d.foldBeyond;
-    if (listed(d.ribs.thick)) rib.thick = true, rib.thickness = d.ribs.thickThickness;
-    if (listed(d.ribs.doubled)) rib.layers = 2, rib.thickness *= 2;
-    rib.frame.t = std::clamp(stations[i], 0.0, loft.span());
-    ribs.push_back(cutRib(d, loft, spars, passing, std::move(rib)));
+    rib.station = planes.ribs[i].station, rib.frame.t = planes.ribs[i].t, rib.turn = planes.ribs[i].turn;
+    ribs.push_back(cutRib(d, loft, spars, passing, rib.kind == RibKind::main ? planes.crossing : std::vector<RibPlane>{},
+                          std::move(rib)));
   }
   return ribs;
 }
@@ -391,9 +533,10 @@ Polyline fullDepthSparOutline(const Spar& spar, const SparLine& line, const std:
   edge.push_back(put(slotted, 0));
   for (const Rib& rib : ribs) {
     if (!line.reaches(rib.t())) continue;
-    const double from = rib.kind == RibKind::root ? 0 : rib.kind == RibKind::tip ? -rib.thickness : -rib.thickness / 2;
-    const double a = std::max(rib.t() + from - fit / 2, 0.0),
-                 b = std::min(rib.t() + from + rib.thickness + fit / 2, line.end);
+    const auto [in, out] = rib.body();
+    const double square = std::cos(line.sweep) / std::cos(rib.turn + line.sweep); // the rib's width along the span
+    const double a = std::max(rib.t() + in * square - fit / 2, 0.0),
+                 b = std::min(rib.t() + out * square + fit / 2, line.end);
     edge.push_back(put(slotted, a));
     edge.push_back(put(line.middle, a));
     edge.push_back(put(line.middle, b));

@@ -10,7 +10,16 @@
 
 namespace eup {
 
-enum class RibKind { root, main, tip, riblet };
+enum class RibKind { root, main, tip, riblet, crossing };
+
+/// Where a rib stands: an upright plane through a place of the leading edge, or one that leans at an end.
+struct RibPlane {
+  double station = 0; ///< mm of the panel's span, where it crosses the first spar's line
+  double t = 0;       ///< and where its nose is
+  double turn = 0;    ///< rad out of the flight's direction, tail outwards
+  double thickness = 2; ///< of all its layers
+  int layers = 1;
+};
 
 struct Notch {
   int spar = 0; ///< index in PanelDesign::spars
@@ -33,7 +42,7 @@ struct Slot {
 
 /// What runs through ribs: a joiner's sleeve, a pin, a brace. It is cut out upright, in the rib's plane.
 struct Passing {
-  enum class What { joiner, pin, brace } what = What::joiner;
+  enum class What { joiner, pin, brace, rod } what = What::joiner;
   StraightLine middle;     ///< in panel axes
   double from = 0, to = 0; ///< mm of the panel's span: ribs there are cut, both ends in it
   bool round = true;
@@ -50,6 +59,14 @@ struct PassHole {
   double overBottom = 0; ///< and up from the lower one
 };
 
+/// Where a turned rib crosses one of the others: both are slotted half way, one from above, one from below.
+struct Lap {
+  double x = 0;      ///< from the nose along the chord line
+  double middle = 0; ///< over the chord line: where the slot ends
+  double width = 0;
+  bool fromAbove = true;
+};
+
 struct FaceRun {
   double sheetArc = 0; ///< along the bare surface, nose to sheet edge
   double capArc = 0;   ///< along the bare surface, sheet edge to the front of the trailing edge stock
@@ -63,6 +80,9 @@ struct Rib {
   double thickness = 2; ///< of all its layers
   double lean = 0;      ///< rad, outwards at the top: its plane is that of the join
   int layers = 1;       ///< two for a doubled rib
+  double turn = 0;      ///< rad, out of the flight's direction, tail outwards: it stands upright then
+  double station = 0;   ///< mm of the panel's span, where it crosses the first spar's line
+  bool shared = false;  ///< a root rib that both hands have in common, where the spars run through
   ChordFrame frame;
   Polyline upper, lower; ///< bare surfaces, chord axes, nose to tail
   Polyline bare;         ///< closed outline of them
@@ -71,6 +91,7 @@ struct Rib {
   std::vector<Notch> notches;
   std::vector<Slot> slots;
   std::vector<PassHole> passHoles;
+  std::vector<Lap> laps;
   std::vector<double> sparX;     ///< each spar's centre line from the nose along the chord line
   std::vector<double> sparDepth; ///< the bare section's depth there, square to the chord line
   FaceRun upperRun, lowerRun;
@@ -78,25 +99,51 @@ struct Rib {
   int pieces = 1;
   std::vector<ThinPlace> thin; ///< in chord axes
 
-  double t() const { return frame.t; }
+  double t() const { return station; }
   /// A place of the rib in its panel: aft, outwards, up.
   Point3 inPanel(const Point& chordAxes) const {
     const Point p = frame.fromChord(chordAxes);
-    return {p.x(), frame.t + p.y() * std::sin(lean), p.y() * std::cos(lean)};
+    const double along = p.x() - frame.le.x();
+    return {frame.le.x() + along * std::cos(turn), frame.t + along * std::sin(turn) + p.y() * std::sin(lean),
+            p.y() * std::cos(lean)};
   }
   /// "R4"; the second riblet of the bay beyond it is "R4.2".
-  std::string name() const { return "R" + std::to_string(number) + (bay > 0 ? "." + std::to_string(bay) : ""); }
+  std::string name() const {
+    return "R" + std::to_string(number) +
+           (kind == RibKind::crossing ? "x" : bay > 0 ? "." + std::to_string(bay) : "");
+  }
+  /// How far its body reaches from its plane, square to it, inwards (negative) and outwards.
+  std::pair<double, double> body() const {
+    const double from = kind == RibKind::root && !shared ? 0 : kind == RibKind::tip ? -thickness : -thickness / 2;
+    return {from, from + thickness};
+  }
 };
+
+/// The planes of the panel's ribs, and of those that cross them: one in every bay.
+struct RibPlanes {
+  std::vector<RibPlane> ribs, crossing;
+};
+RibPlanes ribPlanes(const PanelBrief& design, const PanelLoft& loft);
 
 /// Cuts every rib of the design. Each outline is that of the plane at its station; the root rib's body lies outboard of
 /// it, the tip rib's inboard, the others' half and half.
 std::vector<Rib> cutRibs(const PanelBrief& design, const PanelLoft& loft, const std::vector<SparLine>& spars,
                          const std::vector<Passing>& passing);
-/// The riblets of every bay, from the root outwards: numbered by the rib inside them.
+/// The riblets and the crossing rib of every bay, from the root outwards: numbered by the rib inside them.
 std::vector<Rib> cutRiblets(const PanelBrief& design, const PanelLoft& loft, const std::vector<SparLine>& spars,
                             const std::vector<Rib>& ribs, const std::vector<Passing>& passing);
 /// Where a riblet ends at t, along the chord line from the nose.
-double ribletEnd(const PanelBrief& design, const std::vector<SparLine>& spars, const ChordFrame& frame);
+double ribletEnd(const PanelBrief& design, const std::vector<SparLine>& spars, const Rib& rib);
+
+/// The panel cut by the rib's plane, in that plane.
+Cut cutOf(const PanelLoft& loft, const Rib& rib);
+
+/// Where a spar's line on the plan crosses a rib, from the rib's nose along its chord line.
+double sparOn(const SparLine& line, const Rib& rib);
+/// The widest that a spar's wood is, square to it, so far along its own run.
+double sparWidth(const Spar& spar, double share);
+/// A rib's wood seen from above: four corners, (aft, along the span) in the panel. Empty without wood.
+Polyline seenFromAbove(const Rib& rib);
 
 /// Shapes that lie against a rib, for drawing it in place, chord axes.
 struct Beside {

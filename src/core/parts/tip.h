@@ -22,6 +22,7 @@ struct TipRest {
 struct TipShape {
   Polyline edge;                    ///< outermost edge from LE to TE; empty for a plate
   Polyline inner;                   ///< of an outline's pieces or a bow: its inner edge
+  Polyline form;                    ///< what a bow's innermost strip is bent round: `inner`, bent further by what springs back
   Polyline plate;                   ///< closed, chord axes of the tip rib
   double reach = 0;                 ///< mm beyond the tip rib
   double area = 0;                  ///< mm², of the plan, beyond the rib
@@ -30,7 +31,12 @@ struct TipShape {
   std::vector<TipRest> rests; ///< of an outline or a bow
 };
 
-/// The outline is two quarters of ellipses that meet where it reaches farthest. Nothing for a square tip.
+/// The line bent further everywhere, so that it is as given once `share` of its bend has sprung back; lengths along it
+/// stay. It is fixed where it reaches farthest (y). 0 <= share < 1.
+Polyline overBent(const Polyline& line, double share);
+
+/// The outline is two quarters of ellipses that meet where it reaches farthest, or a straight end with two quarters of
+/// circles. Nothing for a square tip.
 std::optional<TipShape> tipShape(const PanelBrief& design, const PanelLoft& loft);
 
 } // namespace eup

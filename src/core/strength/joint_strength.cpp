@@ -46,20 +46,29 @@ double socketLoad(double moment, double shear, double length) {
   return 6 * moment / (length * length) - 2 * shear / length;
 }
 
-JoinStrength joinStrength(const PanelBrief& d, const SpanLoad& load, const std::optional<BracePlates>& brace,
-                          double rodReach) {
+double plateStiffness(const Join& join, double depth) {
+  const Material* found = findMaterial(join.braceMaterial);
+  const Material& m = found ? *found : shippedMaterials().front();
+  const int plates = join.braceSide == BraceSide::both ? 2 : 1;
+  return plates * m.modulus * join.braceThickness * std::pow(std::max(depth, 0.0), 3) / 12;
+}
+
+JoinStrength joinStrength(const PanelBrief& d, const Join& join, const SpanLoad& load,
+                          const std::optional<BracePlates>& brace, double share, double rodReach) {
   JoinStrength out;
   out.moment = load.moment(d.inboard);
   out.shear = load.shear(d.inboard);
   if (brace && brace->depth > 0 && brace->leg > 0 && brace->height > 0) {
-    const int plates = d.join.braceSide == BraceSide::both ? 2 : 1;
-    out.braceStress = plateStress(out.moment, d.join.braceThickness, brace->depth, plates);
-    out.braceReserve = reserveOf(weaker(d.join.braceMaterial), out.braceStress);
-    out.glueStress = glueShear(out.moment / plates, out.shear / plates, brace->leg, brace->height);
+    const int plates = join.braceSide == BraceSide::both ? 2 : 1;
+    const double moment = share * out.moment, each = share / plates;
+    out.braceShare = share;
+    out.braceStress = plateStress(moment, join.braceThickness, brace->depth, plates);
+    out.braceReserve = reserveOf(weaker(join.braceMaterial), out.braceStress);
+    out.glueStress = glueShear(each * out.moment, each * out.shear, brace->leg, brace->height);
     out.glueReserve = reserveOf(woodShear, out.glueStress);
-    out.gluedLeg = legFor(2, out.moment / plates, out.shear / plates, brace->height);
+    out.gluedLeg = legFor(2, each * out.moment, each * out.shear, brace->height);
   }
-  const Joiner& j = d.join.joiner;
+  const Joiner& j = join.joiner;
   if (j.fitted && rodReach > 0 && j.bore < j.diameter) {
     out.rodStress = tubeStress(out.moment, j.diameter, j.bore);
     out.rodReserve = reserveOf(weaker(j.material), out.rodStress);

@@ -25,6 +25,7 @@ inline constexpr double woodShear = 2.1;
 
 struct JoinStrength {
   double moment = 0, shear = 0; ///< at the join, from all outside it
+  double braceShare = 1;        ///< of the moment
   double braceStress = 0, braceReserve = 0;
   double glueStress = 0, glueReserve = 0; ///< over the shorter leg
   double gluedLeg = 0;                    ///< mm of leg that would do for a reserve of 2
@@ -37,8 +38,12 @@ struct BracePlates {
   double depth = 0, leg = 0, height = 0;
 };
 
-/// Of the join at the panel's root, under the load of all that lies outside it.
-JoinStrength joinStrength(const PanelBrief& design, const SpanLoad& load, const std::optional<BracePlates>& brace,
-                          double rodReach);
+/// How stiff a join's brace is in bending, N mm²: all its plates, E t h³ ÷ 12. Braces share the moment by it.
+double plateStiffness(const Join& join, double depth);
+
+/// Of the join at the panel's root, under the load of all that lies outside it. The brace that `join` names takes
+/// `share` of it.
+JoinStrength joinStrength(const PanelBrief& design, const Join& join, const SpanLoad& load,
+                          const std::optional<BracePlates>& brace, double share, double rodReach);
 
 } // namespace eup

@@ -13,10 +13,10 @@ const Material& materialOf(const std::string& key) {
   return found ? *found : shippedMaterials().front();
 }
 
-/// The cap's upper or lower material; a sheet spar has one for both.
-const Material& faceMaterial(const Spar& s, Face f) {
+/// The cap's upper or lower material so far along the spar; a sheet spar has one for both.
+const Material& faceMaterial(const Spar& s, Face f, double share) {
   if (s.kind == SparKind::fullDepth) return materialOf(s.sheetMaterial);
-  return materialOf((f == Face::upper ? s.top : s.bottom).material);
+  return materialOf(capAt(f == Face::upper ? s.top : s.bottom, share).material);
 }
 
 /// Wood at the outer face above and below? A spar with one cap has but one.
@@ -24,9 +24,10 @@ bool has(const Spar& s, Face f) {
   return s.kind == SparKind::fullDepth || (f == Face::upper ? s.top : s.bottom).fitted;
 }
 
-std::optional<CapStress> capStress(const Spar& spar, const SparSection& section, double moment, Face f) {
+std::optional<CapStress> capStress(const Spar& spar, const SparSection& section, double share, double moment,
+                                    Face f) {
   if (!has(spar, f) || section.bent.empty()) return std::nullopt;
-  const Material& m = faceMaterial(spar, f);
+  const Material& m = faceMaterial(spar, f, share);
   CapStress c;
   const double outer = f == Face::upper ? section.upperOuter : section.lowerOuter;
   c.stress = section.bent.stress(moment, outer, m.modulus);
@@ -64,8 +65,8 @@ SparSection sparSection(const Spar& spar, const SparLine& line, double t) {
   if (!line.reaches(t)) return s;
   const double top = line.upperSeat.at(t).y(), bottom = line.lowerSeat.at(t).y();
   std::vector<Fibre> fibres;
-  s.upperModulus = faceMaterial(spar, Face::upper).modulus;
-  s.lowerModulus = faceMaterial(spar, Face::lower).modulus;
+  s.upperModulus = faceMaterial(spar, Face::upper, line.share(t)).modulus;
+  s.lowerModulus = faceMaterial(spar, Face::lower, line.share(t)).modulus;
   if (spar.kind == SparKind::fullDepth) {
     // At every rib half of the depth is slotted away; the half that is left carries.
     const double mid = line.middle.at(t).y();
@@ -127,8 +128,9 @@ Strength strengthOf(const PanelBrief& d, const std::vector<SparLine>& lines, con
       const Spar& spar = d.spars[static_cast<std::size_t>(lines[i].index)];
       SparStrength& s = out.spars[i];
       const double share = sections[i].bent.stiffness / sum;
-      const auto upper = capStress(spar, sections[i], moment * share, Face::upper);
-      const auto lower = capStress(spar, sections[i], moment * share, Face::lower);
+      const double along = lines[i].share(t);
+      const auto upper = capStress(spar, sections[i], along, moment * share, Face::upper);
+      const auto lower = capStress(spar, sections[i], along, moment * share, Face::lower);
       if (k == 0) {
         s.share = share, s.moment = moment * share, s.upper = upper, s.lower = lower;
         const auto root = capMiddles(spar, lines[i], 0), tip = capMiddles(spar, lines[i], lines[i].end);

@@ -13,33 +13,39 @@ std::string labelOf(const std::string& material) {
   return m ? m->label : material;
 }
 
-void braceStrengthFigures(const TruePanel& w, FigureList& out) {
-  if (!w.join.brace || w.joinStrength.braceStress <= 0) return;
-  const Brace& b = *w.join.brace;
-  const Join& j = w.design.join;
-  const JoinStrength& s = w.joinStrength;
+void braceStrengthFigures(const TruePanel& w, const std::optional<Brace>& brace, const Join& j, const JoinStrength& s,
+                          bool second, FigureList& out) {
+  if (!brace || s.braceStress <= 0) return;
+  const Brace& b = *brace;
+  const auto key = [&](const char* what) { return std::string(second ? "brace2." : "brace.") + what; };
+  const auto label = [&](const char* words) { return std::string(second ? "Second brace: " : "") + words; };
+  const auto decision = [&](const char* first, const char* other) {
+    return second ? std::string("brace2.") + other : std::string("join.") + first;
+  };
   const int plates = j.braceSide == BraceSide::both ? 2 : 1;
-  const std::vector<std::string> from{"join.braceThickness", "join.braceMaterial", "join.braceSide",
-                                      "flying.loadFactor", "flying.mass"};
-  out.add({"brace.stress", "Brace stress", s.braceStress, Quantity::stress, Stage::joins,
-           "at its edges, at the join; the brace alone carries the bending there",
+  const std::vector<std::string> from{decision("braceThickness", "thickness"), decision("braceMaterial", "material"),
+                                      decision("braceSide", "side"), "flying.loadFactor", "flying.mass"};
+  out.add({key("stress"), label("Brace stress"), s.braceStress, Quantity::stress, Stage::joins,
+           w.join.second ? "at its edges, at the join; the braces carry the bending there, each by its stiffness"
+                         : "at its edges, at the join; the brace alone carries the bending there",
            "6 M ÷ (n t h²), n plates of thickness t and depth h",
-           fmt::format("6 × {:.0f} N·mm ÷ ({} × {} × ({})²) = {:.1f} MPa", s.moment, plates, out.len(j.braceThickness),
+           fmt::format("6 × {:.0f} N·mm ÷ ({} × {} × ({})²) = {:.1f} MPa", s.braceShare * s.moment, plates, out.len(j.braceThickness),
                        out.len(b.depthRoot), s.braceStress),
            bendingTheory, from});
   const Material* m = findMaterial(j.braceMaterial);
-  out.add({"brace.reserve", "Brace reserve", s.braceReserve, Quantity::ratio, Stage::joins, "at the join",
+  out.add({key("reserve"), label("Brace reserve"), s.braceReserve, Quantity::ratio, Stage::joins, "at the join",
            "strength ÷ stress",
            fmt::format("{:.1f} MPa ({}) ÷ {:.1f} MPa = {:.2f}", s.braceReserve * s.braceStress,
                        labelOf(j.braceMaterial), s.braceStress, s.braceReserve),
            m ? m->source : "", from, true});
-  const std::vector<std::string> glue{"join.braceToRib", "join.braceSide", "flying.loadFactor", "flying.mass"};
-  out.add({"brace.glue", "Glue reserve of a leg", s.glueReserve, Quantity::ratio, Stage::joins,
+  const std::vector<std::string> glue{decision("braceToRib", "toRib"), decision("braceSide", "side"),
+                                      "flying.loadFactor", "flying.mass"};
+  out.add({key("glue"), label("Glue reserve of a leg"), s.glueReserve, Quantity::ratio, Stage::joins,
            "the shorter leg, glued over its whole face to spar and webs",
            "shear strength of balsa ÷ (M r ÷ Ip + V ÷ A) over the glued face",
            fmt::format("{:.1f} MPa ÷ {:.3f} MPa = {:.2f}", woodShear, s.glueStress, s.glueReserve),
            "eccentrically loaded joint; the wood beside the glue shears first: USDA Wood Handbook, from memory", glue});
-  out.add({"brace.gluedLeg", "Glued leg for reserve 2", s.gluedLeg, Quantity::length, Stage::joins,
+  out.add({key("gluedLeg"), label("Glued leg for reserve 2"), s.gluedLeg, Quantity::length, Stage::joins,
            "each leg, at least, from the join", "the length at which that reserve is 2",
            fmt::format("as decided {}", out.len(std::min(b.outer.length, b.inner.length))),
            "eccentrically loaded joint", glue, true});
@@ -124,7 +130,11 @@ void holeFigures(const TruePanel& w, FigureList& out) {
     for (std::size_t i = 0; i < rib.passHoles.size(); ++i) {
       const PassHole& h = rib.passHoles[i];
       const bool brace = h.what == Passing::What::brace;
-      const char* what = brace ? "Brace slot" : h.what == Passing::What::pin ? "Pin hole" : "Joiner hole";
+      const bool rod = h.what == Passing::What::rod;
+      const char* what = brace                             ? "Brace slot"
+                         : rod                             ? "Jig rod's hole"
+                         : h.what == Passing::What::pin ? "Pin hole"
+                                                           : "Joiner hole";
       const std::string where =
           brace ? fmt::format("{}, its middle from the nose; {} wide, {} high", rib.name(), out.len(h.width),
                               out.len(h.height))
@@ -138,7 +148,7 @@ void holeFigures(const TruePanel& w, FigureList& out) {
                "along the chord line to its middle",
                fmt::format("{:.2f} % of the chord", 100 * h.middle.x() / rib.frame.chord),
                planeGeometry,
-               {brace ? "join.braceSlots" : "joiner.fraction"},
+               {brace ? "join.braceSlots" : rod ? "join.rodFront" : "joiner.fraction"},
                true,
                rib.number});
       out.add(
@@ -148,10 +158,10 @@ void holeFigures(const TruePanel& w, FigureList& out) {
            Quantity::length,
            Stage::ribs,
            fmt::format("{}, bare section to its middle, square to the chord line", rib.name()),
-           brace ? "half way between the caps" : "where the straight joiner goes through",
+           brace ? "half way between the caps" : rod ? "where the straight rod goes through" : "where the straight joiner goes through",
            fmt::format("{} over the underside, {} over the chord line", out.len(h.overBottom), out.len(h.middle.y())),
            ruledLoft,
-           {brace ? "join.braceSlots" : "joiner.along"},
+           {brace ? "join.braceSlots" : rod ? "join.rods" : "joiner.along"},
            true,
            rib.number});
     }
@@ -189,7 +199,9 @@ void gapFigures(const TruePanel& w, FigureList& out) {
 } // namespace
 
 void joinerFigures(const TruePanel& w, FigureList& out) {
-  braceStrengthFigures(w, out);
+  braceStrengthFigures(w, w.join.brace, w.design.join, w.joinStrength, false, out);
+  if (w.join.second)
+    braceStrengthFigures(w, w.join.second, withSecondBrace(w.design.join), w.secondStrength, true, out);
   rodFigures(w, out);
   holeFigures(w, out);
   gapFigures(w, out);

@@ -1,7 +1,9 @@
 // Figures of the centre join and of setting up.
 #include "core/joins/end_cut.h"
+#include "core/joins/joiner.h"
 #include "core/joins/packing.h"
 #include "core/work/report_parts.h"
+#include <Eigen/Geometry>
 #include <fmt/format.h>
 
 namespace eup {
@@ -19,34 +21,63 @@ const char* underWhat(BlockAt at) {
   return "";
 }
 
-void braceFigures(const TruePanel& w, FigureList& out) {
-  if (!w.join.brace) return;
-  const Brace& b = *w.join.brace;
+/// One of a join's braces, and what its figures are called.
+struct BraceToTell {
+  const Brace& brace;
+  const Join& join; ///< with this brace in the first one's place
+  bool second;
+  std::string key(const char* what) const { return std::string(second ? "brace2." : "brace.") + what; }
+  std::string label(std::string words) const { return (second ? "Second brace: " : "") + std::move(words); }
+  std::string decision(const char* first, const char* other) const {
+    return second ? std::string("brace2.") + other : std::string("join.") + first;
+  }
+};
+
+void bendFigures(const TruePanel& w, const BraceToTell& of, FigureList& out) {
+  const Brace& b = of.brace;
   const SparLine& line = w.spars[static_cast<std::size_t>(b.spar)];
   const std::string path = fmt::format("spars.{}", b.spar);
   const std::string name = w.design.spars[static_cast<std::size_t>(b.spar)].name;
   const bool centre = w.join.centre;
-  const std::vector<std::string> from{"join.dihedral.rise", "join.dihedral.angle", path + ".rootFraction",
-                                      path + ".tipFraction", "panel.tipSetback"};
-  out.add({"brace.bend", "Brace bend", b.bend, Quantity::angle, Stage::joins,
-           fmt::format("between the two legs, in the flat brace on the {}", name),
-           centre ? "acos(cos²Λ cos 2Γ − sin²Λ), Λ the spar's sweep"
-                  : "acos(u₁ · u₂), u = (sin Λ, cos Λ cos Γ, cos Λ sin Γ) of the spar in each panel",
-           centre ? fmt::format("acos(cos²{0} × cos {1} − sin²{0}) = {2}", out.deg(line.sweep),
-                                out.deg(2 * w.join.gamma), out.deg(b.bend))
-                  : fmt::format("Λ {} and Γ {} outside, Γ {} inside: {}", out.deg(line.sweep), out.deg(w.join.gamma),
-                                out.deg(w.join.gamma - 2 * w.join.fold), out.deg(b.bend)),
-           "angle between the two spar directions", from, true});
-  out.add({"brace.lean", "Brace leans", b.lean, Quantity::angle, Stage::joins,
-           "out of the vertical, for a flat brace that holds both spar lines",
-           centre ? "atan(tan Λ ÷ sin Γ)" : "of the plane through both spar directions",
-           centre ? fmt::format("atan(tan {} ÷ sin {}) = {}", out.deg(std::abs(line.sweep)), out.deg(w.join.gamma),
-                                out.deg(b.lean))
-                  : fmt::format("= {}", out.deg(b.lean)),
-           "solid geometry", from});
+  const std::vector<std::string> from{"join.dihedral.rise",
+                                      "join.dihedral.angle",
+                                      path + ".rootFraction",
+                                      path + ".tipFraction",
+                                      "panel.tipSetback",
+                                      of.decision("braceForm", "form")};
+  if (b.folded) {
+    out.add({of.key("bend"), of.label("Brace bend, flat"), b.bend, Quantity::angle, Stage::joins,
+             fmt::format("between its legs as it is cut from the sheet, for the {}", name),
+             centre ? "2 atan(tan Γ ÷ cos Λ)" : "180° less both legs' angles to the fold line",
+             centre ? fmt::format("2 × atan(tan {} ÷ cos {}) = {}", out.deg(w.join.gamma), out.deg(line.sweep),
+                                  out.deg(b.bend))
+                    : fmt::format("= {}", out.deg(b.bend)),
+             "each leg lies in the upright plane of its spar; they meet in the fold", from, true});
+    out.add({of.key("turn"), of.label("Brace folded by"), b.turn, Quantity::angle, Stage::joins,
+             "along the upright line at the join: laminate it over a block with this angle, or bend it wet",
+             "angle between the two legs' planes", fmt::format("the {} sweeps {}", name, out.deg(line.sweep)),
+             "solid geometry", from, true});
+  } else {
+    out.add({of.key("bend"), of.label("Brace bend"), b.bend, Quantity::angle, Stage::joins,
+             fmt::format("between the two legs, in the flat brace on the {}", name),
+             centre ? "acos(cos²Λ cos 2Γ − sin²Λ), Λ the spar's sweep"
+                    : "acos(u₁ · u₂), u = (sin Λ, cos Λ cos Γ, cos Λ sin Γ) of the spar in each panel",
+             centre ? fmt::format("acos(cos²{0} × cos {1} − sin²{0}) = {2}", out.deg(line.sweep),
+                                  out.deg(2 * w.join.gamma), out.deg(b.bend))
+                    : fmt::format("Λ {} and Γ {} outside, Γ {} inside: {}", out.deg(line.sweep),
+                                  out.deg(w.join.gamma), out.deg(w.join.gamma - 2 * w.join.fold), out.deg(b.bend)),
+             "angle between the two spar directions", from, true});
+    out.add({of.key("lean"), of.label("Brace leans"), b.lean, Quantity::angle, Stage::joins,
+             "out of the vertical, for a flat brace that holds both spar lines",
+             centre ? "atan(tan Λ ÷ sin Γ)" : "of the plane through both spar directions",
+             centre ? fmt::format("atan(tan {} ÷ sin {}) = {}", out.deg(std::abs(line.sweep)), out.deg(w.join.gamma),
+                                  out.deg(b.lean))
+                    : fmt::format("= {}", out.deg(b.lean)),
+             "solid geometry", from});
+  }
   const auto capBend = [&](const char* key, const char* label, double bend, const StraightLine& cap) {
     out.add(
-        {key, label, bend, Quantity::angle, Stage::joins,
+        {of.key(key), of.label(label), bend, Quantity::angle, Stage::joins,
          fmt::format("between the caps of the {} that meet there", name),
          centre ? "angle between the cap's own line and its mirror image"
                 : "angle between the caps' own lines of the two panels",
@@ -56,11 +87,18 @@ void braceFigures(const TruePanel& w, FigureList& out) {
          "brace for it",
          from});
   };
-  capBend("brace.capTop", "Upper cap bends", b.capTopBend, line.upperSeat);
-  capBend("brace.capBottom", "Lower cap bends", b.capBottomBend, line.lowerSeat);
+  capBend("capTop", "Upper cap bends", b.capTopBend, line.upperSeat);
+  capBend("capBottom", "Lower cap bends", b.capBottomBend, line.lowerSeat);
+}
+
+void legFigures(const TruePanel& w, const BraceToTell& of, FigureList& out) {
+  const Brace& b = of.brace;
+  const std::string path = fmt::format("spars.{}", b.spar), toRib = of.decision("braceToRib", "toRib");
+  const std::string name = w.design.spars[static_cast<std::size_t>(b.spar)].name;
+  const bool centre = w.join.centre, faces = of.join.braceOver == BraceOver::faces;
   const auto leg = [&](const char* key, std::string label, const BraceLeg& l) {
-    out.add({key,
-             std::move(label),
+    out.add({of.key(key),
+             of.label(std::move(label)),
              l.length,
              Quantity::length,
              Stage::joins,
@@ -68,27 +106,92 @@ void braceFigures(const TruePanel& w, FigureList& out) {
              "way from the join to that rib ÷ cos Λ",
              fmt::format("= {}", out.len(l.length)),
              planeGeometry,
-             {"join.braceToRib"},
+             {toRib},
              true});
   };
-  leg("brace.leg", centre ? "Brace leg" : "Brace leg outwards", b.outer);
-  if (!centre) leg("brace.legInside", "Brace leg inwards", b.inner);
+  leg("leg", centre ? "Brace leg" : "Brace leg outwards", b.outer);
+  if (!centre) leg("legInside", "Brace leg inwards", b.inner);
   const auto depth = [&](const char* key, std::string label, double value) {
-    out.add({key,
-             std::move(label),
+    out.add({of.key(key),
+             of.label(std::move(label)),
              value,
              Quantity::length,
              Stage::joins,
-             w.design.join.braceOver == BraceOver::faces ? "over the spar's faces" : "clear between the caps",
-             w.design.join.braceOver == BraceOver::faces ? "outer depth of the spar"
-                                                         : "outer depth of the spar less its caps",
+             faces ? "over the spar's faces" : "clear between the caps",
+             faces ? "outer depth of the spar" : "outer depth of the spar less its caps",
              fmt::format("= {}", out.len(value)),
              ruledLoft,
-             {path + ".top.depth", path + ".bottom.depth", "join.braceToRib"}});
+             {path + ".top.depth", path + ".bottom.depth", toRib}});
   };
-  depth("brace.depthRoot", "Brace depth at the join", b.depthRoot);
-  depth("brace.depthEnd", fmt::format("Brace depth at R{}", b.outer.toRib), b.outer.depthEnd);
-  if (!centre) depth("brace.depthEndInside", fmt::format("Brace depth at R{}", b.inner.toRib), b.inner.depthEnd);
+  depth("depthRoot", "Brace depth at the join", b.depthRoot);
+  depth("depthEnd", fmt::format("Brace depth at R{}", b.outer.toRib), b.outer.depthEnd);
+  if (!centre) depth("depthEndInside", fmt::format("Brace depth at R{}", b.inner.toRib), b.inner.depthEnd);
+}
+
+void braceFigures(const TruePanel& w, FigureList& out) {
+  const auto tell = [&](const std::optional<Brace>& b, const Join& join, bool second) {
+    if (!b) return;
+    const BraceToTell of{*b, join, second};
+    bendFigures(w, of, out);
+    legFigures(w, of, out);
+  };
+  tell(w.join.brace, w.design.join, false);
+  if (w.join.second) tell(w.join.second, withSecondBrace(w.design.join), true);
+}
+
+/// Spars that are cut part way at the join and set at its angle: the V that closes, cap by cap.
+void crackFigures(const TruePanel& w, FigureList& out) {
+  const Join& j = w.design.join;
+  if (j.sparsThere != SparsThere::cracked) return;
+  for (const SparLine& line : w.spars) {
+    const Spar& spar = w.design.spars[static_cast<std::size_t>(line.index)];
+    const double bend = 2 * std::abs(w.join.fold);
+    const auto crack = [&](const char* key, const char* label, double deep) {
+      const double cut = std::max(deep - j.crackLeaves, 0.0), mouth = 2 * cut * std::tan(bend / 2);
+      out.add({fmt::format("crack.{}.{}", line.index + 1, key),
+               fmt::format("{}, {}", label, spar.name),
+               mouth,
+               Quantity::length,
+               Stage::joins,
+               fmt::format("width of the V at the {} face, {} deep; {} is left and bends", w.join.fold >= 0 ? "upper" : "lower",
+                           out.len(cut), out.len(std::min(j.crackLeaves, deep))),
+               "2 × depth of the cut × tan(half the angle)",
+               fmt::format("2 × {} × tan {} = {}", out.len(cut), out.deg(bend / 2), out.len(mouth)),
+               planeGeometry,
+               {"join.crackLeaves", "join.dihedral.rise", "join.dihedral.angle"},
+               true});
+    };
+    if (spar.kind == SparKind::fullDepth) {
+      crack("sheet", "V in the sheet", line.upperSeat.at(0).y() - line.lowerSeat.at(0).y());
+    } else {
+      if (spar.top.fitted) crack("top", "V in the top cap", spar.top.depth);
+      if (spar.bottom.fitted) crack("bottom", "V in the bottom cap", spar.bottom.depth);
+    }
+  }
+}
+
+/// Heights of the two jig rods' middles over the board, and how far they stand behind the root's leading edge.
+void rodFigures(const TruePanel& w, FigureList& out) {
+  if (!w.design.join.rods) return;
+  const Placement turn{-w.settingUp.turn, {0, 0}};
+  const double board = turn(w.loft.frameAt(0).le).y() - w.settingUp.ribs.front().at.front().height;
+  const auto rods = jigRods(w.design, w.loft);
+  for (std::size_t k = 0; k < rods.size(); ++k)
+    for (const bool root : {true, false}) {
+      const Point at = root ? rods[k].root : rods[k].tip, lies = turn(at);
+      const char* which = k == 0 ? "Front" : "Rear";
+      out.add({fmt::format("rod.{}.{}", k + 1, root ? "root" : "tip"),
+               fmt::format("{} rod, {} end", which, root ? "inner" : "outer"),
+               lies.y() - board,
+               Quantity::length,
+               Stage::joins,
+               fmt::format("board to the rod's middle, {} behind the root's LE", out.len(lies.x())),
+               "half way between the faces there, as the panel is set up",
+               fmt::format("{} − {} = {}", out.len(lies.y()), out.len(board), out.len(lies.y() - board)),
+               ruledLoft,
+               {"join.rods", k == 0 ? "join.rodFront" : "join.rodRear", "join.datum"},
+               true});
+    }
 }
 
 /// How the strips that meet at the join are sawn, for this panel's root end.
@@ -118,6 +221,26 @@ void endCutFigures(const TruePanel& w, FigureList& out) {
     const std::string& name = w.design.spars[static_cast<std::size_t>(line.index)].name;
     strip(key + ".top", fmt::format("Top of {},", name), line.upperSeat.root, line.upperSeat.tip);
     strip(key + ".bottom", fmt::format("Bottom of {},", name), line.lowerSeat.root, line.lowerSeat.tip);
+  }
+  // A sheet lies on the surface: its end runs square to the LE but for this, and its edge leans by the bevel.
+  for (const Face face : {Face::upper, Face::lower}) {
+    const double edge = sheetEdgeAt(w.design, w.loft, face, 0);
+    if (edge <= 0) continue;
+    const bool top = face == Face::upper;
+    const Point3 along(tip.le.x() - root.le.x(), span, tip.le.y() - root.le.y());
+    const Point3 chordwise(1, 0, w.loft.slope(face, edge / 2, 0));
+    Point3 square = chordwise.cross(along);
+    if (square.z() < 0) square = -square;
+    const EndCut cut = endCut(along, square, plane);
+    const std::string key = top ? "cut.sheetTop." : "cut.sheetBottom.", what = top ? "Top sheet" : "Bottom sheet";
+    const std::string runs = fmt::format("the LE runs {} aft over {}; the join leans {}", out.len(along.x()),
+                                         out.len(span), out.deg(fold));
+    out.add({key + "mitre", what + " end, mitre", cut.mitre, Quantity::angle, Stage::joins,
+             "on its face, out of square to the LE's edge; + longer at the front. Cut it before the long edge",
+             "where the plane that halves the join meets the sheet", runs, "solid geometry", from});
+    out.add({key + "tilt", what + " end, blade tilts", cut.tilt, Quantity::angle, Stage::joins,
+             "of a knife that is set to the mitre, out of upright, half way along the sheet's width",
+             "of the plane that halves the join to the sheet", runs, "solid geometry", from});
   }
 }
 
@@ -192,7 +315,9 @@ void joinFigures(const TruePanel& w, FigureList& out) {
            "because it leans", fmt::format("1 ÷ cos ({}) − 1", half),
            fmt::format("1 ÷ cos {} − 1 = {:.2f} %", out.deg(j.fold), (j.rootTaller - 1) * 100), planeGeometry, from});
   braceFigures(w, out);
-  endCutFigures(w, out);
+  crackFigures(w, out);
+  rodFigures(w, out);
+  if (w.design.join.sparsThere != SparsThere::through) endCutFigures(w, out);
 }
 
 namespace {
@@ -222,7 +347,7 @@ void footFigures(const TruePanel& w, const RibSupports& rib, FigureList& out) {
 }
 
 void stripFigures(const TruePanel& w, FigureList& out) {
-  const auto strips = taperedStrips(w.settingUp, w.ribs);
+  const auto strips = taperedStrips(w.settingUp);
   for (std::size_t k = 0; k < strips.size(); ++k) {
     const TaperedStrip& s = strips[k];
     const std::string key = "strip." + lineKey(s.line, k) + ".";

@@ -17,7 +17,8 @@ void frameFigures(const TruePanel& w, const Rib& rib, FigureList& out) {
   const auto key = [&](const char* what) { return fmt::format("rib.{}.{}", rib.number, what); };
   const double share = rib.t() / w.loft.span();
   const ChordFrame& f = rib.frame;
-  const std::string at = fmt::format("{} at {} from {}", rib.name(), out.len(rib.t()), innerEnd(w.design));
+  const std::string at = fmt::format("{} at {} from {}{}", rib.name(), out.len(rib.t()), innerEnd(w.design),
+                                     rib.turn != 0 ? ", in its own turned plane" : "");
   const Point run = f.te - f.le;
   out.add({key("chord"), "Chord", f.chord, Quantity::length, Stage::ribs, at,
            "distance from leading to trailing edge on the straight lines of the panel",
@@ -41,6 +42,44 @@ void frameFigures(const TruePanel& w, const Rib& rib, FigureList& out) {
            {"sections.root.kind", "sections.tip.kind", "panel.rootChord", "panel.tipChord"},
            false,
            rib.number});
+}
+
+/// How far a rib is turned, and where it is half-lapped with those that cross it.
+void turnFigures(const TruePanel& w, const Rib& rib, FigureList& out) {
+  const auto key = [&](const std::string& what) { return fmt::format("rib.{}.{}", rib.number, what); };
+  const bool crossing = rib.kind == RibKind::crossing;
+  const Point3 nose = rib.inPanel({0, 0}), tail = rib.inPanel({rib.frame.chord, 0});
+  if (rib.turn != 0)
+    out.add({key(crossing ? "crossTurn" : "turn"),
+             crossing ? "Crossing rib, tail outwards" : "Tail outwards",
+             rib.turn,
+             Quantity::angle,
+             Stage::ribs,
+             fmt::format("{}: its nose at {}, its tail at {} from {}", rib.name(), out.len(nose.y()),
+                         out.len(tail.y()), innerEnd(w.design)),
+             "out of the flight's direction, on the plan",
+             fmt::format("it crosses the first spar's line at {}", out.len(rib.t())),
+             planeGeometry,
+             {"ribs.direction", "ribs.angle"},
+             false,
+             rib.number});
+  for (std::size_t i = 0; i < rib.laps.size(); ++i) {
+    const Lap& lap = rib.laps[i];
+    out.add({key(fmt::format("{}.{}", crossing ? "crossLap" : "lap", i + 1)),
+             crossing ? "Half-lap of the crossing rib" : "Half-lap",
+             lap.x,
+             Quantity::length,
+             Stage::ribs,
+             fmt::format("{}, its middle from the nose; {} wide, from {} to the middle of the depth", rib.name(),
+                         out.len(lap.width), lap.fromAbove ? "above" : "below"),
+             "where the two ribs' lines cross on the plan",
+             fmt::format("{:.2f} % of the chord; it ends {} over the chord line", 100 * lap.x / rib.frame.chord,
+                         out.len(lap.middle)),
+             planeGeometry,
+             {"ribs.crossing", "ribs.angle", "ribs.thickness"},
+             false,
+             rib.number});
+  }
 }
 
 void woodFigures(const TruePanel& w, const Rib& rib, FigureList& out) {
@@ -149,9 +188,12 @@ void notchFigures(const TruePanel& w, const Rib& rib, FigureList& out) {
 void ribFigures(const TruePanel& w, FigureList& out) {
   for (const Rib& rib : w.ribs) {
     frameFigures(w, rib, out);
+    turnFigures(w, rib, out);
     notchFigures(w, rib, out);
     woodFigures(w, rib, out);
   }
+  for (const Rib& rib : w.riblets)
+    if (rib.kind == RibKind::crossing) turnFigures(w, rib, out);
 }
 
 } // namespace eup

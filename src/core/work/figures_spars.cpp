@@ -53,6 +53,33 @@ void capFigure(const TruePanel& w, const SparStrength& s, Face face, FigureList&
            m ? m->source : "", from, true});
 }
 
+/// Where a cap's wood changes: the two are scarfed there.
+void scarfFigures(const TruePanel& w, const SparLine& line, FigureList& out) {
+  const Spar& spar = w.design.spars[static_cast<std::size_t>(line.index)];
+  if (spar.kind != SparKind::caps) return;
+  for (const bool up : {true, false}) {
+    const Cap& cap = up ? spar.top : spar.bottom;
+    if (!cap.fitted || !cap.changes) continue;
+    const double t = cap.changesAt * line.end, depth = capAt(cap, cap.changesAt).depth;
+    constexpr double slope = 12; // of a scarf: its length to its depth
+    const std::string path = fmt::format("spars.{}.{}", line.index, up ? "top" : "bottom");
+    const Material *here = findMaterial(cap.material), *beyond = findMaterial(cap.thenMaterial);
+    out.add({fmt::format("spar.{}.change{}", line.index + 1, up ? "Top" : "Bottom"),
+             fmt::format("{} cap's wood changes, {}", up ? "Top" : "Bottom", spar.name),
+             t,
+             Quantity::length,
+             Stage::spars,
+             fmt::format("from {}: {} to there, {} beyond", innerEnd(w.design), here ? here->label : "",
+                         beyond ? beyond->label : ""),
+             "share of the spar's length",
+             fmt::format("{:.0f} % of {}; scarf {} long for its depth of {}", 100 * cap.changesAt, out.len(line.end),
+                         out.len(slope * depth), out.len(depth)),
+             "scarf of 12 to 1: common practice",
+             {path + ".changesAt", path + ".thenMaterial"},
+             true});
+  }
+}
+
 void webFigure(const TruePanel& w, const SparStrength& s, FigureList& out) {
   if (s.webDepth <= 0) return;
   const Spar& spar = w.design.spars[static_cast<std::size_t>(s.spar)];
@@ -103,6 +130,7 @@ void noseBoxFigure(const TruePanel& w, FigureList& out) {
 } // namespace
 
 void sparFigures(const TruePanel& w, FigureList& out) {
+  for (const SparLine& line : w.spars) scarfFigures(w, line, out);
   const Strength& st = w.strength;
   const Flying& fl = w.design.flying;
   const SpanLoad& load = st.load;

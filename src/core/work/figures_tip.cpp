@@ -7,7 +7,7 @@ namespace {
 
 void ribletFigures(const TruePanel& w, FigureList& out) {
   for (const Rib& r : w.riblets) {
-    if (r.bay > 1) continue; // the others of a bay lie between it and the next
+    if (r.bay > 1 || r.kind == RibKind::crossing) continue; // the others of a bay lie between it and the next
     const double long_ = boundsOf(r.wood).width();
     const bool spar = w.design.riblets.to == SheetEdge::spar;
     out.add({fmt::format("rib.{}.riblet", r.number),
@@ -19,8 +19,8 @@ void ribletFigures(const TruePanel& w, FigureList& out) {
                          innerEnd(w.design), out.len(r.thickness)),
              spar ? "from the leading edge stock to the spar's front face" : "from the leading edge stock to its end",
              fmt::format("ends {} from the nose, {:.1f} % of the chord there",
-                         out.len(ribletEnd(w.design, w.spars, r.frame)),
-                         100 * ribletEnd(w.design, w.spars, r.frame) / r.frame.chord),
+                         out.len(ribletEnd(w.design, w.spars, r)),
+                         100 * ribletEnd(w.design, w.spars, r) / r.frame.chord),
              ruledLoft,
              {"riblets.inBay", spar ? "riblets.spar" : "riblets.fraction"},
              false,
@@ -78,6 +78,18 @@ void bowFigures(const TruePanel& w, FigureList& out) {
                        out.len(t.thickness * (t.strips - 1))),
            planeGeometry,
            {"tip.strips", "tip.thickness", "tip.reach"}});
+  if (t.springBack > 0)
+    out.add({"tip.form",
+             "Form is bent further by",
+             1 / (1 - t.springBack) - 1,
+             Quantity::percent,
+             Stage::panels,
+             "everywhere, lengths along it kept; after drying the tip opens to its outline",
+             "1 ÷ (1 − what springs back) − 1",
+             fmt::format("1 ÷ (1 − {:.2f}) − 1 = {:.1f} %", t.springBack, 100 * (1 / (1 - t.springBack) - 1)),
+             "curvature springs back in proportion; the share is common practice: try one strip and measure it",
+             {"tip.springBack"},
+             true});
 }
 
 } // namespace
@@ -86,6 +98,7 @@ void tipFigures(const TruePanel& w, FigureList& out) {
   ribletFigures(w, out);
   if (!w.tip) return;
   const TipShape& tip = *w.tip;
+  const bool rounded = w.design.tip.kind == TipKind::rounded;
   const double whole = w.design.inboard + w.loft.span() + tip.reach;
   out.add({"tip.span",
            "Span over the tips",
@@ -105,20 +118,20 @@ void tipFigures(const TruePanel& w, FigureList& out) {
              Quantity::area,
              Stage::panels,
              "beyond the tip rib, one hand",
-             "π ÷ 4 × chord × reach",
-             fmt::format("π ÷ 4 × {} × {} = {}", out.len(w.design.panel.tipChord), out.len(tip.reach),
+             rounded ? "chord × radius − (2 − π ÷ 2) × radius²" : "π ÷ 4 × chord × reach",
+             fmt::format("{} and {}: {}", out.len(w.design.panel.tipChord), out.len(tip.reach),
                          told(tip.area, Quantity::area, w.design.unit)),
-             "two quarters of ellipses",
-             {"tip.reach", "panel.tipChord"}});
+             rounded ? "two quarters of circles" : "two quarters of ellipses",
+             {rounded ? "tip.radius" : "tip.reach", "panel.tipChord"}});
   if (w.design.tip.kind == TipKind::bow) bowFigures(w, out);
-  if (w.design.tip.kind == TipKind::block)
+  if (w.design.tip.kind == TipKind::block || rounded)
     out.add({"tip.block",
              "Tip block, depth",
              w.ribs.back().depth + std::abs(w.design.tip.raised),
              Quantity::length,
              Stage::panels,
              fmt::format("blank {} along the chord, {} outwards", out.len(w.design.panel.tipChord),
-                         out.len(w.design.tip.reach)),
+                         out.len(tip.reach)),
              "tip section's depth, and what its edge is raised",
              fmt::format("{} + {}", out.len(w.ribs.back().depth), out.len(std::abs(w.design.tip.raised))),
              planeGeometry,

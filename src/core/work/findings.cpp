@@ -287,6 +287,38 @@ void ribListFindings(Finder f) {
                {key}});
 }
 
+/// Turned ribs leave a corner of the panel at either end without support, on one edge.
+void cornerFindings(Finder f) {
+  double turn = 0, widest = 0;
+  for (const Rib& rib : f.w.ribs) turn = rib.turn != 0 ? rib.turn : turn;
+  if (turn == 0 || f.w.ribs.size() < 3) return;
+  for (std::size_t i = 1; i < f.w.ribs.size(); ++i) widest = std::max(widest, f.w.ribs[i].t() - f.w.ribs[i - 1].t());
+  std::vector<Rib> all(f.w.ribs.begin() + 1, f.w.ribs.end() - 1);
+  for (const Rib& rib : f.w.riblets)
+    if (rib.kind == RibKind::crossing) all.push_back(rib);
+  const double span = f.w.loft.span();
+  for (const bool tail : {false, true}) {
+    double first = span, last = 0; // of the places where ribs reach this edge
+    for (const Rib& rib : all) {
+      const double t = rib.inPanel({tail ? rib.frame.chord : 0, 0}).y();
+      if (t > 0) first = std::min(first, t);
+      if (t < span) last = std::max(last, t);
+    }
+    for (const bool atRoot : {true, false}) {
+      const double bare = atRoot ? first : span - last;
+      if (bare < 1.7 * widest) continue;
+      f.say({"ribs.corner",
+             Severity::note,
+             Stage::ribs,
+             fmt::format("No rib reaches the {} edge near the {}", tail ? "trailing" : "leading", atRoot ? "root" : "tip"),
+             fmt::format("For {}; the bays are {} wide.", f.len(bare), f.len(widest)),
+             "Add a short piece from the end rib, closer stations there, or ribs that cross.",
+             {},
+             {"ribs.direction", "ribs.angle", "ribs.crossing"}});
+    }
+  }
+}
+
 /// A rod or a brace that is short of strength, as it is reckoned alone.
 void jointFindings(Finder f) {
   const JoinStrength& s = f.w.joinStrength;
@@ -305,6 +337,11 @@ void jointFindings(Finder f) {
            {},
            std::move(cures)});
   };
+  if (f.w.secondStrength.braceStress > 0 && !rod) {
+    weak("brace.reserve", "second brace", f.w.secondStrength.braceReserve,
+         {"brace2.thickness", "brace2.over", "brace2.side", "brace2.material"});
+    weak("brace.glue", "second brace's glue", f.w.secondStrength.glueReserve, {"brace2.toRib", "brace2.side"});
+  }
   if (s.braceStress > 0 && !rod) {
     weak("brace.reserve", "brace", s.braceReserve,
          {"join.braceThickness", "join.braceOver", "join.braceSide", "join.braceMaterial"});
@@ -312,7 +349,7 @@ void jointFindings(Finder f) {
   }
   if (s.rodStress > 0)
     weak("joiner.reserve", "joiner", s.rodReserve, {"joiner.diameter", "joiner.material", "joiner.bore"});
-  if (!f.w.joiner) return;
+  if (!f.w.joiner && !f.w.design.join.rods) return;
   for (const Rib& rib : f.w.ribs)
     for (const PassHole& h : rib.passHoles)
       if (h.what != Passing::What::brace && std::min(h.underTop, h.overBottom) < h.width / 2 + f.w.design.ribs.rim)
@@ -320,7 +357,10 @@ void jointFindings(Finder f) {
             {"joiner.room",
              Severity::warning,
              Stage::joins,
-             fmt::format("The {} leaves too little of R{}", h.what == Passing::What::pin ? "pin" : "joiner",
+             fmt::format("The {} leaves too little of R{}",
+                         h.what == Passing::What::pin   ? "pin"
+                         : h.what == Passing::What::rod ? "jig rod"
+                                                        : "joiner",
                          rib.number),
              fmt::format("{} from its edge to the section's.", f.len(std::min(h.underTop, h.overBottom) - h.width / 2)),
              "Move it to where the section is deep, make it thinner, or let it run in line with the middle.",
@@ -344,6 +384,63 @@ void footFindings(Finder f) {
          {"join.footWidth", "join.feet"}});
 }
 
+/// How far a spar's line is bent at the join with the one that it meets there.
+double worstBend(const TruePanel& w) {
+  double worst = 2 * std::abs(w.join.fold);
+  if (w.join.centre)
+    for (const SparLine& line : w.spars) worst = std::max(worst, braceBendMirrored({line.sweep, w.join.gamma}));
+  return worst;
+}
+
+void braceFindings(Finder f, const std::optional<Brace>& brace, const Join& join, bool second) {
+  const PanelBrief& d = f.w.design;
+  const auto decision = [&](const char* first, const char* other) {
+    return second ? std::string("brace2.") + other : std::string("join.") + first;
+  };
+  if (join.brace && !brace)
+    f.say({"brace.none",
+           Severity::note,
+           Stage::joins,
+           "There is no spar for the brace to lie on",
+           "",
+           "Add a spar, or leave the brace out.",
+           {},
+           {decision("brace", "fitted")}});
+  if (!brace) return;
+  const Brace& b = *brace;
+  if (join.braceToRib > static_cast<int>(f.w.ribs.size()))
+    f.say({"brace.rib",
+           Severity::warning,
+           Stage::joins,
+           fmt::format("There is no R{} for the brace to end at", join.braceToRib),
+           fmt::format("It ends at the tip rib, R{}.", b.outer.toRib),
+           "Choose a rib that is there.",
+           {},
+           {decision("braceToRib", "toRib")}});
+  if (b.outer.depthEnd <= 0 || b.depthRoot <= 0)
+    f.say({"brace.depth",
+           Severity::serious,
+           Stage::joins,
+           "There is no room for the brace between the caps",
+           fmt::format("{} clear at the join, {} at R{}.", f.len(b.depthRoot), f.len(b.outer.depthEnd), b.outer.toRib),
+           "Use shallower caps, or a shorter leg.",
+           {},
+           {decision("braceToRib", "toRib"), "spars.0.top.depth"}});
+  // A leaning brace leaves the spar's face by its depth × tan(lean): beyond half its own thickness it no longer lies
+  // there.
+  const double off = b.depthRoot * std::tan(std::min(b.lean, 1.5));
+  if (!b.folded && off > join.braceThickness)
+    f.say({"brace.lean",
+           Severity::warning,
+           Stage::joins,
+           "A flat brace will not lie on the spar's face",
+           fmt::format("With the spar's sweep it leans {} and leaves the face by {} over its depth.",
+                       told(b.lean, Quantity::angle, d.unit), f.len(off)),
+           "Let it be folded at the join, or set it square to flight in slots through the ribs.",
+           {},
+           {"panel.tipSetback", "spars.0.rootFraction", "spars.0.tipFraction"}});
+}
+
 void joinFindings(Finder f) {
   const PanelBrief& d = f.w.design;
   if (f.w.settingUp.fellBack)
@@ -364,48 +461,27 @@ void joinFindings(Finder f) {
            "Prop the root instead, or check the sign of the dihedral.",
            {},
            {"join.dihedral.rise", "join.dihedral.angle"}});
-  if (d.join.brace && !f.w.join.brace)
-    f.say({"brace.none",
-           Severity::note,
-           Stage::joins,
-           "There is no spar for the brace to lie on",
-           "",
-           "Add a spar, or leave the brace out.",
-           {},
-           {"join.brace"}});
-  if (!f.w.join.brace) return;
-  const Brace& b = *f.w.join.brace;
-  if (d.join.braceToRib > static_cast<int>(f.w.ribs.size()))
-    f.say({"brace.rib",
-           Severity::warning,
-           Stage::joins,
-           fmt::format("There is no R{} for the brace to end at", d.join.braceToRib),
-           fmt::format("It ends at the tip rib, R{}.", b.outer.toRib),
-           "Choose a rib that is there.",
-           {},
-           {"join.braceToRib"}});
-  if (b.outer.depthEnd <= 0 || b.depthRoot <= 0)
-    f.say({"brace.depth",
+  const double spread = d.join.sparsThere == SparsThere::through ? worstBend(f.w) : 0;
+  if (spread > degToRad(0.25))
+    f.say({"join.through",
            Severity::serious,
            Stage::joins,
-           "There is no room for the brace between the caps",
-           fmt::format("{} clear at the join, {} at R{}.", f.len(b.depthRoot), f.len(b.outer.depthEnd), b.outer.toRib),
-           "Use shallower caps, or a shorter leg.",
+           "The spars cannot run through",
+           fmt::format("They bend by {} at the join.", told(spread, Quantity::angle, d.unit)),
+           "Take out dihedral and sweep there, or let the spars end at the join.",
            {},
-           {"join.braceToRib", "spars.0.top.depth"}});
-  // A leaning brace leaves the spar's face by its depth × tan(lean): beyond half its own thickness it no longer lies
-  // there.
-  const double off = b.depthRoot * std::tan(std::min(b.lean, 1.5));
-  if (off > d.join.braceThickness)
-    f.say({"brace.lean",
-           Severity::warning,
+           {"join.sparsThere", "join.dihedral.rise", "join.dihedral.angle", "panel.tipSetback"}});
+  if (d.join.sparsThere == SparsThere::cracked && !f.w.join.brace && !f.w.join.second)
+    f.say({"join.cracked",
+           Severity::note,
            Stage::joins,
-           "A flat brace will not lie on the spar's face",
-           fmt::format("With the spar's sweep it leans {} and leaves the face by {} over its depth.",
-                       told(b.lean, Quantity::angle, d.unit), f.len(off)),
-           "Bend or laminate it, or set it square to flight in slots through the ribs.",
+           "Glue alone holds the cracked spars",
+           "What is left of the wood bends; the closed V carries pressure, its other face hardly any pull.",
+           "Bind the place, or add a brace; without either it is for wings that weigh next to nothing.",
            {},
-           {"panel.tipSetback", "spars.0.rootFraction", "spars.0.tipFraction"}});
+           {"join.sparsThere", "join.brace"}});
+  braceFindings(f, f.w.join.brace, d.join, false);
+  if (d.join.second.fitted) braceFindings(f, f.w.join.second, withSecondBrace(d.join), true);
 }
 
 } // namespace
@@ -425,6 +501,7 @@ std::vector<Finding> allFindings(const TrueWing& w) {
       joinFindings(f);
       footFindings(f);
       ribListFindings(f);
+      cornerFindings(f);
       tipFindings(f);
       jointFindings(f);
       const int number = panel.design.id.wing;

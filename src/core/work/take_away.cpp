@@ -62,6 +62,7 @@ std::vector<Piece> pieces(const DrawnWing& w, const ExportOrder& order) {
       {"plan", [&w](Hand h) { return std::vector{planDrawing(w, h)}; }, [&w](Hand h) { return planDrawing(w, h); }},
       {"setting-up", [&w](Hand h) { return settingUps(w, h); }, [&w](Hand h) { return stacked(settingUps(w, h)); }},
       {"gauges", [&w](Hand h) { return gaugeSheets(w, h); }, [&w](Hand h) { return stacked(gaugeSheets(w, h)); }},
+      {"braces", [&w](Hand h) { return bracePlates(w, h); }, [&w](Hand h) { return bracePlates(w, h).front(); }},
       {"bench-card", [&w](Hand h) { return benchCards(w, h); }, [&w](Hand h) { return stacked(benchCards(w, h)); }}};
 }
 
@@ -165,13 +166,14 @@ Result<std::vector<std::filesystem::path>> exportWing(const TrueWing& w, const s
     handsInAll += hands.size();
     jobs.push_back({drawn(w, static_cast<int>(i)), std::move(file), std::move(hands)});
   }
-  constexpr std::size_t piecesOfWing = 5;
+  constexpr std::size_t piecesOfWing = 6;
   const double steps = static_cast<double>(piecesOfWing * handsInAll * order.formats.size());
   std::vector<std::filesystem::path> written;
   for (const Job& job : jobs)
     for (const Piece& piece : pieces(job.wing, order))
       for (Hand hand : job.hands)
         for (ExportFormat format : order.formats) {
+          if (piece.forPages(hand).empty()) continue; // no braces, or none of that hand alone
           if (progress && !progress(static_cast<double>(written.size()) / steps))
             return Problem{"", "stopped before all was written"};
           const auto text = contents(piece, hand, format, order.paper);

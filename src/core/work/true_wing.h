@@ -28,7 +28,8 @@ struct TruePanel {
   std::optional<JoinerRod> joiner;
   SettingUp settingUp;
   Strength strength;
-  JoinStrength joinStrength;
+  JoinStrength joinStrength;   ///< with the first brace
+  JoinStrength secondStrength; ///< with the second
 
   const Rib& rib(int number) const { return ribs.at(static_cast<std::size_t>(number - design.firstRib)); }
 };

@@ -28,6 +28,7 @@ TruePanel workPanel(PanelBrief d, const SpanLoad& load, const TruePanel* inside)
               {},
               {},
               {},
+              {},
               {}};
   p.rootMeasures = measure(p.rootSection);
   p.tipMeasures = measure(p.tipSection);
@@ -42,13 +43,23 @@ TruePanel workPanel(PanelBrief d, const SpanLoad& load, const TruePanel* inside)
   p.settingUp = settingUp(p.design, p.loft, p.rootSection, p.spars, p.ribs);
   p.joiner = joinerRod(p.design, p.loft, p.ribs, neighbour ? &*neighbour : nullptr);
   p.strength = strengthOf(p.design, p.spars, load);
-  std::optional<BracePlates> plates;
-  if (const auto& b = p.join.brace) {
+  const auto platesOf = [](const std::optional<Brace>& b) -> std::optional<BracePlates> {
+    if (!b) return std::nullopt;
     const BraceLeg& shorter = b->inner.length < b->outer.length ? b->inner : b->outer;
-    plates = {b->depthRoot, shorter.length, (b->depthRoot + shorter.depthEnd) / 2};
+    return BracePlates{b->depthRoot, shorter.length, (b->depthRoot + shorter.depthEnd) / 2};
+  };
+  const auto stiffnessOf = [](const Join& join, const std::optional<Brace>& b) {
+    return b ? plateStiffness(join, b->depthRoot) : 0.0;
+  };
+  const double reach = p.joiner ? std::min(p.joiner->reach, p.joiner->reachInside) : 0;
+  double share = 1;
+  if (p.join.second) {
+    const Join second = withSecondBrace(p.design.join);
+    const double one = stiffnessOf(p.design.join, p.join.brace), other = stiffnessOf(second, p.join.second);
+    share = one + other > 0 ? one / (one + other) : 0;
+    p.secondStrength = joinStrength(p.design, second, load, platesOf(p.join.second), 1 - share, reach);
   }
-  p.joinStrength =
-      joinStrength(p.design, load, plates, p.joiner ? std::min(p.joiner->reach, p.joiner->reachInside) : 0);
+  p.joinStrength = joinStrength(p.design, p.design.join, load, platesOf(p.join.brace), share, reach);
   return p;
 }
 
