@@ -73,7 +73,8 @@ wing("tarnbrook-2000", "Tarnbrook 2000", [
                  "material": "carbon-tube", "pin": True, "pinFraction": 0.72, "pinDiameter": 3.0}),
     dict(soarer, sections={"root": naca("3410"), "tip": naca("3410")}, panel=panel(350.0, 202.0, 168.0, 14.0, 0.5, 0.3),
          ribs=even(8), spars=[caps("main spar", 0.31, 0.31, 12.0, 3.0, to=(6.0, 3.0))],
-         join=angle(6.0, braceToRib=3, braceThickness=2.5, braceSide="both", braceOver="faces")),
+         join=angle(6.0, braceToRib=3, braceThickness=2.5, braceSide="both", braceOver="faces", rods=True, rodDiameter=4.0,
+                    rodFront=0.18, rodRear=0.54)),
     dict(soarer, sections={"root": naca("3410"), "tip": naca("2409")}, panel=panel(220.0, 168.0, 112.0, 24.0, 2.0, 0.3),
          ribs=even(7), spars=[caps("main spar", 0.31, 0.32, 5.0, 2.0)],
          join=angle(12.0, braceToRib=2, braceThickness=2.0, braceOver="faces"), tip={"kind": "block", "reach": 28.0, "farthest": 0.7}),
@@ -129,16 +130,15 @@ wing("gossamoor-480", "Gossamoor 480", [
          join={"dihedral": {"rise": 38.0}, "brace": False, "sparsThere": "cracked", "crackLeaves": 0.4}),
 ], {"mass": 1.8, "loadFactor": 2.0})
 
-# A swept wing of crossing ribs, threaded on rods while it is built.
+# A swept wing of crossing ribs.
 crossed = {"rule": "count", "count": 9, "thickness": 1.5, "rootThickness": 3.0, "tipThickness": 2.0, "rim": 0.3,
-           "direction": "diagonal", "angle": 38.0, "crossing": True}
+           "direction": "diagonal", "angleDeg": 38.0, "crossing": True}
 wing("lanehurst-1180", "Lanehurst 1180", [
     dict(sections={"root": naca("2413"), "tip": naca("2411")}, panel=panel(590.0, 218.0, 156.0, 46.0, 1.5, 0.25), ribs=crossed,
          sheeting={"top": False, "bottom": False}, capStrips={"top": False, "bottom": False},
          leadingEdge={"kind": "square", "width": 6.0}, trailingEdge={"kind": "wedge", "width": 24.0},
          spars=[caps("main spar", 0.30, 0.30, 6.0, 3.0, to=(4.0, 2.0)), caps("rear spar", 0.66, 0.66, 3.0, 2.0, "balsa-220")],
-         join=angle(3.0, braceToRib=3, braceThickness=2.0, braceSide="both", braceOver="faces", braceForm="folded",
-                    rods=True, rodDiameter=4.0, rodFront=0.17, rodRear=0.48),
+         join=angle(3.0, braceToRib=3, braceThickness=2.0, braceSide="both", braceOver="faces", braceForm="folded"),
          brace2={"fitted": True, "spar": 2, "thickness": 1.5, "side": "behind", "form": "folded", "over": "faces", "toRib": 2},
          tip={"kind": "rounded", "radius": 22.0}),
 ], {"mass": 860.0, "loadFactor": 5.0})

@@ -128,7 +128,7 @@ std::vector<std::string> DecidePanel::groupsOfStage() const {
     return out;
   case Stage::joins:
     if (innermost && !mirrored(document.shownDesign())) return {"Setting up"}; // a fin's root meets nothing of its own
-    return {innermost ? "Centre join" : "Join", "Joiner"};
+    return {innermost ? "Centre join" : "Join", "Second brace", "Joiner"};
   }
   return out;
 }

@@ -135,10 +135,9 @@ void JoinBoard::drawHalf(Ink& ink, double side) const {
 
 void JoinBoard::drawBrace(Ink& ink, const Point& at, double room) const {
   const TruePanel& w = panel();
-  const double second = w.join.brace && w.join.second ? 0.5 : 1; // two share the room
-  if (w.join.brace) drawOneBrace(ink, at, room * second, *w.join.brace, w.design.join);
-  if (w.join.second)
-    drawOneBrace(ink, at + Point(second < 1 ? room / 2 : 0, 0), room * second * 0.96, *w.join.second,
+  if (w.join.brace) drawOneBrace(ink, at, room, *w.join.brace, w.design.join);
+  if (w.join.second) // under the first
+    drawOneBrace(ink, at - Point(0, w.join.brace ? 0.3 * reach() : 0), room, *w.join.second,
                  withSecondBrace(w.design.join));
   if (!w.join.brace && !w.join.second)
     ink.text(
@@ -156,16 +155,18 @@ void JoinBoard::drawOneBrace(Ink& ink, const Point& at, double room, const Brace
   const Point middle = at + Point(k * boundsOf(b.outline).width() / 2, -0.1 * reach());
   Polyline outline;
   for (const Point& p : b.outline) outline.push_back(middle + p * k);
-  ink.text(at, tr("Brace on the %1, %2 thick (drawn × %3)")
-               .arg(QString::fromStdString(w.design.spars[static_cast<std::size_t>(b.spar)].name), len(join.braceThickness))
-               .arg(k), look.ink, {0, -8},
-           Qt::AlignLeft, 13, true);
+  ink.text(
+      at,
+      tr("Brace on the %1, %2 thick (drawn × %3)")
+          .arg(QString::fromStdString(w.design.spars[static_cast<std::size_t>(b.spar)].name), len(join.braceThickness))
+          .arg(k),
+      look.ink, {0, -8}, Qt::AlignLeft, 13, true);
   ink.loop(outline, look.ply, look.ink, 1.4);
   ink.line(middle + Point(0, k * b.depthRoot), middle - Point(0, k * b.depthRoot), look.accent, 1, Qt::DashLine);
-  ink.text(middle + Point(0, k * b.depthRoot), b.folded ? tr("bend %1°, folded %2°").arg(radToDeg(b.bend), 0, 'f', 2).arg(radToDeg(b.turn), 0, 'f', 2)
+  ink.text(middle + Point(0, k * b.depthRoot),
+           b.folded ? tr("bend %1°, folded %2°").arg(radToDeg(b.bend), 0, 'f', 2).arg(radToDeg(b.turn), 0, 'f', 2)
                     : tr("bend %1°").arg(radToDeg(b.bend), 0, 'f', 2),
-           look.accent, {0, -5},
-           Qt::AlignHCenter, 13, true);
+           look.accent, {0, -5}, Qt::AlignHCenter, 13, true);
   const Point foot = boundsOf(outline).low;
   ink.text(foot,
            w.join.centre ? tr("legs %1, to R%2").arg(len(b.outer.length)).arg(b.outer.toRib)

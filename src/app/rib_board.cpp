@@ -82,6 +82,7 @@ void RibBoard::draw(Ink& ink) const {
   for (const PassHole& h : r.passHoles) {
     const QString what = h.what == Passing::What::brace ? tr("brace")
                          : h.what == Passing::What::pin ? tr("pin")
+                         : h.what == Passing::What::rod ? tr("jig rod")
                                                         : tr("joiner");
     if (&h != &r.passHoles.front() && h.what == (&h - 1)->what) continue; // one on either side of the spar
     ink.text(onBoard(h.middle + Point(0, -h.height / 2)), what, look.accent, {0, 13}, Qt::AlignHCenter, 10);

@@ -140,6 +140,22 @@ TEST(DesignFile, LoadsVersionThree) {
   EXPECT_DOUBLE_EQ(d.at({0, 2}).panel.tipChord, 112);
 }
 
+/// A wing of version 4 had ribs with the flight, one brace a join, spars that end there, caps of one wood.
+TEST(DesignFile, LoadsVersionFour) {
+  const auto read = designFromText(test::slurp(TEST_FILES "/version4.euptera"));
+  ASSERT_TRUE(read.ok()) << read.problem().text();
+  EXPECT_TRUE(read.value().notes.empty()) << read.value().notes.front();
+  const Design& d = read.value().design;
+  ASSERT_EQ(d.wings.size(), 3u);
+  EXPECT_EQ(d.wings[2].kind, WingKind::fin);
+  EXPECT_EQ(d.at({0, 1}).riblets.inBay, 1);
+  EXPECT_EQ(d.at({0, 1}).tip.kind, TipKind::bow);
+  EXPECT_DOUBLE_EQ(d.at({0, 1}).tip.springBack, 0);
+  EXPECT_EQ(d.inner().ribs.direction, RibDirection::flight);
+  EXPECT_EQ(d.inner().join.sparsThere, SparsThere::end);
+  EXPECT_FALSE(d.inner().join.second.fitted || d.inner().join.rods || d.inner().spars[0].top.changes);
+}
+
 TEST(DesignFile, WantsAWingAndAPanelAndNotTooMany) {
   const auto said = [](const std::function<void(nlohmann::json&)>& change) {
     auto json = nlohmann::json::parse(designToText(Design{}));
@@ -197,9 +213,9 @@ INSTANTIATE_TEST_SUITE_P(
     Files, DamagedFile,
     testing::Values(
         Damage{"foreign", "euptera-wing", "something-else", "/format"},
-        Damage{"too new", "\"version\": 4", "\"version\": 99", "newer program"},
-        Damage{"no version", "\"version\": 4", "\"version\": \"one\"", "/version"},
-        Damage{"negative version", "\"version\": 4", "\"version\": -1", "/version"},
+        Damage{"too new", "\"version\": 5", "\"version\": 99", "newer program"},
+        Damage{"no version", "\"version\": 5", "\"version\": \"one\"", "/version"},
+        Damage{"negative version", "\"version\": 5", "\"version\": -1", "/version"},
         Damage{"text for a number", "\"span\": 700.0", "\"span\": \"long\"", "/wings/0/panels/0/panel/span"},
         Damage{"negative", "\"rootChord\": 220.0", "\"rootChord\": -220.0", "/wings/0/panels/0/panel/rootChord"},
         Damage{"enormous", "\"rootChord\": 220.0", "\"rootChord\": 1e9", "/wings/0/panels/0/panel/rootChord"},

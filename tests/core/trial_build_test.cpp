@@ -24,7 +24,7 @@ Design onlyRibs(const std::string& demo) {
     p.trailingEdge.kind = TrailingEdgeKind::none;
     p.spars.clear();
     p.riblets.inBay = 0;
-    p.join.brace = p.join.feet = p.join.joiner.fitted = false;
+    p.join.brace = p.join.second.fitted = p.join.feet = p.join.joiner.fitted = p.join.rods = false;
   }
   return d;
 }
@@ -73,6 +73,7 @@ TEST_P(TrialBuild, FlatRibsOnTheirPackingMakeThePanelAgain) {
     const double board = level(p.ribs.front().frame.le).y() - p.settingUp.ribs.front().at.front().height;
     for (std::size_t i = 0; i < p.ribs.size(); ++i) {
       const Rib& rib = p.ribs[i];
+      if (rib.turn != 0) continue; // these stand on each other: see the crossing ribs' own test
       const Polyline part = flatPart(ribDrawing(drawings[k], rib, Hand::right));
       ASSERT_GT(part.size(), 20u);
       const Placement stand = stood(p.settingUp.ribs[i], rib.frame.chord, lowerAtTail(rib));
@@ -129,8 +130,8 @@ TEST_P(TrialBuild, BothHandsAreMirrorImages) {
 }
 
 INSTANTIATE_TEST_SUITE_P(Demos, TrialBuild,
-                         testing::Values("fenlark-1500", "tarnbrook-2000", "skerrow-1460", "oldacre-1320", "lanehurst-1180",
-                                         "gossamoor-480"));
+                         testing::Values("fenlark-1500", "tarnbrook-2000", "skerrow-1460", "oldacre-1320",
+                                         "lanehurst-1180", "gossamoor-480"));
 
 /// Whatever panels one can think of within their limits: wings or reasons, all figures numbers.
 RC_GTEST_PROP(ManyPanels, AreAWingOrAReason, ()) {

@@ -51,10 +51,9 @@ inline constexpr std::array stepChoices{Choice{"thickness", "set thickness"},
 inline constexpr std::array unitChoices{Choice{"mm", "mm"}, Choice{"inch", "inches"}};
 inline constexpr std::array ribRuleChoices{Choice{"count", "number of ribs"}, Choice{"spacing", "even spacing"},
                                            Choice{"stations", "own stations"}};
-inline constexpr std::array ribDirectionChoices{Choice{"flight", "with the flight"},
-                                                Choice{"squareToLeadingEdge", "square to the LE"},
-                                                Choice{"squareToSpar", "square to the first spar"},
-                                                Choice{"diagonal", "diagonal"}};
+inline constexpr std::array ribDirectionChoices{
+    Choice{"flight", "with the flight"}, Choice{"squareToLeadingEdge", "square to the LE"},
+    Choice{"squareToSpar", "square to the first spar"}, Choice{"diagonal", "diagonal"}};
 inline constexpr std::array sheetEdgeChoices{Choice{"fraction", "chord fraction"}, Choice{"spar", "a spar"}};
 inline constexpr std::array leadingEdgeChoices{Choice{"none", "none"}, Choice{"square", "square strip"},
                                                Choice{"onEdge", "square, on edge"}, Choice{"shaped", "shaped strip"}};
@@ -73,15 +72,14 @@ inline constexpr std::array braceSideChoices{Choice{"front", "before the spar"},
 inline constexpr std::array braceOverChoices{Choice{"between", "between the caps"},
                                              Choice{"faces", "over the spar's faces"}};
 inline constexpr std::array braceFormChoices{Choice{"flat", "flat"}, Choice{"folded", "folded at the join"}};
-inline constexpr std::array sparsThereChoices{Choice{"end", "end at the join"}, Choice{"cracked", "are cracked and set"},
-                                              Choice{"through", "run through"}};
+inline constexpr std::array sparsThereChoices{
+    Choice{"end", "end at the join"}, Choice{"cracked", "are cracked and set"}, Choice{"through", "run through"}};
 inline constexpr std::array joinerLineChoices{Choice{"across", "straight across"}, Choice{"top", "along the top"},
                                               Choice{"middle", "along the middle"},
                                               Choice{"underside", "along the underside"}};
 inline constexpr std::array tipChoices{Choice{"square", "square, at the rib"}, Choice{"plate", "sheet plate"},
-                                       Choice{"outline", "outline of sheet"}, Choice{"block", "carved block"},
-                                       Choice{"bow", "strips round a form"},
-                                       Choice{"rounded", "corners rounded"}};
+                                       Choice{"outline", "outline of sheet"},  Choice{"block", "carved block"},
+                                       Choice{"bow", "strips round a form"},   Choice{"rounded", "corners rounded"}};
 inline constexpr std::array wingKindChoices{Choice{"main", "main wing"}, Choice{"second", "second wing"},
                                             Choice{"tailplane", "tailplane"}, Choice{"canard", "foreplane"},
                                             Choice{"fin", "upright fin"}};

@@ -255,8 +255,8 @@ struct Tip {
   double margin = 3;     ///< by which a plate stands out all round the tip section
   int strips = 3;        ///< that a bow is laminated from
   double bowWidth = 5;   ///< of each strip, square to the plan
-  double springBack = 0;   ///< of its bend that a bow loses when it is taken off the form
-  double radius = 25;      ///< of a rounded tip's two corners
+  double springBack = 0; ///< of its bend that a bow loses when it is taken off the form
+  double radius = 25;    ///< of a rounded tip's two corners
   bool operator==(const Tip&) const = default;
 };
 

@@ -384,7 +384,8 @@ void migrateParts(Json& json) {
   }
 }
 
-/// Since version 5 ribs have a direction, a cap's wood may change, a join has a second brace, rods and what its spars do.
+/// Since version 5 ribs have a direction, a cap's wood may change, a join has a second brace, rods and what its spars
+/// do.
 void migrateDirections(Json& json) {
   if (!json.contains("wings") || !json["wings"].is_array()) return;
   const Json fresh = freshPanel();
@@ -393,7 +394,7 @@ void migrateDirections(Json& json) {
     for (Json& panel : wing["panels"]) {
       if (!panel.is_object()) continue;
       fillNew(panel, fresh, {"brace2"});
-      if (panel.contains("ribs")) fillNew(panel["ribs"], fresh["ribs"], {"direction", "angle", "crossing"});
+      if (panel.contains("ribs")) fillNew(panel["ribs"], fresh["ribs"], {"direction", "angleDeg", "crossing"});
       if (panel.contains("tip")) fillNew(panel["tip"], fresh["tip"], {"springBack", "radius"});
       if (panel.contains("join"))
         fillNew(panel["join"], fresh["join"],

@@ -62,7 +62,7 @@ std::vector<PanelBrief> briefsOf(const Design& d, int wing) {
     p.join = settled(std::move(p.join));
     if (k + 1 < panels.size()) p.beyond = settled(panels[k + 1].join);
     if (k + 1 < panels.size()) p.tip.kind = TipKind::square; // the wing goes on there
-    if (!p.mirrored && k == 0) { // and meets nothing of its own
+    if (!p.mirrored && k == 0) {                             // and meets nothing of its own
       p.join.brace = p.join.second.fitted = p.join.joiner.fitted = p.join.rootLeans = false;
       p.join.sparsThere = SparsThere::end;
     }

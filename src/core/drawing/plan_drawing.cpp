@@ -103,8 +103,8 @@ Drawing panelOnPlan(const DrawnPanel& w, Hand hand) {
     const Point3 nose = rib.inPanel({0, 0}), tail = rib.inPanel({rib.frame.chord, 0});
     d.write({side * nose.y(), -nose.x() + (second ? 9 : 4)}, rib.name(), 4, Anchor::middle);
     if (!second)
-      d.write({side * tail.y(), -tail.x() - 7},
-              told(w.design.inboard + rib.t(), Quantity::length, w.design.unit), 3, Anchor::middle);
+      d.write({side * tail.y(), -tail.x() - 7}, told(w.design.inboard + rib.t(), Quantity::length, w.design.unit), 3,
+              Anchor::middle);
   }
   return d;
 }

@@ -84,7 +84,8 @@ std::vector<Drawing> ribSheets(const DrawnWing& wing, Hand hand, double width, d
   std::vector<Drawing> parts;
   for (const DrawnPanel& w : wing) {
     for (const Rib& rib : w.ribs)
-      for (int layer = 0; layer < (rib.shared && hand == Hand::left ? 0 : rib.layers); ++layer) parts.push_back(ribDrawing(w, rib, hand));
+      for (int layer = 0; layer < (rib.shared && hand == Hand::left ? 0 : rib.layers); ++layer)
+        parts.push_back(ribDrawing(w, rib, hand));
     for (const Rib& riblet : w.riblets) parts.push_back(ribDrawing(w, riblet, hand));
     for (const SparLine& line : w.spars)
       if (w.design.spars[static_cast<std::size_t>(line.index)].kind == SparKind::fullDepth)

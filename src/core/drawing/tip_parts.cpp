@@ -52,14 +52,14 @@ std::vector<Drawing> tipParts(const DrawnPanel& w, Hand hand) {
   case TipKind::bow:
     d.loop(Layer::cut, onSheet(tip.form));
     d.strokes.push_back({Layer::mark, onSheet(tip.edge), false});
-    out.push_back(
-        named(d, hand,
-              fmt::format("Tip form: {} strips {} × {} round it, the longest {} and some to hold by; the outer "
-                          "line is the tip{}",
-                          t.strips, len(t.thickness), len(t.bowWidth), len(tip.longest),
-                          t.springBack > 0 ? fmt::format("; bent {:.0f} % further, which springs back",
-                                                         100 * (1 / (1 - t.springBack) - 1))
-                                           : std::string())));
+    out.push_back(named(
+        d, hand,
+        fmt::format("Tip form: {} strips {} × {} round it, the longest {} and some to hold by; the outer "
+                    "line is the tip{}",
+                    t.strips, len(t.thickness), len(t.bowWidth), len(tip.longest),
+                    t.springBack > 0
+                        ? fmt::format("; bent {:.0f} % further, which springs back", 100 * (1 / (1 - t.springBack) - 1))
+                        : std::string())));
     return out;
   case TipKind::block:
   case TipKind::rounded:

@@ -1,7 +1,7 @@
 #include "core/joins/panel_join.h"
 #include <algorithm>
-#include <Eigen/Geometry>
 #include <cmath>
+#include <Eigen/Geometry>
 #include <numbers>
 
 namespace eup {
@@ -45,8 +45,8 @@ void fold(Brace& b, const Point3& out, const Point3& upOut, const Point3& in, co
   b.turn = std::numbers::pi - angleBetween(square(out).normalized(), square(in).normalized());
 }
 
-Brace makeBrace(const PanelBrief& d, const Join& decided, const SparLine& line, const std::vector<Rib>& ribs, const PanelJoin& join,
-                const Neighbour* inside, const SparLine* other) {
+Brace makeBrace(const PanelBrief& d, const Join& decided, const SparLine& line, const std::vector<Rib>& ribs,
+                const PanelJoin& join, const Neighbour* inside, const SparLine* other) {
   Brace b;
   b.spar = line.index;
   const Spar& spar = d.spars[static_cast<std::size_t>(line.index)];

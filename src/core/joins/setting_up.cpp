@@ -43,12 +43,16 @@ struct Underside {
     };
     const double step = 0.01 * cut.frame.chord; // either way: the slope that a strip lying there takes
     const Point a = point(chordX - step), b = point(std::min(chordX + step, cut.frame.chord));
-    Support s{std::move(line), chordX, tOf(chordX), point(chordX).y() - board,
-              std::atan2(b.y() - a.y(), b.x() - a.x()), true};
+    Support s{std::move(line),
+              chordX,
+              tOf(chordX),
+              point(chordX).y() - board,
+              std::atan2(b.y() - a.y(), b.x() - a.x()),
+              true};
     s.there = on(s.t);
     return s;
   }
-  double tOf(double chordX) const { return cut.frame.t + chordX * std::sin(rib.turn); }
+  double tOf(double chordX) const { return rib.inPanel({chordX, 0}).y(); }
   bool on(double t) const { return t > -1e-6 && t < span + 1e-6; }
 };
 
@@ -76,7 +80,7 @@ std::vector<Foot> feetOf(const PanelBrief& d, const PanelLoft& loft, const Rib& 
   }
   std::vector<Foot> feet;
   for (const double x : {front, back}) {
-    if (!under.on(under.tOf(x)) || !under.on(under.tOf(x + width))) continue; // the rib ends before
+    if (!under.on(under.tOf(x)) || !under.on(under.tOf(x + width))) continue;        // the rib ends before
     if (x < 0 || x + width > chord || (x == back && back < front + width)) continue; // too short a rib for two
     Foot foot;
     constexpr double into = 0.3; // mm of the wood that the foot shares with the rib, so that they are one piece
@@ -125,8 +129,7 @@ SettingUp settingUp(const PanelBrief& d, const PanelLoft& loft, const Section& r
     const Underside under{rib, cut, turn, board, loft.span()};
     RibSupports supports{rib.number, {}, {}};
     if (d.join.feet) supports.feet = feetOf(d, loft, rib, under);
-    supports.at.push_back(
-        {"LE", 0, cut.frame.t, turn(cut.frame.le).y() - board, std::nullopt, under.on(cut.frame.t)});
+    supports.at.push_back({"LE", 0, cut.frame.t, turn(cut.frame.le).y() - board, std::nullopt, under.on(cut.frame.t)});
     for (const SparLine& line : spars) {
       supports.at.push_back(under.at(d.spars[static_cast<std::size_t>(line.index)].name, sparOn(line, rib)));
       Support& s = supports.at.back();

@@ -84,6 +84,13 @@ void splitRibs(const PanelBrief& whole, double t, Ribs& inner, Ribs& outer) {
 }
 
 void taperFrom(Cap& inner, Cap& outer, const Cap& whole, double share) {
+  if (whole.changes) { // on one side of the cut only
+    inner.changes = whole.changesAt < share;
+    outer.changes = whole.changesAt > share;
+    if (inner.changes) inner.changesAt = whole.changesAt / share;
+    if (outer.changes) outer.changesAt = (whole.changesAt - share) / (1 - share);
+    if (!outer.changes) outer.material = whole.thenMaterial;
+  }
   if (!whole.tapers) return;
   const Cap cut = capAt(whole, share);
   inner.tipWidth = outer.width = cut.width;
@@ -110,14 +117,23 @@ bool empty(const Spar& spar) {
   return spar.kind == SparKind::caps && !spar.top.fitted && !spar.bottom.fitted;
 }
 
-/// A cap that ends as `out` ends.
-void endAs(Cap& one, const Cap& out) {
+/// A cap that ends as `out` ends; `share` of it is its own. One change of wood is kept, the innermost.
+void endAs(Cap& one, const Cap& out, double share) {
+  if (one.changes) {
+    one.changesAt *= share;
+  } else if (one.material != out.material) {
+    one.changes = true, one.changesAt = share, one.thenMaterial = out.material;
+  } else if (out.changes) {
+    one.changes = true, one.thenMaterial = out.thenMaterial;
+    one.changesAt = share + out.changesAt * (1 - share);
+  }
+
   one.tipWidth = out.tapers ? out.tipWidth : out.width;
   one.tipDepth = out.tapers ? out.tipDepth : out.depth;
   one.tapers = std::abs(one.tipWidth - one.width) > 1e-9 || std::abs(one.tipDepth - one.depth) > 1e-9;
 }
 
-void mergeSpar(Spar& one, const Spar& out, double spanInside) {
+void mergeSpar(Spar& one, const Spar& out, double spanInside, double spanOutside) {
   if (empty(one)) return;
   if (one.stops || empty(out)) {
     if (!one.stops) one.stops = true, one.stopsAt = spanInside;
@@ -125,8 +141,9 @@ void mergeSpar(Spar& one, const Spar& out, double spanInside) {
   }
   one.stops = out.stops;
   if (out.stops) one.stopsAt = spanInside + out.stopsAt;
-  endAs(one.top, out.top);
-  endAs(one.bottom, out.bottom);
+  const double share = spanInside / (spanInside + (out.stops ? std::min(out.stopsAt, spanOutside) : spanOutside));
+  endAs(one.top, out.top, share);
+  endAs(one.bottom, out.bottom, share);
 }
 
 void mergeNumbers(std::vector<int>& one, const std::vector<int>& out, std::size_t inside) {
@@ -136,6 +153,13 @@ void mergeNumbers(std::vector<int>& one, const std::vector<int>& out, std::size_
 }
 
 } // namespace
+
+/// A cap that goes on as that one ends.
+static Cap endOf(const Cap& cap) {
+  Cap on = capAt(cap, 1);
+  on.tapers = on.changes = false;
+  return on;
+}
 
 Result<Design> withPanelAdded(const Design& design, int wing) {
   Design d = design;
@@ -156,8 +180,7 @@ Result<Design> withPanelAdded(const Design& design, int wing) {
   next.ribs.denseRoot = next.ribs.denseTip = 0;
   for (Spar& s : next.spars) {
     s.rootFraction = s.tipFraction;
-    for (Cap* cap : {&s.top, &s.bottom})
-      if (cap->tapers) cap->width = cap->tipWidth, cap->depth = cap->tipDepth, cap->tapers = false;
+    for (Cap* cap : {&s.top, &s.bottom}) *cap = endOf(*cap);
     if (s.stops) s.stops = false, s.kind = SparKind::caps, s.top.fitted = s.bottom.fitted = false;
   }
   next.join.joiner.fitted = false;
@@ -230,7 +253,8 @@ Result<Design> withPanelsMerged(const Design& design, PanelId id) {
   one.panel.washoutAxis = out.panel.washoutAxis;
   one.sections.tip = out.sections.tip;
   for (std::size_t k = 0; k < std::min(one.spars.size(), out.spars.size()); ++k)
-    one.spars[k].tipFraction = out.spars[k].tipFraction, mergeSpar(one.spars[k], out.spars[k], in.panel.span);
+    one.spars[k].tipFraction = out.spars[k].tipFraction,
+    mergeSpar(one.spars[k], out.spars[k], in.panel.span, out.panel.span);
   for (std::size_t k = out.spars.size(); k < one.spars.size(); ++k)
     if (!one.spars[k].stops) one.spars[k].stops = true, one.spars[k].stopsAt = in.panel.span;
   one.ribs.denseRoot = one.ribs.denseTip = 0; // they are in the stations

@@ -80,7 +80,8 @@ Cut PanelLoft::cutLeaning(double t0, double lean) const {
 
 Cut PanelLoft::cutTurned(double t0, double turn) const {
   const double k = std::tan(turn), longer = 1 / std::cos(turn), x0 = lerp(root.le, tip.le, t0 / length).x();
-  const auto meet = [&](const Point& a, const Point& b) -> Point { // t = t0 + k (x − x0), and x runs straight from a to b
+  const auto meet = [&](const Point& a,
+                        const Point& b) -> Point { // t = t0 + k (x − x0), and x runs straight from a to b
     const double t = (t0 + k * (a.x() - x0)) / (1 - k * (b.x() - a.x()) / length);
     const Point p = lerp(a, b, t / length);
     return {x0 + (p.x() - x0) * longer, p.y()};

@@ -40,9 +40,9 @@ public:
   /// on the height of the root's leading edge. In the plane: x aft, and up along it, so z ÷ cos(lean). Each of the
   /// panel's straight lines is followed to where it meets the plane, also a little past the panel's ends.
   Cut cutLeaning(double t, double lean) const;
-  /// The section in an upright plane through the leading edge at t, turned out of the flight's direction by `turn` (rad,
-  /// tail outwards, within ±1.1). In the plane: x along it from the leading edge's own x, and z. Past the panel's ends
-  /// its straight lines run on.
+  /// The section in an upright plane through the leading edge at t, turned out of the flight's direction by `turn`
+  /// (rad, tail outwards, within ±1.1). In the plane: x along it from the leading edge's own x, and z. Past the panel's
+  /// ends its straight lines run on.
   Cut cutTurned(double t, double turn) const;
   /// The point of the straight line of chord fraction f in [0, 1], at t: (x, z).
   Point at(Face face, double f, double t) const;

@@ -19,8 +19,7 @@ struct Making {
   double noseScale() const { return across(loft.frameAt(0).le, loft.frameAt(loft.span()).le); }
   double tailScale() const { return across(loft.frameAt(0).te, loft.frameAt(loft.span()).te); }
   double across(const Point& root, const Point& tip) const {
-    return rib.turn == 0 ? 1
-                         : 1 / (std::cos(rib.turn) - (tip.x() - root.x()) / loft.span() * std::sin(rib.turn));
+    return rib.turn == 0 ? 1 : 1 / (std::cos(rib.turn) - (tip.x() - root.x()) / loft.span() * std::sin(rib.turn));
   }
   double x(double fromTail) const { return rib.frame.chord - fromTail * tailScale(); }
   /// How much wider than square to itself something is in the rib's plane that runs aft by `sweep`.
@@ -225,8 +224,7 @@ Polyline inRib(const Making& m, const Polyline& panelAxes) {
 /// Notches stand upright in panel axes, so that a straight, untwisted strip drops into all of them.
 void cutNotches(const Making& m, const SparLine& line, const Cut& cut, Region& cuts) {
   const Spar& spar = m.design.spars[static_cast<std::size_t>(line.index)];
-  const double reach = m.rib.frame.chord, along = line.share(m.meetsAt(line.middle)),
-               stretch = m.stretch(line.sweep);
+  const double reach = m.rib.frame.chord, along = line.share(m.meetsAt(line.middle)), stretch = m.stretch(line.sweep);
   for (Face f : {Face::upper, Face::lower}) {
     const bool up = f == Face::upper;
     const Cap cap = capAt(up ? spar.top : spar.bottom, along);
@@ -500,8 +498,8 @@ std::vector<Rib> cutRibs(const PanelBrief& d, const PanelLoft& loft, const std::
     rib.shared = rib.kind == RibKind::root && d.innermost() && d.join.sparsThere == SparsThere::through;
     if (rib.kind == RibKind::tip && d.beyond && d.beyond->rootLeans) rib.lean = -d.foldBeyond;
     rib.station = planes.ribs[i].station, rib.frame.t = planes.ribs[i].t, rib.turn = planes.ribs[i].turn;
-    ribs.push_back(cutRib(d, loft, spars, passing, rib.kind == RibKind::main ? planes.crossing : std::vector<RibPlane>{},
-                          std::move(rib)));
+    ribs.push_back(cutRib(d, loft, spars, passing,
+                          rib.kind == RibKind::main ? planes.crossing : std::vector<RibPlane>{}, std::move(rib)));
   }
   return ribs;
 }

@@ -14,9 +14,9 @@ enum class RibKind { root, main, tip, riblet, crossing };
 
 /// Where a rib stands: an upright plane through a place of the leading edge, or one that leans at an end.
 struct RibPlane {
-  double station = 0; ///< mm of the panel's span, where it crosses the first spar's line
-  double t = 0;       ///< and where its nose is
-  double turn = 0;    ///< rad out of the flight's direction, tail outwards
+  double station = 0;   ///< mm of the panel's span, where it crosses the first spar's line
+  double t = 0;         ///< and where its nose is
+  double turn = 0;      ///< rad out of the flight's direction, tail outwards
   double thickness = 2; ///< of all its layers
   int layers = 1;
 };
@@ -109,8 +109,7 @@ struct Rib {
   }
   /// "R4"; the second riblet of the bay beyond it is "R4.2".
   std::string name() const {
-    return "R" + std::to_string(number) +
-           (kind == RibKind::crossing ? "x" : bay > 0 ? "." + std::to_string(bay) : "");
+    return "R" + std::to_string(number) + (kind == RibKind::crossing ? "x" : bay > 0 ? "." + std::to_string(bay) : "");
   }
   /// How far its body reaches from its plane, square to it, inwards (negative) and outwards.
   std::pair<double, double> body() const {

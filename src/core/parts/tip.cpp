@@ -53,7 +53,8 @@ double roundingOf(const Tip& tip, double chord) {
 /// From where to where the block reaches along the chord, so far beyond the rib.
 std::pair<double, double> chordwise(const Tip& tip, double chord, double beyond) {
   if (tip.kind == TipKind::rounded) {
-    const double radius = roundingOf(tip, chord), in = radius - std::sqrt(std::max(0.0, radius * radius - beyond * beyond));
+    const double radius = roundingOf(tip, chord),
+                 in = radius - std::sqrt(std::max(0.0, radius * radius - beyond * beyond));
     return {in, chord - in};
   }
   const double share = std::sqrt(std::max(0.0, 1 - beyond * beyond / (tip.reach * tip.reach)));

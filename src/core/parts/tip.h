@@ -20,12 +20,12 @@ struct TipRest {
 
 /// Places on the plan are (aft of the tip rib's nose along its chord line, beyond the rib).
 struct TipShape {
-  Polyline edge;                    ///< outermost edge from LE to TE; empty for a plate
-  Polyline inner;                   ///< of an outline's pieces or a bow: its inner edge
-  Polyline form;                    ///< what a bow's innermost strip is bent round: `inner`, bent further by what springs back
-  Polyline plate;                   ///< closed, chord axes of the tip rib
-  double reach = 0;                 ///< mm beyond the tip rib
-  double area = 0;                  ///< mm², of the plan, beyond the rib
+  Polyline edge;    ///< outermost edge from LE to TE; empty for a plate
+  Polyline inner;   ///< of an outline's pieces or a bow: its inner edge
+  Polyline form;    ///< what a bow's innermost strip is bent round: `inner`, bent further by what springs back
+  Polyline plate;   ///< closed, chord axes of the tip rib
+  double reach = 0; ///< mm beyond the tip rib
+  double area = 0;  ///< mm², of the plan, beyond the rib
   double longest = 0, shortest = 0; ///< mm: outermost and innermost strip of a bow, along it
   std::vector<TipTemplate> templates;
   std::vector<TipRest> rests; ///< of an outline or a bow

@@ -24,8 +24,7 @@ bool has(const Spar& s, Face f) {
   return s.kind == SparKind::fullDepth || (f == Face::upper ? s.top : s.bottom).fitted;
 }
 
-std::optional<CapStress> capStress(const Spar& spar, const SparSection& section, double share, double moment,
-                                    Face f) {
+std::optional<CapStress> capStress(const Spar& spar, const SparSection& section, double share, double moment, Face f) {
   if (!has(spar, f) || section.bent.empty()) return std::nullopt;
   const Material& m = faceMaterial(spar, f, share);
   CapStress c;

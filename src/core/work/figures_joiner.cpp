@@ -29,8 +29,8 @@ void braceStrengthFigures(const TruePanel& w, const std::optional<Brace>& brace,
            w.join.second ? "at its edges, at the join; the braces carry the bending there, each by its stiffness"
                          : "at its edges, at the join; the brace alone carries the bending there",
            "6 M ÷ (n t h²), n plates of thickness t and depth h",
-           fmt::format("6 × {:.0f} N·mm ÷ ({} × {} × ({})²) = {:.1f} MPa", s.braceShare * s.moment, plates, out.len(j.braceThickness),
-                       out.len(b.depthRoot), s.braceStress),
+           fmt::format("6 × {:.0f} N·mm ÷ ({} × {} × ({})²) = {:.1f} MPa", s.braceShare * s.moment, plates,
+                       out.len(j.braceThickness), out.len(b.depthRoot), s.braceStress),
            bendingTheory, from});
   const Material* m = findMaterial(j.braceMaterial);
   out.add({key("reserve"), label("Brace reserve"), s.braceReserve, Quantity::ratio, Stage::joins, "at the join",
@@ -131,10 +131,10 @@ void holeFigures(const TruePanel& w, FigureList& out) {
       const PassHole& h = rib.passHoles[i];
       const bool brace = h.what == Passing::What::brace;
       const bool rod = h.what == Passing::What::rod;
-      const char* what = brace                             ? "Brace slot"
-                         : rod                             ? "Jig rod's hole"
+      const char* what = brace                          ? "Brace slot"
+                         : rod                          ? "Jig rod's hole"
                          : h.what == Passing::What::pin ? "Pin hole"
-                                                           : "Joiner hole";
+                                                        : "Joiner hole";
       const std::string where =
           brace ? fmt::format("{}, its middle from the nose; {} wide, {} high", rib.name(), out.len(h.width),
                               out.len(h.height))
@@ -148,7 +148,9 @@ void holeFigures(const TruePanel& w, FigureList& out) {
                "along the chord line to its middle",
                fmt::format("{:.2f} % of the chord", 100 * h.middle.x() / rib.frame.chord),
                planeGeometry,
-               {brace ? "join.braceSlots" : rod ? "join.rodFront" : "joiner.fraction"},
+               {brace ? "join.braceSlots"
+                : rod ? "join.rodFront"
+                      : "joiner.fraction"},
                true,
                rib.number});
       out.add(
@@ -158,10 +160,14 @@ void holeFigures(const TruePanel& w, FigureList& out) {
            Quantity::length,
            Stage::ribs,
            fmt::format("{}, bare section to its middle, square to the chord line", rib.name()),
-           brace ? "half way between the caps" : rod ? "where the straight rod goes through" : "where the straight joiner goes through",
+           brace ? "half way between the caps"
+           : rod ? "where the straight rod goes through"
+                 : "where the straight joiner goes through",
            fmt::format("{} over the underside, {} over the chord line", out.len(h.overBottom), out.len(h.middle.y())),
            ruledLoft,
-           {brace ? "join.braceSlots" : rod ? "join.rods" : "joiner.along"},
+           {brace ? "join.braceSlots"
+            : rod ? "join.rods"
+                  : "joiner.along"},
            true,
            rib.number});
     }

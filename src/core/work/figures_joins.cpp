@@ -39,12 +39,8 @@ void bendFigures(const TruePanel& w, const BraceToTell& of, FigureList& out) {
   const std::string path = fmt::format("spars.{}", b.spar);
   const std::string name = w.design.spars[static_cast<std::size_t>(b.spar)].name;
   const bool centre = w.join.centre;
-  const std::vector<std::string> from{"join.dihedral.rise",
-                                      "join.dihedral.angle",
-                                      path + ".rootFraction",
-                                      path + ".tipFraction",
-                                      "panel.tipSetback",
-                                      of.decision("braceForm", "form")};
+  const std::vector<std::string> from{"join.dihedral.rise",  "join.dihedral.angle", path + ".rootFraction",
+                                      path + ".tipFraction", "panel.tipSetback",    of.decision("braceForm", "form")};
   if (b.folded) {
     out.add({of.key("bend"), of.label("Brace bend, flat"), b.bend, Quantity::angle, Stage::joins,
              fmt::format("between its legs as it is cut from the sheet, for the {}", name),
@@ -64,8 +60,8 @@ void bendFigures(const TruePanel& w, const BraceToTell& of, FigureList& out) {
                     : "acos(u₁ · u₂), u = (sin Λ, cos Λ cos Γ, cos Λ sin Γ) of the spar in each panel",
              centre ? fmt::format("acos(cos²{0} × cos {1} − sin²{0}) = {2}", out.deg(line.sweep),
                                   out.deg(2 * w.join.gamma), out.deg(b.bend))
-                    : fmt::format("Λ {} and Γ {} outside, Γ {} inside: {}", out.deg(line.sweep),
-                                  out.deg(w.join.gamma), out.deg(w.join.gamma - 2 * w.join.fold), out.deg(b.bend)),
+                    : fmt::format("Λ {} and Γ {} outside, Γ {} inside: {}", out.deg(line.sweep), out.deg(w.join.gamma),
+                                  out.deg(w.join.gamma - 2 * w.join.fold), out.deg(b.bend)),
              "angle between the two spar directions", from, true});
     out.add({of.key("lean"), of.label("Brace leans"), b.lean, Quantity::angle, Stage::joins,
              "out of the vertical, for a flat brace that holds both spar lines",
@@ -153,8 +149,8 @@ void crackFigures(const TruePanel& w, FigureList& out) {
                mouth,
                Quantity::length,
                Stage::joins,
-               fmt::format("width of the V at the {} face, {} deep; {} is left and bends", w.join.fold >= 0 ? "upper" : "lower",
-                           out.len(cut), out.len(std::min(j.crackLeaves, deep))),
+               fmt::format("width of the V at the {} face, {} deep; {} is left and bends",
+                           w.join.fold >= 0 ? "upper" : "lower", out.len(cut), out.len(std::min(j.crackLeaves, deep))),
                "2 × depth of the cut × tan(half the angle)",
                fmt::format("2 × {} × tan {} = {}", out.len(cut), out.deg(bend / 2), out.len(mouth)),
                planeGeometry,
@@ -233,8 +229,8 @@ void endCutFigures(const TruePanel& w, FigureList& out) {
     if (square.z() < 0) square = -square;
     const EndCut cut = endCut(along, square, plane);
     const std::string key = top ? "cut.sheetTop." : "cut.sheetBottom.", what = top ? "Top sheet" : "Bottom sheet";
-    const std::string runs = fmt::format("the LE runs {} aft over {}; the join leans {}", out.len(along.x()),
-                                         out.len(span), out.deg(fold));
+    const std::string runs =
+        fmt::format("the LE runs {} aft over {}; the join leans {}", out.len(along.x()), out.len(span), out.deg(fold));
     out.add({key + "mitre", what + " end, mitre", cut.mitre, Quantity::angle, Stage::joins,
              "on its face, out of square to the LE's edge; + longer at the front. Cut it before the long edge",
              "where the plane that halves the join meets the sheet", runs, "solid geometry", from});

@@ -287,6 +287,39 @@ void ribListFindings(Finder f) {
                {key}});
 }
 
+/// Holes that run into a half-lap or a spar's notch.
+void holeFindings(Finder f) {
+  const auto meets = [](const PassHole& h, const Rib& rib) {
+    const Box hole{h.middle - Point(h.width, h.height) / 2, h.middle + Point(h.width, h.height) / 2};
+    const auto over = [&](const Box& b) {
+      return (hole.low.array() < b.high.array()).all() && (b.low.array() < hole.high.array()).all();
+    };
+    for (const Lap& lap : rib.laps) {
+      const double far = rib.frame.chord;
+      if (over(lap.fromAbove ? Box{{lap.x - lap.width / 2, lap.middle}, {lap.x + lap.width / 2, far}}
+                             : Box{{lap.x - lap.width / 2, -far}, {lap.x + lap.width / 2, lap.middle}}))
+        return true;
+    }
+    return h.what != Passing::What::brace &&
+           std::any_of(rib.notches.begin(), rib.notches.end(), [&](const Notch& n) { return over(boundsOf(n.shape)); });
+  };
+  SharedFault met;
+  for (const auto* ribs : {&f.w.ribs, &f.w.riblets})
+    for (const Rib& rib : *ribs)
+      if (std::any_of(rib.passHoles.begin(), rib.passHoles.end(), [&](const PassHole& h) { return meets(h, rib); }))
+        met.add(rib.number, 1);
+  met.ribs.erase(std::unique(met.ribs.begin(), met.ribs.end()), met.ribs.end());
+  if (met.ribs.empty()) return;
+  f.say({"ribs.holes",
+         Severity::warning,
+         Stage::ribs,
+         fmt::format("A hole in {} runs into another cut", ribNames(met.ribs)),
+         "A joiner's, a rod's or a brace's way through the rib meets a half-lap or a spar's notch.",
+         "Move it along the chord, or move the ribs.",
+         met.ribs.front(),
+         {"joiner.fraction", "join.rodFront", "join.rodRear", "join.braceSlots"}});
+}
+
 /// Turned ribs leave a corner of the panel at either end without support, on one edge.
 void cornerFindings(Finder f) {
   double turn = 0, widest = 0;
@@ -310,7 +343,8 @@ void cornerFindings(Finder f) {
       f.say({"ribs.corner",
              Severity::note,
              Stage::ribs,
-             fmt::format("No rib reaches the {} edge near the {}", tail ? "trailing" : "leading", atRoot ? "root" : "tip"),
+             fmt::format("No rib reaches the {} edge near the {}", tail ? "trailing" : "leading",
+                         atRoot ? "root" : "tip"),
              fmt::format("For {}; the bays are {} wide.", f.len(bare), f.len(widest)),
              "Add a short piece from the end rib, closer stations there, or ribs that cross.",
              {},
@@ -502,6 +536,7 @@ std::vector<Finding> allFindings(const TrueWing& w) {
       footFindings(f);
       ribListFindings(f);
       cornerFindings(f);
+      holeFindings(f);
       tipFindings(f);
       jointFindings(f);
       const int number = panel.design.id.wing;

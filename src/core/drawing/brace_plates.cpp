@@ -1,0 +1,114 @@
+// All braces of a wing on one sheet of ply, each of its plates in its place, the bends nested in one another.
+#include "core/drawing/wing_drawings.h"
+#include "core/geometry/polyline.h"
+#include "core/joins/panel_join.h"
+#include "core/measure/figure.h"
+#include <algorithm>
+#include <array>
+#include <fmt/format.h>
+
+namespace eup {
+namespace {
+
+constexpr double gap = 5; // mm between plates: room for a saw, and for the lettering
+
+/// Where a closed outline's edge lies at x: its lowest or its highest place. Nothing beside it.
+std::optional<double> edgeAt(const Polyline& loop, double x, bool high) {
+  std::optional<double> out;
+  for (std::size_t i = 0; i < loop.size(); ++i) {
+    const Point &a = loop[i], &b = loop[(i + 1) % loop.size()];
+    if (x < std::min(a.x(), b.x()) || x > std::max(a.x(), b.x())) continue;
+    const double run = b.x() - a.x();
+    const std::array<double, 2> ends{run == 0 ? a.y() : a.y() + (b.y() - a.y()) * (x - a.x()) / run,
+                                     run == 0 ? b.y() : a.y() + (b.y() - a.y()) * (x - a.x()) / run};
+    for (const double y : ends)
+      if (!out || (high ? y > *out : y < *out)) out = y;
+  }
+  return out;
+}
+
+/// How far `next` goes down so that it clears `above` everywhere. Both have straight edges: looking at their corners
+/// is enough.
+double dropUnder(const Polyline& above, const Polyline& next) {
+  double drop = -1e300;
+  const auto look = [&](double x) {
+    const auto floor = edgeAt(above, x, false), top = edgeAt(next, x, true);
+    if (floor && top) drop = std::max(drop, *top - *floor);
+  };
+  for (const Polyline* one : {&above, &next})
+    for (const Point& p : *one) look(p.x());
+  return drop + gap;
+}
+
+struct Plate {
+  const DrawnPanel& panel;
+  const Brace& brace;
+  Join join; ///< with this brace in the first one's place
+};
+
+std::vector<Plate> platesOf(const DrawnWing& wing, Hand hand) {
+  std::vector<Plate> out;
+  for (const DrawnPanel& w : wing) {
+    if (w.join.centre && hand == Hand::left) continue; // both hands have it in common
+    const auto add = [&](const std::optional<Brace>& b, const Join& join) {
+      if (!b || b->depthRoot <= 0) return;
+      for (int k = 0; k < (join.braceSide == BraceSide::both ? 2 : 1); ++k) out.push_back({w, *b, join});
+    };
+    add(w.join.brace, w.design.join);
+    if (w.join.second) add(w.join.second, withSecondBrace(w.design.join));
+  }
+  return out;
+}
+
+} // namespace
+
+std::vector<Drawing> bracePlates(const DrawnWing& wing, Hand hand) {
+  const std::vector<Plate> plates = platesOf(wing, hand);
+  if (plates.empty()) return {};
+  Drawing sheet;
+  sheet.title = "Braces";
+  sheet.wing = wing.front().design.name;
+  sheet.hand = hand;
+  Polyline above;
+  double wood = 0, y = 0, beside = 0;
+  for (const Plate& p : plates) beside = std::max(beside, boundsOf(p.brace.outline).high.x());
+  for (const Plate& p : plates) {
+    const LengthUnit unit = p.panel.design.unit;
+    if (!above.empty()) y = -dropUnder(above, p.brace.outline);
+    above = p.brace.outline;
+    for (Point& q : above) q += Point(0, y);
+    Drawing part;
+    part.loop(Layer::cut, above);
+    // The join, and the grain along each leg.
+    part.line(Layer::mark, {0, y - p.brace.depthRoot / 2}, {0, y + p.brace.depthRoot / 2});
+    const double half = (p.panel.join.fold >= 0 ? p.brace.bend : -p.brace.bend) / 2;
+    for (const double side : {-1.0, 1.0}) {
+      const double leg = side > 0 ? p.brace.outer.length : p.brace.inner.length;
+      const Point along(side * std::cos(half), std::sin(half));
+      part.line(Layer::mark, Point(0, y) + along * (0.3 * leg), Point(0, y) + along * (0.7 * leg));
+    }
+    sheet.add(hand == Hand::left ? mirrored(std::move(part)) : part, {0, 0});
+    sheet.write({beside + 6, above[2].y() - 3},
+                fmt::format("{} {}, {}{}, ply {}", p.panel.ribs.front().name(),
+                            p.panel.design.spars[static_cast<std::size_t>(p.brace.spar)].name,
+                            p.panel.join.centre ? "both hands" : nameLarge(hand),
+                            p.brace.folded ? ", folded " + told(p.brace.turn, Quantity::angle, unit) : std::string(),
+                            told(p.join.braceThickness, Quantity::length, unit)),
+                3);
+    wood += std::abs(signedArea(p.brace.outline));
+  }
+  Box all;
+  for (const Stroke& s : sheet.strokes)
+    if (s.layer == Layer::cut)
+      for (const Point& p : s.points) all.include(p);
+  const LengthUnit unit = wing.front().design.unit;
+  sheet.write({all.low.x(), all.low.y() - 9},
+              fmt::format("{}  {} HAND: {} plates on {} × {}, {:.0f} % of it used; grain of the outer plies along",
+                          sheet.wing, nameLarge(hand), plates.size(), told(all.width(), Quantity::length, unit),
+                          told(all.height(), Quantity::length, unit), 100 * wood / (all.width() * all.height())),
+              3.5);
+  sheet.shift(-sheet.bounds().low);
+  return {std::move(sheet)};
+}
+
+} // namespace eup

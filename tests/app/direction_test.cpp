@@ -1,0 +1,87 @@
+// Ribs that cross, a second brace, spars that are cracked, rods, rounded tips: decided in the window and taken back.
+#include "driver.h"
+
+namespace eup::app::test {
+namespace {
+
+class Directions : public WindowTest {};
+
+TEST_F(Directions, RibsAreTurnedAndCrossed) {
+  stage(4);
+  const auto ribs = [&]() -> const std::vector<Rib>& { return window->document().wing().inner().ribs; };
+  EXPECT_EQ(find<QLineEdit>("ribs.thickness")->isVisible(), true);
+  choose("ribs.direction", "diagonal");
+  type("ribs.angle", "35");
+  EXPECT_NEAR(radToDeg(ribs()[3].turn), 35, 1e-9);
+  auto* crossing = find<QCheckBox>("ribs.crossing");
+  ASSERT_NE(crossing, nullptr);
+  crossing->setFocus();
+  QTest::keyClick(crossing, Qt::Key_Space);
+  EXPECT_TRUE(design().inner().ribs.crossing);
+  EXPECT_EQ(window->document().wing().inner().riblets.size(), ribs().size() - 1);
+  EXPECT_FALSE(board()->grab().toImage().isNull());
+  stage(3);
+  EXPECT_FALSE(board()->grab().toImage().isNull());
+  stage(4);
+  // Nonsense is told and keeps the old value.
+  type("ribs.angle", "steep");
+  EXPECT_TRUE(problem().contains("steep"));
+  EXPECT_DOUBLE_EQ(design().inner().ribs.angleDeg, 35);
+  type("ribs.angle", "80");
+  EXPECT_DOUBLE_EQ(design().inner().ribs.angleDeg, 35) << "beyond what can be built";
+  choose("ribs.direction", "squareToSpar");
+  EXPECT_NEAR(ribs()[3].turn, -window->document().wing().inner().spars[0].sweep, 1e-12);
+  while (window->document().canUndo()) window->document().undo();
+  EXPECT_EQ(design().inner().ribs.direction, RibDirection::flight);
+}
+
+TEST_F(Directions, ASecondBraceIsFittedAndFolded) {
+  window->openDemo("skerrow-1460");
+  stage(6);
+  tab("Second brace");
+  auto* fitted = find<QCheckBox>("brace2.fitted");
+  ASSERT_NE(fitted, nullptr);
+  fitted->setFocus();
+  QTest::keyClick(fitted, Qt::Key_Space);
+  ASSERT_TRUE(window->document().wing().inner().join.second.has_value());
+  EXPECT_EQ(window->document().wing().inner().join.second->spar, 1);
+  choose("brace2.form", "folded");
+  EXPECT_TRUE(window->document().wing().inner().join.second->folded);
+  EXPECT_GT(figure("brace2.turn"), 0);
+  type("brace2.toRib", "4");
+  EXPECT_EQ(window->document().wing().inner().join.second->outer.toRib, 4);
+  EXPECT_FALSE(board()->grab().toImage().isNull());
+}
+
+TEST_F(Directions, SparsAreCrackedAndRodsCarryTheRibs) {
+  stage(6);
+  choose("join.sparsThere", "cracked");
+  type("join.crackLeaves", "0,8");
+  EXPECT_DOUBLE_EQ(design().inner().join.crackLeaves, 0.8);
+  EXPECT_GT(figure("crack.1.top"), 0);
+  auto* rods = find<QCheckBox>("join.rods");
+  ASSERT_NE(rods, nullptr);
+  rods->setFocus();
+  QTest::keyClick(rods, Qt::Key_Space);
+  type("join.rodDiameter", "5");
+  EXPECT_GT(figure("rod.1.tip"), 0);
+  stage(4);
+  EXPECT_FALSE(board()->grab().toImage().isNull());
+  int holes = 0;
+  for (const PassHole& h : window->document().wing().inner().ribs[5].passHoles) holes += h.what == Passing::What::rod;
+  EXPECT_EQ(holes, 2);
+}
+
+TEST_F(Directions, TheTipIsRounded) {
+  stage(3);
+  tab("Tip");
+  choose("tip.kind", "rounded");
+  type("tip.radius", "18");
+  EXPECT_DOUBLE_EQ(window->document().wing().inner().tip->reach, 18);
+  choose("tip.kind", "bow");
+  type("tip.springBack", "12 %");
+  EXPECT_DOUBLE_EQ(design().inner().tip.springBack, 0.12);
+}
+
+} // namespace
+} // namespace eup::app::test
