@@ -137,7 +137,7 @@ wing("lanehurst-1180", "Lanehurst 1180", [
     dict(sections={"root": naca("2413"), "tip": naca("2411")}, panel=panel(590.0, 218.0, 156.0, 46.0, 1.5, 0.25), ribs=crossed,
          sheeting={"top": False, "bottom": False}, capStrips={"top": False, "bottom": False},
          leadingEdge={"kind": "square", "width": 6.0}, trailingEdge={"kind": "wedge", "width": 24.0},
-         spars=[caps("main spar", 0.30, 0.30, 6.0, 3.0, to=(4.0, 2.0)), caps("rear spar", 0.66, 0.66, 3.0, 2.0, "balsa-220")],
+         spars=[caps("main spar", 0.30, 0.30, 6.0, 3.0, to=(4.0, 2.0)), caps("rear spar", 0.52, 0.60, 3.0, 2.0, "balsa-220")],
          join=angle(3.0, braceToRib=3, braceThickness=2.0, braceSide="both", braceOver="faces", braceForm="folded"),
          brace2={"fitted": True, "spar": 2, "thickness": 1.5, "side": "behind", "form": "folded", "over": "faces", "toRib": 2},
          tip={"kind": "rounded", "radius": 22.0}),

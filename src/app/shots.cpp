@@ -83,9 +83,11 @@ QStringList writeShots(const QString& folder) {
   stage(Stage::panels, 12);
   shoot(window, "three-panels");
   stage(Stage::joins, 12);
-  shoot(window, "outer-join");
   window.decide().focusDecision("wings.0.panels.0.joiner.along");
   shoot(window, "joiner");
+  window.openDemo("lanehurst-1180");
+  stage(Stage::panels, 5);
+  shoot(window, "crossing-ribs");
   window.openDemo("oldacre-1320");
   stage(Stage::panels, 13);
   window.decide().focusDecision("wings.0.panels.1.tip.kind");

@@ -387,7 +387,7 @@ template <class D, class V> void describe(D& d, V& v) {
   v.parts("wings", d.wings, mostWings, [&](auto& w, std::size_t number) {
     v.group("surface", "Wing", Stage::panels, [&] {
       v.text("name", "Name", w.name);
-      v.choice("kind", "It is", w.kind, std::span(wingKindChoices));
+      v.choice("kind", "It is", w.kind, std::span(wingKindChoices), number > 0);
       v.number("carries", "Share of the load", w.carries, Limits{0.01, 2});
       v.length("aft", "Behind the main wing", w.aft, Limits{-20000, 20000}, number > 0);
       v.length("up", "Over the main wing", w.up, Limits{-5000, 5000}, number > 0);

@@ -41,7 +41,7 @@ Drawing incidenceTemplate(const DrawnPanel& w, const Rib& rib, Hand hand, bool a
   loop.emplace_back(loop.front().x(), level);
   Drawing d;
   d.loop(Layer::cut, loop);
-  if (!above) d.line(Layer::mark, {loop.front().x(), base}, {loop.back().x(), base}); // as high as the building board
+  if (!above) d.line(Layer::mark, {curve.low.x(), base}, {curve.high.x(), base}); // as high as the building board
   if (hand == Hand::left) d = mirrored(std::move(d));
   const Box box = d.bounds();
   const std::string words = above ? fmt::format("its level edge {} over the board", len(w, level - base))

@@ -1,5 +1,6 @@
 #include "core/drawing/wing_drawings.h"
 #include "core/measure/figure.h"
+#include <algorithm>
 #include <fmt/format.h>
 
 namespace eup {
@@ -103,8 +104,13 @@ Drawing panelOnPlan(const DrawnPanel& w, Hand hand) {
     const Point3 nose = rib.inPanel({0, 0}), tail = rib.inPanel({rib.frame.chord, 0});
     d.write({side * nose.y(), -nose.x() + (second ? 9 : 4)}, rib.name(), 4, Anchor::middle);
     if (!second)
-      d.write({side * tail.y(), -tail.x() - 7}, told(w.design.inboard + rib.t(), Quantity::length, w.design.unit), 3,
-              Anchor::middle);
+      d.write({side * std::min(tail.y(), rib.turn == 0 ? tail.y() : span - 12), -tail.x() - (tail.y() > span ? 12 : 7)},
+              told(w.design.inboard + rib.t(), Quantity::length, w.design.unit), 3, Anchor::middle);
+  }
+  for (const Rib& rib : w.riblets) {
+    if (rib.kind != RibKind::crossing) continue;
+    const Point3 nose = rib.inPanel({0, 0});
+    d.write({side * std::clamp(nose.y(), 0.0, span), -nose.x() + 4}, rib.name(), 2.5, Anchor::middle);
   }
   return d;
 }

@@ -59,11 +59,11 @@ Drawing ribDrawing(const DrawnPanel& w, const Rib& rib, Hand hand) {
   for (std::size_t k = 0; k < rib.sparX.size(); ++k) {
     const double x = rib.sparX[k], half = rib.sparDepth[k] / 2;
     if (!w.spars[k].reaches(rib.t()) || x > box.high.x()) continue;
-    const double middle = rib.turn == 0 ? w.spars[k].middle.at(rib.t()).y() - rib.frame.le.y() : 0;
+    const double middle = rib.turn == 0 ? w.spars[k].middle.at(rib.t()).y() - rib.frame.le.y() : rib.depth / 6;
     d.line(Layer::mark, {x, middle - std::min(3.0, half)}, {x, middle + std::min(3.0, half)});
   }
   const double arrow = rib.frame.chord * 0.12;
-  const double middle = rib.kind == RibKind::riblet ? box.low.x() + box.width() * 0.3 : rib.frame.chord * 0.45;
+  const double middle = between ? box.low.x() + box.width() * 0.3 : rib.frame.chord * 0.45;
   grainArrow(d, {middle, std::min(1.5, rib.depth / 8)}, std::min(arrow, box.width() / 2));
   if (hand == Hand::left) d = mirrored(std::move(d));
   const auto len = [&](double mm) { return told(mm, Quantity::length, w.design.unit); };

@@ -2,6 +2,8 @@
 #include "core/drawing/wing_drawings.h"
 #include "core/joins/packing.h"
 #include "core/measure/figure.h"
+#include <algorithm>
+#include <cmath>
 #include <fmt/format.h>
 
 namespace eup {
@@ -26,7 +28,12 @@ Drawing settingUpDrawing(const DrawnPanel& w, Hand hand) {
   for (const RibSupports& supports : w.settingUp.ribs) {
     const Rib& rib = w.ribs[static_cast<std::size_t>(supports.rib - w.design.firstRib)];
     const Point nose = onRib(rib, {0, 0});
-    d.line(Layer::mark, nose, onRib(rib, {rib.frame.chord, 0}));
+    // As far as it lies on the panel: a turned rib may run out over an end.
+    const double slope = std::cos(rib.frame.washout) * std::sin(rib.turn), t0 = rib.frame.t;
+    const auto reaches = [&](double t) { return std::clamp((t - t0) / slope, 0.0, rib.frame.chord); };
+    const double from = slope == 0 ? 0 : std::min(reaches(0), reaches(span)),
+                 to = slope == 0 ? rib.frame.chord : std::max(reaches(0), reaches(span));
+    d.line(Layer::mark, onRib(rib, {from, 0}), onRib(rib, {to, 0}));
     d.write(nose + Point(0, 6), rib.name(), 4, Anchor::middle);
     for (std::size_t k = 0; k < supports.at.size(); ++k) {
       const Support& s = supports.at[k];

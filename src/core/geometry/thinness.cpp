@@ -23,22 +23,46 @@ std::vector<Edge> edgesOf(const Region& region) {
   return edges;
 }
 
+/// Edges by where they lie along x, so that a short ray looks at its neighbours only.
+class Shelves {
+public:
+  Shelves(const std::vector<Edge>& edges, double reach) {
+    double high = -1e300;
+    for (const Edge& e : edges) low = std::min(low, e.lowX), high = std::max(high, e.highX);
+    if (edges.empty()) return;
+    constexpr double most = 400;
+    wide = std::max(reach, (high - low) / most);
+    shelves.resize(at(high) + 1);
+    for (const Edge& e : edges)
+      for (std::size_t i = at(e.lowX); i <= at(e.highX); ++i) shelves[i].push_back(&e);
+  }
+  template <class Look> void between(double from, double to, const Look& look) const {
+    for (std::size_t i = at(from); i <= std::min(at(to), shelves.size() - 1); ++i)
+      for (const Edge* e : shelves[i]) look(*e);
+  }
+
+private:
+  std::size_t at(double x) const { return static_cast<std::size_t>(std::max(0.0, (x - low) / wide)); }
+  double low = 1e300, wide = 1;
+  std::vector<std::vector<const Edge*>> shelves;
+};
+
 /// How far a ray from `start` along `way` goes until it leaves through an edge that faces it; `most` if further.
-double across(const std::vector<Edge>& edges, const Edge& own, const Point& start, const Point& way, double most) {
+double across(const Shelves& edges, const Edge& own, const Point& start, const Point& way, double most) {
   const Point end = start + way * most;
   const double lowX = std::min(start.x(), end.x()), highX = std::max(start.x(), end.x());
   const double lowY = std::min(start.y(), end.y()), highY = std::max(start.y(), end.y());
   double nearest = most;
-  for (const Edge& e : edges) {
-    if (e.highX < lowX || e.lowX > highX || e.highY < lowY || e.lowY > highY || &e == &own) continue;
+  edges.between(lowX, highX, [&](const Edge& e) {
+    if (e.highX < lowX || e.lowX > highX || e.highY < lowY || e.lowY > highY || &e == &own) return;
     const double facing = -e.inwards.dot(way);
-    if (facing <= 0.05) continue; // leaves only through edges whose inside looks back
+    if (facing <= 0.05) return; // leaves only through edges whose inside looks back
     const double t = (e.from - start).dot(e.inwards) / way.dot(e.inwards);
-    if (t <= 1e-7 || t >= nearest) continue;
+    if (t <= 1e-7 || t >= nearest) return;
     const Point hit = start + way * t;
     const double along = (hit - e.from).dot(e.to - e.from) / (e.length * e.length);
     if (along >= 0 && along <= 1) nearest = t;
-  }
+  });
   return nearest;
 }
 
@@ -50,6 +74,8 @@ bool meet(const Point& a, const Edge& e) {
 
 std::vector<ThinPlace> thinPlaces(const Region& region, double rim) {
   const auto edges = edgesOf(region);
+  if (edges.empty()) return {};
+  const Shelves shelves(edges, rim);
   std::vector<ThinPlace> found;
   for (const Edge& e : edges) {
     // In the middle of equal parts about as long as the rim: short edges of a curve once, long straight ones often.
@@ -57,7 +83,7 @@ std::vector<ThinPlace> thinPlaces(const Region& region, double rim) {
     for (int k = 0; k < steps; ++k) {
       const double share = (k + 0.5) / steps;
       const Point start = e.from + (e.to - e.from) * share;
-      const double through = across(edges, e, start, e.inwards, rim);
+      const double through = across(shelves, e, start, e.inwards, rim);
       if (through >= rim * 0.999) continue;
       const Point far = start + e.inwards * through;
       // In a corner the far edge meets this one: wood runs out there by its nature.

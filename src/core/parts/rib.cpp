@@ -1,6 +1,7 @@
 #include "core/parts/rib.h"
 #include "core/design/decisions.h"
 #include "core/geometry/cover.h"
+#include "core/geometry/in_parallel.h"
 #include "core/geometry/polyline.h"
 #include "core/geometry/tolerances.h"
 #include <algorithm>
@@ -459,7 +460,7 @@ static std::vector<RibPlane> innerPlanes(const RibPlanes& planes) {
 std::vector<Rib> cutRiblets(const PanelBrief& d, const PanelLoft& loft, const std::vector<SparLine>& spars,
                             const std::vector<Rib>& ribs, const std::vector<Passing>& passing) {
   const RibPlanes planes = ribPlanes(d, loft);
-  std::vector<Rib> out;
+  std::vector<Rib> out; // where each stands; then they are cut
   out.reserve(ribs.size() * static_cast<std::size_t>(d.riblets.inBay + 1));
   for (std::size_t i = 0; i + 1 < ribs.size(); ++i) {
     for (int k = 1; k <= d.riblets.inBay; ++k) {
@@ -469,7 +470,7 @@ std::vector<Rib> cutRiblets(const PanelBrief& d, const PanelLoft& loft, const st
       rib.kind = RibKind::riblet;
       rib.thickness = d.riblets.thickness;
       rib.station = rib.frame.t = ribs[i].t() + (ribs[i + 1].t() - ribs[i].t()) * k / (d.riblets.inBay + 1);
-      out.push_back(cutRib(d, loft, spars, passing, {}, std::move(rib)));
+      out.push_back(std::move(rib));
     }
     if (i >= planes.crossing.size()) continue;
     const RibPlane& plane = planes.crossing[i];
@@ -478,17 +479,19 @@ std::vector<Rib> cutRiblets(const PanelBrief& d, const PanelLoft& loft, const st
     rib.kind = RibKind::crossing;
     rib.thickness = plane.thickness;
     rib.station = plane.station, rib.frame.t = plane.t, rib.turn = plane.turn;
-    out.push_back(cutRib(d, loft, spars, passing, innerPlanes(planes), std::move(rib)));
+    out.push_back(std::move(rib));
   }
-  return out;
+  const std::vector<RibPlane> inner = innerPlanes(planes), none;
+  return madeInParallel(out.size(), [&](std::size_t i) {
+    return cutRib(d, loft, spars, passing, out[i].kind == RibKind::crossing ? inner : none, out[i]);
+  });
 }
 
 std::vector<Rib> cutRibs(const PanelBrief& d, const PanelLoft& loft, const std::vector<SparLine>& spars,
                          const std::vector<Passing>& passing) {
   const RibPlanes planes = ribPlanes(d, loft);
-  std::vector<Rib> ribs;
-  ribs.reserve(planes.ribs.size());
-  for (std::size_t i = 0; i < planes.ribs.size(); ++i) {
+  const std::vector<RibPlane> none;
+  return madeInParallel(planes.ribs.size(), [&](std::size_t i) {
     Rib rib;
     rib.number = d.firstRib + static_cast<int>(i);
     rib.kind = i == 0 ? RibKind::root : i + 1 == planes.ribs.size() ? RibKind::tip : RibKind::main;
@@ -498,10 +501,8 @@ std::vector<Rib> cutRibs(const PanelBrief& d, const PanelLoft& loft, const std::
     rib.shared = rib.kind == RibKind::root && d.innermost() && d.join.sparsThere == SparsThere::through;
     if (rib.kind == RibKind::tip && d.beyond && d.beyond->rootLeans) rib.lean = -d.foldBeyond;
     rib.station = planes.ribs[i].station, rib.frame.t = planes.ribs[i].t, rib.turn = planes.ribs[i].turn;
-    ribs.push_back(cutRib(d, loft, spars, passing,
-                          rib.kind == RibKind::main ? planes.crossing : std::vector<RibPlane>{}, std::move(rib)));
-  }
-  return ribs;
+    return cutRib(d, loft, spars, passing, rib.kind == RibKind::main ? planes.crossing : none, std::move(rib));
+  });
 }
 
 Beside besideRib(const PanelBrief& d, const PanelLoft& loft, const Rib& given) {

@@ -303,21 +303,30 @@ void holeFindings(Finder f) {
     return h.what != Passing::What::brace &&
            std::any_of(rib.notches.begin(), rib.notches.end(), [&](const Notch& n) { return over(boundsOf(n.shape)); });
   };
+  const auto lapMeets = [&](const Rib& rib) {
+    return std::any_of(rib.laps.begin(), rib.laps.end(), [&](const Lap& lap) {
+      return std::any_of(rib.notches.begin(), rib.notches.end(), [&](const Notch& n) {
+        const Box box = boundsOf(n.shape);
+        return lap.x + lap.width / 2 > box.low.x() && lap.x - lap.width / 2 < box.high.x();
+      });
+    });
+  };
   SharedFault met;
   for (const auto* ribs : {&f.w.ribs, &f.w.riblets})
     for (const Rib& rib : *ribs)
-      if (std::any_of(rib.passHoles.begin(), rib.passHoles.end(), [&](const PassHole& h) { return meets(h, rib); }))
+      if (std::any_of(rib.passHoles.begin(), rib.passHoles.end(), [&](const PassHole& h) { return meets(h, rib); }) ||
+          lapMeets(rib))
         met.add(rib.number, 1);
   met.ribs.erase(std::unique(met.ribs.begin(), met.ribs.end()), met.ribs.end());
   if (met.ribs.empty()) return;
   f.say({"ribs.holes",
          Severity::warning,
          Stage::ribs,
-         fmt::format("A hole in {} runs into another cut", ribNames(met.ribs)),
-         "A joiner's, a rod's or a brace's way through the rib meets a half-lap or a spar's notch.",
-         "Move it along the chord, or move the ribs.",
+         fmt::format("In {} one cut runs into another", ribNames(met.ribs)),
+         "A half-lap, or the way of a joiner, a rod or a brace through the rib, meets a spar's notch or each other.",
+         "Move it along the chord, or the spar, or turn the ribs otherwise.",
          met.ribs.front(),
-         {"joiner.fraction", "join.rodFront", "join.rodRear", "join.braceSlots"}});
+         {"joiner.fraction", "join.rodFront", "join.rodRear", "join.braceSlots", "ribs.angle"}});
 }
 
 /// Turned ribs leave a corner of the panel at either end without support, on one edge.
