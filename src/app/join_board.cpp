@@ -155,12 +155,11 @@ void JoinBoard::drawOneBrace(Ink& ink, const Point& at, double room, const Brace
   const Point middle = at + Point(k * boundsOf(b.outline).width() / 2, -0.1 * reach());
   Polyline outline;
   for (const Point& p : b.outline) outline.push_back(middle + p * k);
-  ink.text(
-      at,
-      tr("Brace on the %1, %2 thick (drawn × %3)")
-          .arg(QString::fromStdString(w.design.spars[static_cast<std::size_t>(b.spar)].name), len(join.braceThickness))
-          .arg(k),
-      look.ink, {0, -8}, Qt::AlignLeft, 13, true);
+  ink.text(at,
+           tr("Brace on the %1 (drawn × %2)")
+               .arg(QString::fromStdString(w.design.spars[static_cast<std::size_t>(b.spar)].name))
+               .arg(k),
+           look.ink, {0, -8}, Qt::AlignLeft, 13, true);
   ink.loop(outline, look.ply, look.ink, 1.4);
   ink.line(middle + Point(0, k * b.depthRoot), middle - Point(0, k * b.depthRoot), look.accent, 1, Qt::DashLine);
   ink.text(middle + Point(0, k * b.depthRoot),
@@ -176,8 +175,10 @@ void JoinBoard::drawOneBrace(Ink& ink, const Point& at, double room, const Brace
                                .arg(len(b.outer.length))
                                .arg(b.outer.toRib),
            look.faint, {0, 20}, Qt::AlignLeft, 11);
-  ink.text(foot, tr("%1 deep at the join, %2 at the ends").arg(len(b.depthRoot), len(b.outer.depthEnd)), look.faint,
-           {0, 36}, Qt::AlignLeft, 11);
+  ink.text(foot,
+           tr("%1 thick, %2 deep at the join, %3 at the ends")
+               .arg(len(join.braceThickness), len(b.depthRoot), len(b.outer.depthEnd)),
+           look.faint, {0, 36}, Qt::AlignLeft, 11);
 }
 
 void JoinBoard::drawPacking(Ink& ink, const Point& at, double room) const {

@@ -161,15 +161,14 @@ void MainWindow::makeMenus(QMenuBar* bar) {
   add(file, tr("&Open…"), QKeySequence::Open, [this] { chooseAndOpen(); });
   recentMenu = file->addMenu(tr("Open &recent"));
   QMenu* demos = file->addMenu(tr("Open a &demo"));
-  for (const auto& [words, name] :
-       {std::pair(tr("Fenlark 1500: a sport wing, one panel a side"), "fenlark-1500"),
-        std::pair(tr("Tarnbrook 2000: a soarer, three panels a side"), "tarnbrook-2000"),
-        std::pair(tr("Skerrow 1460: swept and tapered"), "skerrow-1460"),
-        std::pair(tr("Lanehurst 1180: swept, with crossing ribs"), "lanehurst-1180"),
-        std::pair(tr("Oldacre 1320: undercambered, tips turned up"), "oldacre-1320"),
-        std::pair(tr("Gossamoor 480: indoor, curved plates"), "gossamoor-480"),
-        std::pair(tr("A clean plan of the Fenlark, read"), "fenlark-plan"),
-        std::pair(tr("A plan of it with faults, read"), "fenlark-faulty-plan")})
+  for (const auto& [words, name] : {std::pair(tr("Fenlark 1500: a sport wing, one panel a side"), "fenlark-1500"),
+                                    std::pair(tr("Tarnbrook 2000: a soarer, three panels a side"), "tarnbrook-2000"),
+                                    std::pair(tr("Skerrow 1460: swept and tapered"), "skerrow-1460"),
+                                    std::pair(tr("Lanehurst 1180: swept, with crossing ribs"), "lanehurst-1180"),
+                                    std::pair(tr("Oldacre 1320: undercambered, tips turned up"), "oldacre-1320"),
+                                    std::pair(tr("Gossamoor 480: indoor, curved plates"), "gossamoor-480"),
+                                    std::pair(tr("A clean plan of the Fenlark, read"), "fenlark-plan"),
+                                    std::pair(tr("A plan of it with faults, read"), "fenlark-faulty-plan")})
     add(demos, words, {}, [this, name = name] {
       if (mayLeave()) openDemo(name);
     });

@@ -17,6 +17,23 @@ Polyline between(const Polyline& a, const Polyline& b, double share) {
   return out;
 }
 
+/// Each of the panel's straight lines followed to where it meets a plane: `meet` says where, from its two ends.
+template <class End, class Meet> Cut cutThrough(const End& root, const End& tip, double t, const Meet& meet) {
+  const auto face = [&](const Polyline& a, const Polyline& b) {
+    Polyline out(a.size());
+    for (std::size_t i = 0; i < a.size(); ++i) out[i] = meet(a[i], b[i]);
+    return out;
+  };
+  Cut cut{{}, face(root.upper, tip.upper), face(root.lower, tip.lower)};
+  cut.frame.t = t;
+  cut.frame.le = meet(root.le, tip.le);
+  cut.frame.te = meet(root.te, tip.te);
+  const Point run = cut.frame.te - cut.frame.le;
+  cut.frame.chord = run.norm();
+  cut.frame.washout = std::atan2(run.y(), run.x());
+  return cut;
+}
+
 } // namespace
 
 PanelLoft::End PanelLoft::place(const Section& section, double chord, double setback, double washout, double axis) {
@@ -63,19 +80,7 @@ Cut PanelLoft::cutLeaning(double t0, double lean) const {
     const Point p = lerp(a, b, t / length);
     return {p.x(), p.y() * taller};
   };
-  const auto face = [&](const Polyline& a, const Polyline& b) {
-    Polyline out(a.size());
-    for (std::size_t i = 0; i < a.size(); ++i) out[i] = meet(a[i], b[i]);
-    return out;
-  };
-  Cut cut{{}, face(root.upper, tip.upper), face(root.lower, tip.lower)};
-  cut.frame.t = t0;
-  cut.frame.le = meet(root.le, tip.le);
-  cut.frame.te = meet(root.te, tip.te);
-  const Point run = cut.frame.te - cut.frame.le;
-  cut.frame.chord = run.norm();
-  cut.frame.washout = std::atan2(run.y(), run.x());
-  return cut;
+  return cutThrough(root, tip, t0, meet);
 }
 
 Cut PanelLoft::cutTurned(double t0, double turn) const {
@@ -86,19 +91,7 @@ Cut PanelLoft::cutTurned(double t0, double turn) const {
     const Point p = lerp(a, b, t / length);
     return {x0 + (p.x() - x0) * longer, p.y()};
   };
-  const auto face = [&](const Polyline& a, const Polyline& b) {
-    Polyline out(a.size());
-    for (std::size_t i = 0; i < a.size(); ++i) out[i] = meet(a[i], b[i]);
-    return out;
-  };
-  Cut cut{{}, face(root.upper, tip.upper), face(root.lower, tip.lower)};
-  cut.frame.t = t0;
-  cut.frame.le = meet(root.le, tip.le);
-  cut.frame.te = meet(root.te, tip.te);
-  const Point run = cut.frame.te - cut.frame.le;
-  cut.frame.chord = run.norm();
-  cut.frame.washout = std::atan2(run.y(), run.x());
-  return cut;
+  return cutThrough(root, tip, t0, meet);
 }
 
 Point PanelLoft::at(Face face, double f, double t) const {
