@@ -41,14 +41,15 @@ def naca(digits):
     return {"kind": "naca", "naca": digits}
 
 
-def caps(name, root, tip, width, depth, wood="spruce", to=None, stops=None):
+def caps(name, root, tip, width, depth, wood="spruce", to=None, stops=None, webs=0.0):
     """`to` is the width and depth that they taper to, `stops` where they end."""
     end = to or (width, depth)
     cap = {"fitted": True, "width": width, "depth": depth, "material": wood, "tapers": to is not None,
            "tipWidth": end[0], "tipDepth": end[1], "changes": False, "changesAt": 0.5, "thenMaterial": "balsa-160"}
     return {"name": name, "kind": "caps", "rootFraction": root, "tipFraction": tip, "top": cap, "bottom": dict(cap),
             "sheet": 3.0, "ribSlot": "above", "sheetMaterial": "balsa-160", "stops": stops is not None,
-            "stopsAt": stops or 400.0}
+            "stopsAt": stops or 400.0, "webs": "between" if webs else "none", "webThickness": webs or 1.5,
+            "webMaterial": "balsa-160"}
 
 
 def surface(name, kind, carries, aft, up):
@@ -64,15 +65,15 @@ def angle(degrees, **more):
 
 
 # A thermal soarer: three panels a side, more and more dihedral.
-soarer = dict(sheeting={"thickness": 1.5, "to": "fraction", "fraction": 0.34}, capStrips={"width": 6.0, "thickness": 1.5},
+soarer = dict(stiffening={"covering": "film"}, sheeting={"thickness": 1.5, "to": "fraction", "fraction": 0.34}, capStrips={"width": 6.0, "thickness": 1.5},
               leadingEdge={"kind": "square", "width": 6.0}, trailingEdge={"kind": "wedge", "width": 25.0})
 wing("tarnbrook-2000", "Tarnbrook 2000", [
     dict(soarer, sections={"root": naca("3411"), "tip": naca("3410")}, panel=panel(430.0, 214.0, 202.0, 4.0),
-         ribs=even(9), spars=[caps("main spar", 0.31, 0.31, 12.0, 3.0)], join=angle(1.5, brace=False),
+         ribs=even(9), spars=[caps("main spar", 0.31, 0.31, 12.0, 3.0, webs=2.0)], join=angle(1.5, brace=False),
          joiner={"fitted": True, "along": "across", "fraction": 0.41, "diameter": 9.0, "bore": 0.0, "sleeve": 9.5, "toRib": 3,
                  "material": "carbon-tube", "pin": True, "pinFraction": 0.72, "pinDiameter": 3.0}),
     dict(soarer, sections={"root": naca("3410"), "tip": naca("3410")}, panel=panel(350.0, 202.0, 168.0, 14.0, 0.5, 0.3),
-         ribs=even(8), spars=[caps("main spar", 0.31, 0.31, 12.0, 3.0, to=(6.0, 3.0))],
+         ribs=even(8), spars=[caps("main spar", 0.31, 0.31, 12.0, 3.0, to=(6.0, 3.0), webs=1.5)],
          join=angle(6.0, braceToRib=3, braceThickness=2.5, braceSide="both", braceOver="faces", rods=True, rodDiameter=4.0,
                     rodFront=0.18, rodRear=0.54)),
     dict(soarer, sections={"root": naca("3410"), "tip": naca("2409")}, panel=panel(220.0, 168.0, 112.0, 24.0, 2.0, 0.3),
@@ -83,7 +84,7 @@ wing("tarnbrook-2000", "Tarnbrook 2000", [
 # A swept, tapered sport wing with plenty of washout.
 wing("skerrow-1460", "Skerrow 1460", [
     dict(sections={"root": naca("2412"), "tip": naca("2410")}, panel=panel(730.0, 268.0, 172.0, 168.0, 3.5, 0.25),
-         ribs=even(13, rim=0.7), spars=[caps("main spar", 0.28, 0.28, 8.0, 3.0), caps("rear spar", 0.64, 0.64, 4.0, 2.0, "balsa-220", stops=620.0)],
+         ribs=even(13, rim=0.7), spars=[caps("main spar", 0.28, 0.28, 8.0, 3.0, webs=1.5), caps("rear spar", 0.64, 0.64, 4.0, 2.0, "balsa-220", stops=620.0, webs=1.5)],
          sheeting={"thickness": 1.5, "to": "spar", "spar": 1}, tip={"kind": "plate", "thickness": 2.0, "margin": 3.0},
          joiner={"fitted": True, "along": "across", "fraction": 0.5, "diameter": 10.0, "bore": 0.0, "sleeve": 10.5, "toRib": 3,
                  "material": "carbon-tube", "pin": True, "pinFraction": 0.78, "pinDiameter": 3.0},
@@ -91,7 +92,7 @@ wing("skerrow-1460", "Skerrow 1460", [
 ], {"mass": 1650.0, "loadFactor": 6.0})
 
 # A vintage-style wing: undercambered, a flat middle and turned-up tips.
-vintage = dict(riblets={"inBay": 1, "thickness": 1.5, "to": "spar", "spar": 1}, sheeting={"top": False, "bottom": False}, capStrips={"top": False, "bottom": False},
+vintage = dict(stiffening={"covering": "tissue"}, riblets={"inBay": 1, "thickness": 1.5, "to": "spar", "spar": 1}, sheeting={"top": False, "bottom": False}, capStrips={"top": False, "bottom": False},
                leadingEdge={"kind": "onEdge", "width": 6.0}, trailingEdge={"kind": "wedge", "width": 22.0})
 wing("oldacre-1320", "Oldacre 1320", [
     dict(vintage, sections={"root": naca("6409"), "tip": naca("6409")}, panel=panel(400.0, 206.0, 206.0, 0.0),
@@ -130,15 +131,15 @@ wing("gossamoor-480", "Gossamoor 480", [
          join={"dihedral": {"rise": 38.0}, "brace": False, "sparsThere": "cracked", "crackLeaves": 0.4}),
 ], {"mass": 1.8, "loadFactor": 2.0})
 
-# A swept wing of crossing ribs.
+# A swept wing of crossing ribs, covered with film.
 crossed = {"rule": "count", "count": 9, "thickness": 1.5, "rootThickness": 3.0, "tipThickness": 2.0, "rim": 0.3,
            "direction": "diagonal", "angleDeg": 38.0, "crossing": True}
 wing("lanehurst-1180", "Lanehurst 1180", [
     dict(sections={"root": naca("2413"), "tip": naca("2411")}, panel=panel(590.0, 218.0, 156.0, 46.0, 1.5, 0.25), ribs=crossed,
          sheeting={"top": False, "bottom": False}, capStrips={"top": False, "bottom": False},
          leadingEdge={"kind": "square", "width": 6.0}, trailingEdge={"kind": "wedge", "width": 24.0},
-         spars=[caps("main spar", 0.30, 0.30, 6.0, 3.0, to=(4.0, 2.0)), caps("rear spar", 0.52, 0.60, 3.0, 2.0, "balsa-220")],
+         spars=[caps("main spar", 0.30, 0.30, 6.0, 3.0, to=(4.0, 2.0), webs=1.5), caps("rear spar", 0.52, 0.60, 4.0, 2.0, "spruce", webs=1.5)],
          join=angle(3.0, braceToRib=3, braceThickness=2.0, braceSide="both", braceOver="faces", braceForm="folded"),
          brace2={"fitted": True, "spar": 2, "thickness": 1.5, "side": "behind", "form": "folded", "over": "faces", "toRib": 2},
-         tip={"kind": "rounded", "radius": 22.0}),
+         tip={"kind": "rounded", "radius": 22.0}, stiffening={"covering": "film"}),
 ], {"mass": 860.0, "loadFactor": 5.0})

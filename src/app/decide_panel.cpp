@@ -1,5 +1,6 @@
 #include "app/decide_panel.h"
 #include "app/section_tools.h"
+#include "app/stiffen_dialog.h"
 #include "core/design/wing_edit.h"
 #include "core/loft/panel_edit.h"
 #include "core/measure/length_text.h"
@@ -124,7 +125,7 @@ std::vector<std::string> DecidePanel::groupsOfStage() const {
     return out;
   case Stage::spars:
     out = spars;
-    out.push_back("Loads");
+    out.insert(out.end(), {"Stiffening", "Loads"});
     return out;
   case Stage::joins:
     if (innermost && !mirrored(document.shownDesign())) return {"Setting up"}; // a fin's root meets nothing of its own
@@ -387,6 +388,18 @@ void DecidePanel::rebuild(const std::vector<Decision>& shown) {
       connect(remove, &QPushButton::clicked, this, &DecidePanel::removeSpar);
       grid->addWidget(remove, line, 1, 1, 2);
     }
+  }
+  if (group[standpoint.stage()] == "Stiffening") {
+    auto* tries = new QPushButton(tr("Try ways to stiffen…"), form);
+    tries->setObjectName("tryStiffening");
+    connect(tries, &QPushButton::clicked, this, [this] {
+      StiffenDialog dialog(document.wing().at(here()), window());
+      if (dialog.exec() != QDialog::Accepted || !dialog.chosen()) return;
+      Design next = document.design();
+      dialog.chosen()->change(next.at(here()));
+      document.edit(tr("Stiffen: %1").arg(QString::fromStdString(dialog.chosen()->what)), std::move(next));
+    });
+    grid->addWidget(tries, line++, 1, 1, 2);
   }
   if (standpoint.stage() == Stage::sections) {
     auto* tools = new SectionTools(document, standpoint, group[Stage::sections] != "Tip section", form);

@@ -69,7 +69,19 @@ void SparBoard::draw(Ink& ink) const {
         band(line.upperSeat, none, line.lowerSeat, none, look.balsa);
         continue;
       }
-      if (mine) band(line.upperSeat, none, line.lowerSeat, none, look.panel);
+      if (mine) {
+        band(line.upperSeat, none, line.lowerSeat, none, look.panel);
+        for (const SparBay& bay : w.bays) { // webs, and what is weak
+          const BayCheck* weakest = bay.spar == line.index ? bay.weakest() : nullptr;
+          if (!weakest) continue;
+          const Polyline loop{at(bay.from, line.upperSeat.at(bay.from).y()), at(bay.to, line.upperSeat.at(bay.to).y()),
+                              at(bay.to, line.lowerSeat.at(bay.to).y()), at(bay.from, line.lowerSeat.at(bay.from).y())};
+          if (spar.webs != Webs::none) ink.loop(loop, look.balsa, look.faint, 0.6);
+          QColor bad = look.wrong;
+          bad.setAlpha(weakest->reserve() < 1 ? 130 : 60);
+          if (weakest->reserve() < 1.5) ink.loop(loop, bad, look.wrong, 0.8);
+        }
+      }
       if (spar.top.fitted) band(line.upperSeat, none, line.upperSeat, -depths(spar.top), look.hardwood);
       if (spar.bottom.fitted) band(line.lowerSeat, depths(spar.bottom), line.lowerSeat, none, look.hardwood);
     }
@@ -110,6 +122,13 @@ void SparBoard::draw(Ink& ink) const {
   ink.line({side * r.t(), base}, mark, look.accent, 2);
   ink.text(mark, tr("R%1: %2 N·mm").arg(r.number).arg(m, 0, 'f', 0), look.accent, {mirrored() ? -8.0 : 8.0, -2},
            mirrored() ? Qt::AlignRight : Qt::AlignLeft, 12, true);
+  markWeakest(ink, side);
+  if (w.twist)
+    ink.text({head.x(), base},
+             tr("Twist test: %1° at the tip under %2 N·mm")
+                 .arg(radToDeg(w.twist->twist), 0, 'f', 2)
+                 .arg(w.twist->couple, 0, 'g', 6),
+             look.ink, {0, 22.0 + 18 * static_cast<double>(w.spars.size())}, Qt::AlignLeft, 12);
   for (const SparStrength& s : w.strength.spars) {
     if (s.root.bent.empty()) continue;
     const bool weak = s.worstReserve < 1.5;
@@ -121,6 +140,24 @@ void SparBoard::draw(Ink& ink) const {
                  (weak ? tr("  (1.5 is usual)") : ""),
              weak ? look.wrong : look.ink, {0, 22.0 + 18 * s.spar}, Qt::AlignLeft, 12, s.spar == standpoint.spar());
   }
+}
+
+/// The bay of the chosen spar that has least in reserve.
+void SparBoard::markWeakest(Ink& ink, double side) const {
+  const TruePanel& w = panel();
+  const SparBay* least = nullptr;
+  for (const SparBay& bay : w.bays)
+    if (bay.spar == standpoint.spar() && bay.weakest() &&
+        (!least || bay.weakest()->reserve() < least->weakest()->reserve()))
+      least = &bay;
+  if (!least) return;
+  const SparLine& line = w.spars[static_cast<std::size_t>(least->spar)];
+  const auto at = [&](double t) { return Point(side * t, sparAt + line.upperSeat.at(t).y() * stretch()); };
+  const Point from = at(least->from), to = at(least->to);
+  ink.line(from, to, look.accent, 4);
+  ink.text((from + to) / 2, tr("weakest bay: reserve %1").arg(least->weakest()->reserve(), 0, 'f', 2), look.accent,
+           {0, -10}, least->from < 0.2 * w.loft.span() ? (side > 0 ? Qt::AlignLeft : Qt::AlignRight) : Qt::AlignHCenter,
+           12, true);
 }
 
 void SparBoard::clicked(const Point& p) {

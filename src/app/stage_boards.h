@@ -92,6 +92,7 @@ protected:
   void clicked(const Point& p) override;
 
 private:
+  void markWeakest(Ink& ink, double side) const;
   double stretch() const;
 };
 

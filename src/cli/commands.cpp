@@ -6,6 +6,7 @@
 #include "core/files/text_file.h"
 #include "core/section/catalogue.h"
 #include "core/section/naca.h"
+#include "core/work/stiffening.h"
 #include "core/work/take_away.h"
 #include <CLI/CLI.hpp>
 #include <fmt/format.h>
@@ -124,6 +125,23 @@ int exportFiles(const Args& args, Streams io) {
   return exitOf(std::get<TrueWing>(wing).findings);
 }
 
+/// Ways to stiffen a panel, what each gains and weighs.
+int stiffen(const Args& args, Streams io) {
+  const auto wing = wingOf(args.file, io);
+  if (const int* code = std::get_if<int>(&wing)) return *code;
+  const TrueWing& w = std::get<TrueWing>(wing);
+  const int wings = static_cast<int>(w.wings.size());
+  if (args.wing < 1 || args.wing > wings || args.panel < 1 ||
+      args.panel > static_cast<int>(w.wing(args.wing - 1).panels.size()))
+    return refuse(io, args.file, Problem{"--panel", "there is no such panel"}, usage);
+  const auto trials = stiffeningTrials(w.at({args.wing - 1, args.panel - 1}));
+  if (trials.empty()) return refuse(io, args.file, Problem{"", "the panel has no frame to twist"}, seriousFindings);
+  io.out << "twist_deg,times_as_stiff,grams_more,way\n";
+  for (const StiffeningTrial& t : trials)
+    io.out << fmt::format("{:.3f},{:.3f},{:.2f},\"{}\"\n", radToDeg(t.twist), t.stiffer, t.grams, t.what);
+  return fine;
+}
+
 int upgrade(const Args& args, Streams io) {
   const auto text = readTextFile(args.file);
   if (!text) return refuse(io, "cannot read", text.problem(), unreadable);
@@ -230,6 +248,9 @@ int run(const std::vector<std::string>& given, std::ostream& out, std::ostream& 
       ->add_flag("--json", args.json, "as JSON");
   withFile(command("stations", "one row a rib", stations))->add_flag("--csv", args.csv, "as CSV (the default)");
   withFile(command("check", "the findings", check));
+  CLI::App* stiff = withFile(command("stiffen", "ways to stiffen a panel against twisting, as CSV", stiffen));
+  stiff->add_option("--wing", args.wing, "which wing of the aircraft; 1 is the main wing");
+  stiff->add_option("--panel", args.panel, "which panel, from the middle outwards; 1 is the innermost");
   CLI::App* sectionCommand = command("section", "measures of a section: NACA digits or a coordinate file", section);
   sectionCommand->add_option("spec", args.spec, "2412, 23012, or a file")->required();
   sectionCommand->add_flag("--json", args.json, "as JSON, with the points");

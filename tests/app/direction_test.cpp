@@ -83,5 +83,40 @@ TEST_F(Directions, TheTipIsRounded) {
   EXPECT_DOUBLE_EQ(design().inner().tip.springBack, 0.12);
 }
 
+TEST_F(Directions, WaysToStiffenAreTriedAndOneIsTaken) {
+  stage(5);
+  tab("Stiffening");
+  const double before = figure("twist.angle");
+  auto* tries = find<QPushButton>("tryStiffening");
+  ASSERT_NE(tries, nullptr);
+  // The dialog holds the keys while it is open: it is worked by a timer, as by a hand.
+  QTimer::singleShot(100, window.get(), [] {
+    QWidget* dialog = QApplication::activeModalWidget();
+    ASSERT_NE(dialog, nullptr);
+    auto* table = dialog->findChild<QTableWidget*>("ways");
+    auto* take = dialog->findChild<QPushButton*>("takeWay");
+    EXPECT_FALSE(take->isEnabled()) << "the first is what there is";
+    int film = 0;
+    for (int i = 0; i < table->rowCount(); ++i)
+      if (table->item(i, 0)->text() == "ironed fabric") film = i;
+    EXPECT_GT(film, 0);
+    for (int i = 0; i < film; ++i) QTest::keyClick(table, Qt::Key_Down);
+    dialog->grab().save("/tmp/look-ways.png");
+    QTest::mouseClick(take, Qt::LeftButton);
+  });
+  QTest::mouseClick(tries, Qt::LeftButton);
+  EXPECT_EQ(design().inner().stiffening.covering, Covering::fabric);
+  EXPECT_LT(figure("twist.angle"), before);
+  EXPECT_TRUE(window->document().undoName().contains("fabric"));
+  window->document().undo();
+  EXPECT_EQ(design().inner().stiffening.covering, Covering::film);
+  choose("stiffening.diagonals", "zigzag");
+  EXPECT_LT(figure("twist.angle"), before);
+  tab("Loads");
+  type("flying.twistCouple", "1000");
+  EXPECT_GT(figure("twist.angle"), 0);
+  EXPECT_FALSE(board()->grab().toImage().isNull());
+}
+
 } // namespace
 } // namespace eup::app::test

@@ -61,6 +61,14 @@ inline constexpr std::array trailingEdgeChoices{Choice{"none", "none"}, Choice{"
                                                 Choice{"twoSheets", "two sheets"}};
 inline constexpr std::array sparKindChoices{Choice{"caps", "caps"}, Choice{"fullDepth", "full-depth sheet"}};
 inline constexpr std::array slotChoices{Choice{"above", "from above"}, Choice{"below", "from below"}};
+inline constexpr std::array websChoices{Choice{"none", "none"}, Choice{"between", "between the ribs"}};
+inline constexpr std::array diagonalsChoices{Choice{"none", "none"}, Choice{"oneWay", "one a bay"},
+                                             Choice{"crossed", "two a bay, crossed"}, Choice{"zigzag", "zigzag"}};
+inline constexpr std::array diagonalPlaneChoices{Choice{"top", "along the top"},
+                                                 Choice{"bottom", "along the underside"}, Choice{"both", "along both"},
+                                                 Choice{"sloping", "from top to underside"}};
+inline constexpr std::array coveringChoices{Choice{"none", "uncovered"}, Choice{"tissue", "doped tissue"},
+                                            Choice{"film", "ironed film"}, Choice{"fabric", "ironed fabric"}};
 inline constexpr std::array proppingChoices{Choice{"bothPropped", "both halves propped"},
                                             Choice{"oneFlat", "one flat, one propped"}};
 inline constexpr std::array blockChoices{Choice{"leadingEdge", "leading edge"}, Choice{"spar", "main spar"},
@@ -291,9 +299,25 @@ template <class P, class V> void describePanel(P& p, const PanelPlace& place, V&
     cap("bottom", s.bottom,
         {"Bottom cap", "Bottom cap width", "Bottom cap depth", "Bottom cap of", "Bottom cap tapers", "Width at its end",
          "Depth at its end", "Bottom cap's wood changes", "Changes at", "Then of"});
+    const bool two = caps && s.top.fitted && s.bottom.fitted, web = two && s.webs != Webs::none;
+    v.choice("webs", "Webs", s.webs, std::span(websChoices), two);
+    v.length("webThickness", "Web thickness", s.webThickness, Limits{0.2, 30}, web);
+    v.material("webMaterial", "Web of", s.webMaterial, web);
     v.length("sheet", "Sheet thickness", s.sheet, Limits{0.3, 50}, !caps);
     v.choice("ribSlot", "Rib slotted", s.ribSlot, std::span(slotChoices), !caps);
     v.material("sheetMaterial", "Wood", s.sheetMaterial, !caps);
+  });
+  v.group("stiffening", "Stiffening", Stage::spars, [&] {
+    auto& s = p.stiffening;
+    const bool any = s.diagonals != Diagonals::none;
+    v.choice("covering", "Covering", s.covering, std::span(coveringChoices));
+    v.choice("diagonals", "Diagonals", s.diagonals, std::span(diagonalsChoices));
+    v.choice("plane", "They lie", s.plane, std::span(diagonalPlaneChoices), any);
+    v.count("firstBay", "From bay", s.firstBay, Limits{1, mostRibs}, any);
+    v.count("lastBay", "To bay", s.lastBay, Limits{1, mostRibs}, any);
+    v.length("width", "Width", s.width, Limits{0.3, 50}, any);
+    v.length("depth", "Depth", s.depth, Limits{0.3, 50}, any);
+    v.material("material", "Of", s.material, any);
   });
   v.group("join", joinWords(place), Stage::joins, [&] {
     auto& j = p.join;
@@ -401,6 +425,7 @@ template <class D, class V> void describe(D& d, V& v) {
     v.mass("mass", "Model mass", d.flying.mass, Limits{0.1, 100000});
     v.number("loadFactor", "Load factor", d.flying.loadFactor, Limits{1, 50});
     v.choice("shape", "Lift spread", d.flying.shape, std::span(loadShapeChoices));
+    v.number("twistCouple", "Twist test, N·mm", d.flying.twistCouple, Limits{0.01, 1000000});
   });
 }
 

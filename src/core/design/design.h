@@ -104,6 +104,8 @@ struct TrailingEdge {
 
 enum class SparKind { caps, fullDepth };
 enum class SlotFrom { above, below };
+/// What closes the space between two caps, from rib to rib.
+enum class Webs { none, between };
 
 struct Cap {
   bool fitted = true;
@@ -125,8 +127,11 @@ struct Spar {
   double sheet = 3;                               ///< SparKind::fullDepth: thickness of the sheet
   SlotFrom ribSlot = SlotFrom::above;             ///< SparKind::fullDepth: where the rib's slot opens
   std::string sheetMaterial = "balsa-160";        ///< SparKind::fullDepth
-  bool stops = false;                             ///< before the panel's tip
-  double stopsAt = 400;                           ///< mm of the panel's span from its root
+  Webs webs = Webs::none; ///< SparKind::caps with both: sheet between the ribs, its grain upright
+  double webThickness = 1.5;
+  std::string webMaterial = "balsa-160";
+  bool stops = false;   ///< before the panel's tip
+  double stopsAt = 400; ///< mm of the panel's span from its root
   bool operator==(const Spar&) const = default;
 };
 
@@ -233,12 +238,29 @@ inline Join withSecondBrace(Join join) {
   return join;
 }
 
+/// Bars across the bays between the first spar and what runs next behind it.
+enum class Diagonals { none, oneWay, crossed, zigzag };
+enum class DiagonalPlane { top, bottom, both, sloping };
+enum class Covering { none, tissue, film, fabric };
+
+/// What stiffens a panel against twisting, beside its spars, ribs, edges and sheet.
+struct Stiffening {
+  Diagonals diagonals = Diagonals::none;
+  DiagonalPlane plane = DiagonalPlane::sloping; ///< sloping: from the spar's top to the underside behind it
+  int firstBay = 1, lastBay = 400;              ///< counted from the panel's root
+  double width = 3, depth = 3;
+  std::string material = "balsa-160";
+  Covering covering = Covering::none;
+  bool operator==(const Stiffening&) const = default;
+};
+
 enum class LoadShape { schrenk, ellipse, chord };
 
 struct Flying {
   double mass = 1400; ///< g, whole model
   double loadFactor = 6;
   LoadShape shape = LoadShape::schrenk;
+  double twistCouple = 500; ///< N·mm, of the twist test: a pair of forces at the tip rib's nose and tail
   bool operator==(const Flying&) const = default;
 };
 
@@ -271,6 +293,7 @@ struct PanelDesign {
   LeadingEdge leadingEdge;
   TrailingEdge trailingEdge;
   std::vector<Spar> spars{Spar{}};
+  Stiffening stiffening;
   Join join;
   Tip tip; ///< the wing's outermost panel only
   bool operator==(const PanelDesign&) const = default;

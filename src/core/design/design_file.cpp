@@ -389,21 +389,24 @@ void migrateParts(Json& json) {
 void migrateDirections(Json& json) {
   if (!json.contains("wings") || !json["wings"].is_array()) return;
   const Json fresh = freshPanel();
+  if (json.contains("flying")) fillNew(json["flying"], Json{{"twistCouple", Flying{}.twistCouple}}, {"twistCouple"});
   for (Json& wing : json["wings"]) {
     if (!wing.is_object() || !wing.contains("panels") || !wing["panels"].is_array()) continue;
     for (Json& panel : wing["panels"]) {
       if (!panel.is_object()) continue;
-      fillNew(panel, fresh, {"brace2"});
+      fillNew(panel, fresh, {"brace2", "stiffening"});
       if (panel.contains("ribs")) fillNew(panel["ribs"], fresh["ribs"], {"direction", "angleDeg", "crossing"});
       if (panel.contains("tip")) fillNew(panel["tip"], fresh["tip"], {"springBack", "radius"});
       if (panel.contains("join"))
         fillNew(panel["join"], fresh["join"],
                 {"sparsThere", "crackLeaves", "braceForm", "rods", "rodDiameter", "rodFront", "rodRear"});
       if (!panel.contains("spars") || !panel["spars"].is_array()) continue;
-      for (Json& spar : panel["spars"])
+      for (Json& spar : panel["spars"]) {
+        fillNew(spar, fresh["spars"][0], {"webs", "webThickness", "webMaterial"});
         for (const char* cap : {"top", "bottom"})
           if (spar.is_object() && spar.contains(cap))
             fillNew(spar[cap], fresh["spars"][0][cap], {"changes", "changesAt", "thenMaterial"});
+      }
     }
   }
 }

@@ -12,7 +12,7 @@ Result<std::vector<Material>> readMaterials(std::string_view text) {
   for (const auto& m : json["materials"]) {
     try {
       all.push_back({m.at("key"), m.at("label"), m.at("modulusMPa"), m.at("tensionMPa"), m.at("compressionMPa"),
-                     m.at("densityKgM3"), m.at("source")});
+                     m.at("shearMPa"), m.at("shearStrengthMPa"), m.at("densityKgM3"), m.at("source")});
     } catch (const nlohmann::json::exception& e) {
       return Problem{fmt::format("material {}", all.size() + 1), e.what()};
     }

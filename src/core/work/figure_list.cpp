@@ -30,6 +30,8 @@ std::vector<Figure> allFigures(const TrueWing& w) {
       panelFigures(panel, out);
       ribFigures(panel, out);
       sparFigures(panel, out);
+      bayFigures(panel, out);
+      twistFigures(panel, out);
       if (panel.design.mirrored || !panel.design.innermost()) joinFigures(panel, out);
       joinerFigures(panel, out);
       tipFigures(panel, out);

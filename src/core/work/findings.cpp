@@ -253,6 +253,50 @@ void strengthFindings(Finder f) {
   }
 }
 
+/// Caps that would buckle between ribs, webs that shear, caps without webs.
+void bayFindings(Finder f) {
+  for (const SparLine& line : f.w.spars) {
+    const Spar& spar = f.w.design.spars[static_cast<std::size_t>(line.index)];
+    const std::string path = fmt::format("spars.{}", line.index);
+    const SparStrength& strength = f.w.strength.spars[static_cast<std::size_t>(line.index)];
+    const double carries = strength.share;
+    const auto weak = [&](BayCheck::What what, const char* key, const std::string& words, const char* cure,
+                          std::vector<std::string> decisions) {
+      SharedFault fault;
+      double least = 1e9;
+      for (const SparBay& b : f.w.bays)
+        for (const BayCheck& c : b.checks)
+          if (b.spar == line.index && c.what == what && c.reserve() < 1.5) {
+            fault.add(f.w.ribs[static_cast<std::size_t>(b.bay - 1)].number, 1 / c.reserve());
+            least = std::min(least, c.reserve());
+          }
+      if (fault.ribs.empty()) return;
+      f.say({key,
+             // A spar that carries little hands it on when it gives.
+             least < 1 && carries > 0.5 ? Severity::serious : Severity::warning, Stage::spars,
+             fmt::format("{} beyond {}", words, ribNames(fault.ribs)),
+             fmt::format("Strength is {:.2f} of the stress beyond R{}. 1.5 or more is usual.", least, fault.worstRib),
+             cure, fault.worstRib, std::move(decisions)});
+    };
+    weak(BayCheck::What::buckling, "spar.buckling", fmt::format("The {}'s pressed cap may buckle", spar.name),
+         "Set ribs closer, fit webs, sheet over the cap, or make it thicker.",
+         {path + ".webs", path + ".top.depth", "ribs.count"});
+    weak(BayCheck::What::web, "spar.web", fmt::format("The {}'s webs are weak", spar.name),
+         "Use thicker or stronger webs there.", {path + ".webThickness", path + ".webMaterial"});
+    if (spar.kind == SparKind::caps && spar.top.fitted && spar.bottom.fitted && spar.webs == Webs::none &&
+        carries > 0.3 && strength.worstReserve < 4)
+      f.say({"spar.webs",
+             Severity::note,
+             Stage::spars,
+             fmt::format("Nothing but ribs stands between the {}'s caps", spar.name),
+             "They are reckoned to work together; without webs they slip past each other a little, and the wing bends "
+             "more.",
+             "Fit webs between the ribs, grain upright, where the wing is worked hard.",
+             {},
+             {path + ".webs"}});
+  }
+}
+
 void tipFindings(Finder f) {
   const Tip& t = f.w.design.tip;
   if (!f.w.tip || (t.kind != TipKind::outline && t.kind != TipKind::bow)) return;
@@ -541,6 +585,7 @@ std::vector<Finding> allFindings(const TrueWing& w) {
       thinFindings(f);
       notchFindings(f);
       strengthFindings(f);
+      bayFindings(f);
       joinFindings(f);
       footFindings(f);
       ribListFindings(f);

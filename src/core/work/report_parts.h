@@ -45,6 +45,8 @@ void ribFigures(const TruePanel& panel, FigureList& out);
 void sparFigures(const TruePanel& panel, FigureList& out);
 void joinFigures(const TruePanel& panel, FigureList& out);
 void joinerFigures(const TruePanel& panel, FigureList& out);
+void bayFigures(const TruePanel& panel, FigureList& out);
+void twistFigures(const TruePanel& panel, FigureList& out);
 void tipFigures(const TruePanel& panel, FigureList& out);
 void settingUpFigures(const TruePanel& panel, FigureList& out);
 

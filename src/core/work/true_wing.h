@@ -9,8 +9,10 @@
 #include "core/parts/tip.h"
 #include "core/plan/judge.h"
 #include "core/section/measured.h"
+#include "core/strength/bay_checks.h"
 #include "core/strength/joint_strength.h"
 #include "core/strength/spar_strength.h"
+#include "core/strength/wing_frame.h"
 
 namespace eup {
 
@@ -28,8 +30,10 @@ struct TruePanel {
   std::optional<JoinerRod> joiner;
   SettingUp settingUp;
   Strength strength;
-  JoinStrength joinStrength;   ///< with the first brace
-  JoinStrength secondStrength; ///< with the second
+  JoinStrength joinStrength;       ///< with the first brace
+  JoinStrength secondStrength;     ///< with the second
+  std::optional<FrameTwist> twist; ///< of the twist test
+  std::vector<SparBay> bays;       ///< from the root outwards, spar by spar
 
   const Rib& rib(int number) const { return ribs.at(static_cast<std::size_t>(number - design.firstRib)); }
 };

@@ -29,6 +29,8 @@ TruePanel workPanel(PanelBrief d, const SpanLoad& load, const TruePanel* inside)
               {},
               {},
               {},
+              {},
+              {},
               {}};
   p.rootMeasures = measure(p.rootSection);
   p.tipMeasures = measure(p.tipSection);
@@ -43,6 +45,8 @@ TruePanel workPanel(PanelBrief d, const SpanLoad& load, const TruePanel* inside)
   p.settingUp = settingUp(p.design, p.loft, p.rootSection, p.spars, p.ribs);
   p.joiner = joinerRod(p.design, p.loft, p.ribs, neighbour ? &*neighbour : nullptr);
   p.strength = strengthOf(p.design, p.spars, load);
+  p.bays = bayChecks(p.design, p.loft, p.spars, p.ribs, load);
+  p.twist = frameTwist(p.design, p.loft, p.spars, p.ribs, p.riblets, p.design.flying.twistCouple);
   const auto platesOf = [](const std::optional<Brace>& b) -> std::optional<BracePlates> {
     if (!b) return std::nullopt;
     const BraceLeg& shorter = b->inner.length < b->outer.length ? b->inner : b->outer;

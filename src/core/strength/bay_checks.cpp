@@ -1,0 +1,101 @@
+#include "core/strength/bay_checks.h"
+#include "core/design/material.h"
+#include "core/strength/spar_strength.h"
+#include <algorithm>
+#include <cmath>
+#include <numbers>
+
+namespace eup {
+namespace {
+
+const Material& materialOf(const std::string& key) {
+  const Material* found = findMaterial(key);
+  return found ? *found : shippedMaterials().front();
+}
+
+/// The depth between the caps' middles; 0 without two of them.
+double betweenMiddles(const Spar& spar, const SparLine& line, double t) {
+  if (spar.kind != SparKind::caps || !spar.top.fitted || !spar.bottom.fitted) return 0;
+  const double share = line.share(t);
+  return line.upperSeat.at(t).y() - line.lowerSeat.at(t).y() -
+         (capAt(spar.top, share).depth + capAt(spar.bottom, share).depth) / 2;
+}
+
+struct Place {
+  double t, moment, shear; ///< of this spar
+};
+
+void checkCaps(const PanelBrief& d, const PanelLoft& loft, const SparLine& line, const Place& at, double length,
+               SparBay& bay) {
+  const Spar& spar = d.spars[static_cast<std::size_t>(line.index)];
+  const SparSection section = sparSection(spar, line, at.t);
+  const double share = line.share(at.t);
+  const bool whole = spar.kind == SparKind::fullDepth;
+  const bool pressedAbove = at.moment >= 0;
+  for (const bool up : {true, false}) {
+    const Cap cap = capAt(up ? spar.top : spar.bottom, share);
+    if (!whole && !cap.fitted) continue;
+    const Material& m = materialOf(whole ? spar.sheetMaterial : cap.material);
+    const double stress =
+        section.bent.stress(std::abs(at.moment), up ? section.upperOuter : section.lowerOuter, m.modulus);
+    const bool pressed = up == pressedAbove;
+    bay.checks.push_back(
+        {pressed ? BayCheck::What::compression : BayCheck::What::tension, stress, pressed ? m.compression : m.tension});
+    if (!pressed || whole || !spar.top.fitted || !spar.bottom.fitted) continue; // a strip alone is bent, not pressed
+    const bool heldUpright = spar.webs != Webs::none;
+    const double x = line.middle.at(at.t).x();
+    const ChordFrame f = loft.frameAt(at.t);
+    const double edge = sheetEdgeAt(d, loft, up ? Face::upper : Face::lower, at.t);
+    const bool heldAlong = edge > 0 && (x - f.le.x()) / f.chord <= edge + 1e-6;
+    if (heldUpright && heldAlong) continue;
+    const double least = heldUpright ? cap.width : heldAlong ? cap.depth : std::min(cap.width, cap.depth);
+    bay.checks.push_back({BayCheck::What::buckling, stress, eulerStress(m.modulus, least / std::sqrt(12.0), length)});
+  }
+}
+
+void checkWeb(const Spar& spar, const SparLine& line, const Place& at, SparBay& bay) {
+  const double deep = betweenMiddles(spar, line, at.t);
+  if (spar.webs == Webs::none || deep <= 0 || line.end <= 0) return;
+  const double change = (betweenMiddles(spar, line, line.end) - betweenMiddles(spar, line, 0)) / line.end;
+  const double flow = std::abs(webShearFlow(at.shear, at.moment, deep, change));
+  bay.checks.push_back({BayCheck::What::web, flow / spar.webThickness, materialOf(spar.webMaterial).shearStrength});
+}
+
+} // namespace
+
+double eulerStress(double modulus, double radius, double length) {
+  const double slender = length / radius;
+  return std::numbers::pi * std::numbers::pi * modulus / (slender * slender);
+}
+
+const BayCheck* SparBay::weakest() const {
+  const auto least = std::min_element(checks.begin(), checks.end(),
+                                      [](const BayCheck& a, const BayCheck& b) { return a.reserve() < b.reserve(); });
+  return least == checks.end() ? nullptr : &*least;
+}
+
+std::vector<SparBay> bayChecks(const PanelBrief& d, const PanelLoft& loft, const std::vector<SparLine>& spars,
+                               const std::vector<Rib>& ribs, const SpanLoad& load) {
+  std::vector<SparBay> out;
+  for (std::size_t i = 1; i < ribs.size(); ++i) {
+    const double from = ribs[i - 1].t(), to = ribs[i].t();
+    double sum = 0;
+    for (const SparLine& line : spars)
+      sum += sparSection(d.spars[static_cast<std::size_t>(line.index)], line, from).bent.stiffness;
+    for (const SparLine& line : spars) {
+      SparBay bay{line.index, static_cast<int>(i), from, to, {}};
+      const Spar& spar = d.spars[static_cast<std::size_t>(line.index)];
+      const double stiffness = sparSection(spar, line, from).bent.stiffness;
+      if (line.reaches(to) && stiffness > 0) { // in its last bay a spar that stops carries nothing to speak of
+        const double share = stiffness / sum;
+        const Place at{from, share * load.moment(d.inboard + from), share * load.shear(d.inboard + from)};
+        checkCaps(d, loft, line, at, (to - from) * line.stretch, bay);
+        checkWeb(spar, line, at, bay);
+      }
+      out.push_back(std::move(bay));
+    }
+  }
+  return out;
+}
+
+} // namespace eup

@@ -1,0 +1,32 @@
+// Each bay of a spar, from rib to rib: what its caps and webs have in reserve, and what would give first. N, mm, MPa.
+#pragma once
+#include "core/parts/rib.h"
+#include "core/strength/loads.h"
+
+namespace eup {
+
+/// Euler's stress of a strut that is hinged at both ends, π² E r² ÷ l², r its radius of gyration. All > 0.
+double eulerStress(double modulus, double radius, double length);
+
+struct BayCheck {
+  enum class What { compression, tension, buckling, web } what = What::compression;
+  double stress = 0, strength = 0;
+  double reserve() const { return stress > 0 ? strength / stress : 1e9; }
+};
+
+struct SparBay {
+  int spar = 0; ///< index
+  int bay = 1;  ///< counted from the panel's root; between its rib and the next
+  double from = 0, to = 0;
+  std::vector<BayCheck> checks;
+  /// What has least in reserve; null for a bay that the spar does not reach.
+  const BayCheck* weakest() const;
+};
+
+/// Bending and shear are those at the bay's inner end, shared by stiffness among the spars there. A cap is taken for a
+/// strut from rib to rib: held upright by a web, and along the chord by sheet that lies on it; held both ways it cannot
+/// buckle; nor can one that has no other cap, which is bent and not pressed. Caps without webs between them are reckoned as if ribs carried the shear.
+std::vector<SparBay> bayChecks(const PanelBrief& design, const PanelLoft& loft, const std::vector<SparLine>& spars,
+                               const std::vector<Rib>& ribs, const SpanLoad& load);
+
+} // namespace eup

@@ -1,0 +1,342 @@
+#include "core/strength/wing_frame.h"
+#include "core/design/material.h"
+#include "core/geometry/polyline.h"
+#include "core/strength/space_frame.h"
+#include <algorithm>
+#include <cmath>
+#include <iterator>
+
+namespace eup {
+namespace {
+
+constexpr const char* ribWood = "balsa-160"; // of ribs, sheet and edges: their wood is not a decision yet
+
+const Material& materialOf(const std::string& key) {
+  const Material* found = findMaterial(key);
+  return found ? *found : shippedMaterials().front();
+}
+
+/// Something that runs along the span, and where it is.
+struct Line {
+  enum class Kind { leadingEdge, nose, spar, trailingEdge } kind = Kind::spar;
+  const SparLine* spar = nullptr;
+  std::vector<int> order; ///< indices in `Frame::crossings`, from the root outwards
+};
+
+/// A rib on a line.
+struct Crossing {
+  int node = 0;
+  double t = 0;
+  Point3 middle, top, bottom; ///< on the rib; the same three for an edge
+};
+
+class Frame {
+public:
+  Frame(const PanelBrief& d, const PanelLoft& l, const std::vector<SparLine>& s)
+      : design(d), loft(l), wood(materialOf(ribWood)) {
+    const bool sheeted = d.sheeting.top || d.sheeting.bottom;
+    if (d.leadingEdge.kind != LeadingEdgeKind::none || sheeted) lines.push_back({Line::Kind::leadingEdge, nullptr, {}});
+    if (sheeted && !s.empty() && !lines.empty()) lines.push_back({Line::Kind::nose, nullptr, {}});
+    for (const SparLine& line : s)
+      if (sparWidth(spar(line), 0) > 0) lines.push_back({Line::Kind::spar, &line, {}});
+    if (d.trailingEdge.kind != TrailingEdgeKind::none) lines.push_back({Line::Kind::trailingEdge, nullptr, {}});
+    std::stable_sort(lines.begin(), lines.end(),
+                     [&](const Line& a, const Line& b) { return at(a, 0).x() < at(b, 0).x(); });
+  }
+
+  bool swings() const {
+    return std::count_if(lines.begin(), lines.end(), [](const Line& l) { return l.kind != Line::Kind::nose; }) < 2;
+  }
+
+  /// A rib's nodes, and the rib between them.
+  void addRib(const Rib& rib, bool main) {
+    std::vector<int> along(lines.size(), -1);
+    for (std::size_t k = 0; k < lines.size(); ++k) {
+      const auto c = crossing(lines[k], rib);
+      if (!c) continue;
+      along[k] = static_cast<int>(crossings.size());
+      crossings.push_back(*c);
+      crossings.back().node = frame.node(c->middle);
+      if (rib.kind == RibKind::root) frame.hold(crossings.back().node);
+      lines[k].order.push_back(along[k]);
+    }
+    std::vector<int> sequence; // from nose to tail, with the places where it is half-lapped
+    std::copy_if(along.begin(), along.end(), std::back_inserter(sequence), [](int i) { return i >= 0; });
+    for (const Lap& lap : rib.laps) sequence.push_back(lapped(rib, lap));
+    std::sort(sequence.begin(), sequence.end(), [&](int a, int b) { return of(a).middle.x() < of(b).middle.x(); });
+    int last = -1;
+    for (const int i : sequence) {
+      if (last >= 0) {
+        const Crossing &a = of(last), &b = of(i);
+        const double deep = ((a.top - a.bottom).z() + (b.top - b.bottom).z()) / 2;
+        frame.member(a.node, a.middle, b.node, b.middle,
+                     rectangularMember(wood.modulus, wood.shear, rib.thickness, std::max(deep, rib.thickness)),
+                     Point3::UnitZ());
+      }
+      last = i;
+    }
+    if (main) ribsOn.push_back(std::move(along));
+  }
+
+  void addLines() {
+    for (Line& line : lines) {
+      std::sort(line.order.begin(), line.order.end(), [&](int a, int b) { return of(a).t < of(b).t; });
+      for (std::size_t i = 1; i < line.order.size(); ++i) addBay(line, of(line.order[i - 1]), of(line.order[i]));
+    }
+  }
+
+  /// Sheet, covering and diagonals, bay by bay between neighbouring ribs.
+  void addWalls() {
+    const CoveringStuff cover = coveringStuff(design.stiffening.covering);
+    for (std::size_t i = 1; i < ribsOn.size(); ++i) {
+      for (std::size_t k = 1; k < lines.size(); ++k) {
+        const std::array<int, 4> at{ribsOn[i - 1][k - 1], ribsOn[i][k - 1], ribsOn[i][k], ribsOn[i - 1][k]};
+        if (*std::min_element(at.begin(), at.end()) < 0) continue;
+        for (const bool top : {true, false}) {
+          const bool sheet = (top ? design.sheeting.top : design.sheeting.bottom) && underSheet(lines[k], at);
+          wall(at, top, sheet, sheet ? wood.shear * design.sheeting.thickness : cover.shear);
+        }
+      }
+      const int bay = static_cast<int>(i);
+      if (bay >= design.stiffening.firstBay && bay <= design.stiffening.lastBay) addDiagonals(i);
+    }
+    result.coveringGrams =
+        2 * cover.areaWeight * 1e-6 * loft.span() * (loft.frameAt(0).chord + loft.frameAt(loft.span()).chord) / 2;
+  }
+
+  std::optional<FrameTwist> twistUnder(double couple) {
+    const auto [first, last] = endsOf(ribsOn.back());
+    if (first < 0 || first == last) return std::nullopt;
+    const Crossing &nose = of(first), &tail = of(last);
+    const double apart = tail.middle.x() - nose.middle.x();
+    if (apart <= 0) return std::nullopt;
+    frame.force(nose.node, nose.middle, {0, 0, -couple / apart});
+    frame.force(tail.node, tail.middle, {0, 0, couple / apart});
+    if (!frame.solve()) return std::nullopt;
+    result.couple = couple;
+    result.twist = (frame.moved(tail.node, tail.middle).z() - frame.moved(nose.node, nose.middle).z()) / apart;
+    result.stiffness = result.twist > 0 ? couple * loft.span() / result.twist : 0;
+    result.nodes = static_cast<int>(frame.size());
+    return result;
+  }
+
+private:
+  const Spar& spar(const SparLine& line) const { return design.spars[static_cast<std::size_t>(line.index)]; }
+  const Crossing& of(int i) const { return crossings[static_cast<std::size_t>(i)]; }
+
+  /// On the plan.
+  Point at(const Line& line, double t) const {
+    const ChordFrame f = loft.frameAt(t);
+    switch (line.kind) {
+    case Line::Kind::leadingEdge:
+      return f.fromChord({leadingMiddle(), 0});
+    case Line::Kind::nose: {
+      const Line* next = firstSpar();
+      return next ? lerp(f.le, next->spar->middle.at(t), 0.4) : f.le;
+    }
+    case Line::Kind::spar:
+      return line.spar->middle.at(t);
+    case Line::Kind::trailingEdge:
+      break;
+    }
+    return f.fromChord({f.chord - trailingMiddle(), 0});
+  }
+  double leadingMiddle() const {
+    return design.leadingEdge.kind == LeadingEdgeKind::none ? 1 : design.leadingEdge.width / 2;
+  }
+  double trailingMiddle() const { return 2 * design.trailingEdge.width / 3; } // a wedge's middle of area, from its edge
+  const Line* firstSpar() const {
+    for (const Line& l : lines)
+      if (l.kind == Line::Kind::spar) return &l;
+    return nullptr;
+  }
+
+  std::optional<Crossing> crossing(const Line& line, const Rib& rib) const {
+    const double span = loft.span();
+    const Point a = at(line, 0), b = at(line, span);
+    double t = rib.t();
+    if (rib.turn != 0) { // two straight lines on the plan
+      const double k = std::tan(rib.turn), slope = (b.x() - a.x()) / span;
+      t = (rib.frame.t + k * (a.x() - rib.frame.le.x())) / (1 - k * slope);
+    }
+    if (t < -1e-6 || t > span + 1e-6 || (line.spar && !line.spar->reaches(t))) return std::nullopt;
+    Crossing c;
+    c.t = t;
+    const Point p = at(line, t);
+    c.middle = {p.x(), t, p.y()};
+    if (line.kind == Line::Kind::spar) {
+      const double share = line.spar->share(t);
+      const Spar& s = spar(*line.spar);
+      const bool caps = s.kind == SparKind::caps;
+      const double high = line.spar->upperSeat.at(t).y() - (caps && s.top.fitted ? capAt(s.top, share).depth / 2 : 0),
+                   low = line.spar->lowerSeat.at(t).y() +
+                         (caps && s.bottom.fitted ? capAt(s.bottom, share).depth / 2 : 0);
+      c.top = {p.x(), t, high};
+      c.bottom = {p.x(), t, low};
+      return c;
+    }
+    const Cut cut = loft.cutAt(t);
+    c.top = {p.x(), t, surfaceHeightAt(cut, Face::upper, p.x())};
+    c.bottom = {p.x(), t, surfaceHeightAt(cut, Face::lower, p.x())};
+    if (line.kind != Line::Kind::nose) c.middle.z() = (c.top.z() + c.bottom.z()) / 2;
+    return c;
+  }
+
+  /// Two ribs share a node where they are lapped.
+  int lapped(const Rib& rib, const Lap& lap) {
+    const Point3 place = rib.inPanel({lap.x, lap.middle});
+    constexpr double same = 0.05; // mm
+    for (const int i : laps)
+      if ((of(i).middle - place).head<2>().norm() < same) return i;
+    const Cut cut = loft.cutAt(place.y());
+    Crossing c;
+    c.t = place.y();
+    c.middle = place;
+    c.top = {place.x(), place.y(), surfaceHeightAt(cut, Face::upper, place.x())};
+    c.bottom = {place.x(), place.y(), surfaceHeightAt(cut, Face::lower, place.x())};
+    c.node = frame.node(place);
+    crossings.push_back(c);
+    laps.push_back(static_cast<int>(crossings.size()) - 1);
+    return laps.back();
+  }
+
+  /// One stretch of a line, from rib to rib.
+  void addBay(const Line& line, const Crossing& a, const Crossing& b) {
+    if (b.t - a.t < 1e-6) return;
+    switch (line.kind) {
+    case Line::Kind::nose:
+      return;
+    case Line::Kind::leadingEdge:
+    case Line::Kind::trailingEdge: {
+      const bool front = line.kind == Line::Kind::leadingEdge;
+      const double wide = front ? (design.leadingEdge.kind == LeadingEdgeKind::none ? 2 : design.leadingEdge.width)
+                                : design.trailingEdge.width;
+      // A wedge's own constants are those of a strip of two thirds of its front's depth, about.
+      const double deep = ((a.top - a.bottom).z() + (b.top - b.bottom).z()) / 2;
+      const double high = front ? std::min(wide, std::max(deep, 1.0)) : std::max(deep, 0.5);
+      frame.member(a.node, a.middle, b.node, b.middle, rectangularMember(wood.modulus, wood.shear, wide, high),
+                   Point3::UnitZ());
+      return;
+    }
+    case Line::Kind::spar:
+      break;
+    }
+    const Spar& s = spar(*line.spar);
+    const double share = line.spar->share((a.t + b.t) / 2);
+    if (s.kind == SparKind::fullDepth) {
+      const Material& m = materialOf(s.sheetMaterial);
+      const double deep = ((a.top - a.bottom).z() + (b.top - b.bottom).z()) / 2;
+      frame.member(a.node, a.middle, b.node, b.middle,
+                   rectangularMember(m.modulus, m.shear, s.sheet, std::max(deep, s.sheet)), Point3::UnitZ());
+      return;
+    }
+    for (const bool up : {true, false}) {
+      const Cap cap = capAt(up ? s.top : s.bottom, share);
+      if (!cap.fitted) continue;
+      const Material& m = materialOf(cap.material);
+      frame.member(a.node, up ? a.top : a.bottom, b.node, up ? b.top : b.bottom,
+                   rectangularMember(m.modulus, m.shear, cap.width, cap.depth), Point3::UnitZ());
+    }
+    if (s.webs == Webs::none || !s.top.fitted || !s.bottom.fitted) return;
+    const Material& m = materialOf(s.webMaterial);
+    frame.shearWall({a.node, b.node, b.node, a.node}, {a.top, b.top, b.bottom, a.bottom}, m.shear * s.webThickness);
+    const double area = (b.t - a.t) * ((a.top - a.bottom).z() + (b.top - b.bottom).z()) / 2;
+    result.webGrams += area * s.webThickness * m.density * 1e-6;
+  }
+
+  /// The sheet covers what lies before its edge; a wall half under it counts as bare.
+  bool underSheet(const Line& behind, const std::array<int, 4>& corners) const {
+    if (behind.kind == Line::Kind::leadingEdge) return false;
+    const double t = (of(corners[2]).t + of(corners[3]).t) / 2, x = at(behind, t).x();
+    const ChordFrame f = loft.frameAt(t);
+    const double edge = std::max(sheetEdgeAt(design, loft, Face::upper, t), sheetEdgeAt(design, loft, Face::lower, t));
+    return (x - f.le.x()) / f.chord <= edge + 0.02;
+  }
+
+  void wall(const std::array<int, 4>& i, bool top, bool sheet, double shear) {
+    std::array<int, 4> nodes{};
+    std::array<Point3, 4> places;
+    for (std::size_t k = 0; k < 4; ++k) {
+      nodes[k] = of(i[k]).node;
+      places[k] = top ? of(i[k]).top : of(i[k]).bottom;
+    }
+    frame.shearWall(nodes, places, shear);
+    if (!sheet) return;
+    const double area = ((places[1] - places[0]).norm() + (places[2] - places[3]).norm()) / 2 *
+                        ((places[3] - places[0]).norm() + (places[2] - places[1]).norm()) / 2;
+    result.sheetGrams += area * design.sheeting.thickness * wood.density * 1e-6;
+  }
+
+  void addDiagonals(std::size_t bay) {
+    const Stiffening& s = design.stiffening;
+    if (s.diagonals == Diagonals::none) return;
+    // From the first spar to the next line behind it.
+    std::size_t front = 0;
+    while (front < lines.size() && lines[front].kind != Line::Kind::spar) ++front;
+    if (front + 1 >= lines.size()) return;
+    const Material& m = materialOf(s.material);
+    const auto bar = [&](std::size_t in, std::size_t lineIn, bool topIn, std::size_t out, std::size_t lineOut,
+                         bool topOut) {
+      const int a = ribsOn[in][lineIn], b = ribsOn[out][lineOut];
+      if (a < 0 || b < 0) return;
+      const Point3 from = topIn ? of(a).top : of(a).bottom, to = topOut ? of(b).top : of(b).bottom;
+      frame.member(of(a).node, from, of(b).node, to, {m.modulus, m.shear, s.width * s.depth, 0, 0, 0}, Point3::UnitZ());
+      result.diagonalGrams += (to - from).norm() * s.width * s.depth * m.density * 1e-6;
+    };
+    const bool outwards = s.diagonals != Diagonals::zigzag || bay % 2 == 1, both = s.diagonals == Diagonals::crossed;
+    const auto plane = [&](bool topFront, bool topBehind) {
+      if (outwards || both) bar(bay - 1, front, topFront, bay, front + 1, topBehind);
+      if (!outwards || both) bar(bay - 1, front + 1, topBehind, bay, front, topFront);
+    };
+    if (s.plane == DiagonalPlane::top || s.plane == DiagonalPlane::both) plane(true, true);
+    if (s.plane == DiagonalPlane::bottom || s.plane == DiagonalPlane::both) plane(false, false);
+    if (s.plane == DiagonalPlane::sloping) plane(true, false);
+  }
+
+  static std::pair<int, int> endsOf(const std::vector<int>& along) {
+    int first = -1, last = -1;
+    for (const int i : along)
+      if (i >= 0) first = first < 0 ? i : first, last = i;
+    return {first, last};
+  }
+
+  const PanelBrief& design;
+  const PanelLoft& loft;
+  const Material& wood;
+  SpaceFrame frame;
+  std::vector<Line> lines;
+  std::vector<Crossing> crossings;
+  std::vector<int> laps;                ///< indices of those
+  std::vector<std::vector<int>> ribsOn; ///< of each main rib: its crossing with each line, -1 for none
+  FrameTwist result;
+};
+
+} // namespace
+
+CoveringStuff coveringStuff(Covering covering) {
+  switch (covering) {
+  case Covering::none:
+    return {0, 0, ""};
+  case Covering::tissue:
+    return {12, 25, "doped tissue, tight: an estimate from memory; it slackens with damp"};
+  case Covering::film:
+    return {15, 60, "ironed polyester film of 25 µm, half its G t for wrinkling: an estimate from memory"};
+  case Covering::fabric:
+    return {25, 80, "ironed fabric: an estimate from memory"};
+  }
+  return {};
+}
+
+std::optional<FrameTwist> frameTwist(const PanelBrief& d, const PanelLoft& loft, const std::vector<SparLine>& spars,
+                                     const std::vector<Rib>& ribs, const std::vector<Rib>& riblets, double couple) {
+  Frame frame(d, loft, spars);
+  if (frame.swings() || ribs.size() < 2) return std::nullopt;
+  for (const Rib& rib : ribs) frame.addRib(rib, true);
+  for (const Rib& rib : riblets)
+    if (rib.kind == RibKind::crossing) frame.addRib(rib, false);
+  frame.addLines();
+  frame.addWalls();
+  return frame.twistUnder(couple);
+}
+
+} // namespace eup

@@ -1,0 +1,71 @@
+#include "core/work/stiffening.h"
+
+namespace eup {
+namespace {
+
+struct Way {
+  const char* what;
+  void (*change)(PanelDesign&);
+};
+
+template <Diagonals kind, DiagonalPlane plane> void diagonals(PanelDesign& p) {
+  p.stiffening.diagonals = kind;
+  p.stiffening.plane = plane;
+}
+
+template <Covering covering> void covered(PanelDesign& p) {
+  p.stiffening.covering = covering;
+}
+
+void webs(PanelDesign& p) {
+  for (Spar& s : p.spars)
+    if (s.kind == SparKind::caps && s.top.fitted && s.bottom.fitted) s.webs = Webs::between;
+}
+
+void leadingSheet(PanelDesign& p) {
+  p.sheeting.top = p.sheeting.bottom = true;
+  p.sheeting.to = SheetEdge::spar;
+  p.sheeting.spar = 1;
+}
+
+void sheetAndWebs(PanelDesign& p) {
+  webs(p);
+  leadingSheet(p);
+}
+
+constexpr Way ways[] = {
+    {"webs between the caps of every spar", webs},
+    {"one diagonal a bay, along the top", diagonals<Diagonals::oneWay, DiagonalPlane::top>},
+    {"one a bay, from the spar's top to the underside behind", diagonals<Diagonals::oneWay, DiagonalPlane::sloping>},
+    {"crossed diagonals along the top", diagonals<Diagonals::crossed, DiagonalPlane::top>},
+    {"zigzag from the spar's top to the underside behind", diagonals<Diagonals::zigzag, DiagonalPlane::sloping>},
+    {"zigzag along top and underside", diagonals<Diagonals::zigzag, DiagonalPlane::both>},
+    {"leading sheet above and below, to the first spar", leadingSheet},
+    {"leading sheet, and webs: a closed nose", sheetAndWebs},
+    {"doped tissue", covered<Covering::tissue>},
+    {"ironed film", covered<Covering::film>},
+    {"ironed fabric", covered<Covering::fabric>},
+};
+
+} // namespace
+
+std::vector<StiffeningTrial> stiffeningTrials(const TruePanel& panel) {
+  std::vector<StiffeningTrial> out;
+  if (!panel.twist || panel.twist->twist <= 0) return out;
+  out.push_back({"as decided", nullptr, panel.twist->twist, 1, 0});
+  for (const Way& way : ways) {
+    if (panel.design.spars.empty() && way.change != covered<Covering::tissue> &&
+        way.change != covered<Covering::film> && way.change != covered<Covering::fabric>)
+      continue; // the others hang on a spar
+    PanelBrief changed = panel.design;
+    way.change(changed);
+    if (static_cast<const PanelDesign&>(changed) == static_cast<const PanelDesign&>(panel.design)) continue;
+    const auto twist = frameTwist(changed, panel.loft, panel.spars, panel.ribs, panel.riblets, panel.twist->couple);
+    if (!twist || twist->twist <= 0) continue;
+    out.push_back(
+        {way.what, way.change, twist->twist, panel.twist->twist / twist->twist, twist->grams() - panel.twist->grams()});
+  }
+  return out;
+}
+
+} // namespace eup
