@@ -3,6 +3,7 @@
 #include <cmath>
 #include <Eigen/Geometry>
 #include <Eigen/SparseCholesky>
+#include <numeric>
 #include <unordered_map>
 
 namespace eup {
@@ -89,35 +90,45 @@ void SpaceFrame::force(int node, const Point3& at, const Point3& newtons) {
 }
 
 Result<Done> SpaceFrame::solve() {
-  std::vector<Eigen::Index> row(nodes.size(), -1);
+  // Unknowns along the span: members join neighbours only, so the matrix has a narrow band, which is all the ordering
+  // that its factors need.
+  std::vector<std::size_t> order(nodes.size());
+  std::iota(order.begin(), order.end(), std::size_t{0});
+  std::stable_sort(order.begin(), order.end(),
+                   [&](std::size_t a, std::size_t b) { return nodes[a].y() < nodes[b].y(); });
+  std::vector<std::size_t> rank(nodes.size());
+  std::vector<Eigen::Index> row(nodes.size(), -1); // of the node that stands there in the order
   Eigen::Index count = 0;
-  for (std::size_t i = 0; i < nodes.size(); ++i)
-    if (!held[i]) row[i] = count, count += 6;
+  for (std::size_t i = 0; i < order.size(); ++i) {
+    rank[order[i]] = i;
+    if (!held[order[i]]) row[i] = count, count += 6;
+  }
   // Blocks of two nodes are summed before they go into the matrix: many members lie between the same two.
   std::unordered_map<std::size_t, Matrix6> blocks;
   blocks.reserve(rods.size());
   const auto block = [&](std::size_t y, std::size_t x) -> Matrix6& {
-    return blocks.try_emplace(y * nodes.size() + x, Matrix6::Zero()).first->second;
+    return blocks.try_emplace(x * nodes.size() + y, Matrix6::Zero()).first->second;
   };
   for (const Rod& r : rods) {
     const Point3 run = r.atB - r.atA;
     const double length = run.norm();
     if (length < 1e-9) continue;
     const auto a = static_cast<std::size_t>(r.a), b = static_cast<std::size_t>(r.b);
+    const std::size_t p = rank[a], q = rank[b];
     if (r.stuff.inertiaUp == 0 && r.stuff.torsion == 0) { // a bar: how much longer it gets is all that counts
       const Point3 way = run / length;
       Eigen::Matrix<double, 6, 1> atA, atB;
       atA << -way, -(r.atA - nodes[a]).cross(way);
       atB << way, (r.atB - nodes[b]).cross(way);
       const double k = r.stuff.modulus * r.stuff.area / length;
-      block(a, a) += k * atA * atA.transpose();
-      block(b, b) += k * atB * atB.transpose();
-      if (a == b)
-        block(a, a) += k * (atA * atB.transpose() + atB * atA.transpose());
-      else if (a > b)
-        block(a, b) += k * atA * atB.transpose();
+      block(p, p) += k * atA * atA.transpose();
+      block(q, q) += k * atB * atB.transpose();
+      if (p == q)
+        block(p, p) += k * (atA * atB.transpose() + atB * atA.transpose());
+      else if (p > q)
+        block(p, q) += k * atA * atB.transpose();
       else
-        block(b, a) += k * atB * atA.transpose();
+        block(q, p) += k * atB * atA.transpose();
       continue;
     }
     Eigen::Matrix3d own; // rows: the member's own axes
@@ -129,38 +140,49 @@ Result<Done> SpaceFrame::solve() {
     Matrix12 arms = Matrix12::Zero();
     arms.topLeftCorner<6, 6>() = carried(r.atA - nodes[a]);
     arms.bottomRightCorner<6, 6>() = carried(r.atB - nodes[b]);
-    const Matrix12 to = turn * arms;
-    const Matrix12 k = to.transpose() * ownStiffness(r.stuff, length) * to;
-    block(a, a) += k.topLeftCorner<6, 6>();
-    block(b, b) += k.bottomRightCorner<6, 6>();
-    if (a > b)
-      block(a, b) += k.topRightCorner<6, 6>();
+    const Matrix12 to = turn.lazyProduct(arms), own12 = ownStiffness(r.stuff, length).lazyProduct(to);
+    const Matrix12 k = to.transpose().lazyProduct(own12);
+    block(p, p) += k.topLeftCorner<6, 6>();
+    block(q, q) += k.bottomRightCorner<6, 6>();
+    if (p > q)
+      block(p, q) += k.bottomLeftCorner<6, 6>().transpose();
     else
-      block(b, a) += k.bottomLeftCorner<6, 6>();
+      block(q, p) += k.bottomLeftCorner<6, 6>();
   }
-  std::vector<Eigen::Triplet<double>> entries;
-  entries.reserve(blocks.size() * 36);
-  for (const auto& [key, k] : blocks) {
-    const Eigen::Index y = row[key / nodes.size()], x = row[key % nodes.size()];
-    if (y < 0 || x < 0) continue;
-    for (Eigen::Index i = 0; i < 6; ++i)
-      for (Eigen::Index j = 0; j < (y == x ? i + 1 : 6); ++j) entries.emplace_back(y + i, x + j, k(i, j));
-  }
+  // Lower half, column by column.
+  std::vector<std::pair<std::size_t, const Matrix6*>> sorted;
+  sorted.reserve(blocks.size());
+  for (const auto& [key, k] : blocks)
+    if (row[key / nodes.size()] >= 0 && row[key % nodes.size()] >= 0) sorted.emplace_back(key, &k);
+  std::sort(sorted.begin(), sorted.end());
   Eigen::SparseMatrix<double> stiffness(count, count);
-  stiffness.setFromTriplets(entries.begin(), entries.end());
+  stiffness.reserve(static_cast<Eigen::Index>(36 * sorted.size()));
+  for (std::size_t first = 0, next = 0; first < sorted.size(); first = next) {
+    const std::size_t column = sorted[first].first / nodes.size();
+    while (next < sorted.size() && sorted[next].first / nodes.size() == column) ++next;
+    for (Eigen::Index j = 0; j < 6; ++j) {
+      stiffness.startVec(row[column] + j);
+      for (std::size_t i = first; i < next; ++i) {
+        const Eigen::Index y = row[sorted[i].first % nodes.size()];
+        for (Eigen::Index l = y == row[column] ? j : 0; l < 6; ++l)
+          stiffness.insertBack(y + l, row[column] + j) = (*sorted[i].second)(l, j);
+      }
+    }
+  }
+  stiffness.finalize();
   Eigen::VectorXd load(count);
   for (std::size_t i = 0; i < nodes.size(); ++i)
-    if (row[i] >= 0) load.segment<6>(row[i]) = loads[i];
+    if (row[i] >= 0) load.segment<6>(row[i]) = loads[order[i]];
   movement = Eigen::VectorXd::Zero(static_cast<Eigen::Index>(6 * nodes.size()));
   if (count == 0) return Done{};
-  const Eigen::SimplicialLDLT<Eigen::SparseMatrix<double>, Eigen::Lower> solver(stiffness);
+  const Eigen::SimplicialLDLT<Eigen::SparseMatrix<double>, Eigen::Lower, Eigen::NaturalOrdering<int>> solver(stiffness);
   const Problem loose{"frame", "something in it moves without resistance"};
   if (solver.info() != Eigen::Success) return loose;
   const Eigen::VectorXd d = solver.vectorD();
   if (d.minCoeff() <= 1e-12 * d.maxCoeff()) return loose;
   const Eigen::VectorXd x = solver.solve(load);
   for (std::size_t i = 0; i < nodes.size(); ++i)
-    if (row[i] >= 0) movement.segment<6>(static_cast<Eigen::Index>(6 * i)) = x.segment<6>(row[i]);
+    if (row[i] >= 0) movement.segment<6>(static_cast<Eigen::Index>(6 * order[i])) = x.segment<6>(row[i]);
   return Done{};
 }
 
