@@ -187,7 +187,7 @@ Result<Done> SpaceFrame::solve() {
 }
 
 Point3 SpaceFrame::moved(int node, const Point3& at) const {
-  const auto i = static_cast<Eigen::Index>(6 * node);
+  const Eigen::Index i = Eigen::Index{6} * node;
   const Point3 turn = movement.segment<3>(i + 3);
   return movement.segment<3>(i) + turn.cross(Point3(at - nodes[static_cast<std::size_t>(node)]));
 }
