@@ -9,12 +9,12 @@ namespace eup {
 
 struct Material {
   std::string key, label;
-  double modulus = 0;     ///< MPa, along the grain, in bending
-  double tension = 0;     ///< MPa along the grain; modulus of rupture where no tension test is at hand
-  double compression = 0; ///< MPa along the grain
+  double modulus = 0;       ///< MPa, along the grain, in bending
+  double tension = 0;       ///< MPa along the grain; modulus of rupture where no tension test is at hand
+  double compression = 0;   ///< MPa along the grain
   double shear = 0;         ///< MPa, modulus of rigidity
   double shearStrength = 0; ///< MPa, along the grain
-  double density = 0;     ///< kg/m³
+  double density = 0;       ///< kg/m³
   std::string source;
 };
 

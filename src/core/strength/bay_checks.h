@@ -25,7 +25,8 @@ struct SparBay {
 
 /// Bending and shear are those at the bay's inner end, shared by stiffness among the spars there. A cap is taken for a
 /// strut from rib to rib: held upright by a web, and along the chord by sheet that lies on it; held both ways it cannot
-/// buckle; nor can one that has no other cap, which is bent and not pressed. Caps without webs between them are reckoned as if ribs carried the shear.
+/// buckle; nor can one that has no other cap, which is bent and not pressed. Caps without webs between them are
+/// reckoned as if ribs carried the shear.
 std::vector<SparBay> bayChecks(const PanelBrief& design, const PanelLoft& loft, const std::vector<SparLine>& spars,
                                const std::vector<Rib>& ribs, const SpanLoad& load);
 
