@@ -6,6 +6,7 @@
 #include "core/work/take_away.h"
 #include "support.h"
 #include <Eigen/Geometry>
+#include <map>
 #include <rapidcheck/gtest.h>
 
 namespace eup {
@@ -109,6 +110,40 @@ TEST_P(TrialBuild, JoinedPanelsReachWhereTheFiguresSay) {
     hung += turn * Point3(p.design.panel.tipSetback, p.loft.span(), 0);
   }
   EXPECT_NEAR(2 * hung.y(), figureOf(w, "panel.spanFromAbove"), 1e-6);
+}
+
+/// With the ribs stood on their packing at their places of the plan, a straight strip drops into the notches of all of
+/// them: the bottoms lie on one line in space. So do the holes for jig rods and joiners.
+TEST_P(TrialBuild, StraightStripsDropIntoTheStoodRibs) {
+  const TrueWing w = wingOf(demoDesign(GetParam()));
+  for (const WholeWing& wing : w.wings)
+    for (const TruePanel& p : wing.panels) {
+      const Placement level{-p.settingUp.turn, {0, 0}};
+      std::map<std::string, std::vector<Point3>> strips;
+      for (const Rib& rib : p.ribs) {
+        if (rib.turn != 0 || rib.lean != 0) continue; // their own tests put those together
+        const Placement stand = stood(p.settingUp.ribs[static_cast<std::size_t>(rib.number - p.design.firstRib)],
+                                      rib.frame.chord, lowerAtTail(rib));
+        const double nose = level(rib.frame.le).x();
+        const auto built = [&](const Point& flat) {
+          const Point q = stand(flat);
+          return Point3(q.x() + nose, rib.t(), q.y());
+        };
+        for (const Notch& n : rib.notches)
+          strips[(n.face == Face::upper ? "top " : "bottom ") + std::to_string(n.spar)].push_back(built(n.bottom));
+        int hole = 0;
+        for (const PassHole& h : rib.passHoles)
+          if (h.what == Passing::What::rod) strips["rod " + std::to_string(hole++)].push_back(built(h.middle));
+      }
+      for (const auto& [name, places] : strips) {
+        if (places.size() < 3) continue;
+        const Point3 along = (places.back() - places.front()).normalized();
+        for (const Point3& q : places) {
+          const Point3 d = q - places.front();
+          EXPECT_LT((d - along * d.dot(along)).norm(), 0.05) << GetParam() << ", " << name;
+        }
+      }
+    }
 }
 
 /// The left hand's parts are the right hand's turned over, every one of them, and none is the same.

@@ -1,4 +1,5 @@
 #include "core/work/stiffening.h"
+#include <cmath>
 
 namespace eup {
 namespace {
@@ -62,8 +63,10 @@ std::vector<StiffeningTrial> stiffeningTrials(const TruePanel& panel) {
     if (static_cast<const PanelDesign&>(changed) == static_cast<const PanelDesign&>(panel.design)) continue;
     const auto twist = frameTwist(changed, panel.loft, panel.spars, panel.ribs, panel.riblets, panel.twist->couple);
     if (!twist || twist->twist <= 0) continue;
-    out.push_back(
-        {way.what, way.change, twist->twist, panel.twist->twist / twist->twist, twist->grams() - panel.twist->grams()});
+    const double gain = panel.twist->twist / twist->twist, grams = twist->grams() - panel.twist->grams();
+    constexpr double nothing = 1e-6; // sheet that already reaches as far, by another rule
+    if (std::abs(gain - 1) < nothing && std::abs(grams) < nothing) continue;
+    out.push_back({way.what, way.change, twist->twist, gain, grams});
   }
   return out;
 }
