@@ -152,7 +152,8 @@ void JoinBoard::drawBrace(Ink& ink, const Point& at, double room) const {
 void JoinBoard::drawOneBrace(Ink& ink, const Point& at, double room, const Brace& b, const Join& join) const {
   const TruePanel& w = panel();
   const double k = magnified(boundsOf(b.outline).width(), room);
-  const Point middle = at + Point(k * boundsOf(b.outline).width() / 2, -0.1 * reach());
+  const Point middle =
+      at + Point(k * boundsOf(b.outline).width() / 2, -0.065 * reach() - k * boundsOf(b.outline).height() / 2);
   Polyline outline;
   for (const Point& p : b.outline) outline.push_back(middle + p * k);
   ink.text(at,
@@ -168,17 +169,16 @@ void JoinBoard::drawOneBrace(Ink& ink, const Point& at, double room, const Brace
            look.accent, {0, -5}, Qt::AlignHCenter, 13, true);
   const Point foot = boundsOf(outline).low;
   ink.text(foot,
-           w.join.centre ? tr("legs %1, to R%2").arg(len(b.outer.length)).arg(b.outer.toRib)
-                         : tr("legs %1 to R%2 and %3 to R%4")
-                               .arg(len(b.inner.length))
-                               .arg(b.inner.toRib)
-                               .arg(len(b.outer.length))
-                               .arg(b.outer.toRib),
+           w.join.centre
+               ? tr("%1 thick, legs %2, to R%3").arg(len(join.braceThickness), len(b.outer.length)).arg(b.outer.toRib)
+               : tr("%1 thick, legs %2 to R%3 and %4 to R%5")
+                     .arg(len(join.braceThickness), len(b.inner.length))
+                     .arg(b.inner.toRib)
+                     .arg(len(b.outer.length))
+                     .arg(b.outer.toRib),
            look.faint, {0, 20}, Qt::AlignLeft, 11);
-  ink.text(foot,
-           tr("%1 thick, %2 deep at the join, %3 at the ends")
-               .arg(len(join.braceThickness), len(b.depthRoot), len(b.outer.depthEnd)),
-           look.faint, {0, 36}, Qt::AlignLeft, 11);
+  ink.text(foot, tr("%1 deep at the join, %2 at the ends").arg(len(b.depthRoot), len(b.outer.depthEnd)), look.faint,
+           {0, 36}, Qt::AlignLeft, 11);
 }
 
 void JoinBoard::drawPacking(Ink& ink, const Point& at, double room) const {

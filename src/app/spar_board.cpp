@@ -113,7 +113,7 @@ void SparBoard::draw(Ink& ink) const {
   if (standpoint.hand() != ShownHand::right) half(-1);
   const double side = mirrored() ? -1 : 1, base = momentAt * span;
   const Point head(mirrored() ? -span : standpoint.hand() == ShownHand::both ? -span : 0, base + curveHeight * span);
-  ink.text(head, tr("Bending along the span (filled) and how the lift is spread (dashed)"), look.ink, {0, -14},
+  ink.text(head, tr("Bending along the span (filled) and how the lift is spread (dashed)"), look.ink, {0, -30},
            Qt::AlignLeft, 13, true);
   const Rib& r = chosenRib();
   const double m = w.strength.load.moment(w.design.inboard + r.t());
