@@ -79,7 +79,7 @@ TEST_F(Directions, TheTipIsRounded) {
   type("tip.radius", "18");
   EXPECT_DOUBLE_EQ(window->document().wing().inner().tip->reach, 18);
   choose("tip.kind", "bow");
-  type("tip.springBack", "12 %");
+  type("tip.springBack", "0.12");
   EXPECT_DOUBLE_EQ(design().inner().tip.springBack, 0.12);
 }
 

@@ -289,16 +289,16 @@ template <class P, class V> void describePanel(P& p, const PanelPlace& place, V&
         v.length("tipWidth", label[5], c.tipWidth, Limits{0.3, 200}, caps && c.fitted && c.tapers);
         v.length("tipDepth", label[6], c.tipDepth, Limits{0.2, 200}, caps && c.fitted && c.tapers);
         v.flag("changes", label[7], c.changes, caps && c.fitted);
-        v.fraction("changesAt", label[8], c.changesAt, Limits{0.02, 0.98}, caps && c.fitted && c.changes);
+        v.number("changesAt", label[8], c.changesAt, Limits{0.02, 0.98}, caps && c.fitted && c.changes);
         v.material("thenMaterial", label[9], c.thenMaterial, caps && c.fitted && c.changes);
       });
     };
     cap("top", s.top,
         {"Top cap", "Top cap width", "Top cap depth", "Top cap of", "Top cap tapers", "Width at its end",
-         "Depth at its end", "Top cap's wood changes", "Changes at", "Then of"});
+         "Depth at its end", "Top cap's wood changes", "Changes at, of length", "Then of"});
     cap("bottom", s.bottom,
         {"Bottom cap", "Bottom cap width", "Bottom cap depth", "Bottom cap of", "Bottom cap tapers", "Width at its end",
-         "Depth at its end", "Bottom cap's wood changes", "Changes at", "Then of"});
+         "Depth at its end", "Bottom cap's wood changes", "Changes at, of length", "Then of"});
     const bool two = caps && s.top.fitted && s.bottom.fitted, web = two && s.webs != Webs::none;
     v.choice("webs", "Webs", s.webs, std::span(websChoices), two);
     v.length("webThickness", "Web thickness", s.webThickness, Limits{0.2, 30}, web);
@@ -394,7 +394,7 @@ template <class P, class V> void describePanel(P& p, const PanelPlace& place, V&
     v.length("margin", "Stands out by", t.margin, Limits{0, 100}, kind == plate);
     v.count("strips", "Strips", t.strips, Limits{1, 20}, kind == bow);
     v.length("bowWidth", "Width of strips", t.bowWidth, Limits{0.5, 50}, kind == bow);
-    v.fraction("springBack", "Springs back by", t.springBack, Limits{0, 0.3}, kind == bow);
+    v.number("springBack", "Springs back, share", t.springBack, Limits{0, 0.3}, kind == bow);
     v.length("radius", "Radius of corners", t.radius, Limits{1, 1000}, kind == rounded);
   });
 }
