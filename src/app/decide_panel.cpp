@@ -1,6 +1,5 @@
 #include "app/decide_panel.h"
 #include "app/section_tools.h"
-#include "app/stiffen_dialog.h"
 #include "core/design/wing_edit.h"
 #include "core/loft/panel_edit.h"
 #include "core/measure/length_text.h"
@@ -191,37 +190,6 @@ void DecidePanel::addWingRow(QGridLayout* strip, int row) {
   strip->addLayout(line, row, 0, 1, 4);
 }
 
-/// What changes which wings there are.
-void DecidePanel::addWingTools(QGridLayout* under, int line) {
-  auto* add = new QPushButton(tr("Add a wing"), form);
-  add->setObjectName("addWing");
-  auto* kinds = new QMenu(add); // a menu: nothing is added before one is chosen
-  for (const WingKind kind : {WingKind::second, WingKind::tailplane, WingKind::canard, WingKind::fin}) {
-    const std::string words(wingKindChoices[static_cast<std::size_t>(kind)].label);
-    const QString name = QString::fromStdString(words);
-    kinds->addAction(name, this, [this, kind, name] {
-      const auto next = withWingAdded(document.design(), kind);
-      if (!next) return Q_EMIT refused(QString::fromStdString(next.problem().cause));
-      standpoint.setRib(1);
-      document.edit(tr("Add a %1").arg(name), next.value());
-      document.showWing(static_cast<int>(next.value().wings.size()) - 1);
-    });
-  }
-  add->setMenu(kinds);
-  under->addWidget(add, line, 0);
-  auto* drop = new QPushButton(tr("Take it out"), form);
-  drop->setObjectName("dropWing");
-  drop->setEnabled(document.shownWing() > 0);
-  connect(drop, &QPushButton::clicked, this, [this] {
-    const QString name = QString::fromStdString(document.shownDesign().name);
-    const auto next = withWingTakenOut(document.design(), document.shownWing());
-    if (!next) return Q_EMIT refused(QString::fromStdString(next.problem().cause));
-    standpoint.setRib(1);
-    document.edit(tr("Take out the %1").arg(name), next.value());
-  });
-  under->addWidget(drop, line, 1, 1, 2);
-}
-
 /// A row of buttons, one a panel, for a wing of several.
 void DecidePanel::addPanelRow(QGridLayout* strip, int row) {
   const WholeWing& wing = document.shown();
@@ -243,68 +211,6 @@ void DecidePanel::addPanelRow(QGridLayout* strip, int row) {
   }
   line->addStretch();
   strip->addLayout(line, row, 0, 1, 4);
-}
-
-/// Buttons that change which panels there are.
-void DecidePanel::addPanelTools(QGridLayout* under, int line) {
-  auto* grid = new QGridLayout; // of its own: its columns are not those of labels and fields
-  grid->setSpacing(4);
-  under->addLayout(grid, line, 0, 1, 3);
-  const PanelId id = here();
-  const TruePanel& panel = document.panelOfRib(standpoint.rib());
-  const int count = static_cast<int>(document.shownDesign().panels.size());
-  const auto add = [&](const QString& text, const char* name, int row, int at, int wide, bool on, auto make,
-                       bool follow) {
-    auto* b = new QPushButton(text, form);
-    b->setObjectName(name);
-    b->setEnabled(on);
-    connect(b, &QPushButton::clicked, this, [this, text, make, follow] {
-      const Result<Design> next = make(document.design());
-      if (!next) return Q_EMIT refused(QString::fromStdString(next.problem().cause));
-      document.edit(text, next.value());
-      if (follow) standpoint.setRib(document.shown().panels.back().design.firstRib);
-    });
-    grid->addWidget(b, row, at, 1, wide);
-  };
-  const int rib = std::clamp(standpoint.rib(), panel.ribs.front().number, panel.ribs.back().number);
-  const double t = panel.rib(rib).t();
-  const bool inside = panel.rib(rib).kind == RibKind::main;
-  add(
-      tr("Add a panel"), "addPanel", 0, 0, 1, count < mostPanels,
-      [id](const Design& d) { return withPanelAdded(d, id.wing); }, true);
-  add(
-      inside ? tr("Cut it at R%1").arg(rib) : tr("Cut it at a rib"), "splitPanel", 0, 1, 1,
-      inside && count < mostPanels, [id, t](const Design& d) { return withPanelSplit(d, id, t); }, false);
-  addCopyMenu(grid, id);
-  if (count < 2) return;
-  add(
-      tr("Merge with the next"), "mergePanel", 1, 0, 1, id.panel + 1 < count,
-      [id](const Design& d) { return withPanelsMerged(d, id); }, false);
-  add(
-      tr("Swap with the next"), "movePanel", 2, 0, 1, id.panel + 1 < count,
-      [id](const Design& d) { return withPanelMovedOut(d, id); }, false);
-  add(
-      tr("Take it out"), "dropPanel", 1, 1, 1, true, [id](const Design& d) { return withPanelTakenOut(d, id); }, false);
-}
-
-/// Copies the panel to the end of this wing or of another.
-void DecidePanel::addCopyMenu(QGridLayout* grid, PanelId id) {
-  auto* copy = new QPushButton(tr("Copy it to"), form);
-  copy->setObjectName("copyPanel");
-  auto* wings = new QMenu(copy);
-  const auto& all = document.design().wings;
-  for (std::size_t i = 0; i < all.size(); ++i) {
-    const QString name = QString::fromStdString(all[i].name);
-    wings->addAction(tr("the end of the %1").arg(name), this, [this, id, i, name] {
-      const auto next = withPanelCopied(document.design(), id, static_cast<int>(i));
-      if (!next) return Q_EMIT refused(QString::fromStdString(next.problem().cause));
-      document.edit(tr("Copy panel %1 to the %2").arg(id.panel + 1).arg(name), next.value());
-      document.showWing(static_cast<int>(i));
-      standpoint.setRib(document.shown().panels.back().design.firstRib);
-    });
-  }
-  copy->setMenu(wings);
-  grid->addWidget(copy, 2, 1);
 }
 
 void DecidePanel::rebuild(const std::vector<Decision>& shown) {
@@ -389,18 +295,7 @@ void DecidePanel::rebuild(const std::vector<Decision>& shown) {
       grid->addWidget(remove, line, 1, 1, 2);
     }
   }
-  if (group[standpoint.stage()] == "Stiffening") {
-    auto* tries = new QPushButton(tr("Try ways to stiffen…"), form);
-    tries->setObjectName("tryStiffening");
-    connect(tries, &QPushButton::clicked, this, [this] {
-      StiffenDialog dialog(document.wing().at(here()), window());
-      if (dialog.exec() != QDialog::Accepted || !dialog.chosen()) return;
-      Design next = document.design();
-      dialog.chosen()->change(next.at(here()));
-      document.edit(tr("Stiffen: %1").arg(QString::fromStdString(dialog.chosen()->what)), std::move(next));
-    });
-    grid->addWidget(tries, line++, 1, 1, 2);
-  }
+  if (group[standpoint.stage()] == "Stiffening") addStiffeningTool(grid, line++);
   if (standpoint.stage() == Stage::sections) {
     auto* tools = new SectionTools(document, standpoint, group[Stage::sections] != "Tip section", form);
     connect(tools, &SectionTools::openCoordinates, this, &DecidePanel::openCoordinates);
@@ -513,36 +408,6 @@ void DecidePanel::focusDecision(const std::string& path) {
     editor->setFocus(Qt::OtherFocusReason);
     if (auto* edit = qobject_cast<QLineEdit*>(editor)) edit->selectAll();
   }
-}
-
-void DecidePanel::addSpar() {
-  Design next = document.design();
-  std::vector<Spar>& spars = next.at(here()).spars;
-  if (static_cast<int>(spars.size()) >= mostSpars) return;
-  Spar spar;
-  if (!spars.empty()) { // a second one is a rear spar
-    spar.name = spars.size() == 1 ? "rear spar" : "third spar";
-    const double behind = std::min(0.9, std::max(spars.back().rootFraction, spars.back().tipFraction) + 0.2);
-    spar.rootFraction = spar.tipFraction = std::max(behind, spars.size() == 1 ? 0.65 : 0.0);
-    spar.top.width = spar.bottom.width = 4;
-    spar.top.material = spar.bottom.material = "balsa-220";
-  }
-  spars.push_back(spar);
-  group[standpoint.stage()] = "Spar " + std::to_string(spars.size());
-  standpoint.setSpar(static_cast<int>(spars.size()) - 1);
-  document.edit(tr("Add a spar"), std::move(next));
-}
-
-void DecidePanel::removeSpar() {
-  const std::string& open = group[standpoint.stage()];
-  const int index = open.back() - '1';
-  Design next = document.design();
-  std::vector<Spar>& spars = next.at(here()).spars;
-  if (!open.starts_with("Spar ") || index < 0 || index >= static_cast<int>(spars.size())) return;
-  const QString name = QString::fromStdString(spars[static_cast<std::size_t>(index)].name);
-  spars.erase(spars.begin() + index);
-  standpoint.setSpar(std::max(0, index - 1));
-  document.edit(tr("Take out the %1").arg(name), std::move(next));
 }
 
 } // namespace eup::app

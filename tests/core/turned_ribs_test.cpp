@@ -1,5 +1,6 @@
 // Ribs that do not stand with the flight, and those that cross them: against bisection along the panel's straight
 // lines, plane geometry, and the wing put together again from its flat parts.
+#include "core/design/decisions.h"
 #include "core/design/design_file.h"
 #include "core/geometry/polyline.h"
 #include "core/work/take_away.h"
@@ -188,6 +189,17 @@ TEST(TurnedRibs, ThatRunAlongAnEdgeAreRefusedAndBareCornersTold) {
   EXPECT_TRUE(hasFinding(wingOf(turned(RibDirection::diagonal, 45)).findings, "ribs.corner"));
   EXPECT_FALSE(hasFinding(wingOf(turned(RibDirection::diagonal, 45, true)).findings, "ribs.corner"));
   EXPECT_FALSE(hasFinding(wingOf(turned(RibDirection::flight)).findings, "ribs.corner"));
+}
+
+TEST(TurnedRibs, LeaveNoRoomForRiblets) {
+  Design d = turned(RibDirection::diagonal, 30);
+  d.inner().riblets.inBay = 2;
+  EXPECT_TRUE(wingOf(d).inner().riblets.empty()) << "they would run into the turned ribs";
+  const auto asked = decisionAt(d, "wings.0.panels.0.riblets.inBay");
+  ASSERT_TRUE(asked.has_value());
+  EXPECT_FALSE(asked->applies);
+  d.inner().ribs.direction = RibDirection::flight;
+  EXPECT_EQ(wingOf(d).inner().riblets.size(), 16u);
 }
 
 TEST(TurnedRibs, PlanAndSheetsHaveThemAll) {

@@ -229,8 +229,8 @@ template <class P, class V> void describePanel(P& p, const PanelPlace& place, V&
   });
   v.group("riblets", "Riblets", Stage::ribs, [&] {
     auto& r = p.riblets;
-    const bool any = r.inBay > 0;
-    v.count("inBay", "Riblets in each bay", r.inBay, Limits{0, 5});
+    const bool open = p.ribs.direction == RibDirection::flight, any = open && r.inBay > 0; // a turned rib is in the way
+    v.count("inBay", "Riblets in each bay", r.inBay, Limits{0, 5}, open);
     v.length("thickness", "Riblet thickness", r.thickness, Limits{0.3, 30}, any);
     v.choice("to", "From LE to", r.to, std::span(sheetEdgeChoices), any);
     v.fraction("fraction", "Riblet ends at", r.fraction, Limits{0.05, 0.95}, any && r.to == SheetEdge::fraction);

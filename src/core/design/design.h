@@ -11,6 +11,9 @@
 
 namespace eup {
 
+inline constexpr int mostWings = 5, mostPanels = 8, mostSpars = 3;
+inline constexpr int mostRibs = 400; ///< a panel
+
 struct Sections {
   SectionChoice root, tip;
   bool operator==(const Sections&) const = default;
@@ -225,7 +228,7 @@ struct Join {
   double footClearance = 3; ///< between the board and the lowest place of the panel
   bool rods = false;        ///< the ribs are threaded on two straight rods while the panel is built
   double rodDiameter = 6;
-  double rodFront = 0.25, rodRear = 0.6; ///< of the root's chord
+  double rodFront = 0.25, rodRear = 0.6; ///< of the chord at either end
   bool operator==(const Join&) const = default;
 };
 
@@ -247,7 +250,7 @@ enum class Covering { none, tissue, film, fabric };
 struct Stiffening {
   Diagonals diagonals = Diagonals::none;
   DiagonalPlane plane = DiagonalPlane::sloping; ///< sloping: from the spar's top to the underside behind it
-  int firstBay = 1, lastBay = 400;              ///< counted from the panel's root
+  int firstBay = 1, lastBay = mostRibs;         ///< counted from the panel's root
   double width = 3, depth = 3;
   std::string material = "balsa-160";
   Covering covering = Covering::none;
@@ -341,8 +344,5 @@ struct Design {
   PanelDesign& inner() { return at({}); }
   const PanelDesign& inner() const { return at({}); }
 };
-
-inline constexpr int mostWings = 5, mostPanels = 8, mostSpars = 3;
-inline constexpr int mostRibs = 400; ///< a panel
 
 } // namespace eup

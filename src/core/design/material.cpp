@@ -31,4 +31,9 @@ const Material* findMaterial(std::string_view key) {
   return nullptr;
 }
 
+const Material& materialNamed(std::string_view key) {
+  const Material* found = findMaterial(key);
+  return found ? *found : shippedMaterials().front();
+}
+
 } // namespace eup

@@ -23,5 +23,7 @@ Result<std::vector<Material>> readMaterials(std::string_view json);
 const std::vector<Material>& shippedMaterials();
 /// Nothing when there is no material of that key.
 const Material* findMaterial(std::string_view key);
+/// That material, for reckoning with it. No decision can name one that is not there; then the first of the table.
+const Material& materialNamed(std::string_view key);
 
 } // namespace eup

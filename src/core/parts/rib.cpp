@@ -26,11 +26,7 @@ struct Making {
   /// How much wider than square to itself something is in the rib's plane that runs aft by `sweep`.
   double stretch(double sweep) const { return 1 / std::cos(rib.turn + sweep); }
   /// Which place of the panel's span that is where a straight line meets the rib.
-  double meetsAt(const StraightLine& line) const {
-    if (rib.turn == 0) return rib.t();
-    const double k = std::tan(rib.turn), slope = (line.tip.x() - line.root.x()) / line.span;
-    return (rib.frame.t + k * (line.root.x() - rib.frame.le.x())) / (1 - k * slope);
-  }
+  double meetsAt(const StraightLine& line) const { return metAt(rib, line.root.x(), line.tip.x(), line.span); }
   /// And where the sheet's edge does.
   double sheetMeetsAt(Face f) const {
     double t = rib.t();
@@ -371,79 +367,6 @@ Rib cutRib(const PanelBrief& d, const PanelLoft& loft, const std::vector<SparLin
 
 } // namespace
 
-Cut cutOf(const PanelLoft& loft, const Rib& rib) {
-  if (rib.turn != 0) return loft.cutTurned(rib.frame.t, rib.turn);
-  return rib.lean == 0 ? loft.cutAt(rib.frame.t) : loft.cutLeaning(rib.frame.t, rib.lean);
-}
-
-double sparOn(const SparLine& line, const Rib& rib) {
-  if (rib.turn == 0) return line.chordX(rib.frame);
-  const double k = std::tan(rib.turn), slope = (line.planTip - line.planRoot) / line.middle.span;
-  const double t = (rib.frame.t + k * (line.planRoot - rib.frame.le.x())) / (1 - k * slope);
-  const double x = line.planRoot + slope * t;
-  return (x - rib.frame.le.x()) / std::cos(rib.turn) / std::cos(rib.frame.washout);
-}
-
-double sparWidth(const Spar& spar, double share) {
-  if (spar.kind == SparKind::fullDepth) return spar.sheet;
-  return std::max(spar.top.fitted ? capAt(spar.top, share).width : 0,
-                  spar.bottom.fitted ? capAt(spar.bottom, share).width : 0);
-}
-
-Polyline seenFromAbove(const Rib& rib) {
-  const Box wood = boundsOf(rib.wood);
-  if (wood.empty()) return {};
-  const Point3 a = rib.inPanel({wood.low.x(), 0}), b = rib.inPanel({wood.high.x(), 0});
-  const auto [in, out] = rib.body();
-  const Point front(a.x(), rib.lean == 0 ? a.y() : rib.frame.t), back(b.x(), rib.lean == 0 ? b.y() : rib.frame.t);
-  const Point square(-std::sin(rib.turn), std::cos(rib.turn));
-  return {back + square * in, back + square * out, front + square * out, front + square * in};
-}
-
-RibPlanes ribPlanes(const PanelBrief& d, const PanelLoft& loft) {
-  const auto stations = ribStations(d.ribs, d.panel.span);
-  const double span = loft.span();
-  const ChordFrame root = loft.frameAt(0), tip = loft.frameAt(span);
-  constexpr double usual = 0.3; // of the chord: the line that stations are counted on where there is no spar
-  const double refRoot = planX(root, d.spars.empty() ? usual : d.spars.front().rootFraction),
-               refTip = planX(tip, d.spars.empty() ? usual : d.spars.front().tipFraction);
-  const double leSlope = (tip.le.x() - root.le.x()) / span, refSlope = (refTip - refRoot) / span;
-  double turn = 0;
-  switch (d.ribs.direction) {
-  case RibDirection::flight:
-    break;
-  case RibDirection::squareToLeadingEdge:
-    turn = -std::atan(leSlope);
-    break;
-  case RibDirection::squareToSpar:
-    turn = -std::atan(refSlope);
-    break;
-  case RibDirection::diagonal:
-    turn = degToRad(d.ribs.angleDeg);
-    break;
-  }
-  const auto plane = [&](double station, double by, double thickness) {
-    const double k = std::tan(by), x = refRoot + refSlope * station;
-    return RibPlane{station, (station + k * (root.le.x() - x)) / (1 - k * leSlope), by, thickness, 1};
-  };
-  RibPlanes out;
-  for (std::size_t i = 0; i < stations.size(); ++i) {
-    const bool end = i == 0 || i + 1 == stations.size();
-    const auto listed = [&](const std::vector<int>& numbers) {
-      return std::find(numbers.begin(), numbers.end(), static_cast<int>(i) + 1) != numbers.end();
-    };
-    const double single = listed(d.ribs.thick)      ? d.ribs.thickThickness
-                          : i == 0                  ? d.ribs.rootThickness
-                          : i + 1 < stations.size() ? d.ribs.thickness
-                                                    : d.ribs.tipThickness;
-    out.ribs.push_back(plane(std::clamp(stations[i], 0.0, span), end ? 0 : turn, single));
-    if (listed(d.ribs.doubled)) out.ribs.back().layers = 2, out.ribs.back().thickness *= 2;
-    if (d.ribs.crossing && turn != 0 && i > 0)
-      out.crossing.push_back(plane((stations[i - 1] + stations[i]) / 2, -turn, d.ribs.thickness));
-  }
-  return out;
-}
-
 double ribletEnd(const PanelBrief& d, const std::vector<SparLine>& spars, const Rib& rib) {
   if (d.riblets.to == SheetEdge::fraction) return d.riblets.fraction * rib.frame.chord;
   const auto k = static_cast<std::size_t>(d.riblets.spar - 1);
@@ -462,14 +385,15 @@ std::vector<Rib> cutRiblets(const PanelBrief& d, const PanelLoft& loft, const st
   const RibPlanes planes = ribPlanes(d, loft);
   std::vector<Rib> out; // where each stands; then they are cut
   out.reserve(ribs.size() * static_cast<std::size_t>(d.riblets.inBay + 1));
+  const int inBay = d.ribs.direction == RibDirection::flight ? d.riblets.inBay : 0; // turned ribs run through the bay
   for (std::size_t i = 0; i + 1 < ribs.size(); ++i) {
-    for (int k = 1; k <= d.riblets.inBay; ++k) {
+    for (int k = 1; k <= inBay; ++k) {
       Rib rib;
       rib.number = ribs[i].number;
       rib.bay = k;
       rib.kind = RibKind::riblet;
       rib.thickness = d.riblets.thickness;
-      rib.station = rib.frame.t = ribs[i].t() + (ribs[i + 1].t() - ribs[i].t()) * k / (d.riblets.inBay + 1);
+      rib.station = rib.frame.t = ribs[i].t() + (ribs[i + 1].t() - ribs[i].t()) * k / (inBay + 1);
       out.push_back(std::move(rib));
     }
     if (i >= planes.crossing.size()) continue;

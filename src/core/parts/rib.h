@@ -137,6 +137,8 @@ double ribletEnd(const PanelBrief& design, const std::vector<SparLine>& spars, c
 /// The panel cut by the rib's plane, in that plane.
 Cut cutOf(const PanelLoft& loft, const Rib& rib);
 
+/// Which place of the panel's span that is where a rib meets a line that is straight on the plan: x at root and tip.
+double metAt(const Rib& rib, double rootX, double tipX, double span);
 /// Where a spar's line on the plan crosses a rib, from the rib's nose along its chord line.
 double sparOn(const SparLine& line, const Rib& rib);
 /// The widest that a spar's wood is, square to it, so far along its own run.

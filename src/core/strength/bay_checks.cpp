@@ -8,19 +8,6 @@
 namespace eup {
 namespace {
 
-const Material& materialOf(const std::string& key) {
-  const Material* found = findMaterial(key);
-  return found ? *found : shippedMaterials().front();
-}
-
-/// The depth between the caps' middles; 0 without two of them.
-double betweenMiddles(const Spar& spar, const SparLine& line, double t) {
-  if (spar.kind != SparKind::caps || !spar.top.fitted || !spar.bottom.fitted) return 0;
-  const double share = line.share(t);
-  return line.upperSeat.at(t).y() - line.lowerSeat.at(t).y() -
-         (capAt(spar.top, share).depth + capAt(spar.bottom, share).depth) / 2;
-}
-
 struct Place {
   double t, moment, shear; ///< of this spar
 };
@@ -35,7 +22,7 @@ void checkCaps(const PanelBrief& d, const PanelLoft& loft, const SparLine& line,
   for (const bool up : {true, false}) {
     const Cap cap = capAt(up ? spar.top : spar.bottom, share);
     if (!whole && !cap.fitted) continue;
-    const Material& m = materialOf(whole ? spar.sheetMaterial : cap.material);
+    const Material& m = materialNamed(whole ? spar.sheetMaterial : cap.material);
     const double stress =
         section.bent.stress(std::abs(at.moment), up ? section.upperOuter : section.lowerOuter, m.modulus);
     const bool pressed = up == pressedAbove;
@@ -54,11 +41,11 @@ void checkCaps(const PanelBrief& d, const PanelLoft& loft, const SparLine& line,
 }
 
 void checkWeb(const Spar& spar, const SparLine& line, const Place& at, SparBay& bay) {
-  const double deep = betweenMiddles(spar, line, at.t);
-  if (spar.webs == Webs::none || deep <= 0 || line.end <= 0) return;
-  const double change = (betweenMiddles(spar, line, line.end) - betweenMiddles(spar, line, 0)) / line.end;
-  const double flow = std::abs(webShearFlow(at.shear, at.moment, deep, change));
-  bay.checks.push_back({BayCheck::What::web, flow / spar.webThickness, materialOf(spar.webMaterial).shearStrength});
+  const auto deep = capMiddles(spar, line, at.t), root = capMiddles(spar, line, 0),
+             end = capMiddles(spar, line, line.end);
+  if (spar.webs == Webs::none || !deep || !root || !end || line.end <= 0) return;
+  const double flow = std::abs(webShearFlow(at.shear, at.moment, *deep, (*end - *root) / line.end));
+  bay.checks.push_back({BayCheck::What::web, flow / spar.webThickness, materialNamed(spar.webMaterial).shearStrength});
 }
 
 } // namespace

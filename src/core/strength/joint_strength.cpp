@@ -8,8 +8,7 @@ namespace eup {
 namespace {
 
 double weaker(const std::string& material) {
-  const Material* found = findMaterial(material);
-  const Material& m = found ? *found : shippedMaterials().front();
+  const Material& m = materialNamed(material);
   return std::min(m.tension, m.compression);
 }
 
@@ -47,8 +46,7 @@ double socketLoad(double moment, double shear, double length) {
 }
 
 double plateStiffness(const Join& join, double depth) {
-  const Material* found = findMaterial(join.braceMaterial);
-  const Material& m = found ? *found : shippedMaterials().front();
+  const Material& m = materialNamed(join.braceMaterial);
   const int plates = join.braceSide == BraceSide::both ? 2 : 1;
   return plates * m.modulus * join.braceThickness * std::pow(std::max(depth, 0.0), 3) / 12;
 }

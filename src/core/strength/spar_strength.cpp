@@ -8,15 +8,10 @@ namespace {
 
 constexpr int bays = 120; // steps along the span for the worst reserve and the deflection
 
-const Material& materialOf(const std::string& key) {
-  const Material* found = findMaterial(key);
-  return found ? *found : shippedMaterials().front();
-}
-
 /// The cap's upper or lower material so far along the spar; a sheet spar has one for both.
 const Material& faceMaterial(const Spar& s, Face f, double share) {
-  if (s.kind == SparKind::fullDepth) return materialOf(s.sheetMaterial);
-  return materialOf(capAt(f == Face::upper ? s.top : s.bottom, share).material);
+  if (s.kind == SparKind::fullDepth) return materialNamed(s.sheetMaterial);
+  return materialNamed(capAt(f == Face::upper ? s.top : s.bottom, share).material);
 }
 
 /// Wood at the outer face above and below? A spar with one cap has but one.
@@ -88,8 +83,7 @@ double webShearFlow(double shear, double moment, double depth, double depthChang
   return (shear + moment * depthChange / depth) / depth;
 }
 
-/// Between the middles of two caps; nothing for another kind of spar.
-static std::optional<double> capMiddles(const Spar& spar, const SparLine& line, double t) {
+std::optional<double> capMiddles(const Spar& spar, const SparLine& line, double t) {
   if (spar.kind != SparKind::caps || !spar.top.fitted || !spar.bottom.fitted) return std::nullopt;
   const double depth = line.upperSeat.at(t).y() - line.lowerSeat.at(t).y() -
                        (capAt(spar.top, line.share(t)).depth + capAt(spar.bottom, line.share(t)).depth) / 2;

@@ -29,6 +29,9 @@ struct SparSection {
 };
 SparSection sparSection(const Spar& spar, const SparLine& line, double t);
 
+/// The depth between the middles of two caps; nothing for another kind of spar, or where they meet.
+std::optional<double> capMiddles(const Spar& spar, const SparLine& line, double t);
+
 struct CapStress {
   double stress = 0;   ///< MPa, at the outer face
   double strength = 0; ///< MPa, of its material that way

@@ -11,11 +11,6 @@ namespace {
 
 constexpr const char* ribWood = "balsa-160"; // of ribs, sheet and edges: their wood is not a decision yet
 
-const Material& materialOf(const std::string& key) {
-  const Material* found = findMaterial(key);
-  return found ? *found : shippedMaterials().front();
-}
-
 /// Something that runs along the span, and where it is.
 struct Line {
   enum class Kind { leadingEdge, nose, spar, trailingEdge } kind = Kind::spar;
@@ -33,7 +28,7 @@ struct Crossing {
 class Frame {
 public:
   Frame(const PanelBrief& d, const PanelLoft& l, const std::vector<SparLine>& s)
-      : design(d), loft(l), wood(materialOf(ribWood)) {
+      : design(d), loft(l), wood(materialNamed(ribWood)) {
     const bool sheeted = d.sheeting.top || d.sheeting.bottom;
     if (d.leadingEdge.kind != LeadingEdgeKind::none || sheeted) lines.push_back({Line::Kind::leadingEdge, nullptr, {}});
     if (sheeted && !s.empty() && !lines.empty()) lines.push_back({Line::Kind::nose, nullptr, {}});
@@ -154,11 +149,7 @@ private:
   std::optional<Crossing> crossing(const Line& line, const Rib& rib) const {
     const double span = loft.span();
     const Point a = at(line, 0), b = at(line, span);
-    double t = rib.t();
-    if (rib.turn != 0) { // two straight lines on the plan
-      const double k = std::tan(rib.turn), slope = (b.x() - a.x()) / span;
-      t = (rib.frame.t + k * (a.x() - rib.frame.le.x())) / (1 - k * slope);
-    }
+    const double t = metAt(rib, a.x(), b.x(), span);
     if (t < -1e-6 || t > span + 1e-6 || (line.spar && !line.spar->reaches(t))) return std::nullopt;
     Crossing c;
     c.t = t;
@@ -224,7 +215,7 @@ private:
     const Spar& s = spar(*line.spar);
     const double share = line.spar->share((a.t + b.t) / 2);
     if (s.kind == SparKind::fullDepth) {
-      const Material& m = materialOf(s.sheetMaterial);
+      const Material& m = materialNamed(s.sheetMaterial);
       const double deep = ((a.top - a.bottom).z() + (b.top - b.bottom).z()) / 2;
       frame.member(a.node, a.middle, b.node, b.middle,
                    rectangularMember(m.modulus, m.shear, s.sheet, std::max(deep, s.sheet)), Point3::UnitZ());
@@ -233,12 +224,12 @@ private:
     for (const bool up : {true, false}) {
       const Cap cap = capAt(up ? s.top : s.bottom, share);
       if (!cap.fitted) continue;
-      const Material& m = materialOf(cap.material);
+      const Material& m = materialNamed(cap.material);
       frame.member(a.node, up ? a.top : a.bottom, b.node, up ? b.top : b.bottom,
                    rectangularMember(m.modulus, m.shear, cap.width, cap.depth), Point3::UnitZ());
     }
     if (s.webs == Webs::none || !s.top.fitted || !s.bottom.fitted) return;
-    const Material& m = materialOf(s.webMaterial);
+    const Material& m = materialNamed(s.webMaterial);
     frame.shearWall({a.node, b.node, b.node, a.node}, {a.top, b.top, b.bottom, a.bottom}, m.shear * s.webThickness);
     const double area = (b.t - a.t) * ((a.top - a.bottom).z() + (b.top - b.bottom).z()) / 2;
     result.webGrams += area * s.webThickness * m.density * 1e-6;
@@ -274,7 +265,7 @@ private:
     std::size_t front = 0;
     while (front < lines.size() && lines[front].kind != Line::Kind::spar) ++front;
     if (front + 1 >= lines.size()) return;
-    const Material& m = materialOf(s.material);
+    const Material& m = materialNamed(s.material);
     const auto bar = [&](std::size_t in, std::size_t lineIn, bool topIn, std::size_t out, std::size_t lineOut,
                          bool topOut) {
       const int a = ribsOn[in][lineIn], b = ribsOn[out][lineOut];

@@ -8,11 +8,9 @@ void twistFigures(const TruePanel& w, FigureList& out) {
   if (!w.twist) return;
   const FrameTwist& t = *w.twist;
   const Stiffening& s = w.design.stiffening;
-  const std::vector<std::string> from{"flying.twistCouple", "stiffening.covering", "stiffening.diagonals",
-                                      "stiffening.plane",   "spars.0.webs",        "sheeting.thickness",
-                                      "sheeting.to"};
-  std::vector<std::string> there = from;
-  if (w.design.spars.empty()) std::erase(there, "spars.0.webs");
+  std::vector<std::string> from{"flying.twistCouple", "stiffening.covering", "stiffening.diagonals", "stiffening.plane",
+                                "spars.0.webs",       "sheeting.thickness",  "sheeting.to"};
+  if (w.design.spars.empty()) std::erase(from, "spars.0.webs");
   const double chord = w.loft.frameAt(w.loft.span()).chord;
   out.add(
       {"twist.angle", "Twist test", t.twist, Quantity::angle, Stage::spars,
@@ -24,17 +22,17 @@ void twistFigures(const TruePanel& w, FigureList& out) {
                                                 : std::string("covering: ") + coveringStuff(s.covering).source),
        "displacement method, straight members and walls in shear; glue joints stiff, cap strips left out: an estimate "
        "to compare by, try it on the bench",
-       there, true});
+       from, true});
   out.add({"twist.stiffness", "Twisting stiffness GJ", t.stiffness, Quantity::stiffness, Stage::spars,
            "of a plain tube that would twist as far", "couple × span ÷ twist",
            fmt::format("{:.0f} N·mm × {} ÷ {} = {:.4g} N·mm²", t.couple, out.len(w.loft.span()), out.deg(t.twist),
                        t.stiffness),
-           "the same", there});
+           "the same", from});
   out.add({"twist.grams", "Webs, diagonals, sheet, covering", t.grams(), Quantity::mass, Stage::spars, "of one hand",
            "area or volume × weight",
            fmt::format("webs {:.2f} g, diagonals {:.2f} g, sheet {:.2f} g, covering {:.2f} g", t.webGrams,
                        t.diagonalGrams, t.sheetGrams, t.coveringGrams),
-           "materials' densities; sheet of medium balsa", there});
+           "materials' densities; sheet of medium balsa", from});
 }
 
 } // namespace eup

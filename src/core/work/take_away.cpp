@@ -66,7 +66,9 @@ std::vector<Piece> pieces(const DrawnWing& w, const ExportOrder& order) {
       {"bench-card", [&w](Hand h) { return benchCards(w, h); }, [&w](Hand h) { return stacked(benchCards(w, h)); }}};
 }
 
-Result<std::string> contents(const Piece& piece, Hand hand, ExportFormat format, Paper paper) {
+/// `pages` is what the piece is on paper.
+Result<std::string> contents(const Piece& piece, const std::vector<Drawing>& pages, Hand hand, ExportFormat format,
+                             Paper paper) {
   switch (format) {
   case ExportFormat::svg:
     return toSvg(piece.whole(hand));
@@ -75,8 +77,7 @@ Result<std::string> contents(const Piece& piece, Hand hand, ExportFormat format,
   case ExportFormat::pdf:
     break;
   }
-  const auto drawings = piece.forPages(hand);
-  return toPdf(drawings, paper, betterSideways(drawings, paper));
+  return toPdf(pages, paper, betterSideways(pages, paper));
 }
 
 Result<Done> writeByName(const Drawing& drawing, const std::filesystem::path& path, Paper paper) {
@@ -171,17 +172,19 @@ Result<std::vector<std::filesystem::path>> exportWing(const TrueWing& w, const s
   std::vector<std::filesystem::path> written;
   for (const Job& job : jobs)
     for (const Piece& piece : pieces(job.wing, order))
-      for (Hand hand : job.hands)
+      for (Hand hand : job.hands) {
+        const std::vector<Drawing> pages = piece.forPages(hand);
+        if (pages.empty()) continue; // no braces, or none of that hand alone
         for (ExportFormat format : order.formats) {
-          if (piece.forPages(hand).empty()) continue; // no braces, or none of that hand alone
           if (progress && !progress(static_cast<double>(written.size()) / steps))
             return Problem{"", "stopped before all was written"};
-          const auto text = contents(piece, hand, format, order.paper);
+          const auto text = contents(piece, pages, hand, format, order.paper);
           if (!text) return text.problem();
           const auto path = folder / fmt::format("{}-{}-{}.{}", job.name, piece.name, name(hand), name(format));
           if (const auto done = writeFileAtomically(path, text.value()); !done) return done.problem();
           written.push_back(path);
         }
+      }
   return written;
 }
 

@@ -1,0 +1,40 @@
+// What the findings of a panel are said with.
+#pragma once
+#include "core/work/true_wing.h"
+#include <fmt/format.h>
+
+namespace eup {
+
+struct Finder {
+  const TruePanel& w;
+  std::vector<Finding>& out;
+
+  std::string len(double mm) const { return told(mm, Quantity::length, w.design.unit); }
+  void say(Finding f) { out.push_back(std::move(f)); }
+};
+
+/// "R3" or "R3 to R9" for the ribs that share a fault.
+inline std::string ribNames(const std::vector<int>& ribs) {
+  if (ribs.size() == 1) return fmt::format("R{}", ribs.front());
+  if (ribs.back() - ribs.front() + 1 == static_cast<int>(ribs.size()))
+    return fmt::format("R{} to R{}", ribs.front(), ribs.back());
+  return fmt::format("R{} … R{} ({} ribs)", ribs.front(), ribs.back(), ribs.size());
+}
+
+/// One finding for all ribs that have the same fault: the worst is named.
+struct SharedFault {
+  std::vector<int> ribs;
+  double worst = 0;
+  int worstRib = 1;
+  void add(int rib, double how) {
+    if (ribs.empty() || how > worst) worst = how, worstRib = rib;
+    ribs.push_back(rib);
+  }
+};
+
+/// Of joins and of setting up.
+void jointFindings(Finder f);
+void footFindings(Finder f);
+void joinFindings(Finder f);
+
+} // namespace eup
