@@ -32,19 +32,26 @@ public:
     if (edges.empty()) return;
     constexpr double most = 400;
     wide = std::max(reach, (high - low) / most);
-    shelves.resize(at(high) + 1);
+    const std::size_t count = at(high) + 1;
+    first.assign(count + 1, 0);
     for (const Edge& e : edges)
-      for (std::size_t i = at(e.lowX); i <= at(e.highX); ++i) shelves[i].push_back(&e);
+      for (std::size_t i = at(e.lowX); i <= at(e.highX); ++i) ++first[i + 1];
+    for (std::size_t i = 0; i < count; ++i) first[i + 1] += first[i];
+    all.resize(first.back());
+    std::vector<std::size_t> next(first.begin(), first.end() - 1);
+    for (const Edge& e : edges)
+      for (std::size_t i = at(e.lowX); i <= at(e.highX); ++i) all[next[i]++] = &e;
   }
   template <class Look> void between(double from, double to, const Look& look) const {
-    for (std::size_t i = at(from); i <= std::min(at(to), shelves.size() - 1); ++i)
-      for (const Edge* e : shelves[i]) look(*e);
+    const std::size_t end = first[std::min(at(to) + 1, first.size() - 1)];
+    for (std::size_t i = first[std::min(at(from), first.size() - 1)]; i < end; ++i) look(*all[i]);
   }
 
 private:
   std::size_t at(double x) const { return static_cast<std::size_t>(std::max(0.0, (x - low) / wide)); }
   double low = 1e300, wide = 1;
-  std::vector<std::vector<const Edge*>> shelves;
+  std::vector<std::size_t> first; ///< of each shelf in `all`, and one behind the last
+  std::vector<const Edge*> all;
 };
 
 /// How far a ray from `start` along `way` goes until it leaves through an edge that faces it; `most` if further.

@@ -3,7 +3,6 @@
 #include <algorithm>
 #include <cmath>
 #include <fmt/format.h>
-#include <functional>
 
 namespace eup {
 
@@ -19,17 +18,18 @@ PackingStack stackFor(double height, const std::vector<double>& given) {
   if (stock.empty() || height > stock.front() * highestStack) return best;
   std::vector<double> now;
   // All ways of laying so many pieces, thickest first; the first number of pieces that is near enough is the fewest.
-  const std::function<void(std::size_t, double, int)> lay = [&](std::size_t from, double left, int more) {
+  const auto lay = [&](const auto& more, std::size_t from, double left, int pieces) -> void {
     if (std::abs(left) < std::abs(best.remainder) - 1e-9) best = {now, left};
-    if (more == 0 || left <= packingWithin) return;
+    if (pieces == 0 || left <= packingWithin) return;
     for (std::size_t i = from; i < stock.size(); ++i) {
+      if (left - pieces * stock[i] >= std::abs(best.remainder)) return; // too thin by now to come nearer
       now.push_back(stock[i]);
-      lay(i, left - stock[i], more - 1);
+      more(more, i, left - stock[i], pieces - 1);
       now.pop_back();
     }
   };
   for (int pieces = 1; pieces <= mostPacking && std::abs(best.remainder) > packingWithin; ++pieces)
-    lay(0, height, pieces);
+    lay(lay, 0, height, pieces);
   // A height that is beyond a few pieces is made up of the thickest first.
   if (height > stock.front() * mostPacking) {
     best = {std::vector<double>(static_cast<std::size_t>(height / stock.front()), stock.front()), 0};

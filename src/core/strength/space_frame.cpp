@@ -4,42 +4,50 @@
 #include <Eigen/Geometry>
 #include <Eigen/SparseCholesky>
 #include <numeric>
-#include <unordered_map>
 
 namespace eup {
 namespace {
 
-using Matrix12 = Eigen::Matrix<double, 12, 12>;
 using Matrix6 = Eigen::Matrix<double, 6, 6>;
+using Matrix3 = Eigen::Matrix3d;
 
-/// Of a straight member along its own x, from its own axes' movements and turns at both ends (Euler and Bernoulli's
-/// beam, as in any handbook of the displacement method).
-Matrix12 ownStiffness(const MemberStuff& s, double length) {
-  Matrix12 k = Matrix12::Zero();
-  const auto pair = [&](int i, double v) { k(i, i) += v, k(i + 6, i + 6) += v, k(i, i + 6) -= v, k(i + 6, i) -= v; };
-  pair(0, s.modulus * s.area / length);
-  pair(3, s.shear * s.torsion / length);
-  // Bending moves one way and turns about the other axis; `sign` is that turn's.
-  const auto bending = [&](int move, int turn, double inertia, double sign) {
-    const double ei = s.modulus * inertia, l = length;
-    const double a = 12 * ei / (l * l * l), b = sign * 6 * ei / (l * l), c = 4 * ei / l, d = 2 * ei / l;
-    const std::array<int, 4> at{move, turn, move + 6, turn + 6};
-    const double part[4][4] = {{a, b, -a, b}, {b, c, -b, d}, {-a, -b, a, -b}, {b, d, -b, c}};
-    for (std::size_t i = 0; i < 4; ++i)
-      for (std::size_t j = 0; j < 4; ++j) k(at[i], at[j]) += part[i][j];
-  };
-  bending(1, 5, s.inertiaAcross, 1); // own y: square to the up direction
-  bending(2, 4, s.inertiaUp, -1);    // own z: up
-  return k;
+/// What a turn about a node moves a place on its arm by: turn × arm, as a matrix.
+Matrix3 movedByTurn(const Point3& arm) {
+  Matrix3 m;
+  m << 0, arm.z(), -arm.y(), -arm.z(), 0, arm.x(), arm.y(), -arm.x(), 0;
+  return m;
 }
 
-/// Movement and turn of a place that a node carries, from the node's own.
-Matrix6 carried(const Point3& arm) {
-  Matrix6 m = Matrix6::Identity();
-  m(0, 4) = arm.z(), m(0, 5) = -arm.y();
-  m(1, 3) = -arm.z(), m(1, 5) = arm.x();
-  m(2, 3) = arm.y(), m(2, 4) = -arm.x();
-  return m;
+/// A member's share in the equations of the nodes at its ends: own of each, and rows of b against columns of a.
+struct EndStiffness {
+  Matrix6 atA, atB, between;
+};
+
+/// Of a straight member (Euler and Bernoulli's beam, as in any handbook of the displacement method). Its rows `own` are
+/// its axes: along it, square to `up`, up. Forces and moments at its ends from their movements and turns are, in
+/// blocks of three,  [ p q −p q | qᵀ s −qᵀ w | −p −q p −q | qᵀ w −qᵀ s ].
+EndStiffness stiffnessOf(const MemberStuff& m, double length, const Matrix3& own, const Point3& armA,
+                         const Point3& armB) {
+  const double across = m.modulus * m.inertiaAcross / length, up = m.modulus * m.inertiaUp / length,
+               twist = m.shear * m.torsion / length;
+  const auto turned = [&](const Matrix3& k) -> Matrix3 { return own.transpose() * k * own; };
+  const auto turnedDiagonal = [&](double x, double y, double z) { return turned(Point3(x, y, z).asDiagonal()); };
+  const Matrix3 p =
+      turnedDiagonal(m.modulus * m.area / length, 12 * across / (length * length), 12 * up / (length * length));
+  Matrix3 coupling = Matrix3::Zero();
+  coupling(1, 2) = 6 * across / length, coupling(2, 1) = -6 * up / length;
+  const Matrix3 q = turned(coupling), s = turnedDiagonal(twist, 4 * up, 4 * across),
+                w = turnedDiagonal(-twist, 2 * up, 2 * across);
+  const Matrix3 a = movedByTurn(armA), b = movedByTurn(armB), pa = p * a, pb = p * b;
+  const Matrix3 aq = a.transpose() * q, bq = b.transpose() * q, qa = q.transpose() * a;
+  EndStiffness k;
+  const auto symmetric = [](Matrix6& to, const Matrix3& moves, const Matrix3& mixed, const Matrix3& turns) {
+    to << moves, mixed, mixed.transpose(), turns;
+  };
+  symmetric(k.atA, p, pa + q, a.transpose() * pa + aq + aq.transpose() + s);
+  symmetric(k.atB, p, pb - q, b.transpose() * pb - bq - bq.transpose() + s);
+  k.between << -p, -pa - q, q.transpose() - pb.transpose(), qa - b.transpose() * pa - bq + w;
+  return k;
 }
 
 } // namespace
@@ -104,10 +112,17 @@ Result<Done> SpaceFrame::solve() {
     if (!held[order[i]]) row[i] = count, count += 6;
   }
   // Blocks of two nodes are summed before they go into the matrix: many members lie between the same two.
-  std::unordered_map<std::size_t, Matrix6> blocks;
-  blocks.reserve(rods.size());
+  struct Block {
+    std::size_t row;
+    Matrix6 k;
+  };
+  std::vector<std::vector<Block>> columns(nodes.size());
   const auto block = [&](std::size_t y, std::size_t x) -> Matrix6& {
-    return blocks.try_emplace(x * nodes.size() + y, Matrix6::Zero()).first->second;
+    std::vector<Block>& column = columns[x];
+    for (Block& b : column)
+      if (b.row == y) return b.k;
+    if (column.empty()) column.reserve(12);
+    return column.emplace_back(Block{y, Matrix6::Zero()}).k;
   };
   for (const Rod& r : rods) {
     const Point3 run = r.atB - r.atA;
@@ -115,57 +130,45 @@ Result<Done> SpaceFrame::solve() {
     if (length < 1e-9) continue;
     const auto a = static_cast<std::size_t>(r.a), b = static_cast<std::size_t>(r.b);
     const std::size_t p = rank[a], q = rank[b];
+    const Point3 armA = r.atA - nodes[a], armB = r.atB - nodes[b], way = run / length;
+    EndStiffness k;
     if (r.stuff.inertiaUp == 0 && r.stuff.torsion == 0) { // a bar: how much longer it gets is all that counts
-      const Point3 way = run / length;
       Eigen::Matrix<double, 6, 1> atA, atB;
-      atA << -way, -(r.atA - nodes[a]).cross(way);
-      atB << way, (r.atB - nodes[b]).cross(way);
-      const double k = r.stuff.modulus * r.stuff.area / length;
-      block(p, p) += k * atA * atA.transpose();
-      block(q, q) += k * atB * atB.transpose();
-      if (p == q)
-        block(p, p) += k * (atA * atB.transpose() + atB * atA.transpose());
-      else if (p > q)
-        block(p, q) += k * atA * atB.transpose();
-      else
-        block(q, p) += k * atB * atA.transpose();
-      continue;
+      atA << -way, -armA.cross(way);
+      atB << way, armB.cross(way);
+      const double stretch = r.stuff.modulus * r.stuff.area / length;
+      k = {stretch * atA * atA.transpose(), stretch * atB * atB.transpose(), stretch * atB * atA.transpose()};
+    } else {
+      Matrix3 own;
+      own.row(0) = way.transpose();
+      own.row(1) = r.up.cross(run).normalized().transpose();
+      own.row(2) = own.row(0).cross(own.row(1));
+      k = stiffnessOf(r.stuff, length, own, armA, armB);
     }
-    Eigen::Matrix3d own; // rows: the member's own axes
-    own.row(0) = (run / length).transpose();
-    own.row(1) = r.up.cross(run).normalized().transpose();
-    own.row(2) = own.row(0).cross(own.row(1));
-    Matrix12 turn = Matrix12::Zero();
-    for (Eigen::Index i = 0; i < 4; ++i) turn.block<3, 3>(3 * i, 3 * i) = own;
-    Matrix12 arms = Matrix12::Zero();
-    arms.topLeftCorner<6, 6>() = carried(r.atA - nodes[a]);
-    arms.bottomRightCorner<6, 6>() = carried(r.atB - nodes[b]);
-    const Matrix12 to = turn.lazyProduct(arms), own12 = ownStiffness(r.stuff, length).lazyProduct(to);
-    const Matrix12 k = to.transpose().lazyProduct(own12);
-    block(p, p) += k.topLeftCorner<6, 6>();
-    block(q, q) += k.bottomRightCorner<6, 6>();
-    if (p > q)
-      block(p, q) += k.bottomLeftCorner<6, 6>().transpose();
+    block(p, p) += k.atA;
+    block(q, q) += k.atB;
+    if (p == q)
+      block(p, p) += k.between + k.between.transpose();
+    else if (p > q)
+      block(p, q) += k.between.transpose();
     else
-      block(q, p) += k.bottomLeftCorner<6, 6>();
+      block(q, p) += k.between;
   }
   // Lower half, column by column.
-  std::vector<std::pair<std::size_t, const Matrix6*>> sorted;
-  sorted.reserve(blocks.size());
-  for (const auto& [key, k] : blocks)
-    if (row[key / nodes.size()] >= 0 && row[key % nodes.size()] >= 0) sorted.emplace_back(key, &k);
-  std::sort(sorted.begin(), sorted.end());
   Eigen::SparseMatrix<double> stiffness(count, count);
-  stiffness.reserve(static_cast<Eigen::Index>(36 * sorted.size()));
-  for (std::size_t first = 0, next = 0; first < sorted.size(); first = next) {
-    const std::size_t column = sorted[first].first / nodes.size();
-    while (next < sorted.size() && sorted[next].first / nodes.size() == column) ++next;
+  std::size_t filled = 0;
+  for (const auto& column : columns) filled += 36 * column.size();
+  stiffness.reserve(static_cast<Eigen::Index>(filled));
+  for (std::size_t x = 0; x < columns.size(); ++x) {
+    if (row[x] < 0) continue;
+    std::vector<Block>& column = columns[x];
+    std::sort(column.begin(), column.end(), [](const Block& a, const Block& b) { return a.row < b.row; });
     for (Eigen::Index j = 0; j < 6; ++j) {
-      stiffness.startVec(row[column] + j);
-      for (std::size_t i = first; i < next; ++i) {
-        const Eigen::Index y = row[sorted[i].first % nodes.size()];
-        for (Eigen::Index l = y == row[column] ? j : 0; l < 6; ++l)
-          stiffness.insertBack(y + l, row[column] + j) = (*sorted[i].second)(l, j);
+      stiffness.startVec(row[x] + j);
+      for (const Block& b : column) {
+        const Eigen::Index y = row[b.row];
+        if (y < 0) continue;
+        for (Eigen::Index l = b.row == x ? j : 0; l < 6; ++l) stiffness.insertBack(y + l, row[x] + j) = b.k(l, j);
       }
     }
   }

@@ -1,5 +1,6 @@
 #include "core/work/report_parts.h"
 #include <fmt/format.h>
+#include <iterator>
 
 namespace eup {
 
@@ -15,7 +16,7 @@ void FigureList::add(Figure figure) {
   all.push_back(std::move(figure));
 }
 
-std::vector<Figure> allFigures(const TrueWing& w) {
+std::vector<Figure> figuresButTwist(const TrueWing& w) {
   FigureList out(w.design.unit);
   std::size_t ribs = 0;
   for (const WholeWing& wing : w.wings) ribs += static_cast<std::size_t>(wing.ribCount());
@@ -31,7 +32,6 @@ std::vector<Figure> allFigures(const TrueWing& w) {
       ribFigures(panel, out);
       sparFigures(panel, out);
       bayFigures(panel, out);
-      twistFigures(panel, out);
       if (panel.design.mirrored || !panel.design.innermost()) joinFigures(panel, out);
       joinerFigures(panel, out);
       tipFigures(panel, out);
@@ -39,6 +39,13 @@ std::vector<Figure> allFigures(const TrueWing& w) {
     }
   }
   return std::move(out.all);
+}
+
+void addTwistFigures(const TrueWing& w, std::vector<Figure>& to) {
+  FigureList out(w.design.unit);
+  for (const WholeWing& wing : w.wings)
+    for (const TruePanel& panel : wing.panels) out.turnTo(panel.design), twistFigures(panel, out);
+  std::move(out.all.begin(), out.all.end(), std::back_inserter(to));
 }
 
 } // namespace eup

@@ -4,7 +4,9 @@
 
 namespace eup {
 
-std::vector<Figure> allFigures(const TrueWing& wing);
+std::vector<Figure> figuresButTwist(const TrueWing& wing);
+/// Those of the twist tests, which are ready later.
+void addTwistFigures(const TrueWing& wing, std::vector<Figure>& to);
 std::vector<Finding> allFindings(const TrueWing& wing);
 
 /// Collects figures with the document's unit at hand for their working.

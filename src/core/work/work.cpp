@@ -2,6 +2,7 @@
 #include "core/work/report_parts.h"
 #include "core/work/true_wing.h"
 #include <algorithm>
+#include <future>
 
 namespace eup {
 namespace {
@@ -46,7 +47,6 @@ TruePanel workPanel(PanelBrief d, const SpanLoad& load, const TruePanel* inside)
   p.joiner = joinerRod(p.design, p.loft, p.ribs, neighbour ? &*neighbour : nullptr);
   p.strength = strengthOf(p.design, p.spars, load);
   p.bays = bayChecks(p.design, p.loft, p.spars, p.ribs, load);
-  p.twist = frameTwist(p.design, p.loft, p.spars, p.ribs, p.riblets, p.design.flying.twistCouple);
   const auto platesOf = [](const std::optional<Brace>& b) -> std::optional<BracePlates> {
     if (!b) return std::nullopt;
     const BraceLeg& shorter = b->inner.length < b->outer.length ? b->inner : b->outer;
@@ -108,7 +108,15 @@ std::variant<TrueWing, std::vector<Finding>> work(const Design& d) {
   if (auto contradictions = impossible(d); !contradictions.empty()) return contradictions;
   TrueWing w{d, d.plan.sheets.empty() ? JudgedPlan{} : judge(d.plan, d.unit), {}, {}, {}};
   for (std::size_t i = 0; i < d.wings.size(); ++i) w.wings.push_back(workWing(briefsOf(d, static_cast<int>(i))));
-  w.figures = allFigures(w);
+  // The twist tests take about as long as to write all other figures, and neither needs the other.
+  auto tests = std::async(std::launch::async, [&w] {
+    for (WholeWing& wing : w.wings)
+      for (TruePanel& p : wing.panels)
+        p.twist = frameTwist(p.design, p.loft, p.spars, p.ribs, p.riblets, p.design.flying.twistCouple);
+  });
+  w.figures = figuresButTwist(w);
+  tests.get();
+  addTwistFigures(w, w.figures);
   w.findings = allFindings(w);
   return w;
 }
