@@ -19,6 +19,7 @@ def wing(stem, name, panels, flying, others=()):
         d["wings"][0]["surface"]["name"] = "Main wing"
     for surface, more in others:
         d["wings"].append({"surface": surface, "panels": [merged(plain, p) for p in more]})
+    d["flying"].update(pushFactor=0.0, gust=0.0, tipTouch=0.0, linePull=0.0, diveSpeed=0.0, aileronChord=0.0)
     d["flying"].update(flying)
     (ROOT / "data/demos" / f"{stem}.euptera").write_text(json.dumps(d, indent=1, ensure_ascii=False) + "\n")
 

@@ -367,7 +367,7 @@ void DecidePanel::type(const std::string& path, const QString& text) {
 void DecidePanel::nudge(const std::string& path, int steps, Qt::KeyboardModifiers modifiers) {
   const auto decision = decisionAt(document.design(), path);
   if (!decision || decision->kind == DecisionKind::text || decision->kind == DecisionKind::stations ||
-      decision->kind == DecisionKind::numbers)
+      decision->kind == DecisionKind::numbers || decision->kind == DecisionKind::shares)
     return;
   const bool whole = decision->kind == DecisionKind::count;
   const double factor = modifiers & Qt::ShiftModifier ? 10 : modifiers & Qt::AltModifier && !whole ? 0.1 : 1;

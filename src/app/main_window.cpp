@@ -1,6 +1,7 @@
 #include "app/main_window.h"
 #include "app/decide_panel.h"
 #include "app/follows_panel.h"
+#include "app/load_curves.h"
 #include "app/plan_panel.h"
 #include "app/rail.h"
 #include "app/span_rule.h"
@@ -56,7 +57,9 @@ MainWindow::MainWindow(const QString& folder, QWidget* parent) : QMainWindow(par
   stack->addWidget(spaceBoard);
   spanRule = new SpanRule(theDocument, theStandpoint, look, furniture);
   spanRule->setObjectName("spanRule");
+  loadCurves = new LoadCurves(theDocument, theStandpoint, *spanRule, look, furniture);
   middle->addWidget(stack, 1);
+  middle->addWidget(loadCurves);
   middle->addWidget(spanRule);
   across->addLayout(middle, 1);
   across->addWidget(makeSide());
@@ -332,6 +335,7 @@ void MainWindow::refresh() {
   stack->setCurrentWidget(shownBoard());
   const bool onPlan = theStandpoint.stage() == Stage::plan;
   decidePanel->setVisible(!onPlan);
+  loadCurves->setVisible(theStandpoint.stage() == Stage::spars && stack->currentWidget() != spaceBoard);
   planPanel->setVisible(onPlan);
   for (const auto& [hand, button] : handButtons) button->setChecked(theStandpoint.hand() == hand);
   unitBox->setCurrentIndex(theDocument.design().unit == LengthUnit::inch ? 1 : 0);

@@ -99,6 +99,7 @@ private:
   FollowsPanel* followsPanel = nullptr;
   PlanPanel* planPanel = nullptr;
   SpanRule* spanRule = nullptr;
+  class LoadCurves* loadCurves = nullptr;
   QScrollArea* sideScroll = nullptr;
   QLabel *nameLabel = nullptr, *messageText = nullptr;
   QFrame* messageBar = nullptr;

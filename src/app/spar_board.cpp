@@ -5,7 +5,9 @@ namespace eup::app {
 namespace {
 
 /// Where the pictures stand on the board, in shares of the half span.
-constexpr double sparAt = 0, momentAt = -0.42, curveHeight = 0.17;
+constexpr double sparAt = 0, belowAt = -0.16;
+/// The section's depth, and how far under its words it begins.
+constexpr double sectionHigh = 0.11, sectionUnder = 0.085;
 
 } // namespace
 
@@ -38,8 +40,8 @@ Box SparBoard::content() const {
   Box box;
   const double from = standpoint.hand() == ShownHand::right ? 0 : -span,
                to = standpoint.hand() == ShownHand::left ? 0 : span;
-  box.include(Point(from - 0.03 * span, (momentAt - 0.17) * span));
-  box.include(Point(to + 0.03 * span, 0.17 * span));
+  box.include(Point(from - 0.03 * span, -0.4 * span));
+  box.include(Point(to + 0.03 * span, 0.21 * span));
   return box;
 }
 
@@ -94,52 +96,99 @@ void SparBoard::draw(Ink& ink) const {
       ink.line(at(rib.t(), line->upperSeat.at(rib.t()).y()), at(rib.t(), line->lowerSeat.at(rib.t()).y()),
                mine ? look.accent : look.faint, mine ? 2 : 1, mine ? Qt::SolidLine : Qt::DashLine);
     }
-    const double base = momentAt * span, high = curveHeight * span,
-                 most = std::max(w.strength.load.moment(w.design.inboard), 1e-9),
-                 lift = std::max(w.strength.load.perLength(w.design.inboard),
-                                 w.strength.load.perLength(w.design.inboard + span / 2));
-    Polyline moment{{0, base}}, spread;
-    for (int i = 0; i <= 60; ++i) {
-      const double t = span * i / 60;
-      moment.emplace_back(side * t, base + high * w.strength.load.moment(w.design.inboard + t) / most);
-      spread.emplace_back(side * t, base + high * 0.8 * w.strength.load.perLength(w.design.inboard + t) / lift);
-    }
-    moment.emplace_back(side * span, base);
-    ink.loop(moment, look.accentSoft, look.accent, 1.5);
-    ink.chain(spread, look.good, 1.4, Qt::DashLine);
-    ink.line({0, base}, {side * span, base}, look.ink, 1.2);
   };
   if (standpoint.hand() != ShownHand::left) half(1);
   if (standpoint.hand() != ShownHand::right) half(-1);
-  const double side = mirrored() ? -1 : 1, base = momentAt * span;
-  const Point head(mirrored() ? -span : standpoint.hand() == ShownHand::both ? -span : 0, base + curveHeight * span);
-  ink.text(head, tr("Bending along the span (filled) and how the lift is spread (dashed)"), look.ink, {0, -30},
-           Qt::AlignLeft, 13, true);
-  const Rib& r = chosenRib();
-  const double m = w.strength.load.moment(w.design.inboard + r.t());
-  const Point mark(side * r.t(),
-                   base + curveHeight * span * m / std::max(w.strength.load.moment(w.design.inboard), 1e-9));
-  ink.line({side * r.t(), base}, mark, look.accent, 2);
-  ink.text(mark, tr("R%1: %2 N·mm").arg(r.number).arg(m, 0, 'f', 0), look.accent, {mirrored() ? -8.0 : 8.0, -2},
-           mirrored() ? Qt::AlignRight : Qt::AlignLeft, 12, true);
+  const double side = mirrored() ? -1 : 1;
   markWeakest(ink, side);
-  if (w.twist)
-    ink.text({head.x(), base},
-             tr("Twist test: %1° at the tip under %2 N·mm")
-                 .arg(radToDeg(w.twist->twist), 0, 'f', 2)
-                 .arg(w.twist->couple, 0, 'g', 6),
-             look.ink, {0, 22.0 + 18 * static_cast<double>(w.spars.size())}, Qt::AlignLeft, 12);
+  drawSection(ink);
+  const Point head(mirrored() ? -0.4 * span : standpoint.hand() == ShownHand::both ? 0 : 0.6 * span, belowAt * span);
+  double row = 0;
+  const auto tell = [&](const QString& words, const QColor& colour, bool strong) {
+    ink.text(head, words, colour, {0, row}, Qt::AlignLeft, 12, strong);
+    row += 18;
+  };
   for (const SparStrength& s : w.strength.spars) {
     if (s.root.bent.empty()) continue;
     const bool weak = s.worstReserve < 1.5;
-    ink.text({head.x(), base},
-             tr("%1: %2 % of the bending, least reserve %3")
-                     .arg(QString::fromStdString(w.design.spars[static_cast<std::size_t>(s.spar)].name))
-                     .arg(s.share * 100, 0, 'f', 0)
-                     .arg(s.worstReserve, 0, 'f', 2) +
-                 (weak ? tr("  (1.5 is usual)") : ""),
-             weak ? look.wrong : look.ink, {0, 22.0 + 18 * s.spar}, Qt::AlignLeft, 12, s.spar == standpoint.spar());
+    tell(tr("%1: %2 % of the bending").arg(nameOf(s.spar)).arg(s.share * 100, 0, 'f', 0), look.ink,
+         s.spar == standpoint.spar());
+    tell(tr("least reserve %1, %2").arg(s.worstReserve, 0, 'f', 2).arg(tr(wordsOf(s.worstCase))) +
+             (weak ? tr(" (1.5 is usual)") : ""),
+         weak ? look.wrong : look.ink, false);
   }
+  if (w.twist)
+    tell(tr("Twist test: %1° under %2 N·mm").arg(radToDeg(w.twist->twist), 0, 'f', 2).arg(w.twist->couple, 0, 'g', 6),
+         look.ink, false);
+}
+
+QString SparBoard::nameOf(int spar) const {
+  return QString::fromStdString(panel().design.spars[static_cast<std::size_t>(spar)].name);
+}
+
+/// The chosen spar cut at the chosen rib, drawn larger, and beside it the stress over its depth under the load that is
+/// worst there.
+void SparBoard::drawSection(Ink& ink) const {
+  const TruePanel& w = panel();
+  if (w.spars.empty()) return;
+  const double span = w.loft.span(), t = std::clamp(chosenRib().t(), 0.0, span);
+  const SparLine& line =
+      w.spars[static_cast<std::size_t>(std::clamp(standpoint.spar(), 0, static_cast<int>(w.spars.size()) - 1))];
+  const Spar& spar = w.design.spars[static_cast<std::size_t>(line.index)];
+  const SparSection section = sparSection(spar, line, t);
+  const Point head(mirrored() ? -span : standpoint.hand() == ShownHand::both ? -span : 0, belowAt * span);
+  if (section.bent.empty()) {
+    ink.text(head, tr("The %1 does not reach R%2").arg(nameOf(line.index)).arg(chosenRib().number), look.faint, {},
+             Qt::AlignLeft, 12);
+    return;
+  }
+  double sum = 0, widest = 0;
+  for (const SparLine& l : w.spars)
+    sum += sparSection(w.design.spars[static_cast<std::size_t>(l.index)], l, t).bent.stiffness;
+  for (const Fibre& f : section.fibres) widest = std::max(widest, f.width);
+  const LoadCase& worst = worstAt(document.shown().loads, w.design.inboard + t);
+  const double moment = worst.load.moment(w.design.inboard + t) * section.bent.stiffness / sum;
+  double k = std::round(sectionHigh * span / std::max(section.depth(), 0.1) * 2) / 2; // times larger, in halves
+  k = std::max(std::min(k, std::round(0.12 * span / widest * 2) / 2), 0.5);
+  ink.text(head, tr("%1 at R%2, %3 times larger").arg(nameOf(line.index)).arg(chosenRib().number).arg(k, 0, 'f', 1),
+           look.ink, {}, Qt::AlignLeft, 12, true);
+  ink.text(head, tr("stress %1: %2 N·mm").arg(tr(wordsOf(worst.what))).arg(moment, 0, 'f', 0), look.ink, {0, 18},
+           Qt::AlignLeft, 12);
+  const Point zero(head.x() + 0.1 * span, head.y() - sectionUnder * span - section.depth() * k / 2);
+  const double middle = (section.upperOuter + section.lowerOuter) / 2;
+  const auto place = [&](double x, double z) -> Point { return zero + Point(x * k, (z - middle) * k); };
+  const auto box = [&](double wide, double low, double high, const QColor& fill) {
+    ink.loop({place(-wide / 2, low), place(wide / 2, low), place(wide / 2, high), place(-wide / 2, high)}, fill,
+             look.ink, 1);
+  };
+  if (spar.kind == SparKind::caps && spar.webs != Webs::none && section.fibres.size() == 2)
+    box(spar.webThickness, section.fibres[1].high, section.fibres[0].low, look.balsa);
+  for (const Fibre& f : section.fibres)
+    box(f.width, f.low, f.high, spar.kind == SparKind::caps ? look.hardwood : look.balsa);
+  // Stresses, compression to the left of their line.
+  const Point base = zero + Point(widest * k / 2 + 0.14 * span, 0);
+  double most = 0;
+  const auto stress = [&](const Fibre& f, double z) { // tension positive
+    return -moment * f.modulus * (z - section.bent.axis) / section.bent.stiffness;
+  };
+  for (const Fibre& f : section.fibres)
+    most = std::max({most, std::abs(stress(f, f.low)), std::abs(stress(f, f.high))});
+  if (most <= 0) return;
+  const double perMPa = 0.085 * span / most;
+  const auto at = [&](double z, double value) { return Point(base.x() + value * perMPa, base.y() + (z - middle) * k); };
+  ink.line(at(section.lowerOuter, 0), at(section.upperOuter, 0), look.ink, 1.2);
+  for (const Fibre& f : section.fibres) {
+    const double low = stress(f, f.low), high = stress(f, f.high);
+    ink.loop({at(f.low, 0), at(f.low, low), at(f.high, high), at(f.high, 0)}, look.accentSoft, look.accent, 1.2);
+  }
+  ink.line(place(-widest / 2 - 1, section.bent.axis), at(section.bent.axis, 0), look.faint, 1, Qt::DashLine);
+  const auto number = [&](const Fibre& f, double z, double up) {
+    const double v = stress(f, z);
+    ink.text(at(z, 0), tr("%1 MPa, %2").arg(std::abs(v), 0, 'f', 1).arg(v < 0 ? tr("pressed") : tr("pulled")), look.ink,
+             {0, up}, Qt::AlignHCenter, 11);
+  };
+  number(section.fibres.front(), section.upperOuter, -5);
+  number(section.fibres.back(), section.lowerOuter, 14);
 }
 
 /// The bay of the chosen spar that has least in reserve.

@@ -78,7 +78,7 @@ private:
   Point onBoard(const Point& chordAxes) const;
 };
 
-/// The spars seen from the front with their depth drawn larger, and bending along the span below.
+/// The spars seen from the front with their depth drawn larger, and the chosen one cut at the chosen rib.
 class SparBoard : public Board {
 public:
   using Board::Board;
@@ -93,6 +93,8 @@ protected:
 
 private:
   void markWeakest(Ink& ink, double side) const;
+  void drawSection(Ink& ink) const;
+  QString nameOf(int spar) const;
   double stretch() const;
 };
 

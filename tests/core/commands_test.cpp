@@ -103,7 +103,7 @@ TEST_F(Commands, PlanTellsReadingsJudgementsAndTheLayout) {
 TEST_F(Commands, UpgradeWritesThePresentFormat) {
   const Ran ran = run({"upgrade", TEST_FILES "/version1.euptera"});
   EXPECT_EQ(ran.code, 0);
-  EXPECT_NE(ran.out.find("\"version\": 5"), std::string::npos);
+  EXPECT_NE(ran.out.find("\"version\": 6"), std::string::npos);
   EXPECT_TRUE(designFromText(ran.out).value().notes.empty());
   EXPECT_EQ(run({"upgrade", write("bad", "{}")}).code, 3);
 }

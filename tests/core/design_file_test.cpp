@@ -36,6 +36,7 @@ public:
   }
   void stations(const char*, const char*, std::vector<double>& v, bool) { v = {0, 1.0 / 3, 700.125}, ++moved; }
   void numbers(const char*, const char*, std::vector<int>& v, bool = true) { v = {2, 5}, ++moved; }
+  void shares(const char*, const char*, std::vector<double>& v, bool) { v = {0.75, 1.0 / 3, 0}, ++moved; }
   void freeText(const char*, std::string& v) { v += "é/x", ++moved; }
   void digits(const char*, const char*, std::string& v, bool) { v = "4415-63", ++moved; }
   void points(const char* key, Polyline& v, std::size_t) {
@@ -156,6 +157,19 @@ TEST(DesignFile, LoadsVersionFour) {
   EXPECT_FALSE(d.inner().join.second.fitted || d.inner().join.rods || d.inner().spars[0].top.changes);
 }
 
+/// A wing of version 5 knew one load.
+TEST(DesignFile, LoadsVersionFive) {
+  const auto read = designFromText(test::slurp(TEST_FILES "/version5.euptera"));
+  ASSERT_TRUE(read.ok()) << read.problem().text();
+  EXPECT_TRUE(read.value().notes.empty()) << read.value().notes.front();
+  const Design& d = read.value().design;
+  EXPECT_EQ(d.inner().ribs.direction, RibDirection::diagonal);
+  EXPECT_TRUE(d.inner().ribs.crossing);
+  EXPECT_TRUE(d.inner().join.second.fitted);
+  EXPECT_EQ(d.flying.kind, FlyingKind::own);
+  EXPECT_EQ(d.flying.gust + d.flying.linePull + d.flying.tipTouch + d.flying.pushFactor + d.flying.diveSpeed, 0);
+}
+
 TEST(DesignFile, WantsAWingAndAPanelAndNotTooMany) {
   const auto said = [](const std::function<void(nlohmann::json&)>& change) {
     auto json = nlohmann::json::parse(designToText(Design{}));
@@ -213,9 +227,9 @@ INSTANTIATE_TEST_SUITE_P(
     Files, DamagedFile,
     testing::Values(
         Damage{"foreign", "euptera-wing", "something-else", "/format"},
-        Damage{"too new", "\"version\": 5", "\"version\": 99", "newer program"},
-        Damage{"no version", "\"version\": 5", "\"version\": \"one\"", "/version"},
-        Damage{"negative version", "\"version\": 5", "\"version\": -1", "/version"},
+        Damage{"too new", "\"version\": 6", "\"version\": 99", "newer program"},
+        Damage{"no version", "\"version\": 6", "\"version\": \"one\"", "/version"},
+        Damage{"negative version", "\"version\": 6", "\"version\": -1", "/version"},
         Damage{"text for a number", "\"span\": 700.0", "\"span\": \"long\"", "/wings/0/panels/0/panel/span"},
         Damage{"negative", "\"rootChord\": 220.0", "\"rootChord\": -220.0", "/wings/0/panels/0/panel/rootChord"},
         Damage{"enormous", "\"rootChord\": 220.0", "\"rootChord\": 1e9", "/wings/0/panels/0/panel/rootChord"},

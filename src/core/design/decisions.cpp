@@ -107,6 +107,11 @@ public:
   void numbers(const char* key, const char* label, const std::vector<int>& v, bool applies = true) {
     add(key, label, DecisionKind::numbers, applies, 0, numbersText(v), "");
   }
+  void shares(const char* key, const char* label, const std::vector<double>& v, bool applies) {
+    std::string text;
+    for (double x : v) text += (text.empty() ? "" : "; ") + formatNumber(x, 4);
+    add(key, label, DecisionKind::shares, applies, 0, text, "");
+  }
   void dihedral(const char* key, const Dihedral& v, double span, bool applies) {
     const double rise = riseOf(v, span), deg = dihedralDeg(v, span);
     group(key, "", now, [&] {
@@ -236,6 +241,26 @@ public:
     v = all;
   }
   /// Whole numbers from 1; an empty field is an empty list.
+  void shares(const char* key, const char* label, std::vector<double>& v, bool) {
+    if (!mine(key)) return;
+    std::vector<double> all;
+    for (const std::string& one : partsOf(typed.value_or(""))) {
+      if (one.find_first_not_of(' ') == std::string::npos) continue;
+      const auto n = parseNumber(one);
+      if (!n || n.value() < 0 || n.value() > mostShare) {
+        problem = Problem{label, fmt::format("“{}” is no share of lift: write numbers from 0 up, root first, as in "
+                                             "1; 1; 0.9; 0.6.",
+                                             one.substr(0, 40))};
+        return;
+      }
+      all.push_back(n.value());
+    }
+    if (const auto cause = wrongShares(all)) {
+      problem = Problem{label, *cause};
+      return;
+    }
+    v = all;
+  }
   void numbers(const char* key, const char* label, std::vector<int>& v, bool = true) {
     if (!mine(key)) return;
     std::vector<int> all;

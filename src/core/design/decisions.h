@@ -5,7 +5,7 @@
 
 namespace eup {
 
-enum class DecisionKind { length, angle, percent, number, mass, count, flag, choice, text, stations, numbers };
+enum class DecisionKind { length, angle, percent, number, mass, count, flag, choice, text, stations, numbers, shares };
 
 struct Decision {
   std::string path;  ///< "wings.0.panels.0.panel.span", "flying.mass"

@@ -92,7 +92,19 @@ inline constexpr std::array wingKindChoices{Choice{"main", "main wing"}, Choice{
                                             Choice{"tailplane", "tailplane"}, Choice{"canard", "foreplane"},
                                             Choice{"fin", "upright fin"}};
 inline constexpr std::array loadShapeChoices{Choice{"schrenk", "Schrenk"}, Choice{"ellipse", "ellipse"},
-                                             Choice{"chord", "by chord"}};
+                                             Choice{"chord", "by chord"}, Choice{"table", "own table"}};
+inline constexpr std::array flyingKindChoices{
+    Choice{"own", "own load factor"}, Choice{"indoor", "indoor, still air"}, Choice{"floater", "slow flier"},
+    Choice{"trainer", "trainer"},     Choice{"thermal", "thermal glider"},   Choice{"sport", "sport flying"},
+    Choice{"slope", "slope glider"},  Choice{"aerobatic", "aerobatics"},     Choice{"racing", "racing"}};
+
+/// Why a table of lift cannot be one; nothing when it can.
+inline std::optional<std::string> wrongShares(const std::vector<double>& table) {
+  if (table.size() < 2 || table.size() > static_cast<std::size_t>(mostShares))
+    return "a table of lift has 2 to " + std::to_string(mostShares) + " numbers, root first";
+  if (!std::any_of(table.begin(), table.end(), [](double x) { return x > 0; })) return "some lift must be in it";
+  return std::nullopt;
+}
 
 /// The plan is saved like every decision, but read and edited on its own stage rather than as a list of fields.
 template <class P, class V> void describePlan(P& plan, V& v) {
@@ -400,8 +412,8 @@ template <class P, class V> void describePanel(P& p, const PanelPlace& place, V&
 }
 
 /// A visitor has: group, hidden, list, parts, length, angle, fraction, number, count, flag, text, freeText, digits,
-/// choice, material, points, bytes, stations, numbers, dihedral, mass. `D` is Design or const Design. `parts` is a list
-/// that is never empty and gives its decisions no heading of its own.
+/// choice, material, points, bytes, stations, numbers, shares, dihedral, mass. `D` is Design or const Design. `parts`
+/// is a list that is never empty and gives its decisions no heading of its own.
 template <class D, class V> void describe(D& d, V& v) {
   v.group("", "Model", Stage::panels, [&] {
     v.text("name", "Name", d.name);
@@ -423,9 +435,21 @@ template <class D, class V> void describe(D& d, V& v) {
   });
   v.group("flying", "Loads", Stage::spars, [&] {
     v.mass("mass", "Model mass", d.flying.mass, Limits{0.1, 100000});
-    v.number("loadFactor", "Load factor", d.flying.loadFactor, Limits{1, 50});
-    v.choice("shape", "Lift spread", d.flying.shape, std::span(loadShapeChoices));
-    v.number("twistCouple", "Twist test, N·mm", d.flying.twistCouple, Limits{0.01, 1000000});
+    auto& f = d.flying;
+    v.choice("kind", "Built for", f.kind, std::span(flyingKindChoices));
+    v.number("loadFactor", "Load factor", f.loadFactor, Limits{1, 50}, f.kind == FlyingKind::own);
+    v.number("pushFactor", "Pushing over, 0 none", f.pushFactor, Limits{0, 50}, f.kind == FlyingKind::own);
+    v.choice("shape", "Lift spread", f.shape, std::span(loadShapeChoices));
+    v.shares("table", "Lift, root to tip", f.table, f.shape == LoadShape::table);
+    v.flag("relief", "Less the wing's own weight", f.relief);
+    v.number("gust", "Gust, m/s, 0 none", f.gust, Limits{0, 30});
+    v.number("airSpeed", "Met at, m/s", f.airSpeed, Limits{0.5, 150}, f.gust > 0);
+    v.number("linePull", "Line pulls, N, 0 none", f.linePull, Limits{0, 5000});
+    v.number("tipTouch", "Tip touches, × weight", f.tipTouch, Limits{0, 20});
+    v.number("diveSpeed", "Dive, m/s, 0 none", f.diveSpeed, Limits{0, 200});
+    v.fraction("aileronChord", "Aileron chord, 0 none", f.aileronChord, Limits{0, 0.6});
+    v.number("aileronFrom", "It begins at, of span", f.aileronFrom, Limits{0, 0.95}, f.aileronChord > 0);
+    v.number("twistCouple", "Twist test, N·mm", f.twistCouple, Limits{0.01, 1000000});
   });
 }
 

@@ -12,7 +12,9 @@
 namespace eup {
 
 inline constexpr int mostWings = 5, mostPanels = 8, mostSpars = 3;
-inline constexpr int mostRibs = 400; ///< a panel
+inline constexpr int mostRibs = 400;  ///< a panel
+inline constexpr int mostShares = 60; ///< in a table of lift
+inline constexpr double mostShare = 1000;
 
 struct Sections {
   SectionChoice root, tip;
@@ -257,12 +259,25 @@ struct Stiffening {
   bool operator==(const Stiffening&) const = default;
 };
 
-enum class LoadShape { schrenk, ellipse, chord };
+enum class LoadShape { schrenk, ellipse, chord, table };
+/// Load factors are typed, or those of the table for a kind of flying.
+enum class FlyingKind { own, indoor, floater, trainer, thermal, sport, slope, aerobatic, racing };
 
 struct Flying {
   double mass = 1400; ///< g, whole model
-  double loadFactor = 6;
+  FlyingKind kind = FlyingKind::own;
+  double loadFactor = 6; ///< of FlyingKind::own: pulling up
+  double pushFactor = 0; ///< and pushing over; 0 where that is not flown
   LoadShape shape = LoadShape::schrenk;
+  std::vector<double> table{1, 1, 0.95, 0.85, 0.6}; ///< of LoadShape::table: lift per mm at even steps, root to tip
+  bool relief = false;                              ///< the wing's own mass pulls against its lift
+  double airSpeed = 12;                             ///< m/s, at which a gust is met
+  double gust = 0;                                  ///< m/s upwards; 0 for none
+  double linePull = 0;                              ///< N, of a winch or a throw, on top of the weight; 0 for none
+  double tipTouch = 0;      ///< landing on a tip: the force there in multiples of the weight; 0 for none
+  double diveSpeed = 0;     ///< m/s, for the wing's twist; 0 for none
+  double aileronChord = 0;  ///< share of the chord, to the tip; 0 for none
+  double aileronFrom = 0.5; ///< share of the half span where it begins
   double twistCouple = 500; ///< N·mm, of the twist test: a pair of forces at the tip rib's nose and tail
   bool operator==(const Flying&) const = default;
 };

@@ -18,6 +18,9 @@ struct Material {
   std::string source;
 };
 
+/// Ribs, sheet, strips and edges are of it: their wood is no decision yet.
+inline constexpr const char* frameWood = "balsa-160";
+
 /// Reads the table; the shipped one is a part of the program and always reads.
 Result<std::vector<Material>> readMaterials(std::string_view json);
 const std::vector<Material>& shippedMaterials();

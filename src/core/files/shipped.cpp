@@ -5,6 +5,7 @@ extern const char eup_font_regular_begin[], eup_font_regular_end[];
 extern const char eup_font_semibold_begin[], eup_font_semibold_end[];
 extern const char eup_font_bold_begin[], eup_font_bold_end[];
 extern const char eup_materials_begin[], eup_materials_end[];
+extern const char eup_loads_begin[], eup_loads_end[];
 extern const char eup_demo_fenlark_begin[], eup_demo_fenlark_end[];
 extern const char eup_demo_plan_begin[], eup_demo_plan_end[];
 extern const char eup_demo_faulty_begin[], eup_demo_faulty_end[];
@@ -34,6 +35,9 @@ std::string_view fontBold() {
 }
 std::string_view materials() {
   return between(eup_materials_begin, eup_materials_end);
+}
+std::string_view flyingFactors() {
+  return between(eup_loads_begin, eup_loads_end);
 }
 
 static std::vector<std::pair<std::string, std::string_view>> demos() {

@@ -1,4 +1,4 @@
-// Files that travel inside the program: fonts, the table of materials, the demo wings.
+// Files that travel inside the program: fonts, the tables of materials and load factors, the demo wings.
 #pragma once
 #include <optional>
 #include <string>
@@ -11,6 +11,7 @@ std::string_view fontRegular();
 std::string_view fontSemiBold();
 std::string_view fontBold();
 std::string_view materials();
+std::string_view flyingFactors();
 
 /// Names that `demo` answers to.
 std::vector<std::string> demoNames();

@@ -32,6 +32,8 @@ const char* unitName(Quantity quantity) {
     return "N/mm";
   case Quantity::torsion:
     return "mm4";
+  case Quantity::speed:
+    return "m/s";
   case Quantity::count:
     return "1";
   }
@@ -78,6 +80,9 @@ static Shown shownPlain(double value, Quantity quantity, LengthUnit unit) {
     return {fmt::format("{:.2f}", value), "N/mm"};
   case Quantity::torsion:
     return {fmt::format("{:.0f}", value), "mm⁴"};
+  case Quantity::speed:
+    return inch ? Shown{fmt::format("{:.0f}", value * 3600 / metresPerMile), "mph"}
+                : Shown{fmt::format("{:.0f}", value), "m/s"};
   case Quantity::count:
     return {fmt::format("{:.0f}", value), ""};
   }

@@ -25,13 +25,14 @@ enum class Quantity {
   loading,
   flow,
   torsion,
+  speed,
   count
 };
 
 struct Figure {
   std::string key;   ///< stable name, documented in docs/figures.md
   std::string label; ///< what it is, in the trade's words
-  double value = 0;  ///< in mm, rad, mm², N, N·mm, MPa, N·mm², 1, 1 (percent as a fraction), g, g/dm²
+  double value = 0;  ///< in mm, rad, mm², N, N·mm, MPa, N·mm², m/s, 1, 1 (percent as a fraction), g, g/dm²
   Quantity quantity = Quantity::length;
   Stage stage = Stage::panels;
   std::string where;                  ///< where to measure it on the wing

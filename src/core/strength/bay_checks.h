@@ -11,6 +11,7 @@ double eulerStress(double modulus, double radius, double length);
 struct BayCheck {
   enum class What { compression, tension, buckling, web } what = What::compression;
   double stress = 0, strength = 0;
+  LoadCase::What load = LoadCase::What::pull; ///< the one that it is of
   double reserve() const { return stress > 0 ? strength / stress : 1e9; }
 };
 
@@ -18,7 +19,7 @@ struct SparBay {
   int spar = 0; ///< index
   int bay = 1;  ///< counted from the panel's root; between its rib and the next
   double from = 0, to = 0;
-  std::vector<BayCheck> checks;
+  std::vector<BayCheck> checks; ///< of each kind the one with least in reserve, of all loads
   /// What has least in reserve; null for a bay that the spar does not reach.
   const BayCheck* weakest() const;
 };
@@ -28,6 +29,6 @@ struct SparBay {
 /// buckle; nor can one that has no other cap, which is bent and not pressed. Caps without webs between them are
 /// reckoned as if ribs carried the shear.
 std::vector<SparBay> bayChecks(const PanelBrief& design, const PanelLoft& loft, const std::vector<SparLine>& spars,
-                               const std::vector<Rib>& ribs, const SpanLoad& load);
+                               const std::vector<Rib>& ribs, const std::vector<LoadCase>& cases);
 
 } // namespace eup

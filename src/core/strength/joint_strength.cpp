@@ -54,8 +54,8 @@ double plateStiffness(const Join& join, double depth) {
 JoinStrength joinStrength(const PanelBrief& d, const Join& join, const SpanLoad& load,
                           const std::optional<BracePlates>& brace, double share, double rodReach) {
   JoinStrength out;
-  out.moment = load.moment(d.inboard);
-  out.shear = load.shear(d.inboard);
+  out.moment = std::abs(load.moment(d.inboard));
+  out.shear = std::abs(load.shear(d.inboard));
   if (brace && brace->depth > 0 && brace->leg > 0 && brace->height > 0) {
     const int plates = join.braceSide == BraceSide::both ? 2 : 1;
     const double moment = share * out.moment, each = share / plates;

@@ -24,9 +24,9 @@ std::optional<CapStress> capStress(const Spar& spar, const SparSection& section,
   const Material& m = faceMaterial(spar, f, share);
   CapStress c;
   const double outer = f == Face::upper ? section.upperOuter : section.lowerOuter;
-  c.stress = section.bent.stress(moment, outer, m.modulus);
+  c.stress = section.bent.stress(std::abs(moment), outer, m.modulus);
   // A cap on its own, or both on one side of the axis, is bent: then both ways act at once and the weaker counts.
-  c.strength = f == Face::upper ? m.compression : m.tension;
+  c.strength = (f == Face::upper) == (moment >= 0) ? m.compression : m.tension;
   c.reserve = c.stress > 0 ? c.strength / c.stress : 1e9;
   return c;
 }
@@ -58,7 +58,6 @@ SparSection sparSection(const Spar& spar, const SparLine& line, double t) {
   SparSection s;
   if (!line.reaches(t)) return s;
   const double top = line.upperSeat.at(t).y(), bottom = line.lowerSeat.at(t).y();
-  std::vector<Fibre> fibres;
   s.upperModulus = faceMaterial(spar, Face::upper, line.share(t)).modulus;
   s.lowerModulus = faceMaterial(spar, Face::lower, line.share(t)).modulus;
   if (spar.kind == SparKind::fullDepth) {
@@ -67,15 +66,15 @@ SparSection sparSection(const Spar& spar, const SparLine& line, double t) {
     const bool upperLeft = spar.ribSlot == SlotFrom::above;
     s.upperOuter = upperLeft ? top : mid;
     s.lowerOuter = upperLeft ? mid : bottom;
-    if (s.depth() > 0) fibres.push_back({s.lowerOuter, s.upperOuter, spar.sheet, s.upperModulus});
+    if (s.depth() > 0) s.fibres.push_back({s.lowerOuter, s.upperOuter, spar.sheet, s.upperModulus});
   } else {
     const Cap upper = capAt(spar.top, line.share(t)), lower = capAt(spar.bottom, line.share(t));
     s.upperOuter = upper.fitted ? top : bottom + lower.depth;
     s.lowerOuter = lower.fitted ? bottom : top - upper.depth;
-    if (upper.fitted) fibres.push_back({top - upper.depth, top, upper.width, s.upperModulus});
-    if (lower.fitted) fibres.push_back({bottom, bottom + lower.depth, lower.width, s.lowerModulus});
+    if (upper.fitted) s.fibres.push_back({top - upper.depth, top, upper.width, s.upperModulus});
+    if (lower.fitted) s.fibres.push_back({bottom, bottom + lower.depth, lower.width, s.lowerModulus});
   }
-  s.bent = bentSection(fibres);
+  s.bent = bentSection(s.fibres);
   return s;
 }
 
@@ -90,9 +89,11 @@ std::optional<double> capMiddles(const Spar& spar, const SparLine& line, double 
   return depth > 0 ? std::optional(depth) : std::nullopt;
 }
 
-Strength strengthOf(const PanelBrief& d, const std::vector<SparLine>& lines, const SpanLoad& load) {
+Strength strengthOf(const PanelBrief& d, const std::vector<SparLine>& lines, const std::vector<LoadCase>& cases) {
   Strength out;
-  out.load = load;
+  out.worst = worstAt(cases, d.inboard);
+  out.load = out.worst.load;
+  const SpanLoad& load = out.load;
   for (const SparLine& line : lines) {
     SparStrength s;
     s.spar = line.index;
@@ -103,29 +104,34 @@ Strength strengthOf(const PanelBrief& d, const std::vector<SparLine>& lines, con
   }
   const double step = d.panel.span / bays;
   double slope = 0, sag = 0, before = 0;
+  std::vector<SparSection> sections(lines.size());
+  std::vector<double> moments(cases.size());
   for (int k = 0; k <= bays; ++k) {
     const double t = step * k, moment = load.moment(d.inboard + t);
-    std::vector<SparSection> sections;
-    double sum = 0;
-    for (const SparLine& line : lines) {
-      sections.push_back(sparSection(d.spars[static_cast<std::size_t>(line.index)], line, t));
-      sum += sections.back().bent.stiffness;
+    BentPlace place;
+    place.t = t;
+    for (std::size_t i = 0; i < lines.size(); ++i) {
+      sections[i] = sparSection(d.spars[static_cast<std::size_t>(lines[i].index)], lines[i], t);
+      place.stiffness += sections[i].bent.stiffness;
     }
-    if (sum <= 0) {
+    if (place.stiffness <= 0) {
       if (!out.bareFrom) out.bareFrom = t;
       if (out.rootStiffness > 0) before = 0; // what bends there is held by edges and sheet, which is not reckoned
       if (k > 0) sag += slope * step;
+      place.sag = sag, place.slope = slope;
+      out.along.push_back(place);
       continue;
     }
+    for (std::size_t c = 0; c < cases.size(); ++c) moments[c] = cases[c].load.moment(d.inboard + t);
     for (std::size_t i = 0; i < lines.size(); ++i) {
       const Spar& spar = d.spars[static_cast<std::size_t>(lines[i].index)];
       SparStrength& s = out.spars[i];
-      const double share = sections[i].bent.stiffness / sum;
+      const double share = sections[i].bent.stiffness / place.stiffness;
       const double along = lines[i].share(t);
-      const auto upper = capStress(spar, sections[i], along, moment * share, Face::upper);
-      const auto lower = capStress(spar, sections[i], along, moment * share, Face::lower);
       if (k == 0) {
-        s.share = share, s.moment = moment * share, s.upper = upper, s.lower = lower;
+        s.share = share, s.moment = moment * share;
+        s.upper = capStress(spar, sections[i], along, moment * share, Face::upper);
+        s.lower = capStress(spar, sections[i], along, moment * share, Face::lower);
         const auto root = capMiddles(spar, lines[i], 0), tip = capMiddles(spar, lines[i], lines[i].end);
         if (root && tip) {
           s.webDepth = *root;
@@ -133,15 +139,23 @@ Strength strengthOf(const PanelBrief& d, const std::vector<SparLine>& lines, con
           s.webFlow = webShearFlow(load.shear(d.inboard) * share, s.moment, s.webDepth, s.webDepthChange);
         }
       }
-      for (const auto& c : {upper, lower})
-        if (c && c->reserve < s.worstReserve) s.worstReserve = c->reserve, s.worstAt = t;
+      for (std::size_t c = 0; c < cases.size(); ++c)
+        for (const Face f : {Face::upper, Face::lower}) {
+          const auto stress = capStress(spar, sections[i], along, moments[c] * share, f);
+          if (!stress) continue;
+          place.reserve = std::min(place.reserve, stress->reserve);
+          if (stress->reserve < s.worstReserve)
+            s.worstReserve = stress->reserve, s.worstAt = t, s.worstCase = cases[c].what;
+        }
     }
-    const double bend = moment / sum;
+    const double bend = moment / place.stiffness;
     if (k > 0) { // trapezium over each step; the slope's own curve inside the step counted
       sag += slope * step + (2 * before + bend) / 6 * step * step;
       slope += (before + bend) / 2 * step;
     }
     before = bend;
+    place.sag = sag, place.slope = slope;
+    out.along.push_back(place);
   }
   out.tipDeflection = sag;
   out.tipSlope = slope;

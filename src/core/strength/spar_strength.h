@@ -23,6 +23,7 @@ BentSection bentSection(const std::vector<Fibre>& fibres);
 /// One spar at one station.
 struct SparSection {
   BentSection bent;
+  std::vector<Fibre> fibres;             ///< its caps, or its sheet
   double upperOuter = 0, lowerOuter = 0; ///< z of the outer faces
   double upperModulus = 0, lowerModulus = 0;
   double depth() const { return upperOuter - lowerOuter; }
@@ -46,24 +47,37 @@ struct SparStrength {
   std::optional<CapStress> upper, lower;   ///< compression above, tension below, at the root
   double webFlow = 0;                      ///< N/mm at the root, between the caps; 0 for a spar without two caps
   double webDepth = 0, webDepthChange = 0; ///< mm between the caps' middles at the root, and its change per mm outwards
-  double worstReserve = 0;                 ///< along the span
+  double worstReserve = 0;                 ///< along the span, of all loads
   double worstAt = 0;                      ///< and where, mm from the root
+  LoadCase::What worstCase = LoadCase::What::pull;
 };
 
 /// Shear per mm of a web between two caps that close in on each other: (V + M h′ ÷ h) ÷ h, with h the depth between the
 /// caps' middles and h′ = dh/dy, negative where the wing gets thinner outwards. h > 0.
 double webShearFlow(double shear, double moment, double depth, double depthChange);
 
-/// One panel's spars under the whole wing's load. "Root" is the panel's own.
+/// The spars together at one place of a panel.
+struct BentPlace {
+  double t = 0;
+  double stiffness = 0;      ///< ΣEI
+  double sag = 0, slope = 0; ///< mm and rad upwards, against the panel's root held fast
+  double reserve = 1e9;      ///< least of all loads and faces
+};
+
+/// One panel's spars under the whole wing's loads. "Root" is the panel's own. What is said of one load is said of the
+/// one that bends the panel's root most.
 struct Strength {
-  SpanLoad load;
+  LoadCase worst;
+  SpanLoad load; ///< of it
   std::vector<SparStrength> spars;
   double rootStiffness = 0;       ///< ΣEI
   double tipDeflection = 0;       ///< mm against its root held fast, bending alone: ∬ M / ΣEI
   double tipSlope = 0;            ///< rad, the same way
+  std::vector<BentPlace> along;   ///< from root to tip in even steps
   std::optional<double> bareFrom; ///< mm from the panel's root: beyond it no spar is left
 };
 
-Strength strengthOf(const PanelBrief& design, const std::vector<SparLine>& lines, const SpanLoad& load);
+/// `cases` is not empty.
+Strength strengthOf(const PanelBrief& design, const std::vector<SparLine>& lines, const std::vector<LoadCase>& cases);
 
 } // namespace eup

@@ -9,8 +9,6 @@
 namespace eup {
 namespace {
 
-constexpr const char* ribWood = "balsa-160"; // of ribs, sheet and edges: their wood is not a decision yet
-
 /// Something that runs along the span, and where it is.
 struct Line {
   enum class Kind { leadingEdge, nose, spar, trailingEdge } kind = Kind::spar;
@@ -28,7 +26,7 @@ struct Crossing {
 class Frame {
 public:
   Frame(const PanelBrief& d, const PanelLoft& l, const std::vector<SparLine>& s)
-      : design(d), loft(l), wood(materialNamed(ribWood)) {
+      : design(d), loft(l), wood(materialNamed(frameWood)) {
     const bool sheeted = d.sheeting.top || d.sheeting.bottom;
     if (d.leadingEdge.kind != LeadingEdgeKind::none || sheeted) lines.push_back({Line::Kind::leadingEdge, nullptr, {}});
     if (sheeted && !s.empty() && !lines.empty()) lines.push_back({Line::Kind::nose, nullptr, {}});

@@ -25,6 +25,7 @@ std::vector<Figure> figuresButTwist(const TrueWing& w) {
   for (const WholeWing& wing : w.wings) {
     out.turnToWhole(wing.panels.front().design.id.wing);
     wingFigures(w, wing, out);
+    loadFigures(wing, out);
     for (const TruePanel& panel : wing.panels) {
       out.turnTo(panel.design);
       sectionFigures(panel, out);
@@ -32,6 +33,7 @@ std::vector<Figure> figuresButTwist(const TrueWing& w) {
       ribFigures(panel, out);
       sparFigures(panel, out);
       bayFigures(panel, out);
+      massFigures(panel, out);
       if (panel.design.mirrored || !panel.design.innermost()) joinFigures(panel, out);
       joinerFigures(panel, out);
       tipFigures(panel, out);
@@ -43,8 +45,11 @@ std::vector<Figure> figuresButTwist(const TrueWing& w) {
 
 void addTwistFigures(const TrueWing& w, std::vector<Figure>& to) {
   FigureList out(w.design.unit);
-  for (const WholeWing& wing : w.wings)
+  for (const WholeWing& wing : w.wings) {
     for (const TruePanel& panel : wing.panels) out.turnTo(panel.design), twistFigures(panel, out);
+    out.turnToWhole(wing.panels.front().design.id.wing);
+    softWingFigures(wing, out);
+  }
   std::move(out.all.begin(), out.all.end(), std::back_inserter(to));
 }
 

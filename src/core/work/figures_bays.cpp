@@ -1,5 +1,6 @@
 // Figures of a panel's bays: the weakest, and for every spar what its caps and webs have in reserve against buckling
 // and shear.
+#include "core/design/flying_kinds.h"
 #include "core/work/report_parts.h"
 #include <algorithm>
 #include <fmt/format.h>
@@ -79,6 +80,7 @@ void bayFigures(const TruePanel& w, FigureList& out) {
                true});
   }
   if (!all.check) return;
+  const double factor = factorsOf(w.design.flying).pull;
   out.add({"bay.weakest",
            "Weakest bay, reserve",
            all.check->reserve(),
@@ -87,8 +89,10 @@ void bayFigures(const TruePanel& w, FigureList& out) {
            fmt::format("{}, {}: {}", between(w, *all.bay), w.design.spars[static_cast<std::size_t>(all.bay->spar)].name,
                        wordsOf(all.check->what)),
            "least of all checks in all bays: where it breaks if the load goes up",
-           fmt::format("at a load factor of {:.1f} × {:.2f} = {:.1f}", w.design.flying.loadFactor, all.check->reserve(),
-                       w.design.flying.loadFactor * all.check->reserve()),
+           all.check->load == LoadCase::What::pull
+               ? fmt::format("at a load factor of {:.1f} × {:.2f} = {:.1f}", factor, all.check->reserve(),
+                             factor * all.check->reserve())
+               : fmt::format("{}, {:.2f} times that load", wordsOf(all.check->load), all.check->reserve()),
            "the checks' own sources",
            {"flying.loadFactor", "flying.mass"},
            true});

@@ -16,6 +16,8 @@ const char* schrenkSource(LoadShape shape) {
     return "elliptic lift; moment arm 4 ÷ (3π) of the half span";
   case LoadShape::chord:
     return "lift in proportion to the chord";
+  case LoadShape::table:
+    return "lift spread as in the table, straight between its numbers";
   }
   return "";
 }
@@ -38,7 +40,7 @@ void capFigure(const TruePanel& w, const SparStrength& s, Face face, FigureList&
                 path + (up ? ".top.width" : ".bottom.width"), path + (up ? ".top.depth" : ".bottom.depth"),
                 path + (up ? ".top.material" : ".bottom.material"), "flying.mass", "flying.loadFactor"};
   const std::string where = fmt::format("{}, {} face of the {}, {}", innerEnd(w.design), up ? "upper" : "lower",
-                                        spar.name, up ? "compression" : "tension");
+                                        spar.name, up == (s.moment >= 0) ? "compression" : "tension");
   out.add({fmt::format("spar.{}.stress{}", s.spar + 1, up ? "Top" : "Bottom"),
            fmt::format("{} stress, {}", up ? "Top" : "Bottom", spar.name), stress->stress, Quantity::stress,
            Stage::spars, where, "M E z ÷ EI, transformed section",
@@ -132,28 +134,15 @@ void noseBoxFigure(const TruePanel& w, FigureList& out) {
 void sparFigures(const TruePanel& w, FigureList& out) {
   for (const SparLine& line : w.spars) scarfFigures(w, line, out);
   const Strength& st = w.strength;
-  const Flying& fl = w.design.flying;
   const SpanLoad& load = st.load;
-  if (w.design.innermost())
-    out.add({"load.halfLift",
-             "Lift of one half",
-             load.lift,
-             Quantity::force,
-             Stage::spars,
-             "at the load factor",
-             w.design.carries == 1 ? "n m g ÷ 2" : "share × n m g ÷ 2",
-             fmt::format("{}{} × {:.4f} kg × 9.80665 m/s²{} = {:.3f} N",
-                         w.design.carries == 1 ? "" : fmt::format("{} × ", w.design.carries), fl.loadFactor,
-                         fl.mass / 1000, w.design.mirrored ? " ÷ 2" : "", load.lift),
-             "own weight of the wing not relieved",
-             {"flying.mass", "flying.loadFactor"}});
-  const double beyond = load.shear(w.design.inboard), moment = load.moment(w.design.inboard), arm = moment / beyond;
+  const double beyond = load.shear(w.design.inboard), moment = load.moment(w.design.inboard),
+               arm = beyond != 0 ? moment / beyond : 0;
   out.add({"load.rootMoment",
            w.design.innermost() ? "Bending at the root" : "Bending at the join",
            moment,
            Quantity::moment,
            Stage::spars,
-           w.design.innermost() ? "root rib" : w.ribs.front().name(),
+           fmt::format("{}, {}", w.design.innermost() ? "root rib" : w.ribs.front().name(), wordsOf(st.worst.what)),
            w.design.innermost() ? "half lift × the place of its centre" : "lift outside × how far out it acts",
            fmt::format("{:.3f} N × {:.2f} mm = {:.0f} N·mm", beyond, arm, moment),
            schrenkSource(load.shape),
@@ -171,8 +160,8 @@ void sparFigures(const TruePanel& w, FigureList& out) {
              s.worstReserve,
              Quantity::ratio,
              Stage::spars,
-             fmt::format("{} from {}", out.len(s.worstAt), innerEnd(w.design)),
-             "least of strength ÷ stress along the span, both faces",
+             fmt::format("{} from {}, {}", out.len(s.worstAt), innerEnd(w.design), wordsOf(s.worstCase)),
+             "least of strength ÷ stress along the span, both faces, all loads",
              "searched in 120 steps",
              "bending theory of beams",
              {path + ".rootFraction", "flying.loadFactor"}});

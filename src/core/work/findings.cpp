@@ -219,8 +219,8 @@ void strengthFindings(Finder f) {
            Stage::spars,
            s.worstReserve < 1 ? fmt::format("The {} will not carry the load", name)
                               : fmt::format("Little reserve in the {}", name),
-           fmt::format("Strength is {:.2f} of the stress, {} from the root. 1.5 or more is usual.", s.worstReserve,
-                       f.len(s.worstAt)),
+           fmt::format("Strength is {:.2f} of the stress, {} from the root, {}. 1.5 or more is usual.", s.worstReserve,
+                       f.len(s.worstAt), wordsOf(s.worstCase)),
            "Use larger or stronger caps, or a lower load factor.",
            {},
            {path + ".top.width", path + ".top.depth", path + ".top.material", "flying.loadFactor"}});
@@ -269,6 +269,31 @@ void bayFindings(Finder f) {
              {},
              {path + ".webs"}});
   }
+}
+
+/// A wing that its own lift, or its ailerons, would twist without end near the speed that it is dived at.
+void softFindings(const WholeWing& wing, std::vector<Finding>& out) {
+  const double dive = wing.panels.front().design.flying.diveSpeed;
+  if (!wing.soft || dive <= 0) return;
+  constexpr double margin = 1.5; // builders' stiffness varies by as much
+  const auto say = [&](const std::optional<double>& speed, const char* key, const char* what, const char* cure,
+                       std::vector<std::string> decisions) {
+    if (!speed || *speed >= margin * dive) return;
+    out.push_back({key,
+                   *speed < dive ? Severity::serious : Severity::warning,
+                   Stage::spars,
+                   what,
+                   fmt::format("At about {:.0f} m/s, and the dive is {:.0f} m/s. Strip theory and the twist test's "
+                               "stiffness: a hint.",
+                               *speed, dive),
+                   cure,
+                   {},
+                   std::move(decisions)});
+  };
+  say(wing.soft->divergence, "soft.divergence", "The wing may twist off in the dive",
+      "Stiffen it against twist, set the spar farther forward, or dive slower.", {"flying.diveSpeed"});
+  say(wing.soft->reversal, "soft.reversal", "The ailerons may work backwards in the dive",
+      "Stiffen it against twist, use narrower ailerons, or dive slower.", {"flying.diveSpeed", "flying.aileronChord"});
 }
 
 void tipFindings(Finder f) {
@@ -385,7 +410,8 @@ void cornerFindings(Finder f) {
 std::vector<Finding> allFindings(const TrueWing& w) {
   std::vector<Finding> out;
   planFindings(w, out);
-  for (const WholeWing& wing : w.wings)
+  for (const WholeWing& wing : w.wings) {
+    softFindings(wing, out);
     for (const TruePanel& panel : wing.panels) {
       std::vector<Finding> here;
       const Finder f{panel, here};
@@ -406,6 +432,7 @@ std::vector<Finding> allFindings(const TrueWing& w) {
       const std::string name = number > 0 ? w.design.wings[static_cast<std::size_t>(number)].name : std::string();
       for (Finding& finding : here) out.push_back(inPanel(std::move(finding), panel.design.id, panel.design.of, name));
     }
+  }
   std::stable_sort(out.begin(), out.end(), [](const Finding& a, const Finding& b) { return a.severity > b.severity; });
   return out;
 }

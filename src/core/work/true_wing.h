@@ -11,6 +11,8 @@
 #include "core/section/measured.h"
 #include "core/strength/bay_checks.h"
 #include "core/strength/joint_strength.h"
+#include "core/strength/part_masses.h"
+#include "core/strength/soft_wing.h"
 #include "core/strength/spar_strength.h"
 #include "core/strength/wing_frame.h"
 
@@ -29,6 +31,7 @@ struct TruePanel {
   PanelJoin join;
   std::optional<JoinerRod> joiner;
   SettingUp settingUp;
+  PanelMass mass;
   Strength strength;
   JoinStrength joinStrength;       ///< with the first brace
   JoinStrength secondStrength;     ///< with the second
@@ -45,7 +48,9 @@ struct WholeWing {
   double effectiveDihedral = 0;    ///< rad
   double fromAbove = 0;            ///< mm, half span seen from above
   double tipRise = 0;              ///< mm, of the outermost tip over the root, along the chord lines
-  double tipDeflection = 0;        ///< mm, all panels' bending together
+  std::vector<LoadCase> loads;     ///< pulling up first
+  double tipDeflection = 0;        ///< mm, all panels' bending together, each under the load that is worst at its root
+  std::optional<SoftWing> soft;    ///< where every panel has a twist test
   std::vector<PanelFrame> inSpace; ///< of each panel in the finished wing
   bool mirrored = true;            ///< has a left hand too
 
@@ -58,6 +63,7 @@ struct TrueWing {
   Design design;   ///< what it follows from
   JudgedPlan plan; ///< the paper plan, as far as it was read
   std::vector<WholeWing> wings;
+  double gustFactor = 1; ///< load factor of the gust
   std::vector<Figure> figures;
   std::vector<Finding> findings;
 

@@ -8,7 +8,7 @@ namespace eup {
 namespace {
 
 /// A panel sees the one inside it: its root continues it and is joined to it.
-TruePanel workPanel(PanelBrief d, const SpanLoad& load, const TruePanel* inside) {
+TruePanel workPanel(PanelBrief d, const TruePanel* inside) {
   ShapedSection root = inside && d.panel.continues ? inside->tipShape : shape(d.sections.root);
   ShapedSection tip = d.sections.tip == d.sections.root ? root : shape(d.sections.tip);
   PanelLoft loft(d.panel, root.section, tip.section);
@@ -21,6 +21,7 @@ TruePanel workPanel(PanelBrief d, const SpanLoad& load, const TruePanel* inside)
               {},
               {},
               std::move(loft),
+              {},
               {},
               {},
               {},
@@ -45,8 +46,15 @@ TruePanel workPanel(PanelBrief d, const SpanLoad& load, const TruePanel* inside)
   p.join = panelJoin(p.design, p.loft, p.spars, p.ribs, neighbour ? &*neighbour : nullptr);
   p.settingUp = settingUp(p.design, p.loft, p.rootSection, p.spars, p.ribs);
   p.joiner = joinerRod(p.design, p.loft, p.ribs, neighbour ? &*neighbour : nullptr);
-  p.strength = strengthOf(p.design, p.spars, load);
-  p.bays = bayChecks(p.design, p.loft, p.spars, p.ribs, load);
+  p.mass = panelMass(p.design, p.loft, p.spars, p.ribs, p.riblets);
+  return p;
+}
+
+/// Its strength, when the loads of the whole wing are known.
+void loadPanel(TruePanel& p, const std::vector<LoadCase>& cases) {
+  p.strength = strengthOf(p.design, p.spars, cases);
+  p.bays = bayChecks(p.design, p.loft, p.spars, p.ribs, cases);
+  const SpanLoad& load = p.strength.load;
   const auto platesOf = [](const std::optional<Brace>& b) -> std::optional<BracePlates> {
     if (!b) return std::nullopt;
     const BraceLeg& shorter = b->inner.length < b->outer.length ? b->inner : b->outer;
@@ -64,9 +72,35 @@ TruePanel workPanel(PanelBrief d, const SpanLoad& load, const TruePanel* inside)
     p.secondStrength = joinStrength(p.design, second, load, platesOf(p.join.second), 1 - share, reach);
   }
   p.joinStrength = joinStrength(p.design, p.design.join, load, platesOf(p.join.brace), share, reach);
-  return p;
 }
 
+/// In strips between the ribs, each panel as stiff all along as its twist test says. Needs the tests of all panels.
+std::optional<SoftWing> softWingOf(const WholeWing& w) {
+  std::vector<TwistStrip> strips;
+  for (const TruePanel& p : w.panels) {
+    if (!p.twist || p.twist->stiffness <= 0) return std::nullopt;
+    const double root = meanLineMoment(p.rootSection), tip = meanLineMoment(p.tipSection), span = p.loft.span();
+    const Flying& f = p.design.flying;
+    constexpr int steps = 16; // a panel
+    for (int i = 0; i < steps; ++i) {
+      const double from = span * i / steps, to = span * (i + 1) / steps, middle = (from + to) / 2;
+      const ChordFrame frame = p.loft.frameAt(middle);
+      TwistStrip s{p.design.inboard + from,
+                   p.design.inboard + to,
+                   frame.chord,
+                   p.twist->stiffness,
+                   twistAxis(p.design, p.spars, frame),
+                   root + (tip - root) * middle / span,
+                   0};
+      if (f.aileronChord > 0 && (s.from + s.to) / 2 > f.aileronFrom * w.planform.halfSpan && w.mirrored)
+        s.aileron = f.aileronChord;
+      strips.push_back(s);
+    }
+  }
+  return softWing(strips, liftSlope(w.planform.aspect), w.panels.front().design.flying.diveSpeed);
+}
+
+/// Without its loads.
 WholeWing workWing(std::vector<PanelBrief> briefs) {
   WholeWing w;
   w.mirrored = briefs.front().mirrored;
@@ -76,18 +110,31 @@ WholeWing workWing(std::vector<PanelBrief> briefs) {
   w.planform = planformOf(shapes);
   w.effectiveDihedral = effectiveDihedral(shapes, gammas);
   w.inSpace = framesInSpace(briefs);
-  const SpanLoad load = spanLoad(briefs);
-  double slope = 0;
   w.panels.reserve(briefs.size()); // each panel is shown the one before it
   for (PanelBrief& b : briefs) {
-    w.panels.push_back(workPanel(std::move(b), load, w.panels.empty() ? nullptr : &w.panels.back()));
+    w.panels.push_back(workPanel(std::move(b), w.panels.empty() ? nullptr : &w.panels.back()));
     const TruePanel& p = w.panels.back();
     w.fromAbove += p.join.fromAbove;
     w.tipRise += p.join.rise;
+  }
+  return w;
+}
+
+/// `gust` is the whole model's load factor in a gust.
+void loadWing(WholeWing& w, double gust) {
+  std::vector<PanelBrief> briefs;
+  std::vector<LinearRun> mass;
+  for (const TruePanel& p : w.panels) {
+    briefs.push_back(p.design);
+    mass.insert(mass.end(), p.mass.runs.begin(), p.mass.runs.end());
+  }
+  w.loads = loadCases(briefs, mass, gust);
+  double slope = 0;
+  for (TruePanel& p : w.panels) {
+    loadPanel(p, w.loads);
     w.tipDeflection += slope * p.loft.span() + p.strength.tipDeflection;
     slope += p.strength.tipSlope;
   }
-  return w;
 }
 
 } // namespace
@@ -106,8 +153,11 @@ const Figure* TrueWing::figure(std::string_view key) const {
 
 std::variant<TrueWing, std::vector<Finding>> work(const Design& d) {
   if (auto contradictions = impossible(d); !contradictions.empty()) return contradictions;
-  TrueWing w{d, d.plan.sheets.empty() ? JudgedPlan{} : judge(d.plan, d.unit), {}, {}, {}};
+  TrueWing w{d, d.plan.sheets.empty() ? JudgedPlan{} : judge(d.plan, d.unit), {}, 1, {}, {}};
   for (std::size_t i = 0; i < d.wings.size(); ++i) w.wings.push_back(workWing(briefsOf(d, static_cast<int>(i))));
+  const Planform& main = w.wings.front().planform;
+  w.gustFactor = gustFactor(d.flying.mass, d.flying.gust, d.flying.airSpeed, main.area, main.meanChord, main.aspect);
+  for (WholeWing& wing : w.wings) loadWing(wing, w.gustFactor);
   // The twist tests take about as long as to write all other figures, and neither needs the other.
   auto tests = std::async(std::launch::async, [&w] {
     for (WholeWing& wing : w.wings)
@@ -116,6 +166,7 @@ std::variant<TrueWing, std::vector<Finding>> work(const Design& d) {
   });
   w.figures = figuresButTwist(w);
   tests.get();
+  for (WholeWing& wing : w.wings) wing.soft = softWingOf(wing);
   addTwistFigures(w, w.figures);
   w.findings = allFindings(w);
   return w;

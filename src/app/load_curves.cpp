@@ -1,0 +1,194 @@
+#include "app/load_curves.h"
+#include "app/span_rule.h"
+#include <QKeyEvent>
+#include <QMouseEvent>
+#include <QVBoxLayout>
+// The library's header is written with the keywords that this program does without.
+#define signals Q_SIGNALS
+#define slots Q_SLOTS
+#define foreach Q_FOREACH
+#include <qcustomplot.h>
+#undef signals
+#undef slots
+#undef foreach
+
+namespace eup::app {
+namespace {
+
+/// How the lines of the other loads are drawn, and what that is called.
+const std::vector<std::pair<Qt::PenStyle, const char*>> dashes{{Qt::DashLine, QT_TR_NOOP("dashed")},
+                                                               {Qt::DotLine, QT_TR_NOOP("dotted")},
+                                                               {Qt::DashDotLine, QT_TR_NOOP("dash and dot")},
+                                                               {Qt::DashDotDotLine, QT_TR_NOOP("dash and two dots")}};
+constexpr int rowHeight = 54, between = 5;
+
+/// From the least to the greatest value, nothing and a little room always in it.
+QCPRange rangeOf(const SpanCurve& curve) {
+  double low = 0, high = 0;
+  for (const SpanCurve::Line& line : curve.lines)
+    for (const Point& p : line.places) low = std::min(low, p.y()), high = std::max(high, p.y());
+  if (high - low < 1e-9) high = 1;
+  const double room = 0.12 * (high - low);
+  return {low < 0 ? low - room : 0, high > 0 ? high + 4 * room : 4 * room};
+}
+
+} // namespace
+
+LoadCurves::LoadCurves(Document& d, Standpoint& s, const SpanRule& r, const Look& l, QWidget* parent)
+    : QWidget(parent), document(d), standpoint(s), rule(r), look(l) {
+  setObjectName("loadCurves");
+  setAccessibleName(tr("Curves along the span: lift, shear, bending, twist, bend. Left and right arrow keys step from "
+                       "rib to rib"));
+  setFocusPolicy(Qt::StrongFocus);
+  plot = new QCustomPlot(this);
+  plot->setFocusPolicy(Qt::NoFocus);
+  plot->installEventFilter(this);
+  auto* column = new QVBoxLayout(this);
+  column->setContentsMargins(0, 0, 0, 0);
+  column->addWidget(plot);
+  plot->plotLayout()->clear();
+  plot->plotLayout()->setRowSpacing(0);
+  setFixedHeight(5 * (rowHeight + between) + between);
+  connect(&document, &Document::changed, this, &LoadCurves::rebuild);
+  connect(&standpoint, &Standpoint::changed, this, &LoadCurves::rebuild);
+  rebuild();
+}
+
+double LoadCurves::stationOf(int rib) const {
+  const TruePanel& panel = document.panelOfRib(rib);
+  return panel.design.inboard + panel.rib(rib).t();
+}
+
+QString LoadCurves::wordsAt(std::size_t i) const {
+  const SpanCurve& curve = shown.at(i);
+  const QString label = QString::fromStdString(curve.label);
+  if (curve.lines.empty()) return label;
+  const SpanCurve::Line* worst = &curve.lines.front();
+  for (const SpanCurve::Line& line : curve.lines)
+    if (line.worst) worst = &line;
+  return tr("%1 at R%2: %3 %4")
+      .arg(label)
+      .arg(standpoint.rib())
+      .arg(worst->at(stationOf(standpoint.rib())), 0, 'f', 2)
+      .arg(QString::fromStdString(curve.unit));
+}
+
+double LoadCurves::xOf(double y) const {
+  return plot->axisRect(0)->axis(QCPAxis::atBottom)->coordToPixel(y);
+}
+
+void LoadCurves::rebuild() {
+  if (standpoint.stage() != Stage::spars) return;
+  const WholeWing& wing = document.shown();
+  shown = spanCurves(wing);
+  plot->clearPlottables();
+  plot->clearItems();
+  plot->plotLayout()->clear();
+  plot->setBackground(look.paper);
+  const double span = wing.planform.halfSpan, station = stationOf(standpoint.rib());
+  QFont small = font();
+  small.setPixelSize(11);
+  QFont strong = small;
+  strong.setBold(true);
+  for (std::size_t i = 0; i < shown.size(); ++i) {
+    const SpanCurve& curve = shown[i];
+    auto* rect = new QCPAxisRect(plot, true);
+    rect->setAutoMargins(QCP::msNone);
+    const int left = static_cast<int>(std::lround(std::min(rule.xOf(0), rule.xOf(span)))),
+              right = rule.width() - static_cast<int>(std::lround(std::max(rule.xOf(0), rule.xOf(span))));
+    rect->setMargins({left, between, right, 0});
+    rect->setMinimumSize(10, 10);
+    plot->plotLayout()->addElement(static_cast<int>(i), 0, rect);
+    for (QCPAxis* axis : rect->axes()) {
+      axis->setBasePen(QPen(look.edge));
+      axis->setTickPen(QPen(look.edge));
+      axis->setSubTickPen(Qt::NoPen);
+      axis->setTickLabelFont(small);
+      axis->setTickLabelColor(look.ink);
+      axis->setTickLabels(axis->axisType() == QCPAxis::atLeft);
+      axis->grid()->setPen(QPen(look.grid));
+      axis->grid()->setZeroLinePen(QPen(look.faint));
+    }
+    QCPAxis *across = rect->axis(QCPAxis::atBottom), *up = rect->axis(QCPAxis::atLeft);
+    across->setRange(0, span);
+    across->setRangeReversed(standpoint.hand() == ShownHand::left);
+    across->setTicks(false);
+    up->ticker()->setTickCount(2);
+    up->setTicks(!curve.lines.empty());
+    up->setRange(rangeOf(curve));
+    int other = 0;
+    for (const SpanCurve::Line& line : curve.lines) {
+      auto* graph = plot->addGraph(across, up);
+      for (const Point& p : line.places) graph->addData(p.x(), p.y());
+      graph->setPen(line.worst ? QPen(look.accent, 1.8)
+                               : QPen(look.faint, 1.2, dashes.at(other++ % dashes.size()).first));
+      if (line.worst) graph->setBrush(look.accentSoft);
+    }
+    auto* cursor = new QCPItemStraightLine(plot);
+    cursor->setClipAxisRect(rect);
+    for (QCPItemPosition* p : {cursor->point1, cursor->point2}) p->setAxes(across, up), p->setAxisRect(rect);
+    cursor->point1->setCoords(station, 0);
+    cursor->point2->setCoords(station, 1);
+    cursor->setPen(QPen(look.accent, 1.4));
+    const auto write = [&](const QString& words, double share, Qt::Alignment align, const QFont& in) {
+      auto* text = new QCPItemText(plot);
+      text->setClipAxisRect(rect);
+      text->position->setAxisRect(rect);
+      text->position->setType(QCPItemPosition::ptAxisRectRatio);
+      text->position->setCoords(share, 0.02);
+      text->setPositionAlignment(align | Qt::AlignTop);
+      text->setText(words);
+      text->setFont(in);
+      text->setColor(look.ink);
+    };
+    const QString unit = QString::fromStdString(curve.unit);
+    QString head = tr("%1, %2").arg(QString::fromStdString(curve.label), unit);
+    if (curve.lines.empty())
+      head += curve.unit == "°" ? tr(": type a speed of the dive under Loads") : tr(": no spar carries it yet");
+    else
+      for (const SpanCurve::Line& line : curve.lines)
+        if (line.worst) head += tr(" · %1").arg(QString::fromStdString(line.words));
+    QStringList others;
+    for (const SpanCurve::Line& line : curve.lines)
+      if (!line.worst)
+        others << tr("%1: %2").arg(tr(dashes.at(others.size() % dashes.size()).second),
+                                   QString::fromStdString(line.words));
+    if (i == 0 && !others.isEmpty()) head += " · " + others.join(" · ");
+    const bool mirrored = standpoint.hand() == ShownHand::left;
+    write(head, mirrored ? 0.99 : 0.01, mirrored ? Qt::AlignRight : Qt::AlignLeft, small);
+    if (!curve.lines.empty()) {
+      const QString value = wordsAt(i).section(": ", 1);
+      write(tr("R%1  %2").arg(standpoint.rib()).arg(value), mirrored ? 0.01 : 0.99,
+            mirrored ? Qt::AlignLeft : Qt::AlignRight, strong);
+    }
+  }
+  plot->replot();
+}
+
+void LoadCurves::resizeEvent(QResizeEvent* event) {
+  QWidget::resizeEvent(event);
+  rebuild();
+}
+
+void LoadCurves::keyPressEvent(QKeyEvent* event) {
+  const int outwards = standpoint.hand() == ShownHand::left ? Qt::Key_Left : Qt::Key_Right,
+            inwards = outwards == Qt::Key_Left ? Qt::Key_Right : Qt::Key_Left;
+  const int by = event->key() == outwards ? 1 : event->key() == inwards ? -1 : 0;
+  if (by == 0) return QWidget::keyPressEvent(event);
+  standpoint.setRib(std::clamp(standpoint.rib() + by, 1, document.shown().ribCount()));
+}
+
+/// A click chooses the rib nearest to it, as on the span rule.
+bool LoadCurves::eventFilter(QObject* watched, QEvent* event) {
+  if (event->type() != QEvent::MouseButtonPress) return QWidget::eventFilter(watched, event);
+  setFocus();
+  const double y =
+      plot->axisRect(0)->axis(QCPAxis::atBottom)->pixelToCoord(static_cast<QMouseEvent*>(event)->position().x());
+  int nearest = 1;
+  for (int rib = 1; rib <= document.shown().ribCount(); ++rib)
+    if (std::abs(stationOf(rib) - y) < std::abs(stationOf(nearest) - y)) nearest = rib;
+  standpoint.setRib(nearest);
+  return true;
+}
+
+} // namespace eup::app

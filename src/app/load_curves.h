@@ -1,0 +1,42 @@
+// The curves under the spars: lift, shear, bending, twist and bend along the span, in line with the span rule.
+#pragma once
+#include "app/document.h"
+#include "app/look.h"
+#include "app/standpoint.h"
+#include "core/work/span_curves.h"
+#include <QWidget>
+
+class QCustomPlot;
+
+namespace eup::app {
+
+class SpanRule;
+
+class LoadCurves : public QWidget {
+  Q_OBJECT
+public:
+  LoadCurves(Document& document, Standpoint& standpoint, const SpanRule& rule, const Look& look,
+             QWidget* parent = nullptr);
+  const std::vector<SpanCurve>& curves() const { return shown; }
+  /// "Bending at R4: 8.54 N·m".
+  QString wordsAt(std::size_t curve) const;
+  /// Where a station stands across it, in pixels: the curves' own axis.
+  double xOf(double y) const;
+
+protected:
+  void resizeEvent(QResizeEvent*) override;
+  void keyPressEvent(QKeyEvent*) override;
+  bool eventFilter(QObject* watched, QEvent* event) override;
+
+private:
+  void rebuild();
+  double stationOf(int rib) const;
+  Document& document;
+  Standpoint& standpoint;
+  const SpanRule& rule;
+  const Look& look;
+  QCustomPlot* plot = nullptr;
+  std::vector<SpanCurve> shown;
+};
+
+} // namespace eup::app

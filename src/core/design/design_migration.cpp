@@ -1,0 +1,151 @@
+#include "core/design/design_migration.h"
+#include "core/design/design_file.h"
+
+namespace eup {
+namespace {
+
+using Json = nlohmann::ordered_json;
+
+/// What a new wing has, for groups that older versions did not know whole.
+Json freshDesign() {
+  return Json::parse(designToText(Design{}));
+}
+Json freshPanel() {
+  return freshDesign()["wings"][0]["panels"][0];
+}
+
+/// Version 1 had a section as either digits or a list of points; since 2 it has a kind, and steps.
+void migrateSections(Json& json) {
+  if (!json.contains("sections") || !json["sections"].is_object()) return;
+  const Json fresh = freshPanel()["sections"]["root"];
+  for (auto& [end, old] : json["sections"].items()) {
+    if (!old.is_object() || old.contains("kind")) continue;
+    Json now = fresh;
+    if (old.contains("naca")) {
+      now["naca"] = old["naca"];
+    } else {
+      now["kind"] = "listed";
+      for (const char* key : {"name", "upper", "lower"}) now["listed"][key] = old.contains(key) ? old[key] : Json();
+      if (!old.contains("name")) now["listed"]["name"] = "listed";
+      if (old.contains("smooth")) now["smoothListed"] = old["smooth"];
+    }
+    old = std::move(now);
+  }
+}
+
+/// Up to version 2 a file held one panel, whose groups stood at the top; since 3 a file has wings, and they panels.
+void migratePanel(Json& json) {
+  Json panel = Json::object();
+  for (const char* group :
+       {"sections", "panel", "ribs", "sheeting", "capStrips", "leadingEdge", "trailingEdge", "spars", "join"})
+    if (json.contains(group)) {
+      panel[group] = std::move(json[group]);
+      json.erase(group);
+    }
+  if (panel.contains("panel") && panel["panel"].is_object()) {
+    Json& shape = panel["panel"];
+    if (shape.contains("halfSpan")) shape["span"] = shape["halfSpan"], shape.erase("halfSpan");
+    shape["continues"] = true;
+    shape["rootWashoutDeg"] = 0.0;
+    shape["rootAxis"] = 0.0;
+  }
+  const Json fresh = freshPanel()["join"];
+  if (panel.contains("join") && panel["join"].is_object())
+    for (const auto& [key, value] : fresh.items())
+      if (key.starts_with("foot") || key == "feet" || key == "packing") panel["join"][key] = value;
+  json["wings"] = Json::array({Json{{"name", "Wing"}, {"panels", Json::array({std::move(panel)})}}});
+}
+
+/// The first spar with a cap carried the brace before that could be chosen.
+int bracedSpar(const Json& spars) {
+  for (std::size_t i = 0; spars.is_array() && i < spars.size(); ++i)
+    for (const char* cap : {"top", "bottom"})
+      if (spars[i].is_object() && spars[i].contains("kind") && spars[i]["kind"] == "caps" && spars[i].contains(cap) &&
+          spars[i][cap].is_object() && spars[i][cap].contains("fitted") && spars[i][cap]["fitted"] == true)
+        return static_cast<int>(i) + 1;
+  return 1;
+}
+
+/// Decisions that a group has had since a later version only are as in a new wing: left out.
+void fillNew(Json& group, const Json& fresh, std::initializer_list<const char*> keys) {
+  if (group.is_object())
+    for (const char* key : keys)
+      if (!group.contains(key)) group[key] = fresh[key];
+}
+
+/// Since version 4 ribs are of several kinds, spars stop and taper, tips have a shape, wings a kind and a place.
+void migrateParts(Json& json) {
+  if (!json.contains("wings") || !json["wings"].is_array()) return;
+  const Json freshWing = freshDesign()["wings"][0], fresh = freshWing["panels"][0];
+  for (Json& wing : json["wings"]) {
+    if (!wing.is_object()) continue;
+    wing["surface"] = freshWing["surface"];
+    if (wing.contains("name")) wing["surface"]["name"] = wing["name"], wing.erase("name");
+    if (!wing.contains("panels") || !wing["panels"].is_array()) continue;
+    for (Json& panel : wing["panels"]) {
+      fillNew(panel, fresh, {"riblets", "joiner", "tip"});
+      if (!panel.is_object()) continue;
+      if (panel.contains("ribs"))
+        fillNew(panel["ribs"], fresh["ribs"], {"denseRoot", "denseTip", "thick", "thickThickness", "doubled"});
+      const bool spars = panel.contains("spars") && panel["spars"].is_array();
+      if (panel.contains("join")) {
+        fillNew(panel["join"], fresh["join"], {"rootLeans", "braceSpar", "braceOver", "braceSlots"});
+        if (spars && panel["join"].is_object()) panel["join"]["braceSpar"] = bracedSpar(panel["spars"]);
+      }
+      for (std::size_t i = 0; spars && i < panel["spars"].size(); ++i) {
+        Json& spar = panel["spars"][i];
+        fillNew(spar, fresh["spars"][0], {"stops", "stopsAt"});
+        for (const char* cap : {"top", "bottom"})
+          if (spar.is_object() && spar.contains(cap))
+            fillNew(spar[cap], fresh["spars"][0][cap], {"tapers", "tipWidth", "tipDepth"});
+      }
+    }
+  }
+}
+
+/// Since version 5 ribs have a direction, a cap's wood may change, a join has a second brace, rods and what its spars
+/// do.
+void migrateDirections(Json& json) {
+  if (!json.contains("wings") || !json["wings"].is_array()) return;
+  const Json fresh = freshPanel();
+  if (json.contains("flying")) fillNew(json["flying"], freshDesign()["flying"], {"twistCouple"});
+  for (Json& wing : json["wings"]) {
+    if (!wing.is_object() || !wing.contains("panels") || !wing["panels"].is_array()) continue;
+    for (Json& panel : wing["panels"]) {
+      if (!panel.is_object()) continue;
+      fillNew(panel, fresh, {"brace2", "stiffening"});
+      if (panel.contains("ribs")) fillNew(panel["ribs"], fresh["ribs"], {"direction", "angleDeg", "crossing"});
+      if (panel.contains("tip")) fillNew(panel["tip"], fresh["tip"], {"springBack", "radius"});
+      if (panel.contains("join"))
+        fillNew(panel["join"], fresh["join"],
+                {"sparsThere", "crackLeaves", "braceForm", "rods", "rodDiameter", "rodFront", "rodRear"});
+      if (!panel.contains("spars") || !panel["spars"].is_array()) continue;
+      for (Json& spar : panel["spars"]) {
+        fillNew(spar, fresh["spars"][0], {"webs", "webThickness", "webMaterial"});
+        for (const char* cap : {"top", "bottom"})
+          if (spar.is_object() && spar.contains(cap))
+            fillNew(spar[cap], fresh["spars"][0][cap], {"changes", "changesAt", "thenMaterial"});
+      }
+    }
+  }
+}
+
+/// Since version 6 there are several loads: pushing over, gust, line, tip, dive.
+void migrateLoads(Json& json) {
+  if (json.contains("flying"))
+    fillNew(json["flying"], freshDesign()["flying"],
+            {"kind", "pushFactor", "table", "relief", "airSpeed", "gust", "linePull", "tipTouch", "diveSpeed",
+             "aileronChord", "aileronFrom"});
+}
+
+} // namespace
+
+void migrate(Json& json, int version) {
+  if (version < 2) migrateSections(json);
+  if (version < 3) migratePanel(json);
+  if (version < 4) migrateParts(json);
+  if (version < 5) migrateDirections(json);
+  if (version < 6) migrateLoads(json);
+}
+
+} // namespace eup

@@ -1,0 +1,68 @@
+#include "app/load_curves.h"
+#include "driver.h"
+
+namespace eup::app {
+namespace {
+
+using test::WindowTest;
+
+class LoadCurvesTest : public WindowTest {
+protected:
+  LoadCurvesTest() { stage(5); }
+  LoadCurves* curves() { return find<LoadCurves>("loadCurves"); }
+};
+
+TEST_F(LoadCurvesTest, StandOverTheSpanRule) {
+  const auto* rule = find<SpanRule>("spanRule");
+  for (const char* hand : {"hand right", "hand left"}) {
+    press(hand);
+    for (const double y : {0.0, 300.0, 750.0}) EXPECT_NEAR(curves()->xOf(y), rule->xOf(y), 1.5) << hand << y;
+  }
+  stage(4);
+  EXPECT_FALSE(window->findChild<LoadCurves*>("loadCurves")->isVisible());
+}
+
+TEST_F(LoadCurvesTest, TellTheChosenRibAndFollowDecisions) {
+  window->standpoint().setRib(4);
+  const QString before = curves()->wordsAt(2);
+  EXPECT_TRUE(before.startsWith("Bending at R4: ")) << before.toStdString();
+  QTest::keyClick(curves(), Qt::Key_Right);
+  EXPECT_EQ(window->standpoint().rib(), 5);
+  QTest::keyClick(curves(), Qt::Key_Left);
+  QWidget* plot = curves()->findChild<QWidget*>();
+  QTest::mouseClick(plot, Qt::LeftButton, {}, QPoint(static_cast<int>(curves()->xOf(750)), 20));
+  EXPECT_EQ(window->standpoint().rib(), 13);
+  window->standpoint().setRib(4);
+  tab("Loads");
+  type("flying.loadFactor", "13");
+  EXPECT_NE(curves()->wordsAt(2), before);
+}
+
+TEST_F(LoadCurvesTest, EveryLoadIsDecidedUnderLoads) {
+  tab("Loads");
+  type("flying.gust", "0");
+  type("flying.tipTouch", "0");
+  type("flying.pushFactor", "0");
+  EXPECT_EQ(curves()->curves()[0].lines.size(), 1u);
+  type("flying.gust", "6");
+  type("flying.airSpeed", "15");
+  type("flying.linePull", "30");
+  type("flying.tipTouch", "1.5");
+  type("flying.pushFactor", "4");
+  EXPECT_EQ(curves()->curves()[0].lines.size(), 5u);
+  EXPECT_GT(figure("load.case.line"), 0);
+  type("flying.diveSpeed", "0");
+  EXPECT_TRUE(curves()->curves()[3].lines.empty());
+  type("flying.diveSpeed", "30");
+  EXPECT_GT(figure("soft.diveTwist"), 0);
+  choose("flying.kind", "slope");
+  EXPECT_DOUBLE_EQ(window->document().wing().main().loads.front().factor, 15);
+  choose("flying.shape", "table");
+  type("flying.table", "1; 1; oops");
+  EXPECT_TRUE(problem().contains("oops"));
+  type("flying.table", "1; 1; 0.5");
+  EXPECT_EQ(design().flying.table, (std::vector<double>{1, 1, 0.5}));
+}
+
+} // namespace
+} // namespace eup::app
