@@ -3,6 +3,7 @@
 #include "core/design/design_file.h"
 #include "core/files/shipped.h"
 #include "core/files/text_file.h"
+#include "core/work/sizing.h"
 #include "core/work/take_away.h"
 #include <benchmark/benchmark.h>
 #include <filesystem>
@@ -64,6 +65,33 @@ void workTwoPanels(benchmark::State& state) {
   for (auto _ : state) benchmark::DoNotOptimize(work(d));
 }
 BENCHMARK(workTwoPanels)->Unit(benchmark::kMillisecond);
+
+/// The lightest main spar of the demo from eight sizes and three woods.
+void sizeSpar(benchmark::State& state) {
+  const TrueWing w = std::get<TrueWing>(work(demo()));
+  for (auto _ : state) benchmark::DoNotOptimize(sparSizes(w.inner(), w.main().loads, SizingOrder{}));
+}
+BENCHMARK(sizeSpar)->Unit(benchmark::kMillisecond);
+
+/// The same when nothing is strong enough, so that all is looked at.
+void sizeSparInVain(benchmark::State& state) {
+  const TrueWing w = std::get<TrueWing>(work(demo()));
+  SizingOrder order;
+  order.reserve = 50;
+  for (auto _ : state) benchmark::DoNotOptimize(sparSizes(w.inner(), w.main().loads, order));
+}
+BENCHMARK(sizeSparInVain)->Unit(benchmark::kMillisecond);
+
+/// Every check of every bay, and the spars' strength along the span.
+void checkBays(benchmark::State& state) {
+  const TrueWing w = std::get<TrueWing>(work(demo()));
+  const TruePanel& p = w.inner();
+  for (auto _ : state) {
+    benchmark::DoNotOptimize(bayChecks(p.design, p.loft, p.spars, p.ribs, w.main().loads));
+    benchmark::DoNotOptimize(strengthOf(p.design, p.spars, w.main().loads));
+  }
+}
+BENCHMARK(checkBays)->Unit(benchmark::kMicrosecond);
 
 void fileLoad(benchmark::State& state) {
   const std::string text = designToText(demo());

@@ -292,7 +292,8 @@ void DecidePanel::rebuild(const std::vector<Decision>& shown) {
       auto* remove = new QPushButton(tr("Take it out"), form);
       remove->setObjectName("removeSpar");
       connect(remove, &QPushButton::clicked, this, &DecidePanel::removeSpar);
-      grid->addWidget(remove, line, 1, 1, 2);
+      grid->addWidget(remove, line++, 1, 1, 2);
+      addSizingTools(grid, line++);
     }
   }
   if (group[standpoint.stage()] == "Stiffening") addStiffeningTool(grid, line++);

@@ -57,6 +57,7 @@ private:
   void addWingTools(QGridLayout* under, int line);
   void addPanelRow(QGridLayout* strip, int row);
   void addPanelTools(QGridLayout* under, int line);
+  void addSizingTools(QGridLayout* under, int line);
   void addStiffeningTool(QGridLayout* under, int line);
   void addCopyMenu(QGridLayout* grid, PanelId id);
   void refresh();

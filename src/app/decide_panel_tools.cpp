@@ -1,6 +1,8 @@
 // Buttons under the decisions: wings, panels and spars that are added, taken out, copied; ways to stiffen.
 #include "app/decide_panel.h"
+#include "app/size_dialog.h"
 #include "app/stiffen_dialog.h"
+#include "app/swap_dialog.h"
 #include "core/design/wing_edit.h"
 #include "core/loft/panel_edit.h"
 #include <QGridLayout>
@@ -130,6 +132,38 @@ void DecidePanel::removeSpar() {
   spars.erase(spars.begin() + index);
   standpoint.setSpar(std::max(0, index - 1));
   document.edit(tr("Take out the %1").arg(name), std::move(next));
+}
+
+/// The spar sized from stock, and its wood swapped.
+void DecidePanel::addSizingTools(QGridLayout* under, int line) {
+  const int index = group[standpoint.stage()].back() - '1';
+  const std::vector<Spar>& spars = document.design().at(here()).spars;
+  if (index < 0 || index >= static_cast<int>(spars.size())) return;
+  const auto& given = spars[static_cast<std::size_t>(index)];
+  const QString name = QString::fromStdString(given.name);
+  const auto put = [this, index](const QString& words, const Spar& spar) {
+    Design next = document.design();
+    next.at(here()).spars[static_cast<std::size_t>(index)] = spar;
+    document.edit(words, std::move(next));
+  };
+  const bool any = given.kind == SparKind::fullDepth || given.top.fitted || given.bottom.fitted;
+  auto* size = new QPushButton(tr("Size it…"), form);
+  size->setObjectName("sizeSpar");
+  size->setEnabled(any);
+  connect(size, &QPushButton::clicked, this, [this, index, name, put] {
+    SizeDialog dialog(document.wing().at(here()), document.shown().loads, index, window());
+    if (dialog.exec() == QDialog::Accepted && dialog.chosen()) put(tr("Size the %1").arg(name), dialog.chosen()->spar);
+  });
+  under->addWidget(size, line, 0);
+  auto* swap = new QPushButton(tr("Swap its wood…"), form);
+  swap->setObjectName("swapWood");
+  swap->setEnabled(any && given.kind == SparKind::caps);
+  connect(swap, &QPushButton::clicked, this, [this, index, name, put] {
+    SwapDialog dialog(document.wing().at(here()), document.shown().loads, index, window());
+    if (dialog.exec() == QDialog::Accepted && dialog.chosen())
+      put(tr("Swap the wood of the %1").arg(name), *dialog.chosen());
+  });
+  under->addWidget(swap, line, 1, 1, 2);
 }
 
 /// Ways to stiffen the panel, tried side by side.

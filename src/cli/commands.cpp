@@ -1,11 +1,13 @@
 #include "cli/commands.h"
 #include "core/design/design_file.h"
+#include "core/design/material.h"
 #include "core/design/plan_use.h"
 #include "core/exchange/report.h"
 #include "core/files/shipped.h"
 #include "core/files/text_file.h"
 #include "core/section/catalogue.h"
 #include "core/section/naca.h"
+#include "core/work/sizing.h"
 #include "core/work/stiffening.h"
 #include "core/work/take_away.h"
 #include <CLI/CLI.hpp>
@@ -18,7 +20,10 @@ namespace {
 struct Args {
   std::string file, folder, format = "pdf", paper = "a4", hand = "both", spec, demo, end = "root", layout = "loop";
   std::vector<double> thickness, camber;
-  int panel = 1, wing = 1;
+  int panel = 1, wing = 1, spar = 1;
+  double reserve = 2;
+  std::vector<double> stock;
+  std::vector<std::string> wood;
   bool flat = false;
   bool json = false, csv = false;
 };
@@ -142,6 +147,42 @@ int stiffen(const Args& args, Streams io) {
   return fine;
 }
 
+/// The lightest sizes of a spar that keep a reserve.
+int sizeSpar(const Args& args, Streams io) {
+  const auto wing = wingOf(args.file, io);
+  if (const int* code = std::get_if<int>(&wing)) return *code;
+  const TrueWing& w = std::get<TrueWing>(wing);
+  if (args.wing < 1 || args.wing > static_cast<int>(w.wings.size()) || args.panel < 1 ||
+      args.panel > static_cast<int>(w.wing(args.wing - 1).panels.size()))
+    return refuse(io, args.file, Problem{"--panel", "there is no such panel"}, usage);
+  const TruePanel& panel = w.at({args.wing - 1, args.panel - 1});
+  SizingOrder order;
+  order.spar = args.spar - 1;
+  order.reserve = args.reserve;
+  if (args.spar < 1 || args.spar > static_cast<int>(panel.design.spars.size()))
+    return refuse(io, args.file, Problem{"--spar", "there is no such spar"}, usage);
+  if (!(order.reserve > 0)) return refuse(io, args.file, Problem{"--reserve", "a number above 0 was expected"}, usage);
+  if (!args.stock.empty()) order.stock = args.stock;
+  if (!args.wood.empty()) order.materials = args.wood;
+  for (const std::string& wood : order.materials)
+    if (!findMaterial(wood))
+      return refuse(io, args.file, Problem{"--wood", "there is no material “" + wood + "”"}, usage);
+  const auto sizes = sparSizes(panel, w.wing(args.wing - 1).loads, order);
+  if (sizes.empty()) return refuse(io, args.file, Problem{"", "no size of these keeps the reserve"}, seriousFindings);
+  io.out << "grams,reserve,wood,top_width,top_depth,top_tip_width,bottom_width,bottom_depth,bottom_tip_width,sheet\n";
+  for (const SparSize& s : sizes) {
+    const auto cap = [](const Cap& c) {
+      return c.fitted ? fmt::format("{},{},{}", c.width, c.depth, c.tapers ? c.tipWidth : c.width) : std::string(",,");
+    };
+    const bool caps = s.spar.kind == SparKind::caps;
+    const Cap& one = s.spar.top.fitted ? s.spar.top : s.spar.bottom;
+    io.out << fmt::format("{:.2f},{:.3f},{},{},{},{}\n", s.grams, s.reserve, caps ? one.material : s.spar.sheetMaterial,
+                          caps ? cap(s.spar.top) : ",,", caps ? cap(s.spar.bottom) : ",,",
+                          caps ? std::string() : fmt::format("{}", s.spar.sheet));
+  }
+  return fine;
+}
+
 int upgrade(const Args& args, Streams io) {
   const auto text = readTextFile(args.file);
   if (!text) return refuse(io, "cannot read", text.problem(), unreadable);
@@ -251,6 +292,15 @@ int run(const std::vector<std::string>& given, std::ostream& out, std::ostream& 
   CLI::App* stiff = withFile(command("stiffen", "ways to stiffen a panel against twisting, as CSV", stiffen));
   stiff->add_option("--wing", args.wing, "which wing of the aircraft; 1 is the main wing");
   stiff->add_option("--panel", args.panel, "which panel, from the middle outwards; 1 is the innermost");
+  CLI::App* size = withFile(command("size", "the lightest sizes of a spar that keep a reserve, as CSV", sizeSpar));
+  size->add_option("--wing", args.wing, "which wing of the aircraft; 1 is the main wing");
+  size->add_option("--panel", args.panel, "which panel, from the middle outwards; 1 is the innermost");
+  size->add_option("--spar", args.spar, "which spar of the panel");
+  size->add_option("--reserve", args.reserve, "least strength over stress, 2 if not given");
+  size->add_option("--stock", args.stock, "sizes at hand in mm, separated by commas")
+      ->delimiter(',')
+      ->check(CLI::Range(0.3, 200.0));
+  size->add_option("--wood", args.wood, "materials that may be used, by key, separated by commas")->delimiter(',');
   CLI::App* sectionCommand = command("section", "measures of a section: NACA digits or a coordinate file", section);
   sectionCommand->add_option("spec", args.spec, "2412, 23012, or a file")->required();
   sectionCommand->add_flag("--json", args.json, "as JSON, with the points");

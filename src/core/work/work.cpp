@@ -81,7 +81,7 @@ std::optional<SoftWing> softWingOf(const WholeWing& w) {
     if (!p.twist || p.twist->stiffness <= 0) return std::nullopt;
     const double root = meanLineMoment(p.rootSection), tip = meanLineMoment(p.tipSection), span = p.loft.span();
     const Flying& f = p.design.flying;
-    constexpr int steps = 16; // a panel
+    constexpr int steps = 12; // a panel
     for (int i = 0; i < steps; ++i) {
       const double from = span * i / steps, to = span * (i + 1) / steps, middle = (from + to) / 2;
       const ChordFrame frame = p.loft.frameAt(middle);
