@@ -20,7 +20,7 @@ const std::vector<std::pair<Qt::PenStyle, const char*>> dashes{{Qt::DashLine, QT
                                                                {Qt::DotLine, QT_TR_NOOP("dotted")},
                                                                {Qt::DashDotLine, QT_TR_NOOP("dash and dot")},
                                                                {Qt::DashDotDotLine, QT_TR_NOOP("dash and two dots")}};
-constexpr int rowHeight = 54, between = 5;
+constexpr int rowHeight = 51, between = 8;
 
 /// From the least to the greatest value, nothing and a little room always in it.
 QCPRange rangeOf(const SpanCurve& curve) {
@@ -162,7 +162,7 @@ void LoadCurves::rebuild() {
             mirrored ? Qt::AlignLeft : Qt::AlignRight, strong);
     }
   }
-  plot->replot();
+  plot->replot(QCustomPlot::rpQueuedReplot); // several changes at once are drawn once
 }
 
 void LoadCurves::resizeEvent(QResizeEvent* event) {

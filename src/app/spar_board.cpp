@@ -1,4 +1,5 @@
 #include "app/stage_boards.h"
+#include "core/design/decisions.h"
 #include "core/geometry/polyline.h"
 
 namespace eup::app {
@@ -117,6 +118,9 @@ void SparBoard::draw(Ink& ink) const {
              (weak ? tr(" (1.5 is usual)") : ""),
          weak ? look.wrong : look.ink, false);
   }
+  for (const PartMass& p : w.mass.parts)
+    if (p.what == PartMass::What::spars)
+      tell(tr("Spars: %1 g of %2 g a hand").arg(p.grams, 0, 'f', 1).arg(w.mass.grams(), 0, 'f', 0), look.ink, false);
   if (w.twist)
     tell(tr("Twist test: %1° under %2 N·mm").arg(radToDeg(w.twist->twist), 0, 'f', 2).arg(w.twist->couple, 0, 'g', 6),
          look.ink, false);
@@ -207,6 +211,79 @@ void SparBoard::markWeakest(Ink& ink, double side) const {
   ink.text((from + to) / 2, tr("weakest bay: reserve %1").arg(least->weakest()->reserve(), 0, 'f', 2), look.accent,
            {0, -10}, least->from < 0.2 * w.loft.span() ? (side > 0 ? Qt::AlignLeft : Qt::AlignRight) : Qt::AlignHCenter,
            12, true);
+}
+
+/// A cap's depth at either end, and where its wood changes. Pulling its outer end lets the cap taper.
+void SparBoard::addCapHandles(const SparLine& line, bool up, std::vector<Handle>& to) const {
+  const auto k = static_cast<std::size_t>(line.index);
+  const Spar& spar = panel().design.spars[k];
+  const Cap& cap = up ? spar.top : spar.bottom;
+  if (!cap.fitted || line.end <= 0) return;
+  const PanelId id = here();
+  const double side = mirrored() ? -1 : 1, inwards = up ? -1 : 1, larger = stretch();
+  const StraightLine& seat = up ? line.upperSeat : line.lowerSeat;
+  const QString name = up ? tr("top cap") : tr("bottom cap");
+  const std::string path = pathOf(id) + "spars." + std::to_string(k) + (up ? ".top." : ".bottom.");
+  const auto place = [&](double t, double depth) -> Point {
+    return {side * t, sparAt + (seat.at(t).y() + inwards * depth) * larger};
+  };
+  const auto capOf = [k, up](PanelDesign& d) {
+    return k < d.spars.size() ? &(up ? d.spars[k].top : d.spars[k].bottom) : nullptr;
+  };
+  const auto depth = [](double mm) {
+    return std::round(mm * 10) / 10;
+  }; // a tenth of a millimetre is what wood is cut to
+  const Point root = place(0, cap.depth), end = place(line.end, capAt(cap, 1).depth);
+  to.push_back({tr("%1 depth at the root").arg(name), root, root, Qt::SizeVerCursor,
+                tr("Change the %1's depth").arg(name), [=](const Design& d, const Point& by) {
+                  Design now = d;
+                  const Cap* c = capOf(now.at(id));
+                  return decideValue(d, path + "depth", depth((c ? c->depth : 0) + inwards * by.y() / larger));
+                }});
+  to.push_back({tr("%1 depth at its end").arg(name), end, end, Qt::SizeVerCursor, tr("Taper the %1").arg(name),
+                [=](const Design& d, const Point& by) -> Result<Design> {
+                  Design now = d;
+                  Cap* c = capOf(now.at(id));
+                  if (!c) return Problem{"", "there is no such spar any more"};
+                  if (!c->tapers) c->tapers = true, c->tipWidth = c->width, c->tipDepth = c->depth;
+                  return decideValue(now, path + "tipDepth", depth(c->tipDepth + inwards * by.y() / larger));
+                }});
+  if (!cap.changes) return;
+  const double t = cap.changesAt * line.end, share = line.end;
+  to.push_back({tr("where the %1's wood changes").arg(name), place(t, 0), place(t, capAt(cap, cap.changesAt).depth),
+                Qt::SizeHorCursor, tr("Move the %1's change of wood").arg(name), [=](const Design& d, const Point& by) {
+                  Design now = d;
+                  const Cap* c = capOf(now.at(id));
+                  return decideValue(d, path + "changesAt", (c ? c->changesAt : 0) + side * by.x() / share);
+                }});
+}
+
+std::vector<Handle> SparBoard::handles() const {
+  std::vector<Handle> out;
+  const TruePanel& w = panel();
+  if (w.spars.empty()) return out;
+  const SparLine& line =
+      w.spars[static_cast<std::size_t>(std::clamp(standpoint.spar(), 0, static_cast<int>(w.spars.size()) - 1))];
+  const auto k = static_cast<std::size_t>(line.index);
+  const PanelId id = here();
+  const double side = mirrored() ? -1 : 1, span = w.loft.span(), larger = stretch();
+  if (w.design.spars[k].kind == SparKind::caps)
+    for (const bool up : {true, false}) addCapHandles(line, up, out);
+  const auto place = [&](const StraightLine& seat) -> Point {
+    return {side * line.end, sparAt + seat.at(line.end).y() * larger};
+  };
+  const std::string path = pathOf(id) + "spars." + std::to_string(k) + ".stopsAt";
+  out.push_back({tr("end of the %1").arg(nameOf(line.index)), place(line.upperSeat), place(line.lowerSeat),
+                 Qt::SizeHorCursor, tr("Move the end of the %1").arg(nameOf(line.index)),
+                 [=](const Design& d, const Point& by) -> Result<Design> {
+                   Design now = d;
+                   if (k >= now.at(id).spars.size()) return Problem{"", "there is no such spar any more"};
+                   Spar& s = now.at(id).spars[k];
+                   const double end = std::round((s.stops ? s.stopsAt : span) + side * by.x());
+                   s.stops = end < span - 0.5; // pulled to the tip it runs through
+                   return s.stops ? decideValue(now, path, end) : Result<Design>(now);
+                 }});
+  return out;
 }
 
 void SparBoard::clicked(const Point& p) {

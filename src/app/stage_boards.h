@@ -89,9 +89,11 @@ protected:
   Box content() const override;
   void draw(Ink& ink) const override;
   QString emptyText() const override;
+  std::vector<Handle> handles() const override;
   void clicked(const Point& p) override;
 
 private:
+  void addCapHandles(const SparLine& line, bool up, std::vector<Handle>& to) const;
   void markWeakest(Ink& ink, double side) const;
   void drawSection(Ink& ink) const;
   QString nameOf(int spar) const;

@@ -64,5 +64,51 @@ TEST_F(LoadCurvesTest, EveryLoadIsDecidedUnderLoads) {
   EXPECT_EQ(design().flying.table, (std::vector<double>{1, 1, 0.5}));
 }
 
+class SparHandles : public WindowTest {
+protected:
+  SparHandles() {
+    stage(5);
+    window->standpoint().setSpar(0);
+    QApplication::processEvents();
+    board()->fit();
+  }
+};
+
+TEST_F(SparHandles, DraggingACapMovesItsReserveAndItsMass) {
+  const Cap before = design().inner().spars[0].top;
+  const double reserve = figure("bay.weakest"), grams = figure("mass.spars");
+  drag("top cap depth at the root", {0, 8});
+  EXPECT_GT(design().inner().spars[0].top.depth, before.depth);
+  EXPECT_GT(figure("bay.weakest"), reserve);
+  EXPECT_GT(figure("mass.spars"), grams);
+  EXPECT_FALSE(design().inner().spars[0].top.tapers);
+  const Cap deep = design().inner().spars[0].top;
+  drag("top cap depth at its end", {0, -6});
+  EXPECT_TRUE(design().inner().spars[0].top.tapers);
+  EXPECT_LT(design().inner().spars[0].top.tipDepth, deep.depth);
+  EXPECT_DOUBLE_EQ(design().inner().spars[0].top.tipWidth, deep.width);
+  window->document().undo();
+  window->document().undo();
+  EXPECT_EQ(design().inner().spars[0].top, before);
+}
+
+TEST_F(SparHandles, ASparIsDroppedOffAndRunThroughAgain) {
+  drag("end of the main spar", {-120, 0});
+  EXPECT_TRUE(design().inner().spars[0].stops);
+  const double at = design().inner().spars[0].stopsAt;
+  EXPECT_LT(at, 700);
+  EXPECT_EQ(window->document().undoName(), "Move the end of the main spar");
+  drag("end of the main spar", {200, 0});
+  EXPECT_FALSE(design().inner().spars[0].stops);
+}
+
+TEST_F(SparHandles, WhereTheWoodChangesIsDragged) {
+  tab("Spar 1");
+  find<QCheckBox>("spars.0.top.changes")->click();
+  const double before = design().inner().spars[0].top.changesAt;
+  drag("where the top cap's wood changes", {60, 0});
+  EXPECT_GT(design().inner().spars[0].top.changesAt, before + 0.05);
+}
+
 } // namespace
 } // namespace eup::app
