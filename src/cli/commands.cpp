@@ -8,6 +8,7 @@
 #include "core/section/catalogue.h"
 #include "core/section/naca.h"
 #include "core/work/sizing.h"
+#include "core/work/span_curves.h"
 #include "core/work/stiffening.h"
 #include "core/work/take_away.h"
 #include <CLI/CLI.hpp>
@@ -144,6 +145,30 @@ int stiffen(const Args& args, Streams io) {
   io.out << "twist_deg,times_as_stiff,grams_more,way\n";
   for (const StiffeningTrial& t : trials)
     io.out << fmt::format("{:.3f},{:.3f},{:.2f},\"{}\"\n", radToDeg(t.twist), t.stiffer, t.grams, t.what);
+  return fine;
+}
+
+/// What runs along the span, one row a place, one column a load.
+int curves(const Args& args, Streams io) {
+  const auto wing = wingOf(args.file, io);
+  if (const int* code = std::get_if<int>(&wing)) return *code;
+  const TrueWing& w = std::get<TrueWing>(wing);
+  if (args.wing < 1 || args.wing > static_cast<int>(w.wings.size()))
+    return refuse(io, args.file, Problem{"--wing", "there is no such wing"}, usage);
+  const WholeWing& one = w.wing(args.wing - 1);
+  const auto all = spanCurves(one);
+  io.out << "station_mm";
+  for (const SpanCurve& c : all)
+    for (const SpanCurve::Line& line : c.lines) io.out << fmt::format(",\"{} ({}), {}\"", c.label, c.unit, line.words);
+  io.out << '\n';
+  constexpr int steps = 60;
+  for (int i = 0; i <= steps; ++i) {
+    const double y = one.planform.halfSpan * i / steps;
+    io.out << fmt::format("{:.3f}", y);
+    for (const SpanCurve& c : all)
+      for (const SpanCurve::Line& line : c.lines) io.out << fmt::format(",{:.5g}", line.at(y));
+    io.out << '\n';
+  }
   return fine;
 }
 
@@ -292,6 +317,8 @@ int run(const std::vector<std::string>& given, std::ostream& out, std::ostream& 
   CLI::App* stiff = withFile(command("stiffen", "ways to stiffen a panel against twisting, as CSV", stiffen));
   stiff->add_option("--wing", args.wing, "which wing of the aircraft; 1 is the main wing");
   stiff->add_option("--panel", args.panel, "which panel, from the middle outwards; 1 is the innermost");
+  withFile(command("curves", "lift, shear, bending, twist and bend along the span, as CSV", curves))
+      ->add_option("--wing", args.wing, "which wing of the aircraft; 1 is the main wing");
   CLI::App* size = withFile(command("size", "the lightest sizes of a spar that keep a reserve, as CSV", sizeSpar));
   size->add_option("--wing", args.wing, "which wing of the aircraft; 1 is the main wing");
   size->add_option("--panel", args.panel, "which panel, from the middle outwards; 1 is the innermost");

@@ -108,6 +108,32 @@ TEST_F(Commands, UpgradeWritesThePresentFormat) {
   EXPECT_EQ(run({"upgrade", write("bad", "{}")}).code, 3);
 }
 
+TEST_F(Commands, SizesASparAndTellsTheCurves) {
+  const Ran sized = run({"size", demoFile(), "--stock", "3,4,5,6,8", "--wood", "spruce"});
+  EXPECT_EQ(sized.code, 0) << sized.err;
+  EXPECT_NE(sized.out.find("grams,reserve,wood"), std::string::npos);
+  EXPECT_GT(std::count(sized.out.begin(), sized.out.end(), '\n'), 2);
+  EXPECT_EQ(run({"size", demoFile(), "--reserve", "80"}).code, cli::seriousFindings);
+  for (const std::vector<std::string>& wrong : {std::vector<std::string>{"--spar", "0"},
+                                                {"--spar", "3"},
+                                                {"--panel", "2"},
+                                                {"--wing", "-1"},
+                                                {"--reserve", "0"},
+                                                {"--reserve", "nan"},
+                                                {"--wood", "cheese"},
+                                                {"--stock", "0"},
+                                                {"--stock", "x"}}) {
+    std::vector<std::string> all{"size", demoFile()};
+    all.insert(all.end(), wrong.begin(), wrong.end());
+    EXPECT_EQ(run(all).code, cli::usage) << wrong[0] << ' ' << wrong[1];
+  }
+  const Ran curves = run({"curves", demoFile()});
+  EXPECT_EQ(curves.code, 0);
+  EXPECT_EQ(std::count(curves.out.begin(), curves.out.end(), '\n'), 62);
+  EXPECT_NE(curves.out.find("Bending (N·m), landing on a tip"), std::string::npos);
+  EXPECT_EQ(run({"curves", demoFile(), "--wing", "2"}).code, cli::usage);
+}
+
 TEST_F(Commands, SectionSheetsAndTheCatalogue) {
   const std::string to = (folder.path / "tip.dat").string();
   EXPECT_EQ(run({"section-sheet", demoFile(), "--to", to, "--end", "tip", "--layout", "blocks"}).code, 0);

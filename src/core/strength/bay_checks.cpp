@@ -56,6 +56,10 @@ void checkWeb(const Spar& spar, const SparLine& line, const Place& at, SparBay& 
   if (spar.webs == Webs::none || !deep || !root || !end || line.end <= 0) return;
   const double flow = std::abs(webShearFlow(at.shear, at.moment, *deep, (*end - *root) / line.end));
   keep(bay, {BayCheck::What::web, flow / spar.webThickness, materialNamed(spar.webMaterial).shearStrength, at.load});
+  double weaker = materialNamed(spar.webMaterial).shearStrength;
+  for (const Cap& cap : {capAt(spar.top, line.share(at.t)), capAt(spar.bottom, line.share(at.t))})
+    weaker = std::min(weaker, materialNamed(cap.material).shearStrength);
+  keep(bay, {BayCheck::What::glue, flow / spar.webThickness, weaker, at.load});
 }
 
 } // namespace

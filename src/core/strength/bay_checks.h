@@ -9,7 +9,7 @@ namespace eup {
 double eulerStress(double modulus, double radius, double length);
 
 struct BayCheck {
-  enum class What { compression, tension, buckling, web } what = What::compression;
+  enum class What { compression, tension, buckling, web, glue } what = What::compression;
   double stress = 0, strength = 0;
   LoadCase::What load = LoadCase::What::pull; ///< the one that it is of
   double reserve() const { return stress > 0 ? strength / stress : 1e9; }
@@ -27,7 +27,8 @@ struct SparBay {
 /// Bending and shear are those at the bay's inner end, shared by stiffness among the spars there. A cap is taken for a
 /// strut from rib to rib: held upright by a web, and along the chord by sheet that lies on it; held both ways it cannot
 /// buckle; nor can one that has no other cap, which is bent and not pressed. Caps without webs between them are
-/// reckoned as if ribs carried the shear.
+/// reckoned as if ribs carried the shear. A web's edges are glued over their own thickness to caps or ribs: the wood
+/// beside a good glue line fails first, that of the weaker of the two.
 std::vector<SparBay> bayChecks(const PanelBrief& design, const PanelLoft& loft, const std::vector<SparLine>& spars,
                                const std::vector<Rib>& ribs, const std::vector<LoadCase>& cases);
 

@@ -18,6 +18,8 @@ const char* wordsOf(BayCheck::What what) {
     return "buckling of a cap between ribs";
   case BayCheck::What::web:
     return "shear of a web";
+  case BayCheck::What::glue:
+    return "a web's glue line";
   }
   return "";
 }
@@ -40,13 +42,14 @@ std::string between(const TruePanel& w, const SparBay& bay) {
 void bayFigures(const TruePanel& w, FigureList& out) {
   Least all;
   for (const SparLine& line : w.spars) {
-    Least buckling, web;
+    Least buckling, web, glue;
     for (const SparBay& b : w.bays) {
       if (b.spar != line.index) continue;
       for (const BayCheck& c : b.checks) {
         all.look(b, c);
         if (c.what == BayCheck::What::buckling) buckling.look(b, c);
         if (c.what == BayCheck::What::web) web.look(b, c);
+        if (c.what == BayCheck::What::glue) glue.look(b, c);
       }
     }
     const std::string& name = w.design.spars[static_cast<std::size_t>(line.index)].name;
@@ -71,13 +74,25 @@ void bayFigures(const TruePanel& w, FigureList& out) {
                web.check->reserve(),
                Quantity::ratio,
                Stage::spars,
-               fmt::format("{}, where it is least; the same shear goes through its glue", between(w, *web.bay)),
+               fmt::format("{}, where it is least", between(w, *web.bay)),
                "shear strength ÷ ((V + M h′ ÷ h) ÷ (h t))",
                fmt::format("{:.2f} MPa ÷ {:.3f} MPa = {:.2f}", web.check->strength, web.check->stress,
                            web.check->reserve()),
                "shear of two caps that close in; strength of the materials' table",
                {path + ".webThickness", path + ".webMaterial", "flying.loadFactor"},
                true});
+    if (glue.check)
+      out.add({fmt::format("spar.{}.webGlue", line.index + 1),
+               fmt::format("Reserve of the webs' glue, {}", name),
+               glue.check->reserve(),
+               Quantity::ratio,
+               Stage::spars,
+               fmt::format("{}, where it is least; the web's edge on the cap", between(w, *glue.bay)),
+               "shear strength of the weaker wood ÷ ((V + M h′ ÷ h) ÷ (h t)), glued over the web's thickness",
+               fmt::format("{:.2f} MPa ÷ {:.3f} MPa = {:.2f}", glue.check->strength, glue.check->stress,
+                           glue.check->reserve()),
+               "the wood beside a good glue line fails first: common practice; strength of the materials' table",
+               {path + ".webThickness", path + ".webMaterial", path + ".top.material", "flying.loadFactor"}});
   }
   if (!all.check) return;
   const double factor = factorsOf(w.design.flying).pull;
