@@ -127,7 +127,7 @@ SoftWing softWing(std::span<const TwistStrip> strips, double slope, double diveS
   double low = 0, high = divergence ? *divergence * 0.999 : 1.0;
   for (int i = 0; !divergence && i < 40 && rollAt(e, high) > 0; ++i) high *= 2;
   if (rollAt(e, high) > 0) return out;
-  for (int i = 0; i < 60; ++i) {
+  for (int i = 0; i < 26; ++i) { // to a millionth
     const double middle = (low + high) / 2;
     (rollAt(e, middle) > 0 ? low : high) = middle;
   }
