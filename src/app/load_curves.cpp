@@ -32,6 +32,11 @@ QCPRange rangeOf(const SpanCurve& curve) {
   return {low < 0 ? low - room : 0, high > 0 ? high + 4 * room : 4 * room};
 }
 
+/// Two decimals, more for what would not show in them.
+QString worded(double value) {
+  return QString::number(value, std::abs(value) < 0.1 && value != 0 ? 'g' : 'f', 2);
+}
+
 } // namespace
 
 LoadCurves::LoadCurves(Document& d, Standpoint& s, const SpanRule& r, const Look& l, QWidget* parent)
@@ -69,7 +74,7 @@ QString LoadCurves::wordsAt(std::size_t i) const {
   return tr("%1 at R%2: %3 %4")
       .arg(label)
       .arg(standpoint.rib())
-      .arg(worst->at(stationOf(standpoint.rib())), 0, 'f', 2)
+      .arg(worded(worst->at(stationOf(standpoint.rib()))))
       .arg(QString::fromStdString(curve.unit));
 }
 
@@ -168,6 +173,12 @@ void LoadCurves::rebuild() {
 void LoadCurves::resizeEvent(QResizeEvent* event) {
   QWidget::resizeEvent(event);
   rebuild();
+}
+
+/// Light or dark.
+void LoadCurves::changeEvent(QEvent* event) {
+  QWidget::changeEvent(event);
+  if (event->type() == QEvent::StyleChange && plot) rebuild();
 }
 
 void LoadCurves::keyPressEvent(QKeyEvent* event) {

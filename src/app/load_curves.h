@@ -25,6 +25,7 @@ public:
 
 protected:
   void resizeEvent(QResizeEvent*) override;
+  void changeEvent(QEvent*) override;
   void keyPressEvent(QKeyEvent*) override;
   bool eventFilter(QObject* watched, QEvent* event) override;
 

@@ -6,9 +6,9 @@ namespace eup::app {
 namespace {
 
 /// Where the pictures stand on the board, in shares of the half span.
-constexpr double sparAt = 0, belowAt = -0.16;
-/// The section's depth, and how far under its words it begins.
-constexpr double sectionHigh = 0.11, sectionUnder = 0.085;
+constexpr double belowAt = -0.16;
+/// The section's depth, and how far under its words it begins, in pixels: they keep their size.
+constexpr double sectionHigh = 0.11, sectionUnder = 48;
 
 } // namespace
 
@@ -31,9 +31,22 @@ QString SparBoard::emptyText() const {
 
 double SparBoard::stretch() const {
   const TruePanel& w = panel();
-  double deepest = 1;
-  for (const SparLine& line : w.spars) deepest = std::max(deepest, line.upperSeat.root.y() - line.lowerSeat.root.y());
+  double deepest = 1; // what the spars take up in height, from the lowest to the highest place of any
+  for (const SparLine& a : w.spars)
+    for (const SparLine& b : w.spars)
+      for (const double t : {0.0, 1.0})
+        for (const double u : {0.0, 1.0})
+          deepest = std::max(deepest, a.upperSeat.at(t * a.end).y() - b.lowerSeat.at(u * b.end).y());
   return std::max(1.0, std::round(0.2 * w.loft.span() / deepest * 2) / 2);
+}
+
+/// The height that the picture stands about: half way between the spars' faces, over the whole panel.
+double SparBoard::level() const {
+  double low = 1e300, high = -1e300;
+  for (const SparLine& line : panel().spars)
+    for (const double t : {0.0, line.end})
+      low = std::min(low, line.lowerSeat.at(t).y()), high = std::max(high, line.upperSeat.at(t).y());
+  return low < high ? (low + high) / 2 : 0;
 }
 
 Box SparBoard::content() const {
@@ -50,7 +63,7 @@ void SparBoard::draw(Ink& ink) const {
   const TruePanel& w = panel();
   const double span = w.loft.span(), k = stretch();
   const auto half = [&](double side) {
-    const auto at = [&](double t, double z) { return Point(side * t, sparAt + z * k); };
+    const auto at = [&](double t, double z) { return Point(side * t, (z - level()) * k); };
     for (const SparLine& line : w.spars) {
       const Spar& spar = w.design.spars[static_cast<std::size_t>(line.index)];
       const bool mine = line.index == standpoint.spar();
@@ -120,7 +133,10 @@ void SparBoard::draw(Ink& ink) const {
   }
   for (const PartMass& p : w.mass.parts)
     if (p.what == PartMass::What::spars)
-      tell(tr("Spars: %1 g of %2 g a hand").arg(p.grams, 0, 'f', 1).arg(w.mass.grams(), 0, 'f', 0), look.ink, false);
+      tell(tr("Spars: %1 of %2 a hand")
+               .arg(QString::fromStdString(told(p.grams, Quantity::mass, document.design().unit)),
+                    QString::fromStdString(told(w.mass.grams(), Quantity::mass, document.design().unit))),
+           look.ink, false);
   if (w.twist)
     tell(tr("Twist test: %1° under %2 N·mm").arg(radToDeg(w.twist->twist), 0, 'f', 2).arg(w.twist->couple, 0, 'g', 6),
          look.ink, false);
@@ -156,9 +172,12 @@ void SparBoard::drawSection(Ink& ink) const {
   k = std::max(std::min(k, std::round(0.12 * span / widest * 2) / 2), 0.5);
   ink.text(head, tr("%1 at R%2, %3 times larger").arg(nameOf(line.index)).arg(chosenRib().number).arg(k, 0, 'f', 1),
            look.ink, {}, Qt::AlignLeft, 12, true);
-  ink.text(head, tr("stress %1: %2 N·mm").arg(tr(wordsOf(worst.what))).arg(moment, 0, 'f', 0), look.ink, {0, 18},
-           Qt::AlignLeft, 12);
-  const Point zero(head.x() + 0.1 * span, head.y() - sectionUnder * span - section.depth() * k / 2);
+  ink.text(
+      head,
+      tr("stress %1: %2")
+          .arg(tr(wordsOf(worst.what)), QString::fromStdString(told(moment, Quantity::moment, document.design().unit))),
+      look.ink, {0, 18}, Qt::AlignLeft, 12);
+  const Point zero(head.x() + 0.1 * span, head.y() - sectionUnder / ink.scale - section.depth() * k / 2);
   const double middle = (section.upperOuter + section.lowerOuter) / 2;
   const auto place = [&](double x, double z) -> Point { return zero + Point(x * k, (z - middle) * k); };
   const auto box = [&](double wide, double low, double high, const QColor& fill) {
@@ -205,7 +224,7 @@ void SparBoard::markWeakest(Ink& ink, double side) const {
       least = &bay;
   if (!least) return;
   const SparLine& line = w.spars[static_cast<std::size_t>(least->spar)];
-  const auto at = [&](double t) { return Point(side * t, sparAt + line.upperSeat.at(t).y() * stretch()); };
+  const auto at = [&](double t) { return Point(side * t, (line.upperSeat.at(t).y() - level()) * stretch()); };
   const Point from = at(least->from), to = at(least->to);
   ink.line(from, to, look.accent, 4);
   ink.text((from + to) / 2, tr("weakest bay: reserve %1").arg(least->weakest()->reserve(), 0, 'f', 2), look.accent,
@@ -225,7 +244,7 @@ void SparBoard::addCapHandles(const SparLine& line, bool up, std::vector<Handle>
   const QString name = up ? tr("top cap") : tr("bottom cap");
   const std::string path = pathOf(id) + "spars." + std::to_string(k) + (up ? ".top." : ".bottom.");
   const auto place = [&](double t, double depth) -> Point {
-    return {side * t, sparAt + (seat.at(t).y() + inwards * depth) * larger};
+    return {side * t, (seat.at(t).y() + inwards * depth - level()) * larger};
   };
   const auto capOf = [k, up](PanelDesign& d) {
     return k < d.spars.size() ? &(up ? d.spars[k].top : d.spars[k].bottom) : nullptr;
@@ -270,7 +289,7 @@ std::vector<Handle> SparBoard::handles() const {
   if (w.design.spars[k].kind == SparKind::caps)
     for (const bool up : {true, false}) addCapHandles(line, up, out);
   const auto place = [&](const StraightLine& seat) -> Point {
-    return {side * line.end, sparAt + seat.at(line.end).y() * larger};
+    return {side * line.end, (seat.at(line.end).y() - level()) * larger};
   };
   const std::string path = pathOf(id) + "spars." + std::to_string(k) + ".stopsAt";
   out.push_back({tr("end of the %1").arg(nameOf(line.index)), place(line.upperSeat), place(line.lowerSeat),

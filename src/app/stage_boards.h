@@ -98,6 +98,7 @@ private:
   void drawSection(Ink& ink) const;
   QString nameOf(int spar) const;
   double stretch() const;
+  double level() const;
 };
 
 /// The centre join from behind, the brace, and the selected rib on its packing.

@@ -131,16 +131,23 @@ int exportFiles(const Args& args, Streams io) {
   return exitOf(std::get<TrueWing>(wing).findings);
 }
 
+/// The panel that the arguments name; null after saying that there is none.
+const TruePanel* panelOf(const Args& args, const TrueWing& w, Streams io) {
+  if (args.wing >= 1 && args.wing <= static_cast<int>(w.wings.size()) && args.panel >= 1 &&
+      args.panel <= static_cast<int>(w.wing(args.wing - 1).panels.size()))
+    return &w.at({args.wing - 1, args.panel - 1});
+  refuse(io, args.file, Problem{"--panel", "there is no such panel"}, usage);
+  return nullptr;
+}
+
 /// Ways to stiffen a panel, what each gains and weighs.
 int stiffen(const Args& args, Streams io) {
   const auto wing = wingOf(args.file, io);
   if (const int* code = std::get_if<int>(&wing)) return *code;
   const TrueWing& w = std::get<TrueWing>(wing);
-  const int wings = static_cast<int>(w.wings.size());
-  if (args.wing < 1 || args.wing > wings || args.panel < 1 ||
-      args.panel > static_cast<int>(w.wing(args.wing - 1).panels.size()))
-    return refuse(io, args.file, Problem{"--panel", "there is no such panel"}, usage);
-  const auto trials = stiffeningTrials(w.at({args.wing - 1, args.panel - 1}));
+  const TruePanel* panel = panelOf(args, w, io);
+  if (!panel) return usage;
+  const auto trials = stiffeningTrials(*panel);
   if (trials.empty()) return refuse(io, args.file, Problem{"", "the panel has no frame to twist"}, seriousFindings);
   io.out << "twist_deg,times_as_stiff,grams_more,way\n";
   for (const StiffeningTrial& t : trials)
@@ -177,10 +184,9 @@ int sizeSpar(const Args& args, Streams io) {
   const auto wing = wingOf(args.file, io);
   if (const int* code = std::get_if<int>(&wing)) return *code;
   const TrueWing& w = std::get<TrueWing>(wing);
-  if (args.wing < 1 || args.wing > static_cast<int>(w.wings.size()) || args.panel < 1 ||
-      args.panel > static_cast<int>(w.wing(args.wing - 1).panels.size()))
-    return refuse(io, args.file, Problem{"--panel", "there is no such panel"}, usage);
-  const TruePanel& panel = w.at({args.wing - 1, args.panel - 1});
+  const TruePanel* chosen = panelOf(args, w, io);
+  if (!chosen) return usage;
+  const TruePanel& panel = *chosen;
   SizingOrder order;
   order.spar = args.spar - 1;
   order.reserve = args.reserve;

@@ -18,6 +18,11 @@ TEST_F(LoadCurvesTest, StandOverTheSpanRule) {
     press(hand);
     for (const double y : {0.0, 300.0, 750.0}) EXPECT_NEAR(curves()->xOf(y), rule->xOf(y), 1.5) << hand << y;
   }
+  // They turn dark with the rest.
+  const QRgb light = curves()->grab().toImage().pixel(2, 2);
+  window->setDark(true);
+  EXPECT_LT(qGray(curves()->grab().toImage().pixel(2, 2)), qGray(light));
+  window->setDark(false);
   stage(4);
   EXPECT_FALSE(window->findChild<LoadCurves*>("loadCurves")->isVisible());
 }

@@ -1,5 +1,7 @@
 #include "core/measure/figure.h"
 #include "core/measure/length_text.h"
+#include <algorithm>
+#include <cmath>
 #include <fmt/format.h>
 
 namespace eup {
@@ -46,6 +48,13 @@ double inReportUnit(double value, Quantity quantity) {
   return value;
 }
 
+/// As many as are usual, and more where a light wing's value would show fewer than two digits.
+static int decimals(double value, int usual) {
+  const double size = std::abs(value);
+  if (size == 0) return usual;
+  return std::clamp(1 - static_cast<int>(std::floor(std::log10(size))), usual, 4);
+}
+
 static Shown shownPlain(double value, Quantity quantity, LengthUnit unit) {
   const bool inch = unit == LengthUnit::inch;
   switch (quantity) {
@@ -59,9 +68,9 @@ static Shown shownPlain(double value, Quantity quantity, LengthUnit unit) {
     return value >= 1e5 ? Shown{fmt::format("{:.2f}", value / 1e4), "dm²"}
                         : Shown{fmt::format("{:.2f}", value / 100), "cm²"};
   case Quantity::force:
-    return {fmt::format("{:.1f}", value), "N"};
+    return {fmt::format("{:.{}f}", value, decimals(value, 1)), "N"};
   case Quantity::moment:
-    return {fmt::format("{:.0f}", value), "N·mm"};
+    return {fmt::format("{:.{}f}", value, decimals(value, 0)), "N·mm"};
   case Quantity::stress:
     return {fmt::format("{:.1f}", value), "MPa"};
   case Quantity::stiffness:
@@ -71,7 +80,8 @@ static Shown shownPlain(double value, Quantity quantity, LengthUnit unit) {
   case Quantity::percent:
     return {fmt::format("{:.1f}", value * 100), "%"};
   case Quantity::mass:
-    return inch ? Shown{fmt::format("{:.2f}", value / gramsPerOunce), "oz"} : Shown{fmt::format("{:.1f}", value), "g"};
+    return inch ? Shown{fmt::format("{:.2f}", value / gramsPerOunce), "oz"}
+                : Shown{fmt::format("{:.{}f}", value, decimals(value, 1)), "g"};
   case Quantity::loading:
     // 1 g/dm² = 0.01 kg/m²; ounces a square foot for inch documents.
     return inch ? Shown{fmt::format("{:.1f}", value / gramsPerOunce * 9.290304), "oz/ft²"}

@@ -245,7 +245,7 @@ void wingFigures(const TrueWing& aircraft, const WholeWing& wing, FigureList& ou
              wing.tipDeflection,
              Quantity::length,
              Stage::spars,
-             "at the tip rib, at the load factor",
+             "at the tip rib, each panel under the load that bends its root most",
              "∬ M ÷ ΣEI along the span",
              fmt::format("root: {:.0f} ÷ {:.4g} per mm; summed in 120 steps a panel", inner.strength.load.moment(0),
                          inner.strength.rootStiffness),
