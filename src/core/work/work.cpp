@@ -74,7 +74,7 @@ void loadPanel(TruePanel& p, const std::vector<LoadCase>& cases) {
   p.joinStrength = joinStrength(p.design, p.design.join, load, platesOf(p.join.brace), share, reach);
 }
 
-/// In strips between the ribs, each panel as stiff all along as its twist test says. Needs the tests of all panels.
+/// In even strips, each panel as stiff all along as its twist test says. Needs the tests of all panels.
 std::optional<SoftWing> softWingOf(const WholeWing& w) {
   std::vector<TwistStrip> strips;
   for (const TruePanel& p : w.panels) {
