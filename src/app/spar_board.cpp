@@ -137,7 +137,9 @@ void SparBoard::draw(Ink& ink) const {
                .arg(QString::fromStdString(told(p.grams, Quantity::mass, document.design().unit)),
                     QString::fromStdString(told(w.mass.grams(), Quantity::mass, document.design().unit))),
            look.ink, false);
-  if (w.twist)
+  if (w.twist && w.twist->tooFar())
+    tell(tr("Twist test: %1 N·mm is too much, take less").arg(w.twist->couple, 0, 'g', 6), look.ink, false);
+  else if (w.twist)
     tell(tr("Twist test: %1° under %2 N·mm").arg(radToDeg(w.twist->twist), 0, 'f', 2).arg(w.twist->couple, 0, 'g', 6),
          look.ink, false);
 }

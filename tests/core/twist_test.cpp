@@ -230,6 +230,12 @@ TEST(TwistTest, EveryDemoHasOneAndCrossingRibsAreStiff) {
   EXPECT_GT(twistOf(crossed) / as, 2) << "that is what they are built for";
 }
 
+std::optional<BayCheck> check(const SparBay& bay, BayCheck::What what) {
+  for (const BayCheck& c : bay.checks)
+    if (c.what == what) return std::optional(c);
+  return std::optional<BayCheck>();
+}
+
 /// A strut of 6 × 3 mm spruce, 60 mm from rib to rib, worked by hand: r = 3 ÷ √12 = 0.8660, l ÷ r = 69.28,
 /// π² × 10 800 ÷ 4800 = 22.21 MPa.
 TEST(Bays, ACapBucklesAsEulerSays) {
@@ -239,11 +245,6 @@ TEST(Bays, ACapBucklesAsEulerSays) {
   const TrueWing w = wingOf(d);
   const SparBay& first = w.inner().bays.front();
   ASSERT_EQ(first.checks.size(), 3u) << "pressed, buckling, pulled";
-  const auto check = [](const SparBay& bay, BayCheck::What what) {
-    for (const BayCheck& c : bay.checks)
-      if (c.what == what) return std::optional(c);
-    return std::optional<BayCheck>();
-  };
   const double l = (first.to - first.from) * w.inner().spars[0].stretch;
   EXPECT_NEAR(check(first, BayCheck::What::buckling)->strength, eulerStress(10800, 3 / std::sqrt(12.0), l), 1e-9);
   EXPECT_NEAR(check(first, BayCheck::What::compression)->stress, figureOf(w, "spar.1.stressTop"), 1e-9);
@@ -273,6 +274,30 @@ TEST(Bays, TheWeakestIsWhereItBreaksFirst) {
   for (Spar& s : d.inner().spars) s.webs = Webs::between, s.webThickness = 0.3;
   EXPECT_TRUE(test::hasFinding(wingOf(d).findings, "spar.web"));
   EXPECT_FALSE(test::hasFinding(wingOf(d).findings, "spar.webs"));
+}
+
+TEST(Bays, TheWebsGlueGoesByTheWeakerWood) {
+  Design d = twoSpars();
+  Spar& s = d.inner().spars[0];
+  s.webs = Webs::between, s.webMaterial = "birch-ply";
+  s.top.material = "spruce", s.bottom.material = "balsa-160";
+  const TrueWing w = wingOf(d);
+  const SparBay& first = w.inner().bays.front();
+  const auto glue = check(first, BayCheck::What::glue), web = check(first, BayCheck::What::web);
+  ASSERT_TRUE(glue && web);
+  EXPECT_DOUBLE_EQ(glue->strength, materialNamed("balsa-160").shearStrength);
+  EXPECT_DOUBLE_EQ(web->strength, materialNamed("birch-ply").shearStrength);
+  EXPECT_DOUBLE_EQ(glue->stress, web->stress); // over the same thickness
+  EXPECT_NEAR(figureOf(w, "spar.1.webGlue"), glue->reserve(), 0.2 * glue->reserve());
+}
+
+TEST(TwistTest, SaysWhenTheCoupleIsTooMuch) {
+  Design d = twoSpars();
+  d.flying.twistCouple = 1;
+  EXPECT_FALSE(wingOf(d).inner().twist->tooFar());
+  EXPECT_EQ(wingOf(d).figure("twist.angle")->where.find("too much"), std::string::npos);
+  d.flying.twistCouple = 1e6;
+  EXPECT_NE(wingOf(d).figure("twist.angle")->where.find("too much"), std::string::npos);
 }
 
 /// Any panel: a positive twist, or nothing where there is no frame.

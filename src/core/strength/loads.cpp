@@ -83,9 +83,13 @@ const char* wordsOf(LoadCase::What what) {
   return "";
 }
 
+double liftSlope(double aspect) {
+  return 2 * pi / (1 + 2 / aspect);
+}
+
 double gustFactor(double massGrams, double gust, double airSpeed, double area, double meanChord, double aspect) {
   const double mass = massGrams / 1000, s = area * 1e-6, c = meanChord / 1000; // kg, m², m
-  const double slope = 2 * pi / (1 + 2 / aspect);
+  const double slope = liftSlope(aspect);
   const double ratio = 2 * mass / (airDensity * c * slope * s), eased = 0.88 * ratio / (5.3 + ratio);
   return 1 + eased * airDensity * gust * airSpeed * slope * s / (2 * mass * standardGravity);
 }

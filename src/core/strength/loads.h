@@ -44,9 +44,12 @@ struct LoadCase {
 };
 const char* wordsOf(LoadCase::What what);
 
+/// Lift per rad of a wing of that aspect ratio, of an elliptic one by the lifting line: 2π ÷ (1 + 2 ÷ aspect).
+double liftSlope(double aspect);
+
 /// Load factor of a sharp-edged gust on the whole model, alleviated: 1 + K ρ U V a S ÷ (2 m g), with
 /// K = 0.88 μ ÷ (5.3 + μ) and μ = 2 m ÷ (ρ c a S); Pratt and Walker, NACA Report 1206 (1954). Speeds m/s, area mm² and
-/// mean chord mm of the main wing; lift slope a = 2π ÷ (1 + 2 ÷ aspect), lifting line of an ellipse.
+/// mean chord mm of the main wing, a its `liftSlope`.
 double gustFactor(double massGrams, double gust, double airSpeed, double area, double meanChord, double aspect);
 
 /// All loads of a wing that carries its share of the model: pulling up first, then those that are asked for. `mass` is

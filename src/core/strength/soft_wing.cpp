@@ -85,10 +85,6 @@ double meanLineMoment(const Section& section) {
   return pi / 4 * (second - first);
 }
 
-double liftSlope(double aspect) {
-  return 2 * pi / (1 + 2 / aspect);
-}
-
 double twistAxis(const PanelBrief& d, const std::vector<SparLine>& spars, const ChordFrame& at) {
   double weight = 0, sum = 0;
   for (const SparLine& line : spars) {

@@ -19,9 +19,6 @@ struct FlapSlopes {
 };
 FlapSlopes flapSlopes(double share);
 
-/// Lift per rad of a wing of that aspect ratio, of an elliptic one by the lifting line: 2π ÷ (1 + 2 ÷ aspect).
-double liftSlope(double aspect);
-
 /// Chord fraction that a panel turns about, about: where its spars stand, the deeper the more; a closed nose's axis and
 /// that of an open frame are not far from it.
 double twistAxis(const PanelBrief& design, const std::vector<SparLine>& spars, const ChordFrame& at);

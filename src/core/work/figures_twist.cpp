@@ -14,8 +14,9 @@ void twistFigures(const TruePanel& w, FigureList& out) {
   const double chord = w.loft.frameAt(w.loft.span()).chord;
   out.add(
       {"twist.angle", "Twist test", t.twist, Quantity::angle, Stage::spars,
-       fmt::format("tip rib against {}, held fast; {:.0f} N·mm is {:.0f} g up and down at the ends of the tip chord",
-                   innerEnd(w.design), t.couple, t.couple / chord / 9.80665 * 1000),
+       fmt::format("tip rib against {}, held fast; {:.0f} N·mm is {:.0f} g up and down at the ends of the tip chord{}",
+                   innerEnd(w.design), t.couple, t.couple / chord / 9.80665 * 1000,
+                   t.tooFar() ? "; that is too much for so soft a panel: take a smaller couple" : ""),
        "movements of the panel's frame in space under a pair of forces at the tip rib",
        fmt::format("{} nodes; {}", t.nodes,
                    s.covering == Covering::none ? std::string("uncovered")
