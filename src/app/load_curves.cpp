@@ -37,9 +37,16 @@ QString worded(double value) {
   return QString::number(value, std::abs(value) < 0.1 && value != 0 ? 'g' : 'f', 2);
 }
 
+/// Why there is no twist to draw.
+QString noTwist(const WholeWing& wing) {
+  if (!wing.soft) return LoadCurves::tr(": no frame to twist yet");
+  return wing.soft->twist.empty() ? LoadCurves::tr(": it runs away at the speed of the dive")
+                                  : LoadCurves::tr(": type a speed of the dive under Loads");
+}
+
 } // namespace
 
-LoadCurves::LoadCurves(Document& d, Standpoint& s, const SpanRule& r, const Look& l, QWidget* parent)
+LoadCurves::LoadCurves(Document& d, Standpoint& s, SpanRule& r, const Look& l, QWidget* parent)
     : QWidget(parent), document(d), standpoint(s), rule(r), look(l) {
   setObjectName("loadCurves");
   setAccessibleName(tr("Curves along the span: lift, shear, bending, twist, bend. Left and right arrow keys step from "
@@ -59,23 +66,23 @@ LoadCurves::LoadCurves(Document& d, Standpoint& s, const SpanRule& r, const Look
   rebuild();
 }
 
-double LoadCurves::stationOf(int rib) const {
+double LoadCurves::chosenStation() const {
+  const int rib = standpoint.rib();
   const TruePanel& panel = document.panelOfRib(rib);
   return panel.design.inboard + panel.rib(rib).t();
+}
+
+/// Of its worst load at the chosen rib, with the unit; empty without any.
+QString LoadCurves::valueAt(const SpanCurve& curve) const {
+  for (const SpanCurve::Line& line : curve.lines)
+    if (line.worst) return worded(line.at(chosenStation())) + " " + QString::fromStdString(curve.unit);
+  return {};
 }
 
 QString LoadCurves::wordsAt(std::size_t i) const {
   const SpanCurve& curve = shown.at(i);
   const QString label = QString::fromStdString(curve.label);
-  if (curve.lines.empty()) return label;
-  const SpanCurve::Line* worst = &curve.lines.front();
-  for (const SpanCurve::Line& line : curve.lines)
-    if (line.worst) worst = &line;
-  return tr("%1 at R%2: %3 %4")
-      .arg(label)
-      .arg(standpoint.rib())
-      .arg(worded(worst->at(stationOf(standpoint.rib()))))
-      .arg(QString::fromStdString(curve.unit));
+  return curve.lines.empty() ? label : tr("%1 at R%2: %3").arg(label).arg(standpoint.rib()).arg(valueAt(curve));
 }
 
 double LoadCurves::xOf(double y) const {
@@ -90,7 +97,7 @@ void LoadCurves::rebuild() {
   plot->clearItems();
   plot->plotLayout()->clear();
   plot->setBackground(look.paper);
-  const double span = wing.planform.halfSpan, station = stationOf(standpoint.rib());
+  const double span = wing.planform.halfSpan, station = chosenStation();
   QFont small = font();
   small.setPixelSize(11);
   QFont strong = small;
@@ -149,7 +156,7 @@ void LoadCurves::rebuild() {
     const QString unit = QString::fromStdString(curve.unit);
     QString head = tr("%1, %2").arg(QString::fromStdString(curve.label), unit);
     if (curve.lines.empty())
-      head += curve.unit == "°" ? tr(": type a speed of the dive under Loads") : tr(": no spar carries it yet");
+      head += curve.unit == "°" ? noTwist(wing) : tr(": no spar carries it yet");
     else
       for (const SpanCurve::Line& line : curve.lines)
         if (line.worst) head += tr(" · %1").arg(QString::fromStdString(line.words));
@@ -161,11 +168,9 @@ void LoadCurves::rebuild() {
     if (i == 0 && !others.isEmpty()) head += " · " + others.join(" · ");
     const bool mirrored = standpoint.hand() == ShownHand::left;
     write(head, mirrored ? 0.99 : 0.01, mirrored ? Qt::AlignRight : Qt::AlignLeft, small);
-    if (!curve.lines.empty()) {
-      const QString value = wordsAt(i).section(": ", 1);
-      write(tr("R%1  %2").arg(standpoint.rib()).arg(value), mirrored ? 0.01 : 0.99,
+    if (!curve.lines.empty())
+      write(tr("R%1  %2").arg(standpoint.rib()).arg(valueAt(curve)), mirrored ? 0.01 : 0.99,
             mirrored ? Qt::AlignLeft : Qt::AlignRight, strong);
-    }
   }
   plot->replot(QCustomPlot::rpQueuedReplot); // several changes at once are drawn once
 }
@@ -181,24 +186,15 @@ void LoadCurves::changeEvent(QEvent* event) {
   if (event->type() == QEvent::StyleChange && plot) rebuild();
 }
 
+/// Keys and clicks are the span rule's, which stands under the curves at the same places.
 void LoadCurves::keyPressEvent(QKeyEvent* event) {
-  const int outwards = standpoint.hand() == ShownHand::left ? Qt::Key_Left : Qt::Key_Right,
-            inwards = outwards == Qt::Key_Left ? Qt::Key_Right : Qt::Key_Left;
-  const int by = event->key() == outwards ? 1 : event->key() == inwards ? -1 : 0;
-  if (by == 0) return QWidget::keyPressEvent(event);
-  standpoint.setRib(std::clamp(standpoint.rib() + by, 1, document.shown().ribCount()));
+  QCoreApplication::sendEvent(&rule, event);
 }
 
-/// A click chooses the rib nearest to it, as on the span rule.
 bool LoadCurves::eventFilter(QObject* watched, QEvent* event) {
   if (event->type() != QEvent::MouseButtonPress) return QWidget::eventFilter(watched, event);
   setFocus();
-  const double y =
-      plot->axisRect(0)->axis(QCPAxis::atBottom)->pixelToCoord(static_cast<QMouseEvent*>(event)->position().x());
-  int nearest = 1;
-  for (int rib = 1; rib <= document.shown().ribCount(); ++rib)
-    if (std::abs(stationOf(rib) - y) < std::abs(stationOf(nearest) - y)) nearest = rib;
-  standpoint.setRib(nearest);
+  rule.pick(static_cast<QMouseEvent*>(event)->position().x());
   return true;
 }
 

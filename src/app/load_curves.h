@@ -15,8 +15,7 @@ class SpanRule;
 class LoadCurves : public QWidget {
   Q_OBJECT
 public:
-  LoadCurves(Document& document, Standpoint& standpoint, const SpanRule& rule, const Look& look,
-             QWidget* parent = nullptr);
+  LoadCurves(Document& document, Standpoint& standpoint, SpanRule& rule, const Look& look, QWidget* parent = nullptr);
   const std::vector<SpanCurve>& curves() const { return shown; }
   /// "Bending at R4: 8.54 N·m".
   QString wordsAt(std::size_t curve) const;
@@ -31,10 +30,11 @@ protected:
 
 private:
   void rebuild();
-  double stationOf(int rib) const;
+  QString valueAt(const SpanCurve& curve) const;
+  double chosenStation() const;
   Document& document;
   Standpoint& standpoint;
-  const SpanRule& rule;
+  SpanRule& rule;
   const Look& look;
   QCustomPlot* plot = nullptr;
   std::vector<SpanCurve> shown;

@@ -15,6 +15,8 @@ public:
   double xOf(double y) const;
   void step(int by);
   void goTo(int number);
+  /// Chooses the rib nearest to a place on the rule.
+  void pick(double x);
 
 protected:
   void paintEvent(QPaintEvent*) override;
@@ -23,7 +25,6 @@ protected:
   void keyPressEvent(QKeyEvent*) override;
 
 private:
-  void pick(double x);
   Document& document;
   Standpoint& standpoint;
   const Look& look;

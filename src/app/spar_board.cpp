@@ -102,9 +102,7 @@ void SparBoard::draw(Ink& ink) const {
       if (spar.bottom.fitted) band(line.lowerSeat, depths(spar.bottom), line.lowerSeat, none, look.hardwood);
     }
     for (const Rib& rib : w.ribs) {
-      const SparLine* line = w.spars.empty() ? nullptr
-                                             : &w.spars[static_cast<std::size_t>(std::clamp(
-                                                   standpoint.spar(), 0, static_cast<int>(w.spars.size()) - 1))];
+      const SparLine* line = chosenLine();
       if (!line) break;
       const bool mine = rib.number == standpoint.rib();
       ink.line(at(rib.t(), line->upperSeat.at(rib.t()).y()), at(rib.t(), line->lowerSeat.at(rib.t()).y()),
@@ -144,6 +142,13 @@ void SparBoard::draw(Ink& ink) const {
          look.ink, false);
 }
 
+const SparLine* SparBoard::chosenLine() const {
+  const std::vector<SparLine>& all = panel().spars;
+  return all.empty()
+             ? nullptr
+             : &all[static_cast<std::size_t>(std::clamp(standpoint.spar(), 0, static_cast<int>(all.size()) - 1))];
+}
+
 QString SparBoard::nameOf(int spar) const {
   return QString::fromStdString(panel().design.spars[static_cast<std::size_t>(spar)].name);
 }
@@ -152,10 +157,10 @@ QString SparBoard::nameOf(int spar) const {
 /// worst there.
 void SparBoard::drawSection(Ink& ink) const {
   const TruePanel& w = panel();
-  if (w.spars.empty()) return;
+  const SparLine* chosen = chosenLine();
+  if (!chosen) return;
+  const SparLine& line = *chosen;
   const double span = w.loft.span(), t = std::clamp(chosenRib().t(), 0.0, span);
-  const SparLine& line =
-      w.spars[static_cast<std::size_t>(std::clamp(standpoint.spar(), 0, static_cast<int>(w.spars.size()) - 1))];
   const Spar& spar = w.design.spars[static_cast<std::size_t>(line.index)];
   const SparSection section = sparSection(spar, line, t);
   const Point head(mirrored() ? -span : standpoint.hand() == ShownHand::both ? -span : 0, belowAt * span);
@@ -282,9 +287,9 @@ void SparBoard::addCapHandles(const SparLine& line, bool up, std::vector<Handle>
 std::vector<Handle> SparBoard::handles() const {
   std::vector<Handle> out;
   const TruePanel& w = panel();
-  if (w.spars.empty()) return out;
-  const SparLine& line =
-      w.spars[static_cast<std::size_t>(std::clamp(standpoint.spar(), 0, static_cast<int>(w.spars.size()) - 1))];
+  const SparLine* chosen = chosenLine();
+  if (!chosen) return out;
+  const SparLine& line = *chosen;
   const auto k = static_cast<std::size_t>(line.index);
   const PanelId id = here();
   const double side = mirrored() ? -1 : 1, span = w.loft.span(), larger = stretch();

@@ -99,6 +99,8 @@ private:
   QString nameOf(int spar) const;
   double stretch() const;
   double level() const;
+  /// Of the chosen spar; null for a panel without any.
+  const SparLine* chosenLine() const;
 };
 
 /// The centre join from behind, the brace, and the selected rib on its packing.

@@ -72,6 +72,12 @@ TEST(SoftWing, ReversalNeedsAnAileronAndGoesWithTheRootOfStiffness) {
   EXPECT_TRUE(held.reversal.has_value());
 }
 
+TEST(SoftWing, PastDivergenceNoTwistIsTold) {
+  const auto still = softWing(evenWing(24), slope, 0);
+  EXPECT_EQ(still.twist, std::vector<double>(25, 0.0));
+  EXPECT_TRUE(softWing(evenWing(24), slope, 1.1 * *still.divergence).twist.empty());
+}
+
 TEST(SoftWing, SofterWingsAreToldOf) {
   Design d;
   d.flying.diveSpeed = 25;

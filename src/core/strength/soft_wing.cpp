@@ -113,8 +113,8 @@ SoftWing softWing(std::span<const TwistStrip> strips, double slope, double diveS
   for (std::size_t i = strips.size(); i-- > 0;)
     out.torque[i] = out.torque[i + 1] +
                     q * strips[i].sectionMoment * strips[i].chord * strips[i].chord * (strips[i].to - strips[i].from);
-  out.twist.assign(out.at.size(), 0);
-  if (q > 0 && (!divergence || q < *divergence)) {
+  if (!divergence || q < *divergence) {
+    out.twist.assign(out.at.size(), 0);
     const Eigen::VectorXd twist = (e.stiffness - q * e.lift).partialPivLu().solve(q * e.own);
     for (std::size_t i = 0; i < strips.size(); ++i) out.twist[i + 1] = twist(static_cast<Eigen::Index>(i));
   }

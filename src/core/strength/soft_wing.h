@@ -34,8 +34,9 @@ struct TwistStrip {
 };
 
 struct SoftWing {
-  std::vector<double> at;           ///< mm from the root: 0 and every strip's outer end
-  std::vector<double> twist;        ///< rad there, nose up positive, in the dive; its own lift counted in
+  std::vector<double> at; ///< mm from the root: 0 and every strip's outer end
+  std::vector<double>
+      twist; ///< rad there, nose up positive, in the dive, its own lift counted in; empty where it runs away
   std::vector<double> torque;       ///< N·mm there, of the sections' own moments
   std::optional<double> divergence; ///< m/s; nothing when the axis lies ahead of the quarter chord
   std::optional<double> reversal;   ///< m/s; nothing without an aileron

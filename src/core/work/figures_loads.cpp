@@ -50,7 +50,9 @@ std::string workingOf(const LoadCase& c, const Flying& f) {
   case LoadCase::What::push:
     return fmt::format("{} × the weight, {}: {}", c.factor, factorsOf(f).label, factorsOf(f).source);
   case LoadCase::What::gust:
-    return fmt::format("{:.2f} × the weight", c.factor);
+    return fmt::format("1 + K ρ U V a S ÷ (2 m g), K = 0.88 μ ÷ (5.3 + μ): U = {} m/s met at V = {} m/s, {:.2f} × the "
+                       "weight",
+                       f.gust, f.airSpeed, c.factor);
   case LoadCase::What::line:
     return fmt::format("weight + {} N of pull: {:.2f} × the weight", f.linePull, c.factor);
   case LoadCase::What::tip:
@@ -147,8 +149,7 @@ void softWingFigures(const WholeWing& wing, FigureList& out) {
   const Flying& f = wing.panels.front().design.flying;
   const std::string covering = pathOf(wing.panels.front().design.id) + "stiffening.covering";
   const char* hint = "strip theory on a straight axis, stiffness of the twist tests: a hint, no more";
-  const bool holds = !s.divergence || f.diveSpeed < *s.divergence; // where it does not, a finding says so
-  if (f.diveSpeed > 0 && holds)
+  if (f.diveSpeed > 0 && !s.twist.empty()) // where it runs away, a finding says so
     out.add({"soft.diveTwist",
              "Tip turns in the dive",
              -s.twist.back(),

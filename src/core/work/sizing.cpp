@@ -15,6 +15,16 @@ double depthAt(const SparLine& line, double t) {
   return line.upperSeat.at(t).y() - line.lowerSeat.at(t).y();
 }
 
+/// The least reserve of the spar in all bays of a panel whose decisions are changed.
+std::optional<double> leastReserve(const TruePanel& panel, const PanelBrief& changed,
+                                   const std::vector<LoadCase>& loads, int index) {
+  std::optional<double> least;
+  for (const SparBay& bay : bayChecks(changed, panel.loft, panel.spars, panel.ribs, loads))
+    if (const BayCheck* weakest = bay.spar == index ? bay.weakest() : nullptr)
+      least = std::min(least.value_or(weakest->reserve()), weakest->reserve());
+  return least;
+}
+
 /// Whether the caps leave some depth between them, at both ends.
 bool fits(const SparLine& line, double top, double bottom) {
   constexpr double most = 0.8;
@@ -88,11 +98,7 @@ std::optional<double> reserveOf(const TruePanel& panel, const std::vector<LoadCa
                                 const Spar& spar) {
   PanelBrief changed = panel.design;
   changed.spars[static_cast<std::size_t>(index)] = spar;
-  std::optional<double> least;
-  for (const SparBay& bay : bayChecks(changed, panel.loft, panel.spars, panel.ribs, loads))
-    if (const BayCheck* weakest = bay.spar == index ? bay.weakest() : nullptr)
-      least = std::min(least.value_or(1e9), weakest->reserve());
-  return least;
+  return leastReserve(panel, changed, loads, index);
 }
 
 std::vector<SparSize> sparSizes(const TruePanel& panel, const std::vector<LoadCase>& loads, const SizingOrder& order,
@@ -121,12 +127,8 @@ std::vector<SparSize> sparSizes(const TruePanel& panel, const std::vector<LoadCa
         }))
       continue;
     changed.spars[k] = c.spar;
-    double least = 1e9;
-    for (const SparBay& bay : bayChecks(changed, panel.loft, panel.spars, panel.ribs, loads))
-      if (const BayCheck* weakest = bay.spar == order.spar ? bay.weakest() : nullptr)
-        least = std::min(least, weakest->reserve());
-    c.reserve = least;
-    if (least >= order.reserve && least < 1e9)
+    c.reserve = leastReserve(panel, changed, loads, order.spar).value_or(0);
+    if (c.reserve >= order.reserve)
       out.push_back(std::move(c));
     else
       narrower.push_back(wide);

@@ -22,7 +22,7 @@ SpanCurve ofLoads(const WholeWing& wing, const char* label, const char* unit, do
 
 SpanCurve twistOf(const WholeWing& wing) {
   SpanCurve curve{"Twist", "°", {}};
-  if (!wing.soft || wing.panels.front().design.flying.diveSpeed <= 0) return curve;
+  if (!wing.soft || wing.soft->twist.empty() || wing.panels.front().design.flying.diveSpeed <= 0) return curve;
   SpanCurve::Line line{"diving", true, {}};
   for (std::size_t i = 0; i < wing.soft->at.size(); ++i)
     line.places.emplace_back(wing.soft->at[i], -radToDeg(wing.soft->twist[i]));
