@@ -87,8 +87,8 @@ void checkBays(benchmark::State& state) {
   const TrueWing w = std::get<TrueWing>(work(demo()));
   const TruePanel& p = w.inner();
   for (auto _ : state) {
-    benchmark::DoNotOptimize(bayChecks(p.design, p.loft, p.spars, p.ribs, w.main().loads));
-    benchmark::DoNotOptimize(strengthOf(p.design, p.spars, w.main().loads));
+    benchmark::DoNotOptimize(bayChecks(p.design, p.loft, p.spars, p.ribs, p.skin, w.main().loads));
+    benchmark::DoNotOptimize(strengthOf(p.design, p.spars, p.skin, w.main().loads));
   }
 }
 BENCHMARK(checkBays)->Unit(benchmark::kMicrosecond);

@@ -71,7 +71,7 @@ soarer = dict(stiffening={"covering": "film"}, sheeting={"thickness": 1.5, "to":
 wing("tarnbrook-2000", "Tarnbrook 2000", [
     dict(soarer, sections={"root": naca("3411"), "tip": naca("3410")}, panel=panel(430.0, 214.0, 202.0, 4.0),
          ribs=even(9), spars=[caps("main spar", 0.31, 0.31, 12.0, 3.0, webs=2.0)], join=angle(1.5, brace=False),
-         joiner={"fitted": True, "along": "across", "fraction": 0.41, "diameter": 9.0, "bore": 0.0, "sleeve": 9.5, "toRib": 3,
+         joiner={"fitted": True, "along": "across", "fraction": 0.41, "diameter": 9.0, "bore": 0.0, "sleeve": 9.5, "toRib": 3, "facing": 1.6,
                  "material": "carbon-tube", "pin": True, "pinFraction": 0.72, "pinDiameter": 3.0}),
     dict(soarer, sections={"root": naca("3410"), "tip": naca("3410")}, panel=panel(350.0, 202.0, 168.0, 14.0, 0.5, 0.3),
          ribs=even(8), spars=[caps("main spar", 0.31, 0.31, 12.0, 3.0, to=(6.0, 3.0), webs=1.5)],
@@ -87,7 +87,7 @@ wing("skerrow-1460", "Skerrow 1460", [
     dict(sections={"root": naca("2412"), "tip": naca("2410")}, panel=panel(730.0, 268.0, 172.0, 168.0, 3.5, 0.25),
          ribs=even(13, rim=0.7), spars=[caps("main spar", 0.28, 0.28, 8.0, 3.0, webs=1.5), caps("rear spar", 0.64, 0.64, 4.0, 2.0, "balsa-220", stops=620.0, webs=1.5)],
          sheeting={"thickness": 1.5, "to": "spar", "spar": 1}, tip={"kind": "plate", "thickness": 2.0, "margin": 3.0},
-         joiner={"fitted": True, "along": "across", "fraction": 0.5, "diameter": 10.0, "bore": 0.0, "sleeve": 10.5, "toRib": 3,
+         joiner={"fitted": True, "along": "across", "fraction": 0.5, "diameter": 10.0, "bore": 0.0, "sleeve": 10.5, "toRib": 3, "facing": 1.6,
                  "material": "carbon-tube", "pin": True, "pinFraction": 0.78, "pinDiameter": 3.0},
          join=angle(2.0, brace=False, blockAt="trailingEdge", feet=True, footWidth=9.0, footClearance=6.0)),
 ], {"mass": 1650.0, "loadFactor": 6.0})

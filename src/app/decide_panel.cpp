@@ -293,10 +293,11 @@ void DecidePanel::rebuild(const std::vector<Decision>& shown) {
       remove->setObjectName("removeSpar");
       connect(remove, &QPushButton::clicked, this, &DecidePanel::removeSpar);
       grid->addWidget(remove, line++, 1, 1, 2);
-      addSizingTools(grid, line++);
+      addSizingTools(grid, line);
+      line += 2;
     }
   }
-  if (group[standpoint.stage()] == "Stiffening") addStiffeningTool(grid, line++);
+  if (group[standpoint.stage()] == "Stiffening") addStiffeningTools(grid, line++);
   if (standpoint.stage() == Stage::sections) {
     auto* tools = new SectionTools(document, standpoint, group[Stage::sections] != "Tip section", form);
     connect(tools, &SectionTools::openCoordinates, this, &DecidePanel::openCoordinates);

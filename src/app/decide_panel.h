@@ -49,6 +49,7 @@ public:
 Q_SIGNALS:
   void openCoordinates(const QString& end); ///< "root" or "tip"
   void writeSection(const QString& end);
+  void openMaterials();
   void refused(const QString& why); ///< what a button could not do
 
 private:
@@ -58,7 +59,8 @@ private:
   void addPanelRow(QGridLayout* strip, int row);
   void addPanelTools(QGridLayout* under, int line);
   void addSizingTools(QGridLayout* under, int line);
-  void addStiffeningTool(QGridLayout* under, int line);
+  void addStiffeningTools(QGridLayout* under, int line);
+  void addMaterialsTool(QGridLayout* under, int line);
   void addCopyMenu(QGridLayout* grid, PanelId id);
   void refresh();
   void rebuild(const std::vector<Decision>& shown);

@@ -164,10 +164,11 @@ void DecidePanel::addSizingTools(QGridLayout* under, int line) {
       put(tr("Swap the wood of the %1").arg(name), *dialog.chosen());
   });
   under->addWidget(swap, line, 1, 1, 2);
+  addMaterialsTool(under, line + 1);
 }
 
 /// Ways to stiffen the panel, tried side by side.
-void DecidePanel::addStiffeningTool(QGridLayout* under, int line) {
+void DecidePanel::addStiffeningTools(QGridLayout* under, int line) {
   auto* tries = new QPushButton(tr("Try ways to stiffen…"), form);
   tries->setObjectName("tryStiffening");
   connect(tries, &QPushButton::clicked, this, [this] {
@@ -178,6 +179,14 @@ void DecidePanel::addStiffeningTool(QGridLayout* under, int line) {
     document.edit(tr("Stiffen: %1").arg(QString::fromStdString(dialog.chosen()->what)), std::move(next));
   });
   under->addWidget(tries, line, 1, 1, 2);
+  addMaterialsTool(under, line);
+}
+
+void DecidePanel::addMaterialsTool(QGridLayout* under, int line) {
+  auto* open = new QPushButton(tr("Materials…"), form);
+  open->setObjectName("openMaterials");
+  connect(open, &QPushButton::clicked, this, &DecidePanel::openMaterials);
+  under->addWidget(open, line, 0);
 }
 
 } // namespace eup::app

@@ -16,10 +16,15 @@ namespace eup::app {
 namespace {
 
 /// How the lines of the other loads are drawn, and what that is called.
-const std::vector<std::pair<Qt::PenStyle, const char*>> dashes{{Qt::DashLine, QT_TR_NOOP("dashed")},
-                                                               {Qt::DotLine, QT_TR_NOOP("dotted")},
-                                                               {Qt::DashDotLine, QT_TR_NOOP("dash and dot")},
-                                                               {Qt::DashDotDotLine, QT_TR_NOOP("dash and two dots")}};
+struct Dash {
+  QList<qreal> pattern; ///< in widths of the pen
+  const char* words;
+};
+const std::vector<Dash> dashes{{{4, 3}, QT_TR_NOOP("dashed")},
+                               {{1, 2}, QT_TR_NOOP("dotted")},
+                               {{4, 2, 1, 2}, QT_TR_NOOP("dash and dot")},
+                               {{4, 2, 1, 2, 1, 2}, QT_TR_NOOP("dash and two dots")},
+                               {{10, 4}, QT_TR_NOOP("long dashes")}};
 constexpr int rowHeight = 51, between = 8;
 
 /// From the least to the greatest value, nothing and a little room always in it.
@@ -67,8 +72,8 @@ LoadCurves::LoadCurves(Document& d, Standpoint& s, SpanRule& r, const Look& l, Q
 }
 
 double LoadCurves::chosenStation() const {
-  const int rib = standpoint.rib();
-  const TruePanel& panel = document.panelOfRib(rib);
+  const TruePanel& panel = document.panelOfRib(standpoint.rib());
+  const int rib = std::clamp(standpoint.rib(), panel.ribs.front().number, panel.ribs.back().number); // it may be gone
   return panel.design.inboard + panel.rib(rib).t();
 }
 
@@ -128,12 +133,13 @@ void LoadCurves::rebuild() {
     up->ticker()->setTickCount(2);
     up->setTicks(!curve.lines.empty());
     up->setRange(rangeOf(curve));
-    int other = 0;
+    std::size_t other = 0;
     for (const SpanCurve::Line& line : curve.lines) {
       auto* graph = plot->addGraph(across, up);
       for (const Point& p : line.places) graph->addData(p.x(), p.y());
-      graph->setPen(line.worst ? QPen(look.accent, 1.8)
-                               : QPen(look.faint, 1.2, dashes.at(other++ % dashes.size()).first));
+      QPen pen(line.worst ? look.accent : look.faint, line.worst ? 1.8 : 1.2);
+      if (!line.worst) pen.setDashPattern(dashes.at(other++ % dashes.size()).pattern);
+      graph->setPen(pen);
       if (line.worst) graph->setBrush(look.accentSoft);
     }
     auto* cursor = new QCPItemStraightLine(plot);
@@ -163,9 +169,11 @@ void LoadCurves::rebuild() {
     QStringList others;
     for (const SpanCurve::Line& line : curve.lines)
       if (!line.worst)
-        others << tr("%1: %2").arg(tr(dashes.at(others.size() % dashes.size()).second),
+        others << tr("%1: %2").arg(tr(dashes.at(static_cast<std::size_t>(others.size()) % dashes.size()).words),
                                    QString::fromStdString(line.words));
-    if (i == 0 && !others.isEmpty()) head += " · " + others.join(" · ");
+    constexpr qsizetype each = 2; // a curve tells how two of them are drawn: there is no room for more
+    const auto part = others.mid(static_cast<qsizetype>(i) * each, each);
+    if (!part.isEmpty() && i < 3) head += " · " + part.join(" · ");
     const bool mirrored = standpoint.hand() == ShownHand::left;
     write(head, mirrored ? 0.99 : 0.01, mirrored ? Qt::AlignRight : Qt::AlignLeft, small);
     if (!curve.lines.empty())

@@ -188,6 +188,8 @@ void MainWindow::makeMenus(QMenuBar* bar) {
   redoAction->setShortcuts(
       {QKeySequence("Ctrl+Shift+Z"), QKeySequence("Ctrl+Y")}); // both, whatever the platform calls its own
   edit->addSeparator();
+  add(edit, tr("&Materials, coverings, glues…"), QKeySequence("Ctrl+M"), [this] { showMaterials(); });
+  edit->addSeparator();
   add(edit, tr("Find a figure"), QKeySequence::Find, [this] {
     findBox->setFocus();
     findBox->selectAll();
@@ -303,6 +305,7 @@ QWidget* MainWindow::makeSide() {
   foot->addWidget(bench);
   foot->addStretch();
   column->addLayout(foot);
+  connect(decidePanel, &DecidePanel::openMaterials, this, &MainWindow::showMaterials);
   connect(decidePanel, &DecidePanel::openCoordinates, this, &MainWindow::chooseCoordinates);
   connect(decidePanel, &DecidePanel::writeSection, this, &MainWindow::chooseSectionFile);
   connect(decidePanel, &DecidePanel::refused, this, [this](const QString& why) { say(why, true); });

@@ -79,6 +79,7 @@ private:
   void chooseReference();
   void chooseSectionFile(const QString& end);
   void showExport();
+  void showMaterials();
   void addRecent(const QString& path);
   void rebuildRecent();
   void rebuildFigureNames();

@@ -46,7 +46,8 @@ SizeDialog::SizeDialog(const TruePanel& p, const std::vector<LoadCase>& l, int s
   woods->setObjectName("woods");
   woods->setMaximumWidth(230);
   woods->setAccessibleName(tr("Woods that may be used"));
-  for (const Material& m : shippedMaterials()) {
+  for (const Material* row : panel.design.materials.all()) {
+    const Material& m = *row;
     auto* item = new QListWidgetItem(QString::fromStdString(m.label), woods);
     item->setData(Qt::UserRole, QString::fromStdString(m.key));
     item->setFlags(item->flags() | Qt::ItemIsUserCheckable);
@@ -139,11 +140,12 @@ void SizeDialog::search() {
     const SparSize& s = sizes[static_cast<std::size_t>(i)];
     const bool caps = s.spar.kind == SparKind::caps;
     const Cap& cap = s.spar.top.fitted ? s.spar.top : s.spar.bottom;
-    const QStringList row{caps ? capWords(s.spar.top, panel.design.unit)
-                               : QString::fromStdString(formatLength(s.spar.sheet, panel.design.unit, 2)),
-                          capWords(s.spar.bottom, panel.design.unit),
-                          QString::fromStdString(materialNamed(caps ? cap.material : s.spar.sheetMaterial).label),
-                          QString::number(s.grams, 'f', 1), QString::number(s.reserve, 'f', 2)};
+    const QStringList row{
+        caps ? capWords(s.spar.top, panel.design.unit)
+             : QString::fromStdString(formatLength(s.spar.sheet, panel.design.unit, 2)),
+        capWords(s.spar.bottom, panel.design.unit),
+        QString::fromStdString(panel.design.materials.named(caps ? cap.material : s.spar.sheetMaterial).label),
+        QString::number(s.grams, 'f', 1), QString::number(s.reserve, 'f', 2)};
     for (int c = 0; c < 5; ++c) table->setItem(i, c, new QTableWidgetItem(row[c]));
   }
   if (!sizes.empty()) table->setCurrentCell(0, 0);

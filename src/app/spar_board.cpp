@@ -92,7 +92,7 @@ void SparBoard::draw(Ink& ink) const {
           if (!weakest) continue;
           const Polyline loop{at(bay.from, line.upperSeat.at(bay.from).y()), at(bay.to, line.upperSeat.at(bay.to).y()),
                               at(bay.to, line.lowerSeat.at(bay.to).y()), at(bay.from, line.lowerSeat.at(bay.from).y())};
-          if (spar.webs != Webs::none) ink.loop(loop, look.balsa, look.faint, 0.6);
+          if (webWidthAt(spar, 0) > 0) ink.loop(loop, look.balsa, look.faint, 0.6);
           QColor bad = look.wrong;
           bad.setAlpha(weakest->reserve() < 1 ? 130 : 60);
           if (weakest->reserve() < 1.5) ink.loop(loop, bad, look.wrong, 0.8);
@@ -100,6 +100,8 @@ void SparBoard::draw(Ink& ink) const {
       }
       if (spar.top.fitted) band(line.upperSeat, none, line.upperSeat, -depths(spar.top), look.hardwood);
       if (spar.bottom.fitted) band(line.lowerSeat, depths(spar.bottom), line.lowerSeat, none, look.hardwood);
+      if (mine)
+        for (const bool up : {true, false}) fillByReserve(ink, line, up, side);
     }
     for (const Rib& rib : w.ribs) {
       const SparLine* line = chosenLine();
@@ -129,6 +131,21 @@ void SparBoard::draw(Ink& ink) const {
              (weak ? tr(" (1.5 is usual)") : ""),
          weak ? look.wrong : look.ink, false);
   }
+  if (!w.strength.spars.empty()) {
+    const std::pair<QString, double> words[] = {
+        {tr("under 1"), 50}, {tr("to 1.5"), 42}, {tr("to 3"), 32}, {tr("more"), 0}};
+    double x = 0;
+    const auto put = [&](const QString& text, const QColor& colour, double pixels) {
+      ink.text(head, text, colour, {x, row}, Qt::AlignLeft, 12);
+      x += pixels;
+    };
+    put(tr("caps have:"), look.ink, 68);
+    for (int band = 0; band < 4; ++band) {
+      put("■", tintOf(band), 14);
+      put(words[band].first, look.ink, words[band].second);
+    }
+    row += 18;
+  }
   for (const PartMass& p : w.mass.parts)
     if (p.what == PartMass::What::spars)
       tell(tr("Spars: %1 of %2 a hand")
@@ -140,6 +157,44 @@ void SparBoard::draw(Ink& ink) const {
   else if (w.twist)
     tell(tr("Twist test: %1° under %2 N·mm").arg(radToDeg(w.twist->twist), 0, 'f', 2).arg(w.twist->couple, 0, 'g', 6),
          look.ink, false);
+}
+
+/// A cap's wood in bands of what it has in reserve along its run.
+void SparBoard::fillByReserve(Ink& ink, const SparLine& line, bool up, double side) const {
+  const TruePanel& w = panel();
+  const Spar& spar = w.design.spars[static_cast<std::size_t>(line.index)];
+  const Cap& cap = up ? spar.top : spar.bottom;
+  const auto strength = std::find_if(w.strength.spars.begin(), w.strength.spars.end(),
+                                     [&](const SparStrength& s) { return s.spar == line.index; });
+  if (!cap.fitted || strength == w.strength.spars.end()) return;
+  const StraightLine& seat = up ? line.upperSeat : line.lowerSeat;
+  const auto& along = strength->along;
+  const auto bandAt = [&](std::size_t k) { return bandOf(up ? along[k].upper : along[k].lower); };
+  const auto edge = [&](double t, double inwards) {
+    return Point(side * t, (seat.at(t).y() + inwards - level()) * stretch());
+  };
+  const auto depthAt = [&](double t) { return (up ? -1 : 1) * capAt(cap, line.share(t)).depth; };
+  for (std::size_t from = 0, to = 0; from + 1 < along.size(); from = to) {
+    for (to = from + 1; to + 1 < along.size() && bandAt(to) == bandAt(from);) ++to;
+    const double a = w.strength.along[from].t, b = std::min(w.strength.along[to].t, line.end);
+    if (a >= b) break; // the spar ends there
+    ink.loop({edge(a, 0), edge(b, 0), edge(b, depthAt(b)), edge(a, depthAt(a))}, tintOf(bandAt(from)), look.ink, 0.6);
+  }
+}
+
+/// Under 1, to 1.5, to 3, over it.
+int SparBoard::bandOf(double reserve) {
+  return reserve < 1 ? 0 : reserve < 1.5 ? 1 : reserve < 3 ? 2 : 3;
+}
+
+QColor SparBoard::tintOf(int band) const {
+  const auto between = [](const QColor& a, const QColor& b) {
+    return QColor((a.red() + b.red()) / 2, (a.green() + b.green()) / 2, (a.blue() + b.blue()) / 2);
+  };
+  return band == 0   ? look.wrong
+         : band == 1 ? between(look.wrong, look.hardwood)
+         : band == 2 ? look.hardwood
+                     : look.balsa;
 }
 
 const SparLine* SparBoard::chosenLine() const {
@@ -162,7 +217,7 @@ void SparBoard::drawSection(Ink& ink) const {
   const SparLine& line = *chosen;
   const double span = w.loft.span(), t = std::clamp(chosenRib().t(), 0.0, span);
   const Spar& spar = w.design.spars[static_cast<std::size_t>(line.index)];
-  const SparSection section = sparSection(spar, line, t);
+  const SparSection section = sparSection(spar, line, t, w.design.materials, skinOf(line, w.skin));
   const Point head(mirrored() ? -span : standpoint.hand() == ShownHand::both ? -span : 0, belowAt * span);
   if (section.bent.empty()) {
     ink.text(head, tr("The %1 does not reach R%2").arg(nameOf(line.index)).arg(chosenRib().number), look.faint, {},
@@ -171,7 +226,8 @@ void SparBoard::drawSection(Ink& ink) const {
   }
   double sum = 0, widest = 0;
   for (const SparLine& l : w.spars)
-    sum += sparSection(w.design.spars[static_cast<std::size_t>(l.index)], l, t).bent.stiffness;
+    sum += sparSection(w.design.spars[static_cast<std::size_t>(l.index)], l, t, w.design.materials, skinOf(l, w.skin))
+               .bent.stiffness;
   for (const Fibre& f : section.fibres) widest = std::max(widest, f.width);
   const LoadCase& worst = worstAt(document.shown().loads, w.design.inboard + t);
   const double moment = worst.load.moment(w.design.inboard + t) * section.bent.stiffness / sum;
@@ -191,8 +247,8 @@ void SparBoard::drawSection(Ink& ink) const {
     ink.loop({place(-wide / 2, low), place(wide / 2, low), place(wide / 2, high), place(-wide / 2, high)}, fill,
              look.ink, 1);
   };
-  if (spar.kind == SparKind::caps && spar.webs != Webs::none && section.fibres.size() == 2)
-    box(spar.webThickness, section.fibres[1].high, section.fibres[0].low, look.balsa);
+  if (const double web = webWidthAt(spar, line.share(t)); web > 0 && section.fibres.size() == 2)
+    box(web, section.fibres[1].high, section.fibres[0].low, look.balsa);
   for (const Fibre& f : section.fibres)
     box(f.width, f.low, f.high, spar.kind == SparKind::caps ? look.hardwood : look.balsa);
   // Stresses, compression to the left of their line.
@@ -234,9 +290,13 @@ void SparBoard::markWeakest(Ink& ink, double side) const {
   const auto at = [&](double t) { return Point(side * t, (line.upperSeat.at(t).y() - level()) * stretch()); };
   const Point from = at(least->from), to = at(least->to);
   ink.line(from, to, look.accent, 4);
-  ink.text((from + to) / 2, tr("weakest bay: reserve %1").arg(least->weakest()->reserve(), 0, 'f', 2), look.accent,
-           {0, -10}, least->from < 0.2 * w.loft.span() ? (side > 0 ? Qt::AlignLeft : Qt::AlignRight) : Qt::AlignHCenter,
-           12, true);
+  ink.text((from + to) / 2,
+           tr("weakest bay: reserve %1, %2")
+               .arg(least->weakest()->reserve(), 0, 'f', 2)
+               .arg(tr(wordsOf(least->weakest()->what))),
+           look.accent, {0, -10},
+           least->from < 0.2 * w.loft.span() ? (side > 0 ? Qt::AlignLeft : Qt::AlignRight) : Qt::AlignHCenter, 12,
+           true);
 }
 
 /// A cap's depth at either end, and where its wood changes. Pulling its outer end lets the cap taper.

@@ -95,6 +95,9 @@ protected:
 private:
   void addCapHandles(const SparLine& line, bool up, std::vector<Handle>& to) const;
   void markWeakest(Ink& ink, double side) const;
+  void fillByReserve(Ink& ink, const SparLine& line, bool up, double side) const;
+  static int bandOf(double reserve);
+  QColor tintOf(int band) const;
   void drawSection(Ink& ink) const;
   QString nameOf(int spar) const;
   double stretch() const;

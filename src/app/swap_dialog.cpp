@@ -1,5 +1,4 @@
 #include "app/swap_dialog.h"
-#include "core/design/material.h"
 #include "core/measure/length_text.h"
 #include <QtWidgets>
 
@@ -71,7 +70,8 @@ void SwapDialog::fill() {
   const Spar& given = panel.design.spars[static_cast<std::size_t>(spar)];
   const Cap& old = face() == Face::upper ? given.top : given.bottom;
   const auto len = [&](double mm) { return QString::fromStdString(formatLength(mm, panel.design.unit, 2)); };
-  for (const Material& m : shippedMaterials()) {
+  for (const Material* material : panel.design.materials.all()) {
+    const Material& m = *material;
     if (m.key == old.material) continue;
     const auto swap = swapWood(panel, loads, spar, face(), m.key,
                                keeps->currentIndex() == 0 ? SwapKeeps::stiffness : SwapKeeps::strength,

@@ -1,6 +1,6 @@
 #include "cli/commands.h"
+#include "cli/material_commands.h"
 #include "core/design/design_file.h"
-#include "core/design/material.h"
 #include "core/design/plan_use.h"
 #include "core/exchange/report.h"
 #include "core/files/shipped.h"
@@ -27,6 +27,7 @@ struct Args {
   std::vector<std::string> wood;
   bool flat = false;
   bool json = false, csv = false;
+  BendArgs bend;
 };
 
 struct Streams {
@@ -196,7 +197,7 @@ int sizeSpar(const Args& args, Streams io) {
   if (!args.stock.empty()) order.stock = args.stock;
   if (!args.wood.empty()) order.materials = args.wood;
   for (const std::string& wood : order.materials)
-    if (!findMaterial(wood))
+    if (!panel.design.materials.find(wood))
       return refuse(io, args.file, Problem{"--wood", "there is no material “" + wood + "”"}, usage);
   const auto sizes = sparSizes(panel, w.wing(args.wing - 1).loads, order);
   if (sizes.empty()) return refuse(io, args.file, Problem{"", "no size of these keeps the reserve"}, seriousFindings);
@@ -296,6 +297,20 @@ int demo(const Args& args, Streams io) {
   return usage;
 }
 
+/// The tables, with a wing's own rows where a file is given.
+int materials(const Args& args, Streams io) {
+  if (args.file.empty()) return listMaterials({}, io.out);
+  const auto text = readTextFile(args.file);
+  if (!text) return refuse(io, "cannot read", text.problem(), unreadable);
+  const auto read = designFromText(text.value());
+  if (!read) return refuse(io, args.file, read.problem(), unreadable);
+  return listMaterials(read.value().design.own, io.out);
+}
+
+int bend(const Args& args, Streams io) {
+  return bendTest(args.bend, io.out, io.err);
+}
+
 } // namespace
 
 int run(const std::vector<std::string>& given, std::ostream& out, std::ostream& err) {
@@ -334,6 +349,20 @@ int run(const std::vector<std::string>& given, std::ostream& out, std::ostream& 
       ->delimiter(',')
       ->check(CLI::Range(0.3, 200.0));
   size->add_option("--wood", args.wood, "materials that may be used, by key, separated by commas")->delimiter(',');
+  command("materials", "the tables of materials, coverings and glues, as CSV", materials)
+      ->add_option("file", args.file, "wing file, for its own rows too");
+  CLI::App* bendCommand = command("bend", "what a bend test tells of a strip, as a row for the tables", bend);
+  for (const auto& [name, value, what] :
+       {std::tuple("--width", &BendTest::width, "of the strip, mm"),
+        std::tuple("--depth", &BendTest::depth, "of the strip, the way it bends, mm"),
+        std::tuple("--span", &BendTest::span, "free between the edges, or from the clamp to the weight, mm"),
+        std::tuple("--load", &BendTest::load, "hung on, g"), std::tuple("--sag", &BendTest::sag, "by that weight, mm"),
+        std::tuple("--length", &BendTest::length, "whole, on the scales, mm"),
+        std::tuple("--weight", &BendTest::weight, "of that, g")})
+    bendCommand->add_option(name, args.bend.test.*value, what)->required();
+  bendCommand->add_flag("--clamped", args.bend.clamped, "one end clamped, the weight at the other");
+  bendCommand->add_option("--like", args.bend.like, "what lends strengths and shear, by key");
+  bendCommand->add_option("--name", args.bend.label, "what to call it");
   CLI::App* sectionCommand = command("section", "measures of a section: NACA digits or a coordinate file", section);
   sectionCommand->add_option("spec", args.spec, "2412, 23012, or a file")->required();
   sectionCommand->add_flag("--json", args.json, "as JSON, with the points");

@@ -104,11 +104,11 @@ TEST_F(Directions, WaysToStiffenAreTriedAndOneIsTaken) {
     QTest::mouseClick(take, Qt::LeftButton);
   });
   QTest::mouseClick(tries, Qt::LeftButton);
-  EXPECT_EQ(design().inner().stiffening.covering, Covering::fabric);
+  EXPECT_EQ(design().inner().stiffening.covering, "fabric");
   EXPECT_LT(figure("twist.angle"), before);
   EXPECT_TRUE(window->document().undoName().contains("fabric"));
   window->document().undo();
-  EXPECT_EQ(design().inner().stiffening.covering, Covering::film);
+  EXPECT_EQ(design().inner().stiffening.covering, "film");
   choose("stiffening.diagonals", "zigzag");
   EXPECT_LT(figure("twist.angle"), before);
   tab("Loads");

@@ -37,8 +37,8 @@ TEST_F(Flow, TypeSeeDragUndoExportReopen) {
   ExportOrder order;
   order.formats = {ExportFormat::pdf, ExportFormat::svg, ExportFormat::dxf};
   ASSERT_TRUE(window->exportTo(out.path(), order));
-  EXPECT_EQ(QDir(out.path()).entryList(QDir::Files).size(), 33);
-  EXPECT_TRUE(window->message().contains("33 files"));
+  EXPECT_EQ(QDir(out.path()).entryList(QDir::Files).size(), 39);
+  EXPECT_TRUE(window->message().contains("39 files"));
 
   // Save, change, reopen.
   const QString path = out.filePath("mine.euptera");

@@ -48,7 +48,7 @@ TEST_F(SizingTest, TheLightestSparIsTaken) {
   EXPECT_NE(design(), before);
   const Cap& top = design().inner().spars[0].top;
   EXPECT_TRUE(top.depth == 3 || top.depth == 5 || top.depth == 6.35) << top.depth;
-  EXPECT_GE(figure("bay.weakest"), 1.49);
+  EXPECT_GE(figure("spar.1.worstReserve"), 1.49);
   window->document().undo();
   EXPECT_EQ(design(), before);
 }

@@ -30,7 +30,10 @@ public:
   void count(const char*, const char*, int& v, Limits l, bool = true) { v = v + 1 <= l.high ? v + 1 : v - 1, ++moved; }
   void flag(const char*, const char*, bool& v, bool = true) { v = !v, ++moved; }
   void text(const char*, const char*, std::string& v, bool = true) { v += " “ü” \\ \"\n", ++moved; }
-  void material(const char*, const char*, std::string& v, bool = true) { v = "carbon-strip", ++moved; }
+  void know(const Materials& rows) { own = &rows; }
+  void listed(const char*, const char*, std::string& v, Shelf shelf, bool = true) {
+    v = own->namesOn(shelf).back().key, ++moved;
+  }
   template <class E> void choice(const char*, const char*, E& v, std::span<const Choice> names, bool = true) {
     v = static_cast<E>((static_cast<std::size_t>(v) + 1) % names.size()), ++moved;
   }
@@ -50,6 +53,7 @@ public:
   int moved = 0;
 
 private:
+  const Materials* own = nullptr;
   void move(double& v, Limits l) {
     // Off the default by an odd share of the room there is, on the side that has more.
     const double share = 0.1234567890123 / (1 + moved % 7);
@@ -170,6 +174,37 @@ TEST(DesignFile, LoadsVersionFive) {
   EXPECT_EQ(d.flying.gust + d.flying.linePull + d.flying.tipTouch + d.flying.pushFactor + d.flying.diveSpeed, 0);
 }
 
+/// A wing of version 6 had frames of medium balsa, and no rows of its own in the tables.
+TEST(DesignFile, LoadsVersionSix) {
+  const auto read = designFromText(test::slurp(TEST_FILES "/version6.euptera"));
+  ASSERT_TRUE(read.ok()) << read.problem().text();
+  EXPECT_TRUE(read.value().notes.empty()) << read.value().notes.front();
+  const Design& d = read.value().design;
+  EXPECT_EQ(d.own, Materials{});
+  EXPECT_EQ(d.glue, "aliphatic");
+  EXPECT_EQ(d.inner().ribs.material, "balsa-160");
+  EXPECT_EQ(d.inner().stiffening.covering, "film");
+  EXPECT_EQ(d.inner().spars[0].webs, Webs::between);
+  EXPECT_EQ(d.inner().spars[0].webGrain, Grain::upright);
+  EXPECT_FALSE(d.inner().sheeting.carries);
+}
+
+TEST(DesignFile, KeepsOwnRowsAndRefusesNamesThatNoTableHas) {
+  Design d;
+  d.own.materials.push_back({.key = "own-1", .label = "shed plank", .modulus = 4100});
+  d.inner().spars[0].top.material = "own-1";
+  const std::string text = designToText(d);
+  const auto read = designFromText(text);
+  ASSERT_TRUE(read.ok()) << read.problem().text();
+  EXPECT_DOUBLE_EQ(read.value().design.own.named("own-1").modulus, 4100);
+  auto json = nlohmann::json::parse(text);
+  json["own"]["materials"] = nlohmann::json::array();
+  const auto without = designFromText(json.dump());
+  ASSERT_FALSE(without.ok());
+  EXPECT_EQ(without.problem().place, "/wings/0/panels/0/spars/0/top/material");
+  EXPECT_NE(without.problem().cause.find("own-1"), std::string::npos);
+}
+
 TEST(DesignFile, WantsAWingAndAPanelAndNotTooMany) {
   const auto said = [](const std::function<void(nlohmann::json&)>& change) {
     auto json = nlohmann::json::parse(designToText(Design{}));
@@ -227,9 +262,9 @@ INSTANTIATE_TEST_SUITE_P(
     Files, DamagedFile,
     testing::Values(
         Damage{"foreign", "euptera-wing", "something-else", "/format"},
-        Damage{"too new", "\"version\": 6", "\"version\": 99", "newer program"},
-        Damage{"no version", "\"version\": 6", "\"version\": \"one\"", "/version"},
-        Damage{"negative version", "\"version\": 6", "\"version\": -1", "/version"},
+        Damage{"too new", "\"version\": 7", "\"version\": 99", "newer program"},
+        Damage{"no version", "\"version\": 7", "\"version\": \"one\"", "/version"},
+        Damage{"negative version", "\"version\": 7", "\"version\": -1", "/version"},
         Damage{"text for a number", "\"span\": 700.0", "\"span\": \"long\"", "/wings/0/panels/0/panel/span"},
         Damage{"negative", "\"rootChord\": 220.0", "\"rootChord\": -220.0", "/wings/0/panels/0/panel/rootChord"},
         Damage{"enormous", "\"rootChord\": 220.0", "\"rootChord\": 1e9", "/wings/0/panels/0/panel/rootChord"},

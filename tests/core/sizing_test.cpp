@@ -26,8 +26,9 @@ std::optional<SparSize> lightest(const Design& given, const SizingOrder& order) 
             const TrueWing w = wingOf(d);
             double least = 1e9, grams = 0;
             for (const SparBay& bay : w.inner().bays)
-              if (bay.spar == 0 && bay.weakest()) least = std::min(least, bay.weakest()->reserve());
-            const double density = materialNamed(wood).density * 1e-6;
+              for (const BayCheck& c : bay.checks)
+                if (bay.spar == 0 && c.ofSpar()) least = std::min(least, c.reserve());
+            const double density = Materials{}.named(wood).density * 1e-6;
             for (int i = 0; i < 100; ++i) {
               const double share = (i + 0.5) / 100;
               grams += (width + (tip - width) * share) * (top + bottom) * density * w.inner().loft.span() / 100 *

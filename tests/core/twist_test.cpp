@@ -170,7 +170,7 @@ TEST(TwistTest, WhatStiffensStiffens) {
   closed.inner().sheeting.top = closed.inner().sheeting.bottom = true;
   closed.inner().sheeting.to = SheetEdge::spar;
   EXPECT_GT(bare / twistOf(closed), 3) << "a closed nose is what resists twisting";
-  for (const Covering covering : {Covering::tissue, Covering::film, Covering::fabric}) {
+  for (const char* covering : {"tissue", "film", "fabric"}) {
     Design covered = plain;
     covered.inner().stiffening.covering = covering;
     EXPECT_LT(twistOf(covered), bare);
@@ -192,7 +192,8 @@ TEST(TwistTest, AClosedNoseIsNearBredtsTube) {
   p.sheeting.thickness = 1.5;
   p.ribs.count = 13;
   const TrueWing w = wingOf(d);
-  const double j = figureOf(w, "box.torsion"), gj = figureOf(w, "twist.stiffness") / findMaterial("balsa-160")->shear;
+  const double j = figureOf(w, "box.torsion"),
+               gj = figureOf(w, "twist.stiffness") / Materials{}.named("balsa-160").shear;
   EXPECT_GT(gj, 0.6 * j);
   EXPECT_LT(gj, 1.6 * j);
 }
@@ -207,12 +208,14 @@ TEST(TwistTest, TrialsAreWhatTheyWouldBe) {
     trials[i].change(changed.inner());
     EXPECT_FALSE(changed == d);
     EXPECT_GT(trials[i].grams, 0) << trials[i].what;
-    EXPECT_GE(trials[i].stiffer, 0.999) << trials[i].what;
+    // Strips on the ribs put the caps deeper under the surface, which may cost more than they give.
+    EXPECT_GE(trials[i].stiffer, trials[i].what.starts_with("cap strips") ? 0.8 : 0.999) << trials[i].what;
     EXPECT_NEAR(twistOf(changed), trials[i].twist, 0.12 * trials[i].twist) << trials[i].what; // caps go under the sheet
   }
   Design done = d;
   trials[1].change(done.inner());
-  EXPECT_EQ(stiffeningTrials(wingOf(done).inner()).size(), trials.size() - 1) << "what is there is not tried";
+  EXPECT_EQ(stiffeningTrials(wingOf(done).inner()).size(), trials.size() - 2)
+      << "what is there is not tried, nor a part of it";
 }
 
 TEST(TwistTest, EveryDemoHasOneAndCrossingRibsAreStiff) {
@@ -244,7 +247,7 @@ TEST(Bays, ACapBucklesAsEulerSays) {
   d.inner().spars.resize(1);
   const TrueWing w = wingOf(d);
   const SparBay& first = w.inner().bays.front();
-  ASSERT_EQ(first.checks.size(), 3u) << "pressed, buckling, pulled";
+  ASSERT_EQ(first.checks.size(), 5u) << "pressed, buckling, pulled, both edges";
   const double l = (first.to - first.from) * w.inner().spars[0].stretch;
   EXPECT_NEAR(check(first, BayCheck::What::buckling)->strength, eulerStress(10800, 3 / std::sqrt(12.0), l), 1e-9);
   EXPECT_NEAR(check(first, BayCheck::What::compression)->stress, figureOf(w, "spar.1.stressTop"), 1e-9);
@@ -285,8 +288,8 @@ TEST(Bays, TheWebsGlueGoesByTheWeakerWood) {
   const SparBay& first = w.inner().bays.front();
   const auto glue = check(first, BayCheck::What::glue), web = check(first, BayCheck::What::web);
   ASSERT_TRUE(glue && web);
-  EXPECT_DOUBLE_EQ(glue->strength, materialNamed("balsa-160").shearStrength);
-  EXPECT_DOUBLE_EQ(web->strength, materialNamed("birch-ply").shearStrength);
+  EXPECT_DOUBLE_EQ(glue->strength, Materials{}.named("balsa-160").shearStrength);
+  EXPECT_DOUBLE_EQ(web->strength, Materials{}.named("birch-ply").shearStrength);
   EXPECT_DOUBLE_EQ(glue->stress, web->stress); // over the same thickness
   EXPECT_NEAR(figureOf(w, "spar.1.webGlue"), glue->reserve(), 0.2 * glue->reserve());
 }
@@ -316,7 +319,7 @@ RC_GTEST_PROP(TwistTest, IsANumber, ()) {
   p.spars[0].webs = *rc::gen::element(Webs::none, Webs::between);
   if (*rc::gen::arbitrary<bool>()) p.spars.clear(), p.sheeting.to = SheetEdge::fraction;
   p.stiffening.diagonals = *rc::gen::element(Diagonals::none, Diagonals::oneWay, Diagonals::crossed, Diagonals::zigzag);
-  p.stiffening.covering = *rc::gen::element(Covering::none, Covering::film);
+  p.stiffening.covering = *rc::gen::element(std::string("none"), std::string("film"));
   const TrueWing w = wingOf(d);
   if (!w.inner().twist) return;
   RC_ASSERT(std::isfinite(w.inner().twist->twist));

@@ -93,9 +93,14 @@ public:
     for (const Choice& c : names) d.choices.emplace_back(c.key, c.label);
     d.text = d.choices[static_cast<std::size_t>(v)].second;
   }
-  void material(const char* key, const char* label, const std::string& v, bool applies = true) {
+  void know(const Materials& own) {
+    for (const Shelf shelf : {Shelf::material, Shelf::covering, Shelf::glue})
+      shelves[static_cast<std::size_t>(shelf)] = own.namesOn(shelf);
+  }
+  void listed(const char* key, const char* label, const std::string& v, Shelf shelf, bool applies = true) {
     Decision& d = add(key, label, DecisionKind::choice, applies, 0, v, "");
-    for (const Material& m : shippedMaterials()) {
+    d.shelf = shelf;
+    for (const Materials::Name& m : shelves[static_cast<std::size_t>(shelf)]) {
       if (m.key == v) d.text = m.label, d.value = static_cast<double>(d.choices.size());
       d.choices.emplace_back(m.key, m.label);
     }
@@ -132,6 +137,7 @@ private:
     return all.back();
   }
   LengthUnit unit;
+  std::array<std::vector<Materials::Name>, 3> shelves; ///< by `Shelf`
 };
 
 /// Sets the one decision whose path it is given, from text or from a number.
@@ -209,14 +215,16 @@ public:
     problem = Problem{
         label, fmt::format("“{}” is not one of the choices.", typed ? typed->substr(0, 40) : formatNumber(value, 0))};
   }
-  void material(const char* key, const char* label, std::string& v, bool = true) {
+  void know(const Materials& rows) { own = &rows; }
+  void listed(const char* key, const char* label, std::string& v, Shelf shelf, bool = true) {
     if (!mine(key)) return;
-    for (const Material& m : shippedMaterials())
+    for (const Materials::Name& m : own->namesOn(shelf))
       if (typed && (m.key == *typed || m.label == *typed)) {
         v = m.key;
         return;
       }
-    problem = Problem{label, fmt::format("“{}” is not in the table of materials.", typed ? typed->substr(0, 40) : "")};
+    problem = Problem{label,
+                      fmt::format("“{}” is not in the table of {}.", typed ? typed->substr(0, 40) : "", nameOf(shelf))};
   }
   void digits(const char* key, const char* label, std::string& v, bool) {
     if (!mine(key)) return;
@@ -346,6 +354,7 @@ private:
 
   std::string target;
   LengthUnit unit;
+  const Materials* own = nullptr;
 };
 
 Result<Design> decideWith(const Design& design, std::string_view path, std::optional<std::string> typed, double value) {
@@ -373,6 +382,14 @@ std::vector<Decision> decisionsOf(const Design& design) {
   Lister lister(design.unit);
   describe(design, lister);
   return std::move(lister.all);
+}
+
+std::vector<std::string> usesOf(const Design& design, Shelf shelf, std::string_view key) {
+  std::vector<std::string> out;
+  for (const Decision& d : decisionsOf(design))
+    if (d.shelf == shelf && d.choices[static_cast<std::size_t>(d.value)].first == key)
+      out.push_back(d.group + ", " + d.label);
+  return out;
 }
 
 std::optional<Decision> decisionAt(const Design& design, std::string_view path) {

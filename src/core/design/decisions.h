@@ -20,9 +20,12 @@ struct Decision {
   std::string text;     ///< as it is shown and typed
   std::string unit;     ///< shown behind the text
   std::vector<std::pair<std::string, std::string>> choices{}; ///< key and words
+  std::optional<Shelf> shelf{};                               ///< the table that the choices are of
 };
 
 std::vector<Decision> decisionsOf(const Design& design);
+/// What names that row of a table: "Spar 1, Top cap of".
+std::vector<std::string> usesOf(const Design& design, Shelf shelf, std::string_view key);
 /// The decision of that path; nothing if there is none.
 std::optional<Decision> decisionAt(const Design& design, std::string_view path);
 

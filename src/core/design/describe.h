@@ -9,10 +9,6 @@
 
 namespace eup {
 
-struct Limits {
-  double low = 0, high = 0;
-};
-
 /// A member of an enumeration: its name in the file and its words on screen.
 struct Choice {
   std::string_view key, label;
@@ -61,14 +57,15 @@ inline constexpr std::array trailingEdgeChoices{Choice{"none", "none"}, Choice{"
                                                 Choice{"twoSheets", "two sheets"}};
 inline constexpr std::array sparKindChoices{Choice{"caps", "caps"}, Choice{"fullDepth", "full-depth sheet"}};
 inline constexpr std::array slotChoices{Choice{"above", "from above"}, Choice{"below", "from below"}};
-inline constexpr std::array websChoices{Choice{"none", "none"}, Choice{"between", "between the ribs"}};
+inline constexpr std::array websChoices{Choice{"none", "none"}, Choice{"between", "between the ribs"},
+                                        Choice{"continuous", "all along, ribs in two"},
+                                        Choice{"core", "a core as wide as the caps"}};
+inline constexpr std::array grainChoices{Choice{"upright", "upright"}, Choice{"along", "along the spar"}};
 inline constexpr std::array diagonalsChoices{Choice{"none", "none"}, Choice{"oneWay", "one a bay"},
                                              Choice{"crossed", "two a bay, crossed"}, Choice{"zigzag", "zigzag"}};
 inline constexpr std::array diagonalPlaneChoices{Choice{"top", "along the top"},
                                                  Choice{"bottom", "along the underside"}, Choice{"both", "along both"},
                                                  Choice{"sloping", "from top to underside"}};
-inline constexpr std::array coveringChoices{Choice{"none", "uncovered"}, Choice{"tissue", "doped tissue"},
-                                            Choice{"film", "ironed film"}, Choice{"fabric", "ironed fabric"}};
 inline constexpr std::array proppingChoices{Choice{"bothPropped", "both halves propped"},
                                             Choice{"oneFlat", "one flat, one propped"}};
 inline constexpr std::array blockChoices{Choice{"leadingEdge", "leading edge"}, Choice{"spar", "main spar"},
@@ -236,6 +233,7 @@ template <class P, class V> void describePanel(P& p, const PanelPlace& place, V&
     v.numbers("thick", "Thick ribs", r.thick);
     v.length("thickThickness", "Thick rib", r.thickThickness, Limits{0.3, 30}, !r.thick.empty());
     v.numbers("doubled", "Doubled ribs", r.doubled);
+    v.listed("material", "Ribs of", r.material, Shelf::material);
     v.length("notchFit", "Notch fit", r.notchFit, Limits{0, 2});
     v.length("rim", "Least wood", r.rim, Limits{0.2, 20});
   });
@@ -257,6 +255,8 @@ template <class P, class V> void describePanel(P& p, const PanelPlace& place, V&
     v.choice("to", "From LE to", s.to, std::span(sheetEdgeChoices), any);
     v.fraction("fraction", "Sheet edge", s.fraction, Limits{0.02, 1}, any && s.to == SheetEdge::fraction);
     v.count("spar", "Spar number", s.spar, Limits{1, mostSpars}, any && s.to == SheetEdge::spar);
+    v.listed("material", "Sheet of", s.material, Shelf::material, any);
+    v.flag("carries", "It carries bending", s.carries, any);
   });
   v.group("capStrips", "Cap strips", Stage::ribs, [&] {
     auto& c = p.capStrips;
@@ -265,6 +265,7 @@ template <class P, class V> void describePanel(P& p, const PanelPlace& place, V&
     v.flag("bottom", "Cap strips below", c.bottom);
     v.length("thickness", "Cap thickness", c.thickness, Limits{0.2, 20}, any);
     v.length("width", "Cap width", c.width, Limits{0.5, 100}, any);
+    v.listed("material", "Cap strips of", c.material, Shelf::material, any);
   });
   v.group("leadingEdge", "Leading edge", Stage::ribs, [&] {
     auto& e = p.leadingEdge;
@@ -273,6 +274,7 @@ template <class P, class V> void describePanel(P& p, const PanelPlace& place, V&
     v.length("width", "LE width", e.width, Limits{0.5, 200}, any);
     v.length("height", "LE seat height", e.height, Limits{0.5, 200}, shaped);
     v.length("letIn", "LE let in", e.letIn, Limits{0, 50}, shaped);
+    v.listed("material", "LE of", e.material, Shelf::material, any);
   });
   v.group("trailingEdge", "Trailing edge", Stage::ribs, [&] {
     auto& e = p.trailingEdge;
@@ -281,6 +283,7 @@ template <class P, class V> void describePanel(P& p, const PanelPlace& place, V&
     v.length("width", "TE width", e.width, Limits{0.5, 500}, any);
     v.length("sheet", "TE sheet", e.sheet, Limits{0.2, 20}, sheets);
     v.length("overhang", "TE overhang", e.overhang, Limits{0, 50}, sheets);
+    v.listed("material", "TE of", e.material, Shelf::material, any);
   });
   v.list("spars", "Spar", Stage::spars, p.spars, mostSpars, [&](auto& s, std::size_t number) {
     const bool caps = s.kind == SparKind::caps;
@@ -296,13 +299,13 @@ template <class P, class V> void describePanel(P& p, const PanelPlace& place, V&
         v.flag("fitted", label[0], c.fitted, caps);
         v.length("width", label[1], c.width, Limits{0.3, 200}, caps && c.fitted);
         v.length("depth", label[2], c.depth, Limits{0.2, 200}, caps && c.fitted);
-        v.material("material", label[3], c.material, caps && c.fitted);
+        v.listed("material", label[3], c.material, Shelf::material, caps && c.fitted);
         v.flag("tapers", label[4], c.tapers, caps && c.fitted);
         v.length("tipWidth", label[5], c.tipWidth, Limits{0.3, 200}, caps && c.fitted && c.tapers);
         v.length("tipDepth", label[6], c.tipDepth, Limits{0.2, 200}, caps && c.fitted && c.tapers);
         v.flag("changes", label[7], c.changes, caps && c.fitted);
         v.number("changesAt", label[8], c.changesAt, Limits{0.02, 0.98}, caps && c.fitted && c.changes);
-        v.material("thenMaterial", label[9], c.thenMaterial, caps && c.fitted && c.changes);
+        v.listed("thenMaterial", label[9], c.thenMaterial, Shelf::material, caps && c.fitted && c.changes);
       });
     };
     cap("top", s.top,
@@ -313,23 +316,25 @@ template <class P, class V> void describePanel(P& p, const PanelPlace& place, V&
          "Depth at its end", "Bottom cap's wood changes", "Changes at, of length", "Then of"});
     const bool two = caps && s.top.fitted && s.bottom.fitted, web = two && s.webs != Webs::none;
     v.choice("webs", "Webs", s.webs, std::span(websChoices), two);
-    v.length("webThickness", "Web thickness", s.webThickness, Limits{0.2, 30}, web);
-    v.material("webMaterial", "Web of", s.webMaterial, web);
+    const bool sheetWeb = web && s.webs != Webs::core;
+    v.length("webThickness", "Web thickness", s.webThickness, Limits{0.2, 30}, sheetWeb);
+    v.choice("webGrain", "Its grain", s.webGrain, std::span(grainChoices), sheetWeb);
+    v.listed("webMaterial", s.webs == Webs::core ? "Core of" : "Web of", s.webMaterial, Shelf::material, web);
     v.length("sheet", "Sheet thickness", s.sheet, Limits{0.3, 50}, !caps);
     v.choice("ribSlot", "Rib slotted", s.ribSlot, std::span(slotChoices), !caps);
-    v.material("sheetMaterial", "Wood", s.sheetMaterial, !caps);
+    v.listed("sheetMaterial", "Wood", s.sheetMaterial, Shelf::material, !caps);
   });
   v.group("stiffening", "Stiffening", Stage::spars, [&] {
     auto& s = p.stiffening;
     const bool any = s.diagonals != Diagonals::none;
-    v.choice("covering", "Covering", s.covering, std::span(coveringChoices));
+    v.listed("covering", "Covering", s.covering, Shelf::covering);
     v.choice("diagonals", "Diagonals", s.diagonals, std::span(diagonalsChoices));
     v.choice("plane", "They lie", s.plane, std::span(diagonalPlaneChoices), any);
     v.count("firstBay", "From bay", s.firstBay, Limits{1, mostRibs}, any);
     v.count("lastBay", "To bay", s.lastBay, Limits{1, mostRibs}, any);
     v.length("width", "Width", s.width, Limits{0.3, 50}, any);
     v.length("depth", "Depth", s.depth, Limits{0.3, 50}, any);
-    v.material("material", "Of", s.material, any);
+    v.listed("material", "Of", s.material, Shelf::material, any);
   });
   v.group("join", joinWords(place), Stage::joins, [&] {
     auto& j = p.join;
@@ -352,7 +357,7 @@ template <class P, class V> void describePanel(P& p, const PanelPlace& place, V&
     v.count("braceToRib", innermost ? "Leg ends at rib" : "Leg ends at its rib", j.braceToRib, Limits{2, mostRibs},
             brace);
     v.flag("braceSlots", "Ribs slotted for it", j.braceSlots, brace);
-    v.material("braceMaterial", "Brace of", j.braceMaterial, brace);
+    v.listed("braceMaterial", "Brace of", j.braceMaterial, Shelf::material, brace);
     v.stations("packing", "Packing at hand", j.packing, true);
     v.flag("feet", "Feet on the ribs", j.feet);
     v.length("footWidth", "Foot width", j.footWidth, Limits{1, 60}, j.feet);
@@ -373,7 +378,7 @@ template <class P, class V> void describePanel(P& p, const PanelPlace& place, V&
     v.choice("over", "It reaches", b.over, std::span(braceOverChoices), on);
     v.count("toRib", "Its leg ends at rib", b.toRib, Limits{2, mostRibs}, on);
     v.flag("slots", "Ribs slotted for it too", b.slots, on);
-    v.material("material", "It is of", b.material, on);
+    v.listed("material", "It is of", b.material, Shelf::material, on);
   });
   v.group("joiner", "Joiner", Stage::joins, [&] {
     auto& j = p.join.joiner;
@@ -385,7 +390,8 @@ template <class P, class V> void describePanel(P& p, const PanelPlace& place, V&
     v.length("bore", "Bore, 0 if solid", j.bore, Limits{0, 59}, on);
     v.length("sleeve", "Ribs bored", j.sleeve, Limits{0.5, 80}, on);
     v.count("toRib", "Socket ends at rib", j.toRib, Limits{2, mostRibs}, on);
-    v.material("material", "Of", j.material, on);
+    v.listed("material", "Of", j.material, Shelf::material, on);
+    v.length("facing", "Ply on its end ribs", j.facing, Limits{0, 20}, on);
     v.flag("pin", "Pin against turning", j.pin, on);
     v.fraction("pinFraction", "Pin at", j.pinFraction, Limits{0.05, 0.95}, on && j.pin);
     v.length("pinDiameter", "Pin", j.pinDiameter, Limits{0.3, 20}, on && j.pin);
@@ -411,14 +417,32 @@ template <class P, class V> void describePanel(P& p, const PanelPlace& place, V&
   });
 }
 
+/// A table of the builder's own rows.
+template <class Rows, class V> void describeRows(const char* key, const char* heading, Rows& rows, V& v) {
+  v.list(key, heading, Stage::spars, rows, static_cast<int>(mostOwnRows), [&](auto& r, std::size_t) {
+    v.freeText("key", r.key);
+    v.text("label", "Name", r.label);
+    for (const auto& c : columnsOf(&r)) v.number(c.key, c.label, r.*c.value, c.limits);
+    v.text("source", "Known from", r.source);
+  });
+}
+
 /// A visitor has: group, hidden, list, parts, length, angle, fraction, number, count, flag, text, freeText, digits,
-/// choice, material, points, bytes, stations, numbers, shares, dihedral, mass. `D` is Design or const Design. `parts`
+/// choice, listed, know, points, bytes, stations, numbers, shares, dihedral, mass. `know` gives it
+/// the rows that `listed` may name. `D` is Design or const Design. `parts`
 /// is a list that is never empty and gives its decisions no heading of its own.
 template <class D, class V> void describe(D& d, V& v) {
   v.group("", "Model", Stage::panels, [&] {
     v.text("name", "Name", d.name);
     v.choice("unit", "Lengths in", d.unit, std::span(unitChoices));
   });
+  v.group("own", "", Stage::spars, [&] {
+    describeRows("materials", "Own material", d.own.materials, v);
+    describeRows("coverings", "Own covering", d.own.coverings, v);
+    describeRows("glues", "Own glue", d.own.glues, v);
+  });
+  v.know(d.own);
+  v.group("", "Model", Stage::panels, [&] { v.listed("glue", "Glued with", d.glue, Shelf::glue); });
   v.hidden("plan", [&] { describePlan(d.plan, v); });
   v.parts("wings", d.wings, mostWings, [&](auto& w, std::size_t number) {
     v.group("surface", "Wing", Stage::panels, [&] {

@@ -1,6 +1,7 @@
 // The decisions of a builder: a plain value. It is what is saved, undone and compared; all else follows from it.
 // Lengths mm, fractions of the local chord from the leading edge, angles in degrees as they were typed.
 #pragma once
+#include "core/design/material.h"
 #include "core/measure/hand.h"
 #include "core/measure/units.h"
 #include "core/plan/plan.h"
@@ -65,9 +66,10 @@ struct Ribs {
   double tipThickness = 3;
   std::vector<int> thick; ///< thicker ribs, counted from the panel's root rib, which is 1
   double thickThickness = 3;
-  std::vector<int> doubled; ///< ribs of two pieces, glued face to face
-  double notchFit = 0.1;    ///< a notch or slot is this much wider than what goes in
-  double rim = 2;           ///< thinner wood than this is reported
+  std::vector<int> doubled;           ///< ribs of two pieces, glued face to face
+  std::string material = "balsa-160"; ///< and of riblets; grain along the chord
+  double notchFit = 0.1;              ///< a notch or slot is this much wider than what goes in
+  double rim = 2;                     ///< thinner wood than this is reported
   bool operator==(const Ribs&) const = default;
 };
 
@@ -77,6 +79,8 @@ struct Sheeting {
   SheetEdge to = SheetEdge::fraction;
   double fraction = 0.32;
   int spar = 1; ///< for SheetEdge::spar: its number, from 1; the sheet ends at that spar's rear face
+  std::string material = "balsa-160";
+  bool carries = false; ///< its grain runs along the span and it is glued to the first spar: it bends with it
   bool operator==(const Sheeting&) const = default;
 };
 
@@ -84,6 +88,7 @@ struct CapStrips {
   bool top = true, bottom = true;
   double thickness = 1.5;
   double width = 8;
+  std::string material = "balsa-160";
   bool operator==(const CapStrips&) const = default;
 };
 
@@ -94,6 +99,7 @@ struct LeadingEdge {
   double width = 7;  ///< along the chord; side of the strip when it is square or on edge
   double height = 8; ///< shaped strip only: of the part that is let into the rib
   double letIn = 2;  ///< shaped strip only: how deep it sits in the rib's notch
+  std::string material = "balsa-160";
   bool operator==(const LeadingEdge&) const = default;
 };
 
@@ -104,13 +110,16 @@ struct TrailingEdge {
   double width = 28;   ///< along the chord, at every rib
   double sheet = 1.5;  ///< two sheets only: thickness of each
   double overhang = 3; ///< two sheets only: how far they stand out behind the rib tails
+  std::string material = "balsa-160";
   bool operator==(const TrailingEdge&) const = default;
 };
 
 enum class SparKind { caps, fullDepth };
 enum class SlotFrom { above, below };
-/// What closes the space between two caps, from rib to rib.
-enum class Webs { none, between };
+/// What closes the space between two caps: sheet from rib to rib; one sheet all along, the ribs in two pieces before
+/// and behind it; or a core as wide as the caps, of foam or soft wood.
+enum class Webs { none, between, continuous, core };
+enum class Grain { upright, along };
 
 struct Cap {
   bool fitted = true;
@@ -132,8 +141,9 @@ struct Spar {
   double sheet = 3;                               ///< SparKind::fullDepth: thickness of the sheet
   SlotFrom ribSlot = SlotFrom::above;             ///< SparKind::fullDepth: where the rib's slot opens
   std::string sheetMaterial = "balsa-160";        ///< SparKind::fullDepth
-  Webs webs = Webs::none; ///< SparKind::caps with both: sheet between the ribs, its grain upright
-  double webThickness = 1.5;
+  Webs webs = Webs::none;                         ///< SparKind::caps with both
+  double webThickness = 1.5;                      ///< not of a core
+  Grain webGrain = Grain::upright;                ///< not of a core
   std::string webMaterial = "balsa-160";
   bool stops = false;   ///< before the panel's tip
   double stopsAt = 400; ///< mm of the panel's span from its root
@@ -149,6 +159,13 @@ inline Cap capAt(const Cap& cap, double share) {
   here.width += (cap.tipWidth - cap.width) * s;
   here.depth += (cap.tipDepth - cap.depth) * s;
   return here;
+}
+
+/// How wide what stands between the caps is; 0 for nothing.
+inline double webWidthAt(const Spar& spar, double share) {
+  if (spar.kind != SparKind::caps || !spar.top.fitted || !spar.bottom.fitted || spar.webs == Webs::none) return 0;
+  return spar.webs == Webs::core ? std::min(capAt(spar.top, share).width, capAt(spar.bottom, share).width)
+                                 : spar.webThickness;
 }
 
 enum class DihedralBy { rise, angle, projected };
@@ -198,7 +215,8 @@ struct Joiner {
   double sleeve = 9; ///< outer diameter of what it slides in, which the ribs are bored for
   int toRib = 4;     ///< where its socket ends, counted from the join: the rib at the join is 1
   std::string material = "carbon-tube";
-  bool pin = true; ///< against turning, in the ribs at the join
+  double facing = 0; ///< mm of birch ply on each rib where the socket begins and ends, both its faces together
+  bool pin = true;   ///< against turning, in the ribs at the join
   double pinFraction = 0.7;
   double pinDiameter = 3;
   bool operator==(const Joiner&) const = default;
@@ -246,7 +264,7 @@ inline Join withSecondBrace(Join join) {
 /// Bars across the bays between the first spar and what runs next behind it.
 enum class Diagonals { none, oneWay, crossed, zigzag };
 enum class DiagonalPlane { top, bottom, both, sloping };
-enum class Covering { none, tissue, film, fabric };
+inline constexpr const char* uncovered = "none";
 
 /// What stiffens a panel against twisting, beside its spars, ribs, edges and sheet.
 struct Stiffening {
@@ -255,7 +273,7 @@ struct Stiffening {
   int firstBay = 1, lastBay = mostRibs;         ///< counted from the panel's root
   double width = 3, depth = 3;
   std::string material = "balsa-160";
-  Covering covering = Covering::none;
+  std::string covering = uncovered;
   bool operator==(const Stiffening&) const = default;
 };
 
@@ -344,6 +362,8 @@ struct PanelId {
 struct Design {
   std::string name = "New wing";
   LengthUnit unit = LengthUnit::mm;
+  std::string glue = "aliphatic"; ///< what wood is glued to wood with
+  Materials own;                  ///< the builder's own rows beside the shipped tables
   Plan plan;
   std::vector<Wing> wings{Wing{}}; ///< the main wing first; never empty
   Flying flying;

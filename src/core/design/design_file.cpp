@@ -62,7 +62,8 @@ public:
   void count(const char* key, const char*, int v, Limits, bool = true) { (*at)[key] = v; }
   void flag(const char* key, const char*, bool v, bool = true) { (*at)[key] = v; }
   void text(const char* key, const char*, const std::string& v, bool = true) { (*at)[key] = v; }
-  void material(const char* key, const char*, const std::string& v, bool = true) { (*at)[key] = v; }
+  void know(const Materials&) {}
+  void listed(const char* key, const char*, const std::string& v, Shelf, bool = true) { (*at)[key] = v; }
   template <class E> void choice(const char* key, const char*, const E& v, std::span<const Choice> names, bool = true) {
     (*at)[key] = names[static_cast<std::size_t>(v)].key;
   }
@@ -141,10 +142,11 @@ public:
       return refuse(key, "a text of at most 200 letters was expected");
     v = found->template get<std::string>();
   }
-  void material(const char* key, const char*, std::string& v, bool = true) {
+  void know(const Materials& rows) { own = &rows; }
+  void listed(const char* key, const char*, std::string& v, Shelf shelf, bool = true) {
     std::string name = v;
     text(key, "", name);
-    if (!findMaterial(name)) return refuse(key, fmt::format("“{}” is not in the table of materials", name));
+    if (!own->has(shelf, name)) return refuse(key, fmt::format("“{}” is not in the table of {}", name, nameOf(shelf)));
     v = name;
   }
   template <class E> void choice(const char* key, const char*, E& v, std::span<const Choice> names, bool = true) {
@@ -279,6 +281,8 @@ private:
     v = n;
   }
   void refuse(const char* key, std::string cause) {
+    for (char& c : cause) // what a damaged file says is told as text that can be read
+      if (static_cast<unsigned char>(c) < ' ') c = '?';
     if (!problem) problem = Problem{place + "/" + key, std::move(cause)};
   }
   template <class F> void descend(const std::string& key, const Json& json, F inside) {
@@ -296,6 +300,7 @@ private:
   }
 
   const Json* at;
+  const Materials* own = nullptr;
   std::string place;
   std::set<std::string> seen;
 };

@@ -138,6 +138,26 @@ void migrateLoads(Json& json) {
              "aileronChord", "aileronFrom"});
 }
 
+/// Since version 7 builders have rows of their own in the tables, frames are of a chosen wood, webs have a grain.
+void migrateMaterials(Json& json) {
+  const Json fresh = freshDesign();
+  fillNew(json, fresh, {"own", "glue"});
+  if (!json.contains("wings") || !json["wings"].is_array()) return;
+  const Json freshPanel = fresh["wings"][0]["panels"][0];
+  for (Json& wing : json["wings"]) {
+    if (!wing.is_object() || !wing.contains("panels") || !wing["panels"].is_array()) continue;
+    for (Json& panel : wing["panels"]) {
+      if (!panel.is_object()) continue;
+      for (const char* group : {"ribs", "sheeting", "capStrips", "leadingEdge", "trailingEdge"})
+        if (panel.contains(group)) fillNew(panel[group], freshPanel[group], {"material"});
+      if (panel.contains("joiner")) fillNew(panel["joiner"], freshPanel["joiner"], {"facing"});
+      if (panel.contains("sheeting")) fillNew(panel["sheeting"], freshPanel["sheeting"], {"carries"});
+      if (panel.contains("spars") && panel["spars"].is_array())
+        for (Json& spar : panel["spars"]) fillNew(spar, freshPanel["spars"][0], {"webGrain"});
+    }
+  }
+}
+
 } // namespace
 
 void migrate(Json& json, int version) {
@@ -146,6 +166,7 @@ void migrate(Json& json, int version) {
   if (version < 4) migrateParts(json);
   if (version < 5) migrateDirections(json);
   if (version < 6) migrateLoads(json);
+  if (version < 7) migrateMaterials(json);
 }
 
 } // namespace eup

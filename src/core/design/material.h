@@ -1,32 +1,131 @@
-// The shipped table of materials: stiffness, strength, density and where each value is from.
+// What parts are made of, covered and glued with: stiffness, strength, weight, and where each value is from. Shipped
+// tables, and the builder's own rows beside them.
 #pragma once
+#include "core/measure/limits.h"
 #include "core/measure/result.h"
+#include <array>
+#include <span>
 #include <string>
 #include <string_view>
 #include <vector>
 
 namespace eup {
 
+/// Wood, ply, tube, foam. "Across" is across the grain of wood, across the fibres of carbon.
 struct Material {
   std::string key, label;
-  double modulus = 0;       ///< MPa, along the grain, in bending
-  double tension = 0;       ///< MPa along the grain; modulus of rupture where no tension test is at hand
-  double compression = 0;   ///< MPa along the grain
-  double shear = 0;         ///< MPa, modulus of rigidity
-  double shearStrength = 0; ///< MPa, along the grain
-  double density = 0;       ///< kg/m³
-  std::string source;
+  double modulus = 3400;        ///< MPa, along the grain, in bending
+  double across = 102;          ///< MPa, E across it
+  double tension = 21.6;        ///< MPa along the grain; modulus of rupture where no tension test is at hand
+  double compression = 14.9;    ///< MPa along the grain
+  double compressionAcross = 1; ///< MPa
+  double shear = 155;           ///< MPa, modulus of rigidity
+  double shearStrength = 2.1;   ///< MPa, along the grain
+  double density = 160;         ///< kg/m³
+  std::string source = "my own";
+  bool operator==(const Material&) const = default;
 };
 
-/// Ribs, sheet, strips and edges are of it: their wood is no decision yet.
-inline constexpr const char* frameWood = "balsa-160";
+/// What a covering adds in shear, and its mass.
+struct CoveringStuff {
+  std::string key, label;
+  double shear = 10;      ///< N/mm of width: G t
+  double areaWeight = 40; ///< g/m²
+  std::string source = "my own";
+  bool operator==(const CoveringStuff&) const = default;
+};
 
-/// Reads the table; the shipped one is a part of the program and always reads.
-Result<std::vector<Material>> readMaterials(std::string_view json);
-const std::vector<Material>& shippedMaterials();
-/// Nothing when there is no material of that key.
-const Material* findMaterial(std::string_view key);
-/// That material, for reckoning with it. No decision can name one that is not there; then the first of the table.
-const Material& materialNamed(std::string_view key);
+struct Glue {
+  std::string key, label;
+  double shearStrength = 8; ///< MPa
+  double peel = 2;          ///< N/mm of width
+  double softens = 60;      ///< °C, where it begins to give
+  std::string source = "my own";
+  bool operator==(const Glue&) const = default;
+};
+
+/// A number of a row: its key in files, its words on screen, and what it can be.
+template <class Row> struct Column {
+  const char* key;
+  const char* label;
+  double Row::*value;
+  Limits limits;
+};
+
+inline constexpr std::array materialColumns{
+    Column<Material>{"modulusMPa", "E, MPa", &Material::modulus, {0.1, 1000000}},
+    Column<Material>{"acrossMPa", "E across, MPa", &Material::across, {0.1, 1000000}},
+    Column<Material>{"tensionMPa", "pulled, MPa", &Material::tension, {0.001, 10000}},
+    Column<Material>{"compressionMPa", "pressed, MPa", &Material::compression, {0.001, 10000}},
+    Column<Material>{"compressionAcrossMPa", "pressed across, MPa", &Material::compressionAcross, {0.001, 10000}},
+    Column<Material>{"shearMPa", "G, MPa", &Material::shear, {0.1, 500000}},
+    Column<Material>{"shearStrengthMPa", "sheared, MPa", &Material::shearStrength, {0.001, 10000}},
+    Column<Material>{"densityKgM3", "kg/m³", &Material::density, {1, 25000}}};
+inline constexpr std::array coveringColumns{
+    Column<CoveringStuff>{"shearNmm", "G t, N/mm", &CoveringStuff::shear, {0, 10000}},
+    Column<CoveringStuff>{"areaWeightGsm", "g/m²", &CoveringStuff::areaWeight, {0, 5000}}};
+inline constexpr std::array glueColumns{
+    Column<Glue>{"shearStrengthMPa", "sheared, MPa", &Glue::shearStrength, {0.001, 1000}},
+    Column<Glue>{"peelNmm", "peeled, N/mm", &Glue::peel, {0, 1000}},
+    Column<Glue>{"softensC", "softens at, °C", &Glue::softens, {20, 500}}};
+
+inline std::span<const Column<Material>> columnsOf(const Material*) {
+  return materialColumns;
+}
+inline std::span<const Column<CoveringStuff>> columnsOf(const CoveringStuff*) {
+  return coveringColumns;
+}
+inline std::span<const Column<Glue>> columnsOf(const Glue*) {
+  return glueColumns;
+}
+
+/// Which table a decision chooses from.
+enum class Shelf { material, covering, glue };
+/// "materials", "coverings", "glues".
+const char* nameOf(Shelf shelf);
+
+/// A set of tables. The builder's own stand in the design; what they are looked up by finds the shipped ones too.
+struct Materials {
+  std::vector<Material> materials;
+  std::vector<CoveringStuff> coverings;
+  std::vector<Glue> glues;
+  bool operator==(const Materials&) const = default;
+
+  /// Nothing when there is none of that key, among these and the shipped.
+  const Material* find(std::string_view key) const;
+  /// That one, for reckoning with it. No decision can name one that is not there; then the first of the shipped.
+  const Material& named(std::string_view key) const;
+  const CoveringStuff& covering(std::string_view key) const;
+  const Glue& glue(std::string_view key) const;
+  /// The shipped, then these.
+  std::vector<const Material*> all() const;
+
+  struct Name {
+    std::string_view key, label;
+  };
+  /// Of all rows of a table, the shipped first.
+  std::vector<Name> namesOn(Shelf shelf) const;
+  bool has(Shelf shelf, std::string_view key) const;
+};
+
+inline constexpr std::size_t mostOwnRows = 60; ///< in each table
+/// Keys of the builder's own rows begin so: none can stand in a shipped row's place.
+inline constexpr std::string_view ownKey = "own-";
+/// A key that no row of the table has.
+template <class Row> std::string freshKey(const std::vector<Row>& rows) {
+  for (int n = 1;; ++n) {
+    std::string key = std::string(ownKey) + std::to_string(n);
+    bool taken = false;
+    for (const Row& r : rows) taken = taken || r.key == key;
+    if (!taken) return key;
+  }
+}
+
+/// Reads a file of tables: the shipped one, or rows that a builder keeps. Refuses, by row, what is missing, of the
+/// wrong kind or out of its limits.
+Result<Materials> readMaterials(std::string_view json);
+/// The same tables as such a file.
+std::string materialsToText(const Materials& tables);
+const Materials& shippedMaterials();
 
 } // namespace eup

@@ -52,6 +52,8 @@ std::vector<PanelBrief> briefsOf(const Design& d, int wing) {
     p.name = name;
     p.unit = d.unit;
     p.flying = d.flying;
+    p.glue = d.glue;
+    p.materials = d.own;
     p.id = {wing, static_cast<int>(k)};
     p.of = static_cast<int>(panels.size());
     p.mirrored = mirrored(whole);

@@ -13,6 +13,8 @@ struct PanelBrief : PanelDesign {
   std::string name; ///< the aircraft's, and which of its wings where there are several
   LengthUnit unit = LengthUnit::mm;
   Flying flying;
+  std::string glue;    ///< of wood to wood
+  Materials materials; ///< what its parts' materials are looked up in
   PanelId id;
   int of = 1;                 ///< panels in this wing
   int firstRib = 1;           ///< its root rib's number: ribs are counted through the whole wing
@@ -37,6 +39,10 @@ std::string pathOf(PanelId id);
 std::string_view withinPanel(std::string_view path);
 /// The panel whose decision that is.
 std::optional<PanelId> panelOfPath(std::string_view path);
+/// Whether that decision, as a figure or a finding of a panel names it, is one of the whole model and not of the panel.
+inline bool ofWholeModel(std::string_view path) {
+  return path.starts_with("flying.") || path == "glue";
+}
 /// The wing whose decision that is, or one of its panels'.
 std::optional<int> wingOfPath(std::string_view path);
 

@@ -157,7 +157,7 @@ Finding inPanel(Finding f, PanelId id, int of, const std::string& wing) {
   if (of > 1) f.what = fmt::format("Panel {}: {}", id.panel + 1, f.what);
   if (!wing.empty()) f.what = fmt::format("{}: {}", wing, f.what);
   for (std::string& path : f.decisions)
-    if (!path.starts_with("flying.")) path.insert(0, pathOf(id));
+    if (!ofWholeModel(path)) path.insert(0, pathOf(id));
   return f;
 }
 

@@ -37,6 +37,28 @@ Drawing sparDrawing(const DrawnPanel& w, const SparLine& line, Hand hand) {
   return d;
 }
 
+/// A web that runs through the ribs.
+Drawing webDrawing(const DrawnPanel& w, const SparLine& line, Hand hand) {
+  const Spar& spar = w.design.spars[static_cast<std::size_t>(line.index)];
+  Drawing d;
+  d.loop(Layer::cut, webOutline(spar, line));
+  for (const Rib& rib : w.ribs) { // where the halves of the ribs are glued to it
+    if (!line.reaches(rib.t())) continue;
+    const double s = rib.t() * line.stretch, low = line.lowerSeat.at(rib.t()).y(),
+                 high = line.upperSeat.at(rib.t()).y(), middle = (low + high) / 2, half = (high - low) / 8;
+    d.line(Layer::mark, {s, middle - half}, {s, middle + half});
+  }
+  const Box box = d.bounds();
+  const double length = std::min(40.0, box.width() / 4);
+  if (spar.webGrain == Grain::along) grainArrow(d, box.centre(), length);
+  if (hand == Hand::left) d = mirrored(std::move(d));
+  d.write({d.bounds().low.x(), box.low.y() - 5},
+          fmt::format("{}, web {}  sheet {}, grain {}  root at the {}", spar.name, nameLarge(hand),
+                      told(spar.webThickness, Quantity::length, w.design.unit),
+                      spar.webGrain == Grain::upright ? "upright" : "along", hand == Hand::right ? "left" : "right"));
+  return d;
+}
+
 } // namespace
 
 Drawing ribDrawing(const DrawnPanel& w, const Rib& rib, Hand hand) {
@@ -65,7 +87,16 @@ Drawing ribDrawing(const DrawnPanel& w, const Rib& rib, Hand hand) {
   const double arrow = rib.frame.chord * 0.12;
   const double middle = between ? box.low.x() + box.width() * 0.3 : rib.frame.chord * 0.45;
   grainArrow(d, {middle, std::min(1.5, rib.depth / 8)}, std::min(arrow, box.width() / 2));
+  std::vector<Point> halves; // over each piece behind a web that runs through
+  for (const Polyline& piece : rib.wantedPieces > 1 ? wood : Region{}) {
+    Box at;
+    for (const Point& p : piece) at.include(p);
+    if (signedArea(piece) > 0 && at.low.x() > box.low.x() + 1e-6)
+      halves.emplace_back(at.centre().x(), at.high.y() + 1.5);
+  }
   if (hand == Hand::left) d = mirrored(std::move(d));
+  for (const Point& at : halves)
+    d.write({hand == Hand::left ? -at.x() : at.x(), at.y()}, rib.name(), 3, Anchor::middle);
   const auto len = [&](double mm) { return told(mm, Quantity::length, w.design.unit); };
   d.write({d.bounds().low.x() + 3, box.low.y() - 4.5},
           fmt::format("{} {}   at {}   chord {}   {} thick{}", rib.name(), nameLarge(hand), len(rib.t()),
@@ -90,6 +121,8 @@ std::vector<Drawing> ribSheets(const DrawnWing& wing, Hand hand, double width, d
     for (const SparLine& line : w.spars)
       if (w.design.spars[static_cast<std::size_t>(line.index)].kind == SparKind::fullDepth)
         parts.push_back(sparDrawing(w, line, hand));
+      else if (w.design.spars[static_cast<std::size_t>(line.index)].webs == Webs::continuous)
+        parts.push_back(webDrawing(w, line, hand));
     for (Drawing& part : tipParts(w, hand)) parts.push_back(std::move(part));
   }
 

@@ -8,6 +8,9 @@ namespace eup {
 
 struct PanelJoin;
 struct SettingUp;
+struct Strength;
+struct SparBay;
+struct LoadCase;
 
 /// What a drawing needs of a panel. (The whole of it is put together a floor above.)
 struct DrawnPanel {
@@ -18,6 +21,9 @@ struct DrawnPanel {
   const std::optional<TipShape>& tip;
   const PanelJoin& join;
   const SettingUp& settingUp;
+  const Strength& strength;
+  const std::vector<SparBay>& bays;
+  const std::vector<LoadCase>& loads;
 };
 /// A wing's panels, from the middle outwards.
 using DrawnWing = std::vector<DrawnPanel>;
@@ -47,6 +53,15 @@ Drawing settingUpDrawing(const DrawnPanel& panel, Hand hand);
 /// Gauges for setting a panel up, full size: what stands under its root, middle and tip rib, stairs of packing heights
 /// under LE and TE, the cradle for its join.
 Drawing gaugeSheet(const DrawnPanel& panel, Hand hand);
+
+/// What every print and every screen of strength says.
+inline constexpr std::string_view strengthCaution =
+    "For model aircraft only, never for what carries a person. These are estimates from tables of clear wood and from "
+    "bending theory, no approval of anything: wood, glue and building differ. Load the finished wing on the bench "
+    "before it flies; keep to the rules of your field and country, and where they ask for a licensed person, ask one.";
+
+/// What a panel's spars have in reserve, bay by bay, under which loads and of what; the same for either hand.
+Drawing strengthCard(const DrawnPanel& panel, Hand hand);
 
 /// A panel's block gauge, bevel gauge and brace at full size, and the table of packing heights.
 Drawing benchCard(const DrawnPanel& panel, Hand hand);

@@ -102,14 +102,6 @@ double braceDepth(const Join& join, double rim, const Spar& spar, const SparLine
   return depth;
 }
 
-std::optional<int> mainSpar(const PanelDesign& d) {
-  if (d.spars.empty()) return std::nullopt;
-  for (std::size_t i = 0; i < d.spars.size(); ++i)
-    if (d.spars[i].kind == SparKind::caps && (d.spars[i].top.fitted || d.spars[i].bottom.fitted))
-      return static_cast<int>(i);
-  return 0;
-}
-
 TipBlock tipBlock(const PanelLoft& loft, double fraction, double onBoard, std::optional<double> givenBoard) {
   const double s = std::sin(onBoard), c = std::cos(onBoard);
   const auto underside = [&](double t) -> Point {

@@ -70,7 +70,4 @@ PanelJoin panelJoin(const PanelBrief& design, const PanelLoft& loft, const std::
 /// ribs slotted for it `rim` of wood stays above and below it, so that they hold together.
 double braceDepth(const Join& join, double rim, const Spar& spar, const SparLine& line, double t);
 
-/// The spar that blocks and first figures go by: the first with a cap, else the first; nothing without spars.
-std::optional<int> mainSpar(const PanelDesign& design);
-
 } // namespace eup

@@ -218,6 +218,20 @@ Polyline inRib(const Making& m, const Polyline& panelAxes) {
   return inChordAxes(m.rib.frame, panelAxes);
 }
 
+/// A web that runs through parts the rib in two, from notch to notch.
+void cutWeb(const Making& m, const SparLine& line, double along, Region& cuts) {
+  const Spar& spar = m.design.spars[static_cast<std::size_t>(line.index)];
+  const double width = webWidthAt(spar, along);
+  if (spar.webs != Webs::continuous || width <= 0) return;
+  const double lean = std::cos(m.rib.lean), half = (width * m.stretch(line.sweep) + m.design.ribs.notchFit) / 2;
+  const Point top = m.meet(line.upperSeat), bottom = m.meet(line.lowerSeat);
+  const double from = bottom.y() + capAt(spar.bottom, along).depth / lean / 2,
+               to = top.y() - capAt(spar.top, along).depth / lean / 2, x = (top.x() + bottom.x()) / 2;
+  if (to <= from) return;
+  cuts.push_back(inRib(m, rectangle({x - half, from}, {x + half, to})));
+  ++m.rib.wantedPieces;
+}
+
 /// Notches stand upright in panel axes, so that a straight, untwisted strip drops into all of them.
 void cutNotches(const Making& m, const SparLine& line, const Cut& cut, Region& cuts) {
   const Spar& spar = m.design.spars[static_cast<std::size_t>(line.index)];
@@ -239,6 +253,7 @@ void cutNotches(const Making& m, const SparLine& line, const Cut& cut, Region& c
     cuts.push_back(inRib(m, rectangle(from, to)));
     m.rib.notches.push_back(std::move(notch));
   }
+  cutWeb(m, line, along, cuts);
 }
 
 void cutSlot(const Making& m, const SparLine& line, const Cut& cut, Region& cuts) {

@@ -95,8 +95,9 @@ struct Rib {
   std::vector<double> sparX;     ///< each spar's centre line from the nose along the chord line
   std::vector<double> sparDepth; ///< the bare section's depth there, square to the chord line
   FaceRun upperRun, lowerRun;
-  double depth = 0; ///< greatest depth of the bare section square to the chord line
-  int pieces = 1;
+  double depth = 0;            ///< greatest depth of the bare section square to the chord line
+  int pieces = 1;              ///< of wood
+  int wantedPieces = 1;        ///< more where webs run through
   std::vector<ThinPlace> thin; ///< in chord axes
 
   double t() const { return station; }

@@ -52,6 +52,17 @@ double SparLine::chordX(const ChordFrame& frame) const {
   return (x - frame.le.x()) / std::cos(frame.washout);
 }
 
+Polyline webOutline(const Spar& spar, const SparLine& line) {
+  if (spar.webs != Webs::continuous || webWidthAt(spar, 0) <= 0) return {};
+  const auto upper = [&](double t) -> Point {
+    return {t * line.stretch, line.upperSeat.at(t).y() - capAt(spar.top, line.share(t)).depth};
+  };
+  const auto lower = [&](double t) -> Point {
+    return {t * line.stretch, line.lowerSeat.at(t).y() + capAt(spar.bottom, line.share(t)).depth};
+  };
+  return {lower(0), lower(line.end), upper(line.end), upper(0)};
+}
+
 double planX(const ChordFrame& frame, double fraction) {
   return frame.fromChord({fraction * frame.chord, 0}).x();
 }
@@ -60,6 +71,14 @@ double surfaceHeightAt(const Cut& cut, Face face, double x) {
   const Polyline& line = cut.face(face);
   const auto place = lastCrossing(line, x);
   return place ? pointAt(line, *place).y() : line.back().y();
+}
+
+std::optional<int> mainSpar(const PanelDesign& d) {
+  if (d.spars.empty()) return std::nullopt;
+  for (std::size_t i = 0; i < d.spars.size(); ++i)
+    if (d.spars[i].kind == SparKind::caps && (d.spars[i].top.fitted || d.spars[i].bottom.fitted))
+      return static_cast<int>(i);
+  return 0;
 }
 
 std::vector<SparLine> sparLines(const PanelBrief& d, const PanelLoft& loft) {

@@ -1,5 +1,5 @@
 #include "core/strength/bay_checks.h"
-#include "core/design/material.h"
+#include "core/strength/plate_buckling.h"
 #include "core/strength/spar_strength.h"
 #include <algorithm>
 #include <cmath>
@@ -13,16 +13,6 @@ struct Place {
   LoadCase::What load;
 };
 
-/// Keeps it when there is none of its kind yet that has less in reserve.
-void keep(SparBay& bay, const BayCheck& check) {
-  for (BayCheck& c : bay.checks)
-    if (c.what == check.what) {
-      if (check.reserve() < c.reserve()) c = check;
-      return;
-    }
-  bay.checks.push_back(check);
-}
-
 void checkCaps(const PanelBrief& d, const PanelLoft& loft, const SparLine& line, const SparSection& section,
                const Place& at, double length, SparBay& bay) {
   const Spar& spar = d.spars[static_cast<std::size_t>(line.index)];
@@ -32,13 +22,18 @@ void checkCaps(const PanelBrief& d, const PanelLoft& loft, const SparLine& line,
   for (const bool up : {true, false}) {
     const Cap cap = capAt(up ? spar.top : spar.bottom, share);
     if (!whole && !cap.fitted) continue;
-    const Material& m = materialNamed(whole ? spar.sheetMaterial : cap.material);
+    const Material& m = d.materials.named(whole ? spar.sheetMaterial : cap.material);
     const double stress =
         section.bent.stress(std::abs(at.moment), up ? section.upperOuter : section.lowerOuter, m.modulus);
     const bool pressed = up == pressedAbove;
     keep(bay, {pressed ? BayCheck::What::compression : BayCheck::What::tension, stress,
                pressed ? m.compression : m.tension, at.load});
     if (!pressed || whole || !spar.top.fitted || !spar.bottom.fitted) continue; // a strip alone is bent, not pressed
+    if (spar.webs == Webs::core) {
+      const Material& core = d.materials.named(spar.webMaterial);
+      keep(bay, {BayCheck::What::buckling, stress, wrinkling(m.modulus, core.modulus, core.shear), at.load});
+      continue;
+    }
     const bool heldUpright = spar.webs != Webs::none;
     const double x = line.middle.at(at.t).x();
     const ChordFrame f = loft.frameAt(at.t);
@@ -50,19 +45,105 @@ void checkCaps(const PanelBrief& d, const PanelLoft& loft, const SparLine& line,
   }
 }
 
-void checkWeb(const Spar& spar, const SparLine& line, const Place& at, SparBay& bay) {
+void checkWeb(const PanelBrief& d, const SparLine& line, const Place& at, double length, SparBay& bay) {
+  const Spar& spar = d.spars[static_cast<std::size_t>(line.index)];
+  const double share = line.share(at.t), width = webWidthAt(spar, share);
   const auto deep = capMiddles(spar, line, at.t), root = capMiddles(spar, line, 0),
              end = capMiddles(spar, line, line.end);
-  if (spar.webs == Webs::none || !deep || !root || !end || line.end <= 0) return;
-  const double flow = std::abs(webShearFlow(at.shear, at.moment, *deep, (*end - *root) / line.end));
-  keep(bay, {BayCheck::What::web, flow / spar.webThickness, materialNamed(spar.webMaterial).shearStrength, at.load});
-  double weaker = materialNamed(spar.webMaterial).shearStrength;
-  for (const Cap& cap : {capAt(spar.top, line.share(at.t)), capAt(spar.bottom, line.share(at.t))})
-    weaker = std::min(weaker, materialNamed(cap.material).shearStrength);
-  keep(bay, {BayCheck::What::glue, flow / spar.webThickness, weaker, at.load});
+  if (width <= 0 || !deep || !root || !end || line.end <= 0) return;
+  const Cap upper = capAt(spar.top, share), lower = capAt(spar.bottom, share);
+  const Material& m = d.materials.named(spar.webMaterial);
+  const double stress = std::abs(webShearFlow(at.shear, at.moment, *deep, (*end - *root) / line.end)) / width;
+  keep(bay, {BayCheck::What::web, stress, m.shearStrength, at.load});
+  double weaker = std::min(m.shearStrength, d.materials.glue(d.glue).shearStrength);
+  for (const Cap& cap : {upper, lower}) weaker = std::min(weaker, d.materials.named(cap.material).shearStrength);
+  keep(bay, {BayCheck::What::glue, stress, weaker, at.load});
+  const double clear = *deep - (upper.depth + lower.depth) / 2;
+  if (spar.webs == Webs::core || clear <= 0) return;
+  const bool upright = spar.webGrain == Grain::upright;
+  const Plate plate{upright ? m.across : m.modulus, upright ? m.modulus : m.across, m.shear, width};
+  keep(bay, {BayCheck::What::webBuckling, stress, shearBuckling(plate, length, clear), at.load});
+}
+
+/// How far the strips at the panel's edges lie from the axis that it is bent about, and what that strains them.
+void checkEdges(const PanelBrief& d, const PanelLoft& loft, const BentSection& bent, const Place& at, SparBay& bay) {
+  const double chord = loft.frameAt(at.t).chord, bend = at.moment / bent.stiffness; // 1/mm
+  const auto check = [&](BayCheck::What what, double from, double to, const std::string& material) {
+    double high = -1e300, low = 1e300;
+    for (const double x : {from, to}) {
+      const double f = std::clamp(x / chord, 0.0, 1.0);
+      high = std::max(high, loft.at(Face::upper, f, at.t).y());
+      low = std::min(low, loft.at(Face::lower, f, at.t).y());
+    }
+    const Material& m = d.materials.named(material);
+    for (const double z : {high, low}) {
+      const double strain = bend * (z - bent.axis); // pressed positive
+      keep(bay, {what, std::abs(strain) * m.modulus, strain > 0 ? m.compression : m.tension, at.load});
+    }
+  };
+  if (d.leadingEdge.kind != LeadingEdgeKind::none)
+    check(BayCheck::What::leadingEdge, 0, d.leadingEdge.width, d.leadingEdge.material);
+  if (d.trailingEdge.kind != TrailingEdgeKind::none)
+    check(BayCheck::What::trailingEdge, chord - d.trailingEdge.width, chord, d.trailingEdge.material);
+}
+
+void checkSheet(const PanelBrief& d, const SparSection& section, double radius, const Place& at, double length,
+                SparBay& bay) {
+  if (section.skin.empty()) return;
+  const Material& m = d.materials.named(d.sheeting.material);
+  const double holds = pressedSheetBuckling({m.modulus, m.across, m.shear, d.sheeting.thickness}, length, radius);
+  for (const Fibre& f : section.skin) {
+    const double z = (f.low + f.high) / 2, stress = section.bent.stress(std::abs(at.moment), z, m.modulus);
+    const bool pressed = (z > section.bent.axis) == (at.moment >= 0);
+    keep(bay, {BayCheck::What::sheet, stress, pressed ? m.compression : m.tension, at.load});
+    if (pressed) keep(bay, {BayCheck::What::sheetBuckling, stress, holds, at.load});
+  }
 }
 
 } // namespace
+
+const char* wordsOf(BayCheck::What what) {
+  switch (what) {
+  case BayCheck::What::compression:
+    return "pressing of a cap";
+  case BayCheck::What::tension:
+    return "pulling of a cap";
+  case BayCheck::What::buckling:
+    return "buckling of a cap between ribs";
+  case BayCheck::What::web:
+    return "shear of a web";
+  case BayCheck::What::webBuckling:
+    return "buckling of a web";
+  case BayCheck::What::glue:
+    return "a web's glue line";
+  case BayCheck::What::leadingEdge:
+    return "bending of the leading edge";
+  case BayCheck::What::trailingEdge:
+    return "bending of the trailing edge";
+  case BayCheck::What::sheet:
+    return "bending of the sheet";
+  case BayCheck::What::sheetBuckling:
+    return "buckling of the sheet";
+  case BayCheck::What::brace:
+    return "bending of the brace";
+  case BayCheck::What::braceGlue:
+    return "the brace's glue";
+  case BayCheck::What::joiner:
+    return "bending of the joiner";
+  case BayCheck::What::ribs:
+    return "crushing of ribs by the joiner";
+  }
+  return "";
+}
+
+void keep(SparBay& bay, const BayCheck& check) {
+  for (BayCheck& c : bay.checks)
+    if (c.what == check.what) {
+      if (check.reserve() < c.reserve()) c = check;
+      return;
+    }
+  bay.checks.push_back(check);
+}
 
 double eulerStress(double modulus, double radius, double length) {
   const double slender = length / radius;
@@ -76,14 +157,16 @@ const BayCheck* SparBay::weakest() const {
 }
 
 std::vector<SparBay> bayChecks(const PanelBrief& d, const PanelLoft& loft, const std::vector<SparLine>& spars,
-                               const std::vector<Rib>& ribs, const std::vector<LoadCase>& cases) {
+                               const std::vector<Rib>& ribs, const SheetSkin& skin,
+                               const std::vector<LoadCase>& cases) {
   std::vector<SparBay> out;
   for (std::size_t i = 1; i < ribs.size(); ++i) {
     const double from = ribs[i - 1].t(), to = ribs[i].t();
     std::vector<SparSection> sections;
     double sum = 0;
     for (const SparLine& line : spars) {
-      sections.push_back(sparSection(d.spars[static_cast<std::size_t>(line.index)], line, from));
+      sections.push_back(
+          sparSection(d.spars[static_cast<std::size_t>(line.index)], line, from, d.materials, skinOf(line, skin)));
       sum += sections.back().bent.stiffness;
     }
     for (std::size_t k = 0; k < spars.size(); ++k) {
@@ -94,8 +177,12 @@ std::vector<SparBay> bayChecks(const PanelBrief& d, const PanelLoft& loft, const
         const double share = stiffness / sum;
         for (const LoadCase& c : cases) {
           const Place at{from, share * c.load.moment(d.inboard + from), share * c.load.shear(d.inboard + from), c.what};
-          checkCaps(d, loft, line, sections[k], at, (to - from) * line.stretch, bay);
-          checkWeb(d.spars[static_cast<std::size_t>(line.index)], line, at, bay);
+          const double length = (to - from) * line.stretch;
+          checkCaps(d, loft, line, sections[k], at, length, bay);
+          checkWeb(d, line, at, length, bay);
+          if (k > 0) continue;
+          checkEdges(d, loft, sections[k].bent, at, bay);
+          checkSheet(d, sections[k], skin.radius, at, to - from, bay);
         }
       }
       out.push_back(std::move(bay));

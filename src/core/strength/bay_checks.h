@@ -2,6 +2,7 @@
 #pragma once
 #include "core/parts/rib.h"
 #include "core/strength/loads.h"
+#include "core/strength/sheet_skin.h"
 
 namespace eup {
 
@@ -9,11 +10,30 @@ namespace eup {
 double eulerStress(double modulus, double radius, double length);
 
 struct BayCheck {
-  enum class What { compression, tension, buckling, web, glue } what = What::compression;
+  enum class What {
+    compression,
+    tension,
+    buckling, ///< of a pressed cap between ribs, or its wrinkling on a core
+    web,
+    webBuckling,
+    glue,         ///< along the web's edges
+    leadingEdge,  ///< bent with the wing
+    trailingEdge, ///< likewise
+    sheet,        ///< that carries bending
+    sheetBuckling,
+    brace, ///< in the bay at the join, as are the next three
+    braceGlue,
+    joiner,
+    ribs ///< crushed by the joiner
+  } what = What::compression;
   double stress = 0, strength = 0;
   LoadCase::What load = LoadCase::What::pull; ///< the one that it is of
+  /// Of the spar itself and what it bends with: what its size and wood decide.
+  bool ofSpar() const { return what < What::leadingEdge || what == What::sheet || what == What::sheetBuckling; }
   double reserve() const { return stress > 0 ? strength / stress : 1e9; }
 };
+
+const char* wordsOf(BayCheck::What what);
 
 struct SparBay {
   int spar = 0; ///< index
@@ -24,12 +44,16 @@ struct SparBay {
   const BayCheck* weakest() const;
 };
 
+/// Keeps a check in the bay, unless one of its kind there has less in reserve.
+void keep(SparBay& bay, const BayCheck& check);
+
 /// Bending and shear are those at the bay's inner end, shared by stiffness among the spars there. A cap is taken for a
 /// strut from rib to rib: held upright by a web, and along the chord by sheet that lies on it; held both ways it cannot
 /// buckle; nor can one that has no other cap, which is bent and not pressed. Caps without webs between them are
-/// reckoned as if ribs carried the shear. A web's edges are glued over their own thickness to caps or ribs: the wood
-/// beside a good glue line fails first, that of the weaker of the two.
+/// reckoned as if ribs carried the shear. A web's edges are glued over their own thickness to caps or ribs: the weaker
+/// of the woods and the glue. A sheet web buckles as a plate hinged all round; a core does not, its caps wrinkle on it.
+/// The edges' strips, and sheet that carries, are bent with the first spar and belong to its bays.
 std::vector<SparBay> bayChecks(const PanelBrief& design, const PanelLoft& loft, const std::vector<SparLine>& spars,
-                               const std::vector<Rib>& ribs, const std::vector<LoadCase>& cases);
+                               const std::vector<Rib>& ribs, const SheetSkin& skin, const std::vector<LoadCase>& cases);
 
 } // namespace eup

@@ -25,4 +25,31 @@ Polyline noseBox(const Polyline& upper, const Polyline& lower, double x, double 
   return box;
 }
 
+double shearCentreAhead(double area, double webDepth, double webGive, double skinGive) {
+  return 2 * area / webDepth * webGive / (webGive + skinGive);
+}
+
+std::optional<NoseBox> noseBoxOf(const PanelBrief& d, const PanelLoft& loft, const Rib& rib) {
+  const auto main = mainSpar(d);
+  if (!main || !d.sheeting.top || !d.sheeting.bottom) return std::nullopt;
+  const Spar& spar = d.spars[static_cast<std::size_t>(*main)];
+  const double fraction = spar.rootFraction, thick = d.sheeting.thickness;
+  const double edge = std::min(sheetEdgeAt(d, loft, Face::upper, 0), sheetEdgeAt(d, loft, Face::lower, 0));
+  if (edge + 1e-9 < fraction) return std::nullopt;
+  const Polyline line = noseBox(rib.upper, rib.lower, fraction * rib.frame.chord, thick);
+  if (line.size() < 3) return std::nullopt;
+  NoseBox box{*main, std::abs(signedArea(line)), perimeterOf(line), 0, torsionConstant(line, thick), {}};
+  double far = line.front().x(), low = 1e300, high = -1e300; // the web stands at the hindmost x
+  for (const Point& p : line) far = std::max(far, p.x());
+  for (const Point& p : line)
+    if (p.x() > far - 1e-6) low = std::min(low, p.y()), high = std::max(high, p.y());
+  box.webDepth = high - low;
+  if (const double web = webWidthAt(spar, 0); web > 0 && box.webDepth > 0 && box.wall > box.webDepth) {
+    const double webGive = box.webDepth / (d.materials.named(spar.webMaterial).shear * web),
+                 skinGive = (box.wall - box.webDepth) / (d.materials.named(d.sheeting.material).shear * thick);
+    box.ahead = shearCentreAhead(box.area, box.webDepth, webGive, skinGive);
+  }
+  return box;
+}
+
 } // namespace eup

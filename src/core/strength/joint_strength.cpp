@@ -1,5 +1,4 @@
 #include "core/strength/joint_strength.h"
-#include "core/design/material.h"
 #include <algorithm>
 #include <cmath>
 #include <numbers>
@@ -7,8 +6,7 @@
 namespace eup {
 namespace {
 
-double weaker(const std::string& material) {
-  const Material& m = materialNamed(material);
+double weaker(const Material& m) {
   return std::min(m.tension, m.compression);
 }
 
@@ -17,11 +15,11 @@ double reserveOf(double strength, double stress) {
 }
 
 /// The shortest leg whose glue keeps the reserve; it may be longer than the leg is.
-double legFor(double reserve, double moment, double shear, double height) {
+double legFor(double reserve, double strength, double moment, double shear, double height) {
   double low = 1, high = 5000;
   for (int i = 0; i < 60; ++i) {
     const double mid = (low + high) / 2;
-    (reserveOf(woodShear, glueShear(moment, shear, mid, height)) >= reserve ? high : low) = mid;
+    (reserveOf(strength, glueShear(moment, shear, mid, height)) >= reserve ? high : low) = mid;
   }
   return high;
 }
@@ -45,8 +43,13 @@ double socketLoad(double moment, double shear, double length) {
   return 6 * moment / (length * length) - 2 * shear / length;
 }
 
-double plateStiffness(const Join& join, double depth) {
-  const Material& m = materialNamed(join.braceMaterial);
+double gluedStrength(const PanelBrief& d) {
+  constexpr double balsa = 2.1;
+  return std::min(balsa, d.materials.glue(d.glue).shearStrength);
+}
+
+double plateStiffness(const Join& join, double depth, const Materials& materials) {
+  const Material& m = materials.named(join.braceMaterial);
   const int plates = join.braceSide == BraceSide::both ? 2 : 1;
   return plates * m.modulus * join.braceThickness * std::pow(std::max(depth, 0.0), 3) / 12;
 }
@@ -61,16 +64,26 @@ JoinStrength joinStrength(const PanelBrief& d, const Join& join, const SpanLoad&
     const double moment = share * out.moment, each = share / plates;
     out.braceShare = share;
     out.braceStress = plateStress(moment, join.braceThickness, brace->depth, plates);
-    out.braceReserve = reserveOf(weaker(join.braceMaterial), out.braceStress);
+    out.braceReserve = reserveOf(weaker(d.materials.named(join.braceMaterial)), out.braceStress);
     out.glueStress = glueShear(each * out.moment, each * out.shear, brace->leg, brace->height);
-    out.glueReserve = reserveOf(woodShear, out.glueStress);
-    out.gluedLeg = legFor(2, each * out.moment, each * out.shear, brace->height);
+    out.glueStrength = gluedStrength(d);
+    out.glueReserve = reserveOf(out.glueStrength, out.glueStress);
+    out.gluedLeg = legFor(2, out.glueStrength, each * out.moment, each * out.shear, brace->height);
   }
   const Joiner& j = join.joiner;
   if (j.fitted && rodReach > 0 && j.bore < j.diameter) {
     out.rodStress = tubeStress(out.moment, j.diameter, j.bore);
-    out.rodReserve = reserveOf(weaker(j.material), out.rodStress);
+    out.rodReserve = reserveOf(weaker(d.materials.named(j.material)), out.rodStress);
     out.bearing = std::abs(socketLoad(out.moment, out.shear, rodReach)) / j.diameter;
+    const double across = d.materials.named(d.ribs.material).compressionAcross,
+                 ply = d.materials.named("birch-ply").compressionAcross, couple = out.moment / rodReach;
+    for (const auto& [force, thickness] :
+         {std::pair(couple + out.shear, d.ribs.rootThickness), std::pair(couple, d.ribs.thickness)}) {
+      const double holds = SocketRib{thickness, across, j.facing, ply}.holds(j.sleeve),
+                   reserve = reserveOf(holds, force);
+      if (out.crushHolds > 0 && reserve >= out.crushReserve) continue;
+      out.crushForce = force, out.crushHolds = holds, out.crushReserve = reserve;
+    }
   }
   return out;
 }

@@ -75,6 +75,8 @@ const char* wordsOf(LoadCase::What what) {
     return "pushing over";
   case LoadCase::What::gust:
     return "a gust";
+  case LoadCase::What::gustDown:
+    return "a gust from above";
   case LoadCase::What::line:
     return "on the line";
   case LoadCase::What::tip:
@@ -121,6 +123,8 @@ std::vector<LoadCase> loadCases(std::span<const PanelBrief> panels, const std::v
   add(LoadCase::What::pull, factors.pull, factors.pull);
   if (factors.push > 0) add(LoadCase::What::push, -factors.push, -factors.push);
   if (f.gust > 0) add(LoadCase::What::gust, gust, gust);
+  // As far the other way: it is met flying level. Where lift only falls it is no load of its own.
+  if (f.gust > 0 && gust > 2) add(LoadCase::What::gustDown, 2 - gust, 2 - gust);
   const bool main = panels.front().id.wing == 0;
   if (f.linePull > 0 && main) add(LoadCase::What::line, 1 + f.linePull / weight, 1);
   if (f.tipTouch > 0 && main) {

@@ -38,7 +38,7 @@ Outboard outboardOf(std::span<const LinearRun> runs, double y);
 
 /// What may load a wing.
 struct LoadCase {
-  enum class What { pull, push, gust, line, tip } what = What::pull;
+  enum class What { pull, push, gust, gustDown, line, tip } what = What::pull;
   double factor = 1; ///< multiples of the model's weight that it carries; of a tip, the force there
   SpanLoad load;
 };

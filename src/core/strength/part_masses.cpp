@@ -1,5 +1,4 @@
 #include "core/strength/part_masses.h"
-#include "core/design/material.h"
 #include "core/strength/spar_strength.h"
 #include "core/strength/wing_frame.h"
 #include <algorithm>
@@ -18,8 +17,8 @@ double& of(Grams& g, What what) {
 }
 
 /// g/mm³
-double heavy(std::string_view material) {
-  return materialNamed(material).density * 1e-6;
+double heavy(const PanelBrief& d, std::string_view material) {
+  return d.materials.named(material).density * 1e-6;
 }
 
 /// Cross-section, mm², of a strip of the leading or the trailing edge.
@@ -43,29 +42,31 @@ double trailingArea(const TrailingEdge& e, double depthBefore) {
 /// Of what runs along the span, g/mm at a rib.
 Grams runningAt(const PanelBrief& d, const PanelLoft& loft, const std::vector<SparLine>& spars, const Rib& rib) {
   Grams g{};
-  const double t = std::clamp(rib.t(), 0.0, loft.span()), chord = loft.frameAt(t).chord, wood = heavy(frameWood);
+  const double t = std::clamp(rib.t(), 0.0, loft.span()), chord = loft.frameAt(t).chord;
   const auto depth = [&](double x) {
     const double f = std::clamp(x / chord, 0.0, 1.0);
     return std::max(loft.at(Face::upper, f, t).y() - loft.at(Face::lower, f, t).y(), 0.0);
   };
-  of(g, What::leadingEdge) = leadingArea(d.leadingEdge, depth(d.leadingEdge.width)) * wood;
-  of(g, What::trailingEdge) = trailingArea(d.trailingEdge, depth(chord - d.trailingEdge.width)) * wood;
-  of(g, What::sheet) = (rib.upperRun.sheetArc + rib.lowerRun.sheetArc) * d.sheeting.thickness * wood;
-  of(g, What::covering) = 2 * chord * coveringStuff(d.stiffening.covering).areaWeight * 1e-6;
+  of(g, What::leadingEdge) = leadingArea(d.leadingEdge, depth(d.leadingEdge.width)) * heavy(d, d.leadingEdge.material);
+  of(g, What::trailingEdge) =
+      trailingArea(d.trailingEdge, depth(chord - d.trailingEdge.width)) * heavy(d, d.trailingEdge.material);
+  of(g, What::sheet) =
+      (rib.upperRun.sheetArc + rib.lowerRun.sheetArc) * d.sheeting.thickness * heavy(d, d.sheeting.material);
+  of(g, What::covering) = 2 * chord * d.materials.covering(d.stiffening.covering).areaWeight * 1e-6;
   for (const SparLine& line : spars) {
     const Spar& s = d.spars[static_cast<std::size_t>(line.index)];
     if (!line.reaches(t)) continue;
     if (s.kind == SparKind::fullDepth) {
       const double deep = line.upperSeat.at(t).y() - line.lowerSeat.at(t).y();
-      of(g, What::spars) += std::max(deep, 0.0) * s.sheet * heavy(s.sheetMaterial) * line.stretch;
+      of(g, What::spars) += std::max(deep, 0.0) * s.sheet * heavy(d, s.sheetMaterial) * line.stretch;
       continue;
     }
     for (const Cap& fitted : {s.top, s.bottom}) {
       const Cap cap = capAt(fitted, line.share(t));
-      if (cap.fitted) of(g, What::spars) += cap.width * cap.depth * heavy(cap.material) * line.stretch;
+      if (cap.fitted) of(g, What::spars) += cap.width * cap.depth * heavy(d, cap.material) * line.stretch;
     }
-    if (const auto deep = capMiddles(s, line, t); deep && s.webs != Webs::none)
-      of(g, What::webs) += *deep * s.webThickness * heavy(s.webMaterial) * line.stretch;
+    if (const auto deep = capMiddles(s, line, t))
+      of(g, What::webs) += *deep * webWidthAt(s, line.share(t)) * heavy(d, s.webMaterial) * line.stretch;
   }
   return g;
 }
@@ -73,10 +74,10 @@ Grams runningAt(const PanelBrief& d, const PanelLoft& loft, const std::vector<Sp
 /// Of a rib and its strips, g.
 Grams ribGrams(const PanelBrief& d, const Rib& rib) {
   Grams g{};
-  of(g, What::ribs) = rib.cutArea * rib.thickness * heavy(frameWood);
+  of(g, What::ribs) = rib.cutArea * rib.thickness * heavy(d, d.ribs.material);
   const CapStrips& c = d.capStrips;
   of(g, What::capStrips) = ((c.top ? rib.upperRun.capArc : 0) + (c.bottom ? rib.lowerRun.capArc : 0)) * c.thickness *
-                           c.width * heavy(frameWood);
+                           c.width * heavy(d, c.material);
   return g;
 }
 

@@ -85,15 +85,16 @@ double meanLineMoment(const Section& section) {
   return pi / 4 * (second - first);
 }
 
-double twistAxis(const PanelBrief& d, const std::vector<SparLine>& spars, const ChordFrame& at) {
+double twistAxis(const PanelBrief& d, const std::vector<SparLine>& spars, const ChordFrame& at, double ahead) {
   double weight = 0, sum = 0;
   for (const SparLine& line : spars) {
     if (!line.reaches(at.t)) continue;
-    const double ei = sparSection(d.spars[static_cast<std::size_t>(line.index)], line, at.t).bent.stiffness;
+    const double ei =
+        sparSection(d.spars[static_cast<std::size_t>(line.index)], line, at.t, d.materials).bent.stiffness;
     weight += ei, sum += ei * line.chordX(at) / at.chord;
   }
   constexpr double usual = 0.35;
-  return weight > 0 ? sum / weight : usual;
+  return std::max((weight > 0 ? sum / weight : usual) - ahead, 0.0);
 }
 
 FlapSlopes flapSlopes(double share) {

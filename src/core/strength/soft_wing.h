@@ -19,9 +19,9 @@ struct FlapSlopes {
 };
 FlapSlopes flapSlopes(double share);
 
-/// Chord fraction that a panel turns about, about: where its spars stand, the deeper the more; a closed nose's axis and
-/// that of an open frame are not far from it.
-double twistAxis(const PanelBrief& design, const std::vector<SparLine>& spars, const ChordFrame& at);
+/// Chord fraction that a panel turns about, about: where its spars stand, the stiffer the more; less `ahead`, the part
+/// of the chord that a closed nose's shear centre lies before its web.
+double twistAxis(const PanelBrief& design, const std::vector<SparLine>& spars, const ChordFrame& at, double ahead);
 
 /// A strip of the half wing, root to tip.
 struct TwistStrip {

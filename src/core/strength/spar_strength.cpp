@@ -1,5 +1,4 @@
 #include "core/strength/spar_strength.h"
-#include "core/design/material.h"
 #include <algorithm>
 #include <cmath>
 
@@ -9,9 +8,9 @@ namespace {
 constexpr int bays = 120; // steps along the span for the worst reserve and the deflection
 
 /// The cap's upper or lower material so far along the spar; a sheet spar has one for both.
-const Material& faceMaterial(const Spar& s, Face f, double share) {
-  if (s.kind == SparKind::fullDepth) return materialNamed(s.sheetMaterial);
-  return materialNamed(capAt(f == Face::upper ? s.top : s.bottom, share).material);
+const Material& faceMaterial(const Spar& s, Face f, double share, const Materials& materials) {
+  if (s.kind == SparKind::fullDepth) return materials.named(s.sheetMaterial);
+  return materials.named(capAt(f == Face::upper ? s.top : s.bottom, share).material);
 }
 
 /// Wood at the outer face above and below? A spar with one cap has but one.
@@ -19,9 +18,10 @@ bool has(const Spar& s, Face f) {
   return s.kind == SparKind::fullDepth || (f == Face::upper ? s.top : s.bottom).fitted;
 }
 
-std::optional<CapStress> capStress(const Spar& spar, const SparSection& section, double share, double moment, Face f) {
+std::optional<CapStress> capStress(const Spar& spar, const SparSection& section, double share, double moment, Face f,
+                                   const Materials& materials) {
   if (!has(spar, f) || section.bent.empty()) return std::nullopt;
-  const Material& m = faceMaterial(spar, f, share);
+  const Material& m = faceMaterial(spar, f, share, materials);
   CapStress c;
   const double outer = f == Face::upper ? section.upperOuter : section.lowerOuter;
   c.stress = section.bent.stress(std::abs(moment), outer, m.modulus);
@@ -33,33 +33,13 @@ std::optional<CapStress> capStress(const Spar& spar, const SparSection& section,
 
 } // namespace
 
-double BentSection::stress(double moment, double z, double modulus) const {
-  return moment * modulus * std::abs(z - axis) / stiffness;
-}
-
-BentSection bentSection(const std::vector<Fibre>& fibres) {
-  double ea = 0, eaz = 0;
-  for (const Fibre& f : fibres) {
-    const double area = f.width * (f.high - f.low);
-    ea += f.modulus * area;
-    eaz += f.modulus * area * (f.high + f.low) / 2;
-  }
-  if (ea <= 0) return {};
-  BentSection b;
-  b.axis = eaz / ea;
-  for (const Fibre& f : fibres) {
-    const double h = f.high - f.low, arm = (f.high + f.low) / 2 - b.axis;
-    b.stiffness += f.modulus * f.width * h * (h * h / 12 + arm * arm);
-  }
-  return b;
-}
-
-SparSection sparSection(const Spar& spar, const SparLine& line, double t) {
+SparSection sparSection(const Spar& spar, const SparLine& line, double t, const Materials& materials,
+                        const SheetSkin* skin) {
   SparSection s;
   if (!line.reaches(t)) return s;
   const double top = line.upperSeat.at(t).y(), bottom = line.lowerSeat.at(t).y();
-  s.upperModulus = faceMaterial(spar, Face::upper, line.share(t)).modulus;
-  s.lowerModulus = faceMaterial(spar, Face::lower, line.share(t)).modulus;
+  s.upperModulus = faceMaterial(spar, Face::upper, line.share(t), materials).modulus;
+  s.lowerModulus = faceMaterial(spar, Face::lower, line.share(t), materials).modulus;
   if (spar.kind == SparKind::fullDepth) {
     // At every rib half of the depth is slotted away; the half that is left carries.
     const double mid = line.middle.at(t).y();
@@ -74,7 +54,14 @@ SparSection sparSection(const Spar& spar, const SparLine& line, double t) {
     if (upper.fitted) s.fibres.push_back({top - upper.depth, top, upper.width, s.upperModulus});
     if (lower.fitted) s.fibres.push_back({bottom, bottom + lower.depth, lower.width, s.lowerModulus});
   }
-  s.bent = bentSection(s.fibres);
+  if (!skin) {
+    s.bent = bentSection(s.fibres);
+    return s;
+  }
+  s.skin = skin->at(t);
+  std::vector<Fibre> all = s.fibres;
+  all.insert(all.end(), s.skin.begin(), s.skin.end());
+  if (!s.fibres.empty()) s.bent = bentSection(all);
   return s;
 }
 
@@ -89,7 +76,8 @@ std::optional<double> capMiddles(const Spar& spar, const SparLine& line, double 
   return depth > 0 ? std::optional(depth) : std::nullopt;
 }
 
-Strength strengthOf(const PanelBrief& d, const std::vector<SparLine>& lines, const std::vector<LoadCase>& cases) {
+Strength strengthOf(const PanelBrief& d, const std::vector<SparLine>& lines, const SheetSkin& skin,
+                    const std::vector<LoadCase>& cases) {
   Strength out;
   out.worst = worstAt(cases, d.inboard);
   out.load = out.worst.load;
@@ -97,8 +85,9 @@ Strength strengthOf(const PanelBrief& d, const std::vector<SparLine>& lines, con
   for (const SparLine& line : lines) {
     SparStrength s;
     s.spar = line.index;
-    s.root = sparSection(d.spars[static_cast<std::size_t>(line.index)], line, 0);
+    s.root = sparSection(d.spars[static_cast<std::size_t>(line.index)], line, 0, d.materials, skinOf(line, skin));
     s.worstReserve = 1e9;
+    s.along.resize(bays + 1);
     out.rootStiffness += s.root.bent.stiffness;
     out.spars.push_back(s);
   }
@@ -111,7 +100,8 @@ Strength strengthOf(const PanelBrief& d, const std::vector<SparLine>& lines, con
     BentPlace place;
     place.t = t;
     for (std::size_t i = 0; i < lines.size(); ++i) {
-      sections[i] = sparSection(d.spars[static_cast<std::size_t>(lines[i].index)], lines[i], t);
+      sections[i] = sparSection(d.spars[static_cast<std::size_t>(lines[i].index)], lines[i], t, d.materials,
+                                skinOf(lines[i], skin));
       place.stiffness += sections[i].bent.stiffness;
     }
     if (place.stiffness <= 0) {
@@ -130,8 +120,8 @@ Strength strengthOf(const PanelBrief& d, const std::vector<SparLine>& lines, con
       const double along = lines[i].share(t);
       if (k == 0) {
         s.share = share, s.moment = moment * share;
-        s.upper = capStress(spar, sections[i], along, moment * share, Face::upper);
-        s.lower = capStress(spar, sections[i], along, moment * share, Face::lower);
+        s.upper = capStress(spar, sections[i], along, moment * share, Face::upper, d.materials);
+        s.lower = capStress(spar, sections[i], along, moment * share, Face::lower, d.materials);
         const auto root = capMiddles(spar, lines[i], 0), tip = capMiddles(spar, lines[i], lines[i].end);
         if (root && tip) {
           s.webDepth = *root;
@@ -141,9 +131,11 @@ Strength strengthOf(const PanelBrief& d, const std::vector<SparLine>& lines, con
       }
       for (std::size_t c = 0; c < cases.size(); ++c)
         for (const Face f : {Face::upper, Face::lower}) {
-          const auto stress = capStress(spar, sections[i], along, moments[c] * share, f);
+          const auto stress = capStress(spar, sections[i], along, moments[c] * share, f, d.materials);
           if (!stress) continue;
-          place.reserve = std::min(place.reserve, stress->reserve);
+          double& here = f == Face::upper ? s.along[static_cast<std::size_t>(k)].upper
+                                          : s.along[static_cast<std::size_t>(k)].lower;
+          here = std::min(here, stress->reserve);
           if (stress->reserve < s.worstReserve)
             s.worstReserve = stress->reserve, s.worstAt = t, s.worstCase = cases[c].what;
         }

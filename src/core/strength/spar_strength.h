@@ -2,33 +2,26 @@
 #pragma once
 #include "core/parts/spar_line.h"
 #include "core/strength/loads.h"
+#include "core/strength/sheet_skin.h"
 
 namespace eup {
-
-/// A rectangle of one material in a cross-section: from `low` to `high` in z (mm), `width` wide, modulus in MPa.
-struct Fibre {
-  double low = 0, high = 0, width = 0, modulus = 0;
-};
-
-/// A built-up cross-section about its modulus-weighted axis (transformed section).
-struct BentSection {
-  double axis = 0;      ///< z of the axis, mm
-  double stiffness = 0; ///< EI, N·mm²
-  bool empty() const { return stiffness <= 0; }
-  /// |σ| = M E |z − axis| / EI at height z in a material of modulus E.
-  double stress(double moment, double z, double modulus) const;
-};
-BentSection bentSection(const std::vector<Fibre>& fibres);
 
 /// One spar at one station.
 struct SparSection {
   BentSection bent;
   std::vector<Fibre> fibres;             ///< its caps, or its sheet
+  std::vector<Fibre> skin;               ///< sheet that bends with it
   double upperOuter = 0, lowerOuter = 0; ///< z of the outer faces
   double upperModulus = 0, lowerModulus = 0;
   double depth() const { return upperOuter - lowerOuter; }
 };
-SparSection sparSection(const Spar& spar, const SparLine& line, double t);
+/// `skin` is that of the sheet that is glued to it; null without.
+SparSection sparSection(const Spar& spar, const SparLine& line, double t, const Materials& materials,
+                        const SheetSkin* skin = nullptr);
+/// Of all spars it is the first that carrying sheet is glued to.
+inline const SheetSkin* skinOf(const SparLine& line, const SheetSkin& skin) {
+  return line.index == 0 && !skin.empty() ? &skin : nullptr;
+}
 
 /// The depth between the middles of two caps; nothing for another kind of spar, or where they meet.
 std::optional<double> capMiddles(const Spar& spar, const SparLine& line, double t);
@@ -50,6 +43,10 @@ struct SparStrength {
   double worstReserve = 0;                 ///< along the span, of all loads
   double worstAt = 0;                      ///< and where, mm from the root
   LoadCase::What worstCase = LoadCase::What::pull;
+  struct Reserves {
+    double upper = 1e9, lower = 1e9;
+  };
+  std::vector<Reserves> along; ///< least of all loads, at the places of `Strength::along`
 };
 
 /// Shear per mm of a web between two caps that close in on each other: (V + M h′ ÷ h) ÷ h, with h the depth between the
@@ -61,7 +58,6 @@ struct BentPlace {
   double t = 0;
   double stiffness = 0;      ///< ΣEI
   double sag = 0, slope = 0; ///< mm and rad upwards, against the panel's root held fast
-  double reserve = 1e9;      ///< least of all loads and faces
 };
 
 /// One panel's spars under the whole wing's loads. "Root" is the panel's own. What is said of one load is said of the
@@ -78,6 +74,7 @@ struct Strength {
 };
 
 /// `cases` is not empty.
-Strength strengthOf(const PanelBrief& design, const std::vector<SparLine>& lines, const std::vector<LoadCase>& cases);
+Strength strengthOf(const PanelBrief& design, const std::vector<SparLine>& lines, const SheetSkin& skin,
+                    const std::vector<LoadCase>& cases);
 
 } // namespace eup

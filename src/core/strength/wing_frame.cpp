@@ -1,5 +1,4 @@
 #include "core/strength/wing_frame.h"
-#include "core/design/material.h"
 #include "core/geometry/polyline.h"
 #include "core/strength/space_frame.h"
 #include <algorithm>
@@ -25,8 +24,7 @@ struct Crossing {
 
 class Frame {
 public:
-  Frame(const PanelBrief& d, const PanelLoft& l, const std::vector<SparLine>& s)
-      : design(d), loft(l), wood(materialNamed(frameWood)) {
+  Frame(const PanelBrief& d, const PanelLoft& l, const std::vector<SparLine>& s) : design(d), loft(l) {
     const bool sheeted = d.sheeting.top || d.sheeting.bottom;
     if (d.leadingEdge.kind != LeadingEdgeKind::none || sheeted) lines.push_back({Line::Kind::leadingEdge, nullptr, {}});
     if (sheeted && !s.empty() && !lines.empty()) lines.push_back({Line::Kind::nose, nullptr, {}});
@@ -62,12 +60,14 @@ public:
       if (last >= 0) {
         const Crossing &a = of(last), &b = of(i);
         const double deep = ((a.top - a.bottom).z() + (b.top - b.bottom).z()) / 2;
+        const Material& wood = of(design.ribs.material);
         frame.member(a.node, a.middle, b.node, b.middle,
                      rectangularMember(wood.modulus, wood.shear, rib.thickness, std::max(deep, rib.thickness)),
                      Point3::UnitZ());
       }
       last = i;
     }
+    if (main) addCapStrips(rib, sequence);
     if (main) ribsOn.push_back(std::move(along));
   }
 
@@ -80,14 +80,14 @@ public:
 
   /// Sheet, covering and diagonals, bay by bay between neighbouring ribs.
   void addWalls() {
-    const CoveringStuff cover = coveringStuff(design.stiffening.covering);
+    const CoveringStuff& cover = design.materials.covering(design.stiffening.covering);
     for (std::size_t i = 1; i < ribsOn.size(); ++i) {
       for (std::size_t k = 1; k < lines.size(); ++k) {
         const std::array<int, 4> at{ribsOn[i - 1][k - 1], ribsOn[i][k - 1], ribsOn[i][k], ribsOn[i - 1][k]};
         if (*std::min_element(at.begin(), at.end()) < 0) continue;
         for (const bool top : {true, false}) {
           const bool sheet = (top ? design.sheeting.top : design.sheeting.bottom) && underSheet(lines[k], at);
-          wall(at, top, sheet, sheet ? wood.shear * design.sheeting.thickness : cover.shear);
+          wall(at, top, sheet, sheet ? of(design.sheeting.material).shear * design.sheeting.thickness : cover.shear);
         }
       }
       const int bay = static_cast<int>(i);
@@ -116,6 +116,7 @@ public:
 private:
   const Spar& spar(const SparLine& line) const { return design.spars[static_cast<std::size_t>(line.index)]; }
   const Crossing& of(int i) const { return crossings[static_cast<std::size_t>(i)]; }
+  const Material& of(const std::string& material) const { return design.materials.named(material); }
 
   /// On the plan.
   Point at(const Line& line, double t) const {
@@ -203,6 +204,7 @@ private:
       // A wedge's own constants are those of a strip of two thirds of its front's depth, about.
       const double deep = ((a.top - a.bottom).z() + (b.top - b.bottom).z()) / 2;
       const double high = front ? std::min(wide, std::max(deep, 1.0)) : std::max(deep, 0.5);
+      const Material& wood = of(front ? design.leadingEdge.material : design.trailingEdge.material);
       frame.member(a.node, a.middle, b.node, b.middle, rectangularMember(wood.modulus, wood.shear, wide, high),
                    Point3::UnitZ());
       return;
@@ -213,7 +215,7 @@ private:
     const Spar& s = spar(*line.spar);
     const double share = line.spar->share((a.t + b.t) / 2);
     if (s.kind == SparKind::fullDepth) {
-      const Material& m = materialNamed(s.sheetMaterial);
+      const Material& m = of(s.sheetMaterial);
       const double deep = ((a.top - a.bottom).z() + (b.top - b.bottom).z()) / 2;
       frame.member(a.node, a.middle, b.node, b.middle,
                    rectangularMember(m.modulus, m.shear, s.sheet, std::max(deep, s.sheet)), Point3::UnitZ());
@@ -222,15 +224,16 @@ private:
     for (const bool up : {true, false}) {
       const Cap cap = capAt(up ? s.top : s.bottom, share);
       if (!cap.fitted) continue;
-      const Material& m = materialNamed(cap.material);
+      const Material& m = of(cap.material);
       frame.member(a.node, up ? a.top : a.bottom, b.node, up ? b.top : b.bottom,
                    rectangularMember(m.modulus, m.shear, cap.width, cap.depth), Point3::UnitZ());
     }
-    if (s.webs == Webs::none || !s.top.fitted || !s.bottom.fitted) return;
-    const Material& m = materialNamed(s.webMaterial);
-    frame.shearWall({a.node, b.node, b.node, a.node}, {a.top, b.top, b.bottom, a.bottom}, m.shear * s.webThickness);
+    const double width = webWidthAt(s, share);
+    if (width <= 0) return;
+    const Material& m = of(s.webMaterial);
+    frame.shearWall({a.node, b.node, b.node, a.node}, {a.top, b.top, b.bottom, a.bottom}, m.shear * width);
     const double area = (b.t - a.t) * ((a.top - a.bottom).z() + (b.top - b.bottom).z()) / 2;
-    result.webGrams += area * s.webThickness * m.density * 1e-6;
+    result.webGrams += area * width * m.density * 1e-6;
   }
 
   /// The sheet covers what lies before its edge; a wall half under it counts as bare.
@@ -253,7 +256,26 @@ private:
     if (!sheet) return;
     const double area = ((places[1] - places[0]).norm() + (places[2] - places[3]).norm()) / 2 *
                         ((places[3] - places[0]).norm() + (places[2] - places[1]).norm()) / 2;
-    result.sheetGrams += area * design.sheeting.thickness * wood.density * 1e-6;
+    result.sheetGrams += area * design.sheeting.thickness * of(design.sheeting.material).density * 1e-6;
+  }
+
+  /// Strips along a rib, from where the sheet ends to its tail.
+  void addCapStrips(const Rib& rib, const std::vector<int>& sequence) {
+    const CapStrips& c = design.capStrips;
+    const Material& m = of(c.material);
+    for (const bool top : {true, false}) {
+      if (!(top ? c.top : c.bottom)) continue;
+      const double edge =
+          sheetEdgeAt(design, loft, top ? Face::upper : Face::lower, std::clamp(rib.t(), 0.0, loft.span()));
+      for (std::size_t i = 1; i < sequence.size(); ++i) {
+        const Crossing &a = of(sequence[i - 1]), &b = of(sequence[i]);
+        const Point3 from = top ? a.top : a.bottom, to = top ? b.top : b.bottom;
+        if ((from.x() + to.x()) / 2 - rib.frame.le.x() < edge * rib.frame.chord) continue;
+        frame.member(a.node, from, b.node, to, rectangularMember(m.modulus, m.shear, c.width, c.thickness),
+                     Point3::UnitZ());
+        result.capStripGrams += (to - from).norm() * c.width * c.thickness * m.density * 1e-6;
+      }
+    }
   }
 
   void addDiagonals(std::size_t bay) {
@@ -263,7 +285,7 @@ private:
     std::size_t front = 0;
     while (front < lines.size() && lines[front].kind != Line::Kind::spar) ++front;
     if (front + 1 >= lines.size()) return;
-    const Material& m = materialNamed(s.material);
+    const Material& m = of(s.material);
     const auto bar = [&](std::size_t in, std::size_t lineIn, bool topIn, std::size_t out, std::size_t lineOut,
                          bool topOut) {
       const int a = ribsOn[in][lineIn], b = ribsOn[out][lineOut];
@@ -291,7 +313,6 @@ private:
 
   const PanelBrief& design;
   const PanelLoft& loft;
-  const Material& wood;
   SpaceFrame frame;
   std::vector<Line> lines;
   std::vector<Crossing> crossings;
@@ -301,20 +322,6 @@ private:
 };
 
 } // namespace
-
-CoveringStuff coveringStuff(Covering covering) {
-  switch (covering) {
-  case Covering::none:
-    return {0, 0, ""};
-  case Covering::tissue:
-    return {12, 25, "doped tissue, tight: an estimate from memory; it slackens with damp"};
-  case Covering::film:
-    return {15, 60, "ironed polyester film of 25 µm, half its G t for wrinkling: an estimate from memory"};
-  case Covering::fabric:
-    return {25, 80, "ironed fabric: an estimate from memory"};
-  }
-  return {};
-}
 
 std::optional<FrameTwist> frameTwist(const PanelBrief& d, const PanelLoft& loft, const std::vector<SparLine>& spars,
                                      const std::vector<Rib>& ribs, const std::vector<Rib>& riblets, double couple) {

@@ -5,28 +5,20 @@
 
 namespace eup {
 
-/// What a covering adds in shear: G t, N/mm of width, and its mass. Nothing for `Covering::none`.
-struct CoveringStuff {
-  double shear = 0;      ///< N/mm
-  double areaWeight = 0; ///< g/m²
-  const char* source = "";
-};
-CoveringStuff coveringStuff(Covering covering);
-
 struct FrameTwist {
   double couple = 0;    ///< N·mm, a pair of forces up and down at the nose and the tail of the tip rib
   double twist = 0;     ///< rad, of the tip rib against the root held fast
   double stiffness = 0; ///< N·mm², couple × span ÷ twist: what a plain tube would have as G J
   int nodes = 0;
-  double webGrams = 0, diagonalGrams = 0, sheetGrams = 0, coveringGrams = 0; ///< of one hand
+  double webGrams = 0, diagonalGrams = 0, sheetGrams = 0, coveringGrams = 0, capStripGrams = 0; ///< of one hand
   /// Farther than small movements, which the frame reckons with, can tell.
   bool tooFar() const { return twist > 0.35; }
-  double grams() const { return webGrams + diagonalGrams + sheetGrams + coveringGrams; }
+  double grams() const { return webGrams + diagonalGrams + sheetGrams + coveringGrams + capStripGrams; }
 };
 
 /// Root nodes held fast. Members: caps or sheet of the spars, leading and trailing stock, ribs (also those that cross);
-/// walls that carry shear: webs between caps, sheet, covering; bars: diagonals. Spars are upright as built. Cap strips
-/// are left out. Nothing for a panel that has no two lines along the span, which would swing.
+/// walls that carry shear: webs between caps, sheet, covering; bars: diagonals. Spars are upright as built. Cap
+/// strips run along the main ribs. Nothing for a panel that has no two lines along the span, which would swing.
 std::optional<FrameTwist> frameTwist(const PanelBrief& design, const PanelLoft& loft,
                                      const std::vector<SparLine>& spars, const std::vector<Rib>& ribs,
                                      const std::vector<Rib>& riblets, double couple);

@@ -10,7 +10,7 @@ void FigureList::add(Figure figure) {
     figure.panel = panel->panel;
     if (!figure.rib && panel->panel > 0) figure.key = fmt::format("panel{}.{}", panel->panel + 1, figure.key);
     for (std::string& decision : figure.decisions)
-      if (!decision.starts_with("flying.")) decision.insert(0, path);
+      if (!ofWholeModel(decision)) decision.insert(0, path);
   }
   if (wing > 0) figure.key = fmt::format("wing{}.{}", wing + 1, figure.key);
   all.push_back(std::move(figure));

@@ -8,22 +8,6 @@
 namespace eup {
 namespace {
 
-const char* wordsOf(BayCheck::What what) {
-  switch (what) {
-  case BayCheck::What::compression:
-    return "pressing of a cap";
-  case BayCheck::What::tension:
-    return "pulling of a cap";
-  case BayCheck::What::buckling:
-    return "buckling of a cap between ribs";
-  case BayCheck::What::web:
-    return "shear of a web";
-  case BayCheck::What::glue:
-    return "a web's glue line";
-  }
-  return "";
-}
-
 struct Least {
   const SparBay* bay = nullptr;
   const BayCheck* check = nullptr;
@@ -42,18 +26,36 @@ std::string between(const TruePanel& w, const SparBay& bay) {
 void bayFigures(const TruePanel& w, FigureList& out) {
   Least all;
   for (const SparLine& line : w.spars) {
-    Least buckling, web, glue;
+    Least buckling, web, webBuckling, glue, leading, trailing, sheet, sheetBuckling;
     for (const SparBay& b : w.bays) {
       if (b.spar != line.index) continue;
       for (const BayCheck& c : b.checks) {
         all.look(b, c);
         if (c.what == BayCheck::What::buckling) buckling.look(b, c);
         if (c.what == BayCheck::What::web) web.look(b, c);
+        if (c.what == BayCheck::What::webBuckling) webBuckling.look(b, c);
         if (c.what == BayCheck::What::glue) glue.look(b, c);
+        if (c.what == BayCheck::What::leadingEdge) leading.look(b, c);
+        if (c.what == BayCheck::What::trailingEdge) trailing.look(b, c);
+        if (c.what == BayCheck::What::sheet) sheet.look(b, c);
+        if (c.what == BayCheck::What::sheetBuckling) sheetBuckling.look(b, c);
       }
     }
     const std::string& name = w.design.spars[static_cast<std::size_t>(line.index)].name;
+    const Spar& spar = w.design.spars[static_cast<std::size_t>(line.index)];
     const std::string path = fmt::format("spars.{}", line.index);
+    const bool onCore = spar.webs == Webs::core;
+    /// One whose working is no more than strength ÷ stress.
+    const auto add = [&](const Least& least, const std::string& key, const std::string& label, std::string rule,
+                         std::string source, std::vector<std::string> decisions) {
+      if (!least.check) return;
+      out.add({key, label, least.check->reserve(), Quantity::ratio, Stage::spars,
+               fmt::format("{}, where it is least; {}", between(w, *least.bay), wordsOf(least.check->load)),
+               std::move(rule),
+               fmt::format("{:.3g} MPa ÷ {:.3g} MPa = {:.2f}", least.check->strength, least.check->stress,
+                           least.check->reserve()),
+               std::move(source), std::move(decisions)});
+    };
     if (buckling.check)
       out.add({fmt::format("spar.{}.buckling", line.index + 1),
                fmt::format("Reserve against buckling, {}", name),
@@ -61,11 +63,14 @@ void bayFigures(const TruePanel& w, FigureList& out) {
                Quantity::ratio,
                Stage::spars,
                fmt::format("pressed cap, {}, where it is least", between(w, *buckling.bay)),
-               "π² E r² ÷ l², hinged at the ribs, ÷ stress; a web holds it upright, sheet on it along the chord",
+               onCore
+                   ? "½ ∛(E E_c G_c) ÷ stress: it wrinkles on its core"
+                   : "π² E r² ÷ l², hinged at the ribs, ÷ stress; a web holds it upright, sheet on it along the chord",
                fmt::format("{:.1f} MPa ÷ {:.1f} MPa = {:.2f}, over {} from rib to rib", buckling.check->strength,
                            buckling.check->stress, buckling.check->reserve(),
                            out.len((buckling.bay->to - buckling.bay->from) * line.stretch)),
-               "Euler's strut (1744); glued ribs hold better than hinges",
+               onCore ? "Hoff and Mautner, Journal of the Aeronautical Sciences (1945), from memory"
+                      : "Euler's strut (1744); glued ribs hold better than hinges",
                {path + ".webs", path + ".top.width", path + ".top.depth", "sheeting.top", "flying.loadFactor"},
                true});
     if (web.check)
@@ -82,17 +87,34 @@ void bayFigures(const TruePanel& w, FigureList& out) {
                {path + ".webThickness", path + ".webMaterial", "flying.loadFactor"},
                true});
     if (glue.check)
-      out.add({fmt::format("spar.{}.webGlue", line.index + 1),
-               fmt::format("Reserve of the webs' glue, {}", name),
-               glue.check->reserve(),
-               Quantity::ratio,
-               Stage::spars,
-               fmt::format("{}, where it is least; the web's edge on the cap", between(w, *glue.bay)),
-               "shear strength of the weaker wood ÷ ((V + M h′ ÷ h) ÷ (h t)), glued over the web's thickness",
-               fmt::format("{:.2f} MPa ÷ {:.3f} MPa = {:.2f}", glue.check->strength, glue.check->stress,
-                           glue.check->reserve()),
-               "the wood beside a good glue line fails first: common practice; strength of the materials' table",
-               {path + ".webThickness", path + ".webMaterial", path + ".top.material", "flying.loadFactor"}});
+      out.add(
+          {fmt::format("spar.{}.webGlue", line.index + 1),
+           fmt::format("Reserve of the webs' glue, {}", name),
+           glue.check->reserve(),
+           Quantity::ratio,
+           Stage::spars,
+           fmt::format("{}, where it is least; the web's edge on the cap", between(w, *glue.bay)),
+           "shear strength of the weakest of woods and glue ÷ ((V + M h′ ÷ h) ÷ (h t)), glued over the web's thickness",
+           fmt::format("{:.2f} MPa ÷ {:.3f} MPa = {:.2f}", glue.check->strength, glue.check->stress,
+                       glue.check->reserve()),
+           "the wood beside a good glue line mostly fails first: common practice; strengths of the materials' tables",
+           {path + ".webThickness", path + ".webMaterial", path + ".top.material", "glue", "flying.loadFactor"}});
+    add(webBuckling, fmt::format("spar.{}.webBuckling", line.index + 1),
+        fmt::format("Reserve against buckling of the webs, {}", name),
+        "4 k (D₁ D₂³)^¼ ÷ (w² t) ÷ shear, D₂ across the web's run and D₁ along it, w between the caps",
+        "Seydel, NACA TM 705 (1933), plate hinged at its edges, from memory",
+        {path + ".webThickness", path + ".webGrain", path + ".webMaterial"});
+    const char* strip = "a strip bends as the wing does: bending theory of beams; strength of the materials' table";
+    add(leading, "edge.leading", "Reserve of the leading edge", "strength ÷ (E × bend × distance from the spar's axis)",
+        strip, {"leadingEdge.material", "leadingEdge.width", path + ".top.depth"});
+    add(trailing, "edge.trailing", "Reserve of the trailing edge",
+        "strength ÷ (E × bend × distance from the spar's axis)", strip,
+        {"trailingEdge.material", "trailingEdge.width", path + ".top.depth"});
+    add(sheet, "sheet.bending", "Reserve of the sheet that carries", "strength ÷ (M E z ÷ EI), grain along the span",
+        "transformed section of caps and sheet", {"sheeting.material", "sheeting.thickness", "sheeting.carries"});
+    add(sheetBuckling, "sheet.buckling", "Reserve against buckling of the sheet",
+        "π² E t² ÷ (12 l²) from rib to rib, or 0.3 √(E E_across) t ÷ r where its bend gives more, ÷ stress",
+        "wide column; half of the classic cylinder, common practice", {"sheeting.thickness", "ribs.count"});
   }
   if (!all.check) return;
   const double factor = factorsOf(w.design.flying).pull;

@@ -1,5 +1,4 @@
 // Figures of what holds a join together: the brace's strength and glue, the joiner, its holes, what a fault would do.
-#include "core/design/material.h"
 #include "core/work/report_parts.h"
 #include <fmt/format.h>
 
@@ -7,11 +6,6 @@ namespace eup {
 namespace {
 
 constexpr const char* bendingTheory = "bending theory of beams";
-
-std::string labelOf(const std::string& material) {
-  const Material* m = findMaterial(material);
-  return m ? m->label : material;
-}
 
 void braceStrengthFigures(const TruePanel& w, const std::optional<Brace>& brace, const Join& j, const JoinStrength& s,
                           bool second, FigureList& out) {
@@ -32,18 +26,18 @@ void braceStrengthFigures(const TruePanel& w, const std::optional<Brace>& brace,
            fmt::format("6 × {:.0f} N·mm ÷ ({} × {} × ({})²) = {:.1f} MPa", s.braceShare * s.moment, plates,
                        out.len(j.braceThickness), out.len(b.depthRoot), s.braceStress),
            bendingTheory, from});
-  const Material* m = findMaterial(j.braceMaterial);
+  const Material& m = w.design.materials.named(j.braceMaterial);
   out.add({key("reserve"), label("Brace reserve"), s.braceReserve, Quantity::ratio, Stage::joins, "at the join",
            "strength ÷ stress",
-           fmt::format("{:.1f} MPa ({}) ÷ {:.1f} MPa = {:.2f}", s.braceReserve * s.braceStress,
-                       labelOf(j.braceMaterial), s.braceStress, s.braceReserve),
-           m ? m->source : "", from, true});
-  const std::vector<std::string> glue{decision("braceToRib", "toRib"), decision("braceSide", "side"),
+           fmt::format("{:.1f} MPa ({}) ÷ {:.1f} MPa = {:.2f}", s.braceReserve * s.braceStress, m.label, s.braceStress,
+                       s.braceReserve),
+           m.source, from, true});
+  const std::vector<std::string> glue{decision("braceToRib", "toRib"), decision("braceSide", "side"), "glue",
                                       "flying.loadFactor", "flying.mass"};
   out.add({key("glue"), label("Glue reserve of a leg"), s.glueReserve, Quantity::ratio, Stage::joins,
            "the shorter leg, glued over its whole face to spar and webs",
-           "shear strength of balsa ÷ (M r ÷ Ip + V ÷ A) over the glued face",
-           fmt::format("{:.1f} MPa ÷ {:.3f} MPa = {:.2f}", woodShear, s.glueStress, s.glueReserve),
+           "shear strength of balsa, or of the glue where that is less, ÷ (M r ÷ Ip + V ÷ A) over the glued face",
+           fmt::format("{:.1f} MPa ÷ {:.3f} MPa = {:.2f}", s.glueStrength, s.glueStress, s.glueReserve),
            "eccentrically loaded joint; the wood beside the glue shears first: USDA Wood Handbook, from memory", glue});
   out.add({key("gluedLeg"), label("Glued leg for reserve 2"), s.gluedLeg, Quantity::length, Stage::joins,
            "each leg, at least, from the join", "the length at which that reserve is 2",
@@ -101,7 +95,7 @@ void rodFigures(const TruePanel& w, FigureList& out) {
   if (s.rodStress <= 0) return;
   const std::vector<std::string> from{"joiner.diameter", "joiner.bore", "joiner.material", "flying.loadFactor",
                                       "flying.mass"};
-  const Material* m = findMaterial(j.material);
+  const Material& m = w.design.materials.named(j.material);
   out.add(
       {"joiner.stress", "Joiner stress", s.rodStress, Quantity::stress, Stage::joins, "at the join",
        "32 M D ÷ (π (D⁴ − d⁴))",
@@ -109,9 +103,22 @@ void rodFigures(const TruePanel& w, FigureList& out) {
        bendingTheory, from});
   out.add({"joiner.reserve", "Joiner reserve", s.rodReserve, Quantity::ratio, Stage::joins, "at the join",
            "strength ÷ stress",
-           fmt::format("{:.1f} MPa ({}) ÷ {:.1f} MPa = {:.2f}", s.rodReserve * s.rodStress, labelOf(j.material),
-                       s.rodStress, s.rodReserve),
-           m ? m->source : "", from, true});
+           fmt::format("{:.1f} MPa ({}) ÷ {:.1f} MPa = {:.2f}", s.rodReserve * s.rodStress, m.label, s.rodStress,
+                       s.rodReserve),
+           m.source, from, true});
+  out.add(
+      {"joiner.ribs",
+       "Ribs against crushing, reserve",
+       s.crushReserve,
+       Quantity::ratio,
+       Stage::joins,
+       "where the socket begins and ends, on the edge of the rib's hole; the sleeve glued to spar and webs helps",
+       "D × Σ thickness × strength ÷ (M ÷ l + V), D of the sleeve, wood across its grain, ply facing as it is",
+       fmt::format("{:.1f} N ÷ {:.1f} N = {:.2f}; rib of {}, {} of birch ply on it", s.crushHolds, s.crushForce,
+                   s.crushReserve, w.design.materials.named(w.design.ribs.material).label, out.len(j.facing)),
+       "equilibrium of the rod's leg on two ribs; strengths of the materials' table",
+       {"joiner.facing", "joiner.sleeve", "joiner.toRib", "ribs.rootThickness", "ribs.material", "flying.loadFactor"},
+       true});
   out.add({"joiner.bearing",
            "Joiner presses its sleeve",
            s.bearing,

@@ -14,6 +14,8 @@ const char* keyOf(LoadCase::What what) {
     return "push";
   case LoadCase::What::gust:
     return "gust";
+  case LoadCase::What::gustDown:
+    return "gustDown";
   case LoadCase::What::line:
     return "line";
   case LoadCase::What::tip:
@@ -32,6 +34,7 @@ std::vector<std::string> decisionsOf(LoadCase::What what) {
     own.insert(own.begin(), {"flying.kind", "flying.pushFactor"});
     break;
   case LoadCase::What::gust:
+  case LoadCase::What::gustDown:
     own.insert(own.begin(), {"flying.gust", "flying.airSpeed"});
     break;
   case LoadCase::What::line:
@@ -53,6 +56,8 @@ std::string workingOf(const LoadCase& c, const Flying& f) {
     return fmt::format("1 + K ρ U V a S ÷ (2 m g), K = 0.88 μ ÷ (5.3 + μ): U = {} m/s met at V = {} m/s, {:.2f} × the "
                        "weight",
                        f.gust, f.airSpeed, c.factor);
+  case LoadCase::What::gustDown:
+    return fmt::format("1 − (n − 1) with n of the gust from below: {:.2f} × the weight", c.factor);
   case LoadCase::What::line:
     return fmt::format("weight + {} N of pull: {:.2f} × the weight", f.linePull, c.factor);
   case LoadCase::What::tip:
@@ -107,8 +112,9 @@ void loadFigures(const WholeWing& wing, FigureList& out) {
     out.add({fmt::format("load.case.{}", keyOf(c.what)), fmt::format("Bending at the root, {}", wordsOf(c.what)),
              c.load.moment(0), Quantity::moment, Stage::spars, &c == &worst ? "the worst of these loads" : "root rib",
              "what lies outboard × its arm", workingOf(c, f),
-             c.what == LoadCase::What::gust ? "gust load factor of Pratt and Walker, NACA Report 1206 (1954)"
-                                            : "bending of a cantilever",
+             c.what == LoadCase::What::gust || c.what == LoadCase::What::gustDown
+                 ? "gust load factor of Pratt and Walker, NACA Report 1206 (1954)"
+                 : "bending of a cantilever",
              decisionsOf(c.what)});
 }
 
@@ -127,7 +133,7 @@ void massFigures(const TruePanel& w, FigureList& out) {
            "one hand; no glue, paint, joiner or servo",
            "Σ volume × density",
            sum,
-           "densities of the materials' table; ribs, sheet and edges of medium balsa",
+           "densities of the materials' table",
            {"ribs.thickness", "sheeting.thickness", "leadingEdge.width", "trailingEdge.width"}});
   for (const PartMass& p : w.mass.parts)
     if (p.what == PartMass::What::spars || p.what == PartMass::What::webs)

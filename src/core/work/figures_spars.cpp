@@ -1,7 +1,4 @@
 // Figures of loads and strength.
-#include "core/design/material.h"
-#include "core/geometry/polyline.h"
-#include "core/strength/d_box.h"
 #include "core/work/report_parts.h"
 #include <fmt/format.h>
 
@@ -32,7 +29,7 @@ void capFigure(const TruePanel& w, const SparStrength& s, Face face, FigureList&
   const std::string path = fmt::format("spars.{}", s.spar);
   const std::string& key =
       spar.kind == SparKind::fullDepth ? spar.sheetMaterial : (up ? spar.top : spar.bottom).material;
-  const Material* m = findMaterial(key);
+  const Material& m = w.design.materials.named(key);
   const std::vector<std::string> from =
       spar.kind == SparKind::fullDepth
           ? std::vector<std::string>{path + ".sheet", path + ".sheetMaterial", "flying.mass", "flying.loadFactor"}
@@ -46,13 +43,15 @@ void capFigure(const TruePanel& w, const SparStrength& s, Face face, FigureList&
            Stage::spars, where, "M E z ÷ EI, transformed section",
            fmt::format("{:.0f} N·mm × {:.0f} MPa × {:.2f} mm ÷ {:.4g} N·mm² = {:.1f} MPa", s.moment, modulus,
                        std::abs(outer - s.root.bent.axis), s.root.bent.stiffness, stress->stress),
-           "bending theory of beams; caps alone, no web", from});
-  out.add({fmt::format("spar.{}.reserve{}", s.spar + 1, up ? "Top" : "Bottom"),
-           fmt::format("{} reserve, {}", up ? "Top" : "Bottom", spar.name), stress->reserve, Quantity::ratio,
-           Stage::spars, where, "strength ÷ stress",
-           fmt::format("{:.1f} MPa ({}) ÷ {:.1f} MPa = {:.2f}", stress->strength, m ? m->label : "", stress->stress,
-                       stress->reserve),
-           m ? m->source : "", from, true});
+           w.skin.empty() || s.spar > 0 ? "bending theory of beams; caps alone, no web"
+                                        : "bending theory of beams; caps and the sheet that carries, no web",
+           from});
+  out.add(
+      {fmt::format("spar.{}.reserve{}", s.spar + 1, up ? "Top" : "Bottom"),
+       fmt::format("{} reserve, {}", up ? "Top" : "Bottom", spar.name), stress->reserve, Quantity::ratio, Stage::spars,
+       where, "strength ÷ stress",
+       fmt::format("{:.1f} MPa ({}) ÷ {:.1f} MPa = {:.2f}", stress->strength, m.label, stress->stress, stress->reserve),
+       m.source, from, true});
 }
 
 /// Where a cap's wood changes: the two are scarfed there.
@@ -65,14 +64,13 @@ void scarfFigures(const TruePanel& w, const SparLine& line, FigureList& out) {
     const double t = cap.changesAt * line.end, depth = capAt(cap, cap.changesAt).depth;
     constexpr double slope = 12; // of a scarf: its length to its depth
     const std::string path = fmt::format("spars.{}.{}", line.index, up ? "top" : "bottom");
-    const Material *here = findMaterial(cap.material), *beyond = findMaterial(cap.thenMaterial);
+    const Material &here = w.design.materials.named(cap.material), &beyond = w.design.materials.named(cap.thenMaterial);
     out.add({fmt::format("spar.{}.change{}", line.index + 1, up ? "Top" : "Bottom"),
              fmt::format("{} cap's wood changes, {}", up ? "Top" : "Bottom", spar.name),
              t,
              Quantity::length,
              Stage::spars,
-             fmt::format("from {}: {} to there, {} beyond", innerEnd(w.design), here ? here->label : "",
-                         beyond ? beyond->label : ""),
+             fmt::format("from {}: {} to there, {} beyond", innerEnd(w.design), here.label, beyond.label),
              "share of the spar's length",
              fmt::format("{:.0f} % of {}; scarf {} long for its depth of {}", 100 * cap.changesAt, out.len(line.end),
                          out.len(slope * depth), out.len(depth)),
@@ -103,30 +101,40 @@ void webFigure(const TruePanel& w, const SparStrength& s, FigureList& out) {
 }
 
 /// The box of nose sheet and a web at the main spar, when both faces are sheeted that far.
-void noseBoxFigure(const TruePanel& w, FigureList& out) {
+void noseBoxFigures(const TruePanel& w, FigureList& out) {
+  if (!w.noseBox) return;
   const PanelBrief& d = w.design;
-  const auto main = mainSpar(d);
-  if (!main || !d.sheeting.top || !d.sheeting.bottom) return;
-  const double fraction = d.spars[static_cast<std::size_t>(*main)].rootFraction;
-  const double edge = std::min(sheetEdgeAt(d, w.loft, Face::upper, 0), sheetEdgeAt(d, w.loft, Face::lower, 0));
-  if (edge + 1e-9 < fraction) return;
-  const Rib& root = w.ribs.front();
-  const Polyline box = noseBox(root.upper, root.lower, fraction * root.frame.chord, d.sheeting.thickness);
-  if (box.size() < 3) return;
-  const double area = std::abs(signedArea(box)), length = perimeterOf(box),
-               j = torsionConstant(box, d.sheeting.thickness);
+  const NoseBox& box = *w.noseBox;
+  const Spar& spar = d.spars[static_cast<std::size_t>(box.spar)];
+  const std::string path = fmt::format("spars.{}", box.spar);
+  out.add({"box.torsion",
+           "Nose box against twist, J",
+           box.torsion,
+           Quantity::torsion,
+           Stage::spars,
+           fmt::format("root; sheet from the nose to an upright web at the {}, as thick as the sheet", spar.name),
+           "4 A² t ÷ length of the wall, on its mid line",
+           fmt::format("4 × ({:.0f} mm²)² × {} mm ÷ {:.1f} mm = {:.0f} mm⁴", box.area, d.sheeting.thickness, box.wall,
+                       box.torsion),
+           "Bredt's formula for thin closed tubes",
+           {"sheeting.thickness", path + ".rootFraction", "sections.root.kind", "panel.rootChord"}});
+  if (!box.ahead) return;
+  const Material &web = d.materials.named(spar.webMaterial), &sheet = d.materials.named(d.sheeting.material);
   out.add(
-      {"box.torsion",
-       "Nose box against twist, J",
-       j,
-       Quantity::torsion,
+      {"box.shearCentre",
+       "Shear centre before the web",
+       *box.ahead,
+       Quantity::length,
        Stage::spars,
-       fmt::format("root; sheet from the nose to an upright web at the {}, as thick as the sheet",
-                   d.spars[static_cast<std::size_t>(*main)].name),
-       "4 A² t ÷ length of the wall, on its mid line",
-       fmt::format("4 × ({:.0f} mm²)² × {} mm ÷ {:.1f} mm = {:.0f} mm⁴", area, d.sheeting.thickness, length, j),
-       "Bredt's formula for thin closed tubes",
-       {"sheeting.thickness", fmt::format("spars.{}.rootFraction", *main), "sections.root.kind", "panel.rootChord"}});
+       fmt::format("root; lift there bends the closed nose and does not twist it, {} from the {}'s line",
+                   out.len(*box.ahead), spar.name),
+       "2 A ÷ h × δw ÷ (δw + δs), δ = length ÷ (G t) of the web and of the sheet",
+       fmt::format("2 × {:.0f} mm² ÷ {:.1f} mm, web {:.1f} mm ÷ ({:.0f} MPa × {} mm), sheet {:.1f} mm ÷ ({:.0f} MPa "
+                   "× {} mm): {}",
+                   box.area, box.webDepth, box.webDepth, web.shear, webWidthAt(spar, 0), box.wall - box.webDepth,
+                   sheet.shear, d.sheeting.thickness, out.len(*box.ahead)),
+       "shear flows of a closed cell whose bending two caps carry",
+       {"sheeting.thickness", path + ".webThickness", path + ".webMaterial", "sheeting.material"}});
 }
 
 } // namespace
@@ -209,7 +217,7 @@ void sparFigures(const TruePanel& w, FigureList& out) {
              ruledLoft,
              {path + ".rootFraction", path + ".tipFraction"}});
   }
-  noseBoxFigure(w, out);
+  noseBoxFigures(w, out);
 }
 
 } // namespace eup

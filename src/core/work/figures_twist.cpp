@@ -19,9 +19,9 @@ void twistFigures(const TruePanel& w, FigureList& out) {
                    t.tooFar() ? "; that is too much for so soft a panel: take a smaller couple" : ""),
        "movements of the panel's frame in space under a pair of forces at the tip rib",
        fmt::format("{} nodes; {}", t.nodes,
-                   s.covering == Covering::none ? std::string("uncovered")
-                                                : std::string("covering: ") + coveringStuff(s.covering).source),
-       "displacement method, straight members and walls in shear; glue joints stiff, cap strips left out: an estimate "
+                   s.covering == uncovered ? std::string("uncovered")
+                                           : "covering: " + w.design.materials.covering(s.covering).source),
+       "displacement method, straight members and walls in shear; glue joints stiff: an estimate "
        "to compare by, try it on the bench",
        from, true});
   out.add({"twist.stiffness", "Twisting stiffness GJ", t.stiffness, Quantity::stiffness, Stage::spars,
@@ -29,11 +29,11 @@ void twistFigures(const TruePanel& w, FigureList& out) {
            fmt::format("{:.0f} N·mm × {} ÷ {} = {:.4g} N·mm²", t.couple, out.len(w.loft.span()), out.deg(t.twist),
                        t.stiffness),
            "the same", from});
-  out.add({"twist.grams", "Webs, diagonals, sheet, covering", t.grams(), Quantity::mass, Stage::spars, "of one hand",
-           "area or volume × weight",
-           fmt::format("webs {:.2f} g, diagonals {:.2f} g, sheet {:.2f} g, covering {:.2f} g", t.webGrams,
-                       t.diagonalGrams, t.sheetGrams, t.coveringGrams),
-           "materials' densities; sheet of medium balsa", from});
+  out.add({"twist.grams", "Webs, diagonals, sheet, strips, covering", t.grams(), Quantity::mass, Stage::spars,
+           "of one hand", "area or volume × weight",
+           fmt::format("webs {:.2f} g, diagonals {:.2f} g, sheet {:.2f} g, cap strips {:.2f} g, covering {:.2f} g",
+                       t.webGrams, t.diagonalGrams, t.sheetGrams, t.capStripGrams, t.coveringGrams),
+           "materials' densities", from});
 }
 
 } // namespace eup

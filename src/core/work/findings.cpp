@@ -45,7 +45,7 @@ void thinFindings(Finder f) {
   SharedFault apart, gone;
   for (const Rib& rib : f.w.ribs) {
     if (rib.pieces == 0) gone.add(rib.number, 1);
-    if (rib.pieces > 1) apart.add(rib.number, rib.pieces);
+    if (rib.pieces > rib.wantedPieces) apart.add(rib.number, rib.pieces);
     for (const ThinPlace& thin : rib.thin) {
       SharedFault& fault = byPlace[placeName(f.w, rib, thin.at)];
       if (fault.ribs.empty() || fault.ribs.back() != rib.number)
@@ -234,6 +234,7 @@ void bayFindings(Finder f) {
     const std::string path = fmt::format("spars.{}", line.index);
     const SparStrength& strength = f.w.strength.spars[static_cast<std::size_t>(line.index)];
     const double carries = strength.share;
+    constexpr const char* edgeCure = "It bends with the wing: make the spar stiffer, or the strip of softer wood.";
     const auto weak = [&](BayCheck::What what, const char* key, const std::string& words, const char* cure,
                           std::vector<std::string> decisions) {
       SharedFault fault;
@@ -257,6 +258,21 @@ void bayFindings(Finder f) {
          {path + ".webs", path + ".top.depth", "ribs.count"});
     weak(BayCheck::What::web, "spar.web", fmt::format("The {}'s webs are weak", spar.name),
          "Use thicker or stronger webs there.", {path + ".webThickness", path + ".webMaterial"});
+    weak(BayCheck::What::webBuckling, "spar.webBuckling", fmt::format("The {}'s webs may buckle", spar.name),
+         spar.webGrain == Grain::along ? "Turn their grain upright, or use thicker webs."
+                                       : "Use thicker webs, or set ribs closer.",
+         {path + ".webGrain", path + ".webThickness"});
+    weak(BayCheck::What::glue, "spar.webGlue", fmt::format("The {}'s webs may come off the caps", spar.name),
+         "Use thicker webs, or another glue.", {path + ".webThickness", "glue"});
+    weak(BayCheck::What::leadingEdge, "edge.leading", "The leading edge is bent too far", edgeCure,
+         {"leadingEdge.material", path + ".top.depth"});
+    weak(BayCheck::What::trailingEdge, "edge.trailing", "The trailing edge is bent too far", edgeCure,
+         {"trailingEdge.material", path + ".top.depth"});
+    weak(BayCheck::What::sheet, "sheet.weak", "The sheet that carries is weak",
+         "Use thicker or harder sheet, or a stronger spar.", {"sheeting.thickness", "sheeting.material"});
+    weak(BayCheck::What::sheetBuckling, "sheet.buckling", "The sheet that carries may buckle",
+         "Set ribs closer, use thicker sheet, or do not count it.",
+         {"sheeting.thickness", "ribs.count", "sheeting.carries"});
     if (spar.kind == SparKind::caps && spar.top.fitted && spar.bottom.fitted && spar.webs == Webs::none &&
         carries > 0.3 && strength.worstReserve < 4)
       f.say({"spar.webs",
@@ -265,7 +281,7 @@ void bayFindings(Finder f) {
              fmt::format("Nothing but ribs stands between the {}'s caps", spar.name),
              "They are reckoned to work together; without webs they slip past each other a little, and the wing bends "
              "more.",
-             "Fit webs between the ribs, grain upright, where the wing is worked hard.",
+             "Fit webs, grain upright, where the wing is worked hard.",
              {},
              {path + ".webs"}});
   }

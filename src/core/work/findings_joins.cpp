@@ -35,6 +35,15 @@ void jointFindings(Finder f) {
   }
   if (s.rodStress > 0)
     weak("joiner.reserve", "joiner", s.rodReserve, {"joiner.diameter", "joiner.material", "joiner.bore"});
+  if (s.crushForce > 0 && s.crushReserve < 1.5)
+    f.say({"joiner.ribs",
+           Severity::warning,
+           Stage::joins,
+           "The joiner may crush the ribs where its socket ends",
+           fmt::format("{:.0f} N on a rib that holds {:.0f} N by itself.", s.crushForce, s.crushHolds),
+           "Face those ribs with ply, glue the sleeve to spar and webs, or let the socket reach farther.",
+           f.w.ribs.front().number,
+           {"joiner.facing", "joiner.toRib", "ribs.rootThickness"}});
   if (!f.w.joiner && !f.w.design.join.rods) return;
   for (const Rib& rib : f.w.ribs)
     for (const PassHole& h : rib.passHoles)

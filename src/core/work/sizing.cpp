@@ -1,5 +1,4 @@
 #include "core/work/sizing.h"
-#include "core/design/material.h"
 #include <algorithm>
 #include <map>
 #include <tuple>
@@ -19,9 +18,9 @@ double depthAt(const SparLine& line, double t) {
 std::optional<double> leastReserve(const TruePanel& panel, const PanelBrief& changed,
                                    const std::vector<LoadCase>& loads, int index) {
   std::optional<double> least;
-  for (const SparBay& bay : bayChecks(changed, panel.loft, panel.spars, panel.ribs, loads))
-    if (const BayCheck* weakest = bay.spar == index ? bay.weakest() : nullptr)
-      least = std::min(least.value_or(weakest->reserve()), weakest->reserve());
+  for (const SparBay& bay : bayChecks(changed, panel.loft, panel.spars, panel.ribs, panel.skin, loads))
+    for (const BayCheck& c : bay.checks)
+      if (bay.spar == index && c.ofSpar()) least = std::min(least.value_or(c.reserve()), c.reserve());
   return least;
 }
 
@@ -82,11 +81,12 @@ double gramsOf(const TruePanel& panel, int index, const Spar& spar) {
   const SparLine& line = lineOf(panel, index);
   const auto heavyAt = [&](double t) { // g per mm of the panel's span
     if (spar.kind == SparKind::fullDepth)
-      return std::max(depthAt(line, t), 0.0) * spar.sheet * materialNamed(spar.sheetMaterial).density * 1e-6;
+      return std::max(depthAt(line, t), 0.0) * spar.sheet * panel.design.materials.named(spar.sheetMaterial).density *
+             1e-6;
     double sum = 0;
     for (const Cap& fitted : {spar.top, spar.bottom}) {
       const Cap cap = capAt(fitted, line.share(t));
-      if (cap.fitted) sum += cap.width * cap.depth * materialNamed(cap.material).density * 1e-6;
+      if (cap.fitted) sum += cap.width * cap.depth * panel.design.materials.named(cap.material).density * 1e-6;
     }
     return sum;
   };

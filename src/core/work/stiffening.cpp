@@ -7,6 +7,7 @@ namespace {
 struct Way {
   const char* what;
   void (*change)(PanelDesign&);
+  bool needsSpar = true; ///< hangs on one
 };
 
 template <Diagonals kind, DiagonalPlane plane> void diagonals(PanelDesign& p) {
@@ -14,13 +15,19 @@ template <Diagonals kind, DiagonalPlane plane> void diagonals(PanelDesign& p) {
   p.stiffening.plane = plane;
 }
 
-template <Covering covering> void covered(PanelDesign& p) {
-  p.stiffening.covering = covering;
-}
-
 void webs(PanelDesign& p) {
   for (Spar& s : p.spars)
-    if (s.kind == SparKind::caps && s.top.fitted && s.bottom.fitted) s.webs = Webs::between;
+    if (s.kind == SparKind::caps && s.top.fitted && s.bottom.fitted && s.webs == Webs::none) s.webs = Webs::between;
+}
+
+void rearWebs(PanelDesign& p) {
+  Spar& s = p.spars.back();
+  if (p.spars.size() > 1 && s.kind == SparKind::caps && s.top.fitted && s.bottom.fitted && s.webs == Webs::none)
+    s.webs = Webs::between;
+}
+
+void capped(PanelDesign& p) {
+  p.capStrips.top = p.capStrips.bottom = true;
 }
 
 void leadingSheet(PanelDesign& p) {
@@ -36,6 +43,8 @@ void sheetAndWebs(PanelDesign& p) {
 
 constexpr Way ways[] = {
     {"webs between the caps of every spar", webs},
+    {"webs between the caps of the rear spar alone", rearWebs},
+    {"cap strips on the ribs, above and below", capped, false},
     {"one diagonal a bay, along the top", diagonals<Diagonals::oneWay, DiagonalPlane::top>},
     {"one a bay, from the spar's top to the underside behind", diagonals<Diagonals::oneWay, DiagonalPlane::sloping>},
     {"crossed diagonals along the top", diagonals<Diagonals::crossed, DiagonalPlane::top>},
@@ -43,9 +52,9 @@ constexpr Way ways[] = {
     {"zigzag along top and underside", diagonals<Diagonals::zigzag, DiagonalPlane::both>},
     {"leading sheet above and below, to the first spar", leadingSheet},
     {"leading sheet, and webs: a closed nose", sheetAndWebs},
-    {"doped tissue", covered<Covering::tissue>},
-    {"ironed film", covered<Covering::film>},
-    {"ironed fabric", covered<Covering::fabric>},
+    {"doped tissue", [](PanelDesign& p) { p.stiffening.covering = "tissue"; }, false},
+    {"ironed film", [](PanelDesign& p) { p.stiffening.covering = "film"; }, false},
+    {"ironed fabric", [](PanelDesign& p) { p.stiffening.covering = "fabric"; }, false},
 };
 
 } // namespace
@@ -55,13 +64,12 @@ std::vector<StiffeningTrial> stiffeningTrials(const TruePanel& panel) {
   if (!panel.twist || panel.twist->twist <= 0) return out;
   out.push_back({"as decided", nullptr, panel.twist->twist, 1, 0});
   for (const Way& way : ways) {
-    if (panel.design.spars.empty() && way.change != covered<Covering::tissue> &&
-        way.change != covered<Covering::film> && way.change != covered<Covering::fabric>)
-      continue; // the others hang on a spar
+    if (panel.design.spars.empty() && way.needsSpar) continue;
     PanelBrief changed = panel.design;
     way.change(changed);
     if (static_cast<const PanelDesign&>(changed) == static_cast<const PanelDesign&>(panel.design)) continue;
-    const auto twist = frameTwist(changed, panel.loft, panel.spars, panel.ribs, panel.riblets, panel.twist->couple);
+    const auto twist =
+        frameTwist(changed, panel.loft, sparLines(changed, panel.loft), panel.ribs, panel.riblets, panel.twist->couple);
     if (!twist || twist->twist <= 0) continue;
     const double gain = panel.twist->twist / twist->twist, grams = twist->grams() - panel.twist->grams();
     constexpr double nothing = 1e-6; // sheet that already reaches as far, by another rule

@@ -1,5 +1,4 @@
 #include "core/work/swap_wood.h"
-#include "core/design/material.h"
 #include <algorithm>
 #include <cmath>
 
@@ -21,12 +20,12 @@ Cap scaled(const Cap& cap, const std::string& material, SwapBy by, double times)
 }
 
 /// What is to stay: EI at the root, or strength over stress per unit of moment there.
-std::optional<double> kept(const Spar& spar, const SparLine& line, Face face, SwapKeeps keeps) {
-  const SparSection s = sparSection(spar, line, 0);
+std::optional<double> kept(const TruePanel& panel, const Spar& spar, const SparLine& line, Face face, SwapKeeps keeps) {
+  const SparSection s = sparSection(spar, line, 0, panel.design.materials, skinOf(line, panel.skin));
   if (s.bent.empty() || s.depth() <= 0) return std::nullopt;
   if (keeps == SwapKeeps::stiffness) return s.bent.stiffness;
   const bool up = face == Face::upper;
-  const Material& m = materialNamed((up ? spar.top : spar.bottom).material);
+  const Material& m = panel.design.materials.named((up ? spar.top : spar.bottom).material);
   const double stress = s.bent.stress(1, up ? s.upperOuter : s.lowerOuter, m.modulus);
   return (up ? m.compression : m.tension) / stress;
 }
@@ -40,8 +39,8 @@ std::optional<WoodSwap> swapWood(const TruePanel& panel, const std::vector<LoadC
   const SparLine& line = panel.spars.at(k);
   const bool up = face == Face::upper;
   const Cap& old = up ? given.top : given.bottom;
-  if (given.kind != SparKind::caps || !old.fitted || !findMaterial(material)) return std::nullopt;
-  const auto wanted = kept(given, line, face, keeps);
+  if (given.kind != SparKind::caps || !old.fitted || !panel.design.materials.find(material)) return std::nullopt;
+  const auto wanted = kept(panel, given, line, face, keeps);
   if (!wanted) return std::nullopt;
   Spar spar = given;
   Cap& cap = up ? spar.top : spar.bottom;
@@ -51,7 +50,7 @@ std::optional<WoodSwap> swapWood(const TruePanel& panel, const std::vector<LoadC
   if (by == SwapBy::depth) high = std::min(high, 0.999 * room / old.depth);
   const auto gives = [&](double times) {
     cap = scaled(old, material, by, times);
-    return kept(spar, line, face, keeps).value_or(0);
+    return kept(panel, spar, line, face, keeps).value_or(0);
   };
   if (high <= low || gives(low) > *wanted || gives(high) < *wanted) return std::nullopt;
   for (int i = 0; i < 80; ++i) {

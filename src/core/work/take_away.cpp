@@ -36,6 +36,12 @@ std::vector<Drawing> gaugeSheets(const DrawnWing& w, Hand hand) {
   return sheets;
 }
 
+std::vector<Drawing> strengthCards(const DrawnWing& w, Hand hand) {
+  std::vector<Drawing> cards;
+  for (const DrawnPanel& panel : w) cards.push_back(strengthCard(panel, hand));
+  return cards;
+}
+
 /// Under each other on one sheet, the first on top.
 Drawing stacked(const std::vector<Drawing>& parts) {
   Drawing sheet = parts.front();
@@ -56,14 +62,15 @@ std::vector<Piece> pieces(const DrawnWing& w, const ExportOrder& order) {
   const bool sideways = longest > pageFrame(order.paper, false).x();
   const Point frame = pageFrame(order.paper, sideways);
   const double width = order.sheetWidth;
-  return {
-      {"ribs", [&w, frame](Hand h) { return ribSheets(w, h, frame.x(), frame.y()); },
-       [&w, width](Hand h) { return ribSheets(w, h, width, 0).front(); }},
-      {"plan", [&w](Hand h) { return std::vector{planDrawing(w, h)}; }, [&w](Hand h) { return planDrawing(w, h); }},
-      {"setting-up", [&w](Hand h) { return settingUps(w, h); }, [&w](Hand h) { return stacked(settingUps(w, h)); }},
-      {"gauges", [&w](Hand h) { return gaugeSheets(w, h); }, [&w](Hand h) { return stacked(gaugeSheets(w, h)); }},
-      {"braces", [&w](Hand h) { return bracePlates(w, h); }, [&w](Hand h) { return bracePlates(w, h).front(); }},
-      {"bench-card", [&w](Hand h) { return benchCards(w, h); }, [&w](Hand h) { return stacked(benchCards(w, h)); }}};
+  return {{"ribs", [&w, frame](Hand h) { return ribSheets(w, h, frame.x(), frame.y()); },
+           [&w, width](Hand h) { return ribSheets(w, h, width, 0).front(); }},
+          {"plan", [&w](Hand h) { return std::vector{planDrawing(w, h)}; }, [&w](Hand h) { return planDrawing(w, h); }},
+          {"setting-up", [&w](Hand h) { return settingUps(w, h); }, [&w](Hand h) { return stacked(settingUps(w, h)); }},
+          {"gauges", [&w](Hand h) { return gaugeSheets(w, h); }, [&w](Hand h) { return stacked(gaugeSheets(w, h)); }},
+          {"braces", [&w](Hand h) { return bracePlates(w, h); }, [&w](Hand h) { return bracePlates(w, h).front(); }},
+          {"bench-card", [&w](Hand h) { return benchCards(w, h); }, [&w](Hand h) { return stacked(benchCards(w, h)); }},
+          {"strength", [&w](Hand h) { return strengthCards(w, h); },
+           [&w](Hand h) { return stacked(strengthCards(w, h)); }}};
 }
 
 /// `pages` is what the piece is on paper.
@@ -114,7 +121,8 @@ Result<Done> writeReference(const TrueWing& w, Hand hand, const std::filesystem:
 DrawnWing drawn(const TrueWing& w, int wing) {
   DrawnWing out;
   for (const TruePanel& p : w.wing(wing).panels)
-    out.push_back({p.design, p.loft, p.spars, p.ribs, p.riblets, p.tip, p.join, p.settingUp});
+    out.push_back({p.design, p.loft, p.spars, p.ribs, p.riblets, p.tip, p.join, p.settingUp, p.strength, p.bays,
+                   w.wing(wing).loads});
   return out;
 }
 
@@ -167,7 +175,7 @@ Result<std::vector<std::filesystem::path>> exportWing(const TrueWing& w, const s
     handsInAll += hands.size();
     jobs.push_back({drawn(w, static_cast<int>(i)), std::move(file), std::move(hands)});
   }
-  constexpr std::size_t piecesOfWing = 6;
+  constexpr std::size_t piecesOfWing = 7;
   const double steps = static_cast<double>(piecesOfWing * handsInAll * order.formats.size());
   std::vector<std::filesystem::path> written;
   for (const Job& job : jobs)

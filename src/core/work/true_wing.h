@@ -10,6 +10,7 @@
 #include "core/plan/judge.h"
 #include "core/section/measured.h"
 #include "core/strength/bay_checks.h"
+#include "core/strength/d_box.h"
 #include "core/strength/joint_strength.h"
 #include "core/strength/part_masses.h"
 #include "core/strength/soft_wing.h"
@@ -32,11 +33,13 @@ struct TruePanel {
   std::optional<JoinerRod> joiner;
   SettingUp settingUp;
   PanelMass mass;
+  SheetSkin skin;                 ///< of sheet that carries bending
+  std::optional<NoseBox> noseBox; ///< at the root
   Strength strength;
   JoinStrength joinStrength;       ///< with the first brace
   JoinStrength secondStrength;     ///< with the second
   std::optional<FrameTwist> twist; ///< of the twist test
-  std::vector<SparBay> bays;       ///< from the root outwards, spar by spar
+  std::vector<SparBay> bays;       ///< from the root outwards, spar by spar; the first with what holds the join
 
   const Rib& rib(int number) const { return ribs.at(static_cast<std::size_t>(number - design.firstRib)); }
 };

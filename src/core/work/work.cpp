@@ -33,6 +33,8 @@ TruePanel workPanel(PanelBrief d, const TruePanel* inside) {
               {},
               {},
               {},
+              {},
+              {},
               {}};
   p.rootMeasures = measure(p.rootSection);
   p.tipMeasures = measure(p.tipSection);
@@ -47,21 +49,43 @@ TruePanel workPanel(PanelBrief d, const TruePanel* inside) {
   p.settingUp = settingUp(p.design, p.loft, p.rootSection, p.spars, p.ribs);
   p.joiner = joinerRod(p.design, p.loft, p.ribs, neighbour ? &*neighbour : nullptr);
   p.mass = panelMass(p.design, p.loft, p.spars, p.ribs, p.riblets);
+  p.skin = sheetSkin(p.design, p.loft, p.ribs);
+  p.noseBox = noseBoxOf(p.design, p.loft, p.ribs.front());
   return p;
+}
+
+/// What holds the join, in the panel's first bay, of the spar that it lies on.
+void addJoinChecks(TruePanel& p, const JoinStrength& s, int spar) {
+  SparBay* first = nullptr;
+  for (SparBay& bay : p.bays)
+    if (bay.bay == 1 && (!first || bay.spar == spar)) first = &bay;
+  if (!first) return;
+  const LoadCase::What load = p.strength.worst.what;
+  const auto add = [&](BayCheck::What what, double stress, double reserve) {
+    if (stress > 0) keep(*first, {what, stress, stress * reserve, load});
+  };
+  add(BayCheck::What::brace, s.braceStress, s.braceReserve);
+  add(BayCheck::What::braceGlue, s.glueStress, s.glueReserve);
+  add(BayCheck::What::joiner, s.rodStress, s.rodReserve);
+  if (s.crushForce > 0) { // as a pressure over what its hole bears on
+    const Joiner& j = p.design.join.joiner;
+    const double area = j.sleeve * (p.design.ribs.thickness + j.facing);
+    add(BayCheck::What::ribs, s.crushForce / area, s.crushReserve);
+  }
 }
 
 /// Its strength, when the loads of the whole wing are known.
 void loadPanel(TruePanel& p, const std::vector<LoadCase>& cases) {
-  p.strength = strengthOf(p.design, p.spars, cases);
-  p.bays = bayChecks(p.design, p.loft, p.spars, p.ribs, cases);
+  p.strength = strengthOf(p.design, p.spars, p.skin, cases);
+  p.bays = bayChecks(p.design, p.loft, p.spars, p.ribs, p.skin, cases);
   const SpanLoad& load = p.strength.load;
   const auto platesOf = [](const std::optional<Brace>& b) -> std::optional<BracePlates> {
     if (!b) return std::nullopt;
     const BraceLeg& shorter = b->inner.length < b->outer.length ? b->inner : b->outer;
     return BracePlates{b->depthRoot, shorter.length, (b->depthRoot + shorter.depthEnd) / 2};
   };
-  const auto stiffnessOf = [](const Join& join, const std::optional<Brace>& b) {
-    return b ? plateStiffness(join, b->depthRoot) : 0.0;
+  const auto stiffnessOf = [&](const Join& join, const std::optional<Brace>& b) {
+    return b ? plateStiffness(join, b->depthRoot, p.design.materials) : 0.0;
   };
   const double reach = p.joiner ? std::min(p.joiner->reach, p.joiner->reachInside) : 0;
   double share = 1;
@@ -70,8 +94,10 @@ void loadPanel(TruePanel& p, const std::vector<LoadCase>& cases) {
     const double one = stiffnessOf(p.design.join, p.join.brace), other = stiffnessOf(second, p.join.second);
     share = one + other > 0 ? one / (one + other) : 0;
     p.secondStrength = joinStrength(p.design, second, load, platesOf(p.join.second), 1 - share, reach);
+    addJoinChecks(p, p.secondStrength, second.braceSpar - 1);
   }
   p.joinStrength = joinStrength(p.design, p.design.join, load, platesOf(p.join.brace), share, reach);
+  addJoinChecks(p, p.joinStrength, p.design.join.braceSpar - 1);
 }
 
 /// In even strips, each panel as stiff all along as its twist test says. Needs the tests of all panels.
@@ -81,6 +107,7 @@ std::optional<SoftWing> softWingOf(const WholeWing& w) {
     if (!p.twist || p.twist->stiffness <= 0) return std::nullopt;
     const double root = meanLineMoment(p.rootSection), tip = meanLineMoment(p.tipSection), span = p.loft.span();
     const Flying& f = p.design.flying;
+    const double ahead = p.noseBox ? p.noseBox->ahead.value_or(0) / p.loft.frameAt(0).chord : 0;
     constexpr int steps = 12; // a panel
     for (int i = 0; i < steps; ++i) {
       const double from = span * i / steps, to = span * (i + 1) / steps, middle = (from + to) / 2;
@@ -89,7 +116,7 @@ std::optional<SoftWing> softWingOf(const WholeWing& w) {
                    p.design.inboard + to,
                    frame.chord,
                    p.twist->stiffness,
-                   twistAxis(p.design, p.spars, frame),
+                   twistAxis(p.design, p.spars, frame, ahead),
                    root + (tip - root) * middle / span,
                    0};
       if (f.aileronChord > 0 && (s.from + s.to) / 2 > f.aileronFrom * w.planform.halfSpan && w.mirrored)

@@ -1,0 +1,143 @@
+// The strength card: a panel's loads, what its spars have in reserve bay by bay, what they are of, and the cautions.
+#include "core/drawing/wing_drawings.h"
+#include "core/measure/figure.h"
+#include "core/strength/bay_checks.h"
+#include "core/strength/spar_strength.h"
+#include <algorithm>
+#include <fmt/format.h>
+#include <set>
+
+namespace eup {
+namespace {
+
+constexpr double wide = 180, row = 4.6; // mm: fits a page upright
+
+struct Page {
+  Drawing& sheet;
+  double y = 0;
+  void text(const std::string& words, double height, double after = 2) {
+    sheet.write({0, y - height}, words, height);
+    y -= height + after;
+  }
+  /// A long text in lines.
+  void paragraph(const std::string& words, double height) {
+    std::string line;
+    for (std::size_t from = 0; from < words.size();) {
+      const std::size_t end = std::min(words.find(' ', from), words.size());
+      const std::string next = words.substr(from, end - from), longer = line.empty() ? next : line + " " + next;
+      if (!line.empty() && textWidth(longer, height) > wide)
+        text(line, height, 1), line = next;
+      else
+        line = longer;
+      from = end + 1;
+    }
+    if (!line.empty()) text(line, height, 2);
+  }
+};
+
+/// What the spar's bays have in reserve, as steps over the span; lines at 1 and at 1.5.
+void drawReserves(const DrawnPanel& w, int spar, Page& page) {
+  constexpr double high = 24, most = 4, left = 12;
+  const double span = w.loft.span(), across = (wide - left) / span, base = page.y - high;
+  Drawing& d = page.sheet;
+  const auto at = [&](double t, double reserve) {
+    return Point(left + t * across, base + std::min(reserve, most) / most * high);
+  };
+  d.line(Layer::text, at(0, 0), at(span, 0));
+  for (const double mark : {1.0, 1.5, most}) {
+    for (double x = 0; x < wide - left; x += 4) // broken lines
+      d.line(Layer::text, {left + x, at(0, mark).y()}, {left + std::min(x + 2, wide - left), at(0, mark).y()});
+    d.write({left - 1, at(0, mark).y() - 1}, mark == most ? "4 +" : fmt::format("{}", mark), 2.4, Anchor::right);
+  }
+  double before = 0;
+  for (const SparBay& bay : w.bays) {
+    const BayCheck* weakest = bay.spar == spar ? bay.weakest() : nullptr;
+    if (!weakest) continue;
+    const double r = weakest->reserve();
+    d.line(Layer::mark, at(bay.from, before), at(bay.from, r));
+    d.line(Layer::mark, at(bay.from, r), at(bay.to, r));
+    before = r;
+  }
+  for (const Rib& rib : w.ribs)
+    if (w.ribs.size() <= 24 || rib.number % 2 == 1)
+      d.write({at(rib.t(), 0).x(), base - 3.2}, rib.name(), 2, Anchor::middle);
+  page.y = base - 6;
+}
+
+void drawBays(const DrawnPanel& w, int spar, Page& page) {
+  const double columns[] = {0, 26, 96, 122, 144, 158};
+  Drawing& d = page.sheet;
+  const char* heads[] = {"Bay", "Gives first", "Stress", "Strength", "Reserve", "Load"};
+  for (std::size_t i = 0; i < std::size(heads); ++i) d.write({columns[i], page.y - 2.6}, heads[i], 2.6);
+  d.line(Layer::text, {0, page.y - 4}, {wide, page.y - 4});
+  page.y -= 4;
+  for (const SparBay& bay : w.bays) {
+    const BayCheck* c = bay.spar == spar ? bay.weakest() : nullptr;
+    if (!c) continue;
+    const auto rib = [&](int k) { return w.ribs[static_cast<std::size_t>(k)].name(); };
+    const std::string cells[] = {fmt::format("{} to {}", rib(bay.bay - 1), rib(bay.bay)),
+                                 wordsOf(c->what),
+                                 fmt::format("{:.3g} MPa", c->stress),
+                                 fmt::format("{:.3g} MPa", c->strength),
+                                 fmt::format("{:.2f}{}", c->reserve(), c->reserve() < 1.5 ? " !" : ""),
+                                 wordsOf(c->load)};
+    for (std::size_t i = 0; i < std::size(cells); ++i) d.write({columns[i], page.y - row + 1.4}, cells[i], 2.4);
+    page.y -= row;
+  }
+  page.y -= 3;
+}
+
+std::string sourcesOf(const PanelBrief& d) {
+  std::set<std::string> keys{d.ribs.material};
+  for (const Spar& s : d.spars) {
+    if (s.kind == SparKind::fullDepth) keys.insert(s.sheetMaterial);
+    for (const Cap& cap : {s.top, s.bottom}) {
+      if (s.kind != SparKind::caps || !cap.fitted) continue;
+      keys.insert(cap.material);
+      if (cap.changes) keys.insert(cap.thenMaterial);
+    }
+    if (webWidthAt(s, 0) > 0) keys.insert(s.webMaterial);
+  }
+  std::string out;
+  for (const std::string& key : keys) {
+    const Material& m = d.materials.named(key);
+    out += fmt::format("{}{}: E {:.0f}, pulled {:.3g}, pressed {:.3g}, sheared {:.3g} MPa ({})",
+                       out.empty() ? "Reckoned with " : "; ", m.label, m.modulus, m.tension, m.compression,
+                       m.shearStrength, m.source);
+  }
+  return out + fmt::format(". Glue: {}.", d.materials.glue(d.glue).label);
+}
+
+} // namespace
+
+Drawing strengthCard(const DrawnPanel& w, Hand hand) {
+  const PanelBrief& d = w.design;
+  Drawing out;
+  out.title = d.of > 1 ? fmt::format("Strength card, panel {}", d.id.panel + 1) : "Strength card";
+  out.wing = d.name;
+  out.hand = hand;
+  Page page{out};
+  page.text(fmt::format("{}  {} HAND", d.name, nameLarge(hand)), 7, 3);
+  page.text(out.title, 5, 3);
+  page.paragraph(std::string(strengthCaution), 3);
+  for (const LoadCase& c : w.loads)
+    page.text(fmt::format("{}: {:.2f} × the weight; bending at the panel's root {}", wordsOf(c.what), c.factor,
+                          told(c.load.moment(d.inboard), Quantity::moment, d.unit)),
+              2.8, 1.5);
+  page.y -= 2;
+  for (const SparStrength& s : w.strength.spars) {
+    const Spar& spar = d.spars[static_cast<std::size_t>(s.spar)];
+    if (s.root.bent.empty()) continue;
+    page.text(fmt::format("{}: EI {} at the root, {:.0f} % of the bending", spar.name,
+                          told(s.root.bent.stiffness, Quantity::stiffness, d.unit), s.share * 100),
+              4);
+    drawReserves(w, s.spar, page);
+    drawBays(w, s.spar, page);
+  }
+  if (w.strength.spars.empty()) page.text("No spar: nothing is reckoned.", 4);
+  page.paragraph(sourcesOf(d), 2.4);
+  out.shift(-out.bounds().low);
+  return out;
+}
+
+} // namespace eup

@@ -1,0 +1,21 @@
+// Sheet that bends with the spar it is glued to: its part in the cross-section along the panel.
+#pragma once
+#include "core/parts/rib.h"
+#include "core/strength/bent_section.h"
+
+namespace eup {
+
+/// Sheet as strips across the panel, at every rib; straight between ribs.
+struct SheetSkin {
+  std::vector<double> ribs;               ///< mm of the panel's span
+  std::vector<std::vector<Fibre>> fibres; ///< at each: the same strips, top from the nose, then below
+  double radius = 0;                      ///< mm, mean bend of the surface behind its nose; 0 for flat
+  bool empty() const { return ribs.size() < 2; }
+  std::vector<Fibre> at(double t) const;
+};
+
+/// Each face in eight strips of the same share of chord, half its thickness under the surface; a slanting strip as an
+/// upright rectangle of the same area, middle and height. Empty where the sheet does not carry.
+SheetSkin sheetSkin(const PanelBrief& design, const PanelLoft& loft, const std::vector<Rib>& ribs);
+
+} // namespace eup
