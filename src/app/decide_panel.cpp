@@ -148,6 +148,9 @@ void DecidePanel::refresh() {
                     std::to_string(groups.size()) + "|" + name(standpoint.stage()) + "|" + pathOf(id) +
                     std::to_string(document.shownDesign().panels.size()) + "|" +
                     std::to_string(document.design().wings.size());
+  for (const Shelf shelf : {Shelf::material, Shelf::covering, Shelf::glue}) // what the choices offer
+    for (const Materials::Name& row : document.design().own.namesOn(shelf))
+      if (row.key.starts_with(ownKey)) now += "|" + std::string(row.label);
   if (standpoint.stage() == Stage::panels) now += "|" + std::to_string(standpoint.rib()); // where it would be cut
   for (Decision& d : decisionsOf(document.design()))
     if (d.group == open && d.applies && panelOfPath(d.path).value_or(id) == id &&

@@ -10,6 +10,7 @@ QString capWords(const Cap& cap, LengthUnit unit) {
   if (!cap.fitted) return QObject::tr("none");
   const auto len = [&](double mm) { return QString::fromStdString(formatLength(mm, unit, 2)); };
   const QString at = QObject::tr("%1 × %2").arg(len(cap.width), len(cap.depth));
+  if (cap.doubled) return QObject::tr("%1, twice to %2 %").arg(at).arg(cap.doubledTo * 100, 0, 'f', 0);
   return cap.tapers ? QObject::tr("%1, to %2").arg(at, len(cap.tipWidth)) : at;
 }
 
@@ -60,6 +61,10 @@ SizeDialog::SizeDialog(const TruePanel& p, const std::vector<LoadCase>& l, int s
   taper->setChecked(order.mayTaper);
   taper->setVisible(given.kind == SparKind::caps);
   form->addRow(QString(), taper);
+  stepped = new QCheckBox(tr("may be doubled inboard"), this);
+  stepped->setObjectName("mayStep");
+  stepped->setVisible(given.kind == SparKind::caps);
+  form->addRow(QString(), stepped);
   auto* right = new QVBoxLayout;
   across->addLayout(right, 1);
   said = new QLabel(this);
@@ -90,7 +95,7 @@ SizeDialog::SizeDialog(const TruePanel& p, const std::vector<LoadCase>& l, int s
   connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
   for (QLineEdit* edit : {reserve, stock}) connect(edit, &QLineEdit::editingFinished, this, &SizeDialog::search);
   connect(woods, &QListWidget::itemChanged, this, &SizeDialog::search);
-  connect(taper, &QCheckBox::toggled, this, &SizeDialog::search);
+  for (QCheckBox* box : {taper, stepped}) connect(box, &QCheckBox::toggled, this, &SizeDialog::search);
   connect(table, &QTableWidget::currentCellChanged, this, [this] { take->setEnabled(chosen() != nullptr); });
   search();
 }
@@ -122,6 +127,7 @@ void SizeDialog::search() {
       next.materials.push_back(woods->item(i)->data(Qt::UserRole).toString().toStdString());
   if (next.materials.empty()) return refuse(tr("Choose a wood at least."));
   next.mayTaper = taper->isChecked();
+  next.mayStep = stepped->isChecked();
   order = std::move(next);
   QApplication::setOverrideCursor(Qt::WaitCursor);
   sizes = sparSizes(panel, loads, order);

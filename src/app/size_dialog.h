@@ -27,6 +27,7 @@ private:
   QLineEdit *reserve = nullptr, *stock = nullptr;
   QListWidget* woods = nullptr;
   QCheckBox* taper = nullptr;
+  QCheckBox* stepped = nullptr;
   QLabel* said = nullptr;
   QTableWidget* table = nullptr;
   QAbstractButton* take = nullptr;

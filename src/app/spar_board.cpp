@@ -80,7 +80,7 @@ void SparBoard::draw(Ink& ink) const {
                  tint(fill), tint(mine ? look.ink : look.faint), 1);
       };
       const Point none(0, 0);
-      const auto depths = [](const Cap& cap) { return Point(cap.depth, capAt(cap, 1).depth); };
+      const auto depths = [](const Cap& cap) { return Point(capAt(cap, 0).depth, capAt(cap, 1).depth); };
       if (spar.kind == SparKind::fullDepth) {
         band(line.upperSeat, none, line.lowerSeat, none, look.balsa);
         continue;
@@ -98,10 +98,12 @@ void SparBoard::draw(Ink& ink) const {
           if (weakest->reserve() < 1.5) ink.loop(loop, bad, look.wrong, 0.8);
         }
       }
+      if (mine) {
+        for (const bool up : {true, false}) fillByReserve(ink, line, up, side);
+        continue;
+      }
       if (spar.top.fitted) band(line.upperSeat, none, line.upperSeat, -depths(spar.top), look.hardwood);
       if (spar.bottom.fitted) band(line.lowerSeat, depths(spar.bottom), line.lowerSeat, none, look.hardwood);
-      if (mine)
-        for (const bool up : {true, false}) fillByReserve(ink, line, up, side);
     }
     for (const Rib& rib : w.ribs) {
       const SparLine* line = chosenLine();
@@ -174,11 +176,20 @@ void SparBoard::fillByReserve(Ink& ink, const SparLine& line, bool up, double si
     return Point(side * t, (seat.at(t).y() + inwards - level()) * stretch());
   };
   const auto depthAt = [&](double t) { return (up ? -1 : 1) * capAt(cap, line.share(t)).depth; };
+  /// What it loses over that length: a doubler ends in a step.
+  const auto taperOver = [&](double length) {
+    const bool tapers = cap.tapers && cap.shape == CapShape::strip;
+    return tapers ? (up ? -1 : 1) * (cap.tipDepth - cap.depth) * line.share(length) : 0.0;
+  };
   for (std::size_t from = 0, to = 0; from + 1 < along.size(); from = to) {
-    for (to = from + 1; to + 1 < along.size() && bandAt(to) == bandAt(from);) ++to;
+    const auto doubled = [&](std::size_t k) {
+      return cap.doubled && line.share(w.strength.along[k].t) <= cap.doubledTo;
+    };
+    for (to = from + 1; to + 1 < along.size() && bandAt(to) == bandAt(from) && doubled(to) == doubled(from);) ++to;
     const double a = w.strength.along[from].t, b = std::min(w.strength.along[to].t, line.end);
     if (a >= b) break; // the spar ends there
-    ink.loop({edge(a, 0), edge(b, 0), edge(b, depthAt(b)), edge(a, depthAt(a))}, tintOf(bandAt(from)), look.ink, 0.6);
+    ink.loop({edge(a, 0), edge(b, 0), edge(b, depthAt(a) + taperOver(b - a)), edge(a, depthAt(a))},
+             tintOf(bandAt(from)), look.ink, 0.6);
   }
 }
 
@@ -247,10 +258,15 @@ void SparBoard::drawSection(Ink& ink) const {
     ink.loop({place(-wide / 2, low), place(wide / 2, low), place(wide / 2, high), place(-wide / 2, high)}, fill,
              look.ink, 1);
   };
-  if (const double web = webWidthAt(spar, line.share(t)); web > 0 && section.fibres.size() == 2)
-    box(web, section.fibres[1].high, section.fibres[0].low, look.balsa);
+  if (const double web = webWidthAt(spar, line.share(t)); web > 0)
+    box(web, section.lowerOuter + capAt(spar.bottom, line.share(t)).depth,
+        section.upperOuter - capAt(spar.top, line.share(t)).depth, look.balsa);
   for (const Fibre& f : section.fibres)
     box(f.width, f.low, f.high, spar.kind == SparKind::caps ? look.hardwood : look.balsa);
+  for (const Fibre& f : section.skin) { // sheet that bends with it, at its height, beside the caps
+    const double z = (f.low + f.high) / 2;
+    ink.line(place(-widest / 2 - 4 / k, z), place(-widest / 2 - 1 / k, z), look.sheet, 2);
+  }
   // Stresses, compression to the left of their line.
   const Point base = zero + Point(widest * k / 2 + 0.14 * span, 0);
   double most = 0;
@@ -319,7 +335,7 @@ void SparBoard::addCapHandles(const SparLine& line, bool up, std::vector<Handle>
   const auto depth = [](double mm) {
     return std::round(mm * 10) / 10;
   }; // a tenth of a millimetre is what wood is cut to
-  const Point root = place(0, cap.depth), end = place(line.end, capAt(cap, 1).depth);
+  const Point root = place(0, capAt(cap, 0).depth), end = place(line.end, capAt(cap, 1).depth);
   to.push_back({tr("%1 depth at the root").arg(name), root, root, Qt::SizeVerCursor,
                 tr("Change the %1's depth").arg(name), [=](const Design& d, const Point& by) {
                   Design now = d;

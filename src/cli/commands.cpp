@@ -25,7 +25,7 @@ struct Args {
   double reserve = 2;
   std::vector<double> stock;
   std::vector<std::string> wood;
-  bool flat = false;
+  bool flat = false, stepped = false;
   bool json = false, csv = false;
   BendArgs bend;
 };
@@ -194,6 +194,7 @@ int sizeSpar(const Args& args, Streams io) {
   if (args.spar < 1 || args.spar > static_cast<int>(panel.design.spars.size()))
     return refuse(io, args.file, Problem{"--spar", "there is no such spar"}, usage);
   if (!(order.reserve > 0)) return refuse(io, args.file, Problem{"--reserve", "a number above 0 was expected"}, usage);
+  order.mayStep = args.stepped;
   if (!args.stock.empty()) order.stock = args.stock;
   if (!args.wood.empty()) order.materials = args.wood;
   for (const std::string& wood : order.materials)
@@ -201,16 +202,18 @@ int sizeSpar(const Args& args, Streams io) {
       return refuse(io, args.file, Problem{"--wood", "there is no material “" + wood + "”"}, usage);
   const auto sizes = sparSizes(panel, w.wing(args.wing - 1).loads, order);
   if (sizes.empty()) return refuse(io, args.file, Problem{"", "no size of these keeps the reserve"}, seriousFindings);
-  io.out << "grams,reserve,wood,top_width,top_depth,top_tip_width,bottom_width,bottom_depth,bottom_tip_width,sheet\n";
+  io.out << "grams,reserve,wood,top_width,top_depth,top_tip_width,bottom_width,bottom_depth,bottom_tip_width,sheet,"
+            "doubled_to\n";
   for (const SparSize& s : sizes) {
     const auto cap = [](const Cap& c) {
       return c.fitted ? fmt::format("{},{},{}", c.width, c.depth, c.tapers ? c.tipWidth : c.width) : std::string(",,");
     };
     const bool caps = s.spar.kind == SparKind::caps;
     const Cap& one = s.spar.top.fitted ? s.spar.top : s.spar.bottom;
-    io.out << fmt::format("{:.2f},{:.3f},{},{},{},{}\n", s.grams, s.reserve, caps ? one.material : s.spar.sheetMaterial,
-                          caps ? cap(s.spar.top) : ",,", caps ? cap(s.spar.bottom) : ",,",
-                          caps ? std::string() : fmt::format("{}", s.spar.sheet));
+    io.out << fmt::format("{:.2f},{:.3f},{},{},{},{},{}\n", s.grams, s.reserve,
+                          caps ? one.material : s.spar.sheetMaterial, caps ? cap(s.spar.top) : ",,",
+                          caps ? cap(s.spar.bottom) : ",,", caps ? std::string() : fmt::format("{}", s.spar.sheet),
+                          caps && one.doubled ? fmt::format("{}", one.doubledTo) : std::string());
   }
   return fine;
 }
@@ -363,6 +366,7 @@ int run(const std::vector<std::string>& given, std::ostream& out, std::ostream& 
   bendCommand->add_flag("--clamped", args.bend.clamped, "one end clamped, the weight at the other");
   bendCommand->add_option("--like", args.bend.like, "what lends strengths and shear, by key");
   bendCommand->add_option("--name", args.bend.label, "what to call it");
+  size->add_flag("--stepped", args.stepped, "caps may be doubled over an inner part of the spar");
   CLI::App* sectionCommand = command("section", "measures of a section: NACA digits or a coordinate file", section);
   sectionCommand->add_option("spec", args.spec, "2412, 23012, or a file")->required();
   sectionCommand->add_flag("--json", args.json, "as JSON, with the points");

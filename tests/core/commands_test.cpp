@@ -108,12 +108,44 @@ TEST_F(Commands, UpgradeWritesThePresentFormat) {
   EXPECT_EQ(run({"upgrade", write("bad", "{}")}).code, 3);
 }
 
+TEST_F(Commands, TellsTheTablesAndABendTest) {
+  const Ran all = run({"materials"});
+  EXPECT_EQ(all.code, 0);
+  EXPECT_EQ(all.out.find("table,key,name,what,value,known_from"), 0u);
+  EXPECT_NE(all.out.find("materials,spruce,\"Sitka spruce\",modulusMPa,10800,"), std::string::npos);
+  EXPECT_NE(all.out.find("glues,aliphatic,"), std::string::npos);
+  Design d;
+  d.own.coverings.push_back({.key = "own-1", .label = "gift \"wrap\""});
+  EXPECT_NE(run({"materials", write("own", designToText(d))}).out.find("coverings,own-1,\"gift \"\"wrap\"\"\""),
+            std::string::npos);
+  EXPECT_EQ(run({"materials", "/no/such"}).code, 3);
+  const std::vector<std::string> test{"bend", "--width", "10", "--depth",  "3",   "--span",   "300", "--load",
+                                      "100",  "--sag",   "5",  "--length", "914", "--weight", "5"};
+  const Ran bent = run(test);
+  EXPECT_EQ(bent.code, 0) << bent.err;
+  const auto row = readMaterials(bent.out);
+  ASSERT_TRUE(row.ok()) << row.problem().text();
+  EXPECT_DOUBLE_EQ(row.value().materials.front().modulus, 4900);
+  for (const std::vector<std::string>& wrong :
+       {std::vector<std::string>{"--sag", "80"}, {"--sag", "nan"}, {"--like", "cheese"}, {"--depth", "x"}}) {
+    std::vector<std::string> args = test;
+    const auto at = std::find(args.begin(), args.end(), wrong[0]);
+    at == args.end() ? void(args.insert(args.end(), wrong.begin(), wrong.end())) : void(*(at + 1) = wrong[1]);
+    const Ran ran = run(args);
+    EXPECT_EQ(ran.code, cli::usage) << wrong[0] << wrong[1];
+    EXPECT_FALSE(ran.err.empty());
+  }
+  EXPECT_EQ(run({"bend", "--width", "10"}).code, cli::usage);
+}
+
 TEST_F(Commands, SizesASparAndTellsTheCurves) {
   const Ran sized = run({"size", demoFile(), "--stock", "3,4,5,6,8", "--wood", "spruce"});
   EXPECT_EQ(sized.code, 0) << sized.err;
   EXPECT_NE(sized.out.find("grams,reserve,wood"), std::string::npos);
   EXPECT_GT(std::count(sized.out.begin(), sized.out.end(), '\n'), 2);
   EXPECT_EQ(run({"size", demoFile(), "--reserve", "80"}).code, cli::seriousFindings);
+  const Ran stepped = run({"size", demoFile(), "--stock", "2,3,4,6,8", "--wood", "spruce", "--stepped"});
+  EXPECT_NE(stepped.out.find(",0.5\n"), std::string::npos) << stepped.out;
   for (const std::vector<std::string>& wrong : {std::vector<std::string>{"--spar", "0"},
                                                 {"--spar", "3"},
                                                 {"--panel", "2"},

@@ -34,8 +34,8 @@ Design designOf(const json& input, bool rear) {
   const json& s = input["front_spar"];
   Spar spar;
   spar.rootFraction = spar.tipFraction = s["fraction"];
-  spar.top = {true, s["upper"]["width"], s["upper"]["depth"],
-              s["upper"]["E"].get<double>() > 5000 ? "spruce" : "balsa-160"};
+  spar.top.width = s["upper"]["width"], spar.top.depth = s["upper"]["depth"];
+  spar.top.material = s["upper"]["E"].get<double>() > 5000 ? "spruce" : "balsa-160";
   spar.bottom = spar.top;
   d.inner().spars.push_back(spar);
   if (rear) {

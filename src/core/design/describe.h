@@ -56,6 +56,7 @@ inline constexpr std::array leadingEdgeChoices{Choice{"none", "none"}, Choice{"s
 inline constexpr std::array trailingEdgeChoices{Choice{"none", "none"}, Choice{"wedge", "wedge stock"},
                                                 Choice{"twoSheets", "two sheets"}};
 inline constexpr std::array sparKindChoices{Choice{"caps", "caps"}, Choice{"fullDepth", "full-depth sheet"}};
+inline constexpr std::array capShapeChoices{Choice{"strip", "strip"}, Choice{"rod", "rod"}, Choice{"tube", "tube"}};
 inline constexpr std::array slotChoices{Choice{"above", "from above"}, Choice{"below", "from below"}};
 inline constexpr std::array websChoices{Choice{"none", "none"}, Choice{"between", "between the ribs"},
                                         Choice{"continuous", "all along, ribs in two"},
@@ -296,24 +297,30 @@ template <class P, class V> void describePanel(P& p, const PanelPlace& place, V&
     v.length("stopsAt", "Stops at", s.stopsAt, Limits{5, 20000}, s.stops);
     const auto cap = [&](const char* key, auto& c, std::array<const char*, 10> label) {
       v.group(key, label[0], Stage::spars, [&] {
+        const bool on = caps && c.fitted, strip = on && c.shape == CapShape::strip;
         v.flag("fitted", label[0], c.fitted, caps);
-        v.length("width", label[1], c.width, Limits{0.3, 200}, caps && c.fitted);
-        v.length("depth", label[2], c.depth, Limits{0.2, 200}, caps && c.fitted);
-        v.listed("material", label[3], c.material, Shelf::material, caps && c.fitted);
-        v.flag("tapers", label[4], c.tapers, caps && c.fitted);
-        v.length("tipWidth", label[5], c.tipWidth, Limits{0.3, 200}, caps && c.fitted && c.tapers);
-        v.length("tipDepth", label[6], c.tipDepth, Limits{0.2, 200}, caps && c.fitted && c.tapers);
-        v.flag("changes", label[7], c.changes, caps && c.fitted);
-        v.number("changesAt", label[8], c.changesAt, Limits{0.02, 0.98}, caps && c.fitted && c.changes);
-        v.listed("thenMaterial", label[9], c.thenMaterial, Shelf::material, caps && c.fitted && c.changes);
+        v.choice("shape", label[1], c.shape, std::span(capShapeChoices), on);
+        v.length("width", label[2], c.width, Limits{0.3, 200}, strip);
+        v.length("depth", on && !strip ? label[9] : label[3], c.depth, Limits{0.2, 200}, on);
+        v.length("wall", "Its wall", c.wall, Limits{0.1, 50}, on && c.shape == CapShape::tube);
+        v.listed("material", label[4], c.material, Shelf::material, on);
+        v.flag("tapers", label[5], c.tapers, strip);
+        v.length("tipWidth", "Width at its end", c.tipWidth, Limits{0.3, 200}, strip && c.tapers);
+        v.length("tipDepth", "Depth at its end", c.tipDepth, Limits{0.2, 200}, strip && c.tapers);
+        v.flag("changes", label[6], c.changes, on);
+        v.number("changesAt", "Changes at, of length", c.changesAt, Limits{0.02, 0.98}, on && c.changes);
+        v.listed("thenMaterial", "Then of", c.thenMaterial, Shelf::material, on && c.changes);
+        v.flag("doubled", label[7], c.doubled, strip);
+        v.number("doubledTo", label[8], c.doubledTo, Limits{0.02, 0.98}, strip && c.doubled);
+        v.length("doubler", "Doubler's depth", c.doubler, Limits{0.2, 100}, strip && c.doubled);
       });
     };
     cap("top", s.top,
-        {"Top cap", "Top cap width", "Top cap depth", "Top cap of", "Top cap tapers", "Width at its end",
-         "Depth at its end", "Top cap's wood changes", "Changes at, of length", "Then of"});
+        {"Top cap", "Top cap is a", "Top cap width", "Top cap depth", "Top cap of", "Top cap tapers",
+         "Top cap's wood changes", "Top cap doubled", "Doubled to, of length", "Top cap's diameter"});
     cap("bottom", s.bottom,
-        {"Bottom cap", "Bottom cap width", "Bottom cap depth", "Bottom cap of", "Bottom cap tapers", "Width at its end",
-         "Depth at its end", "Bottom cap's wood changes", "Changes at, of length", "Then of"});
+        {"Bottom cap", "Bottom cap is a", "Bottom cap width", "Bottom cap depth", "Bottom cap of", "Bottom cap tapers",
+         "Bottom cap's wood changes", "Bottom cap doubled", "Doubled to, of length", "Bottom cap's diameter"});
     const bool two = caps && s.top.fitted && s.bottom.fitted, web = two && s.webs != Webs::none;
     v.choice("webs", "Webs", s.webs, std::span(websChoices), two);
     const bool sheetWeb = web && s.webs != Webs::core;

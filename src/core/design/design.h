@@ -121,15 +121,22 @@ enum class SlotFrom { above, below };
 enum class Webs { none, between, continuous, core };
 enum class Grain { upright, along };
 
+enum class CapShape { strip, rod, tube };
+
 struct Cap {
   bool fitted = true;
-  double width = 6, depth = 3;
+  CapShape shape = CapShape::strip;
+  double width = 6, depth = 3; ///< the depth of a rod or a tube is its diameter; it lies in a square notch
+  double wall = 0.5;           ///< a tube's
   std::string material = "spruce";
   bool tapers = false; ///< towards the spar's outer end
   double tipWidth = 4, tipDepth = 2;
   bool changes = false;   ///< of another material from there on
   double changesAt = 0.5; ///< of the spar's length
   std::string thenMaterial = "balsa-160";
+  bool doubled = false;   ///< a strip: with another one of the same wood and width on its inner side
+  double doubledTo = 0.4; ///< of the spar's length, from its inner end
+  double doubler = 2;     ///< depth of that strip
   bool operator==(const Cap&) const = default;
 };
 
@@ -154,11 +161,28 @@ struct Spar {
 inline Cap capAt(const Cap& cap, double share) {
   Cap here = cap;
   if (cap.changes && share > cap.changesAt) here.material = cap.thenMaterial;
-  if (!cap.tapers) return here;
-  const double s = std::clamp(share, 0.0, 1.0);
-  here.width += (cap.tipWidth - cap.width) * s;
-  here.depth += (cap.tipDepth - cap.depth) * s;
+  if (cap.shape != CapShape::strip) {
+    here.width = here.depth;
+    return here;
+  }
+  if (cap.tapers) {
+    const double s = std::clamp(share, 0.0, 1.0);
+    here.width += (cap.tipWidth - cap.width) * s;
+    here.depth += (cap.tipDepth - cap.depth) * s;
+  }
+  here.doubled = false; // it is in the depth now
+  if (cap.doubled && share <= cap.doubledTo) here.depth += cap.doubler;
   return here;
+}
+
+/// Bore of a tube, 0 for what is solid.
+inline double boreOf(const Cap& cap) {
+  return cap.shape == CapShape::tube ? std::max(cap.depth - 2 * cap.wall, 0.0) : 0;
+}
+/// Cross-section of a cap as it is somewhere along its spar (see `capAt`), mm².
+inline double capArea(const Cap& cap) {
+  if (cap.shape == CapShape::strip) return cap.width * cap.depth;
+  return pi / 4 * (cap.depth * cap.depth - boreOf(cap) * boreOf(cap));
 }
 
 /// How wide what stands between the caps is; 0 for nothing.

@@ -153,7 +153,12 @@ void migrateMaterials(Json& json) {
       if (panel.contains("joiner")) fillNew(panel["joiner"], freshPanel["joiner"], {"facing"});
       if (panel.contains("sheeting")) fillNew(panel["sheeting"], freshPanel["sheeting"], {"carries"});
       if (panel.contains("spars") && panel["spars"].is_array())
-        for (Json& spar : panel["spars"]) fillNew(spar, freshPanel["spars"][0], {"webGrain"});
+        for (Json& spar : panel["spars"]) {
+          fillNew(spar, freshPanel["spars"][0], {"webGrain"});
+          for (const char* cap : {"top", "bottom"})
+            if (spar.is_object() && spar.contains(cap))
+              fillNew(spar[cap], freshPanel["spars"][0][cap], {"shape", "wall", "doubled", "doubledTo", "doubler"});
+        }
     }
   }
 }

@@ -14,7 +14,8 @@ Result<std::string> textOf(const Json& row, const char* key, const std::string& 
   if (!row.contains(key) || !row[key].is_string()) return Problem{place, fmt::format("{}: a text was expected", key)};
   std::string text = row[key];
   const bool plain = std::none_of(text.begin(), text.end(), [](char c) { return static_cast<unsigned char>(c) < ' '; });
-  if (text.empty() || text.size() > 200 || !plain) return Problem{place, fmt::format("{}: 1 to 200 letters were expected", key)};
+  if (text.empty() || text.size() > 200 || !plain)
+    return Problem{place, fmt::format("{}: 1 to 200 letters were expected", key)};
   return text;
 }
 

@@ -218,6 +218,17 @@ Polyline inRib(const Making& m, const Polyline& panelAxes) {
   return inChordAxes(m.rib.frame, panelAxes);
 }
 
+/// A round cap where it goes through the rib.
+Polyline ring(const Point& middle, double halfWide, double halfHigh) {
+  constexpr int sides = 24;
+  Polyline out;
+  for (int i = 0; i < sides; ++i) {
+    const double turn = 2 * std::numbers::pi * i / sides;
+    out.push_back(middle + Point(std::cos(turn) * halfWide, std::sin(turn) * halfHigh));
+  }
+  return out;
+}
+
 /// A web that runs through parts the rib in two, from notch to notch.
 void cutWeb(const Making& m, const SparLine& line, double along, Region& cuts) {
   const Spar& spar = m.design.spars[static_cast<std::size_t>(line.index)];
@@ -247,7 +258,9 @@ void cutNotches(const Making& m, const SparLine& line, const Cut& cut, Region& c
     Notch notch{line.index, f, sign * (surfaceHeightAt(cut, f, seat.x()) - inner), cap.depth, width, {}, {}};
     notch.bottom = m.rib.frame.toChord({seat.x(), inner});
     const double low = std::min(inner, seat.y()), high = std::max(inner, seat.y());
-    notch.shape = inRib(m, rectangle({seat.x() - halfCap, low}, {seat.x() + halfCap, high}));
+    notch.shape =
+        inRib(m, cap.shape == CapShape::strip ? rectangle({seat.x() - halfCap, low}, {seat.x() + halfCap, high})
+                                              : ring({seat.x(), (low + high) / 2}, halfCap, (high - low) / 2));
     const Point from(seat.x() - width / 2, up ? inner : inner - reach),
         to(seat.x() + width / 2, up ? inner + reach : inner);
     cuts.push_back(inRib(m, rectangle(from, to)));

@@ -41,19 +41,20 @@ void checkCaps(const PanelBrief& d, const PanelLoft& loft, const SparLine& line,
     const bool heldAlong = edge > 0 && (x - f.le.x()) / f.chord <= edge + 1e-6;
     if (heldUpright && heldAlong) continue;
     const double least = heldUpright ? cap.width : heldAlong ? cap.depth : std::min(cap.width, cap.depth);
-    keep(bay, {BayCheck::What::buckling, stress, eulerStress(m.modulus, least / std::sqrt(12.0), length), at.load});
+    const double radius =
+        cap.shape == CapShape::strip ? least / std::sqrt(12.0) : std::hypot(cap.depth, boreOf(cap)) / 4;
+    keep(bay, {BayCheck::What::buckling, stress, eulerStress(m.modulus, radius, length), at.load});
   }
 }
 
 void checkWeb(const PanelBrief& d, const SparLine& line, const Place& at, double length, SparBay& bay) {
   const Spar& spar = d.spars[static_cast<std::size_t>(line.index)];
   const double share = line.share(at.t), width = webWidthAt(spar, share);
-  const auto deep = capMiddles(spar, line, at.t), root = capMiddles(spar, line, 0),
-             end = capMiddles(spar, line, line.end);
-  if (width <= 0 || !deep || !root || !end || line.end <= 0) return;
+  const auto deep = capMiddles(spar, line, at.t);
+  if (width <= 0 || !deep) return;
   const Cap upper = capAt(spar.top, share), lower = capAt(spar.bottom, share);
   const Material& m = d.materials.named(spar.webMaterial);
-  const double stress = std::abs(webShearFlow(at.shear, at.moment, *deep, (*end - *root) / line.end)) / width;
+  const double stress = std::abs(webShearFlow(at.shear, at.moment, *deep, capMiddlesChange(spar, line))) / width;
   keep(bay, {BayCheck::What::web, stress, m.shearStrength, at.load});
   double weaker = std::min(m.shearStrength, d.materials.glue(d.glue).shearStrength);
   for (const Cap& cap : {upper, lower}) weaker = std::min(weaker, d.materials.named(cap.material).shearStrength);

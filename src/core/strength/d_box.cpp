@@ -39,11 +39,14 @@ std::optional<NoseBox> noseBoxOf(const PanelBrief& d, const PanelLoft& loft, con
   const Polyline line = noseBox(rib.upper, rib.lower, fraction * rib.frame.chord, thick);
   if (line.size() < 3) return std::nullopt;
   NoseBox box{*main, std::abs(signedArea(line)), perimeterOf(line), 0, torsionConstant(line, thick), {}};
-  double far = line.front().x(), low = 1e300, high = -1e300; // the web stands at the hindmost x
+  double far = line.front().x(), low = 1e300, high = -1e300; // the web stands at the hindmost places
   for (const Point& p : line) far = std::max(far, p.x());
   for (const Point& p : line)
-    if (p.x() > far - 1e-6) low = std::min(low, p.y()), high = std::max(high, p.y());
-  box.webDepth = high - low;
+    if (p.x() >
+        far -
+            thick /
+                2) // its ends lie square under a sloping skin low = std::min(low, p.y()), high = std::max(high, p.y());
+      box.webDepth = high - low;
   if (const double web = webWidthAt(spar, 0); web > 0 && box.webDepth > 0 && box.wall > box.webDepth) {
     const double webGive = box.webDepth / (d.materials.named(spar.webMaterial).shear * web),
                  skinGive = (box.wall - box.webDepth) / (d.materials.named(d.sheeting.material).shear * thick);

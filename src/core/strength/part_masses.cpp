@@ -63,7 +63,7 @@ Grams runningAt(const PanelBrief& d, const PanelLoft& loft, const std::vector<Sp
     }
     for (const Cap& fitted : {s.top, s.bottom}) {
       const Cap cap = capAt(fitted, line.share(t));
-      if (cap.fitted) of(g, What::spars) += cap.width * cap.depth * heavy(d, cap.material) * line.stretch;
+      if (cap.fitted) of(g, What::spars) += capArea(cap) * heavy(d, cap.material) * line.stretch;
     }
     if (const auto deep = capMiddles(s, line, t))
       of(g, What::webs) += *deep * webWidthAt(s, line.share(t)) * heavy(d, s.webMaterial) * line.stretch;

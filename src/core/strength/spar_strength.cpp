@@ -18,6 +18,23 @@ bool has(const Spar& s, Face f) {
   return s.kind == SparKind::fullDepth || (f == Face::upper ? s.top : s.bottom).fitted;
 }
 
+/// A cap under its upper edge, from the top down: a strip as it is, what is round in slices of their own true area.
+void addCap(const Cap& cap, double top, double modulus, std::vector<Fibre>& to) {
+  if (cap.shape == CapShape::strip) return to.push_back({top - cap.depth, top, cap.width, modulus});
+  constexpr int slices = 16;
+  const double high = cap.depth / slices;
+  const auto above = [](double radius, double z) { // area of a circle under z
+    const double at = std::clamp(z, -radius, radius);
+    return radius > 0 ? at * std::sqrt(radius * radius - at * at) + radius * radius * std::asin(at / radius) : 0.0;
+  };
+  for (int i = 0; i < slices; ++i) {
+    const double up = cap.depth / 2 - i * high, down = up - high;
+    double area = above(cap.depth / 2, up) - above(cap.depth / 2, down);
+    area -= above(boreOf(cap) / 2, up) - above(boreOf(cap) / 2, down);
+    to.push_back({top - (i + 1) * high, top - i * high, area / high, modulus});
+  }
+}
+
 std::optional<CapStress> capStress(const Spar& spar, const SparSection& section, double share, double moment, Face f,
                                    const Materials& materials) {
   if (!has(spar, f) || section.bent.empty()) return std::nullopt;
@@ -51,8 +68,8 @@ SparSection sparSection(const Spar& spar, const SparLine& line, double t, const 
     const Cap upper = capAt(spar.top, line.share(t)), lower = capAt(spar.bottom, line.share(t));
     s.upperOuter = upper.fitted ? top : bottom + lower.depth;
     s.lowerOuter = lower.fitted ? bottom : top - upper.depth;
-    if (upper.fitted) s.fibres.push_back({top - upper.depth, top, upper.width, s.upperModulus});
-    if (lower.fitted) s.fibres.push_back({bottom, bottom + lower.depth, lower.width, s.lowerModulus});
+    if (upper.fitted) addCap(upper, top, s.upperModulus, s.fibres);
+    if (lower.fitted) addCap(lower, bottom + lower.depth, s.lowerModulus, s.fibres);
   }
   if (!skin) {
     s.bent = bentSection(s.fibres);
@@ -74,6 +91,14 @@ std::optional<double> capMiddles(const Spar& spar, const SparLine& line, double 
   const double depth = line.upperSeat.at(t).y() - line.lowerSeat.at(t).y() -
                        (capAt(spar.top, line.share(t)).depth + capAt(spar.bottom, line.share(t)).depth) / 2;
   return depth > 0 ? std::optional(depth) : std::nullopt;
+}
+
+double capMiddlesChange(const Spar& spar, const SparLine& line) {
+  const StraightLine &up = line.upperSeat, &low = line.lowerSeat;
+  double change = (up.tip.y() - up.root.y() - low.tip.y() + low.root.y()) / up.span;
+  for (const Cap& cap : {spar.top, spar.bottom})
+    if (cap.tapers && cap.shape == CapShape::strip && line.end > 0) change -= (cap.tipDepth - cap.depth) / 2 / line.end;
+  return change;
 }
 
 Strength strengthOf(const PanelBrief& d, const std::vector<SparLine>& lines, const SheetSkin& skin,
@@ -122,10 +147,9 @@ Strength strengthOf(const PanelBrief& d, const std::vector<SparLine>& lines, con
         s.share = share, s.moment = moment * share;
         s.upper = capStress(spar, sections[i], along, moment * share, Face::upper, d.materials);
         s.lower = capStress(spar, sections[i], along, moment * share, Face::lower, d.materials);
-        const auto root = capMiddles(spar, lines[i], 0), tip = capMiddles(spar, lines[i], lines[i].end);
-        if (root && tip) {
+        if (const auto root = capMiddles(spar, lines[i], 0)) {
           s.webDepth = *root;
-          s.webDepthChange = (*tip - *root) / lines[i].end;
+          s.webDepthChange = capMiddlesChange(spar, lines[i]);
           s.webFlow = webShearFlow(load.shear(d.inboard) * share, s.moment, s.webDepth, s.webDepthChange);
         }
       }

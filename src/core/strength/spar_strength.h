@@ -26,6 +26,9 @@ inline const SheetSkin* skinOf(const SparLine& line, const SheetSkin& skin) {
 /// The depth between the middles of two caps; nothing for another kind of spar, or where they meet.
 std::optional<double> capMiddles(const Spar& spar, const SparLine& line, double t);
 
+/// How that depth changes per mm outwards, a doubler's step left out.
+double capMiddlesChange(const Spar& spar, const SparLine& line);
+
 struct CapStress {
   double stress = 0;   ///< MPa, at the outer face
   double strength = 0; ///< MPa, of its material that way

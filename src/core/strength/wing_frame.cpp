@@ -225,8 +225,7 @@ private:
       const Cap cap = capAt(up ? s.top : s.bottom, share);
       if (!cap.fitted) continue;
       const Material& m = of(cap.material);
-      frame.member(a.node, up ? a.top : a.bottom, b.node, up ? b.top : b.bottom,
-                   rectangularMember(m.modulus, m.shear, cap.width, cap.depth), Point3::UnitZ());
+      frame.member(a.node, up ? a.top : a.bottom, b.node, up ? b.top : b.bottom, capMember(m, cap), Point3::UnitZ());
     }
     const double width = webWidthAt(s, share);
     if (width <= 0) return;
@@ -234,6 +233,12 @@ private:
     frame.shearWall({a.node, b.node, b.node, a.node}, {a.top, b.top, b.bottom, a.bottom}, m.shear * width);
     const double area = (b.t - a.t) * ((a.top - a.bottom).z() + (b.top - b.bottom).z()) / 2;
     result.webGrams += area * width * m.density * 1e-6;
+  }
+
+  static MemberStuff capMember(const Material& m, const Cap& cap) {
+    if (cap.shape == CapShape::strip) return rectangularMember(m.modulus, m.shear, cap.width, cap.depth);
+    const double inertia = pi / 64 * (std::pow(cap.depth, 4) - std::pow(boreOf(cap), 4));
+    return {m.modulus, m.shear, capArea(cap), inertia, inertia, 2 * inertia};
   }
 
   /// The sheet covers what lies before its edge; a wall half under it counts as bare.

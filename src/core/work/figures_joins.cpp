@@ -160,8 +160,8 @@ void crackFigures(const TruePanel& w, FigureList& out) {
     if (spar.kind == SparKind::fullDepth) {
       crack("sheet", "V in the sheet", line.upperSeat.at(0).y() - line.lowerSeat.at(0).y());
     } else {
-      if (spar.top.fitted) crack("top", "V in the top cap", spar.top.depth);
-      if (spar.bottom.fitted) crack("bottom", "V in the bottom cap", spar.bottom.depth);
+      if (spar.top.fitted) crack("top", "V in the top cap", capAt(spar.top, 0).depth);
+      if (spar.bottom.fitted) crack("bottom", "V in the bottom cap", capAt(spar.bottom, 0).depth);
     }
   }
 }

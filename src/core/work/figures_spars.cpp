@@ -54,12 +54,26 @@ void capFigure(const TruePanel& w, const SparStrength& s, Face face, FigureList&
        m.source, from, true});
 }
 
-/// Where a cap's wood changes: the two are scarfed there.
-void scarfFigures(const TruePanel& w, const SparLine& line, FigureList& out) {
+/// Where a cap's wood changes, the two being scarfed there, and where its doubler ends.
+void changeFigures(const TruePanel& w, const SparLine& line, FigureList& out) {
   const Spar& spar = w.design.spars[static_cast<std::size_t>(line.index)];
   if (spar.kind != SparKind::caps) return;
   for (const bool up : {true, false}) {
     const Cap& cap = up ? spar.top : spar.bottom;
+    if (cap.fitted && cap.doubled && cap.shape == CapShape::strip)
+      out.add({fmt::format("spar.{}.doubler{}", line.index + 1, up ? "Top" : "Bottom"),
+               fmt::format("{} cap's doubler ends, {}", up ? "Top" : "Bottom", spar.name),
+               cap.doubledTo * line.end,
+               Quantity::length,
+               Stage::spars,
+               fmt::format("from {}; {} more on the cap's inner side, notches as deep", innerEnd(w.design),
+                           out.len(cap.doubler)),
+               "share of the spar's length",
+               fmt::format("{:.0f} % of {}; taper its last {} to nothing", 100 * cap.doubledTo, out.len(line.end),
+                           out.len(12 * cap.doubler)),
+               "taper of 12 to 1: common practice",
+               {fmt::format("spars.{}.{}.doubledTo", line.index, up ? "top" : "bottom"),
+                fmt::format("spars.{}.{}.doubler", line.index, up ? "top" : "bottom")}});
     if (!cap.fitted || !cap.changes) continue;
     const double t = cap.changesAt * line.end, depth = capAt(cap, cap.changesAt).depth;
     constexpr double slope = 12; // of a scarf: its length to its depth
@@ -140,7 +154,7 @@ void noseBoxFigures(const TruePanel& w, FigureList& out) {
 } // namespace
 
 void sparFigures(const TruePanel& w, FigureList& out) {
-  for (const SparLine& line : w.spars) scarfFigures(w, line, out);
+  for (const SparLine& line : w.spars) changeFigures(w, line, out);
   const Strength& st = w.strength;
   const SpanLoad& load = st.load;
   const double beyond = load.shear(w.design.inboard), moment = load.moment(w.design.inboard),

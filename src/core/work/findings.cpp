@@ -13,8 +13,7 @@ namespace {
 std::string placeName(const TruePanel& w, const Rib& rib, const Point& at) {
   for (std::size_t k = 0; k < rib.sparX.size(); ++k) {
     const Spar& s = w.design.spars[k];
-    const double half =
-        (s.kind == SparKind::caps ? std::max(s.top.width, s.bottom.width) : s.sheet) / 2 + w.design.ribs.rim;
+    const double half = (s.kind == SparKind::caps ? sparWidth(s, 0) : s.sheet) / 2 + w.design.ribs.rim;
     if (std::abs(at.x() - rib.sparX[k]) <= half) return fmt::format("at the {}", s.name);
   }
   if (at.x() < 0.15 * rib.frame.chord) return "at the nose";

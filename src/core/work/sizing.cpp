@@ -41,14 +41,20 @@ void addCaps(const SizingOrder& order, const std::vector<double>& stock, const S
           if (!fits(line, top, bottom)) continue;
           for (const double tip : stock) {
             if (tip > width || (tip < width && !order.mayTaper)) continue;
-            Spar s = given;
-            for (Cap* cap : {&s.top, &s.bottom}) {
-              const double depth = cap == &s.top ? top : bottom;
-              if (!cap->fitted) continue;
-              cap->width = width, cap->depth = cap->tipDepth = depth, cap->tipWidth = tip;
-              cap->tapers = tip < width, cap->changes = false, cap->material = wood;
+            for (const double step : {0.0, 0.25, 0.5}) {
+              if (step > 0 && (!order.mayStep || tip < width || !fits(line, 2 * top, 2 * bottom))) continue;
+              Spar s = given;
+              for (Cap* cap : {&s.top, &s.bottom}) {
+                const double depth = cap == &s.top ? top : bottom;
+                if (!cap->fitted) continue;
+                cap->shape = CapShape::strip;
+                cap->width = width, cap->depth = cap->tipDepth = depth, cap->tipWidth = tip;
+                cap->tapers = tip < width, cap->changes = false, cap->material = wood;
+                cap->doubled = step > 0;
+                if (cap->doubled) cap->doubledTo = step, cap->doubler = depth;
+              }
+              to.push_back(std::move(s));
             }
-            to.push_back(std::move(s));
           }
         }
 }
@@ -69,7 +75,9 @@ std::vector<Spar> candidates(const SizingOrder& order, const SparLine& line, con
       }
     return out;
   }
-  const auto many = [&](double n) { return static_cast<double>(order.materials.size()) * n * n * n * (n + 1) / 2; };
+  const auto many = [&](double n) {
+    return static_cast<double>(order.materials.size()) * n * n * n * ((n + 1) / 2 + (order.mayStep ? 2 : 0));
+  };
   while (stock.size() > 1 && many(static_cast<double>(stock.size())) > static_cast<double>(mostSizes)) stock.pop_back();
   addCaps(order, stock, line, given, out);
   return out;
@@ -86,12 +94,24 @@ double gramsOf(const TruePanel& panel, int index, const Spar& spar) {
     double sum = 0;
     for (const Cap& fitted : {spar.top, spar.bottom}) {
       const Cap cap = capAt(fitted, line.share(t));
-      if (cap.fitted) sum += cap.width * cap.depth * panel.design.materials.named(cap.material).density * 1e-6;
+      if (cap.fitted) sum += capArea(cap) * panel.design.materials.named(cap.material).density * 1e-6;
     }
     return sum;
   };
-  // Simpson's rule: exact for what tapers in width and depth.
-  return line.end * line.stretch * (heavyAt(0) + 4 * heavyAt(line.end / 2) + heavyAt(line.end)) / 6;
+  // Simpson's rule between the places where a cap changes: exact for what tapers in width and depth.
+  std::vector<double> places{0, 1};
+  for (const Cap& cap : {spar.top, spar.bottom}) {
+    if (cap.changes) places.push_back(cap.changesAt);
+    if (cap.doubled) places.push_back(cap.doubledTo);
+  }
+  std::sort(places.begin(), places.end());
+  double sum = 0;
+  constexpr double hair = 1e-9; // each stretch with what lies inside its ends
+  for (std::size_t i = 1; i < places.size(); ++i) {
+    const double from = places[i - 1] * line.end, to = places[i] * line.end;
+    sum += (to - from) * (heavyAt(from + hair) + 4 * heavyAt((from + to) / 2) + heavyAt(to - hair)) / 6;
+  }
+  return line.stretch * sum;
 }
 
 std::optional<double> reserveOf(const TruePanel& panel, const std::vector<LoadCase>& loads, int index,
@@ -111,7 +131,7 @@ std::vector<SparSize> sparSizes(const TruePanel& panel, const std::vector<LoadCa
   }
   std::stable_sort(all.begin(), all.end(), [](const SparSize& a, const SparSize& b) { return a.grams < b.grams; });
   // Of the same depths and wood, what is no wider anywhere than one that failed fails too.
-  std::map<std::tuple<std::string, double, double>, std::vector<std::pair<double, double>>> failed;
+  std::map<std::tuple<std::string, double, double, double>, std::vector<std::pair<double, double>>> failed;
   PanelBrief changed = panel.design;
   std::vector<SparSize> out;
   for (SparSize& c : all) {
@@ -120,7 +140,7 @@ std::vector<SparSize> sparSizes(const TruePanel& panel, const std::vector<LoadCa
     const Cap& cap = c.spar.top.fitted ? c.spar.top : c.spar.bottom;
     const bool caps = c.spar.kind == SparKind::caps;
     auto& narrower = failed[{caps ? cap.material : c.spar.sheetMaterial, caps ? c.spar.top.depth : 0,
-                             caps ? c.spar.bottom.depth : 0}];
+                             caps ? c.spar.bottom.depth : 0, caps && cap.doubled ? cap.doubledTo : 0}];
     const std::pair<double, double> wide = caps ? std::pair(cap.width, cap.tipWidth) : std::pair(c.spar.sheet, 0.0);
     if (std::any_of(narrower.begin(), narrower.end(), [&](const std::pair<double, double>& f) {
           return wide.first <= f.first && wide.second <= f.second;

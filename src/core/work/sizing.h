@@ -10,6 +10,7 @@ struct SizingOrder {
   std::vector<double> stock{1.5, 2, 3, 4, 5, 6, 8, 10};              ///< mm, widths and depths at hand
   std::vector<std::string> materials{"balsa-160", "spruce", "pine"}; ///< keys; both caps of the same
   bool mayTaper = true;                                              ///< in width, to a size of the stock
+  bool mayStep = false; ///< of two strips up to a quarter or a half of the spar's length, of one beyond
 };
 
 struct SparSize {
@@ -22,7 +23,8 @@ struct SparSize {
 inline constexpr std::size_t mostSizes = 60000;
 
 /// Lightest first, at most `many`; among equals the one with more in reserve. Empty when none keeps the reserve. A
-/// spar of caps keeps those that are fitted; a wood change along a cap is given up. Caps together take at most 0.8 of
+/// spar of caps keeps those that are fitted; a wood change along a cap is given up, and
+/// what is round becomes a strip. Caps together take at most 0.8 of
 /// the depth at either end. The other spars stay as they are and share the load by stiffness.
 std::vector<SparSize> sparSizes(const TruePanel& panel, const std::vector<LoadCase>& loads, const SizingOrder& order,
                                 std::size_t many = 12);

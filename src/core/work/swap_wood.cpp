@@ -39,6 +39,7 @@ std::optional<WoodSwap> swapWood(const TruePanel& panel, const std::vector<LoadC
   const SparLine& line = panel.spars.at(k);
   const bool up = face == Face::upper;
   const Cap& old = up ? given.top : given.bottom;
+  if (by == SwapBy::width && old.shape != CapShape::strip) return std::nullopt; // it is round
   if (given.kind != SparKind::caps || !old.fitted || !panel.design.materials.find(material)) return std::nullopt;
   const auto wanted = kept(panel, given, line, face, keeps);
   if (!wanted) return std::nullopt;
@@ -46,8 +47,8 @@ std::optional<WoodSwap> swapWood(const TruePanel& panel, const std::vector<LoadC
   Cap& cap = up ? spar.top : spar.bottom;
   double low = 0.05, high = 20;
   const double room = line.upperSeat.root.y() - line.lowerSeat.root.y() -
-                      (up ? spar.bottom : spar.top).depth * ((up ? spar.bottom : spar.top).fitted);
-  if (by == SwapBy::depth) high = std::min(high, 0.999 * room / old.depth);
+                      capAt(up ? spar.bottom : spar.top, 0).depth * ((up ? spar.bottom : spar.top).fitted);
+  if (by == SwapBy::depth) high = std::min(high, 0.999 * (room - (capAt(old, 0).depth - old.depth)) / old.depth);
   const auto gives = [&](double times) {
     cap = scaled(old, material, by, times);
     return kept(panel, spar, line, face, keeps).value_or(0);
