@@ -41,12 +41,9 @@ std::optional<NoseBox> noseBoxOf(const PanelBrief& d, const PanelLoft& loft, con
   NoseBox box{*main, std::abs(signedArea(line)), perimeterOf(line), 0, torsionConstant(line, thick), {}};
   double far = line.front().x(), low = 1e300, high = -1e300; // the web stands at the hindmost places
   for (const Point& p : line) far = std::max(far, p.x());
-  for (const Point& p : line)
-    if (p.x() >
-        far -
-            thick /
-                2) // its ends lie square under a sloping skin low = std::min(low, p.y()), high = std::max(high, p.y());
-      box.webDepth = high - low;
+  for (const Point& p : line) // its ends lie square under a sloping skin
+    if (p.x() > far - thick / 2) low = std::min(low, p.y()), high = std::max(high, p.y());
+  box.webDepth = high - low;
   if (const double web = webWidthAt(spar, 0); web > 0 && box.webDepth > 0 && box.wall > box.webDepth) {
     const double webGive = box.webDepth / (d.materials.named(spar.webMaterial).shear * web),
                  skinGive = (box.wall - box.webDepth) / (d.materials.named(d.sheeting.material).shear * thick);
