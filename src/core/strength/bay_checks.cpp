@@ -158,8 +158,8 @@ const BayCheck* SparBay::weakest() const {
 }
 
 std::vector<SparBay> bayChecks(const PanelBrief& d, const PanelLoft& loft, const std::vector<SparLine>& spars,
-                               const std::vector<Rib>& ribs, const SheetSkin& skin,
-                               const std::vector<LoadCase>& cases) {
+                               const std::vector<Rib>& ribs, const SheetSkin& skin, const std::vector<LoadCase>& cases,
+                               std::optional<int> only) {
   std::vector<SparBay> out;
   for (std::size_t i = 1; i < ribs.size(); ++i) {
     const double from = ribs[i - 1].t(), to = ribs[i].t();
@@ -172,6 +172,7 @@ std::vector<SparBay> bayChecks(const PanelBrief& d, const PanelLoft& loft, const
     }
     for (std::size_t k = 0; k < spars.size(); ++k) {
       const SparLine& line = spars[k];
+      if (only && *only != line.index) continue;
       SparBay bay{line.index, static_cast<int>(i), from, to, {}};
       const double stiffness = sections[k].bent.stiffness;
       if (line.reaches(to) && stiffness > 0) { // in its last bay a spar that stops carries nothing to speak of
@@ -182,7 +183,7 @@ std::vector<SparBay> bayChecks(const PanelBrief& d, const PanelLoft& loft, const
           checkCaps(d, loft, line, sections[k], at, length, bay);
           checkWeb(d, line, at, length, bay);
           if (k > 0) continue;
-          checkEdges(d, loft, sections[k].bent, at, bay);
+          if (!only) checkEdges(d, loft, sections[k].bent, at, bay);
           checkSheet(d, sections[k], skin.radius, at, to - from, bay);
         }
       }

@@ -52,8 +52,10 @@ void keep(SparBay& bay, const BayCheck& check);
 /// buckle; nor can one that has no other cap, which is bent and not pressed. Caps without webs between them are
 /// reckoned as if ribs carried the shear. A web's edges are glued over their own thickness to caps or ribs: the weaker
 /// of the woods and the glue. A sheet web buckles as a plate hinged all round; a core does not, its caps wrinkle on it.
-/// The edges' strips, and sheet that carries, are bent with the first spar and belong to its bays.
+/// The edges' strips, and sheet that carries, are bent with the first spar and belong to its bays. `only`: the bays of
+/// that spar (index) alone, with what is `ofSpar`, for a search that tries many.
 std::vector<SparBay> bayChecks(const PanelBrief& design, const PanelLoft& loft, const std::vector<SparLine>& spars,
-                               const std::vector<Rib>& ribs, const SheetSkin& skin, const std::vector<LoadCase>& cases);
+                               const std::vector<Rib>& ribs, const SheetSkin& skin, const std::vector<LoadCase>& cases,
+                               std::optional<int> only = {});
 
 } // namespace eup

@@ -18,9 +18,9 @@ double depthAt(const SparLine& line, double t) {
 std::optional<double> leastReserve(const TruePanel& panel, const PanelBrief& changed,
                                    const std::vector<LoadCase>& loads, int index) {
   std::optional<double> least;
-  for (const SparBay& bay : bayChecks(changed, panel.loft, panel.spars, panel.ribs, panel.skin, loads))
+  for (const SparBay& bay : bayChecks(changed, panel.loft, panel.spars, panel.ribs, panel.skin, loads, index))
     for (const BayCheck& c : bay.checks)
-      if (bay.spar == index && c.ofSpar()) least = std::min(least.value_or(c.reserve()), c.reserve());
+      if (c.ofSpar()) least = std::min(least.value_or(c.reserve()), c.reserve());
   return least;
 }
 
