@@ -131,7 +131,8 @@ void RibBoard::draw(Ink& ink) const {
     for (Polyline& loop : shape)
       for (Point& p : loop) p = s.nose + Point(mirrored() ? one.frame.chord - p.x() : p.x(), p.y()) * s.scale;
     ink.region(shape, mine ? look.accentSoft : look.balsa,
-               one.thin.empty() && one.pieces == 1 ? (mine ? look.accent : look.ink) : look.wrong, mine ? 1.6 : 0.9);
+               one.thin.empty() && one.pieces == one.wantedPieces ? (mine ? look.accent : look.ink) : look.wrong,
+               mine ? 1.6 : 0.9);
     if (all.size() > 120) continue;
     const Point corner(s.nose.x(), s.box.high.y());
     ink.text(corner, QString::fromStdString(one.name()), mine ? look.accent : look.faint, {0, 4}, Qt::AlignLeft, 11,

@@ -261,8 +261,13 @@ void SparBoard::drawSection(Ink& ink) const {
   if (const double web = webWidthAt(spar, line.share(t)); web > 0)
     box(web, section.lowerOuter + capAt(spar.bottom, line.share(t)).depth,
         section.upperOuter - capAt(spar.top, line.share(t)).depth, look.balsa);
-  for (const Fibre& f : section.fibres)
-    box(f.width, f.low, f.high, spar.kind == SparKind::caps ? look.hardwood : look.balsa);
+  for (const Fibre& f : section.fibres) {
+    const QColor fill = spar.kind == SparKind::caps ? look.hardwood : look.balsa;
+    const bool slice = section.fibres.size() > 2; // of something round: no edges between them
+    ink.loop({place(-f.width / 2, f.low), place(f.width / 2, f.low), place(f.width / 2, f.high),
+              place(-f.width / 2, f.high)},
+             fill, slice ? fill : look.ink, slice ? 0.4 : 1);
+  }
   for (const Fibre& f : section.skin) { // sheet that bends with it, at its height, beside the caps
     const double z = (f.low + f.high) / 2;
     ink.line(place(-widest / 2 - 4 / k, z), place(-widest / 2 - 1 / k, z), look.sheet, 2);
@@ -281,7 +286,8 @@ void SparBoard::drawSection(Ink& ink) const {
   ink.line(at(section.lowerOuter, 0), at(section.upperOuter, 0), look.ink, 1.2);
   for (const Fibre& f : section.fibres) {
     const double low = stress(f, f.low), high = stress(f, f.high);
-    ink.loop({at(f.low, 0), at(f.low, low), at(f.high, high), at(f.high, 0)}, look.accentSoft, look.accent, 1.2);
+    ink.loop({at(f.low, 0), at(f.low, low), at(f.high, high), at(f.high, 0)}, look.accentSoft,
+             section.fibres.size() > 2 ? look.accentSoft : look.accent, section.fibres.size() > 2 ? 0.4 : 1.2);
   }
   ink.line(place(-widest / 2 - 1, section.bent.axis), at(section.bent.axis, 0), look.faint, 1, Qt::DashLine);
   const auto number = [&](const Fibre& f, double z, double up) {

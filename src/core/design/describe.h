@@ -60,7 +60,7 @@ inline constexpr std::array capShapeChoices{Choice{"strip", "strip"}, Choice{"ro
 inline constexpr std::array slotChoices{Choice{"above", "from above"}, Choice{"below", "from below"}};
 inline constexpr std::array websChoices{Choice{"none", "none"}, Choice{"between", "between the ribs"},
                                         Choice{"continuous", "all along, ribs in two"},
-                                        Choice{"core", "a core as wide as the caps"}};
+                                        Choice{"core", "a full-width core"}};
 inline constexpr std::array grainChoices{Choice{"upright", "upright"}, Choice{"along", "along the spar"}};
 inline constexpr std::array diagonalsChoices{Choice{"none", "none"}, Choice{"oneWay", "one a bay"},
                                              Choice{"crossed", "two a bay, crossed"}, Choice{"zigzag", "zigzag"}};

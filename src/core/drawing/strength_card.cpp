@@ -24,11 +24,10 @@ struct Page {
     std::string line;
     for (std::size_t from = 0; from < words.size();) {
       const std::size_t end = std::min(words.find(' ', from), words.size());
-      const std::string next = words.substr(from, end - from), longer = line.empty() ? next : line + " " + next;
-      if (!line.empty() && textWidth(longer, height) > wide)
-        text(line, height, 1), line = next;
-      else
-        line = longer;
+      const std::string before = line;
+      if (!line.empty()) line += ' ';
+      line.append(words, from, end - from);
+      if (!before.empty() && textWidth(line, height) > wide) text(before, height, 1), line.erase(0, before.size() + 1);
       from = end + 1;
     }
     if (!line.empty()) text(line, height, 2);
