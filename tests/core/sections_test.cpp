@@ -229,6 +229,17 @@ TEST(CarryingSheet, IsAPartOfTheSection) {
   EXPECT_TRUE(bare.inner().skin.empty());
 }
 
+TEST(CarryingSheet, MustReachTheSpar) {
+  Design d;
+  d.inner().sheeting.carries = true;
+  EXPECT_FALSE(hasFinding(wingOf(d).findings, "sheet.short"));
+  d.inner().sheeting.fraction = 0.2; // the spar stands at 0.3
+  const TrueWing w = wingOf(d);
+  EXPECT_TRUE(w.inner().skin.empty());
+  EXPECT_EQ(w.figure("sheet.bending"), nullptr);
+  EXPECT_TRUE(hasFinding(w.findings, "sheet.short"));
+}
+
 RC_GTEST_PROP(CarryingSheet, MoreWoodNeverLowersAReserve, ()) {
   Design d;
   d.flying.pushFactor = *rc::gen::inRange(0, 5);

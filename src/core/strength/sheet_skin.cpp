@@ -52,15 +52,25 @@ std::vector<Fibre> SheetSkin::at(double t) const {
   return out;
 }
 
+bool sheetReaches(const PanelBrief& d, const PanelLoft& loft, Face face) {
+  if (d.spars.empty()) return false;
+  constexpr double hair = 1e-9;
+  return sheetEdgeAt(d, loft, face, 0) >= d.spars.front().rootFraction - hair &&
+         sheetEdgeAt(d, loft, face, loft.span()) >= d.spars.front().tipFraction - hair;
+}
+
 SheetSkin sheetSkin(const PanelBrief& d, const PanelLoft& loft, const std::vector<Rib>& ribs) {
   SheetSkin out;
-  if (!d.sheeting.carries || !(d.sheeting.top || d.sheeting.bottom) || d.spars.empty()) return out;
+  std::vector<Face> faces;
+  for (const Face face : {Face::upper, Face::lower})
+    if (d.sheeting.carries && sheetReaches(d, loft, face)) faces.push_back(face);
+  if (faces.empty()) return out;
   for (const Rib& rib : ribs) {
     const double t = std::clamp(rib.t(), 0.0, loft.span());
     if (!out.ribs.empty() && t <= out.ribs.back()) continue;
     out.ribs.push_back(t);
     out.fibres.emplace_back();
-    for (const Face face : {Face::upper, Face::lower}) addFace(d, loft, face, t, out.fibres.back());
+    for (const Face face : faces) addFace(d, loft, face, t, out.fibres.back());
   }
   out.radius = bendOf(d, loft);
   return out;

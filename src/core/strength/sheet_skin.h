@@ -14,8 +14,12 @@ struct SheetSkin {
   std::vector<Fibre> at(double t) const;
 };
 
-/// Each face in eight strips of the same share of chord, half its thickness under the surface; a slanting strip as an
-/// upright rectangle of the same area, middle and height. Empty where the sheet does not carry.
+/// Whether a face is sheeted as far as the first spar's line at both ends: sheet that ends before it is glued to
+/// nothing that it could bend with.
+bool sheetReaches(const PanelBrief& design, const PanelLoft& loft, Face face);
+
+/// Each face that is sheeted so far in eight strips of the same share of chord, half its thickness under the surface; a
+/// slanting strip as an upright rectangle of the same area, middle and height. Empty where no sheet carries.
 SheetSkin sheetSkin(const PanelBrief& design, const PanelLoft& loft, const std::vector<Rib>& ribs);
 
 } // namespace eup

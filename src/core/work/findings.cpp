@@ -228,6 +228,19 @@ void strengthFindings(Finder f) {
 
 /// Caps that would buckle between ribs, webs that shear, caps without webs.
 void bayFindings(Finder f) {
+  const PanelBrief& d = f.w.design;
+  if (const Sheeting& s = d.sheeting; s.carries && !d.spars.empty())
+    for (const Face face : {Face::upper, Face::lower})
+      if ((face == Face::upper ? s.top : s.bottom) && !sheetReaches(d, f.w.loft, face))
+        f.say({"sheet.short",
+               Severity::warning,
+               Stage::spars,
+               fmt::format("The sheet {} does not reach the {}", face == Face::upper ? "on top" : "below",
+                           d.spars.front().name),
+               "It is glued to nothing that it could carry with, and is not counted.",
+               "End it at that spar, or do not count it.",
+               {},
+               {"sheeting.to", "sheeting.fraction", "sheeting.carries"}});
   for (const SparLine& line : f.w.spars) {
     const Spar& spar = f.w.design.spars[static_cast<std::size_t>(line.index)];
     const std::string path = fmt::format("spars.{}", line.index);
