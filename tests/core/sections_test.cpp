@@ -114,6 +114,11 @@ TEST(Webs, OneThatRunsThroughPartsTheRibs) {
   const double root = line.upperSeat.root.y() - line.lowerSeat.root.y() - spar.top.depth - spar.bottom.depth,
                tip = line.upperSeat.tip.y() - line.lowerSeat.tip.y() - spar.top.depth - spar.bottom.depth;
   EXPECT_NEAR(std::abs(signedArea(web)), (root + tip) / 2 * line.end * line.stretch, 1e-6);
+  Spar doubled = spar;
+  doubled.top.doubled = true, doubled.top.doubledTo = 0.4, doubled.top.doubler = 2;
+  EXPECT_NEAR(std::abs(signedArea(webOutline(doubled, line))),
+              std::abs(signedArea(web)) - 0.4 * line.end * line.stretch * 2, 1e-5)
+      << "shallower by the second strip, as far as that goes";
   EXPECT_TRUE(webOutline(between.design.inner().spars[0], line).empty());
   // It is cut with the ribs, and each half of a rib has its number.
   const Drawing sheet = ribSheets(drawn(through), Hand::right, 600, 0).front();

@@ -54,13 +54,22 @@ double SparLine::chordX(const ChordFrame& frame) const {
 
 Polyline webOutline(const Spar& spar, const SparLine& line) {
   if (spar.webs != Webs::continuous || webWidthAt(spar, 0) <= 0) return {};
-  const auto upper = [&](double t) -> Point {
-    return {t * line.stretch, line.upperSeat.at(t).y() - capAt(spar.top, line.share(t)).depth};
+  /// A cap's inner edge, with the step where its doubler ends.
+  const auto edge = [&](const Cap& cap, const StraightLine& seat, double inwards) {
+    std::vector<double> shares{0, 1};
+    constexpr double hair = 1e-9;
+    if (cap.doubled && cap.shape == CapShape::strip) shares = {0, cap.doubledTo, cap.doubledTo + hair, 1};
+    Polyline out;
+    for (const double share : shares) {
+      const double t = share * line.end;
+      out.emplace_back(t * line.stretch, seat.at(t).y() + inwards * capAt(cap, share).depth);
+    }
+    return out;
   };
-  const auto lower = [&](double t) -> Point {
-    return {t * line.stretch, line.lowerSeat.at(t).y() + capAt(spar.bottom, line.share(t)).depth};
-  };
-  return {lower(0), lower(line.end), upper(line.end), upper(0)};
+  Polyline out = edge(spar.bottom, line.lowerSeat, 1);
+  const Polyline upper = edge(spar.top, line.upperSeat, -1);
+  out.insert(out.end(), upper.rbegin(), upper.rend());
+  return out;
 }
 
 double planX(const ChordFrame& frame, double fraction) {
