@@ -408,7 +408,7 @@ void MainWindow::showHelp() {
          "on and off, Esc ends.\n\n"
          "Span rule: ← → step from rib to rib, Home root, End tip; Alt+← and Alt+→ do so "
          "anywhere. The rib that you choose says which panel you work on. Ctrl+H turns the hand. "
-         "Ctrl+1 to Ctrl+6 change the stage.\n\n"
+         "Ctrl+1 to Ctrl+6 change the stage. Ctrl+M opens the tables of materials, coverings and glues.\n\n"
          "View, The finished wing in space: from above, behind, the side, or turned by dragging and "
          "with the arrow keys.\n\n"
          "Cautions: blades and planes cut; cyanoacrylate bonds skin and its fumes sting; epoxy "
