@@ -11,7 +11,7 @@ namespace {
 constexpr Shelf shelves[] = {Shelf::material, Shelf::covering, Shelf::glue};
 
 /// Does to the builder's rows of a table and to the shipped ones what `use` says.
-template <class Use> auto withRows(Materials& own, Shelf shelf, Use use) {
+template <class Tables, class Use> auto withRows(Tables& own, Shelf shelf, Use use) {
   const Materials& shipped = shippedMaterials();
   if (shelf == Shelf::covering) return use(own.coverings, shipped.coverings);
   if (shelf == Shelf::glue) return use(own.glues, shipped.glues);
@@ -160,9 +160,8 @@ Shelf MaterialsDialog::shelf() const {
 }
 
 int MaterialsDialog::chosenOwn() const {
-  Materials& all = const_cast<MaterialsDialog*>(this)->rows;
   const int row = table(shelf())->currentRow();
-  return withRows(all, shelf(), [&](auto& own, auto&) { return row < static_cast<int>(own.size()) ? row : -1; });
+  return withRows(rows, shelf(), [&](auto& own, auto&) { return row < static_cast<int>(own.size()) ? row : -1; });
 }
 
 void MaterialsDialog::follow() {

@@ -95,7 +95,7 @@ void SparBoard::draw(Ink& ink) const {
           if (webWidthAt(spar, 0) > 0) ink.loop(loop, look.balsa, look.faint, 0.6);
           QColor bad = look.wrong;
           bad.setAlpha(weakest->reserve() < 1 ? 130 : 60);
-          if (weakest->reserve() < 1.5) ink.loop(loop, bad, look.wrong, 0.8);
+          if (weakest->reserve() < usualReserve) ink.loop(loop, bad, look.wrong, 0.8);
         }
       }
       if (mine) {
@@ -126,16 +126,16 @@ void SparBoard::draw(Ink& ink) const {
   };
   for (const SparStrength& s : w.strength.spars) {
     if (s.root.bent.empty()) continue;
-    const bool weak = s.worstReserve < 1.5;
+    const bool weak = s.worstReserve < usualReserve;
     tell(tr("%1: %2 % of the bending").arg(nameOf(s.spar)).arg(s.share * 100, 0, 'f', 0), look.ink,
          s.spar == standpoint.spar());
     tell(tr("least reserve %1, %2").arg(s.worstReserve, 0, 'f', 2).arg(tr(wordsOf(s.worstCase))) +
-             (weak ? tr(" (1.5 is usual)") : ""),
+             (weak ? tr(" (%1 is usual)").arg(usualReserve) : ""),
          weak ? look.wrong : look.ink, false);
   }
   if (!w.strength.spars.empty()) {
     const std::pair<QString, double> words[] = {
-        {tr("under 1"), 50}, {tr("to 1.5"), 42}, {tr("to 3"), 32}, {tr("more"), 0}};
+        {tr("under 1"), 50}, {tr("to %1").arg(usualReserve), 42}, {tr("to 3"), 32}, {tr("more"), 0}};
     double x = 0;
     const auto put = [&](const QString& text, const QColor& colour, double pixels) {
       ink.text(head, text, colour, {x, row}, Qt::AlignLeft, 12);
@@ -176,26 +176,20 @@ void SparBoard::fillByReserve(Ink& ink, const SparLine& line, bool up, double si
     return Point(side * t, (seat.at(t).y() + inwards - level()) * stretch());
   };
   const auto depthAt = [&](double t) { return (up ? -1 : 1) * capAt(cap, line.share(t)).depth; };
-  /// What it loses over that length: a doubler ends in a step.
-  const auto taperOver = [&](double length) {
-    const bool tapers = cap.tapers && cap.shape == CapShape::strip;
-    return tapers ? (up ? -1 : 1) * (cap.tipDepth - cap.depth) * line.share(length) : 0.0;
-  };
+  const auto doubled = [&](std::size_t k) { return cap.doubled && line.share(w.strength.along[k].t) <= cap.doubledTo; };
   for (std::size_t from = 0, to = 0; from + 1 < along.size(); from = to) {
-    const auto doubled = [&](std::size_t k) {
-      return cap.doubled && line.share(w.strength.along[k].t) <= cap.doubledTo;
-    };
     for (to = from + 1; to + 1 < along.size() && bandAt(to) == bandAt(from) && doubled(to) == doubled(from);) ++to;
     const double a = w.strength.along[from].t, b = std::min(w.strength.along[to].t, line.end);
-    if (a >= b) break; // the spar ends there
-    ink.loop({edge(a, 0), edge(b, 0), edge(b, depthAt(a) + taperOver(b - a)), edge(a, depthAt(a))},
-             tintOf(bandAt(from)), look.ink, 0.6);
+    if (a >= b) break;            // the spar ends there
+    constexpr double hair = 1e-6; // inside the band: a doubler ends in a step
+    ink.loop({edge(a, 0), edge(b, 0), edge(b, depthAt(b - hair)), edge(a, depthAt(a))}, tintOf(bandAt(from)), look.ink,
+             0.6);
   }
 }
 
 /// Under 1, to 1.5, to 3, over it.
 int SparBoard::bandOf(double reserve) {
-  return reserve < 1 ? 0 : reserve < 1.5 ? 1 : reserve < 3 ? 2 : 3;
+  return reserve < 1 ? 0 : reserve < usualReserve ? 1 : reserve < 3 ? 2 : 3;
 }
 
 QColor SparBoard::tintOf(int band) const {

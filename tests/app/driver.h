@@ -68,6 +68,22 @@ protected:
     return {};
   }
 
+  /// Presses the button and hands the dialog that it opens to `use`; what is left open then is refused.
+  template <class Dialog, class Use> void with(const char* button, Use use) {
+    bool seen = false;
+    auto* opens = find<QAbstractButton>(button);
+    ASSERT_NE(opens, nullptr);
+    QTimer::singleShot(100, window.get(), [&] {
+      auto* dialog = qobject_cast<Dialog*>(QApplication::activeModalWidget());
+      ASSERT_NE(dialog, nullptr);
+      seen = true;
+      use(*dialog);
+      if (dialog->isVisible()) dialog->reject();
+    });
+    QTest::mouseClick(opens, Qt::LeftButton);
+    EXPECT_TRUE(seen);
+  }
+
   /// Presses on a handle, moves in steps, lets go.
   void drag(const char* handle, QPointF by) {
     QApplication::processEvents();

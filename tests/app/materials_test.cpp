@@ -11,21 +11,7 @@ namespace {
 class MaterialsTest : public test::WindowTest {
 protected:
   MaterialsTest() { stage(5); }
-  /// Opens the tables by their button and hands them to `use`.
-  template <class Use> void tables(Use use) {
-    bool seen = false;
-    auto* opens = find<QAbstractButton>("openMaterials");
-    ASSERT_NE(opens, nullptr);
-    QTimer::singleShot(100, window.get(), [&] {
-      auto* dialog = qobject_cast<MaterialsDialog*>(QApplication::activeModalWidget());
-      ASSERT_NE(dialog, nullptr);
-      seen = true;
-      use(*dialog);
-      if (dialog->isVisible()) dialog->reject();
-    });
-    QTest::mouseClick(opens, Qt::LeftButton);
-    EXPECT_TRUE(seen);
-  }
+  template <class Use> void tables(Use use) { with<MaterialsDialog>("openMaterials", use); }
   static QTableWidget* tableOf(MaterialsDialog& d, const char* name) {
     return d.findChild<QTableWidget*>(QString("table %1").arg(name));
   }

@@ -8,21 +8,6 @@ namespace {
 class SizingTest : public test::WindowTest {
 protected:
   SizingTest() { stage(5); }
-  /// Presses the button and hands the dialog that it opens to `use`.
-  template <class Dialog, class Use> void with(const char* button, Use use) {
-    bool seen = false;
-    auto* opens = find<QAbstractButton>(button);
-    ASSERT_NE(opens, nullptr);
-    QTimer::singleShot(100, window.get(), [&] {
-      auto* dialog = qobject_cast<Dialog*>(QApplication::activeModalWidget());
-      ASSERT_NE(dialog, nullptr);
-      seen = true;
-      use(*dialog);
-      if (dialog->isVisible()) dialog->reject();
-    });
-    QTest::mouseClick(opens, Qt::LeftButton);
-    EXPECT_TRUE(seen);
-  }
 };
 
 TEST_F(SizingTest, TheLightestSparIsTaken) {

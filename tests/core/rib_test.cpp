@@ -1,4 +1,5 @@
 #include "core/geometry/polyline.h"
+#include "core/parts/spar_sheets.h"
 #include "support.h"
 #include <rapidcheck/gtest.h>
 

@@ -2,6 +2,7 @@
 #include "core/drawing/wing_drawings.h"
 #include "core/geometry/polyline.h"
 #include "core/geometry/region.h"
+#include "core/parts/spar_sheets.h"
 #include "core/strength/plate_buckling.h"
 #include "core/work/sizing.h"
 #include "core/work/take_away.h"

@@ -2,6 +2,7 @@
 #include "core/geometry/polyline.h"
 #include "core/joins/setting_up.h"
 #include "core/measure/figure.h"
+#include "core/parts/spar_sheets.h"
 #include <algorithm>
 #include <fmt/format.h>
 

@@ -34,7 +34,7 @@ struct Page {
   }
 };
 
-/// What the spar's bays have in reserve, as steps over the span; lines at 1 and at 1.5.
+/// What the spar's bays have in reserve, as steps over the span; lines at 1 and at what is usual.
 void drawReserves(const DrawnPanel& w, int spar, Page& page) {
   constexpr double high = 24, most = 4, left = 12;
   const double span = w.loft.span(), across = (wide - left) / span, base = page.y - high;
@@ -43,7 +43,7 @@ void drawReserves(const DrawnPanel& w, int spar, Page& page) {
     return Point(left + t * across, base + std::min(reserve, most) / most * high);
   };
   d.line(Layer::text, at(0, 0), at(span, 0));
-  for (const double mark : {1.0, 1.5, most}) {
+  for (const double mark : {1.0, usualReserve, most}) {
     for (double x = 0; x < wide - left; x += 4) // broken lines
       d.line(Layer::text, {left + x, at(0, mark).y()}, {left + std::min(x + 2, wide - left), at(0, mark).y()});
     d.write({left - 1, at(0, mark).y() - 1}, mark == most ? "4 +" : fmt::format("{}", mark), 2.4, Anchor::right);
@@ -78,7 +78,7 @@ void drawBays(const DrawnPanel& w, int spar, Page& page) {
                                  wordsOf(c->what),
                                  fmt::format("{:.3g} MPa", c->stress),
                                  fmt::format("{:.3g} MPa", c->strength),
-                                 fmt::format("{:.2f}{}", c->reserve(), c->reserve() < 1.5 ? " !" : ""),
+                                 fmt::format("{:.2f}{}", c->reserve(), c->reserve() < usualReserve ? " !" : ""),
                                  wordsOf(c->load)};
     for (std::size_t i = 0; i < std::size(cells); ++i) d.write({columns[i], page.y - row + 1.4}, cells[i], 2.4);
     page.y -= row;

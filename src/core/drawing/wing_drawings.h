@@ -54,7 +54,7 @@ Drawing settingUpDrawing(const DrawnPanel& panel, Hand hand);
 /// under LE and TE, the cradle for its join.
 Drawing gaugeSheet(const DrawnPanel& panel, Hand hand);
 
-/// What every print and every screen of strength says.
+/// What the strength card says before any number; screens and reports say it short.
 inline constexpr std::string_view strengthCaution =
     "For model aircraft only, never for what carries a person. These are estimates from tables of clear wood and from "
     "bending theory, no approval of anything: wood, glue and building differ. Load the finished wing on the bench "

@@ -474,31 +474,4 @@ double arcTo(const PanelLoft& loft, Face face, double f, double t) {
   return lengthOf(headOf(loft.cutAt(t).face(face), placeOfFraction(f)));
 }
 
-Polyline fullDepthSparOutline(const Spar& spar, const SparLine& line, const std::vector<Rib>& ribs, double fit) {
-  const double along = line.stretch;
-  const bool slotBelow = spar.ribSlot == SlotFrom::above; // the rib keeps the other half
-  Polyline edge, other;
-  const StraightLine& slotted = slotBelow ? line.lowerSeat : line.upperSeat;
-  const StraightLine& plain = slotBelow ? line.upperSeat : line.lowerSeat;
-  const auto put = [&](const StraightLine& l, double t) { return Point(t * along, l.at(t).y()); };
-  edge.push_back(put(slotted, 0));
-  for (const Rib& rib : ribs) {
-    if (!line.reaches(rib.t())) continue;
-    const auto [in, out] = rib.body();
-    const double square = std::cos(line.sweep) / std::cos(rib.turn + line.sweep); // the rib's width along the span
-    const double a = std::max(rib.t() + in * square - fit / 2, 0.0),
-                 b = std::min(rib.t() + out * square + fit / 2, line.end);
-    edge.push_back(put(slotted, a));
-    edge.push_back(put(line.middle, a));
-    edge.push_back(put(line.middle, b));
-    edge.push_back(put(slotted, b));
-  }
-  edge.push_back(put(slotted, line.end));
-  other = {put(plain, line.end), put(plain, 0)};
-  edge.insert(edge.end(), other.begin(), other.end());
-  Polyline loop = simplified(edge, 0);
-  if (signedArea(loop) < 0) std::reverse(loop.begin(), loop.end());
-  return loop;
-}
-
 } // namespace eup

@@ -156,7 +156,4 @@ Beside besideRib(const PanelBrief& design, const PanelLoft& loft, const Rib& rib
 /// Length along a face's surface from the nose point (0,0) to chord fraction f at t.
 double arcTo(const PanelLoft& loft, Face face, double f, double t);
 
-/// A full-depth sheet spar with its slots, flat: s along its own length from the root, z up.
-Polyline fullDepthSparOutline(const Spar& spar, const SparLine& line, const std::vector<Rib>& ribs, double fit);
-
 } // namespace eup

@@ -52,26 +52,6 @@ double SparLine::chordX(const ChordFrame& frame) const {
   return (x - frame.le.x()) / std::cos(frame.washout);
 }
 
-Polyline webOutline(const Spar& spar, const SparLine& line) {
-  if (spar.webs != Webs::continuous || webWidthAt(spar, 0) <= 0) return {};
-  /// A cap's inner edge, with the step where its doubler ends.
-  const auto edge = [&](const Cap& cap, const StraightLine& seat, double inwards) {
-    std::vector<double> shares{0, 1};
-    constexpr double hair = 1e-9;
-    if (cap.doubled && cap.shape == CapShape::strip) shares = {0, cap.doubledTo, cap.doubledTo + hair, 1};
-    Polyline out;
-    for (const double share : shares) {
-      const double t = share * line.end;
-      out.emplace_back(t * line.stretch, seat.at(t).y() + inwards * capAt(cap, share).depth);
-    }
-    return out;
-  };
-  Polyline out = edge(spar.bottom, line.lowerSeat, 1);
-  const Polyline upper = edge(spar.top, line.upperSeat, -1);
-  out.insert(out.end(), upper.rbegin(), upper.rend());
-  return out;
-}
-
 double planX(const ChordFrame& frame, double fraction) {
   return frame.fromChord({fraction * frame.chord, 0}).x();
 }

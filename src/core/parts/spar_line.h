@@ -46,10 +46,6 @@ std::optional<int> mainSpar(const PanelDesign& design);
 
 std::vector<SparLine> sparLines(const PanelBrief& design, const PanelLoft& loft);
 
-/// A web that runs through, flat: s along its own length from the root, z up; between the caps' inner faces. Empty
-/// without one.
-Polyline webOutline(const Spar& spar, const SparLine& line);
-
 /// Where a chord fraction lies on the plan: x of that point of the chord line.
 double planX(const ChordFrame& frame, double fraction);
 

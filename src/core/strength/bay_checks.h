@@ -9,6 +9,9 @@ namespace eup {
 /// Euler's stress of a strut that is hinged at both ends, π² E r² ÷ l², r its radius of gyration. All > 0.
 double eulerStress(double modulus, double radius, double length);
 
+/// Strength over stress that builders of model wings want at least: common practice.
+inline constexpr double usualReserve = 1.5;
+
 struct BayCheck {
   enum class What {
     compression,

@@ -43,11 +43,6 @@ double socketLoad(double moment, double shear, double length) {
   return 6 * moment / (length * length) - 2 * shear / length;
 }
 
-double gluedStrength(const PanelBrief& d) {
-  constexpr double balsa = 2.1;
-  return std::min(balsa, d.materials.glue(d.glue).shearStrength);
-}
-
 double plateStiffness(const Join& join, double depth, const Materials& materials) {
   const Material& m = materials.named(join.braceMaterial);
   const int plates = join.braceSide == BraceSide::both ? 2 : 1;
@@ -66,7 +61,8 @@ JoinStrength joinStrength(const PanelBrief& d, const Join& join, const SpanLoad&
     out.braceStress = plateStress(moment, join.braceThickness, brace->depth, plates);
     out.braceReserve = reserveOf(weaker(d.materials.named(join.braceMaterial)), out.braceStress);
     out.glueStress = glueShear(each * out.moment, each * out.shear, brace->leg, brace->height);
-    out.glueStrength = gluedStrength(d);
+    // The wood beside a good glue line fails first: balsa of the rib or the web.
+    out.glueStrength = std::min(d.materials.named("balsa-160").shearStrength, d.materials.glue(d.glue).shearStrength);
     out.glueReserve = reserveOf(out.glueStrength, out.glueStress);
     out.gluedLeg = legFor(2, out.glueStrength, each * out.moment, each * out.shear, brace->height);
   }
@@ -79,10 +75,10 @@ JoinStrength joinStrength(const PanelBrief& d, const Join& join, const SpanLoad&
                  ply = d.materials.named("birch-ply").compressionAcross, couple = out.moment / rodReach;
     for (const auto& [force, thickness] :
          {std::pair(couple + out.shear, d.ribs.rootThickness), std::pair(couple, d.ribs.thickness)}) {
-      const double holds = SocketRib{thickness, across, j.facing, ply}.holds(j.sleeve),
-                   reserve = reserveOf(holds, force);
+      const double holds = j.sleeve * (thickness * across + j.facing * ply), reserve = reserveOf(holds, force);
       if (out.crushHolds > 0 && reserve >= out.crushReserve) continue;
       out.crushForce = force, out.crushHolds = holds, out.crushReserve = reserve;
+      out.crushArea = j.sleeve * (thickness + j.facing);
     }
   }
   return out;

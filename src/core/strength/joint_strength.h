@@ -19,18 +19,6 @@ double tubeStress(double moment, double diameter, double bore);
 /// load spread straight along it: 6 M ÷ l² − 2 V ÷ l.
 double socketLoad(double moment, double shear, double length);
 
-/// What a brace's glued face holds, MPa: the weaker of the glue and of balsa beside it, along the grain (2.1: USDA Wood
-/// Handbook, from memory).
-double gluedStrength(const PanelBrief& design);
-
-/// A rib where a socket begins or ends: what it holds before its hole is crushed. Wood is pressed across its grain, ply
-/// as it is. mm, MPa.
-struct SocketRib {
-  double thickness = 0, strength = 0;
-  double facing = 0, facingStrength = 0;
-  double holds(double sleeve) const { return sleeve * (thickness * strength + facing * facingStrength); } ///< N
-};
-
 struct JoinStrength {
   double moment = 0, shear = 0; ///< at the join, from all outside it
   double braceShare = 1;        ///< of the moment
@@ -38,8 +26,10 @@ struct JoinStrength {
   double glueStress = 0, glueStrength = 0, glueReserve = 0; ///< over the shorter leg
   double gluedLeg = 0;                                      ///< mm of leg that would do for a reserve of 2
   double rodStress = 0, rodReserve = 0;
-  double crushForce = 0, crushHolds = 0; ///< N, on that of the socket's end ribs with least in reserve: M ÷ l + V at
-                                         ///< the join, M ÷ l at its inner end
+  /// Of the socket's end ribs the one with least in reserve against being crushed: N on it, M ÷ l + V at the join and M
+  /// ÷ l at its inner end; what it holds, wood pressed across its grain and ply facing as it is; and what that bears
+  /// on, mm².
+  double crushForce = 0, crushHolds = 0, crushArea = 0;
   double crushReserve = 0;
   double bearing = 0; ///< MPa, rod against sleeve, at the socket's mouth or end
 };

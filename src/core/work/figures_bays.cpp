@@ -1,9 +1,9 @@
-// Figures of a panel's bays: the weakest, and for every spar what its caps and webs have in reserve against buckling
-// and shear.
+// Figures of a panel's bays: the weakest of all, and of every check of every spar the least reserve.
 #include "core/design/flying_kinds.h"
 #include "core/work/report_parts.h"
 #include <algorithm>
 #include <fmt/format.h>
+#include <map>
 
 namespace eup {
 namespace {
@@ -26,93 +26,56 @@ std::string between(const TruePanel& w, const SparBay& bay) {
 void bayFigures(const TruePanel& w, FigureList& out) {
   Least all;
   for (const SparLine& line : w.spars) {
-    Least buckling, web, webBuckling, glue, leading, trailing, sheet, sheetBuckling;
-    for (const SparBay& b : w.bays) {
-      if (b.spar != line.index) continue;
-      for (const BayCheck& c : b.checks) {
-        all.look(b, c);
-        if (c.what == BayCheck::What::buckling) buckling.look(b, c);
-        if (c.what == BayCheck::What::web) web.look(b, c);
-        if (c.what == BayCheck::What::webBuckling) webBuckling.look(b, c);
-        if (c.what == BayCheck::What::glue) glue.look(b, c);
-        if (c.what == BayCheck::What::leadingEdge) leading.look(b, c);
-        if (c.what == BayCheck::What::trailingEdge) trailing.look(b, c);
-        if (c.what == BayCheck::What::sheet) sheet.look(b, c);
-        if (c.what == BayCheck::What::sheetBuckling) sheetBuckling.look(b, c);
-      }
-    }
-    const std::string& name = w.design.spars[static_cast<std::size_t>(line.index)].name;
+    std::map<BayCheck::What, Least> least;
+    for (const SparBay& b : w.bays)
+      for (const BayCheck& c : b.checks)
+        if (b.spar == line.index) all.look(b, c), least[c.what].look(b, c);
     const Spar& spar = w.design.spars[static_cast<std::size_t>(line.index)];
-    const std::string path = fmt::format("spars.{}", line.index);
-    const bool onCore = spar.webs == Webs::core;
-    /// One whose working is no more than strength ÷ stress.
-    const auto add = [&](const Least& least, const std::string& key, const std::string& label, std::string rule,
-                         std::string source, std::vector<std::string> decisions) {
-      if (!least.check) return;
-      out.add({key, label, least.check->reserve(), Quantity::ratio, Stage::spars,
-               fmt::format("{}, where it is least; {}", between(w, *least.bay), wordsOf(least.check->load)),
-               std::move(rule),
-               fmt::format("{:.3g} MPa ÷ {:.3g} MPa = {:.2f}", least.check->strength, least.check->stress,
-                           least.check->reserve()),
-               std::move(source), std::move(decisions)});
+    const std::string &name = spar.name, path = fmt::format("spars.{}", line.index);
+    const auto add = [&](BayCheck::What what, std::string key, std::string label, std::string rule, std::string source,
+                         std::vector<std::string> decisions, bool bench = false) {
+      const auto found = least.find(what);
+      if (found == least.end()) return;
+      const auto& [bay, check] = found->second;
+      out.add({std::move(key), std::move(label), check->reserve(), Quantity::ratio, Stage::spars,
+               fmt::format("{}, where it is least; {}", between(w, *bay), wordsOf(check->load)), std::move(rule),
+               fmt::format("{:.3g} MPa ÷ {:.3g} MPa = {:.2f}, over {} from rib to rib", check->strength, check->stress,
+                           check->reserve(), out.len((bay->to - bay->from) * line.stretch)),
+               std::move(source), std::move(decisions), bench});
     };
-    if (buckling.check)
-      out.add({fmt::format("spar.{}.buckling", line.index + 1),
-               fmt::format("Reserve against buckling, {}", name),
-               buckling.check->reserve(),
-               Quantity::ratio,
-               Stage::spars,
-               fmt::format("pressed cap, {}, where it is least", between(w, *buckling.bay)),
-               onCore
-                   ? "½ ∛(E E_c G_c) ÷ stress: it wrinkles on its core"
-                   : "π² E r² ÷ l², hinged at the ribs, ÷ stress; a web holds it upright, sheet on it along the chord",
-               fmt::format("{:.1f} MPa ÷ {:.1f} MPa = {:.2f}, over {} from rib to rib", buckling.check->strength,
-                           buckling.check->stress, buckling.check->reserve(),
-                           out.len((buckling.bay->to - buckling.bay->from) * line.stretch)),
-               onCore ? "Hoff and Mautner, Journal of the Aeronautical Sciences (1945), from memory"
-                      : "Euler's strut (1744); glued ribs hold better than hinges",
-               {path + ".webs", path + ".top.width", path + ".top.depth", "sheeting.top", "flying.loadFactor"},
-               true});
-    if (web.check)
-      out.add({fmt::format("spar.{}.web", line.index + 1),
-               fmt::format("Reserve of the webs, {}", name),
-               web.check->reserve(),
-               Quantity::ratio,
-               Stage::spars,
-               fmt::format("{}, where it is least", between(w, *web.bay)),
-               "shear strength ÷ ((V + M h′ ÷ h) ÷ (h t))",
-               fmt::format("{:.2f} MPa ÷ {:.3f} MPa = {:.2f}", web.check->strength, web.check->stress,
-                           web.check->reserve()),
-               "shear of two caps that close in; strength of the materials' table",
-               {path + ".webThickness", path + ".webMaterial", "flying.loadFactor"},
-               true});
-    if (glue.check)
-      out.add(
-          {fmt::format("spar.{}.webGlue", line.index + 1),
-           fmt::format("Reserve of the webs' glue, {}", name),
-           glue.check->reserve(),
-           Quantity::ratio,
-           Stage::spars,
-           fmt::format("{}, where it is least; the web's edge on the cap", between(w, *glue.bay)),
-           "shear strength of the weakest of woods and glue ÷ ((V + M h′ ÷ h) ÷ (h t)), glued over the web's thickness",
-           fmt::format("{:.2f} MPa ÷ {:.3f} MPa = {:.2f}", glue.check->strength, glue.check->stress,
-                       glue.check->reserve()),
-           "the wood beside a good glue line mostly fails first: common practice; strengths of the materials' tables",
-           {path + ".webThickness", path + ".webMaterial", path + ".top.material", "glue", "flying.loadFactor"}});
-    add(webBuckling, fmt::format("spar.{}.webBuckling", line.index + 1),
-        fmt::format("Reserve against buckling of the webs, {}", name),
+    const auto keyOf = [&](const char* what) { return fmt::format("spar.{}.{}", line.index + 1, what); };
+    const bool onCore = spar.webs == Webs::core;
+    using What = BayCheck::What;
+    add(What::buckling, keyOf("buckling"), fmt::format("Reserve against buckling, {}", name),
+        onCore ? "½ ∛(E E_c G_c) ÷ stress: the pressed cap wrinkles on its core"
+               : "π² E r² ÷ l² of the pressed cap, hinged at the ribs, ÷ stress; a web holds it upright, sheet on it "
+                 "along the chord",
+        onCore ? "Hoff and Mautner, Journal of the Aeronautical Sciences (1945), from memory"
+               : "Euler's strut (1744); glued ribs hold better than hinges",
+        {path + ".webs", path + ".top.width", path + ".top.depth", "sheeting.top", "flying.loadFactor"}, true);
+    add(What::web, keyOf("web"), fmt::format("Reserve of the webs, {}", name),
+        "shear strength ÷ ((V + M h′ ÷ h) ÷ (h t))",
+        "shear of two caps that close in; strength of the materials' table",
+        {path + ".webThickness", path + ".webMaterial", "flying.loadFactor"}, true);
+    add(What::glue, keyOf("webGlue"), fmt::format("Reserve of the webs' glue, {}", name),
+        "shear strength of the weakest of woods and glue ÷ ((V + M h′ ÷ h) ÷ (h t)), the web's edge glued on the cap",
+        "the wood beside a good glue line mostly fails first: common practice; strengths of the materials' tables",
+        {path + ".webThickness", path + ".webMaterial", path + ".top.material", "glue", "flying.loadFactor"});
+    add(What::webBuckling, keyOf("webBuckling"), fmt::format("Reserve against buckling of the webs, {}", name),
         "4 k (D₁ D₂³)^¼ ÷ (w² t) ÷ shear, D₂ across the web's run and D₁ along it, w between the caps",
         "Seydel, NACA TM 705 (1933), plate hinged at its edges, from memory",
         {path + ".webThickness", path + ".webGrain", path + ".webMaterial"});
     const char* strip = "a strip bends as the wing does: bending theory of beams; strength of the materials' table";
-    add(leading, "edge.leading", "Reserve of the leading edge", "strength ÷ (E × bend × distance from the spar's axis)",
-        strip, {"leadingEdge.material", "leadingEdge.width", path + ".top.depth"});
-    add(trailing, "edge.trailing", "Reserve of the trailing edge",
+    add(What::leadingEdge, "edge.leading", "Reserve of the leading edge",
+        "strength ÷ (E × bend × distance from the spar's axis)", strip,
+        {"leadingEdge.material", "leadingEdge.width", path + ".top.depth"});
+    add(What::trailingEdge, "edge.trailing", "Reserve of the trailing edge",
         "strength ÷ (E × bend × distance from the spar's axis)", strip,
         {"trailingEdge.material", "trailingEdge.width", path + ".top.depth"});
-    add(sheet, "sheet.bending", "Reserve of the sheet that carries", "strength ÷ (M E z ÷ EI), grain along the span",
-        "transformed section of caps and sheet", {"sheeting.material", "sheeting.thickness", "sheeting.carries"});
-    add(sheetBuckling, "sheet.buckling", "Reserve against buckling of the sheet",
+    add(What::sheet, "sheet.bending", "Reserve of the sheet that carries",
+        "strength ÷ (M E z ÷ EI), grain along the span", "transformed section of caps and sheet",
+        {"sheeting.material", "sheeting.thickness", "sheeting.carries"});
+    add(What::sheetBuckling, "sheet.buckling", "Reserve against buckling of the sheet",
         "π² E t² ÷ (12 l²) from rib to rib, or 0.3 √(E E_across) t ÷ r where its bend gives more, ÷ stress",
         "wide column; half of the classic cylinder, common practice", {"sheeting.thickness", "ribs.count"});
   }

@@ -211,15 +211,15 @@ void strengthFindings(Finder f) {
            {"spars.0.stops", "spars.0.stopsAt"}});
   }
   for (const SparStrength& s : f.w.strength.spars) {
-    if (s.root.bent.empty() || s.worstReserve >= 1.5) continue;
+    if (s.root.bent.empty() || s.worstReserve >= usualReserve) continue;
     const std::string path = fmt::format("spars.{}", s.spar), &name = d.spars[static_cast<std::size_t>(s.spar)].name;
     f.say({"spar.reserve",
            s.worstReserve < 1 ? Severity::serious : Severity::warning,
            Stage::spars,
            s.worstReserve < 1 ? fmt::format("The {} will not carry the load", name)
                               : fmt::format("Little reserve in the {}", name),
-           fmt::format("Strength is {:.2f} of the stress, {} from the root, {}. 1.5 or more is usual.", s.worstReserve,
-                       f.len(s.worstAt), wordsOf(s.worstCase)),
+           fmt::format("Strength is {:.2f} of the stress, {} from the root, {}. {} or more is usual.", s.worstReserve,
+                       f.len(s.worstAt), wordsOf(s.worstCase), usualReserve),
            "Use larger or stronger caps, or a lower load factor.",
            {},
            {path + ".top.width", path + ".top.depth", path + ".top.material", "flying.loadFactor"}});
@@ -253,7 +253,7 @@ void bayFindings(Finder f) {
       double least = 1e9;
       for (const SparBay& b : f.w.bays)
         for (const BayCheck& c : b.checks)
-          if (b.spar == line.index && c.what == what && c.reserve() < 1.5) {
+          if (b.spar == line.index && c.what == what && c.reserve() < usualReserve) {
             fault.add(f.w.ribs[static_cast<std::size_t>(b.bay - 1)].number, 1 / c.reserve());
             least = std::min(least, c.reserve());
           }
@@ -262,7 +262,8 @@ void bayFindings(Finder f) {
              // A spar that carries little hands it on when it gives.
              least < 1 && carries > 0.5 ? Severity::serious : Severity::warning, Stage::spars,
              fmt::format("{} beyond {}", words, ribNames(fault.ribs)),
-             fmt::format("Strength is {:.2f} of the stress beyond R{}. 1.5 or more is usual.", least, fault.worstRib),
+             fmt::format("Strength is {:.2f} of the stress beyond R{}. {} or more is usual.", least, fault.worstRib,
+                         usualReserve),
              cure, fault.worstRib, std::move(decisions)});
     };
     weak(BayCheck::What::buckling, "spar.buckling", fmt::format("The {}'s pressed cap may buckle", spar.name),

@@ -10,13 +10,13 @@ void jointFindings(Finder f) {
   const JoinStrength& s = f.w.joinStrength;
   const bool rod = f.w.design.join.joiner.fitted;
   const auto weak = [&](const char* key, const std::string& what, double reserve, std::vector<std::string> cures) {
-    if (reserve >= 1.5) return;
+    if (reserve >= usualReserve) return;
     f.say({key,
            reserve < 1 && rod ? Severity::serious : Severity::warning,
            Stage::joins,
            reserve < 1 ? fmt::format("The {} alone will not carry the load", what)
                        : fmt::format("Little reserve in the {}", what),
-           fmt::format("Strength is {:.2f} of the stress at the join. 1.5 or more is usual.", reserve),
+           fmt::format("Strength is {:.2f} of the stress at the join. {} or more is usual.", reserve, usualReserve),
            rod ? "Make it larger or of stronger stuff, or lower the load factor."
                : "Make it larger, of stronger stuff, or one on either side of the spar. Sheet and a bandage round the "
                  "join help, and are not reckoned.",
@@ -35,7 +35,7 @@ void jointFindings(Finder f) {
   }
   if (s.rodStress > 0)
     weak("joiner.reserve", "joiner", s.rodReserve, {"joiner.diameter", "joiner.material", "joiner.bore"});
-  if (s.crushForce > 0 && s.crushReserve < 1.5)
+  if (s.crushForce > 0 && s.crushReserve < usualReserve)
     f.say({"joiner.ribs",
            Severity::warning,
            Stage::joins,

@@ -67,11 +67,7 @@ void addJoinChecks(TruePanel& p, const JoinStrength& s, int spar) {
   add(BayCheck::What::brace, s.braceStress, s.braceReserve);
   add(BayCheck::What::braceGlue, s.glueStress, s.glueReserve);
   add(BayCheck::What::joiner, s.rodStress, s.rodReserve);
-  if (s.crushForce > 0) { // as a pressure over what its hole bears on
-    const Joiner& j = p.design.join.joiner;
-    const double area = j.sleeve * (p.design.ribs.thickness + j.facing);
-    add(BayCheck::What::ribs, s.crushForce / area, s.crushReserve);
-  }
+  if (s.crushArea > 0) add(BayCheck::What::ribs, s.crushForce / s.crushArea, s.crushReserve);
 }
 
 /// Its strength, when the loads of the whole wing are known.

@@ -1,0 +1,15 @@
+// What spars are cut of sheet: a full-depth spar with its slots, a web that runs through. Flat, s along its own length
+// from the root, z up.
+#pragma once
+#include "core/parts/rib.h"
+
+namespace eup {
+
+/// A full-depth sheet spar with its slots, flat: s along its own length from the root, z up.
+Polyline fullDepthSparOutline(const Spar& spar, const SparLine& line, const std::vector<Rib>& ribs, double fit);
+
+/// A web that runs through, flat: s along its own length from the root, z up; between the caps' inner faces. Empty
+/// without one.
+Polyline webOutline(const Spar& spar, const SparLine& line);
+
+} // namespace eup
