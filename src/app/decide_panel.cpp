@@ -128,7 +128,7 @@ std::vector<std::string> DecidePanel::groupsOfStage() const {
     return out;
   case Stage::joins:
     if (innermost && !mirrored(document.shownDesign())) return {"Setting up"}; // a fin's root meets nothing of its own
-    return {innermost ? "Centre join" : "Join", "Second brace", "Joiner"};
+    return {innermost ? "Centre join" : "Join", "Second brace", "Joiner", "Setting up"};
   }
   return out;
 }
@@ -148,8 +148,8 @@ void DecidePanel::refresh() {
                     std::to_string(groups.size()) + "|" + name(standpoint.stage()) + "|" + pathOf(id) +
                     std::to_string(document.shownDesign().panels.size()) + "|" +
                     std::to_string(document.design().wings.size());
-  for (const Shelf shelf : {Shelf::material, Shelf::covering, Shelf::glue}) // what the choices offer
-    for (const Materials::Name& row : document.design().own.namesOn(shelf))
+  for (const Shelf shelf : shelves) // what the choices offer
+    for (const Tables::Name& row : document.design().own.namesOn(shelf))
       if (row.key.starts_with(ownKey)) now += "|" + std::string(row.label);
   if (standpoint.stage() == Stage::panels) now += "|" + std::to_string(standpoint.rib()); // where it would be cut
   for (Decision& d : decisionsOf(document.design()))
@@ -301,6 +301,7 @@ void DecidePanel::rebuild(const std::vector<Decision>& shown) {
     }
   }
   if (group[standpoint.stage()] == "Stiffening") addStiffeningTools(grid, line++);
+  if (group[standpoint.stage()] == "Loads") addTablesTool(grid, line++, tr("Load factors…"), Shelf::loadFactors);
   if (standpoint.stage() == Stage::sections) {
     auto* tools = new SectionTools(document, standpoint, group[Stage::sections] != "Tip section", form);
     connect(tools, &SectionTools::openCoordinates, this, &DecidePanel::openCoordinates);

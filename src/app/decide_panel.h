@@ -49,7 +49,7 @@ public:
 Q_SIGNALS:
   void openCoordinates(const QString& end); ///< "root" or "tip"
   void writeSection(const QString& end);
-  void openMaterials();
+  void openTables(Shelf shelf);
   void refused(const QString& why); ///< what a button could not do
 
 private:
@@ -60,7 +60,7 @@ private:
   void addPanelTools(QGridLayout* under, int line);
   void addSizingTools(QGridLayout* under, int line);
   void addStiffeningTools(QGridLayout* under, int line);
-  void addMaterialsTool(QGridLayout* under, int line);
+  void addTablesTool(QGridLayout* under, int line, const QString& words, Shelf shelf);
   void addCopyMenu(QGridLayout* grid, PanelId id);
   void refresh();
   void rebuild(const std::vector<Decision>& shown);

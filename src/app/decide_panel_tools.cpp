@@ -164,7 +164,7 @@ void DecidePanel::addSizingTools(QGridLayout* under, int line) {
       put(tr("Swap the wood of the %1").arg(name), *dialog.chosen());
   });
   under->addWidget(swap, line, 1, 1, 2);
-  addMaterialsTool(under, line + 1);
+  addTablesTool(under, line + 1, tr("Materials…"), Shelf::material);
 }
 
 /// Ways to stiffen the panel, tried side by side.
@@ -179,13 +179,14 @@ void DecidePanel::addStiffeningTools(QGridLayout* under, int line) {
     document.edit(tr("Stiffen: %1").arg(QString::fromStdString(dialog.chosen()->what)), std::move(next));
   });
   under->addWidget(tries, line, 1, 1, 2);
-  addMaterialsTool(under, line);
+  addTablesTool(under, line, tr("Coverings…"), Shelf::covering);
 }
 
-void DecidePanel::addMaterialsTool(QGridLayout* under, int line) {
-  auto* open = new QPushButton(tr("Materials…"), form);
-  open->setObjectName("openMaterials");
-  connect(open, &QPushButton::clicked, this, &DecidePanel::openMaterials);
+/// Opens the table that is chosen from here.
+void DecidePanel::addTablesTool(QGridLayout* under, int line, const QString& words, Shelf shelf) {
+  auto* open = new QPushButton(words, form);
+  open->setObjectName("openTables");
+  connect(open, &QPushButton::clicked, this, [this, shelf] { Q_EMIT openTables(shelf); });
   under->addWidget(open, line, 0);
 }
 

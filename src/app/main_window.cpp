@@ -188,7 +188,7 @@ void MainWindow::makeMenus(QMenuBar* bar) {
   redoAction->setShortcuts(
       {QKeySequence("Ctrl+Shift+Z"), QKeySequence("Ctrl+Y")}); // both, whatever the platform calls its own
   edit->addSeparator();
-  add(edit, tr("&Materials, coverings, glues…"), QKeySequence("Ctrl+M"), [this] { showMaterials(); });
+  add(edit, tr("&Materials and load factors…"), QKeySequence("Ctrl+M"), [this] { showTables(Shelf::material); });
   edit->addSeparator();
   add(edit, tr("Find a figure"), QKeySequence::Find, [this] {
     findBox->setFocus();
@@ -305,7 +305,7 @@ QWidget* MainWindow::makeSide() {
   foot->addWidget(bench);
   foot->addStretch();
   column->addLayout(foot);
-  connect(decidePanel, &DecidePanel::openMaterials, this, &MainWindow::showMaterials);
+  connect(decidePanel, &DecidePanel::openTables, this, &MainWindow::showTables);
   connect(decidePanel, &DecidePanel::openCoordinates, this, &MainWindow::chooseCoordinates);
   connect(decidePanel, &DecidePanel::writeSection, this, &MainWindow::chooseSectionFile);
   connect(decidePanel, &DecidePanel::refused, this, [this](const QString& why) { say(why, true); });
@@ -408,7 +408,8 @@ void MainWindow::showHelp() {
          "on and off, Esc ends.\n\n"
          "Span rule: ← → step from rib to rib, Home root, End tip; Alt+← and Alt+→ do so "
          "anywhere. The rib that you choose says which panel you work on. Ctrl+H turns the hand. "
-         "Ctrl+1 to Ctrl+6 change the stage. Ctrl+M opens the tables of materials, coverings and glues.\n\n"
+         "Ctrl+1 to Ctrl+6 change the stage. Ctrl+M opens the tables of materials, coverings, glues and load "
+         "factors.\n\n"
          "View, The finished wing in space: from above, behind, the side, or turned by dragging and "
          "with the arrow keys.\n\n"
          "Cautions: blades and planes cut; cyanoacrylate bonds skin and its fumes sting; epoxy "

@@ -79,7 +79,7 @@ private:
   void chooseReference();
   void chooseSectionFile(const QString& end);
   void showExport();
-  void showMaterials();
+  void showTables(Shelf shelf);
   void addRecent(const QString& path);
   void rebuildRecent();
   void rebuildFigureNames();

@@ -1,7 +1,7 @@
 // What the window does with files: open, save, recover, import, take away.
 #include "app/export_dialog.h"
 #include "app/main_window.h"
-#include "app/materials_dialog.h"
+#include "app/tables_dialog.h"
 #include "core/design/design_file.h"
 #include "core/files/shipped.h"
 #include "core/files/text_file.h"
@@ -198,12 +198,12 @@ void MainWindow::showExport() {
   if (dialog.exec() == QDialog::Accepted) exportTo(dialog.folder(), dialog.order());
 }
 
-void MainWindow::showMaterials() {
-  MaterialsDialog dialog(theDocument.design(), this);
+void MainWindow::showTables(Shelf shelf) {
+  TablesDialog dialog(theDocument.design(), shelf, this);
   if (dialog.exec() != QDialog::Accepted || dialog.own() == theDocument.design().own) return;
   Design next = theDocument.design();
   next.own = dialog.own();
-  theDocument.edit(tr("Materials"), std::move(next));
+  theDocument.edit(tr("Tables"), std::move(next));
 }
 
 bool MainWindow::exportTo(const QString& folder, const ExportOrder& order) {

@@ -1,5 +1,5 @@
 #include "app/size_dialog.h"
-#include "core/design/material.h"
+#include "core/design/tables.h"
 #include "core/measure/length_text.h"
 #include <QtWidgets>
 
@@ -47,7 +47,7 @@ SizeDialog::SizeDialog(const TruePanel& p, const std::vector<LoadCase>& l, int s
   woods->setObjectName("woods");
   woods->setMaximumWidth(230);
   woods->setAccessibleName(tr("Woods that may be used"));
-  for (const Material* row : panel.design.materials.all()) {
+  for (const Material* row : panel.design.tables.all()) {
     const Material& m = *row;
     auto* item = new QListWidgetItem(QString::fromStdString(m.label), woods);
     item->setData(Qt::UserRole, QString::fromStdString(m.key));
@@ -150,7 +150,7 @@ void SizeDialog::search() {
         caps ? capWords(s.spar.top, panel.design.unit)
              : QString::fromStdString(formatLength(s.spar.sheet, panel.design.unit, 2)),
         capWords(s.spar.bottom, panel.design.unit),
-        QString::fromStdString(panel.design.materials.named(caps ? cap.material : s.spar.sheetMaterial).label),
+        QString::fromStdString(panel.design.tables.named(caps ? cap.material : s.spar.sheetMaterial).label),
         QString::number(s.grams, 'f', 1), QString::number(s.reserve, 'f', 2)};
     for (int c = 0; c < 5; ++c) table->setItem(i, c, new QTableWidgetItem(row[c]));
   }

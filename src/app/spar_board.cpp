@@ -222,7 +222,7 @@ void SparBoard::drawSection(Ink& ink) const {
   const SparLine& line = *chosen;
   const double span = w.loft.span(), t = std::clamp(chosenRib().t(), 0.0, span);
   const Spar& spar = w.design.spars[static_cast<std::size_t>(line.index)];
-  const SparSection section = sparSection(spar, line, t, w.design.materials, skinOf(line, w.skin));
+  const SparSection section = sparSection(spar, line, t, w.design.tables, skinOf(line, w.skin));
   const Point head(mirrored() ? -span : standpoint.hand() == ShownHand::both ? -span : 0, belowAt * span);
   if (section.bent.empty()) {
     ink.text(head, tr("The %1 does not reach R%2").arg(nameOf(line.index)).arg(chosenRib().number), look.faint, {},
@@ -231,7 +231,7 @@ void SparBoard::drawSection(Ink& ink) const {
   }
   double sum = 0, widest = 0;
   for (const SparLine& l : w.spars)
-    sum += sparSection(w.design.spars[static_cast<std::size_t>(l.index)], l, t, w.design.materials, skinOf(l, w.skin))
+    sum += sparSection(w.design.spars[static_cast<std::size_t>(l.index)], l, t, w.design.tables, skinOf(l, w.skin))
                .bent.stiffness;
   for (const Fibre& f : section.fibres) widest = std::max(widest, f.width);
   const LoadCase& worst = worstAt(document.shown().loads, w.design.inboard + t);

@@ -70,7 +70,7 @@ void SwapDialog::fill() {
   const Spar& given = panel.design.spars[static_cast<std::size_t>(spar)];
   const Cap& old = face() == Face::upper ? given.top : given.bottom;
   const auto len = [&](double mm) { return QString::fromStdString(formatLength(mm, panel.design.unit, 2)); };
-  for (const Material* material : panel.design.materials.all()) {
+  for (const Material* material : panel.design.tables.all()) {
     const Material& m = *material;
     if (m.key == old.material) continue;
     const auto swap = swapWood(panel, loads, spar, face(), m.key,

@@ -1,5 +1,5 @@
 #include "cli/commands.h"
-#include "cli/material_commands.h"
+#include "cli/table_commands.h"
 #include "core/design/design_file.h"
 #include "core/design/plan_use.h"
 #include "core/exchange/report.h"
@@ -198,7 +198,7 @@ int sizeSpar(const Args& args, Streams io) {
   if (!args.stock.empty()) order.stock = args.stock;
   if (!args.wood.empty()) order.materials = args.wood;
   for (const std::string& wood : order.materials)
-    if (!panel.design.materials.find(wood))
+    if (!panel.design.tables.find(wood))
       return refuse(io, args.file, Problem{"--wood", "there is no material “" + wood + "”"}, usage);
   const auto sizes = sparSizes(panel, w.wing(args.wing - 1).loads, order);
   if (sizes.empty()) return refuse(io, args.file, Problem{"", "no size of these keeps the reserve"}, seriousFindings);
@@ -302,12 +302,12 @@ int demo(const Args& args, Streams io) {
 
 /// The tables, with a wing's own rows where a file is given.
 int materials(const Args& args, Streams io) {
-  if (args.file.empty()) return listMaterials({}, io.out);
+  if (args.file.empty()) return listTables({}, io.out);
   const auto text = readTextFile(args.file);
   if (!text) return refuse(io, "cannot read", text.problem(), unreadable);
   const auto read = designFromText(text.value());
   if (!read) return refuse(io, args.file, read.problem(), unreadable);
-  return listMaterials(read.value().design.own, io.out);
+  return listTables(read.value().design.own, io.out);
 }
 
 int bend(const Args& args, Streams io) {
@@ -352,7 +352,7 @@ int run(const std::vector<std::string>& given, std::ostream& out, std::ostream& 
       ->delimiter(',')
       ->check(CLI::Range(0.3, 200.0));
   size->add_option("--wood", args.wood, "materials that may be used, by key, separated by commas")->delimiter(',');
-  command("materials", "the tables of materials, coverings and glues, as CSV", materials)
+  command("materials", "the tables of materials, coverings, glues and load factors, as CSV", materials)
       ->add_option("file", args.file, "wing file, for its own rows too");
   CLI::App* bendCommand = command("bend", "what a bend test tells of a strip, as a row for the tables", bend);
   for (const auto& [name, value, what] :

@@ -59,6 +59,7 @@ TEST_F(Directions, SparsAreCrackedAndRodsCarryTheRibs) {
   type("join.crackLeaves", "0,8");
   EXPECT_DOUBLE_EQ(design().inner().join.crackLeaves, 0.8);
   EXPECT_GT(figure("crack.1.top"), 0);
+  tab("Setting up");
   auto* rods = find<QCheckBox>("join.rods");
   ASSERT_NE(rods, nullptr);
   rods->setFocus();

@@ -175,6 +175,7 @@ protected:
 
 TEST_F(SettingUpStage, PacksWithWhatIsAtHand) {
   EXPECT_TRUE(working("setup.12.le").contains("pack with 3 + 1.5 + 0.8")) << working("setup.12.le").toStdString();
+  tab("Setting up");
   type("join.packing", "1; 2.5 mm; 3/16\"");
   ASSERT_EQ(design().at({0, 1}).join.packing.size(), 3u);
   EXPECT_NEAR(design().at({0, 1}).join.packing[2], 4.7625, 1e-9);
@@ -187,6 +188,7 @@ TEST_F(SettingUpStage, PacksWithWhatIsAtHand) {
 
 TEST_F(SettingUpStage, StandsOnFeetThatAreDrawn) {
   const QImage before = board()->grab().toImage();
+  tab("Setting up");
   EXPECT_EQ(window->findChild<QLineEdit*>("join.footWidth"), nullptr);
   const double packing = figure("setup.12.le");
   QTest::mouseClick(find<QCheckBox>("join.feet"), Qt::LeftButton, {}, {8, 8});

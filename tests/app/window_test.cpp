@@ -232,7 +232,7 @@ TEST_F(Window, DamagedFilesLoseNothingOpen) {
   const QByteArray good = QByteArray::fromStdString(designToText(Design{}));
   for (const auto& [path, said] :
        {std::pair(write("cut", good.left(300)), "line"), std::pair(write("foreign", "{\"format\": \"x\"}"), "/format"),
-        std::pair(write("new", QByteArray(good).replace("\"version\": 7", "\"version\": 8")), "newer"),
+        std::pair(write("new", QByteArray(good).replace("\"version\": 8", "\"version\": 9")), "newer"),
         std::pair(write("huge", QByteArray(70 << 20, ' ')), "larger"),
         std::pair(dir.filePath("none"), "cannot be opened")}) {
     EXPECT_FALSE(window->openFile(path));

@@ -1,7 +1,7 @@
 // Folded and second braces, cracked and unbroken spars, jig rods, sheet ends, tips that are rounded or spring back,
 // caps whose wood changes: against rotation matrices, closed forms and plain counting.
 #include "core/design/design_file.h"
-#include "core/design/material.h"
+#include "core/design/tables.h"
 #include "core/geometry/polyline.h"
 #include "core/joins/end_cut.h"
 #include "core/joins/joiner.h"
@@ -265,9 +265,9 @@ TEST(Spars, AWoodThatChangesCountsFromThereOn) {
   for (Cap* c : {&s.top, &s.bottom}) c->changes = true, c->changesAt = 0.6, c->thenMaterial = "balsa-220";
   const TrueWing w = wingOf(d);
   const SparLine& line = w.inner().spars[0];
-  const auto modulus = [&](double share) { return sparSection(s, line, share * line.end, Materials{}).upperModulus; };
-  EXPECT_DOUBLE_EQ(modulus(0.59), Materials{}.named("spruce").modulus);
-  EXPECT_DOUBLE_EQ(modulus(0.61), Materials{}.named("balsa-220").modulus);
+  const auto modulus = [&](double share) { return sparSection(s, line, share * line.end, Tables{}).upperModulus; };
+  EXPECT_DOUBLE_EQ(modulus(0.59), Tables{}.named("spruce").modulus);
+  EXPECT_DOUBLE_EQ(modulus(0.61), Tables{}.named("balsa-220").modulus);
   EXPECT_NEAR(figureOf(w, "spar.1.changeTop"), 0.6 * line.end, 1e-9);
   EXPECT_GT(w.main().tipDeflection, wingOf(Design{}).main().tipDeflection);
 }

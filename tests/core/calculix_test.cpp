@@ -85,7 +85,7 @@ TEST(CalculiX, TaperedSparUnderSchrenksLift) {
     }
   const char* names[] = {"LOW", "WEB", "HIGH"};
   for (int k = 0; k < 3; ++k) model += fmt::format("*ELEMENT, TYPE=CPS8, ELSET={}\n{}", names[k], set[k]);
-  const SparSection at0 = sparSection(spar, line, 0, Materials{});
+  const SparSection at0 = sparSection(spar, line, 0, Tables{});
   model += fmt::format("*MATERIAL, NAME=LOWWOOD\n*ELASTIC\n{},0.0\n*MATERIAL, NAME=HIGHWOOD\n*ELASTIC\n{},0.0\n"
                        "*MATERIAL, NAME=SHEAR\n*ELASTIC, TYPE=ENGINEERING CONSTANTS\n1.,1e5,1.,0,0,0,1e5,1.,\n1.\n",
                        at0.lowerModulus, at0.upperModulus);
@@ -108,7 +108,7 @@ TEST(CalculiX, TaperedSparUnderSchrenksLift) {
   for (const bool up : {true, false}) {
     const int j = up ? 2 * rows : 0;
     const double t0 = span * (at - 2) / (2 * columns), t1 = span * (at + 2) / (2 * columns), t = (t0 + t1) / 2;
-    const SparSection s = sparSection(spar, line, t, Materials{});
+    const SparSection s = sparSection(spar, line, t, Tables{});
     const double modulus = up ? s.upperModulus : s.lowerModulus;
     // Stress from the strain of the outer face, along that face.
     const Point run(t1 - t0, height(j, t1) - height(j, t0));

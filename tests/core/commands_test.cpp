@@ -103,7 +103,7 @@ TEST_F(Commands, PlanTellsReadingsJudgementsAndTheLayout) {
 TEST_F(Commands, UpgradeWritesThePresentFormat) {
   const Ran ran = run({"upgrade", TEST_FILES "/version1.euptera"});
   EXPECT_EQ(ran.code, 0);
-  EXPECT_NE(ran.out.find("\"version\": 7"), std::string::npos);
+  EXPECT_NE(ran.out.find("\"version\": 8"), std::string::npos);
   EXPECT_TRUE(designFromText(ran.out).value().notes.empty());
   EXPECT_EQ(run({"upgrade", write("bad", "{}")}).code, 3);
 }
@@ -123,7 +123,7 @@ TEST_F(Commands, TellsTheTablesAndABendTest) {
                                       "100",  "--sag",   "5",  "--length", "914", "--weight", "5"};
   const Ran bent = run(test);
   EXPECT_EQ(bent.code, 0) << bent.err;
-  const auto row = readMaterials(bent.out);
+  const auto row = readTables(bent.out);
   ASSERT_TRUE(row.ok()) << row.problem().text();
   EXPECT_DOUBLE_EQ(row.value().materials.front().modulus, 4900);
   for (const std::vector<std::string>& wrong :

@@ -30,7 +30,7 @@ public:
   void count(const char*, const char*, int& v, Limits l, bool = true) { v = v + 1 <= l.high ? v + 1 : v - 1, ++moved; }
   void flag(const char*, const char*, bool& v, bool = true) { v = !v, ++moved; }
   void text(const char*, const char*, std::string& v, bool = true) { v += " “ü” \\ \"\n", ++moved; }
-  void know(const Materials& rows) { own = &rows; }
+  void know(const Tables& rows) { own = &rows; }
   void listed(const char*, const char*, std::string& v, Shelf shelf, bool = true) {
     v = own->namesOn(shelf).back().key, ++moved;
   }
@@ -53,7 +53,7 @@ public:
   int moved = 0;
 
 private:
-  const Materials* own = nullptr;
+  const Tables* own = nullptr;
   void move(double& v, Limits l) {
     // Off the default by an odd share of the room there is, on the side that has more.
     const double share = 0.1234567890123 / (1 + moved % 7);
@@ -170,7 +170,7 @@ TEST(DesignFile, LoadsVersionFive) {
   EXPECT_EQ(d.inner().ribs.direction, RibDirection::diagonal);
   EXPECT_TRUE(d.inner().ribs.crossing);
   EXPECT_TRUE(d.inner().join.second.fitted);
-  EXPECT_EQ(d.flying.kind, FlyingKind::own);
+  EXPECT_EQ(d.flying.kind, typedFactors);
   EXPECT_EQ(d.flying.gust + d.flying.linePull + d.flying.tipTouch + d.flying.pushFactor + d.flying.diveSpeed, 0);
 }
 
@@ -180,13 +180,26 @@ TEST(DesignFile, LoadsVersionSix) {
   ASSERT_TRUE(read.ok()) << read.problem().text();
   EXPECT_TRUE(read.value().notes.empty()) << read.value().notes.front();
   const Design& d = read.value().design;
-  EXPECT_EQ(d.own, Materials{});
+  EXPECT_EQ(d.own, Tables{});
   EXPECT_EQ(d.glue, "aliphatic");
   EXPECT_EQ(d.inner().ribs.material, "balsa-160");
   EXPECT_EQ(d.inner().stiffening.covering, "film");
   EXPECT_EQ(d.inner().spars[0].webs, Webs::between);
   EXPECT_EQ(d.inner().spars[0].webGrain, Grain::upright);
   EXPECT_FALSE(d.inner().sheeting.carries);
+}
+
+/// A wing of version 7 had no load factors of its own.
+TEST(DesignFile, LoadsVersionSeven) {
+  const auto read = designFromText(test::slurp(TEST_FILES "/version7.euptera"));
+  ASSERT_TRUE(read.ok()) << read.problem().text();
+  EXPECT_TRUE(read.value().notes.empty()) << read.value().notes.front();
+  const Design& d = read.value().design;
+  EXPECT_TRUE(d.own.loadFactors.empty());
+  ASSERT_EQ(d.own.materials.size(), 1u);
+  EXPECT_EQ(d.inner().spars[0].top.material, d.own.materials.front().key);
+  EXPECT_EQ(d.flying.kind, "thermal");
+  EXPECT_DOUBLE_EQ(test::wingOf(d).main().loads.front().factor, 8);
 }
 
 TEST(DesignFile, KeepsOwnRowsAndRefusesNamesThatNoTableHas) {
@@ -262,9 +275,9 @@ INSTANTIATE_TEST_SUITE_P(
     Files, DamagedFile,
     testing::Values(
         Damage{"foreign", "euptera-wing", "something-else", "/format"},
-        Damage{"too new", "\"version\": 7", "\"version\": 99", "newer program"},
-        Damage{"no version", "\"version\": 7", "\"version\": \"one\"", "/version"},
-        Damage{"negative version", "\"version\": 7", "\"version\": -1", "/version"},
+        Damage{"too new", "\"version\": 8", "\"version\": 99", "newer program"},
+        Damage{"no version", "\"version\": 8", "\"version\": \"one\"", "/version"},
+        Damage{"negative version", "\"version\": 8", "\"version\": -1", "/version"},
         Damage{"text for a number", "\"span\": 700.0", "\"span\": \"long\"", "/wings/0/panels/0/panel/span"},
         Damage{"negative", "\"rootChord\": 220.0", "\"rootChord\": -220.0", "/wings/0/panels/0/panel/rootChord"},
         Damage{"enormous", "\"rootChord\": 220.0", "\"rootChord\": 1e9", "/wings/0/panels/0/panel/rootChord"},

@@ -120,7 +120,7 @@ TEST(SparEnds, StiffnessOfATaperedSparIsThatOfItsSizeThere) {
   const TrueWing w = wingOf(d);
   const SparLine& line = w.inner().spars[0];
   const double t = line.end / 2, high = line.upperSeat.at(t).y() - line.lowerSeat.at(t).y();
-  const SparSection got = sparSection(s, line, t, Materials{});
+  const SparSection got = sparSection(s, line, t, Tables{});
   // Two rectangles 5 × 2: own inertia and Steiner's (parallel axes).
   const double own = 5 * 8.0 / 12, arm = (high - 2) / 2, e = got.upperModulus;
   EXPECT_NEAR(got.bent.stiffness, 2 * e * (own + 10 * arm * arm), 1e-6 * got.bent.stiffness);

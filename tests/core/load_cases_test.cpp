@@ -1,6 +1,5 @@
 #include "core/design/decisions.h"
-#include "core/design/flying_kinds.h"
-#include "core/design/material.h"
+#include "core/design/tables.h"
 #include "core/work/span_curves.h"
 #include "support.h"
 #include <rapidcheck/gtest.h>
@@ -75,19 +74,40 @@ TEST(LoadCases, TheTableIsTypedWithCare) {
 }
 
 TEST(LoadCases, KindsOfFlyingHaveTheirFactors) {
-  for (const FlyingFactors& k : shippedFlyingFactors()) {
+  ASSERT_GE(shippedTables().loadFactors.size(), 8u);
+  for (const LoadFactors& k : shippedTables().loadFactors) {
     EXPECT_GE(k.pull, k.push) << k.key;
     EXPECT_FALSE(k.source.empty()) << k.key;
   }
   Design d;
-  d.flying.kind = FlyingKind::slope;
+  d.flying.kind = "slope";
   d.flying.loadFactor = 2;
   const TrueWing w = wingOf(d);
   EXPECT_DOUBLE_EQ(w.main().loads.front().factor, 15);
   EXPECT_EQ(w.main().loads.size(), 2u); // the table's kinds are pushed over too
-  for (const char* bad : {"", "{}", R"({"kinds": []})", R"({"kinds": [{"key": "indoor"}]})",
-                          R"({"kinds": [{"key": "own", "label": "", "pull": 1, "push": 0, "source": ""}]})"})
-    EXPECT_FALSE(readFlyingFactors(bad).ok()) << bad;
+  for (const char* bad : {"", "{}", R"({"loadFactors": [{"key": "indoor"}]})",
+                          R"({"loadFactors": [{"key": "a", "label": "a", "pull": 0.5, "push": 0, "source": "a"}]})"})
+    EXPECT_FALSE(readTables(bad).ok()) << bad;
+}
+
+/// A kind of flying of the builder's own has its row, is chosen by its name, and its source stands in the working.
+TEST(LoadCases, OwnKindsOfFlyingAreReckonedWith) {
+  Design d;
+  d.own.loadFactors.push_back(
+      {.key = freshKey(d.own.loadFactors), .label = "club pylon", .pull = 18, .push = 7, .source = "our logger"});
+  const auto chosen = decide(d, "flying.kind", "club pylon");
+  ASSERT_TRUE(chosen.ok()) << chosen.problem().text();
+  EXPECT_EQ(chosen.value().flying.kind, "own-1");
+  const TrueWing w = wingOf(chosen.value());
+  ASSERT_EQ(w.main().loads.size(), 2u);
+  EXPECT_DOUBLE_EQ(w.main().loads[0].factor, 18);
+  EXPECT_DOUBLE_EQ(w.main().loads[1].factor, -7);
+  const Figure* bending = w.figure("load.case.pull");
+  ASSERT_NE(bending, nullptr);
+  EXPECT_NE(bending->working.find("club pylon: our logger"), std::string::npos);
+  EXPECT_EQ(usesOf(chosen.value(), Shelf::loadFactors, "own-1"), std::vector<std::string>{"Loads, Built for"});
+  EXPECT_FALSE(decide(Design{}, "flying.kind", "own-1").ok());
+  EXPECT_EQ(decide(chosen.value(), "flying.kind", "own").value().flying.kind, typedFactors);
 }
 
 RC_GTEST_PROP(LoadCases, LiftAddsUpToTheWeightAndPushIsPullUpsideDown, ()) {

@@ -254,7 +254,7 @@ TEST(Panels, MomentRunsOnOverTheJoin) {
     const TruePanel& p = w.at({0, y < 400 ? 0 : 1});
     const double t = y - p.design.inboard;
     double ei = 0;
-    for (const SparLine& line : p.spars) ei += sparSection(p.design.spars[0], line, t, Materials{}).bent.stiffness;
+    for (const SparLine& line : p.spars) ei += sparSection(p.design.spars[0], line, t, Tables{}).bent.stiffness;
     sag += slope * dy + in.load.moment(y) / ei * dy * dy / 2;
     slope += in.load.moment(y) / ei * dy;
   }

@@ -291,6 +291,81 @@ TEST(NoseBoxes, TheShearCentreLiesBeforeTheWeb) {
   EXPECT_EQ(wingOf(d).figure("box.shearCentre"), nullptr);
 }
 
+/// A box of 900 mm², 140 mm all round with a web of 20, of 1.5 mm medium balsa, under 5000 N·mm: q = 5000 ÷ 1800
+/// (Bredt), τ = q ÷ 1.5; each face is a plate of 60 mm by the bay, by Ritz's method.
+TEST(NoseBoxes, TwistShearsTheSheet) {
+  Design d;
+  d.inner().sheeting.thickness = 1.5;
+  const PanelBrief brief = briefsOf(d, 0).front();
+  NoseBox box{0, 900, 140, 20, 0, {}};
+  SparBay bay;
+  checkTwistedSheet(brief, box, -5000, 50, bay);
+  const BayCheck *shear = checkOf(bay, BayCheck::What::sheetTwist),
+                 *buckles = checkOf(bay, BayCheck::What::sheetTwistBuckling);
+  ASSERT_TRUE(shear && buckles);
+  EXPECT_NEAR(shear->stress, 5000.0 / 1800 / 1.5, 1e-12);
+  EXPECT_DOUBLE_EQ(shear->strength, 2.1);
+  EXPECT_EQ(shear->load, LoadCase::What::dive);
+  const Material& balsa = brief.tables.named("balsa-160");
+  const double ritz = ritzShear({balsa.modulus, balsa.across, balsa.shear, 1.5}, 50, 60);
+  EXPECT_LE(buckles->strength, ritz) << "on the safe side";
+  EXPECT_GT(buckles->strength, 0.5 * ritz);
+  SparBay untwisted;
+  checkTwistedSheet(brief, box, 0, 50, untwisted);
+  EXPECT_TRUE(untwisted.checks.empty());
+}
+
+/// The torque of a dive is that of the sections' moments outboard; it grows with the speed squared, and towards the
+/// root. Open noses and wings that do not dive have no such check.
+TEST(NoseBoxes, ADiveIsCheckedBayByBay) {
+  Design d = withWebs(Webs::between);
+  d.inner().sections.root = d.inner().sections.tip = nacaSection("4412");
+  d.inner().sheeting.to = SheetEdge::spar;
+  EXPECT_EQ(wingOf(d).figure("sheet.twist"), nullptr);
+  d.flying.diveSpeed = 25;
+  const TrueWing w = wingOf(d);
+  const TruePanel& p = w.inner();
+  ASSERT_TRUE(p.noseBox && w.main().soft);
+  // By hand at the root, from the torque that the twist curve goes by.
+  const double stress = std::abs(w.main().soft->torque.front()) / (2 * p.noseBox->area * d.inner().sheeting.thickness);
+  const BayCheck* root = checkOf(p.bays.front(), BayCheck::What::sheetTwist);
+  ASSERT_NE(root, nullptr);
+  EXPECT_NEAR(root->stress, stress, 1e-9 * stress);
+  EXPECT_NEAR(figureOf(w, "sheet.twist"), 2.1 / stress, 1e-6 * 2.1 / stress);
+  double last = 1e9;
+  for (const SparBay& bay : p.bays)
+    if (const BayCheck* c = checkOf(bay, BayCheck::What::sheetTwist)) {
+      EXPECT_LT(c->stress, last) << bay.bay;
+      last = c->stress;
+    }
+  EXPECT_FALSE(hasFinding(w.findings, "sheet.twistBuckling"));
+  d.flying.diveSpeed = 75;
+  const TrueWing fast = wingOf(d);
+  EXPECT_NEAR(figureOf(fast, "sheet.twist"), figureOf(w, "sheet.twist") / 9, 1e-6 * figureOf(w, "sheet.twist"));
+  EXPECT_TRUE(hasFinding(fast.findings, "sheet.twistBuckling"));
+  d.inner().sheeting.bottom = false;
+  EXPECT_EQ(wingOf(d).figure("sheet.twist"), nullptr);
+}
+
+/// Where the first spar stops the edges go on, bent with the next.
+TEST(Edges, AreCheckedAsFarAsThereIsASpar) {
+  Design d;
+  d.inner().spars.push_back(d.inner().spars.front());
+  d.inner().spars[1].rootFraction = d.inner().spars[1].tipFraction = 0.6;
+  d.inner().spars[0].stops = true, d.inner().spars[0].stopsAt = 350;
+  const TrueWing w = wingOf(d);
+  double farthest = 0;
+  for (const SparBay& bay : w.inner().bays)
+    if (checkOf(bay, BayCheck::What::trailingEdge)) {
+      EXPECT_EQ(bay.spar, bay.to <= 350 ? 0 : 1) << bay.bay;
+      farthest = std::max(farthest, bay.to);
+    }
+  EXPECT_NEAR(farthest, 700, 1e-9);
+  int told = 0;
+  for (const Figure& f : w.figures) told += f.key == "edge.trailing";
+  EXPECT_EQ(told, 1);
+}
+
 /// Strips at the edges are strained by the wing's bend: σ = E M z ÷ EI.
 TEST(Edges, BendWithTheWing) {
   Design d;
@@ -327,10 +402,18 @@ TEST(Joins, WhatHoldsThemIsAmongTheFirstBaysChecks) {
   // By hand: the couple on the socket's length, and the lift at the join, over 3 mm of balsa and 9 mm of sleeve.
   const JoinStrength& s = joined.inner().joinStrength;
   const double leg = std::min(joined.inner().joiner->reach, joined.inner().joiner->reachInside);
+  const double pressed = d.own.named(d.inner().join.joiner.material).compressionAcross;
+  const double bears = (6 * s.moment / (leg * leg) - 2 * s.shear / leg) / d.inner().join.joiner.diameter;
+  EXPECT_NEAR(figureOf(joined, "joiner.socket"), pressed / bears, 1e-9 * pressed / bears);
+  EXPECT_NEAR(checkOf(joined.inner().bays.front(), BayCheck::What::socket)->reserve(), pressed / bears,
+              1e-9 * pressed / bears);
+  EXPECT_FALSE(hasFinding(joined.findings, "joiner.socket"));
   EXPECT_NEAR(s.crushReserve, std::min(9 * 3 * 1.0 / (s.moment / leg + s.shear), 9 * 2 * 1.0 / (s.moment / leg)), 1e-9);
   EXPECT_TRUE(hasFinding(joined.findings, "joiner.ribs"));
   d.inner().join.joiner.facing = 3;
   EXPECT_GT(figureOf(wingOf(d), "joiner.ribs"), 4 * figureOf(joined, "joiner.ribs"));
+  d.inner().join.joiner.material = "foam-eps-15"; // a rod that is softer than what it bears on
+  EXPECT_TRUE(hasFinding(wingOf(d).findings, "joiner.socket"));
 }
 
 TEST(Joins, AWeakGlueCountsWhereItIsWeakerThanTheWood) {

@@ -1,4 +1,4 @@
-#include "core/design/material.h"
+#include "core/design/tables.h"
 #include "core/work/swap_wood.h"
 #include "support.h"
 
@@ -28,7 +28,7 @@ std::optional<SparSize> lightest(const Design& given, const SizingOrder& order) 
             for (const SparBay& bay : w.inner().bays)
               for (const BayCheck& c : bay.checks)
                 if (bay.spar == 0 && c.ofSpar()) least = std::min(least, c.reserve());
-            const double density = Materials{}.named(wood).density * 1e-6;
+            const double density = Tables{}.named(wood).density * 1e-6;
             for (int i = 0; i < 100; ++i) {
               const double share = (i + 0.5) / 100;
               grams += (width + (tip - width) * share) * (top + bottom) * density * w.inner().loft.span() / 100 *

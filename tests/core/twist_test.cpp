@@ -1,7 +1,7 @@
 // Frames in space against handbook beams, shear panels and Bredt's tube; a panel's twist against plain expectations.
 #include "core/design/decisions.h"
 #include "core/design/design_file.h"
-#include "core/design/material.h"
+#include "core/design/tables.h"
 #include "core/strength/space_frame.h"
 #include "core/work/stiffening.h"
 #include "support.h"
@@ -192,8 +192,7 @@ TEST(TwistTest, AClosedNoseIsNearBredtsTube) {
   p.sheeting.thickness = 1.5;
   p.ribs.count = 13;
   const TrueWing w = wingOf(d);
-  const double j = figureOf(w, "box.torsion"),
-               gj = figureOf(w, "twist.stiffness") / Materials{}.named("balsa-160").shear;
+  const double j = figureOf(w, "box.torsion"), gj = figureOf(w, "twist.stiffness") / Tables{}.named("balsa-160").shear;
   EXPECT_GT(gj, 0.6 * j);
   EXPECT_LT(gj, 1.6 * j);
 }
@@ -288,8 +287,8 @@ TEST(Bays, TheWebsGlueGoesByTheWeakerWood) {
   const SparBay& first = w.inner().bays.front();
   const auto glue = check(first, BayCheck::What::glue), web = check(first, BayCheck::What::web);
   ASSERT_TRUE(glue && web);
-  EXPECT_DOUBLE_EQ(glue->strength, Materials{}.named("balsa-160").shearStrength);
-  EXPECT_DOUBLE_EQ(web->strength, Materials{}.named("birch-ply").shearStrength);
+  EXPECT_DOUBLE_EQ(glue->strength, Tables{}.named("balsa-160").shearStrength);
+  EXPECT_DOUBLE_EQ(web->strength, Tables{}.named("birch-ply").shearStrength);
   EXPECT_DOUBLE_EQ(glue->stress, web->stress); // over the same thickness
   EXPECT_NEAR(figureOf(w, "spar.1.webGlue"), glue->reserve(), 0.2 * glue->reserve());
 }

@@ -1,6 +1,6 @@
 // A builder's own strip or sheet on the bench: its stiffness by a weight that bends it, its density by the scales.
 #pragma once
-#include "core/design/material.h"
+#include "core/design/tables.h"
 
 namespace eup {
 

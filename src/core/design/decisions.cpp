@@ -1,5 +1,5 @@
 #include "core/design/decisions.h"
-#include "core/design/material.h"
+#include "core/design/tables.h"
 #include "core/measure/length_text.h"
 #include "core/section/naca.h"
 #include <algorithm>
@@ -93,14 +93,13 @@ public:
     for (const Choice& c : names) d.choices.emplace_back(c.key, c.label);
     d.text = d.choices[static_cast<std::size_t>(v)].second;
   }
-  void know(const Materials& own) {
-    for (const Shelf shelf : {Shelf::material, Shelf::covering, Shelf::glue})
-      shelves[static_cast<std::size_t>(shelf)] = own.namesOn(shelf);
+  void know(const Tables& own) {
+    for (const Shelf shelf : shelves) onShelves[static_cast<std::size_t>(shelf)] = own.namesOn(shelf);
   }
   void listed(const char* key, const char* label, const std::string& v, Shelf shelf, bool applies = true) {
     Decision& d = add(key, label, DecisionKind::choice, applies, 0, v, "");
     d.shelf = shelf;
-    for (const Materials::Name& m : shelves[static_cast<std::size_t>(shelf)]) {
+    for (const Tables::Name& m : onShelves[static_cast<std::size_t>(shelf)]) {
       if (m.key == v) d.text = m.label, d.value = static_cast<double>(d.choices.size());
       d.choices.emplace_back(m.key, m.label);
     }
@@ -137,7 +136,7 @@ private:
     return all.back();
   }
   LengthUnit unit;
-  std::array<std::vector<Materials::Name>, 3> shelves; ///< by `Shelf`
+  std::array<std::vector<Tables::Name>, shelves.size()> onShelves; ///< by `Shelf`
 };
 
 /// Sets the one decision whose path it is given, from text or from a number.
@@ -215,16 +214,16 @@ public:
     problem = Problem{
         label, fmt::format("“{}” is not one of the choices.", typed ? typed->substr(0, 40) : formatNumber(value, 0))};
   }
-  void know(const Materials& rows) { own = &rows; }
+  void know(const Tables& rows) { own = &rows; }
   void listed(const char* key, const char* label, std::string& v, Shelf shelf, bool = true) {
     if (!mine(key)) return;
-    for (const Materials::Name& m : own->namesOn(shelf))
+    for (const Tables::Name& m : own->namesOn(shelf))
       if (typed && (m.key == *typed || m.label == *typed)) {
         v = m.key;
         return;
       }
-    problem = Problem{label,
-                      fmt::format("“{}” is not in the table of {}.", typed ? typed->substr(0, 40) : "", nameOf(shelf))};
+    problem = Problem{
+        label, fmt::format("“{}” is not in the table of {}.", typed ? typed->substr(0, 40) : "", wordsOf(shelf))};
   }
   void digits(const char* key, const char* label, std::string& v, bool) {
     if (!mine(key)) return;
@@ -354,7 +353,7 @@ private:
 
   std::string target;
   LengthUnit unit;
-  const Materials* own = nullptr;
+  const Tables* own = nullptr;
 };
 
 Result<Design> decideWith(const Design& design, std::string_view path, std::optional<std::string> typed, double value) {

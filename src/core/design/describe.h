@@ -91,10 +91,6 @@ inline constexpr std::array wingKindChoices{Choice{"main", "main wing"}, Choice{
                                             Choice{"fin", "upright fin"}};
 inline constexpr std::array loadShapeChoices{Choice{"schrenk", "Schrenk"}, Choice{"ellipse", "ellipse"},
                                              Choice{"chord", "by chord"}, Choice{"table", "own table"}};
-inline constexpr std::array flyingKindChoices{
-    Choice{"own", "own load factor"}, Choice{"indoor", "indoor, still air"}, Choice{"floater", "slow flier"},
-    Choice{"trainer", "trainer"},     Choice{"thermal", "thermal glider"},   Choice{"sport", "sport flying"},
-    Choice{"slope", "slope glider"},  Choice{"aerobatic", "aerobatics"},     Choice{"racing", "racing"}};
 
 /// Why a table of lift cannot be one; nothing when it can.
 inline std::optional<std::string> wrongShares(const std::vector<double>& table) {
@@ -343,36 +339,40 @@ template <class P, class V> void describePanel(P& p, const PanelPlace& place, V&
     v.length("depth", "Depth", s.depth, Limits{0.3, 50}, any);
     v.listed("material", "Of", s.material, Shelf::material, any);
   });
-  v.group("join", joinWords(place), Stage::joins, [&] {
+  v.group("join", "", Stage::joins, [&] {
     auto& j = p.join;
-    const bool joined = !innermost || place.mirrored; // a fin's root meets nothing of its own
-    v.dihedral("dihedral", j.dihedral, p.panel.span, joined);
-    v.choice("propping", "On the board", j.propping, std::span(proppingChoices), innermost && joined);
-    v.choice("blockAt", "Block stands under", j.blockAt, std::span(blockChoices), joined);
-    v.choice("datum", "Panel pinned with", j.datum, std::span(datumChoices));
-    v.flag("rootLeans", "End ribs lean to it", j.rootLeans, joined);
-    v.choice("sparsThere", "Spars there", j.sparsThere, std::span(sparsThereChoices), joined);
-    v.length("crackLeaves", "Crack leaves", j.crackLeaves, Limits{0, 20},
-             joined && j.sparsThere == SparsThere::cracked);
-    const bool brace = joined && j.brace;
-    v.flag("brace", "Brace", j.brace, joined);
-    v.count("braceSpar", "Brace on spar", j.braceSpar, Limits{1, mostSpars}, brace);
-    v.length("braceThickness", "Brace thickness", j.braceThickness, Limits{0.2, 30}, brace);
-    v.choice("braceSide", "Brace lies", j.braceSide, std::span(braceSideChoices), brace);
-    v.choice("braceForm", "Brace is", j.braceForm, std::span(braceFormChoices), brace);
-    v.choice("braceOver", "Brace reaches", j.braceOver, std::span(braceOverChoices), brace);
-    v.count("braceToRib", innermost ? "Leg ends at rib" : "Leg ends at its rib", j.braceToRib, Limits{2, mostRibs},
-            brace);
-    v.flag("braceSlots", "Ribs slotted for it", j.braceSlots, brace);
-    v.listed("braceMaterial", "Brace of", j.braceMaterial, Shelf::material, brace);
-    v.stations("packing", "Packing at hand", j.packing, true);
-    v.flag("feet", "Feet on the ribs", j.feet);
-    v.length("footWidth", "Foot width", j.footWidth, Limits{1, 60}, j.feet);
-    v.length("footClearance", "Least foot length", j.footClearance, Limits{0.5, 60}, j.feet);
-    v.flag("rods", "Built on two rods", j.rods);
-    v.length("rodDiameter", "Rods, diameter", j.rodDiameter, Limits{0.5, 40}, j.rods);
-    v.fraction("rodFront", "Front rod at", j.rodFront, Limits{0.03, 0.97}, j.rods);
-    v.fraction("rodRear", "Rear rod at", j.rodRear, Limits{0.03, 0.97}, j.rods);
+    v.group("", joinWords(place), Stage::joins, [&] {
+      const bool joined = !innermost || place.mirrored; // a fin's root meets nothing of its own
+      v.dihedral("dihedral", j.dihedral, p.panel.span, joined);
+      v.choice("propping", "On the board", j.propping, std::span(proppingChoices), innermost && joined);
+      v.choice("blockAt", "Block stands under", j.blockAt, std::span(blockChoices), joined);
+      v.choice("datum", "Panel pinned with", j.datum, std::span(datumChoices));
+      v.flag("rootLeans", "End ribs lean to it", j.rootLeans, joined);
+      v.choice("sparsThere", "Spars there", j.sparsThere, std::span(sparsThereChoices), joined);
+      v.length("crackLeaves", "Crack leaves", j.crackLeaves, Limits{0, 20},
+               joined && j.sparsThere == SparsThere::cracked);
+      const bool brace = joined && j.brace;
+      v.flag("brace", "Brace", j.brace, joined);
+      v.count("braceSpar", "Brace on spar", j.braceSpar, Limits{1, mostSpars}, brace);
+      v.length("braceThickness", "Brace thickness", j.braceThickness, Limits{0.2, 30}, brace);
+      v.choice("braceSide", "Brace lies", j.braceSide, std::span(braceSideChoices), brace);
+      v.choice("braceForm", "Brace is", j.braceForm, std::span(braceFormChoices), brace);
+      v.choice("braceOver", "Brace reaches", j.braceOver, std::span(braceOverChoices), brace);
+      v.count("braceToRib", innermost ? "Leg ends at rib" : "Leg ends at its rib", j.braceToRib, Limits{2, mostRibs},
+              brace);
+      v.flag("braceSlots", "Ribs slotted for it", j.braceSlots, brace);
+      v.listed("braceMaterial", "Brace of", j.braceMaterial, Shelf::material, brace);
+    });
+    v.group("", "Setting up", Stage::joins, [&] {
+      v.stations("packing", "Packing at hand", j.packing, true);
+      v.flag("feet", "Feet on the ribs", j.feet);
+      v.length("footWidth", "Foot width", j.footWidth, Limits{1, 60}, j.feet);
+      v.length("footClearance", "Least foot length", j.footClearance, Limits{0.5, 60}, j.feet);
+      v.flag("rods", "Built on two rods", j.rods);
+      v.length("rodDiameter", "Rods, diameter", j.rodDiameter, Limits{0.5, 40}, j.rods);
+      v.fraction("rodFront", "Front rod at", j.rodFront, Limits{0.03, 0.97}, j.rods);
+      v.fraction("rodRear", "Rear rod at", j.rodRear, Limits{0.03, 0.97}, j.rods);
+    });
   });
   v.group("brace2", "Second brace", Stage::joins, [&] {
     auto& b = p.join.second;
@@ -447,6 +447,7 @@ template <class D, class V> void describe(D& d, V& v) {
     describeRows("materials", "Own material", d.own.materials, v);
     describeRows("coverings", "Own covering", d.own.coverings, v);
     describeRows("glues", "Own glue", d.own.glues, v);
+    describeRows("loadFactors", "Own load factors", d.own.loadFactors, v);
   });
   v.know(d.own);
   v.group("", "Model", Stage::panels, [&] { v.listed("glue", "Glued with", d.glue, Shelf::glue); });
@@ -467,9 +468,9 @@ template <class D, class V> void describe(D& d, V& v) {
   v.group("flying", "Loads", Stage::spars, [&] {
     v.mass("mass", "Model mass", d.flying.mass, Limits{0.1, 100000});
     auto& f = d.flying;
-    v.choice("kind", "Built for", f.kind, std::span(flyingKindChoices));
-    v.number("loadFactor", "Load factor", f.loadFactor, Limits{1, 50}, f.kind == FlyingKind::own);
-    v.number("pushFactor", "Pushing over, 0 none", f.pushFactor, Limits{0, 50}, f.kind == FlyingKind::own);
+    v.listed("kind", "Built for", f.kind, Shelf::loadFactors);
+    v.number("loadFactor", "Load factor", f.loadFactor, pullLimits, f.kind == typedFactors);
+    v.number("pushFactor", "Pushing over, 0 none", f.pushFactor, pushLimits, f.kind == typedFactors);
     v.choice("shape", "Lift spread", f.shape, std::span(loadShapeChoices));
     v.shares("table", "Lift, root to tip", f.table, f.shape == LoadShape::table);
     v.flag("relief", "Less the wing's own weight", f.relief);

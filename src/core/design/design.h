@@ -1,7 +1,7 @@
 // The decisions of a builder: a plain value. It is what is saved, undone and compared; all else follows from it.
 // Lengths mm, fractions of the local chord from the leading edge, angles in degrees as they were typed.
 #pragma once
-#include "core/design/material.h"
+#include "core/design/tables.h"
 #include "core/measure/hand.h"
 #include "core/measure/units.h"
 #include "core/plan/plan.h"
@@ -302,14 +302,11 @@ struct Stiffening {
 };
 
 enum class LoadShape { schrenk, ellipse, chord, table };
-/// Load factors are typed, or those of the table for a kind of flying.
-enum class FlyingKind { own, indoor, floater, trainer, thermal, sport, slope, aerobatic, racing };
-
 struct Flying {
-  double mass = 1400; ///< g, whole model
-  FlyingKind kind = FlyingKind::own;
-  double loadFactor = 6; ///< of FlyingKind::own: pulling up
-  double pushFactor = 0; ///< and pushing over; 0 where that is not flown
+  double mass = 1400;             ///< g, whole model
+  std::string kind{typedFactors}; ///< a key of the table of load factors, or typed
+  double loadFactor = 6;          ///< as typed: pulling up
+  double pushFactor = 0;          ///< and pushing over; 0 where that is not flown
   LoadShape shape = LoadShape::schrenk;
   std::vector<double> table{1, 1, 0.95, 0.85, 0.6}; ///< of LoadShape::table: lift per mm at even steps, root to tip
   bool relief = false;                              ///< the wing's own mass pulls against its lift
@@ -387,7 +384,7 @@ struct Design {
   std::string name = "New wing";
   LengthUnit unit = LengthUnit::mm;
   std::string glue = "aliphatic"; ///< what wood is glued to wood with
-  Materials own;                  ///< the builder's own rows beside the shipped tables
+  Tables own;                     ///< the builder's own rows beside the shipped tables
   Plan plan;
   std::vector<Wing> wings{Wing{}}; ///< the main wing first; never empty
   Flying flying;

@@ -1,7 +1,7 @@
 #include "core/design/design_file.h"
 #include "core/design/describe.h"
 #include "core/design/design_migration.h"
-#include "core/design/material.h"
+#include "core/design/tables.h"
 #include "core/files/bytes.h"
 #include "core/files/shipped.h"
 #include "core/measure/length_text.h"
@@ -62,7 +62,7 @@ public:
   void count(const char* key, const char*, int v, Limits, bool = true) { (*at)[key] = v; }
   void flag(const char* key, const char*, bool v, bool = true) { (*at)[key] = v; }
   void text(const char* key, const char*, const std::string& v, bool = true) { (*at)[key] = v; }
-  void know(const Materials&) {}
+  void know(const Tables&) {}
   void listed(const char* key, const char*, const std::string& v, Shelf, bool = true) { (*at)[key] = v; }
   template <class E> void choice(const char* key, const char*, const E& v, std::span<const Choice> names, bool = true) {
     (*at)[key] = names[static_cast<std::size_t>(v)].key;
@@ -142,11 +142,11 @@ public:
       return refuse(key, "a text of at most 200 letters was expected");
     v = found->template get<std::string>();
   }
-  void know(const Materials& rows) { own = &rows; }
+  void know(const Tables& rows) { own = &rows; }
   void listed(const char* key, const char*, std::string& v, Shelf shelf, bool = true) {
     std::string name = v;
     text(key, "", name);
-    if (!own->has(shelf, name)) return refuse(key, fmt::format("“{}” is not in the table of {}", name, nameOf(shelf)));
+    if (!own->has(shelf, name)) return refuse(key, fmt::format("“{}” is not in the table of {}", name, wordsOf(shelf)));
     v = name;
   }
   template <class E> void choice(const char* key, const char*, E& v, std::span<const Choice> names, bool = true) {
@@ -300,7 +300,7 @@ private:
   }
 
   const Json* at;
-  const Materials* own = nullptr;
+  const Tables* own = nullptr;
   std::string place;
   std::set<std::string> seen;
 };

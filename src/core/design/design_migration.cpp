@@ -163,6 +163,11 @@ void migrateMaterials(Json& json) {
   }
 }
 
+/// Since version 8 load factors are a table too, with rows of the builder's own.
+void migrateLoadFactors(Json& json) {
+  if (json.contains("own")) fillNew(json["own"], freshDesign()["own"], {"loadFactors"});
+}
+
 } // namespace
 
 void migrate(Json& json, int version) {
@@ -172,6 +177,7 @@ void migrate(Json& json, int version) {
   if (version < 5) migrateDirections(json);
   if (version < 6) migrateLoads(json);
   if (version < 7) migrateMaterials(json);
+  if (version < 8) migrateLoadFactors(json);
 }
 
 } // namespace eup

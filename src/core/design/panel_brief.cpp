@@ -41,6 +41,11 @@ Join settled(Join join) {
 
 } // namespace
 
+LoadFactors PanelBrief::factors() const {
+  if (flying.kind == typedFactors) return {"", "as typed", flying.loadFactor, flying.pushFactor, "as decided"};
+  return tables.factors(flying.kind);
+}
+
 std::vector<PanelBrief> briefsOf(const Design& d, int wing) {
   const Wing& whole = d.wings.at(static_cast<std::size_t>(wing));
   const auto& panels = whole.panels;
@@ -53,7 +58,7 @@ std::vector<PanelBrief> briefsOf(const Design& d, int wing) {
     p.unit = d.unit;
     p.flying = d.flying;
     p.glue = d.glue;
-    p.materials = d.own;
+    p.tables = d.own;
     p.id = {wing, static_cast<int>(k)};
     p.of = static_cast<int>(panels.size());
     p.mirrored = mirrored(whole);

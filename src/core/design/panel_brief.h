@@ -13,8 +13,8 @@ struct PanelBrief : PanelDesign {
   std::string name; ///< the aircraft's, and which of its wings where there are several
   LengthUnit unit = LengthUnit::mm;
   Flying flying;
-  std::string glue;    ///< of wood to wood
-  Materials materials; ///< what its parts' materials are looked up in
+  std::string glue; ///< of wood to wood
+  Tables tables;    ///< what its parts are of is looked up in them
   PanelId id;
   int of = 1;                 ///< panels in this wing
   int firstRib = 1;           ///< its root rib's number: ribs are counted through the whole wing
@@ -26,6 +26,8 @@ struct PanelBrief : PanelDesign {
   double carries = 1;         ///< the wing's share of the load
   double foldBeyond = 0;      ///< of the join at its tip
   std::optional<Join> beyond; ///< the join at its tip, as the panel outside it decides
+  /// As typed, or those of the table for the kind of flying.
+  LoadFactors factors() const;
   bool innermost() const { return id.panel == 0; }
   bool outermost() const { return id.panel + 1 == of; }
 };

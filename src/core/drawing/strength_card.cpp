@@ -99,12 +99,12 @@ std::string sourcesOf(const PanelBrief& d) {
   }
   std::string out;
   for (const std::string& key : keys) {
-    const Material& m = d.materials.named(key);
+    const Material& m = d.tables.named(key);
     out += fmt::format("{}{}: E {:.0f}, pulled {:.3g}, pressed {:.3g}, sheared {:.3g} MPa ({})",
                        out.empty() ? "Reckoned with " : "; ", m.label, m.modulus, m.tension, m.compression,
                        m.shearStrength, m.source);
   }
-  return out + fmt::format(". Glue: {}.", d.materials.glue(d.glue).label);
+  return out + fmt::format(". Glue: {}.", d.tables.glue(d.glue).label);
 }
 
 } // namespace

@@ -36,7 +36,7 @@ std::string_view fontBold() {
 std::string_view materials() {
   return between(eup_materials_begin, eup_materials_end);
 }
-std::string_view flyingFactors() {
+std::string_view loadFactors() {
   return between(eup_loads_begin, eup_loads_end);
 }
 

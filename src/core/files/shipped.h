@@ -11,7 +11,7 @@ std::string_view fontRegular();
 std::string_view fontSemiBold();
 std::string_view fontBold();
 std::string_view materials();
-std::string_view flyingFactors();
+std::string_view loadFactors();
 
 /// Names that `demo` answers to.
 std::vector<std::string> demoNames();

@@ -22,7 +22,7 @@ void checkCaps(const PanelBrief& d, const PanelLoft& loft, const SparLine& line,
   for (const bool up : {true, false}) {
     const Cap cap = capAt(up ? spar.top : spar.bottom, share);
     if (!whole && !cap.fitted) continue;
-    const Material& m = d.materials.named(whole ? spar.sheetMaterial : cap.material);
+    const Material& m = d.tables.named(whole ? spar.sheetMaterial : cap.material);
     const double stress =
         section.bent.stress(std::abs(at.moment), up ? section.upperOuter : section.lowerOuter, m.modulus);
     const bool pressed = up == pressedAbove;
@@ -30,7 +30,7 @@ void checkCaps(const PanelBrief& d, const PanelLoft& loft, const SparLine& line,
                pressed ? m.compression : m.tension, at.load});
     if (!pressed || whole || !spar.top.fitted || !spar.bottom.fitted) continue; // a strip alone is bent, not pressed
     if (spar.webs == Webs::core) {
-      const Material& core = d.materials.named(spar.webMaterial);
+      const Material& core = d.tables.named(spar.webMaterial);
       keep(bay, {BayCheck::What::buckling, stress, wrinkling(m.modulus, core.modulus, core.shear), at.load});
       continue;
     }
@@ -53,11 +53,11 @@ void checkWeb(const PanelBrief& d, const SparLine& line, const Place& at, double
   const auto deep = capMiddles(spar, line, at.t);
   if (width <= 0 || !deep) return;
   const Cap upper = capAt(spar.top, share), lower = capAt(spar.bottom, share);
-  const Material& m = d.materials.named(spar.webMaterial);
+  const Material& m = d.tables.named(spar.webMaterial);
   const double stress = std::abs(webShearFlow(at.shear, at.moment, *deep, capMiddlesChange(spar, line))) / width;
   keep(bay, {BayCheck::What::web, stress, m.shearStrength, at.load});
-  double weaker = std::min(m.shearStrength, d.materials.glue(d.glue).shearStrength);
-  for (const Cap& cap : {upper, lower}) weaker = std::min(weaker, d.materials.named(cap.material).shearStrength);
+  double weaker = std::min(m.shearStrength, d.tables.glue(d.glue).shearStrength);
+  for (const Cap& cap : {upper, lower}) weaker = std::min(weaker, d.tables.named(cap.material).shearStrength);
   keep(bay, {BayCheck::What::glue, stress, weaker, at.load});
   const double clear = *deep - (upper.depth + lower.depth) / 2;
   if (spar.webs == Webs::core || clear <= 0) return;
@@ -76,7 +76,7 @@ void checkEdges(const PanelBrief& d, const PanelLoft& loft, const BentSection& b
       high = std::max(high, loft.at(Face::upper, f, at.t).y());
       low = std::min(low, loft.at(Face::lower, f, at.t).y());
     }
-    const Material& m = d.materials.named(material);
+    const Material& m = d.tables.named(material);
     for (const double z : {high, low}) {
       const double strain = bend * (z - bent.axis); // pressed positive
       keep(bay, {what, std::abs(strain) * m.modulus, strain > 0 ? m.compression : m.tension, at.load});
@@ -91,7 +91,7 @@ void checkEdges(const PanelBrief& d, const PanelLoft& loft, const BentSection& b
 void checkSheet(const PanelBrief& d, const SparSection& section, double radius, const Place& at, double length,
                 SparBay& bay) {
   if (section.skin.empty()) return;
-  const Material& m = d.materials.named(d.sheeting.material);
+  const Material& m = d.tables.named(d.sheeting.material);
   const double holds = pressedSheetBuckling({m.modulus, m.across, m.shear, d.sheeting.thickness}, length, radius);
   for (const Fibre& f : section.skin) {
     const double z = (f.low + f.high) / 2, stress = section.bent.stress(std::abs(at.moment), z, m.modulus);
@@ -125,12 +125,18 @@ const char* wordsOf(BayCheck::What what) {
     return "bending of the sheet";
   case BayCheck::What::sheetBuckling:
     return "buckling of the sheet";
+  case BayCheck::What::sheetTwist:
+    return "shear of the twisted nose";
+  case BayCheck::What::sheetTwistBuckling:
+    return "buckling of the twisted nose";
   case BayCheck::What::brace:
     return "bending of the brace";
   case BayCheck::What::braceGlue:
     return "the brace's glue";
   case BayCheck::What::joiner:
     return "bending of the joiner";
+  case BayCheck::What::socket:
+    return "pressing of the joiner in its socket";
   case BayCheck::What::ribs:
     return "crushing of ribs by the joiner";
   }
@@ -167,30 +173,42 @@ std::vector<SparBay> bayChecks(const PanelBrief& d, const PanelLoft& loft, const
     double sum = 0;
     for (const SparLine& line : spars) {
       sections.push_back(
-          sparSection(d.spars[static_cast<std::size_t>(line.index)], line, from, d.materials, skinOf(line, skin)));
+          sparSection(d.spars[static_cast<std::size_t>(line.index)], line, from, d.tables, skinOf(line, skin)));
       sum += sections.back().bent.stiffness;
     }
+    std::optional<std::size_t> first; // that the edges bend with
     for (std::size_t k = 0; k < spars.size(); ++k) {
       const SparLine& line = spars[k];
       if (only && *only != line.index) continue;
       SparBay bay{line.index, static_cast<int>(i), from, to, {}};
       const double stiffness = sections[k].bent.stiffness;
       if (line.reaches(to) && stiffness > 0) { // in its last bay a spar that stops carries nothing to speak of
+        if (!first) first = k;
         const double share = stiffness / sum;
         for (const LoadCase& c : cases) {
           const Place at{from, share * c.load.moment(d.inboard + from), share * c.load.shear(d.inboard + from), c.what};
           const double length = (to - from) * line.stretch;
           checkCaps(d, loft, line, sections[k], at, length, bay);
           checkWeb(d, line, at, length, bay);
-          if (k > 0) continue;
-          if (!only) checkEdges(d, loft, sections[k].bent, at, bay);
-          checkSheet(d, sections[k], skin.radius, at, to - from, bay);
+          if (k == first && !only) checkEdges(d, loft, sections[k].bent, at, bay);
+          if (k == 0) checkSheet(d, sections[k], skin.radius, at, to - from, bay);
         }
       }
       out.push_back(std::move(bay));
     }
   }
   return out;
+}
+
+void checkTwistedSheet(const PanelBrief& d, const NoseBox& box, double torque, double length, SparBay& bay) {
+  if (box.area <= 0 || torque == 0) return;
+  const Material& m = d.tables.named(d.sheeting.material);
+  const double thick = d.sheeting.thickness, stress = std::abs(torque) / (2 * box.area * thick),
+               face = (box.wall - box.webDepth) / 2;
+  keep(bay, {BayCheck::What::sheetTwist, stress, m.shearStrength, LoadCase::What::dive});
+  if (face > 0)
+    keep(bay, {BayCheck::What::sheetTwistBuckling, stress,
+               shearBuckling({m.modulus, m.across, m.shear, thick}, length, face), LoadCase::What::dive});
 }
 
 } // namespace eup

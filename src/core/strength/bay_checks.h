@@ -1,6 +1,7 @@
 // Each bay of a spar, from rib to rib: what its caps and webs have in reserve, and what would give first. N, mm, MPa.
 #pragma once
 #include "core/parts/rib.h"
+#include "core/strength/d_box.h"
 #include "core/strength/loads.h"
 #include "core/strength/sheet_skin.h"
 
@@ -24,10 +25,13 @@ struct BayCheck {
     trailingEdge, ///< likewise
     sheet,        ///< that carries bending
     sheetBuckling,
-    brace, ///< in the bay at the join, as are the next three
+    sheetTwist,         ///< of a closed nose that a dive twists
+    sheetTwistBuckling, ///< likewise
+    brace,              ///< in the bay at the join, as are the next four
     braceGlue,
     joiner,
-    ribs ///< crushed by the joiner
+    socket, ///< the joiner pressed by it
+    ribs    ///< crushed by the joiner
   } what = What::compression;
   double stress = 0, strength = 0;
   LoadCase::What load = LoadCase::What::pull; ///< the one that it is of
@@ -55,10 +59,16 @@ void keep(SparBay& bay, const BayCheck& check);
 /// buckle; nor can one that has no other cap, which is bent and not pressed. Caps without webs between them are
 /// reckoned as if ribs carried the shear. A web's edges are glued over their own thickness to caps or ribs: the weaker
 /// of the woods and the glue. A sheet web buckles as a plate hinged all round; a core does not, its caps wrinkle on it.
-/// The edges' strips, and sheet that carries, are bent with the first spar and belong to its bays. `only`: the bays of
+/// The edges' strips are bent with the first spar that is there, sheet that carries with the first of all, and they
+/// belong to its bays. `only`: the bays of
 /// that spar (index) alone, with what is `ofSpar`, for a search that tries many.
 std::vector<SparBay> bayChecks(const PanelBrief& design, const PanelLoft& loft, const std::vector<SparLine>& spars,
                                const std::vector<Rib>& ribs, const SheetSkin& skin, const std::vector<LoadCase>& cases,
                                std::optional<int> only = {});
+
+/// Shear of a closed nose's sheet under a torque (N·mm, either way) that the nose takes alone, T ÷ (2 A t), against the
+/// sheet's strength and against buckling between ribs that far apart, each face as a flat plate from nose to web: it is
+/// bent and holds more. Grain along the span.
+void checkTwistedSheet(const PanelBrief& design, const NoseBox& box, double torque, double length, SparBay& bay);
 
 } // namespace eup

@@ -45,8 +45,8 @@ std::optional<NoseBox> noseBoxOf(const PanelBrief& d, const PanelLoft& loft, con
     if (p.x() > far - thick / 2) low = std::min(low, p.y()), high = std::max(high, p.y());
   box.webDepth = high - low;
   if (const double web = webWidthAt(spar, 0); web > 0 && box.webDepth > 0 && box.wall > box.webDepth) {
-    const double webGive = box.webDepth / (d.materials.named(spar.webMaterial).shear * web),
-                 skinGive = (box.wall - box.webDepth) / (d.materials.named(d.sheeting.material).shear * thick);
+    const double webGive = box.webDepth / (d.tables.named(spar.webMaterial).shear * web),
+                 skinGive = (box.wall - box.webDepth) / (d.tables.named(d.sheeting.material).shear * thick);
     box.ahead = shearCentreAhead(box.area, box.webDepth, webGive, skinGive);
   }
   return box;

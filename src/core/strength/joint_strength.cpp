@@ -43,8 +43,8 @@ double socketLoad(double moment, double shear, double length) {
   return 6 * moment / (length * length) - 2 * shear / length;
 }
 
-double plateStiffness(const Join& join, double depth, const Materials& materials) {
-  const Material& m = materials.named(join.braceMaterial);
+double plateStiffness(const Join& join, double depth, const Tables& tables) {
+  const Material& m = tables.named(join.braceMaterial);
   const int plates = join.braceSide == BraceSide::both ? 2 : 1;
   return plates * m.modulus * join.braceThickness * std::pow(std::max(depth, 0.0), 3) / 12;
 }
@@ -59,20 +59,21 @@ JoinStrength joinStrength(const PanelBrief& d, const Join& join, const SpanLoad&
     const double moment = share * out.moment, each = share / plates;
     out.braceShare = share;
     out.braceStress = plateStress(moment, join.braceThickness, brace->depth, plates);
-    out.braceReserve = reserveOf(weaker(d.materials.named(join.braceMaterial)), out.braceStress);
+    out.braceReserve = reserveOf(weaker(d.tables.named(join.braceMaterial)), out.braceStress);
     out.glueStress = glueShear(each * out.moment, each * out.shear, brace->leg, brace->height);
     // The wood beside a good glue line fails first: balsa of the rib or the web.
-    out.glueStrength = std::min(d.materials.named("balsa-160").shearStrength, d.materials.glue(d.glue).shearStrength);
+    out.glueStrength = std::min(d.tables.named("balsa-160").shearStrength, d.tables.glue(d.glue).shearStrength);
     out.glueReserve = reserveOf(out.glueStrength, out.glueStress);
     out.gluedLeg = legFor(2, out.glueStrength, each * out.moment, each * out.shear, brace->height);
   }
   const Joiner& j = join.joiner;
   if (j.fitted && rodReach > 0 && j.bore < j.diameter) {
     out.rodStress = tubeStress(out.moment, j.diameter, j.bore);
-    out.rodReserve = reserveOf(weaker(d.materials.named(j.material)), out.rodStress);
+    out.rodReserve = reserveOf(weaker(d.tables.named(j.material)), out.rodStress);
     out.bearing = std::abs(socketLoad(out.moment, out.shear, rodReach)) / j.diameter;
-    const double across = d.materials.named(d.ribs.material).compressionAcross,
-                 ply = d.materials.named("birch-ply").compressionAcross, couple = out.moment / rodReach;
+    out.socketReserve = reserveOf(d.tables.named(j.material).compressionAcross, out.bearing);
+    const double across = d.tables.named(d.ribs.material).compressionAcross,
+                 ply = d.tables.named("birch-ply").compressionAcross, couple = out.moment / rodReach;
     for (const auto& [force, thickness] :
          {std::pair(couple + out.shear, d.ribs.rootThickness), std::pair(couple, d.ribs.thickness)}) {
       const double holds = j.sleeve * (thickness * across + j.facing * ply), reserve = reserveOf(holds, force);

@@ -31,7 +31,8 @@ struct JoinStrength {
   /// on, mm².
   double crushForce = 0, crushHolds = 0, crushArea = 0;
   double crushReserve = 0;
-  double bearing = 0; ///< MPa, rod against sleeve, at the socket's mouth or end
+  double bearing = 0;       ///< MPa, rod against sleeve, at the socket's mouth or end
+  double socketReserve = 0; ///< of the rod, pressed across its grain there; the sleeve is no softer
 };
 
 /// A brace's legs as the join has them: `depth` at the join, the glued height in the middle of the leg.
@@ -40,7 +41,7 @@ struct BracePlates {
 };
 
 /// How stiff a join's brace is in bending, N mm²: all its plates, E t h³ ÷ 12. Braces share the moment by it.
-double plateStiffness(const Join& join, double depth, const Materials& materials);
+double plateStiffness(const Join& join, double depth, const Tables& tables);
 
 /// Of the join at the panel's root, under the load of all that lies outside it. The brace that `join` names takes
 /// `share` of it.

@@ -1,5 +1,4 @@
 #include "core/strength/loads.h"
-#include "core/design/flying_kinds.h"
 #include "core/measure/units.h"
 #include <algorithm>
 #include <cmath>
@@ -81,6 +80,8 @@ const char* wordsOf(LoadCase::What what) {
     return "on the line";
   case LoadCase::What::tip:
     return "landing on a tip";
+  case LoadCase::What::dive:
+    return "diving";
   }
   return "";
 }
@@ -98,7 +99,7 @@ double gustFactor(double massGrams, double gust, double airSpeed, double area, d
 
 std::vector<LoadCase> loadCases(std::span<const PanelBrief> panels, const std::vector<LinearRun>& mass, double gust) {
   const Flying& f = panels.front().flying;
-  const FlyingFactors factors = factorsOf(f);
+  const LoadFactors factors = panels.front().factors();
   // A fin has no other half: it carries its share alone.
   const double share = panels.front().carries * (panels.front().mirrored ? 1 : 2);
   const double weight = f.mass / 1000 * standardGravity;

@@ -38,7 +38,8 @@ Outboard outboardOf(std::span<const LinearRun> runs, double y);
 
 /// What may load a wing.
 struct LoadCase {
-  enum class What { pull, push, gust, gustDown, line, tip } what = What::pull;
+  /// A dive twists the wing and does not bend it: it stands beside checks, and in no list of cases.
+  enum class What { pull, push, gust, gustDown, line, tip, dive } what = What::pull;
   double factor = 1; ///< multiples of the model's weight that it carries; of a tip, the force there
   SpanLoad load;
 };

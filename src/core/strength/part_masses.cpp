@@ -18,7 +18,7 @@ double& of(Grams& g, What what) {
 
 /// g/mm³
 double heavy(const PanelBrief& d, std::string_view material) {
-  return d.materials.named(material).density * 1e-6;
+  return d.tables.named(material).density * 1e-6;
 }
 
 /// Cross-section, mm², of a strip of the leading or the trailing edge.
@@ -52,7 +52,7 @@ Grams runningAt(const PanelBrief& d, const PanelLoft& loft, const std::vector<Sp
       trailingArea(d.trailingEdge, depth(chord - d.trailingEdge.width)) * heavy(d, d.trailingEdge.material);
   of(g, What::sheet) =
       (rib.upperRun.sheetArc + rib.lowerRun.sheetArc) * d.sheeting.thickness * heavy(d, d.sheeting.material);
-  of(g, What::covering) = 2 * chord * d.materials.covering(d.stiffening.covering).areaWeight * 1e-6;
+  of(g, What::covering) = 2 * chord * d.tables.covering(d.stiffening.covering).areaWeight * 1e-6;
   for (const SparLine& line : spars) {
     const Spar& s = d.spars[static_cast<std::size_t>(line.index)];
     if (!line.reaches(t)) continue;

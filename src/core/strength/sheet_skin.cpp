@@ -10,7 +10,7 @@ void addFace(const PanelBrief& d, const PanelLoft& loft, Face face, double t, st
   const double edge = sheetEdgeAt(d, loft, face, t), thick = d.sheeting.thickness;
   if (edge <= 0) return;
   const double inwards = face == Face::upper ? -thick / 2 : thick / 2,
-               modulus = d.materials.named(d.sheeting.material).modulus;
+               modulus = d.tables.named(d.sheeting.material).modulus;
   Point last = loft.at(face, 0, t);
   for (int i = 1; i <= strips; ++i) {
     // Closer together at the nose, where the surface bends most.

@@ -89,8 +89,7 @@ double twistAxis(const PanelBrief& d, const std::vector<SparLine>& spars, const 
   double weight = 0, sum = 0;
   for (const SparLine& line : spars) {
     if (!line.reaches(at.t)) continue;
-    const double ei =
-        sparSection(d.spars[static_cast<std::size_t>(line.index)], line, at.t, d.materials).bent.stiffness;
+    const double ei = sparSection(d.spars[static_cast<std::size_t>(line.index)], line, at.t, d.tables).bent.stiffness;
     weight += ei, sum += ei * line.chordX(at) / at.chord;
   }
   constexpr double usual = 0.35;
@@ -102,6 +101,13 @@ FlapSlopes flapSlopes(double share) {
   return {2 * (pi - hinge + std::sin(hinge)), -std::sin(hinge) * (1 - std::cos(hinge)) / 2};
 }
 
+double sectionTorque(std::span<const TwistStrip> strips, double speed, double y) {
+  double sum = 0;
+  for (const TwistStrip& s : strips)
+    sum += s.sectionMoment * s.chord * s.chord * std::max(s.to - std::max(s.from, y), 0.0);
+  return pressureAt(speed) * sum;
+}
+
 SoftWing softWing(std::span<const TwistStrip> strips, double slope, double diveSpeed) {
   const Equations e = equationsOf(strips, slope);
   SoftWing out;
@@ -110,10 +116,7 @@ SoftWing softWing(std::span<const TwistStrip> strips, double slope, double diveS
   const auto divergence = divergenceOf(e);
   if (divergence) out.divergence = speedAt(*divergence);
   const double q = pressureAt(diveSpeed);
-  out.torque.assign(out.at.size(), 0);
-  for (std::size_t i = strips.size(); i-- > 0;)
-    out.torque[i] = out.torque[i + 1] +
-                    q * strips[i].sectionMoment * strips[i].chord * strips[i].chord * (strips[i].to - strips[i].from);
+  for (const double y : out.at) out.torque.push_back(sectionTorque(strips, diveSpeed, y));
   if (!divergence || q < *divergence) {
     out.twist.assign(out.at.size(), 0);
     const Eigen::VectorXd twist = (e.stiffness - q * e.lift).partialPivLu().solve(q * e.own);

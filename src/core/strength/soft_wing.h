@@ -27,11 +27,14 @@ double twistAxis(const PanelBrief& design, const std::vector<SparLine>& spars, c
 struct TwistStrip {
   double from = 0, to = 0;  ///< mm
   double chord = 0;         ///< in its middle
-  double stiffness = 0;     ///< GJ, N·mm², > 0
+  double stiffness = 0;     ///< GJ, N·mm²; > 0 for `softWing`
   double axis = 0.3;        ///< chord fraction of the axis that it turns about
   double sectionMoment = 0; ///< `meanLineMoment`
   double aileron = 0;       ///< share of the chord; 0 without
 };
+
+/// Torque at y of the sections' own moments outboard of it, ∫ q c_m c² dy, N·mm, nose up positive. Speed m/s, >= 0.
+double sectionTorque(std::span<const TwistStrip> strips, double speed, double y);
 
 struct SoftWing {
   std::vector<double> at; ///< mm from the root: 0 and every strip's outer end

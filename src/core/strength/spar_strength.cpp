@@ -8,9 +8,9 @@ namespace {
 constexpr int bays = 120; // steps along the span for the worst reserve and the deflection
 
 /// The cap's upper or lower material so far along the spar; a sheet spar has one for both.
-const Material& faceMaterial(const Spar& s, Face f, double share, const Materials& materials) {
-  if (s.kind == SparKind::fullDepth) return materials.named(s.sheetMaterial);
-  return materials.named(capAt(f == Face::upper ? s.top : s.bottom, share).material);
+const Material& faceMaterial(const Spar& s, Face f, double share, const Tables& tables) {
+  if (s.kind == SparKind::fullDepth) return tables.named(s.sheetMaterial);
+  return tables.named(capAt(f == Face::upper ? s.top : s.bottom, share).material);
 }
 
 /// Wood at the outer face above and below? A spar with one cap has but one.
@@ -36,9 +36,9 @@ void addCap(const Cap& cap, double top, double modulus, std::vector<Fibre>& to) 
 }
 
 std::optional<CapStress> capStress(const Spar& spar, const SparSection& section, double share, double moment, Face f,
-                                   const Materials& materials) {
+                                   const Tables& tables) {
   if (!has(spar, f) || section.bent.empty()) return std::nullopt;
-  const Material& m = faceMaterial(spar, f, share, materials);
+  const Material& m = faceMaterial(spar, f, share, tables);
   CapStress c;
   const double outer = f == Face::upper ? section.upperOuter : section.lowerOuter;
   c.stress = section.bent.stress(std::abs(moment), outer, m.modulus);
@@ -50,13 +50,12 @@ std::optional<CapStress> capStress(const Spar& spar, const SparSection& section,
 
 } // namespace
 
-SparSection sparSection(const Spar& spar, const SparLine& line, double t, const Materials& materials,
-                        const SheetSkin* skin) {
+SparSection sparSection(const Spar& spar, const SparLine& line, double t, const Tables& tables, const SheetSkin* skin) {
   SparSection s;
   if (!line.reaches(t)) return s;
   const double top = line.upperSeat.at(t).y(), bottom = line.lowerSeat.at(t).y();
-  s.upperModulus = faceMaterial(spar, Face::upper, line.share(t), materials).modulus;
-  s.lowerModulus = faceMaterial(spar, Face::lower, line.share(t), materials).modulus;
+  s.upperModulus = faceMaterial(spar, Face::upper, line.share(t), tables).modulus;
+  s.lowerModulus = faceMaterial(spar, Face::lower, line.share(t), tables).modulus;
   if (spar.kind == SparKind::fullDepth) {
     // At every rib half of the depth is slotted away; the half that is left carries.
     const double mid = line.middle.at(t).y();
@@ -110,7 +109,7 @@ Strength strengthOf(const PanelBrief& d, const std::vector<SparLine>& lines, con
   for (const SparLine& line : lines) {
     SparStrength s;
     s.spar = line.index;
-    s.root = sparSection(d.spars[static_cast<std::size_t>(line.index)], line, 0, d.materials, skinOf(line, skin));
+    s.root = sparSection(d.spars[static_cast<std::size_t>(line.index)], line, 0, d.tables, skinOf(line, skin));
     s.worstReserve = 1e9;
     s.along.resize(bays + 1);
     out.rootStiffness += s.root.bent.stiffness;
@@ -125,8 +124,8 @@ Strength strengthOf(const PanelBrief& d, const std::vector<SparLine>& lines, con
     BentPlace place;
     place.t = t;
     for (std::size_t i = 0; i < lines.size(); ++i) {
-      sections[i] = sparSection(d.spars[static_cast<std::size_t>(lines[i].index)], lines[i], t, d.materials,
-                                skinOf(lines[i], skin));
+      sections[i] =
+          sparSection(d.spars[static_cast<std::size_t>(lines[i].index)], lines[i], t, d.tables, skinOf(lines[i], skin));
       place.stiffness += sections[i].bent.stiffness;
     }
     if (place.stiffness <= 0) {
@@ -145,8 +144,8 @@ Strength strengthOf(const PanelBrief& d, const std::vector<SparLine>& lines, con
       const double along = lines[i].share(t);
       if (k == 0) {
         s.share = share, s.moment = moment * share;
-        s.upper = capStress(spar, sections[i], along, moment * share, Face::upper, d.materials);
-        s.lower = capStress(spar, sections[i], along, moment * share, Face::lower, d.materials);
+        s.upper = capStress(spar, sections[i], along, moment * share, Face::upper, d.tables);
+        s.lower = capStress(spar, sections[i], along, moment * share, Face::lower, d.tables);
         if (const auto root = capMiddles(spar, lines[i], 0)) {
           s.webDepth = *root;
           s.webDepthChange = capMiddlesChange(spar, lines[i]);
@@ -155,7 +154,7 @@ Strength strengthOf(const PanelBrief& d, const std::vector<SparLine>& lines, con
       }
       for (std::size_t c = 0; c < cases.size(); ++c)
         for (const Face f : {Face::upper, Face::lower}) {
-          const auto stress = capStress(spar, sections[i], along, moments[c] * share, f, d.materials);
+          const auto stress = capStress(spar, sections[i], along, moments[c] * share, f, d.tables);
           if (!stress) continue;
           double& here = f == Face::upper ? s.along[static_cast<std::size_t>(k)].upper
                                           : s.along[static_cast<std::size_t>(k)].lower;

@@ -16,7 +16,7 @@ struct SparSection {
   double depth() const { return upperOuter - lowerOuter; }
 };
 /// `skin` is that of the sheet that is glued to it; null without.
-SparSection sparSection(const Spar& spar, const SparLine& line, double t, const Materials& materials,
+SparSection sparSection(const Spar& spar, const SparLine& line, double t, const Tables& tables,
                         const SheetSkin* skin = nullptr);
 /// Of all spars it is the first that carrying sheet is glued to.
 inline const SheetSkin* skinOf(const SparLine& line, const SheetSkin& skin) {

@@ -80,7 +80,7 @@ public:
 
   /// Sheet, covering and diagonals, bay by bay between neighbouring ribs.
   void addWalls() {
-    const CoveringStuff& cover = design.materials.covering(design.stiffening.covering);
+    const CoveringStuff& cover = design.tables.covering(design.stiffening.covering);
     for (std::size_t i = 1; i < ribsOn.size(); ++i) {
       for (std::size_t k = 1; k < lines.size(); ++k) {
         const std::array<int, 4> at{ribsOn[i - 1][k - 1], ribsOn[i][k - 1], ribsOn[i][k], ribsOn[i - 1][k]};
@@ -116,7 +116,7 @@ public:
 private:
   const Spar& spar(const SparLine& line) const { return design.spars[static_cast<std::size_t>(line.index)]; }
   const Crossing& of(int i) const { return crossings[static_cast<std::size_t>(i)]; }
-  const Material& of(const std::string& material) const { return design.materials.named(material); }
+  const Material& of(const std::string& material) const { return design.tables.named(material); }
 
   /// On the plan.
   Point at(const Line& line, double t) const {

@@ -26,7 +26,7 @@ void braceStrengthFigures(const TruePanel& w, const std::optional<Brace>& brace,
            fmt::format("6 × {:.0f} N·mm ÷ ({} × {} × ({})²) = {:.1f} MPa", s.braceShare * s.moment, plates,
                        out.len(j.braceThickness), out.len(b.depthRoot), s.braceStress),
            bendingTheory, from});
-  const Material& m = w.design.materials.named(j.braceMaterial);
+  const Material& m = w.design.tables.named(j.braceMaterial);
   out.add({key("reserve"), label("Brace reserve"), s.braceReserve, Quantity::ratio, Stage::joins, "at the join",
            "strength ÷ stress",
            fmt::format("{:.1f} MPa ({}) ÷ {:.1f} MPa = {:.2f}", s.braceReserve * s.braceStress, m.label, s.braceStress,
@@ -95,7 +95,7 @@ void rodFigures(const TruePanel& w, FigureList& out) {
   if (s.rodStress <= 0) return;
   const std::vector<std::string> from{"joiner.diameter", "joiner.bore", "joiner.material", "flying.loadFactor",
                                       "flying.mass"};
-  const Material& m = w.design.materials.named(j.material);
+  const Material& m = w.design.tables.named(j.material);
   out.add(
       {"joiner.stress", "Joiner stress", s.rodStress, Quantity::stress, Stage::joins, "at the join",
        "32 M D ÷ (π (D⁴ − d⁴))",
@@ -115,7 +115,7 @@ void rodFigures(const TruePanel& w, FigureList& out) {
        "where the socket begins and ends, on the edge of the rib's hole; the sleeve glued to spar and webs helps",
        "D × Σ thickness × strength ÷ (M ÷ l + V), D of the sleeve, wood across its grain, ply facing as it is",
        fmt::format("{:.1f} N ÷ {:.1f} N = {:.2f}; rib of {}, {} of birch ply on it", s.crushHolds, s.crushForce,
-                   s.crushReserve, w.design.materials.named(w.design.ribs.material).label, out.len(j.facing)),
+                   s.crushReserve, w.design.tables.named(w.design.ribs.material).label, out.len(j.facing)),
        "equilibrium of the rod's leg on two ribs; strengths of the materials' table",
        {"joiner.facing", "joiner.sleeve", "joiner.toRib", "ribs.rootThickness", "ribs.material", "flying.loadFactor"},
        true});
@@ -130,6 +130,17 @@ void rodFigures(const TruePanel& w, FigureList& out) {
                        out.len(std::min(rod.reach, rod.reachInside)), s.bearing),
            "load spread straight along the socket",
            {"joiner.toRib", "joiner.diameter", "flying.loadFactor"}});
+  out.add(
+      {"joiner.socket",
+       "Joiner in its socket, reserve",
+       s.socketReserve,
+       Quantity::ratio,
+       Stage::joins,
+       "pressed by its sleeve, which is taken to be no softer; a thin tube wants a plug there",
+       "strength pressed across ÷ what presses",
+       fmt::format("{:.1f} MPa ({}) ÷ {:.2f} MPa = {:.2f}", m.compressionAcross, m.label, s.bearing, s.socketReserve),
+       m.source,
+       {"joiner.toRib", "joiner.diameter", "joiner.material", "flying.loadFactor"}});
 }
 
 void holeFigures(const TruePanel& w, FigureList& out) {

@@ -1,5 +1,4 @@
 // Figures of what loads a wing, of what its parts weigh, and of how soft it is in twist.
-#include "core/design/flying_kinds.h"
 #include "core/work/report_parts.h"
 #include <fmt/format.h>
 
@@ -20,6 +19,8 @@ const char* keyOf(LoadCase::What what) {
     return "line";
   case LoadCase::What::tip:
     return "tip";
+  case LoadCase::What::dive:
+    return "dive";
   }
   return "";
 }
@@ -42,16 +43,19 @@ std::vector<std::string> decisionsOf(LoadCase::What what) {
     break;
   case LoadCase::What::tip:
     return {"flying.tipTouch", "flying.mass"};
+  case LoadCase::What::dive:
+    return {"flying.diveSpeed"};
   }
   return own;
 }
 
 /// How the case's load comes about.
-std::string workingOf(const LoadCase& c, const Flying& f) {
+std::string workingOf(const LoadCase& c, const PanelBrief& d) {
+  const Flying& f = d.flying;
   switch (c.what) {
   case LoadCase::What::pull:
   case LoadCase::What::push:
-    return fmt::format("{} × the weight, {}: {}", c.factor, factorsOf(f).label, factorsOf(f).source);
+    return fmt::format("{} × the weight, {}: {}", c.factor, d.factors().label, d.factors().source);
   case LoadCase::What::gust:
     return fmt::format("1 + K ρ U V a S ÷ (2 m g), K = 0.88 μ ÷ (5.3 + μ): U = {} m/s met at V = {} m/s, {:.2f} × the "
                        "weight",
@@ -62,6 +66,8 @@ std::string workingOf(const LoadCase& c, const Flying& f) {
     return fmt::format("weight + {} N of pull: {:.2f} × the weight", f.linePull, c.factor);
   case LoadCase::What::tip:
     return fmt::format("{} × the weight at the tip: {:.2f} N", c.factor, c.load.atTip);
+  case LoadCase::What::dive:
+    break; // no case of bending
   }
   return {};
 }
@@ -111,7 +117,7 @@ void loadFigures(const WholeWing& wing, FigureList& out) {
   for (const LoadCase& c : wing.loads)
     out.add({fmt::format("load.case.{}", keyOf(c.what)), fmt::format("Bending at the root, {}", wordsOf(c.what)),
              c.load.moment(0), Quantity::moment, Stage::spars, &c == &worst ? "the worst of these loads" : "root rib",
-             "what lies outboard × its arm", workingOf(c, f),
+             "what lies outboard × its arm", workingOf(c, d),
              c.what == LoadCase::What::gust || c.what == LoadCase::What::gustDown
                  ? "gust load factor of Pratt and Walker, NACA Report 1206 (1954)"
                  : "bending of a cantilever",

@@ -1,5 +1,5 @@
 // Figures of each rib.
-#include "core/design/material.h"
+#include "core/design/tables.h"
 #include "core/work/report_parts.h"
 #include <fmt/format.h>
 
@@ -84,7 +84,7 @@ void turnFigures(const TruePanel& w, const Rib& rib, FigureList& out) {
 
 void woodFigures(const TruePanel& w, const Rib& rib, FigureList& out) {
   const auto key = [&](const char* what) { return fmt::format("rib.{}.{}", rib.number, what); };
-  const double density = w.design.materials.named(w.design.ribs.material).density;
+  const double density = w.design.tables.named(w.design.ribs.material).density;
   const double grams = rib.cutArea * rib.thickness * density * 1e-6;
   out.add({key("area"),
            "Wood in the rib",

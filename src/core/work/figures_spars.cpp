@@ -29,7 +29,7 @@ void capFigure(const TruePanel& w, const SparStrength& s, Face face, FigureList&
   const std::string path = fmt::format("spars.{}", s.spar);
   const std::string& key =
       spar.kind == SparKind::fullDepth ? spar.sheetMaterial : (up ? spar.top : spar.bottom).material;
-  const Material& m = w.design.materials.named(key);
+  const Material& m = w.design.tables.named(key);
   const std::vector<std::string> from =
       spar.kind == SparKind::fullDepth
           ? std::vector<std::string>{path + ".sheet", path + ".sheetMaterial", "flying.mass", "flying.loadFactor"}
@@ -78,7 +78,7 @@ void changeFigures(const TruePanel& w, const SparLine& line, FigureList& out) {
     const double t = cap.changesAt * line.end, depth = capAt(cap, cap.changesAt).depth;
     constexpr double slope = 12; // of a scarf: its length to its depth
     const std::string path = fmt::format("spars.{}.{}", line.index, up ? "top" : "bottom");
-    const Material &here = w.design.materials.named(cap.material), &beyond = w.design.materials.named(cap.thenMaterial);
+    const Material &here = w.design.tables.named(cap.material), &beyond = w.design.tables.named(cap.thenMaterial);
     out.add({fmt::format("spar.{}.change{}", line.index + 1, up ? "Top" : "Bottom"),
              fmt::format("{} cap's wood changes, {}", up ? "Top" : "Bottom", spar.name),
              t,
@@ -133,7 +133,7 @@ void noseBoxFigures(const TruePanel& w, FigureList& out) {
            "Bredt's formula for thin closed tubes",
            {"sheeting.thickness", path + ".rootFraction", "sections.root.kind", "panel.rootChord"}});
   if (!box.ahead) return;
-  const Material &web = d.materials.named(spar.webMaterial), &sheet = d.materials.named(d.sheeting.material);
+  const Material &web = d.tables.named(spar.webMaterial), &sheet = d.tables.named(d.sheeting.material);
   out.add(
       {"box.shearCentre",
        "Shear centre before the web",

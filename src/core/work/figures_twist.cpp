@@ -20,7 +20,7 @@ void twistFigures(const TruePanel& w, FigureList& out) {
        "movements of the panel's frame in space under a pair of forces at the tip rib",
        fmt::format("{} nodes; {}", t.nodes,
                    s.covering == uncovered ? std::string("uncovered")
-                                           : "covering: " + w.design.materials.covering(s.covering).source),
+                                           : "covering: " + w.design.tables.covering(s.covering).source),
        "displacement method, straight members and walls in shear; glue joints stiff: an estimate "
        "to compare by, try it on the bench",
        from, true});

@@ -286,6 +286,12 @@ void bayFindings(Finder f) {
     weak(BayCheck::What::sheetBuckling, "sheet.buckling", "The sheet that carries may buckle",
          "Set ribs closer, use thicker sheet, or do not count it.",
          {"sheeting.thickness", "ribs.count", "sheeting.carries"});
+    weak(BayCheck::What::sheetTwist, "sheet.twist", "A dive twists the nose more than its sheet will bear",
+         "Use thicker or harder sheet, or dive slower.",
+         {"sheeting.thickness", "sheeting.material", "flying.diveSpeed"});
+    weak(BayCheck::What::sheetTwistBuckling, "sheet.twistBuckling", "In a dive the nose's sheet may buckle",
+         "Use thicker sheet, set ribs closer, or dive slower.",
+         {"sheeting.thickness", "ribs.count", "flying.diveSpeed"});
     if (spar.kind == SparKind::caps && spar.top.fitted && spar.bottom.fitted && spar.webs == Webs::none &&
         carries > 0.3 && strength.worstReserve < 4)
       f.say({"spar.webs",

@@ -35,6 +35,16 @@ void jointFindings(Finder f) {
   }
   if (s.rodStress > 0)
     weak("joiner.reserve", "joiner", s.rodReserve, {"joiner.diameter", "joiner.material", "joiner.bore"});
+  if (s.bearing > 0 && s.socketReserve < usualReserve)
+    f.say({"joiner.socket",
+           Severity::warning,
+           Stage::joins,
+           "The joiner may be squeezed where its socket ends",
+           fmt::format("Pressed across, it holds {:.2f} times what presses on it there. {} or more is usual.",
+                       s.socketReserve, usualReserve),
+           "Let it reach farther, make it thicker or of harder stuff; plug a thin tube.",
+           f.w.ribs.front().number,
+           {"joiner.toRib", "joiner.diameter", "joiner.material"}});
   if (s.crushForce > 0 && s.crushReserve < usualReserve)
     f.say({"joiner.ribs",
            Severity::warning,

@@ -89,12 +89,12 @@ double gramsOf(const TruePanel& panel, int index, const Spar& spar) {
   const SparLine& line = lineOf(panel, index);
   const auto heavyAt = [&](double t) { // g per mm of the panel's span
     if (spar.kind == SparKind::fullDepth)
-      return std::max(depthAt(line, t), 0.0) * spar.sheet * panel.design.materials.named(spar.sheetMaterial).density *
+      return std::max(depthAt(line, t), 0.0) * spar.sheet * panel.design.tables.named(spar.sheetMaterial).density *
              1e-6;
     double sum = 0;
     for (const Cap& fitted : {spar.top, spar.bottom}) {
       const Cap cap = capAt(fitted, line.share(t));
-      if (cap.fitted) sum += capArea(cap) * panel.design.materials.named(cap.material).density * 1e-6;
+      if (cap.fitted) sum += capArea(cap) * panel.design.tables.named(cap.material).density * 1e-6;
     }
     return sum;
   };

@@ -21,11 +21,11 @@ Cap scaled(const Cap& cap, const std::string& material, SwapBy by, double times)
 
 /// What is to stay: EI at the root, or strength over stress per unit of moment there.
 std::optional<double> kept(const TruePanel& panel, const Spar& spar, const SparLine& line, Face face, SwapKeeps keeps) {
-  const SparSection s = sparSection(spar, line, 0, panel.design.materials, skinOf(line, panel.skin));
+  const SparSection s = sparSection(spar, line, 0, panel.design.tables, skinOf(line, panel.skin));
   if (s.bent.empty() || s.depth() <= 0) return std::nullopt;
   if (keeps == SwapKeeps::stiffness) return s.bent.stiffness;
   const bool up = face == Face::upper;
-  const Material& m = panel.design.materials.named((up ? spar.top : spar.bottom).material);
+  const Material& m = panel.design.tables.named((up ? spar.top : spar.bottom).material);
   const double stress = s.bent.stress(1, up ? s.upperOuter : s.lowerOuter, m.modulus);
   return (up ? m.compression : m.tension) / stress;
 }
@@ -40,7 +40,7 @@ std::optional<WoodSwap> swapWood(const TruePanel& panel, const std::vector<LoadC
   const bool up = face == Face::upper;
   const Cap& old = up ? given.top : given.bottom;
   if (by == SwapBy::width && old.shape != CapShape::strip) return std::nullopt; // it is round
-  if (given.kind != SparKind::caps || !old.fitted || !panel.design.materials.find(material)) return std::nullopt;
+  if (given.kind != SparKind::caps || !old.fitted || !panel.design.tables.find(material)) return std::nullopt;
   const auto wanted = kept(panel, given, line, face, keeps);
   if (!wanted) return std::nullopt;
   Spar spar = given;

@@ -67,6 +67,7 @@ void addJoinChecks(TruePanel& p, const JoinStrength& s, int spar) {
   add(BayCheck::What::brace, s.braceStress, s.braceReserve);
   add(BayCheck::What::braceGlue, s.glueStress, s.glueReserve);
   add(BayCheck::What::joiner, s.rodStress, s.rodReserve);
+  add(BayCheck::What::socket, s.bearing, s.socketReserve);
   if (s.crushArea > 0) add(BayCheck::What::ribs, s.crushForce / s.crushArea, s.crushReserve);
 }
 
@@ -81,7 +82,7 @@ void loadPanel(TruePanel& p, const std::vector<LoadCase>& cases) {
     return BracePlates{b->depthRoot, shorter.length, (b->depthRoot + shorter.depthEnd) / 2};
   };
   const auto stiffnessOf = [&](const Join& join, const std::optional<Brace>& b) {
-    return b ? plateStiffness(join, b->depthRoot, p.design.materials) : 0.0;
+    return b ? plateStiffness(join, b->depthRoot, p.design.tables) : 0.0;
   };
   const double reach = p.joiner ? std::min(p.joiner->reach, p.joiner->reachInside) : 0;
   double share = 1;
@@ -96,11 +97,10 @@ void loadPanel(TruePanel& p, const std::vector<LoadCase>& cases) {
   addJoinChecks(p, p.joinStrength, p.design.join.braceSpar - 1);
 }
 
-/// In even strips, each panel as stiff all along as its twist test says. Needs the tests of all panels.
-std::optional<SoftWing> softWingOf(const WholeWing& w) {
+/// Even ones, each panel as stiff all along as its twist test says, where it has been made.
+std::vector<TwistStrip> stripsOf(const WholeWing& w) {
   std::vector<TwistStrip> strips;
   for (const TruePanel& p : w.panels) {
-    if (!p.twist || p.twist->stiffness <= 0) return std::nullopt;
     const double root = meanLineMoment(p.rootSection), tip = meanLineMoment(p.tipSection), span = p.loft.span();
     const Flying& f = p.design.flying;
     const double ahead = p.noseBox ? p.noseBox->ahead.value_or(0) / p.loft.frameAt(0).chord : 0;
@@ -111,7 +111,7 @@ std::optional<SoftWing> softWingOf(const WholeWing& w) {
       TwistStrip s{p.design.inboard + from,
                    p.design.inboard + to,
                    frame.chord,
-                   p.twist->stiffness,
+                   p.twist ? p.twist->stiffness : 0,
                    twistAxis(p.design, p.spars, frame, ahead),
                    root + (tip - root) * middle / span,
                    0};
@@ -120,7 +120,27 @@ std::optional<SoftWing> softWingOf(const WholeWing& w) {
       strips.push_back(s);
     }
   }
-  return softWing(strips, liftSlope(w.planform.aspect), w.panels.front().design.flying.diveSpeed);
+  return strips;
+}
+
+/// Needs the twist tests of all panels.
+std::optional<SoftWing> softWingOf(const WholeWing& w) {
+  for (const TruePanel& p : w.panels)
+    if (!p.twist || p.twist->stiffness <= 0) return std::nullopt;
+  return softWing(stripsOf(w), liftSlope(w.planform.aspect), w.panels.front().design.flying.diveSpeed);
+}
+
+/// What a dive does to the sheet of closed noses.
+void addDiveChecks(WholeWing& w) {
+  const double speed = w.panels.front().design.flying.diveSpeed;
+  if (speed <= 0) return;
+  const std::vector<TwistStrip> strips = stripsOf(w);
+  for (TruePanel& p : w.panels)
+    for (SparBay& bay : p.bays)
+      if (p.noseBox && p.noseBox->spar == bay.spar)
+        if (const auto box = noseBoxOf(p.design, p.loft, p.ribs[static_cast<std::size_t>(bay.bay - 1)]))
+          checkTwistedSheet(p.design, *box, sectionTorque(strips, speed, p.design.inboard + bay.from),
+                            bay.to - bay.from, bay);
 }
 
 /// Without its loads.
@@ -158,6 +178,7 @@ void loadWing(WholeWing& w, double gust) {
     w.tipDeflection += slope * p.loft.span() + p.strength.tipDeflection;
     slope += p.strength.tipSlope;
   }
+  addDiveChecks(w);
 }
 
 } // namespace

@@ -1,6 +1,6 @@
 // The tables of materials and the bend test as a person uses them.
 #include "app/bend_test_dialog.h"
-#include "app/materials_dialog.h"
+#include "app/tables_dialog.h"
 #include "core/design/decisions.h"
 #include "core/design/panel_brief.h"
 #include "driver.h"
@@ -8,22 +8,22 @@
 namespace eup::app {
 namespace {
 
-class MaterialsTest : public test::WindowTest {
+class TablesTest : public test::WindowTest {
 protected:
-  MaterialsTest() { stage(5); }
-  template <class Use> void tables(Use use) { with<MaterialsDialog>("openMaterials", use); }
-  static QTableWidget* tableOf(MaterialsDialog& d, const char* name) {
+  TablesTest() { stage(5); }
+  template <class Use> void tables(Use use) { with<TablesDialog>("openTables", use); }
+  static QTableWidget* tableOf(TablesDialog& d, const char* name) {
     return d.findChild<QTableWidget*>(QString("table %1").arg(name));
   }
-  static void pressIn(MaterialsDialog& d, const char* name) {
+  static void pressIn(TablesDialog& d, const char* name) {
     QTest::mouseClick(d.findChild<QAbstractButton*>(name), Qt::LeftButton);
   }
-  static QString said(MaterialsDialog& d) { return d.findChild<QLabel*>("said")->text(); }
+  static QString said(TablesDialog& d) { return d.findChild<QLabel*>("said")->text(); }
 };
 
-TEST_F(MaterialsTest, ACopyIsTypedOverKeptAndChosen) {
+TEST_F(TablesTest, ACopyIsTypedOverKeptAndChosen) {
   const Design before = design();
-  tables([&](MaterialsDialog& d) {
+  tables([&](TablesDialog& d) {
     auto* table = tableOf(d, "materials");
     ASSERT_GE(table->rowCount(), 28);
     EXPECT_FALSE(table->item(0, 1)->flags() & Qt::ItemIsEditable) << "a shipped row stays as it is";
@@ -48,7 +48,7 @@ TEST_F(MaterialsTest, ACopyIsTypedOverKeptAndChosen) {
   choose("spars.0.top.material", "own-1");
   EXPECT_EQ(design().inner().spars[0].top.material, "own-1");
   // What is in use cannot be taken out.
-  tables([&](MaterialsDialog& d) {
+  tables([&](TablesDialog& d) {
     tableOf(d, "materials")->setCurrentCell(0, 0);
     pressIn(d, "dropRow");
     EXPECT_TRUE(said(d).contains("in use"));
@@ -58,8 +58,8 @@ TEST_F(MaterialsTest, ACopyIsTypedOverKeptAndChosen) {
   EXPECT_EQ(design(), before);
 }
 
-TEST_F(MaterialsTest, ABendTestGivesARow) {
-  tables([&](MaterialsDialog& d) {
+TEST_F(TablesTest, ABendTestGivesARow) {
+  tables([&](TablesDialog& d) {
     bool seen = false;
     QTimer::singleShot(100, &d, [&] {
       auto* bend = qobject_cast<BendTestDialog*>(QApplication::activeModalWidget());
@@ -87,8 +87,8 @@ TEST_F(MaterialsTest, ABendTestGivesARow) {
   EXPECT_NE(design().own.materials.front().source.find("bend test"), std::string::npos);
 }
 
-TEST_F(MaterialsTest, CoveringsAndGluesHaveTablesToo) {
-  tables([&](MaterialsDialog& d) {
+TEST_F(TablesTest, CoveringsAndGluesHaveTablesToo) {
+  tables([&](TablesDialog& d) {
     d.findChild<QTabWidget*>("shelves")->setCurrentIndex(2);
     EXPECT_FALSE(d.findChild<QAbstractButton*>("bendTest")->isVisible());
     auto* glues = tableOf(d, "glues");
@@ -113,14 +113,42 @@ TEST_F(MaterialsTest, CoveringsAndGluesHaveTablesToo) {
   EXPECT_LT(figure("spar.1.webGlue"), before);
 }
 
-TEST_F(MaterialsTest, LeavingThemChangesNothing) {
+TEST_F(TablesTest, AKindOfFlyingOfOnesOwnIsBuiltFor) {
+  const double before = figure("load.halfLift") / design().flying.loadFactor;
+  tab("Loads");
+  tables([&](TablesDialog& d) {
+    EXPECT_EQ(d.findChild<QTabWidget*>("shelves")->currentIndex(), 3) << "it opens where it was asked for";
+    auto* factors = tableOf(d, "loadFactors");
+    factors->setCurrentCell(2, 0);
+    pressIn(d, "copyRow");
+    factors->item(0, 0)->setText("club pylon");
+    factors->item(0, 1)->setText("60");
+    EXPECT_NE(d.findChild<QLabel*>("said")->text().indexOf("1 to 50"), -1);
+    factors->item(0, 1)->setText("24");
+    factors->item(0, 3)->setText("our logger");
+    pressIn(d, "keepTables");
+  });
+  ASSERT_EQ(design().own.loadFactors.size(), 1u);
+  EXPECT_DOUBLE_EQ(design().own.loadFactors.front().pull, 24);
+  choose("flying.kind", "own-1");
+  EXPECT_EQ(design().flying.kind, "own-1");
+  EXPECT_NEAR(figure("load.halfLift"), before * 24, 1e-6 * before);
+  tables([&](TablesDialog& d) { // what is built for stays
+    tableOf(d, "loadFactors")->setCurrentCell(0, 0);
+    pressIn(d, "dropRow");
+    EXPECT_EQ(d.own().loadFactors.size(), 1u);
+    EXPECT_NE(d.findChild<QLabel*>("said")->text().indexOf("in use"), -1);
+  });
+}
+
+TEST_F(TablesTest, LeavingThemChangesNothing) {
   const Design before = design();
-  tables([&](MaterialsDialog& d) { pressIn(d, "copyRow"); });
+  tables([&](TablesDialog& d) { pressIn(d, "copyRow"); });
   EXPECT_EQ(design(), before);
   EXPECT_FALSE(window->document().canUndo());
 }
 
-TEST_F(MaterialsTest, SectionsAreDecidedOnTheStage) {
+TEST_F(TablesTest, SectionsAreDecidedOnTheStage) {
   choose("spars.0.top.shape", "tube");
   EXPECT_EQ(design().inner().spars[0].top.shape, CapShape::tube);
   EXPECT_NE(find<QLineEdit>("spars.0.top.wall"), nullptr);

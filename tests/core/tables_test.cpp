@@ -11,8 +11,8 @@ namespace {
 using test::figureOf;
 using test::wingOf;
 
-TEST(Materials, EveryShippedRowIsInOrderAndSaysWhereItIsFrom) {
-  const Materials& all = shippedMaterials();
+TEST(Tables, EveryShippedRowIsInOrderAndSaysWhereItIsFrom) {
+  const Tables& all = shippedTables();
   ASSERT_GE(all.materials.size(), 28u);
   for (const Material& m : all.materials) {
     EXPECT_GE(m.source.size(), 10u) << m.key;
@@ -27,9 +27,9 @@ TEST(Materials, EveryShippedRowIsInOrderAndSaysWhereItIsFrom) {
 }
 
 /// Balsa from 80 to 280 kg/m³: heavier is stiffer and stronger in every way, about in proportion.
-TEST(Materials, BalsaGoesByItsDensity) {
+TEST(Tables, BalsaGoesByItsDensity) {
   const Material* last = nullptr;
-  for (const Material& m : shippedMaterials().materials) {
+  for (const Material& m : shippedTables().materials) {
     if (!m.key.starts_with("balsa-")) continue;
     EXPECT_NEAR(m.modulus / m.density, 3400.0 / 160, 1.1) << m.key;
     EXPECT_NEAR(m.compression / m.density, 14.9 / 160, 0.003) << m.key;
@@ -41,18 +41,19 @@ TEST(Materials, BalsaGoesByItsDensity) {
   EXPECT_DOUBLE_EQ(last->density, 280);
 }
 
-TEST(Materials, AFileOfRowsComesBackAndABadOneSaysWhere) {
-  Materials own;
+TEST(Tables, AFileOfRowsComesBackAndABadOneSaysWhere) {
+  Tables own;
   own.materials.push_back({.key = "own-1", .label = "shed “plank”, 3 × 10", .modulus = 4123.5});
   own.coverings.push_back({.key = "own-1", .label = "gift wrap", .shear = 3});
   own.glues.push_back({.key = "own-1", .label = "old pot"});
-  const auto read = readMaterials(materialsToText(own));
+  own.loadFactors.push_back({.key = "own-1", .label = "club pylon", .pull = 18});
+  const auto read = readTables(tablesToText(own));
   ASSERT_TRUE(read.ok()) << read.problem().text();
   EXPECT_EQ(read.value(), own);
   const auto said = [&](const std::function<void(nlohmann::json&)>& change) {
-    auto json = nlohmann::json::parse(materialsToText(own));
+    auto json = nlohmann::json::parse(tablesToText(own));
     change(json);
-    const auto back = readMaterials(json.dump());
+    const auto back = readTables(json.dump());
     return back.ok() ? std::string("read") : back.problem().text();
   };
   EXPECT_NE(said([](auto& j) { j["materials"][0]["modulusMPa"] = -1; }).find("materials, row 1: modulusMPa"),
@@ -63,14 +64,16 @@ TEST(Materials, AFileOfRowsComesBackAndABadOneSaysWhere) {
             std::string::npos);
   EXPECT_NE(said([](auto& j) { j["materials"].push_back(j["materials"][0]); }).find("there twice"), std::string::npos);
   EXPECT_NE(said([](auto& j) { j["materials"] = 7; }).find("a list was expected"), std::string::npos);
-  EXPECT_FALSE(readMaterials("not json").ok());
-  EXPECT_FALSE(readMaterials("{}").ok());
-  EXPECT_FALSE(readMaterials("[]").ok());
+  EXPECT_NE(said([](auto& j) { j["loadFactors"][0]["pull"] = 51; }).find("loadFactors, row 1: pull"),
+            std::string::npos);
+  EXPECT_FALSE(readTables("not json").ok());
+  EXPECT_FALSE(readTables("{}").ok());
+  EXPECT_FALSE(readTables("[]").ok());
 }
 
-TEST(Materials, OwnRowsAreChosenByNameAndReckonedWith) {
+TEST(Tables, OwnRowsAreChosenByNameAndReckonedWith) {
   Design d;
-  d.own.materials.push_back(*Materials{}.find("spruce"));
+  d.own.materials.push_back(*Tables{}.find("spruce"));
   d.own.materials.back().key = freshKey(d.own.materials), d.own.materials.back().label = "shed spruce";
   d.own.materials.back().modulus *= 2;
   const std::string path = pathOf({}) + "spars.0.top.material";
@@ -93,7 +96,7 @@ TEST(Materials, OwnRowsAreChosenByNameAndReckonedWith) {
   EXPECT_NEAR(figureOf(w, "spar.1.stiffness"), ei, 1e-6 * ei);
 }
 
-TEST(Materials, AnOwnCoveringStiffensAndWeighsWhatItSays) {
+TEST(Tables, AnOwnCoveringStiffensAndWeighsWhatItSays) {
   Design d;
   const TrueWing bare = wingOf(d);
   d.own.coverings.push_back({.key = "own-1", .label = "my silk", .shear = 40, .areaWeight = 100});
@@ -107,7 +110,7 @@ TEST(Materials, AnOwnCoveringStiffensAndWeighsWhatItSays) {
 }
 
 /// Frames are of the wood that is chosen: ribs of twice the density weigh twice as much.
-TEST(Materials, TheFramesWoodCounts) {
+TEST(Tables, TheFramesWoodCounts) {
   Design d;
   const auto grams = [&](PartMass::What what) {
     const TrueWing w = wingOf(d);
@@ -140,7 +143,7 @@ TEST(BendTestOfAStrip, GivesTheModulusOfABeam) {
 }
 
 TEST(BendTestOfAStrip, GivesARowWithStrengthsInProportion) {
-  const Material& like = Materials{}.named("balsa-160");
+  const Material& like = Tables{}.named("balsa-160");
   const auto made = materialFrom({BendHold::bothEnds, 10, 3, 300, 100, 5, 914, 5}, like, "shed strip");
   ASSERT_TRUE(made.ok()) << made.problem().text();
   const Material& m = made.value();
@@ -153,7 +156,7 @@ TEST(BendTestOfAStrip, GivesARowWithStrengthsInProportion) {
 }
 
 TEST(BendTestOfAStrip, RefusesWhatCannotBe) {
-  const Material& like = Materials{}.named("balsa-160");
+  const Material& like = Tables{}.named("balsa-160");
   const BendTest good{BendHold::bothEnds, 10, 3, 300, 100, 5, 914, 5};
   const auto said = [&](auto change, const std::string& name = "strip") {
     BendTest t = good;

@@ -1,5 +1,5 @@
-// What parts are made of, covered and glued with: stiffness, strength, weight, and where each value is from. Shipped
-// tables, and the builder's own rows beside them.
+// What parts are made of, covered and glued with, and the load factors by kind of flying: each value and where it is
+// from. Shipped tables, and the builder's own rows beside them.
 #pragma once
 #include "core/measure/limits.h"
 #include "core/measure/result.h"
@@ -44,6 +44,15 @@ struct Glue {
   bool operator==(const Glue&) const = default;
 };
 
+/// What a kind of flying asks of a wing, in multiples of the model's weight.
+struct LoadFactors {
+  std::string key, label;
+  double pull = 6; ///< pulling up
+  double push = 2; ///< the other way; 0 where that is not flown
+  std::string source = "my own";
+  bool operator==(const LoadFactors&) const = default;
+};
+
 /// A number of a row: its key in files, its words on screen, and what it can be.
 template <class Row> struct Column {
   const char* key;
@@ -69,6 +78,11 @@ inline constexpr std::array glueColumns{
     Column<Glue>{"peelNmm", "peeled, N/mm", &Glue::peel, {0, 1000}},
     Column<Glue>{"softensC", "softens at, °C", &Glue::softens, {20, 500}}};
 
+inline constexpr Limits pullLimits{1, 50}, pushLimits{0, 50};
+inline constexpr std::array loadFactorColumns{
+    Column<LoadFactors>{"pull", "pulling up", &LoadFactors::pull, pullLimits},
+    Column<LoadFactors>{"push", "pushing over", &LoadFactors::push, pushLimits}};
+
 inline std::span<const Column<Material>> columnsOf(const Material*) {
   return materialColumns;
 }
@@ -78,18 +92,28 @@ inline std::span<const Column<CoveringStuff>> columnsOf(const CoveringStuff*) {
 inline std::span<const Column<Glue>> columnsOf(const Glue*) {
   return glueColumns;
 }
+inline std::span<const Column<LoadFactors>> columnsOf(const LoadFactors*) {
+  return loadFactorColumns;
+}
 
 /// Which table a decision chooses from.
-enum class Shelf { material, covering, glue };
-/// "materials", "coverings", "glues".
-const char* nameOf(Shelf shelf);
+enum class Shelf { material, covering, glue, loadFactors };
+inline constexpr std::array shelves{Shelf::material, Shelf::covering, Shelf::glue, Shelf::loadFactors};
+/// "materials", "coverings", "glues", "loadFactors".
+const char* keyOf(Shelf shelf);
+/// The same in words: "load factors".
+const char* wordsOf(Shelf shelf);
+
+/// Stands among the names on the shelf of load factors, and in no table: they are typed in the design.
+inline constexpr std::string_view typedFactors = "own";
 
 /// A set of tables. The builder's own stand in the design; what they are looked up by finds the shipped ones too.
-struct Materials {
+struct Tables {
   std::vector<Material> materials;
   std::vector<CoveringStuff> coverings;
   std::vector<Glue> glues;
-  bool operator==(const Materials&) const = default;
+  std::vector<LoadFactors> loadFactors;
+  bool operator==(const Tables&) const = default;
 
   /// Nothing when there is none of that key, among these and the shipped.
   const Material* find(std::string_view key) const;
@@ -97,13 +121,14 @@ struct Materials {
   const Material& named(std::string_view key) const;
   const CoveringStuff& covering(std::string_view key) const;
   const Glue& glue(std::string_view key) const;
+  const LoadFactors& factors(std::string_view key) const;
   /// The shipped, then these.
   std::vector<const Material*> all() const;
 
   struct Name {
     std::string_view key, label;
   };
-  /// Of all rows of a table, the shipped first.
+  /// Of all rows of a table, the shipped first. That of load factors begins with `typedFactors`.
   std::vector<Name> namesOn(Shelf shelf) const;
   bool has(Shelf shelf, std::string_view key) const;
 };
@@ -121,11 +146,26 @@ template <class Row> std::string freshKey(const std::vector<Row>& rows) {
   }
 }
 
-/// Reads a file of tables: the shipped one, or rows that a builder keeps. Refuses, by row, what is missing, of the
+/// Does what `use` says to the same table of two sets of tables.
+template <class One, class Other, class Use> auto onShelf(One& one, Other& other, Shelf shelf, Use use) {
+  switch (shelf) {
+  case Shelf::covering:
+    return use(one.coverings, other.coverings);
+  case Shelf::glue:
+    return use(one.glues, other.glues);
+  case Shelf::loadFactors:
+    return use(one.loadFactors, other.loadFactors);
+  case Shelf::material:
+    break;
+  }
+  return use(one.materials, other.materials);
+}
+
+/// Reads a file of tables: the shipped ones, or rows that a builder keeps. Refuses, by row, what is missing, of the
 /// wrong kind or out of its limits.
-Result<Materials> readMaterials(std::string_view json);
+Result<Tables> readTables(std::string_view json);
 /// The same tables as such a file.
-std::string materialsToText(const Materials& tables);
-const Materials& shippedMaterials();
+std::string tablesToText(const Tables& tables);
+const Tables& shippedTables();
 
 } // namespace eup

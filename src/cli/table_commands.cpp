@@ -1,4 +1,4 @@
-#include "cli/material_commands.h"
+#include "cli/table_commands.h"
 #include "cli/commands.h"
 #include <fmt/format.h>
 #include <ostream>
@@ -21,18 +21,15 @@ template <class Row> void list(const char* table, const std::vector<Row>& rows, 
 
 } // namespace
 
-int listMaterials(const Materials& own, std::ostream& out) {
+int listTables(const Tables& own, std::ostream& out) {
   out << "table,key,name,what,value,known_from\n";
-  for (const Materials* all : {&shippedMaterials(), &own}) {
-    list(nameOf(Shelf::material), all->materials, out);
-    list(nameOf(Shelf::covering), all->coverings, out);
-    list(nameOf(Shelf::glue), all->glues, out);
-  }
+  for (const Tables* all : {&shippedTables(), &own})
+    for (const Shelf s : shelves) onShelf(*all, *all, s, [&](auto& rows, auto&) { list(keyOf(s), rows, out); });
   return fine;
 }
 
 int bendTest(const BendArgs& args, std::ostream& out, std::ostream& err) {
-  const Material* like = Materials{}.find(args.like);
+  const Material* like = Tables{}.find(args.like);
   if (!like) {
     err << fmt::format("euptera-cli: --like: there is no material “{}”\n", args.like);
     return usage;
@@ -44,10 +41,10 @@ int bendTest(const BendArgs& args, std::ostream& out, std::ostream& err) {
     err << fmt::format("euptera-cli: {}\n", made.problem().text());
     return usage;
   }
-  Materials file;
+  Tables file;
   made.value().key = freshKey(file.materials);
   file.materials.push_back(std::move(made.value()));
-  out << materialsToText(file);
+  out << tablesToText(file);
   return fine;
 }
 

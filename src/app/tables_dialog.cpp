@@ -1,4 +1,4 @@
-#include "app/materials_dialog.h"
+#include "app/tables_dialog.h"
 #include "app/bend_test_dialog.h"
 #include "core/design/decisions.h"
 #include "core/files/text_file.h"
@@ -8,14 +8,9 @@
 namespace eup::app {
 namespace {
 
-constexpr Shelf shelves[] = {Shelf::material, Shelf::covering, Shelf::glue};
-
 /// Does to the builder's rows of a table and to the shipped ones what `use` says.
-template <class Tables, class Use> auto withRows(Tables& own, Shelf shelf, Use use) {
-  const Materials& shipped = shippedMaterials();
-  if (shelf == Shelf::covering) return use(own.coverings, shipped.coverings);
-  if (shelf == Shelf::glue) return use(own.glues, shipped.glues);
-  return use(own.materials, shipped.materials);
+template <class Own, class Use> auto withRows(Own& own, Shelf shelf, Use use) {
+  return onShelf(own, shippedTables(), shelf, use);
 }
 
 template <class Row> int columnsWide(const std::vector<Row>&) {
@@ -45,23 +40,25 @@ template <class Row> QString take(Row& row, int column, const QString& text) {
 
 } // namespace
 
-MaterialsDialog::MaterialsDialog(const Design& d, QWidget* parent) : QDialog(parent), design(d), rows(d.own) {
-  setWindowTitle(tr("Materials, coverings, glues"));
+TablesDialog::TablesDialog(const Design& d, Shelf open, QWidget* parent) : QDialog(parent), design(d), rows(d.own) {
+  setWindowTitle(tr("Materials and load factors"));
   resize(1120, 620);
   auto* column = new QVBoxLayout(this);
-  auto* words = new QLabel(tr("Means of clear stuff, each with where it is known from. Wood of one name differs by a "
-                              "third: bend and weigh your own, and let it have a row. Your rows are kept in the wing's "
-                              "file. Estimates for model aircraft, no approval of anything."),
+  auto* words = new QLabel(tr("Means of clear stuff, and what builders reckon with; each says where it is known from. "
+                              "Wood of one name differs by a third: bend and weigh your own. A row of yours is kept in "
+                              "the wing's file and stands among the choices. Estimates for model aircraft, no approval "
+                              "of anything."),
                            this);
   words->setWordWrap(true);
   column->addWidget(words);
   tabs = new QTabWidget(this);
   tabs->setObjectName("shelves");
-  const QString names[] = {tr("Woods, tubes, foams"), tr("Coverings"), tr("Glues")};
+  const QString names[] = {tr("Woods, tubes, foams"), tr("Coverings"), tr("Glues"), tr("Load factors")};
   for (const Shelf s : shelves) {
     tables[static_cast<std::size_t>(s)] = makeTable(s);
     tabs->addTab(table(s), names[static_cast<std::size_t>(s)]);
   }
+  tabs->setCurrentIndex(static_cast<int>(open));
   column->addWidget(tabs, 1);
   said = new QLabel(this);
   said->setObjectName("said");
@@ -69,7 +66,7 @@ MaterialsDialog::MaterialsDialog(const Design& d, QWidget* parent) : QDialog(par
   column->addWidget(said);
   auto* line = new QHBoxLayout;
   column->addLayout(line);
-  const auto button = [&](const char* name, const QString& label, void (MaterialsDialog::*run)()) {
+  const auto button = [&](const char* name, const QString& label, void (TablesDialog::*run)()) {
     auto* b = new QPushButton(label, this);
     b->setObjectName(name);
     b->setAutoDefault(false);
@@ -77,11 +74,11 @@ MaterialsDialog::MaterialsDialog(const Design& d, QWidget* parent) : QDialog(par
     line->addWidget(b);
     return b;
   };
-  copy = button("copyRow", tr("Copy it as my own"), &MaterialsDialog::copyRow);
-  bend = button("bendTest", tr("From a bend test…"), &MaterialsDialog::bendTest);
-  drop = button("dropRow", tr("Take my row out"), &MaterialsDialog::dropRow);
-  button("readRows", tr("Read rows…"), &MaterialsDialog::readRows);
-  button("writeRows", tr("Write my rows…"), &MaterialsDialog::writeRows);
+  copy = button("copyRow", tr("Copy it as my own"), &TablesDialog::copyRow);
+  bend = button("bendTest", tr("From a bend test…"), &TablesDialog::bendTest);
+  drop = button("dropRow", tr("Take my row out"), &TablesDialog::dropRow);
+  button("readRows", tr("Read rows…"), &TablesDialog::readRows);
+  button("writeRows", tr("Write my rows…"), &TablesDialog::writeRows);
   line->addStretch();
   auto* buttons = new QDialogButtonBox(this);
   buttons->addButton(tr("Keep these tables"), QDialogButtonBox::AcceptRole)->setObjectName("keepTables");
@@ -89,15 +86,15 @@ MaterialsDialog::MaterialsDialog(const Design& d, QWidget* parent) : QDialog(par
   line->addWidget(buttons);
   connect(buttons, &QDialogButtonBox::accepted, this, &QDialog::accept);
   connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
-  connect(tabs, &QTabWidget::currentChanged, this, &MaterialsDialog::follow);
+  connect(tabs, &QTabWidget::currentChanged, this, &TablesDialog::follow);
   fillAll();
   follow();
 }
 
-QTableWidget* MaterialsDialog::makeTable(Shelf s) {
+QTableWidget* TablesDialog::makeTable(Shelf s) {
   auto* t = new QTableWidget(this);
-  t->setObjectName(QString("table %1").arg(nameOf(s)));
-  t->setAccessibleName(tr("Table of %1").arg(nameOf(s)));
+  t->setObjectName(QString("table %1").arg(keyOf(s)));
+  t->setAccessibleName(tr("Table of %1").arg(wordsOf(s)));
   QStringList heads{tr("Name")};
   withRows(rows, s, [&](auto& own, auto&) {
     using Row = typename std::decay_t<decltype(own)>::value_type;
@@ -112,15 +109,15 @@ QTableWidget* MaterialsDialog::makeTable(Shelf s) {
   t->setWordWrap(false);
   t->horizontalHeader()->setStretchLastSection(true);
   connect(t, &QTableWidget::cellChanged, this, [this, s](int row, int column) { typed(s, row, column); });
-  connect(t, &QTableWidget::currentCellChanged, this, &MaterialsDialog::follow);
+  connect(t, &QTableWidget::currentCellChanged, this, &TablesDialog::follow);
   return t;
 }
 
-void MaterialsDialog::fillAll() {
+void TablesDialog::fillAll() {
   for (const Shelf s : shelves) fill(s);
 }
 
-void MaterialsDialog::fill(Shelf s, int select) {
+void TablesDialog::fill(Shelf s, int select) {
   filling = true;
   QTableWidget* t = table(s);
   withRows(rows, s, [&](auto& own, auto& shipped) {
@@ -155,16 +152,16 @@ void MaterialsDialog::fill(Shelf s, int select) {
   follow();
 }
 
-Shelf MaterialsDialog::shelf() const {
+Shelf TablesDialog::shelf() const {
   return shelves[std::max(tabs->currentIndex(), 0)];
 }
 
-int MaterialsDialog::chosenOwn() const {
+int TablesDialog::chosenOwn() const {
   const int row = table(shelf())->currentRow();
   return withRows(rows, shelf(), [&](auto& own, auto&) { return row < static_cast<int>(own.size()) ? row : -1; });
 }
 
-void MaterialsDialog::follow() {
+void TablesDialog::follow() {
   if (filling || !copy) return;
   const bool any = table(shelf())->currentRow() >= 0;
   const bool room = withRows(rows, shelf(), [](auto& own, auto&) { return own.size() < mostOwnRows; });
@@ -174,7 +171,7 @@ void MaterialsDialog::follow() {
   bend->setEnabled(any && room);
 }
 
-void MaterialsDialog::typed(Shelf s, int row, int column) {
+void TablesDialog::typed(Shelf s, int row, int column) {
   if (filling) return;
   const QString text = table(s)->item(row, column)->text();
   QString problem;
@@ -185,7 +182,7 @@ void MaterialsDialog::typed(Shelf s, int row, int column) {
   fill(s, row); // what was refused is as it was
 }
 
-void MaterialsDialog::copyRow() {
+void TablesDialog::copyRow() {
   const int at = table(shelf())->currentRow();
   int made = 0;
   withRows(rows, shelf(), [&](auto& own, auto& shipped) {
@@ -201,7 +198,7 @@ void MaterialsDialog::copyRow() {
   table(shelf())->setFocus();
 }
 
-void MaterialsDialog::dropRow() {
+void TablesDialog::dropRow() {
   const int at = chosenOwn();
   if (at < 0) return;
   QString problem;
@@ -219,10 +216,10 @@ void MaterialsDialog::dropRow() {
   fill(shelf(), std::max(at - 1, 0));
 }
 
-void MaterialsDialog::bendTest() {
+void TablesDialog::bendTest() {
   const int at = table(Shelf::material)->currentRow();
   const auto k = static_cast<std::size_t>(at);
-  const auto& shipped = shippedMaterials().materials;
+  const auto& shipped = shippedTables().materials;
   const Material like = k < rows.materials.size() ? rows.materials[k] : shipped[k - rows.materials.size()];
   BendTestDialog dialog(like, design.unit, this);
   if (dialog.exec() != QDialog::Accepted || !dialog.made()) return;
@@ -233,11 +230,11 @@ void MaterialsDialog::bendTest() {
   fill(Shelf::material, static_cast<int>(rows.materials.size()) - 1);
 }
 
-void MaterialsDialog::readRows() {
-  const QString path = QFileDialog::getOpenFileName(this, tr("Read rows"), {}, tr("Tables of materials (*.json)"));
+void TablesDialog::readRows() {
+  const QString path = QFileDialog::getOpenFileName(this, tr("Read rows"), {}, tr("Tables (*.json)"));
   if (path.isEmpty()) return;
   const auto text = readTextFile(path.toStdString());
-  const auto read = text ? readMaterials(text.value()) : Result<Materials>(text.problem());
+  const auto read = text ? readTables(text.value()) : Result<Tables>(text.problem());
   if (!read) return said->setText(QString::fromStdString(read.problem().text()));
   int taken = 0, left = 0;
   const auto add = [&](const auto& from, auto& to) {
@@ -256,21 +253,18 @@ void MaterialsDialog::readRows() {
       ++taken;
     }
   };
-  add(read.value().materials, rows.materials);
-  add(read.value().coverings, rows.coverings);
-  add(read.value().glues, rows.glues);
+  for (const Shelf s : shelves) onShelf(read.value(), rows, s, add);
   said->setText(left > 0
                     ? tr("%1 rows read; %2 left out, they are there already or there is no room.").arg(taken).arg(left)
                     : tr("%1 rows read.").arg(taken));
   fillAll();
 }
 
-void MaterialsDialog::writeRows() {
-  QString path =
-      QFileDialog::getSaveFileName(this, tr("Write my rows"), "materials.json", tr("Tables of materials (*.json)"));
+void TablesDialog::writeRows() {
+  QString path = QFileDialog::getSaveFileName(this, tr("Write my rows"), "my-tables.json", tr("Tables (*.json)"));
   if (path.isEmpty()) return;
   if (QFileInfo(path).suffix().isEmpty()) path += ".json";
-  const auto done = writeFileAtomically(path.toStdString(), materialsToText(rows));
+  const auto done = writeFileAtomically(path.toStdString(), tablesToText(rows));
   said->setText(done ? tr("Written: %1").arg(QDir::toNativeSeparators(path))
                      : QString::fromStdString(done.problem().text()));
 }

@@ -1,4 +1,4 @@
-#include "core/design/material.h"
+#include "core/design/tables.h"
 #include "core/files/shipped.h"
 #include "core/measure/length_text.h"
 #include <algorithm>
@@ -67,86 +67,96 @@ const Row* rowNamed(const std::vector<Row>& own, const std::vector<Row>& shipped
   return nullptr;
 }
 
-template <class Row>
-std::vector<Materials::Name> namesIn(const std::vector<Row>& own, const std::vector<Row>& shipped) {
-  std::vector<Materials::Name> out;
-  out.reserve(own.size() + shipped.size());
-  for (const auto* table : {&shipped, &own})
-    for (const Row& r : *table) out.push_back({r.key, r.label});
-  return out;
-}
-
 } // namespace
 
-Result<Materials> readMaterials(std::string_view text) {
+Result<Tables> readTables(std::string_view text) {
   const auto json = Json::parse(text, nullptr, false);
-  if (json.is_discarded()) return Problem{"materials", "this is not JSON: the file is damaged or of another kind"};
-  if (!json.is_object() || !(json.contains("materials") || json.contains("coverings") || json.contains("glues")))
-    return Problem{"materials", "there is no table of materials, coverings or glues in it"};
-  Materials all;
-  if (auto p = readTable(json, "materials", all.materials)) return *p;
-  if (auto p = readTable(json, "coverings", all.coverings)) return *p;
-  if (auto p = readTable(json, "glues", all.glues)) return *p;
+  if (json.is_discarded()) return Problem{"tables", "this is not JSON: the file is damaged or of another kind"};
+  const auto there = [&](Shelf s) { return json.is_object() && json.contains(keyOf(s)); };
+  if (std::none_of(shelves.begin(), shelves.end(), there))
+    return Problem{"tables", "there is no table of materials, coverings, glues or load factors in it"};
+  Tables all;
+  for (const Shelf s : shelves)
+    if (auto p = onShelf(all, all, s, [&](auto& rows, auto&) { return readTable(json, keyOf(s), rows); })) return *p;
   return all;
 }
 
-std::string materialsToText(const Materials& tables) {
+std::string tablesToText(const Tables& tables) {
   Json out;
-  out["materials"] = tableOf(tables.materials);
-  out["coverings"] = tableOf(tables.coverings);
-  out["glues"] = tableOf(tables.glues);
+  for (const Shelf s : shelves) onShelf(tables, tables, s, [&](auto& rows, auto&) { out[keyOf(s)] = tableOf(rows); });
   return out.dump(2) + "\n";
 }
 
-const char* nameOf(Shelf shelf) {
-  return shelf == Shelf::material ? "materials" : shelf == Shelf::covering ? "coverings" : "glues";
+const char* keyOf(Shelf shelf) {
+  return shelf == Shelf::loadFactors ? "loadFactors" : wordsOf(shelf);
 }
 
-const Materials& shippedMaterials() {
-  static const Materials tables = readMaterials(shipped::materials()).value();
+const char* wordsOf(Shelf shelf) {
+  switch (shelf) {
+  case Shelf::material:
+    return "materials";
+  case Shelf::covering:
+    return "coverings";
+  case Shelf::glue:
+    return "glues";
+  case Shelf::loadFactors:
+    return "load factors";
+  }
+  return "";
+}
+
+const Tables& shippedTables() {
+  static const Tables tables = [] {
+    Tables all = readTables(shipped::materials()).value();
+    all.loadFactors = readTables(shipped::loadFactors()).value().loadFactors;
+    return all;
+  }();
   return tables;
 }
 
-const Material* Materials::find(std::string_view key) const {
-  return rowNamed(materials, shippedMaterials().materials, key);
+const Material* Tables::find(std::string_view key) const {
+  return rowNamed(materials, shippedTables().materials, key);
 }
 
-const Material& Materials::named(std::string_view key) const {
+const Material& Tables::named(std::string_view key) const {
   const Material* found = find(key);
-  return found ? *found : shippedMaterials().materials.front();
+  return found ? *found : shippedTables().materials.front();
 }
 
-const CoveringStuff& Materials::covering(std::string_view key) const {
-  const CoveringStuff* found = rowNamed(coverings, shippedMaterials().coverings, key);
-  return found ? *found : shippedMaterials().coverings.front();
+const CoveringStuff& Tables::covering(std::string_view key) const {
+  const CoveringStuff* found = rowNamed(coverings, shippedTables().coverings, key);
+  return found ? *found : shippedTables().coverings.front();
 }
 
-const Glue& Materials::glue(std::string_view key) const {
-  const Glue* found = rowNamed(glues, shippedMaterials().glues, key);
-  return found ? *found : shippedMaterials().glues.front();
+const Glue& Tables::glue(std::string_view key) const {
+  const Glue* found = rowNamed(glues, shippedTables().glues, key);
+  return found ? *found : shippedTables().glues.front();
 }
 
-std::vector<const Material*> Materials::all() const {
+const LoadFactors& Tables::factors(std::string_view key) const {
+  const LoadFactors* found = rowNamed(loadFactors, shippedTables().loadFactors, key);
+  return found ? *found : shippedTables().loadFactors.front();
+}
+
+std::vector<const Material*> Tables::all() const {
   std::vector<const Material*> out;
-  for (const auto* table : {&shippedMaterials().materials, &materials})
+  for (const auto* table : {&shippedTables().materials, &materials})
     for (const Material& m : *table) out.push_back(&m);
   return out;
 }
 
-std::vector<Materials::Name> Materials::namesOn(Shelf shelf) const {
-  const Materials& s = shippedMaterials();
-  switch (shelf) {
-  case Shelf::material:
-    return namesIn(materials, s.materials);
-  case Shelf::covering:
-    return namesIn(coverings, s.coverings);
-  case Shelf::glue:
-    break;
-  }
-  return namesIn(glues, s.glues);
+std::vector<Tables::Name> Tables::namesOn(Shelf shelf) const {
+  std::vector<Name> out;
+  if (shelf == Shelf::loadFactors) out.push_back({typedFactors, "load factors as typed"});
+  onShelf(shippedTables(), *this, shelf, [&](auto& shipped, auto& own) {
+    out.reserve(out.size() + shipped.size() + own.size());
+    for (const auto* table : {&shipped, &own})
+      for (const auto& r : *table) out.push_back({r.key, r.label});
+  });
+  return out;
 }
 
-bool Materials::has(Shelf shelf, std::string_view key) const {
+bool Tables::has(Shelf shelf, std::string_view key) const {
   for (const Name& n : namesOn(shelf))
     if (n.key == key) return true;
   return false;

@@ -1,4 +1,5 @@
-// The tables that parts' stuff is chosen from: the shipped rows with their sources, and the builder's own.
+// The tables that materials, coverings, glues and load factors are chosen from: the shipped rows with their sources,
+// and the builder's own.
 #pragma once
 #include "core/design/design.h"
 #include <QDialog>
@@ -10,12 +11,13 @@ class QTabWidget;
 
 namespace eup::app {
 
-class MaterialsDialog : public QDialog {
+class TablesDialog : public QDialog {
   Q_OBJECT
 public:
-  explicit MaterialsDialog(const Design& design, QWidget* parent = nullptr);
+  /// Opened at that table.
+  TablesDialog(const Design& design, Shelf shelf, QWidget* parent = nullptr);
   /// The builder's own rows as they now are.
-  const Materials& own() const { return rows; }
+  const Tables& own() const { return rows; }
 
 private:
   QTableWidget* makeTable(Shelf shelf);
@@ -34,9 +36,9 @@ private:
   int chosenOwn() const;
 
   const Design& design;
-  Materials rows;
+  Tables rows;
   QTabWidget* tabs;
-  std::array<QTableWidget*, 3> tables{};
+  std::array<QTableWidget*, shelves.size()> tables{};
   QLabel* said;
   QPushButton *copy = nullptr, *drop = nullptr, *bend = nullptr;
   bool filling = false;

@@ -1,4 +1,4 @@
-// The commands of euptera-cli on materials: the tables, and a bend test.
+// The commands of euptera-cli on the tables of materials and load factors: their rows, and a bend test.
 #pragma once
 #include "core/design/bend_test.h"
 #include <iosfwd>
@@ -12,7 +12,7 @@ struct BendArgs {
 };
 
 /// Every row of every table, those of `own` last, as CSV.
-int listMaterials(const Materials& own, std::ostream& out);
+int listTables(const Tables& own, std::ostream& out);
 /// A file with one row, for the window's tables.
 int bendTest(const BendArgs& args, std::ostream& out, std::ostream& err);
 
