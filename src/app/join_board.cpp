@@ -168,14 +168,15 @@ void JoinBoard::drawOneBrace(Ink& ink, const Point& at, double room, const Brace
                     : tr("bend %1°").arg(radToDeg(b.bend), 0, 'f', 2),
            look.accent, {0, -5}, Qt::AlignHCenter, 13, true);
   const Point foot = boundsOf(outline).low;
+  const QString thick =
+      (join.braceSide == BraceSide::both ? tr("two, %1 thick") : tr("%1 thick")).arg(len(join.braceThickness));
   ink.text(foot,
-           w.join.centre
-               ? tr("%1 thick, legs %2, to R%3").arg(len(join.braceThickness), len(b.outer.length)).arg(b.outer.toRib)
-               : tr("%1 thick, legs %2 to R%3 and %4 to R%5")
-                     .arg(len(join.braceThickness), len(b.inner.length))
-                     .arg(b.inner.toRib)
-                     .arg(len(b.outer.length))
-                     .arg(b.outer.toRib),
+           w.join.centre ? tr("%1, legs %2, to R%3").arg(thick, len(b.outer.length)).arg(b.outer.toRib)
+                         : tr("%1, legs %2 to R%3 and %4 to R%5")
+                               .arg(thick, len(b.inner.length))
+                               .arg(b.inner.toRib)
+                               .arg(len(b.outer.length))
+                               .arg(b.outer.toRib),
            look.faint, {0, 20}, Qt::AlignLeft, 11);
   ink.text(foot, tr("%1 deep at the join, %2 at the ends").arg(len(b.depthRoot), len(b.outer.depthEnd)), look.faint,
            {0, 36}, Qt::AlignLeft, 11);

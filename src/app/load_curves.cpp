@@ -113,7 +113,8 @@ void LoadCurves::rebuild() {
     rect->setAutoMargins(QCP::msNone);
     const int left = static_cast<int>(std::lround(std::min(rule.xOf(0), rule.xOf(span)))),
               right = rule.width() - static_cast<int>(std::lround(std::max(rule.xOf(0), rule.xOf(span))));
-    rect->setMargins({left, between, right, 0});
+    const int below = i + 1 == shown.size() ? 12 : 0; // room for its lowest number
+    rect->setMargins({left, between, right, below});
     rect->setMinimumSize(10, 10);
     plot->plotLayout()->addElement(static_cast<int>(i), 0, rect);
     for (QCPAxis* axis : rect->axes()) {

@@ -10,7 +10,7 @@ namespace {
 
 /// Does to the builder's rows of a table and to the shipped ones what `use` says.
 template <class Own, class Use> auto withRows(Own& own, Shelf shelf, Use use) {
-  return onShelf(own, shippedTables(), shelf, use);
+  return onShelf(shelf, [&](auto table) { return use(own.*table, shippedTables().*table); });
 }
 
 template <class Row> int columnsWide(const std::vector<Row>&) {
@@ -145,8 +145,10 @@ void TablesDialog::fill(Shelf s, int select) {
     for (const Row& row : own) put(row, true); // what is worked on stands on top
     for (const Row& row : shipped) put(row, false);
   });
+  t->horizontalHeader()->setStretchLastSection(false); // it would keep the width that it now gets
   t->resizeColumnsToContents();
   if (t->columnWidth(0) > 260) t->setColumnWidth(0, 260);
+  t->horizontalHeader()->setStretchLastSection(true);
   t->setCurrentCell(std::max(select, 0), 0);
   filling = false;
   follow();
@@ -253,7 +255,7 @@ void TablesDialog::readRows() {
       ++taken;
     }
   };
-  for (const Shelf s : shelves) onShelf(read.value(), rows, s, add);
+  for (const Shelf s : shelves) onShelf(s, [&](auto table) { add(read.value().*table, rows.*table); });
   said->setText(left > 0
                     ? tr("%1 rows read; %2 left out, they are there already or there is no room.").arg(taken).arg(left)
                     : tr("%1 rows read.").arg(taken));

@@ -24,7 +24,7 @@ template <class Row> void list(const char* table, const std::vector<Row>& rows, 
 int listTables(const Tables& own, std::ostream& out) {
   out << "table,key,name,what,value,known_from\n";
   for (const Tables* all : {&shippedTables(), &own})
-    for (const Shelf s : shelves) onShelf(*all, *all, s, [&](auto& rows, auto&) { list(keyOf(s), rows, out); });
+    for (const Shelf s : shelves) onShelf(s, [&](auto table) { list(keyOf(s), all->*table, out); });
   return fine;
 }
 

@@ -460,15 +460,18 @@ TEST(LoadCases, AGustFromAboveIsAsFarTheOtherWay) {
 
 TEST(StrengthCard, TellsEveryBayAndItsCautions) {
   Design d = withWebs(Webs::between);
-  d.flying.tipTouch = 1;
+  d.flying.tipTouch = 1, d.flying.diveSpeed = 22, d.flying.kind = "own-1";
+  d.own.loadFactors.push_back({.key = "own-1", .label = "club pylon", .pull = 18, .push = 7, .source = "our logger"});
+  d.inner().join.braceMaterial = "beech";
   const TrueWing w = wingOf(d);
   std::string all;
   for (const Label& l : strengthCard(drawn(w).front(), Hand::left).labels) all += l.text + "\n";
   EXPECT_NE(all.find("LEFT HAND"), std::string::npos);
   for (std::size_t i = 1; i < w.inner().ribs.size(); ++i)
     EXPECT_NE(all.find("R" + std::to_string(i) + " to R" + std::to_string(i + 1)), std::string::npos) << i;
-  for (const char* words : {"model aircraft only", "no approval", "licensed", "landing on a tip", "Sitka spruce",
-                            "USDA", "yellow wood glue"})
+  for (const char* words :
+       {"model aircraft only", "no approval", "licensed", "landing on a tip", "Sitka spruce", "USDA",
+        "yellow wood glue", "18.00 × the weight (club pylon: our logger)", "diving: 22 m/s", "beech"})
     EXPECT_NE(all.find(words), std::string::npos) << words;
   d.inner().spars.clear();
   EXPECT_FALSE(strengthCard(drawn(wingOf(d)).front(), Hand::right).labels.empty());

@@ -42,7 +42,7 @@ Join settled(Join join) {
 } // namespace
 
 LoadFactors PanelBrief::factors() const {
-  if (flying.kind == typedFactors) return {"", "as typed", flying.loadFactor, flying.pushFactor, "as decided"};
+  if (flying.kind == typedFactors) return {"", "own load factor", flying.loadFactor, flying.pushFactor, "as typed"};
   return tables.factors(flying.kind);
 }
 

@@ -77,13 +77,13 @@ Result<Tables> readTables(std::string_view text) {
     return Problem{"tables", "there is no table of materials, coverings, glues or load factors in it"};
   Tables all;
   for (const Shelf s : shelves)
-    if (auto p = onShelf(all, all, s, [&](auto& rows, auto&) { return readTable(json, keyOf(s), rows); })) return *p;
+    if (auto p = onShelf(s, [&](auto table) { return readTable(json, keyOf(s), all.*table); })) return *p;
   return all;
 }
 
 std::string tablesToText(const Tables& tables) {
   Json out;
-  for (const Shelf s : shelves) onShelf(tables, tables, s, [&](auto& rows, auto&) { out[keyOf(s)] = tableOf(rows); });
+  for (const Shelf s : shelves) onShelf(s, [&](auto table) { out[keyOf(s)] = tableOf(tables.*table); });
   return out.dump(2) + "\n";
 }
 
@@ -148,11 +148,10 @@ std::vector<const Material*> Tables::all() const {
 std::vector<Tables::Name> Tables::namesOn(Shelf shelf) const {
   std::vector<Name> out;
   if (shelf == Shelf::loadFactors) out.push_back({typedFactors, "load factors as typed"});
-  onShelf(shippedTables(), *this, shelf, [&](auto& shipped, auto& own) {
-    out.reserve(out.size() + shipped.size() + own.size());
-    for (const auto* table : {&shipped, &own})
-      for (const auto& r : *table) out.push_back({r.key, r.label});
-  });
+  for (const Tables* from : {&shippedTables(), this})
+    onShelf(shelf, [&](auto table) {
+      for (const auto& r : from->*table) out.push_back({r.key, r.label});
+    });
   return out;
 }
 

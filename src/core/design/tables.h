@@ -80,8 +80,8 @@ inline constexpr std::array glueColumns{
 
 inline constexpr Limits pullLimits{1, 50}, pushLimits{0, 50};
 inline constexpr std::array loadFactorColumns{
-    Column<LoadFactors>{"pull", "pulling up", &LoadFactors::pull, pullLimits},
-    Column<LoadFactors>{"push", "pushing over", &LoadFactors::push, pushLimits}};
+    Column<LoadFactors>{"pull", "pulling up, × weight", &LoadFactors::pull, pullLimits},
+    Column<LoadFactors>{"push", "pushing over, × weight", &LoadFactors::push, pushLimits}};
 
 inline std::span<const Column<Material>> columnsOf(const Material*) {
   return materialColumns;
@@ -146,19 +146,19 @@ template <class Row> std::string freshKey(const std::vector<Row>& rows) {
   }
 }
 
-/// Does what `use` says to the same table of two sets of tables.
-template <class One, class Other, class Use> auto onShelf(One& one, Other& other, Shelf shelf, Use use) {
+/// Hands `use` the table of that shelf as a member of `Tables`: what it returns is of one type for all.
+template <class Use> auto onShelf(Shelf shelf, Use use) {
   switch (shelf) {
   case Shelf::covering:
-    return use(one.coverings, other.coverings);
+    return use(&Tables::coverings);
   case Shelf::glue:
-    return use(one.glues, other.glues);
+    return use(&Tables::glues);
   case Shelf::loadFactors:
-    return use(one.loadFactors, other.loadFactors);
+    return use(&Tables::loadFactors);
   case Shelf::material:
     break;
   }
-  return use(one.materials, other.materials);
+  return use(&Tables::materials);
 }
 
 /// Reads a file of tables: the shipped ones, or rows that a builder keeps. Refuses, by row, what is missing, of the

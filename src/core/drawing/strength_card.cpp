@@ -1,6 +1,7 @@
 // The strength card: a panel's loads, what its spars have in reserve bay by bay, what they are of, and the cautions.
 #include "core/drawing/wing_drawings.h"
 #include "core/measure/figure.h"
+#include "core/measure/length_text.h"
 #include "core/strength/bay_checks.h"
 #include "core/strength/spar_strength.h"
 #include <algorithm>
@@ -97,6 +98,13 @@ std::string sourcesOf(const PanelBrief& d) {
     }
     if (webWidthAt(s, 0) > 0) keys.insert(s.webMaterial);
   }
+  if (d.leadingEdge.kind != LeadingEdgeKind::none) keys.insert(d.leadingEdge.material);
+  if (d.trailingEdge.kind != TrailingEdgeKind::none) keys.insert(d.trailingEdge.material);
+  if ((d.sheeting.top || d.sheeting.bottom) && (d.sheeting.carries || d.flying.diveSpeed > 0))
+    keys.insert(d.sheeting.material);
+  if (d.join.brace) keys.insert(d.join.braceMaterial);
+  if (d.join.second.fitted) keys.insert(d.join.second.material);
+  if (d.join.joiner.fitted) keys.insert(d.join.joiner.material);
   std::string out;
   for (const std::string& key : keys) {
     const Material& m = d.tables.named(key);
@@ -119,9 +127,17 @@ Drawing strengthCard(const DrawnPanel& w, Hand hand) {
   page.text(fmt::format("{}  {} HAND", d.name, nameLarge(hand)), 7, 3);
   page.text(out.title, 5, 3);
   page.paragraph(std::string(strengthCaution), 3);
-  for (const LoadCase& c : w.loads)
-    page.text(fmt::format("{}: {:.2f} × the weight; bending at the panel's root {}", wordsOf(c.what), c.factor,
-                          told(c.load.moment(d.inboard), Quantity::moment, d.unit)),
+  const LoadFactors factors = d.factors();
+  const std::string built = fmt::format(" ({}: {})", factors.label, factors.source);
+  for (const LoadCase& c : w.loads) {
+    const bool byKind = c.what == LoadCase::What::pull || c.what == LoadCase::What::push;
+    page.text(fmt::format("{}: {:.2f} × the weight{}; bending at the panel's root {}", wordsOf(c.what), c.factor,
+                          byKind ? built : "", told(c.load.moment(d.inboard), Quantity::moment, d.unit)),
+              2.8, 1.5);
+  }
+  if (d.flying.diveSpeed > 0)
+    page.text(fmt::format("{}: {} m/s, twisted by the sections' own moments", wordsOf(LoadCase::What::dive),
+                          formatNumber(d.flying.diveSpeed, 2)),
               2.8, 1.5);
   page.y -= 2;
   for (const SparStrength& s : w.strength.spars) {

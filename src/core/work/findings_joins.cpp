@@ -9,7 +9,8 @@ namespace eup {
 void jointFindings(Finder f) {
   const JoinStrength& s = f.w.joinStrength;
   const bool rod = f.w.design.join.joiner.fitted;
-  const auto weak = [&](const char* key, const std::string& what, double reserve, std::vector<std::string> cures) {
+  const auto weak = [&](const char* key, const std::string& what, double reserve, std::string cure,
+                        std::vector<std::string> cures) {
     if (reserve >= usualReserve) return;
     f.say({key,
            reserve < 1 && rod ? Severity::serious : Severity::warning,
@@ -17,24 +18,31 @@ void jointFindings(Finder f) {
            reserve < 1 ? fmt::format("The {} alone will not carry the load", what)
                        : fmt::format("Little reserve in the {}", what),
            fmt::format("Strength is {:.2f} of the stress at the join. {} or more is usual.", reserve, usualReserve),
-           rod ? "Make it larger or of stronger stuff, or lower the load factor."
-               : "Make it larger, of stronger stuff, or one on either side of the spar. Sheet and a bandage round the "
-                 "join help, and are not reckoned.",
+           std::move(cure),
            {},
            std::move(cures)});
   };
+  const auto cureOf = [](const char* larger, BraceSide side) {
+    return fmt::format("{}{}. Sheet and a bandage round the join help, and are not reckoned.", larger,
+                       side == BraceSide::both ? "" : ", or lay one on either side of the spar");
+  };
+  constexpr const char *plate = "Make it thicker, deeper or of stronger stuff", *glued = "Give it longer legs";
   if (f.w.secondStrength.braceStress > 0 && !rod) {
-    weak("brace.reserve", "second brace", f.w.secondStrength.braceReserve,
+    const BraceSide side = f.w.design.join.second.side;
+    weak("brace.reserve", "second brace", f.w.secondStrength.braceReserve, cureOf(plate, side),
          {"brace2.thickness", "brace2.over", "brace2.side", "brace2.material"});
-    weak("brace.glue", "second brace's glue", f.w.secondStrength.glueReserve, {"brace2.toRib", "brace2.side"});
+    weak("brace.glue", "second brace's glue", f.w.secondStrength.glueReserve, cureOf(glued, side),
+         {"brace2.toRib", "brace2.side"});
   }
   if (s.braceStress > 0 && !rod) {
-    weak("brace.reserve", "brace", s.braceReserve,
+    const BraceSide side = f.w.design.join.braceSide;
+    weak("brace.reserve", "brace", s.braceReserve, cureOf(plate, side),
          {"join.braceThickness", "join.braceOver", "join.braceSide", "join.braceMaterial"});
-    weak("brace.glue", "brace's glue", s.glueReserve, {"join.braceToRib", "join.braceSide"});
+    weak("brace.glue", "brace's glue", s.glueReserve, cureOf(glued, side), {"join.braceToRib", "join.braceSide"});
   }
   if (s.rodStress > 0)
-    weak("joiner.reserve", "joiner", s.rodReserve, {"joiner.diameter", "joiner.material", "joiner.bore"});
+    weak("joiner.reserve", "joiner", s.rodReserve, "Make it larger or of stronger stuff, or lower the load factor.",
+         {"joiner.diameter", "joiner.material", "joiner.bore"});
   if (s.bearing > 0 && s.socketReserve < usualReserve)
     f.say({"joiner.socket",
            Severity::warning,
