@@ -2,6 +2,7 @@
 #include "app/stage_boards.h"
 #include "core/design/decisions.h"
 #include "core/geometry/polyline.h"
+#include "core/parts/spar_sheets.h"
 
 namespace eup::app {
 
@@ -60,11 +61,9 @@ void LayoutBoard::drawPanel(Ink& ink, const TruePanel& w, double side) const {
           look.stock);
   for (const SparLine& line : w.spars) {
     const Spar& spar = w.design.spars[static_cast<std::size_t>(line.index)];
-    const auto half = [&](double t) { return sparWidth(spar, line.share(t)) / 2 * line.stretch; };
-    if (half(0) <= 0) continue;
-    const double end = line.end, a = line.middle.root.x(), b = line.middle.at(end).x();
-    ink.loop({at(a - half(0), 0), at(b - half(end), end), at(b + half(end), end), at(a + half(0), 0)}, look.hardwood,
-             edge, 0.8);
+    Polyline loop;
+    for (const Point& p : sparFromAbove(spar, line)) loop.push_back(at(p.x(), p.y()));
+    if (!loop.empty()) ink.loop(loop, look.hardwood, edge, 0.8);
   }
   const auto fromAbove = [&](const Rib& rib) {
     Polyline loop;

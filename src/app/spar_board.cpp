@@ -72,15 +72,16 @@ void SparBoard::draw(Ink& ink) const {
         c.setAlpha(static_cast<int>(fade));
         return c;
       };
-      const double end = line.end;
-      /// Between two lines, each moved up by so much at the spar's inner and at its outer end.
-      const auto band = [&](const StraightLine& a, Point da, const StraightLine& b, Point db, const QColor& fill) {
+      /// Between two lines as far as that share of the spar, each moved up by so much at its inner and its outer end.
+      const auto band = [&](const StraightLine& a, Point da, const StraightLine& b, Point db, const QColor& fill,
+                            double reach = 1) {
+        const double end = line.end * reach;
         ink.loop({at(0, a.at(0).y() + da.x()), at(end, a.at(end).y() + da.y()), at(end, b.at(end).y() + db.y()),
                   at(0, b.at(0).y() + db.x())},
                  tint(fill), tint(mine ? look.ink : look.faint), 1);
       };
       const Point none(0, 0);
-      const auto depths = [](const Cap& cap) { return Point(capAt(cap, 0).depth, capAt(cap, 1).depth); };
+      const auto depths = [](const Cap& cap) { return Point(capAt(cap, 0).depth, capAt(cap, reachOf(cap)).depth); };
       if (spar.kind == SparKind::fullDepth) {
         band(line.upperSeat, none, line.lowerSeat, none, look.balsa);
         continue;
@@ -92,7 +93,7 @@ void SparBoard::draw(Ink& ink) const {
           if (!weakest) continue;
           const Polyline loop{at(bay.from, line.upperSeat.at(bay.from).y()), at(bay.to, line.upperSeat.at(bay.to).y()),
                               at(bay.to, line.lowerSeat.at(bay.to).y()), at(bay.from, line.lowerSeat.at(bay.from).y())};
-          if (webWidthAt(spar, 0) > 0) ink.loop(loop, look.balsa, look.faint, 0.6);
+          if (webWidthAt(spar, line.share(bay.from)) > 0) ink.loop(loop, look.balsa, look.faint, 0.6);
           QColor bad = look.wrong;
           bad.setAlpha(weakest->reserve() < 1 ? 130 : 60);
           if (weakest->reserve() < usualReserve) ink.loop(loop, bad, look.wrong, 0.8);
@@ -102,8 +103,11 @@ void SparBoard::draw(Ink& ink) const {
         for (const bool up : {true, false}) fillByReserve(ink, line, up, side);
         continue;
       }
-      if (spar.top.fitted) band(line.upperSeat, none, line.upperSeat, -depths(spar.top), look.hardwood);
-      if (spar.bottom.fitted) band(line.lowerSeat, depths(spar.bottom), line.lowerSeat, none, look.hardwood);
+      for (const bool up : {true, false}) {
+        const Cap& cap = up ? spar.top : spar.bottom;
+        const StraightLine& seat = up ? line.upperSeat : line.lowerSeat;
+        if (cap.fitted) band(seat, none, seat, (up ? -1 : 1) * depths(cap), look.hardwood, reachOf(cap));
+      }
     }
     for (const Rib& rib : w.ribs) {
       const SparLine* line = chosenLine();
@@ -176,11 +180,12 @@ void SparBoard::fillByReserve(Ink& ink, const SparLine& line, bool up, double si
     return Point(side * t, (seat.at(t).y() + inwards - level()) * stretch());
   };
   const auto depthAt = [&](double t) { return (up ? -1 : 1) * capAt(cap, line.share(t)).depth; };
+  const double end = line.end * reachOf(cap);
   const auto doubled = [&](std::size_t k) { return cap.doubled && line.share(w.strength.along[k].t) <= cap.doubledTo; };
   for (std::size_t from = 0, to = 0; from + 1 < along.size(); from = to) {
     for (to = from + 1; to + 1 < along.size() && bandAt(to) == bandAt(from) && doubled(to) == doubled(from);) ++to;
-    const double a = w.strength.along[from].t, b = std::min(w.strength.along[to].t, line.end);
-    if (a >= b) break;            // the spar ends there
+    const double a = w.strength.along[from].t, b = std::min(w.strength.along[to].t, end);
+    if (a >= b) break;            // it ends there
     constexpr double hair = 1e-6; // inside the band: a doubler ends in a step
     ink.loop({edge(a, 0), edge(b, 0), edge(b, depthAt(b - hair)), edge(a, depthAt(a))}, tintOf(bandAt(from)), look.ink,
              0.6);
@@ -335,7 +340,8 @@ void SparBoard::addCapHandles(const SparLine& line, bool up, std::vector<Handle>
   const auto depth = [](double mm) {
     return std::round(mm * 10) / 10;
   }; // a tenth of a millimetre is what wood is cut to
-  const Point root = place(0, capAt(cap, 0).depth), end = place(line.end, capAt(cap, 1).depth);
+  const double last = reachOf(cap) * line.end;
+  const Point root = place(0, capAt(cap, 0).depth), end = place(last, capAt(cap, reachOf(cap)).depth);
   to.push_back({tr("%1 depth at the root").arg(name), root, root, Qt::SizeVerCursor,
                 tr("Change the %1's depth").arg(name), [=](const Design& d, const Point& by) {
                   Design now = d;
@@ -350,8 +356,16 @@ void SparBoard::addCapHandles(const SparLine& line, bool up, std::vector<Handle>
                   if (!c->tapers) c->tapers = true, c->tipWidth = c->width, c->tipDepth = c->depth;
                   return decideValue(now, path + "tipDepth", depth(c->tipDepth + inwards * by.y() / larger));
                 }});
+  const double share = line.end;
+  if (cap.drops)
+    to.push_back({tr("where the %1 ends").arg(name), place(last, 0), place(last, capAt(cap, cap.dropsAt).depth / 2),
+                  Qt::SizeHorCursor, tr("Move the end of the %1").arg(name), [=](const Design& d, const Point& by) {
+                    Design now = d;
+                    const Cap* c = capOf(now.at(id));
+                    return decideValue(d, path + "dropsAt", (c ? c->dropsAt : 0) + side * by.x() / share);
+                  }});
   if (!cap.changes) return;
-  const double t = cap.changesAt * line.end, share = line.end;
+  const double t = cap.changesAt * line.end;
   to.push_back({tr("where the %1's wood changes").arg(name), place(t, 0), place(t, capAt(cap, cap.changesAt).depth),
                 Qt::SizeHorCursor, tr("Move the %1's change of wood").arg(name), [=](const Design& d, const Point& by) {
                   Design now = d;

@@ -107,6 +107,20 @@ TEST_F(SparHandles, ASparIsDroppedOffAndRunThroughAgain) {
   EXPECT_FALSE(design().inner().spars[0].stops);
 }
 
+TEST_F(SparHandles, ACapEndsEarlyWhereItIsDragged) {
+  tab("Spar 1");
+  auto* early = find<QCheckBox>("spars.0.bottom.drops");
+  ASSERT_NE(early, nullptr);
+  early->click();
+  const double ends = figure("spar.1.endBottom");
+  drag("where the bottom cap ends", {-60, 0});
+  EXPECT_LT(figure("spar.1.endBottom"), ends - 10);
+  EXPECT_EQ(window->document().undoName(), "Move the end of the bottom cap");
+  window->document().undo();
+  window->document().undo();
+  EXPECT_FALSE(design().inner().spars[0].bottom.drops);
+}
+
 TEST_F(SparHandles, WhereTheWoodChangesIsDragged) {
   tab("Spar 1");
   find<QCheckBox>("spars.0.top.changes")->click();

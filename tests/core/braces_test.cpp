@@ -273,6 +273,40 @@ TEST(Spars, AWoodThatChangesCountsFromThereOn) {
 }
 
 /// Cut anywhere and merged again the wood changes where it did.
+/// Caps that end and caps that are doubled are as deep and as far after the panel is cut and merged again.
+TEST(Spars, CapsThatEndOrAreDoubledAreCutAndMerged) {
+  for (const double at : {0.3, 0.72}) {
+    Design d;
+    d.inner().panel.washoutDeg = 0;
+    d.inner().join.brace = false;
+    Cap &top = d.inner().spars[0].top, &bottom = d.inner().spars[0].bottom;
+    bottom.drops = true, bottom.dropsAt = at;
+    top.doubled = true, top.doubledTo = at, top.doubler = 1.5;
+    top.tapers = true, top.tipWidth = 4, top.tipDepth = 2;
+    const double span = d.inner().panel.span, cut = span * 5 / 11; // at a rib
+    const auto split = withPanelSplit(d, {}, cut);
+    ASSERT_TRUE(split.ok()) << split.problem().text();
+    ASSERT_TRUE(designFromText(designToText(split.value())).ok());
+    const auto merged = withPanelsMerged(split.value(), {});
+    ASSERT_TRUE(merged.ok()) << merged.problem().text();
+    const auto sparAt = [&](const Design& of, double t) {
+      const bool in = t <= cut + 1e-6 || of.wings[0].panels.size() == 1;
+      const PanelDesign& p = of.at({0, in ? 0 : 1});
+      const double share = (in ? t : t - cut) / p.panel.span;
+      return std::pair(capAt(p.spars[0].top, share), capAt(p.spars[0].bottom, share));
+    };
+    for (const double share : {0.1, at - 0.01, at + 0.01, 0.9}) {
+      const auto [upper, lower] = sparAt(d, share * span);
+      const auto [cutUpper, cutLower] = sparAt(split.value(), share * span);
+      EXPECT_NEAR(cutUpper.depth, upper.depth, 1e-9) << at << ", " << share;
+      EXPECT_NEAR(cutUpper.width, upper.width, 1e-9) << at << ", " << share;
+      EXPECT_EQ(cutLower.fitted, lower.fitted) << at << ", " << share;
+      EXPECT_EQ(sparAt(merged.value(), share * span).second.fitted, lower.fitted) << at << ", " << share;
+    }
+    EXPECT_NEAR(merged.value().inner().spars[0].bottom.dropsAt, at, 1e-12);
+  }
+}
+
 TEST(Spars, AWoodThatChangesIsCutAndMerged) {
   for (const double at : {0.3, 0.5, 0.72}) {
     Design d;

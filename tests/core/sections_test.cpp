@@ -7,6 +7,7 @@
 #include "core/work/sizing.h"
 #include "core/work/take_away.h"
 #include "support.h"
+#include <algorithm>
 #include <Eigen/Eigenvalues>
 #include <rapidcheck/gtest.h>
 
@@ -233,6 +234,55 @@ TEST(CarryingSheet, IsAPartOfTheSection) {
   EXPECT_GT(figureOf(w, "sheet.buckling"), 0);
   EXPECT_EQ(bare.figure("sheet.bending"), nullptr);
   EXPECT_TRUE(bare.inner().skin.empty());
+}
+
+/// A lower cap that ends half way: no notch, no web, no mass beyond, and the upper strip alone carries there.
+TEST(Caps, OneMayEndBeforeItsSpar) {
+  Design d = withWebs(Webs::continuous);
+  const TrueWing whole = wingOf(d);
+  Spar& spar = d.inner().spars[0];
+  spar.bottom.drops = true, spar.bottom.dropsAt = 0.5;
+  const TrueWing w = wingOf(d);
+  const TruePanel& p = w.inner();
+  const SparLine& line = p.spars[0];
+  const double end = 0.5 * line.end;
+  EXPECT_NEAR(figureOf(w, "spar.1.endBottom"), end, 1e-9);
+  EXPECT_EQ(w.figure("spar.1.endTop"), nullptr);
+  for (const Rib& rib : p.ribs) {
+    const bool inside = rib.t() <= end;
+    EXPECT_EQ(rib.notches.size(), inside ? 2u : 1u) << rib.number;
+    EXPECT_EQ(rib.pieces, inside ? 2 : 1) << rib.number;
+  }
+  const double metre = spar.bottom.width * spar.bottom.depth * 450e-6; // g per mm, roughly spruce
+  const auto grams = [](const TrueWing& of) {
+    for (const PartMass& part : of.inner().mass.parts)
+      if (part.what == PartMass::What::spars) return part.grams;
+    return 0.0;
+  };
+  EXPECT_NEAR(grams(whole) - grams(w), metre * end * line.stretch, 0.3 * metre * end);
+  EXPECT_NEAR(std::abs(signedArea(webOutline(spar, line))),
+              (line.upperSeat.root.y() - line.lowerSeat.root.y() + line.upperSeat.at(end).y() -
+               line.lowerSeat.at(end).y() - 2 * (spar.top.depth + spar.bottom.depth)) /
+                  2 * end * line.stretch,
+              1e-6);
+  // By hand: a strip alone, E b h³ ÷ 12 and σ = M h ÷ 2 I, just beyond the end.
+  const Material& spruce = d.own.named("spruce");
+  const double b = spar.top.width, h = spar.top.depth, inertia = b * h * h * h / 12;
+  const SparSection lone = sparSection(spar, line, end + 1, d.own);
+  EXPECT_NEAR(lone.bent.stiffness, spruce.modulus * inertia, 1e-6 * lone.bent.stiffness);
+  const double stress = w.main().loads.front().load.moment(end) * h / 2 / inertia;
+  const auto ends = std::find_if(p.bays.begin(), p.bays.end(), [&](const SparBay& bay) { return bay.to > end; });
+  ASSERT_NE(ends, p.bays.end());
+  const BayCheck* pressed = checkOf(*ends, BayCheck::What::compression);
+  ASSERT_NE(pressed, nullptr);
+  EXPECT_NEAR(pressed->stress, stress, 1e-3 * stress) << "in the bay where it ends, however far from its rib";
+  EXPECT_EQ(checkOf(p.bays.back(), BayCheck::What::web), nullptr);
+  // From above: as wide as the wider of the two, then as the one that goes on.
+  spar.bottom.width = 2 * spar.top.width;
+  EXPECT_NEAR(std::abs(signedArea(sparFromAbove(spar, line))), 1.5 * spar.top.width * line.end * line.stretch, 1e-4);
+  spar.bottom.width = spar.top.width;
+  EXPECT_GT(figureOf(w, "load.tipDeflection"), figureOf(whole, "load.tipDeflection"));
+  EXPECT_LT(figureOf(w, "bay.weakest"), figureOf(whole, "bay.weakest"));
 }
 
 TEST(CarryingSheet, MustReachTheSpar) {

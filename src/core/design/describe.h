@@ -291,7 +291,7 @@ template <class P, class V> void describePanel(P& p, const PanelPlace& place, V&
     v.fraction("tipFraction", "Line, tip", s.tipFraction, Limits{0.02, 0.98});
     v.flag("stops", "Stops before the tip", s.stops);
     v.length("stopsAt", "Stops at", s.stopsAt, Limits{5, 20000}, s.stops);
-    const auto cap = [&](const char* key, auto& c, std::array<const char*, 10> label) {
+    const auto cap = [&](const char* key, auto& c, std::array<const char*, 11> label) {
       v.group(key, label[0], Stage::spars, [&] {
         const bool on = caps && c.fitted, strip = on && c.shape == CapShape::strip;
         v.flag("fitted", label[0], c.fitted, caps);
@@ -304,19 +304,23 @@ template <class P, class V> void describePanel(P& p, const PanelPlace& place, V&
         v.length("tipWidth", "Width at its end", c.tipWidth, Limits{0.3, 200}, strip && c.tapers);
         v.length("tipDepth", "Depth at its end", c.tipDepth, Limits{0.2, 200}, strip && c.tapers);
         v.flag("changes", label[6], c.changes, on);
-        v.number("changesAt", "Changes at, of length", c.changesAt, Limits{0.02, 0.98}, on && c.changes);
+        v.number("changesAt", "Changes at, of length", c.changesAt, alongCap, on && c.changes);
         v.listed("thenMaterial", "Then of", c.thenMaterial, Shelf::material, on && c.changes);
         v.flag("doubled", label[7], c.doubled, strip);
-        v.number("doubledTo", label[8], c.doubledTo, Limits{0.02, 0.98}, strip && c.doubled);
+        v.number("doubledTo", label[8], c.doubledTo, alongCap, strip && c.doubled);
         v.length("doubler", "Doubler's depth", c.doubler, Limits{0.2, 100}, strip && c.doubled);
+        v.flag("drops", label[10], c.drops, on);
+        v.number("dropsAt", "Ends at, of length", c.dropsAt, alongCap, on && c.drops);
       });
     };
     cap("top", s.top,
         {"Top cap", "Top cap is a", "Top cap width", "Top cap depth", "Top cap of", "Top cap tapers",
-         "Top cap's wood changes", "Top cap doubled", "Doubled to, of length", "Top cap's diameter"});
+         "Top cap's wood changes", "Top cap doubled", "Doubled to, of length", "Top cap's diameter",
+         "Top cap ends early"});
     cap("bottom", s.bottom,
         {"Bottom cap", "Bottom cap is a", "Bottom cap width", "Bottom cap depth", "Bottom cap of", "Bottom cap tapers",
-         "Bottom cap's wood changes", "Bottom cap doubled", "Doubled to, of length", "Bottom cap's diameter"});
+         "Bottom cap's wood changes", "Bottom cap doubled", "Doubled to, of length", "Bottom cap's diameter",
+         "Bottom cap ends early"});
     const bool two = caps && s.top.fitted && s.bottom.fitted, web = two && s.webs != Webs::none;
     v.choice("webs", "Webs", s.webs, std::span(websChoices), two);
     const bool sheetWeb = web && s.webs != Webs::core;

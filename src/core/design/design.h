@@ -123,6 +123,9 @@ enum class Grain { upright, along };
 
 enum class CapShape { strip, rod, tube };
 
+/// Where along its spar, as a share of its length, a cap may change, end, or lose its doubler.
+inline constexpr Limits alongCap{0.02, 0.98};
+
 struct Cap {
   bool fitted = true;
   CapShape shape = CapShape::strip;
@@ -137,6 +140,8 @@ struct Cap {
   bool doubled = false;   ///< a strip: with another one of the same wood and width on its inner side
   double doubledTo = 0.4; ///< of the spar's length, from its inner end
   double doubler = 2;     ///< depth of that strip
+  bool drops = false;     ///< it ends there, and the other cap goes on
+  double dropsAt = 0.7;   ///< of the spar's length
   bool operator==(const Cap&) const = default;
 };
 
@@ -157,9 +162,10 @@ struct Spar {
   bool operator==(const Spar&) const = default;
 };
 
-/// A cap as it is `share` of the way from its spar's inner end to its outer.
+/// A cap as it is `share` of the way from its spar's inner end to its outer; not fitted where it has ended.
 inline Cap capAt(const Cap& cap, double share) {
   Cap here = cap;
+  here.fitted = cap.fitted && !(cap.drops && share > cap.dropsAt);
   if (cap.changes && share > cap.changesAt) here.material = cap.thenMaterial;
   if (cap.shape != CapShape::strip) {
     here.width = here.depth;
@@ -175,6 +181,11 @@ inline Cap capAt(const Cap& cap, double share) {
   return here;
 }
 
+/// How far along its spar a cap reaches, as a share of its length.
+inline double reachOf(const Cap& cap) {
+  return cap.drops ? cap.dropsAt : 1;
+}
+
 /// Bore of a tube, 0 for what is solid.
 inline double boreOf(const Cap& cap) {
   return cap.shape == CapShape::tube ? std::max(cap.depth - 2 * cap.wall, 0.0) : 0;
@@ -187,9 +198,10 @@ inline double capArea(const Cap& cap) {
 
 /// How wide what stands between the caps is; 0 for nothing.
 inline double webWidthAt(const Spar& spar, double share) {
-  if (spar.kind != SparKind::caps || !spar.top.fitted || !spar.bottom.fitted || spar.webs == Webs::none) return 0;
-  return spar.webs == Webs::core ? std::min(capAt(spar.top, share).width, capAt(spar.bottom, share).width)
-                                 : spar.webThickness;
+  if (spar.kind != SparKind::caps || spar.webs == Webs::none) return 0;
+  const Cap top = capAt(spar.top, share), bottom = capAt(spar.bottom, share);
+  if (!top.fitted || !bottom.fitted) return 0;
+  return spar.webs == Webs::core ? std::min(top.width, bottom.width) : spar.webThickness;
 }
 
 enum class DihedralBy { rise, angle, projected };

@@ -138,34 +138,46 @@ void migrateLoads(Json& json) {
              "aileronChord", "aileronFrom"});
 }
 
+template <class Do> void forEachPanel(Json& json, Do each) {
+  if (!json.contains("wings") || !json["wings"].is_array()) return;
+  for (Json& wing : json["wings"]) {
+    if (!wing.is_object() || !wing.contains("panels") || !wing["panels"].is_array()) continue;
+    for (Json& panel : wing["panels"])
+      if (panel.is_object()) each(panel);
+  }
+}
+
 /// Since version 7 builders have rows of their own in the tables, frames are of a chosen wood, webs have a grain.
 void migrateMaterials(Json& json) {
   const Json fresh = freshDesign();
   fillNew(json, fresh, {"own", "glue"});
-  if (!json.contains("wings") || !json["wings"].is_array()) return;
   const Json freshPanel = fresh["wings"][0]["panels"][0];
-  for (Json& wing : json["wings"]) {
-    if (!wing.is_object() || !wing.contains("panels") || !wing["panels"].is_array()) continue;
-    for (Json& panel : wing["panels"]) {
-      if (!panel.is_object()) continue;
-      for (const char* group : {"ribs", "sheeting", "capStrips", "leadingEdge", "trailingEdge"})
-        if (panel.contains(group)) fillNew(panel[group], freshPanel[group], {"material"});
-      if (panel.contains("joiner")) fillNew(panel["joiner"], freshPanel["joiner"], {"facing"});
-      if (panel.contains("sheeting")) fillNew(panel["sheeting"], freshPanel["sheeting"], {"carries"});
-      if (panel.contains("spars") && panel["spars"].is_array())
-        for (Json& spar : panel["spars"]) {
-          fillNew(spar, freshPanel["spars"][0], {"webGrain"});
-          for (const char* cap : {"top", "bottom"})
-            if (spar.is_object() && spar.contains(cap))
-              fillNew(spar[cap], freshPanel["spars"][0][cap], {"shape", "wall", "doubled", "doubledTo", "doubler"});
-        }
-    }
-  }
+  forEachPanel(json, [&](Json& panel) {
+    for (const char* group : {"ribs", "sheeting", "capStrips", "leadingEdge", "trailingEdge"})
+      if (panel.contains(group)) fillNew(panel[group], freshPanel[group], {"material"});
+    if (panel.contains("joiner")) fillNew(panel["joiner"], freshPanel["joiner"], {"facing"});
+    if (panel.contains("sheeting")) fillNew(panel["sheeting"], freshPanel["sheeting"], {"carries"});
+    if (panel.contains("spars") && panel["spars"].is_array())
+      for (Json& spar : panel["spars"]) {
+        fillNew(spar, freshPanel["spars"][0], {"webGrain"});
+        for (const char* cap : {"top", "bottom"})
+          if (spar.is_object() && spar.contains(cap))
+            fillNew(spar[cap], freshPanel["spars"][0][cap], {"shape", "wall", "doubled", "doubledTo", "doubler"});
+      }
+  });
 }
 
-/// Since version 8 load factors are a table too, with rows of the builder's own.
+/// Since version 8 load factors are a table too, with rows of the builder's own, and a cap may end before its spar.
 void migrateLoadFactors(Json& json) {
-  if (json.contains("own")) fillNew(json["own"], freshDesign()["own"], {"loadFactors"});
+  const Json fresh = freshDesign();
+  if (json.contains("own")) fillNew(json["own"], fresh["own"], {"loadFactors"});
+  const Json freshSpar = fresh["wings"][0]["panels"][0]["spars"][0];
+  forEachPanel(json, [&](Json& panel) {
+    if (!panel.contains("spars") || !panel["spars"].is_array()) return;
+    for (Json& spar : panel["spars"])
+      for (const char* cap : {"top", "bottom"})
+        if (spar.is_object() && spar.contains(cap)) fillNew(spar[cap], freshSpar[cap], {"drops", "dropsAt"});
+  });
 }
 
 } // namespace

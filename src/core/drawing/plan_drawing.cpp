@@ -1,5 +1,6 @@
 #include "core/drawing/wing_drawings.h"
 #include "core/measure/figure.h"
+#include "core/parts/spar_sheets.h"
 #include <algorithm>
 #include <fmt/format.h>
 
@@ -32,11 +33,10 @@ void ribOnPlan(Drawing& d, const Rib& rib) {
 
 void sparOnPlan(Drawing& d, const DrawnPanel& w, const SparLine& line) {
   const Spar& spar = w.design.spars[static_cast<std::size_t>(line.index)];
-  const auto half = [&](double t) { return sparWidth(spar, line.share(t)) / 2 * line.stretch; };
-  const double root = line.middle.root.x(), end = line.end, tip = line.middle.at(end).x();
-  d.loop(Layer::cut, {onPlan(root + half(0), 0), onPlan(tip + half(end), end), onPlan(tip - half(end), end),
-                      onPlan(root - half(0), 0)});
-  d.line(Layer::mark, onPlan(root, 0), onPlan(tip, end));
+  Polyline loop;
+  for (const Point& p : sparFromAbove(spar, line)) loop.push_back(onPlan(p.x(), p.y()));
+  if (!loop.empty()) d.loop(Layer::cut, loop);
+  d.line(Layer::mark, onPlan(line.middle.root.x(), 0), onPlan(line.middle.at(line.end).x(), line.end));
 }
 
 /// The joiner's sleeve, where it lies in this panel.

@@ -96,8 +96,8 @@ double braceDepth(const Join& join, double rim, const Spar& spar, const SparLine
   double depth = line.upperSeat.at(t).y() - line.lowerSeat.at(t).y();
   if (join.braceOver == BraceOver::between && join.braceSlots) depth -= 2 * rim;
   if (join.braceOver == BraceOver::between && spar.kind == SparKind::caps && line.reaches(t)) {
-    if (spar.top.fitted) depth -= capAt(spar.top, line.share(t)).depth;
-    if (spar.bottom.fitted) depth -= capAt(spar.bottom, line.share(t)).depth;
+    for (const Cap& whole : {spar.top, spar.bottom})
+      if (const Cap cap = capAt(whole, line.share(t)); cap.fitted) depth -= cap.depth;
   }
   return depth;
 }

@@ -83,18 +83,41 @@ void splitRibs(const PanelBrief& whole, double t, Ribs& inner, Ribs& outer) {
   outer.stations = std::move(out);
 }
 
-void taperFrom(Cap& inner, Cap& outer, const Cap& whole, double share) {
-  if (whole.changes) { // on one side of the cut only
-    inner.changes = whole.changesAt < share;
-    outer.changes = whole.changesAt > share;
-    if (inner.changes) inner.changesAt = whole.changesAt / share;
-    if (outer.changes) outer.changesAt = (whole.changesAt - share) / (1 - share);
+/// What happens at `at` of a whole cap, as a share of what lies inside and outside of a cut at `share`.
+struct OneSide {
+  bool inside = false, outside = false; ///< of the cut, or neither
+  double at = 0;
+  OneSide(double whole, double share)
+      : inside(whole < share), outside(whole > share),
+        at(std::clamp(inside ? whole / share : (whole - share) / (1 - share), alongCap.low, alongCap.high)) {}
+};
+
+void splitCap(Cap& inner, Cap& outer, const Cap& whole, double share) {
+  if (whole.changes) {
+    const OneSide change(whole.changesAt, share);
+    inner.changes = change.inside, outer.changes = change.outside;
+    (change.inside ? inner : outer).changesAt = change.at;
     if (!outer.changes) outer.material = whole.thenMaterial;
   }
+  if (whole.drops) {
+    const OneSide end(whole.dropsAt, share);
+    inner.drops = end.inside, outer.drops = end.outside;
+    (end.inside ? inner : outer).dropsAt = end.at;
+    if (!outer.drops) outer.fitted = false;
+  }
+  Cap plain = whole; // without what doubles it
+  plain.doubled = false;
+  const Cap cut = capAt(plain, share);
+  if (whole.doubled) {
+    const OneSide end(whole.doubledTo, share);
+    inner.doubled = end.inside, outer.doubled = end.outside;
+    (end.inside ? inner : outer).doubledTo = end.at;
+    if (!inner.doubled) inner.depth += whole.doubler; // all along: it is of that depth
+  }
   if (!whole.tapers) return;
-  const Cap cut = capAt(whole, share);
   inner.tipWidth = outer.width = cut.width;
-  inner.tipDepth = outer.depth = cut.depth;
+  outer.depth = cut.depth;
+  inner.tipDepth = cut.depth + inner.depth - whole.depth;
 }
 
 /// A spar of the whole panel, cut at t.
@@ -109,8 +132,8 @@ void splitSpar(const Spar& whole, double span, double t, Spar& inner, Spar& oute
   }
   outer.stops = whole.stops;
   outer.stopsAt = std::max(5.0, end - t);
-  taperFrom(inner.top, outer.top, whole.top, t / end);
-  taperFrom(inner.bottom, outer.bottom, whole.bottom, t / end);
+  splitCap(inner.top, outer.top, whole.top, t / end);
+  splitCap(inner.bottom, outer.bottom, whole.bottom, t / end);
 }
 
 bool empty(const Spar& spar) {
@@ -127,7 +150,14 @@ void endAs(Cap& one, const Cap& out, double share) {
     one.changes = true, one.thenMaterial = out.thenMaterial;
     one.changesAt = share + out.changesAt * (1 - share);
   }
-
+  if (one.drops) {
+    one.dropsAt *= share;
+  } else if (one.fitted && (!out.fitted || out.drops)) {
+    one.drops = true;
+    one.dropsAt = out.fitted ? share + out.dropsAt * (1 - share) : share;
+  }
+  if (one.doubled) one.doubledTo *= share;
+  for (double* at : {&one.changesAt, &one.dropsAt, &one.doubledTo}) *at = std::clamp(*at, alongCap.low, alongCap.high);
   one.tipWidth = out.tapers ? out.tipWidth : out.width;
   one.tipDepth = out.tapers ? out.tipDepth : out.depth;
   one.tapers = std::abs(one.tipWidth - one.width) > 1e-9 || std::abs(one.tipDepth - one.depth) > 1e-9;
@@ -157,7 +187,7 @@ void mergeNumbers(std::vector<int>& one, const std::vector<int>& out, std::size_
 /// A cap that goes on as that one ends.
 static Cap endOf(const Cap& cap) {
   Cap on = capAt(cap, 1);
-  on.tapers = on.changes = false;
+  on.tapers = on.changes = on.drops = false;
   return on;
 }
 

@@ -27,8 +27,8 @@ double sparOn(const SparLine& line, const Rib& rib) {
 
 double sparWidth(const Spar& spar, double share) {
   if (spar.kind == SparKind::fullDepth) return spar.sheet;
-  return std::max(spar.top.fitted ? capAt(spar.top, share).width : 0,
-                  spar.bottom.fitted ? capAt(spar.bottom, share).width : 0);
+  const Cap top = capAt(spar.top, share), bottom = capAt(spar.bottom, share);
+  return std::max(top.fitted ? top.width : 0, bottom.fitted ? bottom.width : 0);
 }
 
 Polyline seenFromAbove(const Rib& rib) {

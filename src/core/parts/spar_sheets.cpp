@@ -34,11 +34,13 @@ Polyline fullDepthSparOutline(const Spar& spar, const SparLine& line, const std:
 
 Polyline webOutline(const Spar& spar, const SparLine& line) {
   if (spar.webs != Webs::continuous || webWidthAt(spar, 0) <= 0) return {};
+  const double last = std::min(reachOf(spar.top), reachOf(spar.bottom));
   /// A cap's inner edge, with the step where its doubler ends.
   const auto edge = [&](const Cap& cap, const StraightLine& seat, double inwards) {
-    std::vector<double> shares{0, 1};
     constexpr double hair = 1e-9;
-    if (cap.doubled && cap.shape == CapShape::strip) shares = {0, cap.doubledTo, cap.doubledTo + hair, 1};
+    std::vector<double> shares{0, last};
+    if (cap.doubled && cap.shape == CapShape::strip && cap.doubledTo + hair < last)
+      shares = {0, cap.doubledTo, cap.doubledTo + hair, last};
     Polyline out;
     for (const double share : shares) {
       const double t = share * line.end;
@@ -50,6 +52,23 @@ Polyline webOutline(const Spar& spar, const SparLine& line) {
   const Polyline upper = edge(spar.top, line.upperSeat, -1);
   out.insert(out.end(), upper.rbegin(), upper.rend());
   return out;
+}
+
+Polyline sparFromAbove(const Spar& spar, const SparLine& line) {
+  std::vector<double> shares{0, 1};
+  constexpr double hair = 1e-9;
+  for (const Cap& cap : {spar.top, spar.bottom})
+    if (spar.kind == SparKind::caps && cap.fitted && cap.drops)
+      shares.insert(shares.end(), {cap.dropsAt, cap.dropsAt + hair});
+  std::sort(shares.begin(), shares.end());
+  Polyline front, back;
+  for (const double share : shares) {
+    const double t = share * line.end, half = sparWidth(spar, share) / 2 * line.stretch, x = line.middle.at(t).x();
+    if (half <= 0) break;
+    front.emplace_back(x - half, t), back.emplace_back(x + half, t);
+  }
+  front.insert(front.end(), back.rbegin(), back.rend());
+  return front;
 }
 
 } // namespace eup

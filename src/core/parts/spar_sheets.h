@@ -12,4 +12,8 @@ Polyline fullDepthSparOutline(const Spar& spar, const SparLine& line, const std:
 /// without one.
 Polyline webOutline(const Spar& spar, const SparLine& line);
 
+/// The spar as it is seen from above on the panel's plan, x aft and y along the span, with a step where a cap ends.
+/// Empty for one that has nothing at its root.
+Polyline sparFromAbove(const Spar& spar, const SparLine& line);
+
 } // namespace eup

@@ -28,7 +28,8 @@ void checkCaps(const PanelBrief& d, const PanelLoft& loft, const SparLine& line,
     const bool pressed = up == pressedAbove;
     keep(bay, {pressed ? BayCheck::What::compression : BayCheck::What::tension, stress,
                pressed ? m.compression : m.tension, at.load});
-    if (!pressed || whole || !spar.top.fitted || !spar.bottom.fitted) continue; // a strip alone is bent, not pressed
+    if (!pressed || whole || !capAt(spar.top, share).fitted || !capAt(spar.bottom, share).fitted)
+      continue; // a strip alone is bent, not pressed
     if (spar.webs == Webs::core) {
       const Material& core = d.tables.named(spar.webMaterial);
       keep(bay, {BayCheck::What::buckling, stress, wrinkling(m.modulus, core.modulus, core.shear), at.load});
@@ -101,6 +102,20 @@ void checkSheet(const PanelBrief& d, const SparSection& section, double radius, 
   }
 }
 
+/// Where a bay is checked: at its inner end, and just beyond where a cap ends in it.
+std::vector<double> placesIn(const PanelBrief& d, const std::vector<SparLine>& spars, double from, double to) {
+  std::vector<double> out{from};
+  for (const SparLine& line : spars) {
+    const Spar& spar = d.spars[static_cast<std::size_t>(line.index)];
+    for (const Cap& cap : {spar.top, spar.bottom}) {
+      constexpr double hair = 1e-6; // mm
+      const double t = cap.dropsAt * line.end + hair;
+      if (spar.kind == SparKind::caps && cap.fitted && cap.drops && t > from && t < to) out.push_back(t);
+    }
+  }
+  return out;
+}
+
 } // namespace
 
 const char* wordsOf(BayCheck::What what) {
@@ -169,32 +184,37 @@ std::vector<SparBay> bayChecks(const PanelBrief& d, const PanelLoft& loft, const
   std::vector<SparBay> out;
   for (std::size_t i = 1; i < ribs.size(); ++i) {
     const double from = ribs[i - 1].t(), to = ribs[i].t();
-    std::vector<SparSection> sections;
-    double sum = 0;
-    for (const SparLine& line : spars) {
-      sections.push_back(
-          sparSection(d.spars[static_cast<std::size_t>(line.index)], line, from, d.tables, skinOf(line, skin)));
-      sum += sections.back().bent.stiffness;
-    }
-    std::optional<std::size_t> first; // that the edges bend with
-    for (std::size_t k = 0; k < spars.size(); ++k) {
-      const SparLine& line = spars[k];
-      if (only && *only != line.index) continue;
-      SparBay bay{line.index, static_cast<int>(i), from, to, {}};
-      const double stiffness = sections[k].bent.stiffness;
-      if (line.reaches(to) && stiffness > 0) { // in its last bay a spar that stops carries nothing to speak of
-        if (!first) first = k;
+    const std::size_t first = out.size();
+    for (const SparLine& line : spars)
+      if (!only || *only == line.index) out.push_back({line.index, static_cast<int>(i), from, to, {}});
+    for (const double t : placesIn(d, spars, from, to)) {
+      std::vector<SparSection> sections;
+      double sum = 0;
+      for (const SparLine& line : spars) {
+        sections.push_back(
+            sparSection(d.spars[static_cast<std::size_t>(line.index)], line, t, d.tables, skinOf(line, skin)));
+        sum += sections.back().bent.stiffness;
+      }
+      std::size_t bay = first;
+      bool edges = !only; // bend with the first spar that is there
+      for (std::size_t k = 0; k < spars.size(); ++k) {
+        const SparLine& line = spars[k];
+        if (only && *only != line.index) continue;
+        SparBay& into = out[bay++];
+        const double stiffness = sections[k].bent.stiffness;
+        // In its last bay a spar that stops carries nothing to speak of.
+        if (!line.reaches(to) || stiffness <= 0) continue;
         const double share = stiffness / sum;
         for (const LoadCase& c : cases) {
-          const Place at{from, share * c.load.moment(d.inboard + from), share * c.load.shear(d.inboard + from), c.what};
+          const Place at{t, share * c.load.moment(d.inboard + t), share * c.load.shear(d.inboard + t), c.what};
           const double length = (to - from) * line.stretch;
-          checkCaps(d, loft, line, sections[k], at, length, bay);
-          checkWeb(d, line, at, length, bay);
-          if (k == first && !only) checkEdges(d, loft, sections[k].bent, at, bay);
-          if (k == 0) checkSheet(d, sections[k], skin.radius, at, to - from, bay);
+          checkCaps(d, loft, line, sections[k], at, length, into);
+          checkWeb(d, line, at, length, into);
+          if (edges) checkEdges(d, loft, sections[k].bent, at, into);
+          if (k == 0) checkSheet(d, sections[k], skin.radius, at, to - from, into);
         }
+        edges = false;
       }
-      out.push_back(std::move(bay));
     }
   }
   return out;

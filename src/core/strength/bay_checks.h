@@ -54,14 +54,14 @@ struct SparBay {
 /// Keeps a check in the bay, unless one of its kind there has less in reserve.
 void keep(SparBay& bay, const BayCheck& check);
 
-/// Bending and shear are those at the bay's inner end, shared by stiffness among the spars there. A cap is taken for a
-/// strut from rib to rib: held upright by a web, and along the chord by sheet that lies on it; held both ways it cannot
-/// buckle; nor can one that has no other cap, which is bent and not pressed. Caps without webs between them are
-/// reckoned as if ribs carried the shear. A web's edges are glued over their own thickness to caps or ribs: the weaker
-/// of the woods and the glue. A sheet web buckles as a plate hinged all round; a core does not, its caps wrinkle on it.
-/// The edges' strips are bent with the first spar that is there, sheet that carries with the first of all, and they
-/// belong to its bays. `only`: the bays of
-/// that spar (index) alone, with what is `ofSpar`, for a search that tries many.
+/// Bending and shear are those at the bay's inner end, or where a cap ends in it, shared by stiffness among the spars
+/// there. A cap is taken for a strut from rib to rib: held upright by a web, and along the chord by sheet that lies on
+/// it; held both ways it cannot buckle; nor can one that has no other cap, which is bent and not pressed. Caps without
+/// webs between them are reckoned as if ribs carried the shear. A web's edges are glued over their own thickness to
+/// caps or ribs: the weaker of the woods and the glue. A sheet web buckles as a plate hinged all round; a core does
+/// not, its caps wrinkle on it. The edges' strips are bent with the first spar that is there, sheet that carries with
+/// the first of all, and they belong to its bays. `only`: the bays of that spar (index) alone, with what is `ofSpar`,
+/// for a search that tries many.
 std::vector<SparBay> bayChecks(const PanelBrief& design, const PanelLoft& loft, const std::vector<SparLine>& spars,
                                const std::vector<Rib>& ribs, const SheetSkin& skin, const std::vector<LoadCase>& cases,
                                std::optional<int> only = {});

@@ -13,9 +13,9 @@ const Material& faceMaterial(const Spar& s, Face f, double share, const Tables& 
   return tables.named(capAt(f == Face::upper ? s.top : s.bottom, share).material);
 }
 
-/// Wood at the outer face above and below? A spar with one cap has but one.
-bool has(const Spar& s, Face f) {
-  return s.kind == SparKind::fullDepth || (f == Face::upper ? s.top : s.bottom).fitted;
+/// Wood at the outer face above and below there? Where a spar has one cap it has but one.
+bool has(const Spar& s, Face f, double share) {
+  return s.kind == SparKind::fullDepth || capAt(f == Face::upper ? s.top : s.bottom, share).fitted;
 }
 
 /// A cap under its upper edge, from the top down: a strip as it is, what is round in slices of their own true area.
@@ -37,7 +37,7 @@ void addCap(const Cap& cap, double top, double modulus, std::vector<Fibre>& to) 
 
 std::optional<CapStress> capStress(const Spar& spar, const SparSection& section, double share, double moment, Face f,
                                    const Tables& tables) {
-  if (!has(spar, f) || section.bent.empty()) return std::nullopt;
+  if (!has(spar, f, share) || section.bent.empty()) return std::nullopt;
   const Material& m = faceMaterial(spar, f, share, tables);
   CapStress c;
   const double outer = f == Face::upper ? section.upperOuter : section.lowerOuter;
@@ -86,9 +86,10 @@ double webShearFlow(double shear, double moment, double depth, double depthChang
 }
 
 std::optional<double> capMiddles(const Spar& spar, const SparLine& line, double t) {
-  if (spar.kind != SparKind::caps || !spar.top.fitted || !spar.bottom.fitted) return std::nullopt;
-  const double depth = line.upperSeat.at(t).y() - line.lowerSeat.at(t).y() -
-                       (capAt(spar.top, line.share(t)).depth + capAt(spar.bottom, line.share(t)).depth) / 2;
+  if (spar.kind != SparKind::caps) return std::nullopt;
+  const Cap top = capAt(spar.top, line.share(t)), bottom = capAt(spar.bottom, line.share(t));
+  if (!top.fitted || !bottom.fitted) return std::nullopt;
+  const double depth = line.upperSeat.at(t).y() - line.lowerSeat.at(t).y() - (top.depth + bottom.depth) / 2;
   return depth > 0 ? std::optional(depth) : std::nullopt;
 }
 

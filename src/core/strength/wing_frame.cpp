@@ -158,9 +158,9 @@ private:
       const double share = line.spar->share(t);
       const Spar& s = spar(*line.spar);
       const bool caps = s.kind == SparKind::caps;
-      const double high = line.spar->upperSeat.at(t).y() - (caps && s.top.fitted ? capAt(s.top, share).depth / 2 : 0),
-                   low = line.spar->lowerSeat.at(t).y() +
-                         (caps && s.bottom.fitted ? capAt(s.bottom, share).depth / 2 : 0);
+      const Cap top = capAt(s.top, share), bottom = capAt(s.bottom, share);
+      const double high = line.spar->upperSeat.at(t).y() - (caps && top.fitted ? top.depth / 2 : 0),
+                   low = line.spar->lowerSeat.at(t).y() + (caps && bottom.fitted ? bottom.depth / 2 : 0);
       c.top = {p.x(), t, high};
       c.bottom = {p.x(), t, low};
       return c;

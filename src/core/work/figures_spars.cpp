@@ -54,6 +54,25 @@ void capFigure(const TruePanel& w, const SparStrength& s, Face face, FigureList&
        m.source, from, true});
 }
 
+/// Where a cap ends before its spar.
+Figure endFigure(const TruePanel& w, const SparLine& line, bool up, const FigureList& out) {
+  const Spar& spar = w.design.spars[static_cast<std::size_t>(line.index)];
+  const double share = (up ? spar.top : spar.bottom).dropsAt, t = share * line.end;
+  const auto beyond = std::find_if(w.ribs.begin(), w.ribs.end(), [&](const Rib& r) { return r.t() >= t - 0.5; });
+  return {
+      fmt::format("spar.{}.end{}", line.index + 1, up ? "Top" : "Bottom"),
+      fmt::format("{} cap ends, {}", up ? "Top" : "Bottom", spar.name),
+      t,
+      Quantity::length,
+      Stage::spars,
+      fmt::format("from {}; let it end on a rib, tapered, not between two", innerEnd(w.design)),
+      "share of the spar's length",
+      fmt::format("{:.0f} % of {}{}", 100 * share, out.len(line.end),
+                  beyond == w.ribs.end() ? "" : fmt::format("; R{} is at {}", beyond->number, out.len(beyond->t()))),
+      "the wing's bending falls outwards; an abrupt end between ribs starts a crack: common practice",
+      {fmt::format("spars.{}.{}.dropsAt", line.index, up ? "top" : "bottom")}};
+}
+
 /// Where a cap's wood changes, the two being scarfed there, and where its doubler ends.
 void changeFigures(const TruePanel& w, const SparLine& line, FigureList& out) {
   const Spar& spar = w.design.spars[static_cast<std::size_t>(line.index)];
@@ -74,6 +93,7 @@ void changeFigures(const TruePanel& w, const SparLine& line, FigureList& out) {
                "taper of 12 to 1: common practice",
                {fmt::format("spars.{}.{}.doubledTo", line.index, up ? "top" : "bottom"),
                 fmt::format("spars.{}.{}.doubler", line.index, up ? "top" : "bottom")}});
+    if (cap.fitted && cap.drops) out.add(endFigure(w, line, up, out));
     if (!cap.fitted || !cap.changes) continue;
     const double t = cap.changesAt * line.end, depth = capAt(cap, cap.changesAt).depth;
     constexpr double slope = 12; // of a scarf: its length to its depth

@@ -103,6 +103,7 @@ double gramsOf(const TruePanel& panel, int index, const Spar& spar) {
   for (const Cap& cap : {spar.top, spar.bottom}) {
     if (cap.changes) places.push_back(cap.changesAt);
     if (cap.doubled) places.push_back(cap.doubledTo);
+    if (cap.drops) places.push_back(cap.dropsAt);
   }
   std::sort(places.begin(), places.end());
   double sum = 0;
