@@ -393,6 +393,14 @@ TEST(NoseBoxes, ADiveIsCheckedBayByBay) {
   const TrueWing fast = wingOf(d);
   EXPECT_NEAR(figureOf(fast, "sheet.twist"), figureOf(w, "sheet.twist") / 9, 1e-6 * figureOf(w, "sheet.twist"));
   EXPECT_TRUE(hasFinding(fast.findings, "sheet.twistBuckling"));
+  Design dropped = d; // beyond the cap's end no web closes the nose
+  dropped.inner().spars[0].bottom.drops = true, dropped.inner().spars[0].bottom.dropsAt = 0.5;
+  const TrueWing half = wingOf(dropped);
+  for (const SparBay& bay : half.inner().bays)
+    EXPECT_EQ(checkOf(bay, BayCheck::What::sheetTwist) != nullptr, bay.to <= 350) << bay.bay;
+  d.inner().spars[0].webs = Webs::none;
+  EXPECT_EQ(wingOf(d).figure("sheet.twist"), nullptr);
+  d.inner().spars[0].webs = Webs::between;
   d.inner().sheeting.bottom = false;
   EXPECT_EQ(wingOf(d).figure("sheet.twist"), nullptr);
 }

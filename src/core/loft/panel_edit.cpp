@@ -83,7 +83,7 @@ void splitRibs(const PanelBrief& whole, double t, Ribs& inner, Ribs& outer) {
   outer.stations = std::move(out);
 }
 
-/// What happens at `at` of a whole cap, as a share of what lies inside and outside of a cut at `share`.
+/// What happens to a cap at that share of its length: on which side of a cut at `share`, and at which share of that.
 struct OneSide {
   bool inside = false, outside = false; ///< of the cut, or neither
   double at = 0;
@@ -108,7 +108,7 @@ void splitCap(Cap& inner, Cap& outer, const Cap& whole, double share) {
   Cap plain = whole; // without what doubles it
   plain.doubled = false;
   const Cap cut = capAt(plain, share);
-  if (whole.doubled) {
+  if (whole.doubled && whole.shape == CapShape::strip) {
     const OneSide end(whole.doubledTo, share);
     inner.doubled = end.inside, outer.doubled = end.outside;
     (end.inside ? inner : outer).doubledTo = end.at;

@@ -1,5 +1,5 @@
-// What spars are cut of sheet: a full-depth spar with its slots, a web that runs through. Flat, s along its own length
-// from the root, z up.
+// Outlines of spars: a full-depth one with its slots and a web that runs through, as they are cut of sheet; and any of
+// them as the plan shows it.
 #pragma once
 #include "core/parts/rib.h"
 

@@ -130,14 +130,21 @@ std::optional<SoftWing> softWingOf(const WholeWing& w) {
   return softWing(stripsOf(w), liftSlope(w.planform.aspect), w.panels.front().design.flying.diveSpeed);
 }
 
-/// What a dive does to the sheet of closed noses.
+/// Whether something upright stands at the spar all along the bay.
+bool closesNose(const TruePanel& p, const SparBay& bay) {
+  const auto k = static_cast<std::size_t>(bay.spar);
+  const Spar& spar = p.design.spars[k];
+  return spar.kind == SparKind::fullDepth || webWidthAt(spar, p.spars[k].share(bay.to)) > 0;
+}
+
+/// What a dive does to the sheet of noses that a web closes.
 void addDiveChecks(WholeWing& w) {
   const double speed = w.panels.front().design.flying.diveSpeed;
   if (speed <= 0) return;
   const std::vector<TwistStrip> strips = stripsOf(w);
   for (TruePanel& p : w.panels)
     for (SparBay& bay : p.bays)
-      if (p.noseBox && p.noseBox->spar == bay.spar)
+      if (p.noseBox && p.noseBox->spar == bay.spar && closesNose(p, bay))
         if (const auto box = noseBoxOf(p.design, p.loft, p.ribs[static_cast<std::size_t>(bay.bay - 1)]))
           checkTwistedSheet(p.design, *box, sectionTorque(strips, speed, p.design.inboard + bay.from),
                             bay.to - bay.from, bay);
