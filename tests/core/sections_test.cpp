@@ -1,4 +1,5 @@
 // Webs of every kind, caps of every shape, sheet that carries: stiffness, strength and what buckles.
+#include "bays.h"
 #include "core/drawing/wing_drawings.h"
 #include "core/geometry/polyline.h"
 #include "core/geometry/region.h"
@@ -6,80 +7,17 @@
 #include "core/strength/plate_buckling.h"
 #include "core/work/sizing.h"
 #include "core/work/take_away.h"
-#include "support.h"
 #include <algorithm>
-#include <Eigen/Eigenvalues>
 #include <rapidcheck/gtest.h>
 
 namespace eup {
 namespace {
 
+using test::checkOf;
 using test::figureOf;
 using test::hasFinding;
 using test::wingOf;
-
-/// A rectangular plate hinged all round, in shear: Ritz's method with double sines, as in Timoshenko and Gere, Theory
-/// of Elastic Stability (1961), art. 9.7; for a plate with two stiffnesses. The least stress of either sign.
-double ritzShear(const Plate& p, double length, double width) {
-  constexpr int along = 24, across = 8, all = along * across;
-  constexpr double poisson = 0.3;
-  const double stiffer = std::max(p.along, p.across), softer = std::min(p.along, p.across);
-  const double third = std::pow(p.thickness, 3) / 12, one = 1 - poisson * poisson * softer / stiffer;
-  const double d1 = p.along * third / one, d2 = p.across * third / one,
-               d3 = poisson * softer * third / one + 2 * p.shear * third;
-  Eigen::MatrixXd work = Eigen::MatrixXd::Zero(all, all);
-  Eigen::VectorXd root(all);
-  const auto at = [](int m, int n) { return (m - 1) * across + n - 1; };
-  for (int m = 1; m <= along; ++m)
-    for (int n = 1; n <= across; ++n) {
-      const double a = m / length, b = n / width;
-      root(at(m, n)) = std::sqrt(std::pow(pi, 4) * length * width / 4 *
-                                 (d1 * a * a * a * a + 2 * d3 * a * a * b * b + d2 * b * b * b * b));
-      for (int q = 1; q <= along; ++q)
-        for (int r = 1; r <= across; ++r)
-          if ((m + q) % 2 == 1 && (n + r) % 2 == 1)
-            work(at(m, n), at(q, r)) = 8.0 * m * n * q * r / ((m * m - q * q) * (r * r - n * n));
-    }
-  work = root.cwiseInverse().asDiagonal() * ((work + work.transpose()) / 2).eval() * root.cwiseInverse().asDiagonal();
-  const double most =
-      Eigen::SelfAdjointEigenSolver<Eigen::MatrixXd>(work, Eigen::EigenvaluesOnly).eigenvalues().cwiseAbs().maxCoeff();
-  return 1 / most / p.thickness;
-}
-
-TEST(PlateBuckling, AnEvenStripInShearIsTheTextbooks) {
-  // 5.35 π² E t² ÷ (12 (1 − ν²) w²): Timoshenko and Gere, Theory of Elastic Stability (1961), art. 9.7, from memory.
-  const Plate p{3400, 3400, 3400 / 2.6, 1.5};
-  EXPECT_NEAR(shearBuckling(p, 20), 5.35 * pi * pi * 3400 / (12 * 0.91) * (1.5 / 20) * (1.5 / 20), 0.5);
-}
-
-TEST(PlateBuckling, WoodsAndPlyAgreeWithRitz) {
-  for (const Plate& p : {Plate{3400, 102, 155, 1.5}, Plate{102, 3400, 155, 1.5}, Plate{8500, 5100, 650, 1},
-                         Plate{2300, 2300, 3000, 1}, Plate{3400, 3400, 100, 2}}) {
-    const double strip = shearBuckling(p, 20), plate = ritzShear(p, 160, 20);
-    EXPECT_GT(plate, strip * 0.995); // its short ends hold it too
-    EXPECT_NEAR(plate, strip, 0.1 * strip) << p.along << " " << p.across << " " << p.shear;
-    EXPECT_LE(shearBuckling(p, 25, 20), ritzShear(p, 25, 20) * 1.001) << "the rule for a rectangle is on the safe side";
-  }
-}
-
-TEST(PlateBuckling, SheetAndCore) {
-  // A wide column: Euler's with r² = t² ÷ 12. A bent one by hand: 0.3 √(3400 × 102) × 1.5 ÷ 100 = 2.650 MPa.
-  EXPECT_NEAR(pressedSheetBuckling({3400, 102, 155, 1.5}, 60, 0), pi * pi * 3400 * 1.5 * 1.5 / (12 * 3600), 1e-9);
-  EXPECT_NEAR(pressedSheetBuckling({3400, 102, 155, 1.5}, 60, 100), 2.650, 0.001);
-  EXPECT_NEAR(wrinkling(10800, 15, 5), 0.5 * std::cbrt(810000.0), 1e-9);
-}
-
-const BayCheck* checkOf(const SparBay& bay, BayCheck::What what) {
-  for (const BayCheck& c : bay.checks)
-    if (c.what == what) return &c;
-  return nullptr;
-}
-
-Design withWebs(Webs webs) {
-  Design d;
-  d.inner().spars[0].webs = webs;
-  return d;
-}
+using test::withWebs;
 
 /// Upright grain is what builders swear by: it holds a web up several times as long.
 TEST(Webs, UprightGrainHoldsLonger) {
@@ -320,219 +258,6 @@ RC_GTEST_PROP(CarryingSheet, MoreWoodNeverLowersAReserve, ()) {
     spar.top.doubled = spar.bottom.doubled = true, spar.top.doubledTo = spar.bottom.doubledTo = 0.98,
     spar.top.doubler = spar.bottom.doubler = 1;
   RC_ASSERT(least(wingOf(d), both) >= before * (1 - 1e-9));
-}
-
-/// By hand for a box of web 20 × 1.5 and skin 130 × 1.5 of one wood, 900 mm² inside: δw ÷ (δw + δs) = 20 ÷ 150,
-/// e = 2 × 900 ÷ 20 × 20 ÷ 150 = 12 mm.
-TEST(NoseBoxes, TheShearCentreLiesBeforeTheWeb) {
-  EXPECT_NEAR(shearCentreAhead(900, 20, 20 / (155 * 1.5), 130 / (155 * 1.5)), 12, 1e-9);
-  Design d = withWebs(Webs::between);
-  d.inner().sheeting.to = SheetEdge::spar;
-  d.flying.diveSpeed = 30;
-  const TrueWing thin = wingOf(d);
-  ASSERT_TRUE(thin.inner().noseBox && thin.inner().noseBox->ahead);
-  EXPECT_NEAR(figureOf(thin, "box.shearCentre"), *thin.inner().noseBox->ahead, 1e-12);
-  EXPECT_GT(figureOf(thin, "box.shearCentre"), 1);
-  EXPECT_LT(figureOf(thin, "box.shearCentre"), 0.3 * 220) << "within the nose";
-  d.inner().spars[0].webThickness = 6; // a stiff web: the centre comes to it
-  const TrueWing stiff = wingOf(d);
-  EXPECT_LT(figureOf(stiff, "box.shearCentre"), figureOf(thin, "box.shearCentre"));
-  d.inner().spars[0].webs = Webs::none;
-  EXPECT_EQ(wingOf(d).figure("box.shearCentre"), nullptr);
-}
-
-/// A box of 900 mm², 140 mm all round with a web of 20, of 1.5 mm medium balsa, under 5000 N·mm: q = 5000 ÷ 1800
-/// (Bredt), τ = q ÷ 1.5; each face is a plate of 60 mm by the bay, by Ritz's method.
-TEST(NoseBoxes, TwistShearsTheSheet) {
-  Design d;
-  d.inner().sheeting.thickness = 1.5;
-  const PanelBrief brief = briefsOf(d, 0).front();
-  NoseBox box{0, 900, 140, 20, 0, {}};
-  SparBay bay;
-  checkTwistedSheet(brief, box, -5000, 50, bay);
-  const BayCheck *shear = checkOf(bay, BayCheck::What::sheetTwist),
-                 *buckles = checkOf(bay, BayCheck::What::sheetTwistBuckling);
-  ASSERT_TRUE(shear && buckles);
-  EXPECT_NEAR(shear->stress, 5000.0 / 1800 / 1.5, 1e-12);
-  EXPECT_DOUBLE_EQ(shear->strength, 2.1);
-  EXPECT_EQ(shear->load, LoadCase::What::dive);
-  const Material& balsa = brief.tables.named("balsa-160");
-  const double ritz = ritzShear({balsa.modulus, balsa.across, balsa.shear, 1.5}, 50, 60);
-  EXPECT_LE(buckles->strength, ritz) << "on the safe side";
-  EXPECT_GT(buckles->strength, 0.5 * ritz);
-  SparBay untwisted;
-  checkTwistedSheet(brief, box, 0, 50, untwisted);
-  EXPECT_TRUE(untwisted.checks.empty());
-}
-
-/// The torque of a dive is that of the sections' moments outboard; it grows with the speed squared, and towards the
-/// root. Open noses and wings that do not dive have no such check.
-TEST(NoseBoxes, ADiveIsCheckedBayByBay) {
-  Design d = withWebs(Webs::between);
-  d.inner().sections.root = d.inner().sections.tip = nacaSection("4412");
-  d.inner().sheeting.to = SheetEdge::spar;
-  EXPECT_EQ(wingOf(d).figure("sheet.twist"), nullptr);
-  d.flying.diveSpeed = 25;
-  const TrueWing w = wingOf(d);
-  const TruePanel& p = w.inner();
-  ASSERT_TRUE(p.noseBox && w.main().soft);
-  // By hand at the root, from the torque that the twist curve goes by.
-  const double stress = std::abs(w.main().soft->torque.front()) / (2 * p.noseBox->area * d.inner().sheeting.thickness);
-  const BayCheck* root = checkOf(p.bays.front(), BayCheck::What::sheetTwist);
-  ASSERT_NE(root, nullptr);
-  EXPECT_NEAR(root->stress, stress, 1e-9 * stress);
-  EXPECT_NEAR(figureOf(w, "sheet.twist"), 2.1 / stress, 1e-6 * 2.1 / stress);
-  double last = 1e9;
-  for (const SparBay& bay : p.bays)
-    if (const BayCheck* c = checkOf(bay, BayCheck::What::sheetTwist)) {
-      EXPECT_LT(c->stress, last) << bay.bay;
-      last = c->stress;
-    }
-  EXPECT_FALSE(hasFinding(w.findings, "sheet.twistBuckling"));
-  d.flying.diveSpeed = 75;
-  const TrueWing fast = wingOf(d);
-  EXPECT_NEAR(figureOf(fast, "sheet.twist"), figureOf(w, "sheet.twist") / 9, 1e-6 * figureOf(w, "sheet.twist"));
-  EXPECT_TRUE(hasFinding(fast.findings, "sheet.twistBuckling"));
-  Design dropped = d; // beyond the cap's end no web closes the nose
-  dropped.inner().spars[0].bottom.drops = true, dropped.inner().spars[0].bottom.dropsAt = 0.5;
-  const TrueWing half = wingOf(dropped);
-  for (const SparBay& bay : half.inner().bays)
-    EXPECT_EQ(checkOf(bay, BayCheck::What::sheetTwist) != nullptr, bay.to <= 350) << bay.bay;
-  d.inner().spars[0].webs = Webs::none;
-  EXPECT_EQ(wingOf(d).figure("sheet.twist"), nullptr);
-  d.inner().spars[0].webs = Webs::between;
-  d.inner().sheeting.bottom = false;
-  EXPECT_EQ(wingOf(d).figure("sheet.twist"), nullptr);
-}
-
-/// Where the first spar stops the edges go on, bent with the next.
-TEST(Edges, AreCheckedAsFarAsThereIsASpar) {
-  Design d;
-  d.inner().spars.push_back(d.inner().spars.front());
-  d.inner().spars[1].rootFraction = d.inner().spars[1].tipFraction = 0.6;
-  d.inner().spars[0].stops = true, d.inner().spars[0].stopsAt = 350;
-  const TrueWing w = wingOf(d);
-  double farthest = 0;
-  for (const SparBay& bay : w.inner().bays)
-    if (checkOf(bay, BayCheck::What::trailingEdge)) {
-      EXPECT_EQ(bay.spar, bay.to <= 350 ? 0 : 1) << bay.bay;
-      farthest = std::max(farthest, bay.to);
-    }
-  EXPECT_NEAR(farthest, 700, 1e-9);
-  int told = 0;
-  for (const Figure& f : w.figures) told += f.key == "edge.trailing";
-  EXPECT_EQ(told, 1);
-}
-
-/// Strips at the edges are strained by the wing's bend: σ = E M z ÷ EI.
-TEST(Edges, BendWithTheWing) {
-  Design d;
-  const TrueWing w = wingOf(d);
-  const SparBay& bay = w.inner().bays.front();
-  const BayCheck* edge = checkOf(bay, BayCheck::What::leadingEdge);
-  ASSERT_NE(edge, nullptr);
-  const SparSection& s = w.inner().strength.spars[0].root;
-  const double f = d.inner().leadingEdge.width / 220, bend = w.main().loads.front().load.moment(0) / s.bent.stiffness;
-  double most = 0;
-  for (const Face face : {Face::upper, Face::lower})
-    most = std::max(most, std::abs(w.inner().loft.at(face, f, 0).y() - s.bent.axis));
-  EXPECT_NEAR(edge->stress, 3400 * bend * most, 0.02 * edge->stress); // the one with least in reserve, of two strengths
-  d.inner().leadingEdge.material =
-      "light-ply"; // stiffer for its strength than balsa, pressed: 12 ÷ 4500 against 14.9 ÷ 3400
-  EXPECT_LT(figureOf(wingOf(d), "edge.leading"), figureOf(w, "edge.leading"));
-}
-
-TEST(Joins, WhatHoldsThemIsAmongTheFirstBaysChecks) {
-  Design d;
-  const TrueWing w = wingOf(d);
-  const BayCheck* brace = checkOf(w.inner().bays.front(), BayCheck::What::brace);
-  ASSERT_NE(brace, nullptr);
-  EXPECT_NEAR(brace->reserve(), figureOf(w, "brace.reserve"), 1e-9);
-  EXPECT_NEAR(checkOf(w.inner().bays.front(), BayCheck::What::braceGlue)->reserve(), figureOf(w, "brace.glue"), 1e-9);
-  d.inner().join.brace = false;
-  d.inner().join.joiner.fitted = true;
-  const TrueWing joined = wingOf(d);
-  EXPECT_EQ(checkOf(joined.inner().bays.front(), BayCheck::What::brace), nullptr);
-  EXPECT_NEAR(checkOf(joined.inner().bays.front(), BayCheck::What::joiner)->reserve(),
-              figureOf(joined, "joiner.reserve"), 1e-9);
-  EXPECT_NEAR(checkOf(joined.inner().bays.front(), BayCheck::What::ribs)->reserve(), figureOf(joined, "joiner.ribs"),
-              1e-9);
-  // By hand: the couple on the socket's length, and the lift at the join, over 3 mm of balsa and 9 mm of sleeve.
-  const JoinStrength& s = joined.inner().joinStrength;
-  const double leg = std::min(joined.inner().joiner->reach, joined.inner().joiner->reachInside);
-  const double pressed = d.own.named(d.inner().join.joiner.material).compressionAcross;
-  const double bears = (6 * s.moment / (leg * leg) - 2 * s.shear / leg) / d.inner().join.joiner.diameter;
-  EXPECT_NEAR(figureOf(joined, "joiner.socket"), pressed / bears, 1e-9 * pressed / bears);
-  EXPECT_NEAR(checkOf(joined.inner().bays.front(), BayCheck::What::socket)->reserve(), pressed / bears,
-              1e-9 * pressed / bears);
-  EXPECT_FALSE(hasFinding(joined.findings, "joiner.socket"));
-  EXPECT_NEAR(s.crushReserve, std::min(9 * 3 * 1.0 / (s.moment / leg + s.shear), 9 * 2 * 1.0 / (s.moment / leg)), 1e-9);
-  EXPECT_TRUE(hasFinding(joined.findings, "joiner.ribs"));
-  d.inner().join.joiner.facing = 3;
-  EXPECT_GT(figureOf(wingOf(d), "joiner.ribs"), 4 * figureOf(joined, "joiner.ribs"));
-  d.inner().join.joiner.material = "foam-eps-15"; // a rod that is softer than what it bears on
-  EXPECT_TRUE(hasFinding(wingOf(d).findings, "joiner.socket"));
-}
-
-TEST(Joins, AWeakGlueCountsWhereItIsWeakerThanTheWood) {
-  Design d = withWebs(Webs::between);
-  const TrueWing good = wingOf(d);
-  d.glue = "contact";
-  const TrueWing weak = wingOf(d);
-  EXPECT_NEAR(figureOf(weak, "spar.1.webGlue") / figureOf(good, "spar.1.webGlue"), 0.7 / 2.1, 1e-9);
-  EXPECT_NEAR(figureOf(weak, "brace.glue") / figureOf(good, "brace.glue"), 0.7 / 2.1, 1e-9);
-}
-
-TEST(Sizing, MayDoubleCapsInboard) {
-  Design d = withWebs(Webs::between);
-  d.inner().spars[0].webThickness = 4, d.inner().spars[0].webMaterial = "birch-ply"; // the caps are what is sized
-  const TrueWing w = wingOf(d);
-  SizingOrder order;
-  order.materials = {"spruce"}, order.stock = {2, 3, 4, 6, 8, 10}, order.mayTaper = false;
-  const auto plain = sparSizes(w.inner(), w.main().loads, order);
-  order.mayStep = true;
-  const auto stepped = sparSizes(w.inner(), w.main().loads, order);
-  ASSERT_FALSE(plain.empty() || stepped.empty());
-  EXPECT_LT(stepped.front().grams, plain.front().grams);
-  EXPECT_TRUE(stepped.front().spar.top.doubled);
-  d.inner().spars[0] = stepped.front().spar;
-  double least = 1e9;
-  const TrueWing taken = wingOf(d);
-  for (const SparBay& bay : taken.inner().bays)
-    for (const BayCheck& c : bay.checks)
-      if (c.ofSpar()) least = std::min(least, c.reserve());
-  EXPECT_NEAR(least, stepped.front().reserve, 1e-9);
-  EXPECT_GE(least, order.reserve);
-}
-
-TEST(LoadCases, AGustFromAboveIsAsFarTheOtherWay) {
-  Design d;
-  d.flying.gust = 8, d.flying.airSpeed = 16;
-  const TrueWing w = wingOf(d);
-  ASSERT_EQ(w.main().loads.size(), 3u);
-  EXPECT_NEAR(w.main().loads[1].factor + w.main().loads[2].factor, 2, 1e-12);
-  EXPECT_LT(w.main().loads[2].load.lift, 0);
-  d.flying.gust = 1;
-  EXPECT_EQ(wingOf(d).main().loads.size(), 2u) << "lift that only falls loads nothing";
-}
-
-TEST(StrengthCard, TellsEveryBayAndItsCautions) {
-  Design d = withWebs(Webs::between);
-  d.flying.tipTouch = 1, d.flying.diveSpeed = 22, d.flying.kind = "own-1";
-  d.own.loadFactors.push_back({.key = "own-1", .label = "club pylon", .pull = 18, .push = 7, .source = "our logger"});
-  d.inner().join.braceMaterial = "beech";
-  const TrueWing w = wingOf(d);
-  std::string all;
-  for (const Label& l : strengthCard(drawn(w).front(), Hand::left).labels) all += l.text + "\n";
-  EXPECT_NE(all.find("LEFT HAND"), std::string::npos);
-  for (std::size_t i = 1; i < w.inner().ribs.size(); ++i)
-    EXPECT_NE(all.find("R" + std::to_string(i) + " to R" + std::to_string(i + 1)), std::string::npos) << i;
-  for (const char* words :
-       {"model aircraft only", "no approval", "licensed", "landing on a tip", "Sitka spruce", "USDA",
-        "yellow wood glue", "18.00 × the weight (club pylon: our logger)", "diving: 22 m/s", "beech"})
-    EXPECT_NE(all.find(words), std::string::npos) << words;
-  d.inner().spars.clear();
-  EXPECT_FALSE(strengthCard(drawn(wingOf(d)).front(), Hand::right).labels.empty());
 }
 
 } // namespace
