@@ -103,6 +103,7 @@ QTableWidget* TablesDialog::makeTable(Shelf s) {
   heads << tr("Known from");
   t->setColumnCount(static_cast<int>(heads.size()));
   t->setHorizontalHeaderLabels(heads);
+  t->horizontalHeaderItem(t->columnCount() - 1)->setTextAlignment(Qt::AlignLeft); // its column is wider than the view
   t->verticalHeader()->hide();
   t->setSelectionBehavior(QAbstractItemView::SelectRows);
   t->setSelectionMode(QAbstractItemView::SingleSelection);
