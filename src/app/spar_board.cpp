@@ -356,22 +356,22 @@ void SparBoard::addCapHandles(const SparLine& line, bool up, std::vector<Handle>
                   if (!c->tapers) c->tapers = true, c->tipWidth = c->width, c->tipDepth = c->depth;
                   return decideValue(now, path + "tipDepth", depth(c->tipDepth + inwards * by.y() / larger));
                 }});
-  const double share = line.end;
-  if (cap.drops)
-    to.push_back({tr("where the %1 ends").arg(name), place(last, 0), place(last, capAt(cap, cap.dropsAt).depth / 2),
-                  Qt::SizeHorCursor, tr("Move the end of the %1").arg(name), [=](const Design& d, const Point& by) {
+  /// A place along the spar, at a share of its length.
+  const auto alongHandle = [&](const QString& what, const QString& undo, const char* key, double Cap::*at,
+                               double deep) {
+    const double length = line.end, t = cap.*at * length;
+    to.push_back({what, place(t, 0), place(t, deep), Qt::SizeHorCursor, undo, [=](const Design& d, const Point& by) {
                     Design now = d;
                     const Cap* c = capOf(now.at(id));
-                    return decideValue(d, path + "dropsAt", (c ? c->dropsAt : 0) + side * by.x() / share);
+                    return decideValue(d, path + key, (c ? c->*at : 0) + side * by.x() / length);
                   }});
-  if (!cap.changes) return;
-  const double t = cap.changesAt * line.end;
-  to.push_back({tr("where the %1's wood changes").arg(name), place(t, 0), place(t, capAt(cap, cap.changesAt).depth),
-                Qt::SizeHorCursor, tr("Move the %1's change of wood").arg(name), [=](const Design& d, const Point& by) {
-                  Design now = d;
-                  const Cap* c = capOf(now.at(id));
-                  return decideValue(d, path + "changesAt", (c ? c->changesAt : 0) + side * by.x() / share);
-                }});
+  };
+  if (cap.drops)
+    alongHandle(tr("where the %1 ends").arg(name), tr("Move the end of the %1").arg(name), "dropsAt", &Cap::dropsAt,
+                capAt(cap, cap.dropsAt).depth / 2);
+  if (cap.changes)
+    alongHandle(tr("where the %1's wood changes").arg(name), tr("Move the %1's change of wood").arg(name), "changesAt",
+                &Cap::changesAt, capAt(cap, cap.changesAt).depth);
 }
 
 std::vector<Handle> SparBoard::handles() const {

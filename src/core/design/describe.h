@@ -429,8 +429,8 @@ template <class P, class V> void describePanel(P& p, const PanelPlace& place, V&
 }
 
 /// A table of the builder's own rows.
-template <class Rows, class V> void describeRows(const char* key, const char* heading, Rows& rows, V& v) {
-  v.list(key, heading, Stage::spars, rows, static_cast<int>(mostOwnRows), [&](auto& r, std::size_t) {
+template <class Rows, class V> void describeRows(Shelf shelf, Rows& rows, V& v) {
+  v.list(keyOf(shelf), wordsOf(shelf), Stage::spars, rows, static_cast<int>(mostOwnRows), [&](auto& r, std::size_t) {
     v.freeText("key", r.key);
     v.text("label", "Name", r.label);
     for (const auto& c : columnsOf(&r)) v.number(c.key, c.label, r.*c.value, c.limits);
@@ -448,10 +448,7 @@ template <class D, class V> void describe(D& d, V& v) {
     v.choice("unit", "Lengths in", d.unit, std::span(unitChoices));
   });
   v.group("own", "", Stage::spars, [&] {
-    describeRows("materials", "Own material", d.own.materials, v);
-    describeRows("coverings", "Own covering", d.own.coverings, v);
-    describeRows("glues", "Own glue", d.own.glues, v);
-    describeRows("loadFactors", "Own load factors", d.own.loadFactors, v);
+    for (const Shelf shelf : shelves) onShelf(shelf, [&](auto table) { describeRows(shelf, d.own.*table, v); });
   });
   v.know(d.own);
   v.group("", "Model", Stage::panels, [&] { v.listed("glue", "Glued with", d.glue, Shelf::glue); });
