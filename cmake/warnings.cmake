@@ -10,7 +10,10 @@ endif()
 if(EUPTERA_WERROR)
   target_compile_options(euptera_strict INTERFACE -Werror)
 endif()
-if(EUPTERA_SANITIZE)
-  target_compile_options(euptera_strict INTERFACE -fsanitize=address,undefined -fno-omit-frame-pointer -fno-sanitize-recover=all)
+if(EUPTERA_CHECKED)
+  # Left out of the undefined-behaviour checks: what the address sanitizer and the processor find as well.
+  target_compile_options(euptera_strict INTERFACE -fsanitize=address,undefined -fno-sanitize=null,alignment,object-size,vptr
+                                                  -fno-omit-frame-pointer -fno-sanitize-recover=all)
+  target_compile_definitions(euptera_strict INTERFACE _GLIBCXX_ASSERTIONS)
   target_link_options(euptera_strict INTERFACE -fsanitize=address,undefined)
 endif()

@@ -4,15 +4,16 @@
 #include "core/design/design_file.h"
 #include "core/design/plan_use.h"
 #include "driver.h"
+#include "places.h"
 #include <nlohmann/json.hpp>
 
 namespace eup::app::test {
 namespace {
 
-const QString cleanPlan = SOURCE_ROOT "/data/demos/fenlark-plan.png";
+const QString cleanPlan = QString::fromStdString(test::sourceFile("data/demos/fenlark-plan.png"));
 
 nlohmann::json truth() {
-  QFile f(TEST_FILES "/fenlark-plan-truth.json");
+  QFile f(QString::fromStdString(test::testFile("fenlark-plan-truth.json")));
   EXPECT_TRUE(f.open(QIODevice::ReadOnly));
   return nlohmann::json::parse(f.readAll().toStdString());
 }
@@ -249,7 +250,7 @@ TEST_F(PlanStage, TheFileIsLinkedByRelativePathAndItsLossLosesNothing) {
   EXPECT_TRUE(window->document().planImages().trouble(0).isEmpty());
   // Changed: said so, shown nevertheless.
   QFile::remove(other.filePath("plans/plan.png"));
-  QFile::copy(TEST_FILES "/plans/L.png", other.filePath("plans/plan.png"));
+  QFile::copy(QString::fromStdString(test::testFile("plans/L.png")), other.filePath("plans/plan.png"));
   ASSERT_TRUE(window->openFile(other.filePath("wing.euptera")));
   window->newWing();
   ASSERT_TRUE(window->openFile(other.filePath("wing.euptera")));
@@ -339,7 +340,7 @@ TEST_F(PlanStage, AnotherSpanShowsWhatChangesAndBuildsIt) {
 
 TEST_F(PlanStage, SheetsAreNamedAddedAndTakenOut) {
   open(cleanPlan);
-  open(TEST_FILES "/plans/two-pages.tif");
+  open(QString::fromStdString(test::testFile("plans/two-pages.tif")));
   ASSERT_EQ(design().plan.sheets.size(), 2u);
   page("Plan");
   EXPECT_EQ(find<QListWidget>("sheets")->count(), 2);

@@ -1,6 +1,7 @@
 // The floors: a file of the core includes only from its own floor or lower ones, and never sees the window's toolkit.
 #include "core/design/decisions.h"
 #include "core/work/take_away.h"
+#include "places.h"
 #include "support.h"
 #include <map>
 #include <regex>
@@ -24,7 +25,7 @@ const std::set<std::pair<std::string, std::string>> sideways{
 TEST(Architecture, IncludesGoDownwardsOnly) {
   const std::regex include("#include \"core/([a-z]+)/");
   int looked = 0;
-  for (const auto& entry : std::filesystem::recursive_directory_iterator(SOURCE_ROOT "/src/core")) {
+  for (const auto& entry : std::filesystem::recursive_directory_iterator(test::sourceFile("src/core"))) {
     if (entry.path().extension() != ".h" && entry.path().extension() != ".cpp") continue;
     const std::string own = entry.path().parent_path().filename().string(), text = test::slurp(entry.path());
     ASSERT_TRUE(floors.contains(own)) << own;

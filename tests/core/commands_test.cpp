@@ -1,6 +1,7 @@
 #include "cli/commands.h"
 #include "core/design/design_file.h"
 #include "core/files/text_file.h"
+#include "places.h"
 #include "support.h"
 #include <nlohmann/json.hpp>
 
@@ -101,7 +102,7 @@ TEST_F(Commands, PlanTellsReadingsJudgementsAndTheLayout) {
 }
 
 TEST_F(Commands, UpgradeWritesThePresentFormat) {
-  const Ran ran = run({"upgrade", TEST_FILES "/version1.euptera"});
+  const Ran ran = run({"upgrade", test::testFile("version1.euptera")});
   EXPECT_EQ(ran.code, 0);
   EXPECT_NE(ran.out.find("\"version\": 8"), std::string::npos);
   EXPECT_TRUE(designFromText(ran.out).value().notes.empty());

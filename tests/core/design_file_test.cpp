@@ -2,6 +2,7 @@
 #include "core/design/design_file.h"
 #include "core/files/shipped.h"
 #include "core/section/naca.h"
+#include "places.h"
 #include "support.h"
 #include <functional>
 #include <nlohmann/json.hpp>
@@ -100,7 +101,7 @@ TEST(DesignFile, IsReadableByPeople) {
 }
 
 TEST(DesignFile, OfVersion1StillLoads) {
-  const auto read = designFromText(test::slurp(TEST_FILES "/version1.euptera"));
+  const auto read = designFromText(test::slurp(test::testFile("version1.euptera")));
   ASSERT_TRUE(read.ok()) << read.problem().text();
   EXPECT_TRUE(read.value().notes.empty());
   EXPECT_EQ(read.value().design.name, "Version one");
@@ -111,7 +112,7 @@ TEST(DesignFile, OfVersion1StillLoads) {
 }
 
 TEST(DesignFile, OfVersion2StillLoads) {
-  const auto read = designFromText(test::slurp(TEST_FILES "/version2.euptera"));
+  const auto read = designFromText(test::slurp(test::testFile("version2.euptera")));
   ASSERT_TRUE(read.ok()) << read.problem().text();
   EXPECT_TRUE(read.value().notes.empty()) << read.value().notes.front();
   const Design& d = read.value().design;
@@ -130,7 +131,7 @@ TEST(DesignFile, OfVersion2StillLoads) {
 
 /// A wing of version 3 had ribs, spars and tips of one kind, and a brace on its first spar with a cap.
 TEST(DesignFile, LoadsVersionThree) {
-  const auto read = designFromText(test::slurp(TEST_FILES "/version3.euptera"));
+  const auto read = designFromText(test::slurp(test::testFile("version3.euptera")));
   ASSERT_TRUE(read.ok()) << read.problem().text();
   EXPECT_TRUE(read.value().notes.empty()) << read.value().notes.front();
   const Design& d = read.value().design;
@@ -147,7 +148,7 @@ TEST(DesignFile, LoadsVersionThree) {
 
 /// A wing of version 4 had ribs with the flight, one brace a join, spars that end there, caps of one wood.
 TEST(DesignFile, LoadsVersionFour) {
-  const auto read = designFromText(test::slurp(TEST_FILES "/version4.euptera"));
+  const auto read = designFromText(test::slurp(test::testFile("version4.euptera")));
   ASSERT_TRUE(read.ok()) << read.problem().text();
   EXPECT_TRUE(read.value().notes.empty()) << read.value().notes.front();
   const Design& d = read.value().design;
@@ -163,7 +164,7 @@ TEST(DesignFile, LoadsVersionFour) {
 
 /// A wing of version 5 knew one load.
 TEST(DesignFile, LoadsVersionFive) {
-  const auto read = designFromText(test::slurp(TEST_FILES "/version5.euptera"));
+  const auto read = designFromText(test::slurp(test::testFile("version5.euptera")));
   ASSERT_TRUE(read.ok()) << read.problem().text();
   EXPECT_TRUE(read.value().notes.empty()) << read.value().notes.front();
   const Design& d = read.value().design;
@@ -176,7 +177,7 @@ TEST(DesignFile, LoadsVersionFive) {
 
 /// A wing of version 6 had frames of medium balsa, and no rows of its own in the tables.
 TEST(DesignFile, LoadsVersionSix) {
-  const auto read = designFromText(test::slurp(TEST_FILES "/version6.euptera"));
+  const auto read = designFromText(test::slurp(test::testFile("version6.euptera")));
   ASSERT_TRUE(read.ok()) << read.problem().text();
   EXPECT_TRUE(read.value().notes.empty()) << read.value().notes.front();
   const Design& d = read.value().design;
@@ -191,7 +192,7 @@ TEST(DesignFile, LoadsVersionSix) {
 
 /// A wing of version 7 had no load factors of its own.
 TEST(DesignFile, LoadsVersionSeven) {
-  const auto read = designFromText(test::slurp(TEST_FILES "/version7.euptera"));
+  const auto read = designFromText(test::slurp(test::testFile("version7.euptera")));
   ASSERT_TRUE(read.ok()) << read.problem().text();
   EXPECT_TRUE(read.value().notes.empty()) << read.value().notes.front();
   const Design& d = read.value().design;

@@ -1,6 +1,7 @@
 #include "core/design/decisions.h"
 #include "core/exchange/report.h"
 #include "core/work/take_away.h"
+#include "places.h"
 #include "support.h"
 #include <nlohmann/json.hpp>
 #include <set>
@@ -30,7 +31,7 @@ TEST(Figures, EachShowsItsWorking) {
 }
 
 TEST(Figures, KeysAreDocumented) {
-  const std::string doc = test::slurp(SOURCE_ROOT "/docs/figures.md");
+  const std::string doc = test::slurp(test::sourceFile("docs/figures.md"));
   for (const Figure& f : wingOf(Design{}).figures) {
     std::string key = f.key; // numbers of ribs and spars stand as N and K in the table
     for (std::size_t i = 0; i + 1 < key.size(); ++i)

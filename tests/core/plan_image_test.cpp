@@ -6,6 +6,7 @@
 #include "core/files/text_file.h"
 #include "core/plan/ink.h"
 #include "core/plan/plan_image.h"
+#include "places.h"
 #include "support.h"
 #include <Eigen/LU>
 #include <random>
@@ -15,7 +16,7 @@ namespace {
 
 std::vector<std::filesystem::path> samples() {
   std::vector<std::filesystem::path> out;
-  for (const auto& entry : std::filesystem::directory_iterator(TEST_FILES "/plans")) out.push_back(entry.path());
+  for (const auto& entry : std::filesystem::directory_iterator(test::testFile("plans"))) out.push_back(entry.path());
   std::sort(out.begin(), out.end());
   return out;
 }
@@ -48,9 +49,9 @@ TEST_P(PixelFile, ShowsItsCrossWhereItIs) {
 INSTANTIATE_TEST_SUITE_P(Samples, PixelFile, testing::ValuesIn(samples()), nameOfSample);
 
 TEST(PlanImage, PagesOfATiffAreChosen) {
-  EXPECT_EQ(openPlanImage(TEST_FILES "/plans/two-pages.tif").value().pages, 2);
-  EXPECT_EQ(openPlanImage(TEST_FILES "/plans/two-pages.tif", {2, 150}).value().full().width, 60);
-  EXPECT_NE(openPlanImage(TEST_FILES "/plans/two-pages.tif", {3, 150}).problem().text().find("no page 3"),
+  EXPECT_EQ(openPlanImage(test::testFile("plans/two-pages.tif")).value().pages, 2);
+  EXPECT_EQ(openPlanImage(test::testFile("plans/two-pages.tif"), {2, 150}).value().full().width, 60);
+  EXPECT_NE(openPlanImage(test::testFile("plans/two-pages.tif"), {3, 150}).problem().text().find("no page 3"),
             std::string::npos);
 }
 
@@ -141,7 +142,7 @@ TEST(PlanImage, SaysWhatIsWrong) {
 
 TEST(PlanImage, ReadingCanBeStopped) {
   for (const char* file : {"/plans/L.png", "/plans/L.jpg", "/plans/1-group4.tif", "/plans/CMYK-plain.tif"}) {
-    const auto opened = openPlanImage(std::string(TEST_FILES) + file, {}, [](double) { return false; });
+    const auto opened = openPlanImage(test::testFile(file), {}, [](double) { return false; });
     ASSERT_FALSE(opened.ok()) << file;
     EXPECT_NE(opened.problem().text().find("stopped"), std::string::npos);
   }

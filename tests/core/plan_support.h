@@ -5,6 +5,7 @@
 #include "core/plan/ink.h"
 #include "core/plan/judge.h"
 #include "core/plan/plan_image.h"
+#include "places.h"
 #include "support.h"
 #include <nlohmann/json.hpp>
 #include <random>
@@ -18,8 +19,8 @@ struct ClickedPlan {
   double worstSnap = 0; ///< pixels, of snapped crossings off the true ones
 
   explicit ClickedPlan(const std::string& name) {
-    truth = nlohmann::json::parse(slurp(std::string(TEST_FILES "/") + name + "-truth.json"));
-    image = std::move(openPlanImage(std::string(SOURCE_ROOT "/data/demos/") + name + ".png").value());
+    truth = nlohmann::json::parse(slurp(testFile(std::string(name) + "-truth.json")));
+    image = std::move(openPlanImage(sourceFile("data/demos/" + std::string(name) + ".png")).value());
     PlanSheet sheet;
     sheet.file = name + ".png";
     sheet.width = image.full().width, sheet.height = image.full().height;

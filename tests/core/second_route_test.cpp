@@ -4,6 +4,7 @@
 #include "core/geometry/polyline.h"
 #include "core/joins/end_cut.h"
 #include "core/strength/d_box.h"
+#include "places.h"
 #include "support.h"
 #include <nlohmann/json.hpp>
 
@@ -15,7 +16,7 @@ using test::figureOf;
 using test::wingOf;
 
 const json& file() {
-  static const json all = json::parse(test::slurp(TEST_FILES "/second_route_wings.json"));
+  static const json all = json::parse(test::slurp(test::testFile("second_route_wings.json")));
   return all;
 }
 

@@ -2,6 +2,7 @@
 #include "core/geometry/region.h"
 #include "core/section/measured.h"
 #include "core/section/naca.h"
+#include "places.h"
 #include "support.h"
 #include <nlohmann/json.hpp>
 
@@ -93,7 +94,7 @@ TEST(NacaSection, ReadsWhatPeopleWrite) {
 
 // Values computed by a second route: brute force on dense polylines.
 TEST(SectionMeasures, AgreeWithTheSecondRoute) {
-  const auto all = nlohmann::json::parse(test::slurp(TEST_FILES "/second_route_wings.json"))["section_properties"];
+  const auto all = nlohmann::json::parse(test::slurp(test::testFile("second_route_wings.json")))["section_properties"];
   for (const char* digits : {"2410", "2412", "6406"}) {
     const auto& want = all[digits];
     const Section s = naca(digits);

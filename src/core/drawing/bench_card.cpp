@@ -9,13 +9,13 @@
 namespace eup {
 namespace {
 
-constexpr double gap = 12;
+constexpr double betweenBlocks = 12;
 
 /// Drawings stacked downwards, each from its own top.
 struct Stack {
   Drawing& sheet;
   double y = 0;
-  void put(const Drawing& part, double after = gap) {
+  void put(const Drawing& part, double after = betweenBlocks) {
     const Box box = part.bounds();
     sheet.add(part, {-box.low.x(), y - box.high.y()});
     y -= box.height() + after;

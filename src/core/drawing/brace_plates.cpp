@@ -10,7 +10,7 @@
 namespace eup {
 namespace {
 
-constexpr double gap = 5; // mm between plates: room for a saw, and for the lettering
+constexpr double betweenPlates = 5; // mm between plates: room for a saw, and for the lettering
 
 /// Where a closed outline's edge lies at x: its lowest or its highest place. Nothing beside it.
 std::optional<double> edgeAt(const Polyline& loop, double x, bool high) {
@@ -37,7 +37,7 @@ double dropUnder(const Polyline& above, const Polyline& next) {
   };
   for (const Polyline* one : {&above, &next})
     for (const Point& p : *one) look(p.x());
-  return drop + gap;
+  return drop + betweenPlates;
 }
 
 struct Plate {

@@ -12,7 +12,7 @@
 namespace eup {
 namespace {
 
-constexpr double base = 15; // mm of template below the building board's height, so that it has a body to stand on
+constexpr double bodyBelow = 15; // mm of template below the building board's height, so that it has a body to stand on
 
 std::string len(const DrawnPanel& w, double mm) {
   return told(mm, Quantity::length, w.design.unit);
@@ -32,19 +32,20 @@ Drawing incidenceTemplate(const DrawnPanel& w, const Rib& rib, Hand hand, bool a
   Polyline loop;
   for (const Point& p : above ? rib.upper : rib.lower) {
     const Point q = stands(p);
-    if (loop.empty() || q.x() > loop.back().x() + 1e-6) loop.emplace_back(q.x() - nose.x(), q.y() - board + base);
+    if (loop.empty() || q.x() > loop.back().x() + 1e-6) loop.emplace_back(q.x() - nose.x(), q.y() - board + bodyBelow);
   }
   loop = simplified(loop, 0.01);
   const Box curve = boundsOf(loop);
-  const double level = above ? curve.high.y() + base : 0;
+  const double level = above ? curve.high.y() + bodyBelow : 0;
   loop.emplace_back(loop.back().x(), level);
   loop.emplace_back(loop.front().x(), level);
   Drawing d;
   d.loop(Layer::cut, loop);
-  if (!above) d.line(Layer::mark, {curve.low.x(), base}, {curve.high.x(), base}); // as high as the building board
+  if (!above)
+    d.line(Layer::mark, {curve.low.x(), bodyBelow}, {curve.high.x(), bodyBelow}); // as high as the building board
   if (hand == Hand::left) d = mirrored(std::move(d));
   const Box box = d.bounds();
-  const std::string words = above ? fmt::format("its level edge {} over the board", len(w, level - base))
+  const std::string words = above ? fmt::format("its level edge {} over the board", len(w, level - bodyBelow))
                                   : std::string("the line lies at the board");
   d.write({box.low.x() + 2, box.low.y() - 5},
           fmt::format("{} {} {}   {}; nose to the {}", above ? "over" : "under", rib.name(), nameLarge(hand), words,

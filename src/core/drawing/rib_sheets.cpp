@@ -9,7 +9,7 @@
 namespace eup {
 namespace {
 
-constexpr double gap = 6; // mm between parts on a sheet: room for a knife, and for the lettering
+constexpr double betweenParts = 6; // mm between parts on a sheet: room for a knife, and for the lettering
 
 void grainArrow(Drawing& d, const Point& from, double length) {
   const Point to = from + Point(length, 0);
@@ -140,13 +140,13 @@ std::vector<Drawing> ribSheets(const DrawnWing& wing, Hand hand, double width, d
   for (const Drawing& part : parts) {
     const Box box = part.bounds();
     const bool wide = x > 0 && x + box.width() > width;
-    if (wide) y += row + gap, x = row = 0;
+    if (wide) y += row + betweenParts, x = row = 0;
     if (height > 0 && y > 0 && y + box.height() > height) {
       fresh();
       x = y = row = 0;
     }
     sheets.back().add(part, {x - box.low.x(), -y - box.high.y()});
-    x += box.width() + gap;
+    x += box.width() + betweenParts;
     row = std::max(row, box.height());
   }
   for (Drawing& sheet : sheets) sheet.shift(-sheet.bounds().low);

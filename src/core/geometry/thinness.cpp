@@ -82,7 +82,7 @@ bool meet(const Point& a, const Edge& e) {
 std::vector<ThinPlace> thinPlaces(const Region& region, double rim) {
   const auto edges = edgesOf(region);
   if (edges.empty()) return {};
-  const Shelves shelves(edges, rim);
+  const Shelves shelved(edges, rim);
   std::vector<ThinPlace> found;
   for (const Edge& e : edges) {
     // In the middle of equal parts about as long as the rim: short edges of a curve once, long straight ones often.
@@ -90,7 +90,7 @@ std::vector<ThinPlace> thinPlaces(const Region& region, double rim) {
     for (int k = 0; k < steps; ++k) {
       const double share = (k + 0.5) / steps;
       const Point start = e.from + (e.to - e.from) * share;
-      const double through = across(shelves, e, start, e.inwards, rim);
+      const double through = across(shelved, e, start, e.inwards, rim);
       if (through >= rim * 0.999) continue;
       const Point far = start + e.inwards * through;
       // In a corner the far edge meets this one: wood runs out there by its nature.

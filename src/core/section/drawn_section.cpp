@@ -8,7 +8,7 @@
 namespace eup {
 namespace {
 
-constexpr int steps = 500;
+constexpr int stepsOfOutline = 500;
 
 /// Puts the foremost point at (0,0) and the middle of the trailing edge at (1,0).
 Section normalised(Polyline upper, Polyline lower) {
@@ -40,15 +40,15 @@ Section flatUnderside(const DrawnNumbers& n) {
   const double a2 = (b1 * m22 - b2 * m12) / det, a3 = (m11 * b2 - m21 * b1) / det;
   const double a1 = level - 2 * a2 * p - 3 * a3 * p * p;
   Polyline upper, lower;
-  for (int i = 0; i <= steps; ++i) {
-    const double x = std::pow(static_cast<double>(i) / steps, 2);
+  for (int i = 0; i <= stepsOfOutline; ++i) {
+    const double x = std::pow(static_cast<double>(i) / stepsOfOutline, 2);
     upper.emplace_back(x, std::max(n.tail / 2, r + a0 * std::sqrt(x) + x * (a1 + x * (a2 + x * a3))));
   }
   for (int i = 0; i <= 60; ++i) {
     const double angle = pi + pi / 2 * i / 60;
     lower.emplace_back(r + r * std::cos(angle), r + r * std::sin(angle));
   }
-  for (int i = 1; i <= steps; ++i) lower.emplace_back(r + (1 - r) * i / steps, 0);
+  for (int i = 1; i <= stepsOfOutline; ++i) lower.emplace_back(r + (1 - r) * i / stepsOfOutline, 0);
   return normalised(std::move(upper), std::move(lower));
 }
 
@@ -68,8 +68,8 @@ Section flatPlate(const DrawnNumbers& n) {
     }
     return h;
   };
-  for (int i = 0; i <= 4 * steps; ++i) {
-    const double x = std::pow(static_cast<double>(i) / (4 * steps), 2);
+  for (int i = 0; i <= 4 * stepsOfOutline; ++i) {
+    const double x = std::pow(static_cast<double>(i) / (4 * stepsOfOutline), 2);
     upper.emplace_back(x, depth(x));
     lower.emplace_back(x, -depth(x));
   }
@@ -96,8 +96,8 @@ Section curvedPlate(const DrawnNumbers& n) {
     upper.push_back(start + half * Point(std::cos(angle + pi - turn), std::sin(angle + pi - turn)));
     lower.push_back(start + half * Point(std::cos(angle + pi + turn), std::sin(angle + pi + turn)));
   }
-  for (int i = 0; i <= steps; ++i) {
-    const auto [m, a] = middle(static_cast<double>(i) / steps);
+  for (int i = 0; i <= stepsOfOutline; ++i) {
+    const auto [m, a] = middle(static_cast<double>(i) / stepsOfOutline);
     const Point square(-std::sin(a), std::cos(a));
     upper.push_back(m + half * square);
     lower.push_back(m - half * square);

@@ -4,7 +4,7 @@
 namespace eup {
 namespace {
 
-constexpr int strips = 8; // a face
+constexpr int stripsOfFace = 8; // a face
 
 void addFace(const PanelBrief& d, const PanelLoft& loft, Face face, double t, std::vector<Fibre>& to) {
   const double edge = sheetEdgeAt(d, loft, face, t), thick = d.sheeting.thickness;
@@ -12,9 +12,9 @@ void addFace(const PanelBrief& d, const PanelLoft& loft, Face face, double t, st
   const double inwards = face == Face::upper ? -thick / 2 : thick / 2,
                modulus = d.tables.named(d.sheeting.material).modulus;
   Point last = loft.at(face, 0, t);
-  for (int i = 1; i <= strips; ++i) {
+  for (int i = 1; i <= stripsOfFace; ++i) {
     // Closer together at the nose, where the surface bends most.
-    const double share = static_cast<double>(i) / strips;
+    const double share = static_cast<double>(i) / stripsOfFace;
     const Point next = loft.at(face, edge * share * share, t), middle = (last + next) / 2;
     const double length = (next - last).norm(), rise = next.y() - last.y(), high = std::hypot(rise, thick);
     const double z = middle.y() + inwards;

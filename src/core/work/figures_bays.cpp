@@ -49,7 +49,7 @@ struct Teller {
   }
 };
 
-using What = BayCheck::What;
+using Check = BayCheck::What;
 
 void sparBayFigures(const TruePanel& w, FigureList& out) {
   for (const SparLine& line : w.spars) {
@@ -58,7 +58,7 @@ void sparBayFigures(const TruePanel& w, FigureList& out) {
     const std::string &name = spar.name, path = fmt::format("spars.{}", line.index);
     const auto keyOf = [&](const char* what) { return fmt::format("spar.{}.{}", line.index + 1, what); };
     const bool onCore = spar.webs == Webs::core;
-    tell.add(What::buckling, keyOf("buckling"), fmt::format("Reserve against buckling, {}", name),
+    tell.add(Check::buckling, keyOf("buckling"), fmt::format("Reserve against buckling, {}", name),
              onCore
                  ? "½ ∛(E E_c G_c) ÷ stress: the pressed cap wrinkles on its core"
                  : "π² E r² ÷ l² of the pressed cap, hinged at the ribs, ÷ stress; a web holds it upright, sheet on it "
@@ -66,16 +66,16 @@ void sparBayFigures(const TruePanel& w, FigureList& out) {
              onCore ? "Hoff and Mautner, Journal of the Aeronautical Sciences (1945), from memory"
                     : "Euler's strut (1744); glued ribs hold better than hinges",
              {path + ".webs", path + ".top.width", path + ".top.depth", "sheeting.top", "flying.loadFactor"}, true);
-    tell.add(What::web, keyOf("web"), fmt::format("Reserve of the webs, {}", name),
+    tell.add(Check::web, keyOf("web"), fmt::format("Reserve of the webs, {}", name),
              "shear strength ÷ ((V + M h′ ÷ h) ÷ (h t))",
              "shear of two caps that close in; strength of the materials' table",
              {path + ".webThickness", path + ".webMaterial", "flying.loadFactor"}, true);
     tell.add(
-        What::glue, keyOf("webGlue"), fmt::format("Reserve of the webs' glue, {}", name),
+        Check::glue, keyOf("webGlue"), fmt::format("Reserve of the webs' glue, {}", name),
         "shear strength of the weakest of woods and glue ÷ ((V + M h′ ÷ h) ÷ (h t)), the web's edge glued on the cap",
         "the wood beside a good glue line mostly fails first: common practice; strengths of the materials' tables",
         {path + ".webThickness", path + ".webMaterial", path + ".top.material", "glue", "flying.loadFactor"});
-    tell.add(What::webBuckling, keyOf("webBuckling"), fmt::format("Reserve against buckling of the webs, {}", name),
+    tell.add(Check::webBuckling, keyOf("webBuckling"), fmt::format("Reserve against buckling of the webs, {}", name),
              "4 k (D₁ D₂³)^¼ ÷ (w² t) ÷ shear, D₂ across the web's run and D₁ along it, w between the caps",
              "Seydel, NACA TM 705 (1933), plate hinged at its edges, from memory",
              {path + ".webThickness", path + ".webGrain", path + ".webMaterial"});
@@ -87,22 +87,22 @@ void skinBayFigures(const TruePanel& w, FigureList& out) {
   const Teller tell{w, out, leastOf(w)};
   const std::string depth = "spars.0.top.depth";
   const char* strip = "a strip bends as the wing does: bending theory of beams; strength of the materials' table";
-  tell.add(What::leadingEdge, "edge.leading", "Reserve of the leading edge",
+  tell.add(Check::leadingEdge, "edge.leading", "Reserve of the leading edge",
            "strength ÷ (E × bend × distance from the spar's axis)", strip,
            {"leadingEdge.material", "leadingEdge.width", depth});
-  tell.add(What::trailingEdge, "edge.trailing", "Reserve of the trailing edge",
+  tell.add(Check::trailingEdge, "edge.trailing", "Reserve of the trailing edge",
            "strength ÷ (E × bend × distance from the spar's axis)", strip,
            {"trailingEdge.material", "trailingEdge.width", depth});
-  tell.add(What::sheet, "sheet.bending", "Reserve of the sheet that carries",
+  tell.add(Check::sheet, "sheet.bending", "Reserve of the sheet that carries",
            "strength ÷ (M E z ÷ EI), grain along the span", "transformed section of caps and sheet",
            {"sheeting.material", "sheeting.thickness", "sheeting.carries"});
-  tell.add(What::sheetBuckling, "sheet.buckling", "Reserve against buckling of the sheet",
+  tell.add(Check::sheetBuckling, "sheet.buckling", "Reserve against buckling of the sheet",
            "π² E t² ÷ (12 l²) from rib to rib, or 0.3 √(E E_across) t ÷ r where its bend gives more, ÷ stress",
            "wide column; half of the classic cylinder, common practice", {"sheeting.thickness", "ribs.count"});
   const char* nose = "q = T ÷ 2A (Bredt, 1896), the closed nose alone; torque of the sections' own moments in a dive";
-  tell.add(What::sheetTwist, "sheet.twist", "Reserve of the nose's sheet against twist",
+  tell.add(Check::sheetTwist, "sheet.twist", "Reserve of the nose's sheet against twist",
            "shear strength ÷ (T ÷ (2 A t))", nose, {"flying.diveSpeed", "sheeting.thickness", "sheeting.material"});
-  tell.add(What::sheetTwistBuckling, "sheet.twistBuckling", "Reserve against buckling of the twisted nose",
+  tell.add(Check::sheetTwistBuckling, "sheet.twistBuckling", "Reserve against buckling of the twisted nose",
            "4 k (D₁ D₂³)^¼ ÷ (w² t) ÷ (T ÷ (2 A t)), each face flat from nose to web between ribs",
            "Seydel, NACA TM 705 (1933), plate hinged at its edges, from memory; a bent one holds more",
            {"flying.diveSpeed", "sheeting.thickness", "ribs.count"});

@@ -167,7 +167,7 @@ void crackFigures(const TruePanel& w, FigureList& out) {
 }
 
 /// Heights of the two jig rods' middles over the board, and how far they stand behind the root's leading edge.
-void rodFigures(const TruePanel& w, FigureList& out) {
+void jigRodFigures(const TruePanel& w, FigureList& out) {
   if (!w.design.join.rods) return;
   const Placement turn{-w.settingUp.turn, {0, 0}};
   const double board = turn(w.loft.frameAt(0).le).y() - w.settingUp.ribs.front().at.front().height;
@@ -312,7 +312,7 @@ void joinFigures(const TruePanel& w, FigureList& out) {
            fmt::format("1 ÷ cos {} − 1 = {:.2f} %", out.deg(j.fold), (j.rootTaller - 1) * 100), planeGeometry, from});
   braceFigures(w, out);
   crackFigures(w, out);
-  rodFigures(w, out);
+  jigRodFigures(w, out);
   if (w.design.join.sparsThere != SparsThere::through) endCutFigures(w, out);
 }
 

@@ -4,7 +4,7 @@
 namespace eup {
 namespace {
 
-constexpr int steps = 120;
+constexpr int stepsOfPanel = 120;
 
 SpanCurve ofLoads(const WholeWing& wing, const char* label, const char* unit, double (SpanLoad::*value)(double) const,
                   double scale) {
@@ -13,8 +13,8 @@ SpanCurve ofLoads(const WholeWing& wing, const char* label, const char* unit, do
   const double span = wing.planform.halfSpan;
   for (const LoadCase& c : wing.loads) {
     SpanCurve::Line line{wordsOf(c.what), &c == &worst, {}};
-    for (int i = 0; i <= steps; ++i)
-      line.places.emplace_back(span * i / steps, (c.load.*value)(span * i / steps) * scale);
+    for (int i = 0; i <= stepsOfPanel; ++i)
+      line.places.emplace_back(span * i / stepsOfPanel, (c.load.*value)(span * i / stepsOfPanel) * scale);
     curve.lines.push_back(std::move(line));
   }
   return curve;
