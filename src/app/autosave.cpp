@@ -24,7 +24,9 @@ Autosave::Autosave(Document& d, const QString& folder, QObject* parent) : QObjec
   timer.setSingleShot(true);
   timer.setInterval(delayMs);
   connect(&timer, &QTimer::timeout, this, &Autosave::keep);
-  connect(&document, &Document::changed, this, [this] { timer.start(); });
+  connect(&document, &Document::changed, this, [this](Changes what) {
+    if (what & Aspect::design) timer.start();
+  });
 }
 
 QString Autosave::pathFor(const QString& file) {

@@ -10,8 +10,8 @@ namespace eup::app {
 
 namespace {
 constexpr double reach = 9;     // pixels within which the pointer takes a handle
-constexpr double headRoom = 62; // pixels kept free above the picture for its heading
-constexpr double margin = 34;
+constexpr double headRoom = 54; // pixels kept free above the picture for its heading
+constexpr double margin = 26;
 constexpr double leastScale = 0.02, mostScale = 400; // pixels a millimetre
 } // namespace
 
@@ -87,8 +87,7 @@ Board::Board(Document& d, Standpoint& s, const Look& l, QWidget* parent)
   setFocusPolicy(Qt::StrongFocus);
   setMouseTracking(true);
   setMinimumSize(300, 200);
-  connect(&document, &Document::changed, this, [this] { fitted && !drag ? fit() : update(); });
-  connect(&standpoint, &Standpoint::changed, this, [this] { fitted ? fit() : update(); });
+  new Watch(this, document, standpoint, [this](Changes) { fitted && !drag ? fit() : update(); });
 }
 
 QString Board::handWords() const {
@@ -107,9 +106,14 @@ QString Board::len(double mm) const {
   return QString::fromStdString(told(mm, Quantity::length, document.design().unit));
 }
 
+QSizeF Board::roomForPicture() const {
+  return {std::max(width() - 2 * margin, 50.0), std::max(height() - headRoom - margin, 50.0)};
+}
+
 void Board::fit() {
+  if (!onWing()) return update();
   const Box box = content();
-  const double w = std::max(width() - 2 * margin, 50.0), h = std::max(height() - headRoom - margin, 50.0);
+  const double w = roomForPicture().width(), h = roomForPicture().height();
   scale = std::clamp(std::min(w / std::max(box.width(), 1.0), h / std::max(box.height(), 1.0)), leastScale, mostScale);
   const Point c = box.empty() ? Point(0, 0) : box.centre();
   origin = QPointF(width() / 2.0 - c.x() * scale, headRoom + h / 2 + c.y() * scale);
@@ -148,7 +152,9 @@ void Board::paintEvent(QPaintEvent*) {
   for (double y = std::ceil(low.y() / step) * step; y < high.y(); y += step)
     painter.drawLine(screen({low.x(), y}), screen({high.x(), y}));
 
+  if (!onWing()) return drawWhyNot(painter);
   if (const QString empty = emptyText(); !empty.isEmpty()) {
+    picked.clear();
     painter.setPen(look.faint);
     QFont font = painter.font();
     font.setPixelSize(14);
@@ -156,6 +162,8 @@ void Board::paintEvent(QPaintEvent*) {
     painter.drawText(rect().adjusted(80, 80, -80, -80), Qt::AlignCenter | Qt::TextWordWrap, empty);
   } else {
     draw(ink);
+    picked = std::move(ink.picks);
+    drawChosen(ink);
     drawHandles(ink);
   }
   const Point corner = board({20, 30});
@@ -178,8 +186,41 @@ void Board::paintEvent(QPaintEvent*) {
   }
 }
 
+/// No wing could be built since the file was opened: what is wrong stands in place of a picture.
+void Board::drawWhyNot(QPainter& painter) const {
+  QString words = tr("These decisions contradict each other, so there is no wing to draw yet.");
+  for (const Finding& f : document.findings())
+    words +=
+        "\n\n▲ " + QString::fromStdString(f.what) + (f.remedy.empty() ? "" : "\n" + QString::fromStdString(f.remedy));
+  painter.setPen(look.ink);
+  QFont font = painter.font();
+  font.setPixelSize(14);
+  painter.setFont(font);
+  painter.drawText(rect().adjusted(80, 80, -80, -80), Qt::AlignCenter | Qt::TextWordWrap, words);
+}
+
+const Pick* Board::pickAt(const Point& p) const {
+  for (auto it = picked.rbegin(); it != picked.rend(); ++it) { // what is drawn last lies on top
+    int crossings = 0;
+    for (const Polyline& loop : it->where) {
+      QPolygonF polygon;
+      for (const Point& q : loop) polygon << QPointF(q.x(), q.y());
+      crossings += polygon.containsPoint({p.x(), p.y()}, Qt::OddEvenFill) ? 1 : 0;
+    }
+    if (crossings % 2 == 1) return &*it;
+  }
+  return nullptr;
+}
+
+/// The part that is decided now, outlined.
+void Board::drawChosen(Ink& ink) const {
+  const Subject chosen = standpoint.subject();
+  for (const Pick& pick : picked)
+    if (pick.subject == chosen) ink.region(pick.where, Qt::transparent, look.accent, 2.2);
+}
+
 void Board::drawHandles(Ink& ink) const {
-  const auto all = handles();
+  const auto all = handlesNow();
   for (std::size_t i = 0; i < all.size(); ++i) {
     const bool live = drag ? drag->handle.name == all[i].name : (hovered == i || (hasFocus() && focused == i));
     const bool isLine = all[i].from != all[i].to;
@@ -192,7 +233,7 @@ void Board::drawHandles(Ink& ink) const {
 }
 
 std::optional<std::size_t> Board::handleAt(QPointF p) const {
-  const auto all = handles();
+  const auto all = handlesNow();
   std::optional<std::size_t> best;
   double nearest = reach;
   for (std::size_t i = 0; i < all.size(); ++i) {
@@ -227,12 +268,15 @@ void Board::mousePressEvent(QMouseEvent* event) {
   }
   if (event->button() != Qt::LeftButton) return;
   if (const auto i = handleAt(event->position())) {
-    drag = Drag{handles()[*i], document.design(), event->position()};
+    drag = Drag{handlesNow()[*i], document.design(), event->position()};
     focused = i;
     document.settle();
     return;
   }
-  clicked(board(event->position()));
+  if (!onWing()) return;
+  const Point p = board(event->position());
+  if (const Pick* pick = pickAt(p)) standpoint.choose(pick->subject);
+  clicked(p);
 }
 
 void Board::mouseMoveEvent(QMouseEvent* event) {
@@ -247,7 +291,7 @@ void Board::mouseMoveEvent(QMouseEvent* event) {
   const auto over = handleAt(event->position());
   if (over == hovered) return;
   hovered = over;
-  const auto all = handles();
+  const auto all = handlesNow();
   hint = over ? tr("%1: drag it, or use the arrow keys (Shift coarse, Alt fine)").arg(all[*over].name) : QString();
   over ? setCursor(all[*over].cursor) : unsetCursor();
   update();
@@ -273,7 +317,7 @@ void Board::wheelEvent(QWheelEvent* event) {
 }
 
 void Board::nudge(const QPointF& direction, Qt::KeyboardModifiers modifiers) {
-  const auto all = handles();
+  const auto all = handlesNow();
   if (!focused || *focused >= all.size()) return;
   const double step = modifiers & Qt::ShiftModifier ? 5 : modifiers & Qt::AltModifier ? 0.1 : 0.5;
   const Handle& handle = all[*focused];
@@ -298,7 +342,7 @@ bool Board::event(QEvent* event) {
 }
 
 void Board::keyPressEvent(QKeyEvent* event) {
-  const auto all = handles();
+  const auto all = handlesNow();
   const auto walk = [&](int by) {
     if (all.empty()) return;
     const int n = static_cast<int>(all.size()), now = focused ? static_cast<int>(*focused) : (by > 0 ? -1 : n);
@@ -352,19 +396,14 @@ void Board::resizeEvent(QResizeEvent*) {
   if (fitted) fit();
 }
 
-const Rib& Board::chosenRib() const {
-  const TruePanel& p = panel();
-  return p.rib(std::clamp(standpoint.rib(), p.ribs.front().number, p.ribs.back().number));
-}
-
 void Board::drawTracedPlan(Ink& ink, const ShapedSection& shaped, bool tip, double chord) const {
   if (!shaped.trace || !standpoint.underlay()) return;
-  const TrueWing& wing = document.wing();
-  for (const Reading& r : wing.design.plan.readings) {
+  const JudgedPlan& plan = document.plan();
+  for (const Reading& r : document.design().plan.readings) {
     if (r.kind != ReadingKind::upperSurface || r.number != (tip ? 2 : 1)) continue;
     const auto i = static_cast<std::size_t>(r.sheet - 1);
     const PlanImage* image = document.planImages().image(i);
-    if (!image || i >= wing.plan.sheets.size()) return;
+    if (!image || i >= plan.sheets.size()) return;
     const auto toPlan = [&](double x, double y) -> Point {
       const Point b = board(QPointF(x, y)) / chord;
       return shaped.trace->placed.toPlan(Point(mirrored() ? 1 - b.x() : b.x(), b.y()));
@@ -375,7 +414,7 @@ void Board::drawTracedPlan(Ink& ink, const ShapedSection& shaped, bool tip, doub
     const QRect area =
         QRectF(screen(Point(-0.05, 0.16) * chord), screen(Point(1.05, -0.14) * chord)).normalized().toAlignedRect() &
         rect();
-    return drawPlan(ink.painter, *image, wing.plan.sheets[i].map().inverse() * view, area, look.accent, 0.8);
+    return drawPlan(ink.painter, *image, plan.sheets[i].map().inverse() * view, area, look.accent, 0.8);
   }
 }
 

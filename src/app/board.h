@@ -3,12 +3,19 @@
 #include "app/document.h"
 #include "app/look.h"
 #include "app/standpoint.h"
+#include "app/watch.h"
 #include "core/geometry/region.h"
 #include <functional>
 #include <QPainter>
 #include <QWidget>
 
 namespace eup::app {
+
+/// A part that is decided on its own, and where it lies on the board.
+struct Pick {
+  Subject subject;
+  Region where;
+};
 
 /// Draws in board millimetres (y up); lettering keeps its size on screen.
 class Ink {
@@ -26,6 +33,8 @@ public:
   /// Text whose anchor lies `offset` pixels from the place.
   void text(const Point& place, const QString& words, const QColor& colour, QPointF offset = {},
             Qt::Alignment align = Qt::AlignLeft, int size = 12, bool bold = false);
+  /// What lies there is decided on its own: a click chooses it.
+  void pick(const Subject& subject, Region where) { picks.push_back({subject, std::move(where)}); }
   /// A dimension between two points, set off by `away` pixels square to it, with its text in the middle.
   void dimension(const Point& a, const Point& b, const QString& words, double away);
 
@@ -33,6 +42,7 @@ public:
   const Look& look;
   double scale;
   QPointF zero;
+  std::vector<Pick> picks;
 };
 
 /// Something that can be dragged: a place or a line on the board, and what dragging it decides.
@@ -59,7 +69,9 @@ public:
   Point board(QPointF p) const { return {(p.x() - origin.x()) / scale, (origin.y() - p.y()) / scale}; }
 
   /// All that can be dragged now, in the picture's own order; tests find them by name.
-  std::vector<Handle> handlesNow() const { return handles(); }
+  std::vector<Handle> handlesNow() const { return onWing() && workable() ? handles() : std::vector<Handle>{}; }
+  /// What a click chooses: as drawn last, in the picture's own order.
+  const std::vector<Pick>& picksNow() const { return picked; }
 
 Q_SIGNALS:
   void said(const QString& words); ///< what is under the pointer, or why a drag cannot go on
@@ -68,17 +80,23 @@ protected:
   virtual QString heading() const = 0;
   virtual QString subheading() const { return {}; }
   virtual Box content() const = 0;
+  /// What the board leaves a picture beside its heading and margins, in pixels.
+  QSizeF roomForPicture() const;
   virtual void draw(Ink& ink) const = 0;
   virtual std::vector<Handle> handles() const { return {}; }
+  /// Whether there is what the board draws; the plan is there without a wing.
+  virtual bool onWing() const { return document.hasWing(); }
+  /// Whether what is drawn stands in the design too, so that it can be pulled.
+  virtual bool workable() const { return standpoint.canWork(); }
   /// A click that hit no handle.
   virtual void clicked(const Point&) {}
   /// What a board that has nothing to show says, and the button that does the first step.
   virtual QString emptyText() const { return {}; }
 
   /// The panel that is worked on: that of the chosen rib.
-  const TruePanel& panel() const { return document.panelOfRib(standpoint.rib()); }
-  PanelId here() const { return document.panelIdOf(standpoint.rib()); }
-  const Rib& chosenRib() const;
+  const TruePanel& panel() const { return standpoint.shownPanel(); }
+  PanelId here() const { return standpoint.panel(); }
+  const Rib& chosenRib() const { return standpoint.shownRib(); }
   /// The plan's own ink under a section that was traced from it, drawn at that chord with its nose at the origin.
   void drawTracedPlan(Ink& ink, const ShapedSection& shaped, bool tip, double chord) const;
   bool mirrored() const { return standpoint.hand() == ShownHand::left; }
@@ -107,11 +125,15 @@ private:
   void pullTo(QPointF p);
   void nudge(const QPointF& direction, Qt::KeyboardModifiers modifiers);
   void drawHandles(Ink& ink) const;
+  void drawChosen(Ink& ink) const;
+  const Pick* pickAt(const Point& p) const;
+  void drawWhyNot(QPainter& painter) const;
 
   double scale = 1;
   QPointF origin;
   bool fitted = true;
   std::optional<std::size_t> hovered, focused;
+  std::vector<Pick> picked; ///< of the last picture
   struct Drag {
     Handle handle;
     Design before;

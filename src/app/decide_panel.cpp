@@ -1,5 +1,6 @@
 #include "app/decide_panel.h"
 #include "app/section_tools.h"
+#include "app/watch.h"
 #include "core/design/wing_edit.h"
 #include "core/loft/panel_edit.h"
 #include "core/measure/length_text.h"
@@ -91,73 +92,46 @@ void DecisionEdit::wheelEvent(QWheelEvent* event) {
 DecidePanel::DecidePanel(Document& d, Standpoint& s, QWidget* parent) : QWidget(parent), document(d), standpoint(s) {
   column = new QVBoxLayout(this);
   column->setContentsMargins(0, 0, 0, 0);
-  column->setSpacing(4);
-  connect(&document, &Document::changed, this, &DecidePanel::refresh);
-  connect(&standpoint, &Standpoint::changed, this, &DecidePanel::refresh);
-  refresh();
+  column->setSpacing(6);
+  heading = new QLabel(this);
+  heading->setObjectName("heading");
+  column->addWidget(heading);
+  new Watch(this, document, standpoint, [this](Changes what) { refresh(what); });
+  refresh(everything);
 }
 
-PanelId DecidePanel::here() const {
-  return document.panelIdOf(standpoint.rib());
-}
-
-std::vector<std::string> DecidePanel::groupsOfStage() const {
-  const PanelDesign& panel = document.design().at(here());
-  const bool innermost = here().panel == 0;
-  std::vector<std::string> spars;
-  for (std::size_t i = 0; i < panel.spars.size(); ++i) spars.push_back("Spar " + std::to_string(i + 1));
-  std::vector<std::string> out;
-  switch (standpoint.stage()) {
-  case Stage::plan:
-    return {};
-  case Stage::sections:
-    if (!innermost && panel.panel.continues) return {"Tip section"}; // its root is the tip of the panel inside
-    return {"Root section", "Tip section"};
-  case Stage::panels:
-    out = {"Panel", "Ribs"};
-    if (here().panel + 1 == static_cast<int>(document.shownDesign().panels.size())) out.push_back("Tip");
-    out.insert(out.end(), {"Wing", "Model"});
-    return out;
-  case Stage::ribs:
-    out = {"Ribs", "Riblets", "Sheeting", "Cap strips", "Leading edge", "Trailing edge"};
-    out.insert(out.end(), spars.begin(), spars.end());
-    return out;
-  case Stage::spars:
-    out = spars;
-    out.insert(out.end(), {"Stiffening", "Loads"});
-    return out;
-  case Stage::joins:
-    if (innermost && !mirrored(document.shownDesign())) return {"Setting up"}; // a fin's root meets nothing of its own
-    return {innermost ? "Centre join" : "Join", "Second brace", "Joiner", "Setting up"};
-  }
+std::vector<const Decision*> DecidePanel::shownDecisions() const {
+  const PanelId id = here();
+  const Subject subject = standpoint.subject();
+  std::vector<const Decision*> out;
+  if (subject.topic == Topic::none) return out; // the plan has a panel of its own
+  for (const Decision& d : document.decisions())
+    if (d.subject == subject && d.applies && panelOfPath(d.path).value_or(id) == id &&
+        wingOfPath(d.path).value_or(id.wing) == id.wing)
+      out.push_back(&d);
   return out;
 }
 
-void DecidePanel::refresh() {
-  const auto groups = groupsOfStage();
-  if (groups.empty()) return; // the plan has a panel of its own
-  std::string& open = group[standpoint.stage()];
-  if (std::find(groups.begin(), groups.end(), open) == groups.end()) {
-    open = groups.front();
-    if (standpoint.stage() == Stage::sections && standpoint.tipSection() != (open == "Tip section"))
-      return standpoint.setTipSection(open == "Tip section"); // comes back here
-  }
-  std::vector<Decision> shown;
+void DecidePanel::refresh(Changes what) {
+  if (!(what & (Aspect::design | Aspect::stage | Aspect::place | Aspect::subject | Aspect::wing))) return;
+  const Subject subject = standpoint.subject();
+  const auto shown = shownDecisions();
   const PanelId id = here();
-  std::string now = (document.design().unit == LengthUnit::inch ? "inch|" : "mm|") + open + "|" +
-                    std::to_string(groups.size()) + "|" + name(standpoint.stage()) + "|" + pathOf(id) +
-                    std::to_string(document.shownDesign().panels.size()) + "|" +
-                    std::to_string(document.design().wings.size());
+  const PanelDesign& panel = document.design().at(id);
+  heading->setText(
+      tr("DECIDE · %1").arg(QString::fromStdString(fullTitleOf(subject, panel, id.panel == 0, mirrored(wingHere())))));
+  // What the rows and buttons are built for.
+  std::string now = subject.key() + pathOf(id) + (document.design().unit == LengthUnit::inch ? "inch" : "mm") +
+                    (document.possible() ? "|" : "|impossible|");
   for (const Shelf shelf : shelves) // what the choices offer
     for (const Tables::Name& row : document.design().own.namesOn(shelf))
       if (row.key.starts_with(ownKey)) now += "|" + std::string(row.label);
-  if (standpoint.stage() == Stage::panels) now += "|" + std::to_string(standpoint.rib()); // where it would be cut
-  for (Decision& d : decisionsOf(document.design()))
-    if (d.group == open && d.applies && panelOfPath(d.path).value_or(id) == id &&
-        wingOfPath(d.path).value_or(id.wing) == id.wing) {
-      now += "|" + d.path;
-      shown.push_back(std::move(d));
-    }
+  if (subject.topic == Topic::panel || subject.topic == Topic::wing) { // where it would be cut, where it is copied to
+    now += "|" + std::to_string(standpoint.rib()) + "|" + std::to_string(wingHere().panels.size());
+    for (const Wing& w : document.design().wings) now += "|" + w.name;
+  }
+  if (subject.topic == Topic::spar || isPartOfSpar(subject.topic)) now += "|" + std::to_string(panel.spars.size());
+  for (const Decision* d : shown) now += "|" + d->path + (d->extra && !d->extra->in ? "+" : "");
   if (now != shape) {
     shape = now;
     rebuild(shown);
@@ -165,92 +139,15 @@ void DecidePanel::refresh() {
   fill(shown);
 }
 
-/// A row of buttons, one a wing, for an aircraft of several.
-void DecidePanel::addWingRow(QGridLayout* strip, int row) {
-  const auto& wings = document.design().wings;
-  if (wings.size() < 2) return;
-  auto* line = new QHBoxLayout;
-  line->setSpacing(2);
-  for (std::size_t i = 0; i < wings.size(); ++i) {
-    auto* button = new QToolButton(tabs);
-    button->setProperty("tab", true);
-    button->setCheckable(true);
-    button->setFocusPolicy(Qt::StrongFocus);
-    const QString name = QString::fromStdString(wings[i].name);
-    button->setText(QFontMetrics(font()).elidedText(name, Qt::ElideRight, wings.size() > 3 ? 66 : 96));
-    button->setToolTip(name);
-    button->setAccessibleName(tr("Work on the %1").arg(name));
-    button->setObjectName(QString("wing %1").arg(i + 1));
-    button->setChecked(static_cast<int>(i) == document.shownWing());
-    connect(button, &QToolButton::clicked, this, [this, i] {
-      standpoint.setRib(1);
-      document.showWing(static_cast<int>(i));
-      refresh();
-    });
-    line->addWidget(button);
-  }
-  line->addStretch();
-  strip->addLayout(line, row, 0, 1, 4);
-}
-
-/// A row of buttons, one a panel, for a wing of several.
-void DecidePanel::addPanelRow(QGridLayout* strip, int row) {
-  const WholeWing& wing = document.shown();
-  if (wing.panels.size() < 2) return;
-  auto* line = new QHBoxLayout;
-  line->setSpacing(2);
-  for (const TruePanel& p : wing.panels) {
-    auto* button = new QToolButton(tabs);
-    button->setProperty("tab", true);
-    button->setCheckable(true);
-    button->setFocusPolicy(Qt::StrongFocus);
-    button->setText(wing.panels.size() > 4 ? QString::number(p.design.id.panel + 1)
-                                           : tr("Panel %1").arg(p.design.id.panel + 1));
-    button->setAccessibleName(tr("Work on panel %1").arg(p.design.id.panel + 1));
-    button->setObjectName(QString("panel %1").arg(p.design.id.panel + 1));
-    button->setChecked(p.design.id == here());
-    connect(button, &QToolButton::clicked, this, [this, rib = p.design.firstRib] { standpoint.setRib(rib); });
-    line->addWidget(button);
-  }
-  line->addStretch();
-  strip->addLayout(line, row, 0, 1, 4);
-}
-
-void DecidePanel::rebuild(const std::vector<Decision>& shown) {
+void DecidePanel::rebuild(const std::vector<const Decision*>& shown) {
   // The editor that causes this may be in the middle of its own signal: it goes later, once control is back.
   const QWidget* focusWas = focusWidget();
   std::string focusPath;
   for (const auto& [path, row] : rows)
     if (row.editor == focusWas && focusWas) focusPath = path;
+  const bool focused = focusWas && focusWas->hasFocus();
   rows.clear();
-  for (QWidget* old : {tabs, form})
-    if (old) old->hide(), old->deleteLater();
-
-  tabs = new QWidget(this);
-  auto* strip = new QGridLayout(tabs);
-  strip->setContentsMargins(0, 0, 0, 0);
-  strip->setSpacing(2);
-  const auto groups = groupsOfStage();
-  for (std::size_t i = 0; i < groups.size() && groups.size() > 1; ++i) {
-    auto* tab = new QToolButton(tabs);
-    tab->setProperty("tab", true);
-    tab->setCheckable(true);
-    tab->setFocusPolicy(Qt::StrongFocus);
-    tab->setText(QString::fromStdString(groups[i]));
-    tab->setObjectName("tab " + tab->text());
-    tab->setChecked(groups[i] == group[standpoint.stage()]);
-    connect(tab, &QToolButton::clicked, this, [this, name = groups[i]] {
-      group[standpoint.stage()] = name;
-      if (name.starts_with("Spar ")) standpoint.setSpar(name.back() - '1');
-      if (standpoint.stage() == Stage::sections) standpoint.setTipSection(name == "Tip section");
-      refresh();
-    });
-    strip->addWidget(tab, static_cast<int>(i) / 3 + 2, static_cast<int>(i) % 3);
-  }
-  addWingRow(strip, 0);
-  addPanelRow(strip, 1);
-  strip->setColumnStretch(3, 1);
-
+  if (form) form->hide(), form->deleteLater();
   form = new QWidget(this);
   auto* grid = new QGridLayout(form);
   grid->setContentsMargins(0, 0, 0, 0);
@@ -258,61 +155,138 @@ void DecidePanel::rebuild(const std::vector<Decision>& shown) {
   grid->setHorizontalSpacing(6);
   grid->setColumnStretch(0, 1);
   int line = 0;
-  for (const Decision& d : shown) {
-    Row row;
-    row.label = new QLabel(QString::fromStdString(d.label), form);
+  std::vector<const Decision*> off;
+  for (const Decision* d : shown) {
+    if (d->extra && !d->extra->in)
+      off.push_back(d);
+    else
+      addRow(grid, line, *d);
+  }
+  addExtras(grid, line, off);
+  addTools(grid, line);
+  column->addWidget(form);
+  if (!focusPath.empty() && rows.contains(focusPath))
+    rows[focusPath].editor->setFocus();
+  else if (focused) // what had it is gone: the keyboard stays in the form
+    if (QWidget* first = form->nextInFocusChain()) first->setFocus(Qt::OtherFocusReason);
+}
+
+void DecidePanel::addRow(QGridLayout* grid, int& line, const Decision& d) {
+  Row row;
+  row.label = new QLabel(QString::fromStdString(d.label), form);
+  row.problem = new QLabel(form);
+  row.problem->setObjectName("problem");
+  row.problem->setWordWrap(true);
+  row.problem->hide();
+  grid->addWidget(row.label, line, 0);
+  const bool onlyIn = d.extra && d.kind == DecisionKind::flag;
+  QToolButton* out = nullptr;
+  if (d.extra) {
+    const QString words = QString::fromStdString(d.extra->words);
+    out = new QToolButton(form);
+    out->setText(onlyIn ? tr("Take out") : "×");
+    out->setProperty("quiet", true);
+    out->setFocusPolicy(Qt::StrongFocus);
+    out->setObjectName("out " + nameWithin(d.path));
+    out->setAccessibleName(tr("Take out: %1").arg(words));
+    out->setToolTip(tr("Take out: %1").arg(words));
+    connect(out, &QToolButton::clicked, this,
+            [this, path = d.path, off = QString::fromStdString(d.extra->off)] { type(path, off); });
+  }
+  if (onlyIn) {
+    row.editor = out;
+    grid->addWidget(out, line, 1, 1, 2, Qt::AlignRight);
+  } else {
     row.editor = makeEditor(d);
     row.editor->setObjectName(nameWithin(d.path));
     row.editor->setAccessibleName(QString::fromStdString(d.label + (d.unit.empty() ? "" : ", " + d.unit)));
     row.label->setBuddy(row.editor);
+    const bool aside = out || !d.unit.empty();
+    grid->addWidget(row.editor, line, 1, 1, aside ? 1 : 2);
+    if (aside) {
+      auto* beside = new QHBoxLayout;
+      beside->setSpacing(2);
+      auto* unit = new QLabel(QString::fromStdString(d.unit), form);
+      unit->setObjectName("unit");
+      unit->setFixedWidth(out ? 24 : 44);
+      beside->addWidget(unit);
+      if (out) beside->addWidget(out);
+      grid->addLayout(beside, line, 2);
+    }
+  }
+  grid->addWidget(row.problem, line + 1, 0, 1, 3);
+  line += 2;
+  rows[d.path] = row;
+}
+
+/// What can be put in, in as many lines as it takes.
+void DecidePanel::addExtras(QGridLayout* grid, int& line, const std::vector<const Decision*>& off) {
+  if (off.empty()) return;
+  constexpr int room = 318;
+  QHBoxLayout* across = nullptr;
+  int used = 0;
+  for (const Decision* d : off) {
+    auto* add = new QToolButton(form);
+    const QString words = QString::fromStdString(d->extra->words);
+    add->setText("+ " + words);
+    add->setProperty("extra", true);
+    add->setFocusPolicy(Qt::StrongFocus);
+    add->setObjectName("add " + nameWithin(d->path));
+    add->setAccessibleName(tr("Put in: %1").arg(words));
+    connect(add, &QToolButton::clicked, this, [this, path = d->path, on = QString::fromStdString(d->extra->on)] {
+      type(path, on);
+      if (QWidget* editor = editorOf(path); editor && !qobject_cast<QToolButton*>(editor)) editor->setFocus();
+    });
+    const int wide = add->sizeHint().width() + 4;
+    if (!across || used + wide > room) {
+      if (across) across->addStretch();
+      across = new QHBoxLayout;
+      across->setSpacing(4);
+      grid->addLayout(across, line++, 0, 1, 3);
+      used = 0;
+    }
+    used += wide;
+    across->addWidget(add);
+    Row row;
     row.problem = new QLabel(form);
     row.problem->setObjectName("problem");
     row.problem->setWordWrap(true);
     row.problem->hide();
-    grid->addWidget(row.label, line, 0);
-    if (d.unit.empty()) {
-      grid->addWidget(row.editor, line, 1, 1, 2);
-      grid->addWidget(row.problem, line + 1, 0, 1, 3);
-      line += 2;
-      rows[d.path] = row;
-      continue;
-    }
-    grid->addWidget(row.editor, line, 1);
-    auto* unit = new QLabel(QString::fromStdString(d.unit), form);
-    unit->setObjectName("unit");
-    unit->setFixedWidth(44);
-    grid->addWidget(unit, line++, 2);
-    grid->addWidget(row.problem, line++, 0, 1, 3);
-    rows[d.path] = row;
+    row.editor = add;
+    rows[d->path] = row;
   }
-  if (standpoint.stage() == Stage::spars || group[standpoint.stage()].starts_with("Spar ")) {
-    auto* add = new QPushButton(tr("Add a spar"), form);
-    add->setObjectName("addSpar");
-    add->setEnabled(static_cast<int>(document.design().at(here()).spars.size()) < mostSpars);
-    connect(add, &QPushButton::clicked, this, &DecidePanel::addSpar);
-    grid->addWidget(add, line, 0);
-    if (group[standpoint.stage()].starts_with("Spar ")) {
-      auto* remove = new QPushButton(tr("Take it out"), form);
-      remove->setObjectName("removeSpar");
-      connect(remove, &QPushButton::clicked, this, &DecidePanel::removeSpar);
-      grid->addWidget(remove, line++, 1, 1, 2);
-      addSizingTools(grid, line);
-      line += 2;
-    }
-  }
-  if (group[standpoint.stage()] == "Stiffening") addStiffeningTools(grid, line++);
-  if (group[standpoint.stage()] == "Loads") addTablesTool(grid, line++, tr("Load factors…"), Shelf::loadFactors);
-  if (standpoint.stage() == Stage::sections) {
-    auto* tools = new SectionTools(document, standpoint, group[Stage::sections] != "Tip section", form);
+  across->addStretch();
+  for (const Decision* d : off) grid->addWidget(rows[d->path].problem, line++, 0, 1, 3);
+}
+
+void DecidePanel::addTools(QGridLayout* grid, int& line) {
+  switch (const Subject s = standpoint.subject(); s.topic) {
+  case Topic::rootSection:
+  case Topic::tipSection: {
+    auto* tools = new SectionTools(document, standpoint, s.topic == Topic::rootSection, form);
     connect(tools, &SectionTools::openCoordinates, this, &DecidePanel::openCoordinates);
     connect(tools, &SectionTools::writeSection, this, &DecidePanel::writeSection);
     grid->addWidget(tools, line++, 0, 1, 3);
+    return;
   }
-  if (standpoint.stage() == Stage::panels && group[Stage::panels] == "Panel") addPanelTools(grid, line);
-  if (standpoint.stage() == Stage::panels && group[Stage::panels] == "Wing") addWingTools(grid, line);
-  column->addWidget(tabs);
-  column->addWidget(form);
-  if (!focusPath.empty() && rows.contains(focusPath)) rows[focusPath].editor->setFocus();
+  case Topic::panel:
+    return addPanelTools(grid, line);
+  case Topic::wing:
+    return addWingTools(grid, line);
+  case Topic::spar:
+  case Topic::topCap:
+  case Topic::bottomCap:
+  case Topic::webs:
+    return addSparTools(grid, line);
+  case Topic::stiffening:
+    addStiffeningTools(grid, line);
+    if (document.design().at(here()).spars.empty()) addSparTools(grid, line + 1);
+    return;
+  case Topic::loads:
+    return addTablesTool(grid, line++, tr("Load factors…"), Shelf::loadFactors);
+  default:
+    return;
+  }
 }
 
 QWidget* DecidePanel::makeEditor(const Decision& d) {
@@ -341,17 +315,19 @@ QWidget* DecidePanel::makeEditor(const Decision& d) {
   return edit;
 }
 
-void DecidePanel::fill(const std::vector<Decision>& shown) {
-  for (const Decision& d : shown) {
-    const auto found = rows.find(d.path);
+void DecidePanel::fill(const std::vector<const Decision*>& shown) {
+  for (const Decision* d : shown) {
+    const auto found = rows.find(d->path);
     if (found == rows.end()) continue;
     const Row& row = found->second;
-    if (auto* edit = qobject_cast<DecisionEdit*>(row.editor)) edit->show(QString::fromStdString(d.text));
-    if (auto* combo = qobject_cast<QComboBox*>(row.editor)) combo->setCurrentIndex(static_cast<int>(d.value));
-    if (auto* box = qobject_cast<QCheckBox*>(row.editor)) box->setChecked(d.text == "yes");
-    row.label->setText(QString::fromStdString(d.label) + (d.follows ? tr("  (follows)") : ""));
-    row.label->setObjectName(d.follows ? "small" : "");
-    if (!row.problem->isHidden()) say(d.path, {});
+    if (auto* edit = qobject_cast<DecisionEdit*>(row.editor)) edit->show(QString::fromStdString(d->text));
+    if (auto* combo = qobject_cast<QComboBox*>(row.editor)) combo->setCurrentIndex(static_cast<int>(d->value));
+    if (auto* box = qobject_cast<QCheckBox*>(row.editor)) box->setChecked(d->text == "yes");
+    if (row.label) {
+      row.label->setText(QString::fromStdString(d->label) + (d->follows ? tr("  (follows)") : ""));
+      row.label->setObjectName(d->follows ? "small" : "");
+    }
+    if (!row.problem->isHidden()) say(d->path, {});
   }
 }
 
@@ -367,7 +343,7 @@ void DecidePanel::type(const std::string& path, const QString& text) {
   }
   say(path, {});
   document.edit(undoNameOf(*decision), next.value());
-  refresh(); // a value typed in other words for the same length is shown in ours
+  fill(shownDecisions()); // a value typed in other words for the same length is shown in ours
 }
 
 void DecidePanel::nudge(const std::string& path, int steps, Qt::KeyboardModifiers modifiers) {
@@ -399,17 +375,14 @@ QWidget* DecidePanel::editorOf(const std::string& path) const {
 void DecidePanel::focusDecision(const std::string& path) {
   const auto decision = decisionAt(document.design(), path);
   if (!decision) return;
-  if (const auto wing = wingOfPath(path); wing && *wing != document.shownWing()) {
-    standpoint.setRib(1);
-    document.showWing(*wing);
-  }
-  if (const auto panel = panelOfPath(path); panel && !(*panel == here()))
-    standpoint.setRib(document.wing().at(*panel).design.firstRib);
-  auto groups = groupsOfStage();
-  if (std::find(groups.begin(), groups.end(), decision->group) == groups.end()) standpoint.setStage(decision->stage);
-  group[standpoint.stage()] = decision->group;
-  if (standpoint.stage() == Stage::sections) standpoint.setTipSection(decision->group == "Tip section");
-  refresh();
+  if (const auto panel = panelOfPath(path))
+    standpoint.setPanel(*panel);
+  else if (const auto wing = wingOfPath(path); wing && *wing != here().wing)
+    standpoint.setWing(*wing);
+  if (decision->subject.topic != Topic::none)
+    standpoint.choose(decision->subject);
+  else
+    standpoint.setStage(decision->stage);
   if (QWidget* editor = editorOf(path)) {
     editor->setFocus(Qt::OtherFocusReason);
     if (auto* edit = qobject_cast<QLineEdit*>(editor)) edit->selectAll();

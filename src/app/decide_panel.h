@@ -1,6 +1,5 @@
-// Decide: the few decisions of the stage, typed as on a plan.
+// Decide: the few decisions of the chosen part, typed as on a plan; what it can do without is put in and taken out.
 #pragma once
-#include "app/document.h"
 #include "app/standpoint.h"
 #include "core/design/decisions.h"
 #include <map>
@@ -8,7 +7,6 @@
 #include <QWidget>
 
 class QGridLayout;
-class QHBoxLayout;
 class QLabel;
 class QVBoxLayout;
 
@@ -41,7 +39,7 @@ class DecidePanel : public QWidget {
 public:
   DecidePanel(Document& document, Standpoint& standpoint, QWidget* parent = nullptr);
 
-  /// Turns to the group that holds a decision and puts the cursor in it.
+  /// Chooses what a decision is of and puts the cursor in it; where it is not put in yet, on the button that does.
   void focusDecision(const std::string& path);
   /// The editor of a decision now on screen; null otherwise.
   QWidget* editorOf(const std::string& path) const;
@@ -53,23 +51,25 @@ Q_SIGNALS:
   void refused(const QString& why); ///< what a button could not do
 
 private:
-  PanelId here() const;
-  void addWingRow(QGridLayout* strip, int row);
+  PanelId here() const { return standpoint.panel(); }
+  const Wing& wingHere() const { return document.design().wings[static_cast<std::size_t>(here().wing)]; }
+  void refresh(Changes what);
+  std::vector<const Decision*> shownDecisions() const;
+  void rebuild(const std::vector<const Decision*>& shown);
+  void addRow(QGridLayout* grid, int& line, const Decision& d);
+  void addExtras(QGridLayout* grid, int& line, const std::vector<const Decision*>& off);
+  void addTools(QGridLayout* grid, int& line);
   void addWingTools(QGridLayout* under, int line);
-  void addPanelRow(QGridLayout* strip, int row);
   void addPanelTools(QGridLayout* under, int line);
-  void addSizingTools(QGridLayout* under, int line);
+  void addSparTools(QGridLayout* under, int line);
   void addStiffeningTools(QGridLayout* under, int line);
   void addTablesTool(QGridLayout* under, int line, const QString& words, Shelf shelf);
   void addCopyMenu(QGridLayout* grid, PanelId id);
-  void refresh();
-  void rebuild(const std::vector<Decision>& shown);
-  void fill(const std::vector<Decision>& shown);
+  void fill(const std::vector<const Decision*>& shown);
   QWidget* makeEditor(const Decision& decision);
   void type(const std::string& path, const QString& text);
   void nudge(const std::string& path, int steps, Qt::KeyboardModifiers modifiers);
   void say(const std::string& path, const QString& problem);
-  std::vector<std::string> groupsOfStage() const;
   void addSpar();
   void removeSpar();
 
@@ -80,11 +80,10 @@ private:
   };
   Document& document;
   Standpoint& standpoint;
-  QWidget* tabs = nullptr;
+  QLabel* heading = nullptr;
   QWidget* form = nullptr;
   QVBoxLayout* column = nullptr;
-  std::map<Stage, std::string> group; ///< the one that is open, a stage
-  std::string shape;                  ///< which rows are on screen, to know when to build anew
+  std::string shape; ///< which rows are on screen, to know when to build anew
   std::map<std::string, Row> rows;
 };
 

@@ -22,22 +22,21 @@ void DecidePanel::addWingTools(QGridLayout* under, int line) {
     kinds->addAction(name, this, [this, kind, name] {
       const auto next = withWingAdded(document.design(), kind);
       if (!next) return Q_EMIT refused(QString::fromStdString(next.problem().cause));
-      standpoint.setRib(1);
       document.edit(tr("Add a %1").arg(name), next.value());
-      document.showWing(static_cast<int>(next.value().wings.size()) - 1);
+      standpoint.setWing(static_cast<int>(next.value().wings.size()) - 1);
     });
   }
   add->setMenu(kinds);
   under->addWidget(add, line, 0);
   auto* drop = new QPushButton(tr("Take it out"), form);
   drop->setObjectName("dropWing");
-  drop->setEnabled(document.shownWing() > 0);
+  drop->setEnabled(here().wing > 0);
   connect(drop, &QPushButton::clicked, this, [this] {
-    const QString name = QString::fromStdString(document.shownDesign().name);
-    const auto next = withWingTakenOut(document.design(), document.shownWing());
+    const QString name = QString::fromStdString(wingHere().name);
+    const auto next = withWingTakenOut(document.design(), here().wing);
     if (!next) return Q_EMIT refused(QString::fromStdString(next.problem().cause));
-    standpoint.setRib(1);
     document.edit(tr("Take out the %1").arg(name), next.value());
+    standpoint.setWing(0);
   });
   under->addWidget(drop, line, 1, 1, 2);
 }
@@ -48,8 +47,7 @@ void DecidePanel::addPanelTools(QGridLayout* under, int line) {
   grid->setSpacing(4);
   under->addLayout(grid, line, 0, 1, 3);
   const PanelId id = here();
-  const TruePanel& panel = document.panelOfRib(standpoint.rib());
-  const int count = static_cast<int>(document.shownDesign().panels.size());
+  const int count = static_cast<int>(wingHere().panels.size());
   const auto add = [&](const QString& text, const char* name, int row, int at, int wide, bool on, auto make,
                        bool follow) {
     auto* b = new QPushButton(text, form);
@@ -59,13 +57,15 @@ void DecidePanel::addPanelTools(QGridLayout* under, int line) {
       const Result<Design> next = make(document.design());
       if (!next) return Q_EMIT refused(QString::fromStdString(next.problem().cause));
       document.edit(text, next.value());
-      if (follow) standpoint.setRib(document.shown().panels.back().design.firstRib);
+      if (follow) standpoint.setPanel({here().wing, static_cast<int>(wingHere().panels.size()) - 1});
     });
     grid->addWidget(b, row, at, 1, wide);
   };
-  const int rib = std::clamp(standpoint.rib(), panel.ribs.front().number, panel.ribs.back().number);
-  const double t = panel.rib(rib).t();
-  const bool inside = panel.rib(rib).kind == RibKind::main;
+  int rib = 0;
+  double t = 0;
+  if (standpoint.canWork() && standpoint.shownRib().kind == RibKind::main)
+    rib = standpoint.shownRib().number, t = standpoint.shownRib().t();
+  const bool inside = rib > 0;
   add(
       tr("Add a panel"), "addPanel", 0, 0, 1, count < mostPanels,
       [id](const Design& d) { return withPanelAdded(d, id.wing); }, true);
@@ -96,8 +96,7 @@ void DecidePanel::addCopyMenu(QGridLayout* grid, PanelId id) {
       const auto next = withPanelCopied(document.design(), id, static_cast<int>(i));
       if (!next) return Q_EMIT refused(QString::fromStdString(next.problem().cause));
       document.edit(tr("Copy panel %1 to the %2").arg(id.panel + 1).arg(name), next.value());
-      document.showWing(static_cast<int>(i));
-      standpoint.setRib(document.shown().panels.back().design.firstRib);
+      standpoint.setPanel({static_cast<int>(i), static_cast<int>(document.design().wings[i].panels.size()) - 1});
     });
   }
   copy->setMenu(wings);
@@ -117,28 +116,43 @@ void DecidePanel::addSpar() {
     spar.top.material = spar.bottom.material = "balsa-220";
   }
   spars.push_back(spar);
-  group[standpoint.stage()] = "Spar " + std::to_string(spars.size());
-  standpoint.setSpar(static_cast<int>(spars.size()) - 1);
+  const int added = static_cast<int>(spars.size()) - 1;
   document.edit(tr("Add a spar"), std::move(next));
+  standpoint.choose({Topic::spar, added});
 }
 
 void DecidePanel::removeSpar() {
-  const std::string& open = group[standpoint.stage()];
-  const int index = open.back() - '1';
+  const int index = standpoint.subject().number;
   Design next = document.design();
   std::vector<Spar>& spars = next.at(here()).spars;
-  if (!open.starts_with("Spar ") || index < 0 || index >= static_cast<int>(spars.size())) return;
+  if (index >= static_cast<int>(spars.size())) return;
   const QString name = QString::fromStdString(spars[static_cast<std::size_t>(index)].name);
   spars.erase(spars.begin() + index);
-  standpoint.setSpar(std::max(0, index - 1));
   document.edit(tr("Take out the %1").arg(name), std::move(next));
+  if (index > 0) standpoint.choose({Topic::spar, index - 1});
 }
 
-/// The spar sized from stock, and its wood swapped.
-void DecidePanel::addSizingTools(QGridLayout* under, int line) {
-  const int index = group[standpoint.stage()].back() - '1';
+/// The spar added, taken out, sized from stock, and its wood swapped.
+void DecidePanel::addSparTools(QGridLayout* under, int line) {
   const std::vector<Spar>& spars = document.design().at(here()).spars;
-  if (index < 0 || index >= static_cast<int>(spars.size())) return;
+  const Subject subject = standpoint.subject();
+  const bool ofSpar = subject.topic == Topic::spar || isPartOfSpar(subject.topic);
+  if (!ofSpar || subject.topic == Topic::spar) {
+    auto* add = new QPushButton(tr("Add a spar"), form);
+    add->setObjectName("addSpar");
+    add->setEnabled(static_cast<int>(spars.size()) < mostSpars);
+    connect(add, &QPushButton::clicked, this, &DecidePanel::addSpar);
+    under->addWidget(add, line, 0);
+  }
+  if (!ofSpar) return;
+  if (subject.topic == Topic::spar) {
+    auto* remove = new QPushButton(tr("Take it out"), form);
+    remove->setObjectName("removeSpar");
+    connect(remove, &QPushButton::clicked, this, &DecidePanel::removeSpar);
+    under->addWidget(remove, line++, 1, 1, 2);
+  }
+  const int index = subject.number;
+  if (index >= static_cast<int>(spars.size())) return;
   const auto& given = spars[static_cast<std::size_t>(index)];
   const QString name = QString::fromStdString(given.name);
   const auto put = [this, index](const QString& words, const Spar& spar) {
@@ -146,12 +160,14 @@ void DecidePanel::addSizingTools(QGridLayout* under, int line) {
     next.at(here()).spars[static_cast<std::size_t>(index)] = spar;
     document.edit(words, std::move(next));
   };
-  const bool any = given.kind == SparKind::fullDepth || given.top.fitted || given.bottom.fitted;
+  // Both work on the wing as it is: there must be one of these decisions.
+  const bool any =
+      (given.kind == SparKind::fullDepth || given.top.fitted || given.bottom.fitted) && document.possible();
   auto* size = new QPushButton(tr("Size it…"), form);
   size->setObjectName("sizeSpar");
   size->setEnabled(any);
   connect(size, &QPushButton::clicked, this, [this, index, name, put] {
-    SizeDialog dialog(document.wing().at(here()), document.shown().loads, index, window());
+    SizeDialog dialog(document.now(), here(), index, window());
     if (dialog.exec() == QDialog::Accepted && dialog.chosen()) put(tr("Size the %1").arg(name), dialog.chosen()->spar);
   });
   under->addWidget(size, line, 0);
@@ -159,7 +175,7 @@ void DecidePanel::addSizingTools(QGridLayout* under, int line) {
   swap->setObjectName("swapWood");
   swap->setEnabled(any && given.kind == SparKind::caps);
   connect(swap, &QPushButton::clicked, this, [this, index, name, put] {
-    SwapDialog dialog(document.wing().at(here()), document.shown().loads, index, window());
+    SwapDialog dialog(document.now(), here(), index, window());
     if (dialog.exec() == QDialog::Accepted && dialog.chosen())
       put(tr("Swap the wood of the %1").arg(name), *dialog.chosen());
   });
@@ -171,8 +187,9 @@ void DecidePanel::addSizingTools(QGridLayout* under, int line) {
 void DecidePanel::addStiffeningTools(QGridLayout* under, int line) {
   auto* tries = new QPushButton(tr("Try ways to stiffen…"), form);
   tries->setObjectName("tryStiffening");
+  tries->setEnabled(document.possible());
   connect(tries, &QPushButton::clicked, this, [this] {
-    StiffenDialog dialog(document.wing().at(here()), window());
+    StiffenDialog dialog(document.now(), here(), window());
     if (dialog.exec() != QDialog::Accepted || !dialog.chosen()) return;
     Design next = document.design();
     dialog.chosen()->change(next.at(here()));

@@ -23,81 +23,79 @@ void relink(Plan& plan, const QString& from, const QString& to) {
 }
 } // namespace
 
-Document::Document(QObject* parent) : QObject(parent) {
-  follow();
+Document::Document(QObject* parent) : QObject(parent), saved(std::make_shared<const Design>()) {
+  follow(saved);
 }
 
-void Document::follow() {
-  auto result = work(present);
+const TrueWing& Document::wing() const {
+  Q_ASSERT(present.wing);
+  return *present.wing;
+}
+
+const std::vector<Decision>& Document::decisions() const {
+  if (listedOf != present.design) listed = decisionsOf(design()), listedOf = present.design;
+  return listed;
+}
+
+void Document::follow(Kept next) {
+  Changes what = Aspect::design | Aspect::wing | Aspect::file;
+  present.design = std::move(next);
+  auto result = work(design());
+  std::vector<Finding> findings;
   if (auto* wing = std::get_if<TrueWing>(&result)) {
-    lastGood = std::make_unique<TrueWing>(std::move(*wing));
-    present_findings = lastGood->findings;
-    isPossible = true;
+    findings = wing->findings;
+    present.wing = std::make_shared<const TrueWing>(std::move(*wing));
+    present.current = true;
+    present.plan = std::shared_ptr<const JudgedPlan>(present.wing, &present.wing->plan);
   } else {
-    present_findings = std::get<std::vector<Finding>>(std::move(result));
-    isPossible = false;
-    if (!lastGood) lastGood = std::make_unique<TrueWing>(std::get<TrueWing>(work(Design{})));
+    findings = std::get<std::vector<Finding>>(std::move(result));
+    present.current = false;
+    present.plan = std::make_shared<const JudgedPlan>(
+        design().plan.sheets.empty() ? JudgedPlan{} : judge(design().plan, design().unit));
   }
-  onBoard = std::clamp(onBoard, 0, static_cast<int>(std::min(present.wings.size(), lastGood->wings.size())) - 1);
-  images.follow(present.plan, folderOf(filePath));
-}
-
-void Document::showWing(int number) {
-  const int most = static_cast<int>(std::min(present.wings.size(), lastGood->wings.size())) - 1;
-  const int next = std::clamp(number, 0, most);
-  if (next == onBoard) return;
-  onBoard = next;
-  Q_EMIT changed();
+  if (findings != present.findings) what |= Aspect::findings;
+  present.findings = std::move(findings);
+  images.follow(design().plan, folderOf(filePath));
+  Q_EMIT changed(what);
 }
 
 void Document::edit(const QString& name, Design next, const QString& merge) {
-  if (next == present) return;
+  if (next == design()) return;
   const bool sameRow = !merge.isEmpty() && merge == lastMerge && !past.empty();
-  if (!sameRow) past.push_back({name, present});
+  if (!sameRow) past.push_back({name, present.design});
   if (past.size() > mostSteps) past.erase(past.begin());
   lastMerge = merge;
   future.clear();
-  present = std::move(next);
-  follow();
-  Q_EMIT changed();
-  Q_EMIT fileChanged();
+  follow(std::make_shared<const Design>(std::move(next)));
+}
+
+void Document::step(std::vector<Step>& from, std::vector<Step>& to) {
+  if (from.empty()) return;
+  to.push_back({from.back().name, present.design});
+  const Kept next = std::move(from.back().design);
+  from.pop_back();
+  lastMerge.clear();
+  follow(next);
 }
 
 void Document::undo() {
-  if (past.empty()) return;
-  future.push_back({past.back().name, std::move(present)});
-  present = std::move(past.back().design);
-  past.pop_back();
-  lastMerge.clear();
-  follow();
-  Q_EMIT changed();
-  Q_EMIT fileChanged();
+  step(past, future);
 }
 
 void Document::redo() {
-  if (future.empty()) return;
-  past.push_back({future.back().name, std::move(present)});
-  present = std::move(future.back().design);
-  future.pop_back();
-  lastMerge.clear();
-  follow();
-  Q_EMIT changed();
-  Q_EMIT fileChanged();
+  step(future, past);
 }
 
 void Document::replace(Design design, const QString& path, bool asSaved) {
-  present = std::move(design);
-  saved = asSaved ? present : Design{};
+  const auto kept = std::make_shared<const Design>(std::move(design));
+  saved = asSaved ? kept : std::make_shared<const Design>();
   past.clear();
   future.clear();
   lastMerge.clear();
   filePath = path;
-  lastGood.reset();
-  onBoard = 0;
-  follow();
+  present.wing.reset(); // another aircraft's wing is not shown under this one's name
   Q_EMIT replaced();
-  Q_EMIT changed();
-  Q_EMIT fileChanged();
+  follow(kept);
 }
 
 Result<std::vector<std::string>> Document::open(const QString& path) {
@@ -111,26 +109,25 @@ Result<std::vector<std::string>> Document::open(const QString& path) {
 
 Result<Done> Document::save(const QString& path) {
   const QString from = folderOf(filePath), to = folderOf(path);
-  Design linked = present;
-  relink(linked.plan, from, to);
-  const auto done = writeFileAtomically(path.toStdString(), designToText(linked));
+  const auto linked = [&](const Kept& old) {
+    Design now = *old;
+    relink(now.plan, from, to);
+    return now == *old ? old : std::make_shared<const Design>(std::move(now));
+  };
+  const Kept kept = linked(present.design);
+  const auto done = writeFileAtomically(path.toStdString(), designToText(*kept));
   if (!done) return done;
   for (auto* steps : {&past, &future})
-    for (Step& step : *steps) relink(step.design.plan, from, to);
-  present = linked;
-  saved = std::move(linked);
+    for (Step& step : *steps) step.design = linked(step.design);
+  saved = kept;
   filePath = path;
-  if (lastGood && isPossible) lastGood->design.plan = present.plan;
-  images.follow(present.plan, to);
-  Q_EMIT fileChanged();
+  if (present.design == kept) {
+    images.follow(kept->plan, to);
+    Q_EMIT changed(Aspect::file);
+  } else {
+    follow(kept);
+  }
   return done;
-}
-
-PanelId Document::panelIdOf(int rib) const {
-  PanelId id = panelOfRib(rib).design.id;
-  const auto& panels = present.wings.at(static_cast<std::size_t>(id.wing)).panels;
-  id.panel = std::min(id.panel, static_cast<int>(panels.size()) - 1);
-  return id;
 }
 
 } // namespace eup::app

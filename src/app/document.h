@@ -1,9 +1,10 @@
 // The open wing: the design, its undo stack, the true wing that follows, its file.
 #pragma once
+#include "app/changes.h"
 #include "app/plan_images.h"
-#include "core/work/true_wing.h"
+#include "app/snapshot.h"
+#include "core/design/decisions.h"
 #include <functional>
-#include <memory>
 #include <QObject>
 #include <QString>
 #include <vector>
@@ -15,21 +16,18 @@ class Document : public QObject {
 public:
   explicit Document(QObject* parent = nullptr);
 
-  const Design& design() const { return present; }
-  /// The last wing that could be built: of the design as it is, unless that contradicts itself.
-  const TrueWing& wing() const { return *lastGood; }
-  /// Which of the aircraft's wings is on the board, counted from 0; and what it is.
-  int shownWing() const { return onBoard; }
-  void showWing(int number);
-  const WholeWing& shown() const { return wing().wing(onBoard); }
-  const Wing& shownDesign() const { return design().wings.at(static_cast<std::size_t>(onBoard)); }
-  /// The panel of that wing that a rib belongs to, in the last good wing and in the design as it stands.
-  const TruePanel& panelOfRib(int rib) const { return shown().panelOfRib(rib); }
-  PanelId panelIdOf(int rib) const;
-  /// Whether `wing` is of the design as it stands.
-  bool possible() const { return isPossible; }
-  /// Of the design as it stands: the wing's own, or why there is none.
-  const std::vector<Finding>& findings() const { return present_findings; }
+  const Snapshot& now() const { return present; }
+  const Design& design() const { return *present.design; }
+  /// Every decision of the design, put together once for each design.
+  const std::vector<Decision>& decisions() const;
+  /// Whether any wing is on the board. Without one the boards say why, and nothing else asks for it.
+  bool hasWing() const { return present.wing != nullptr; }
+  /// The wing on the board, see `Snapshot`. There is one.
+  const TrueWing& wing() const;
+  const JudgedPlan& plan() const { return *present.plan; }
+  /// Whether that wing follows from the design as it stands.
+  bool possible() const { return present.current; }
+  const std::vector<Finding>& findings() const { return present.findings; }
 
   /// The one place where a design is changed. `name` is what undo will call it. Edits in a row with the same
   /// `merge` key, as while dragging, are one step.
@@ -49,7 +47,7 @@ public:
   const PlanImages& planImages() const { return images; }
 
   const QString& path() const { return filePath; }
-  bool modified() const { return present != saved; }
+  bool modified() const { return design() != *saved; }
 
   /// Takes another wing in place of the open one. Only called with what was read without fault.
   void replace(Design design, const QString& path, bool asSaved);
@@ -58,22 +56,23 @@ public:
   Result<Done> save(const QString& path);
 
 Q_SIGNALS:
-  void changed();     ///< design, wing or findings
-  void fileChanged(); ///< path, or whether it is saved
-  void replaced();    ///< another wing, before `changed`
+  void changed(eup::app::Changes what);
+  void replaced(); ///< another wing, before `changed`
 
 private:
+  using Kept = std::shared_ptr<const Design>;
   struct Step {
     QString name;
-    Design design;
+    Kept design;
   };
-  void follow();
+  /// Works the wing out, and says what is new.
+  void follow(Kept next);
+  void step(std::vector<Step>& from, std::vector<Step>& to);
 
-  Design present, saved;
-  std::unique_ptr<TrueWing> lastGood;
-  bool isPossible = true;
-  int onBoard = 0;
-  std::vector<Finding> present_findings;
+  Snapshot present;
+  Kept saved;
+  mutable std::vector<Decision> listed;
+  mutable Kept listedOf;
   std::vector<Step> past, future;
   QString lastMerge, filePath;
   PlanImages images;

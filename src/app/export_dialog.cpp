@@ -2,7 +2,6 @@
 #include <QCheckBox>
 #include <QComboBox>
 #include <QDialogButtonBox>
-#include <QFileDialog>
 #include <QGridLayout>
 #include <QLabel>
 #include <QLineEdit>
@@ -12,7 +11,8 @@
 
 namespace eup::app {
 
-ExportDialog::ExportDialog(const TrueWing& w, const QString& startFolder, QWidget* parent) : QDialog(parent), wing(w) {
+ExportDialog::ExportDialog(Snapshot snapshot, const QString& startFolder, Asking& ask, QWidget* parent)
+    : QDialog(parent), kept(std::move(snapshot)), wing(*kept.wing), asking(ask) {
   setWindowTitle(tr("To the bench"));
   setMinimumWidth(520);
   auto* column = new QVBoxLayout(this);
@@ -53,7 +53,7 @@ ExportDialog::ExportDialog(const TrueWing& w, const QString& startFolder, QWidge
   grid->addWidget(path, 3, 1, 1, 2);
   auto* choose = new QPushButton(tr("Choose…"), this);
   connect(choose, &QPushButton::clicked, this, [this] {
-    const QString chosen = QFileDialog::getExistingDirectory(this, tr("Folder for the files"), path->text());
+    const QString chosen = asking.folderToWrite(this, tr("Folder for the files"), path->text());
     if (!chosen.isEmpty()) path->setText(chosen);
   });
   grid->addWidget(choose, 3, 3);

@@ -1,5 +1,7 @@
 // What goes to the bench: which drawings' formats, hands and paper, and where to.
 #pragma once
+#include "app/asking.h"
+#include "app/snapshot.h"
 #include "core/work/take_away.h"
 #include <QDialog>
 
@@ -14,13 +16,16 @@ namespace eup::app {
 class ExportDialog : public QDialog {
   Q_OBJECT
 public:
-  ExportDialog(const TrueWing& wing, const QString& folder, QWidget* parent = nullptr);
+  /// Of a snapshot whose wing is current.
+  ExportDialog(Snapshot snapshot, const QString& folder, Asking& asking, QWidget* parent = nullptr);
   QString folder() const;
   ExportOrder order() const;
 
 private:
   void refresh();
+  Snapshot kept;
   const TrueWing& wing;
+  Asking& asking;
   QCheckBox *pdf, *svg, *dxf, *right, *left;
   QComboBox* paper;
   QLineEdit* path;

@@ -1,74 +1,60 @@
-// Follows: findings that ask for something, and the figures of the stage. A figure opens to show its working.
+// Follows: the stage's headline figures large, findings as lines that open, then every figure. A figure opens to show
+// its working. All of it but the headlines is one list, so that it costs what is on screen.
 #pragma once
-#include "app/document.h"
+#include "app/follows_list.h"
 #include "app/standpoint.h"
-#include <functional>
+#include "app/watch.h"
 #include <map>
-#include <QFrame>
 #include <set>
 
 class QLabel;
-class QVBoxLayout;
+class QListView;
 
 namespace eup::app {
 
-/// One figure: name, number, where; opened, its rule, the rule with numbers, its source and its decisions.
-class FigureRow : public QFrame {
-  Q_OBJECT
-public:
-  /// `nameOf` answers a decision's words for its path.
-  FigureRow(const Figure& figure, LengthUnit unit, std::function<QString(const std::string&)> nameOf, QWidget* parent);
-  void show(const Figure& figure, LengthUnit unit, const QString& moved);
-  void setOpen(bool open);
-  bool isOpen() const { return working != nullptr; }
-
-Q_SIGNALS:
-  void toggled(bool open);
-  void wanted(const QString& decision);
-
-protected:
-  void mouseReleaseEvent(QMouseEvent*) override;
-  void keyPressEvent(QKeyEvent*) override;
-
-private:
-  void buildWorking();
-  Figure figure;
-  LengthUnit unit;
-  std::function<QString(const std::string&)> nameOf;
-  QLabel *label, *number, *unitLabel, *where, *delta;
-  QFrame* working = nullptr;
-};
+struct Look;
+class HeadlineTile;
 
 class FollowsPanel : public QWidget {
   Q_OBJECT
 public:
-  FollowsPanel(Document& document, Standpoint& standpoint, QWidget* parent = nullptr);
-  /// Turns to the stage and rib of a figure, opens it and scrolls to it.
-  FigureRow* reveal(const std::string& key);
-  FigureRow* rowOf(const std::string& key) const;
+  FollowsPanel(Document& document, Standpoint& standpoint, const Look& look, QWidget* parent = nullptr);
+  /// Turns to the stage and rib of a figure, opens it and scrolls to it. False when there is no such figure.
+  bool reveal(const std::string& key);
+  /// Opens or closes a figure or a finding that is listed, by its key.
+  void setOpen(const std::string& key, bool open);
+  bool isOpen(const std::string& key) const;
+  /// Whether a figure is told, large or in the list; its words as they are read out; what the last change did to it.
+  bool tells(const std::string& key) const;
+  QString wordsOf(const std::string& key) const;
+  QString movedBy(const std::string& key) const;
+  QListView& listView() { return *list; }
 
 Q_SIGNALS:
   void wanted(const QString& decision);
-  void revealed(QWidget* row);
+
+protected:
+  bool eventFilter(QObject* watched, QEvent* event) override;
 
 private:
-  void refresh();
+  void refresh(Changes what);
   std::vector<const Figure*> shownFigures() const;
-  void rebuildFindings();
+  void noteMoves();
+  void showHeadlines(const std::vector<const Figure*>& figures);
+  void act(const QModelIndex& index);
+  QString nameOf(const std::string& decision) const;
 
   Document& document;
   Standpoint& standpoint;
-  QVBoxLayout* findingsColumn;
-  QVBoxLayout* figuresColumn;
+  const Look& look;
   QLabel* heading;
-  std::string shape;
-  std::map<std::string, FigureRow*> rows;
-  std::map<std::string, double> before;
+  std::vector<HeadlineTile*> tiles;
+  QListView* list;
+  FollowsList* rows;
+  std::map<std::string, double> before; ///< values, to tell what moved
   std::map<std::string, QString> moved;
-  std::set<std::string> open;
-  std::vector<Finding> shownFindings;
-  bool findingsShown = false;
-  Stage findingsStage = Stage::panels;
+  std::set<std::string> open;  ///< kinds of figures, keys of findings
+  std::set<std::string> large; ///< kinds that are told large, and are listed only when opened
 };
 
 } // namespace eup::app

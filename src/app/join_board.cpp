@@ -35,10 +35,10 @@ QString JoinBoard::subheading() const {
 }
 
 Box JoinBoard::content() const {
-  const WholeWing& wing = document.shown();
+  const WholeWing& wing = standpoint.shownWing();
   const double span = reach();
-  const double from = standpoint.hand() == ShownHand::right ? -0.12 * span : -1.02 * span,
-               to = standpoint.hand() == ShownHand::left ? 0.12 * span : 1.02 * span;
+  const double from = standpoint.hand() == ShownHand::right ? -0.05 * span : -1.02 * span,
+               to = standpoint.hand() == ShownHand::left ? 0.05 * span : 1.02 * span;
   double high = std::max(panel().join.risePropped, 0.0);
   if (wing.panels.size() > 1 && panel().join.centre) high = std::max(high, wing.tipRise);
   Box box;
@@ -50,7 +50,7 @@ Box JoinBoard::content() const {
 /// What the picture spans on one side: at the centre the whole half, further out the two panels that meet.
 double JoinBoard::reach() const {
   const TruePanel& w = panel();
-  if (w.join.centre) return document.shown().planform.halfSpan;
+  if (w.join.centre) return standpoint.shownWing().planform.halfSpan;
   return w.loft.span() + inside()->loft.span();
 }
 
@@ -77,6 +77,7 @@ Point JoinBoard::drawPanel(Ink& ink, const TruePanel& w, double side, const Poin
   Polyline loop = top;
   loop.insert(loop.end(), bottom.rbegin(), bottom.rend());
   ink.loop(loop, faint ? look.panel : look.balsa, faint ? look.faint : look.ink, faint ? 1 : 1.4);
+  if (!faint) ink.pick({Topic::join, 0}, {loop});
   for (std::size_t i = 0; i < top.size(); ++i) {
     const bool mine = w.ribs[i].number == standpoint.rib();
     ink.line(top[i], bottom[i], mine ? look.accent : look.faint, mine ? 2 : 0.8);
@@ -88,7 +89,7 @@ Point JoinBoard::drawPanel(Ink& ink, const TruePanel& w, double side, const Poin
 /// Seen from behind, the right half lies to the right. Underside and top of the thickest place, rib by rib.
 void JoinBoard::drawHalf(Ink& ink, double side) const {
   const TruePanel& w = panel();
-  const WholeWing& wing = document.shown();
+  const WholeWing& wing = standpoint.shownWing();
   const double span = reach();
   const bool centre = w.join.centre;
   const bool propped = !centre || !w.join.otherFlat || side > 0 || standpoint.hand() == ShownHand::left;
@@ -113,7 +114,10 @@ void JoinBoard::drawHalf(Ink& ink, double side) const {
       return root +
              Point(side * (t * std::cos(angle) - z * std::sin(angle)), t * std::sin(angle) + z * std::cos(angle));
     };
-    ink.line(place(0), place(w.joiner->reach * std::cos(w.joiner->slope)), look.accent, 4);
+    const Point a = place(0), b = place(w.joiner->reach * std::cos(w.joiner->slope));
+    ink.line(a, b, look.accent, 4);
+    const Point up(0, 5 / ink.scale);
+    ink.pick({Topic::joiner, 0}, {{a - up, b - up, b + up, a + up}});
   }
   if (centre && !w.design.mirrored) return; // a fin's root is propped by nothing
   if (!propped) return;
@@ -135,10 +139,10 @@ void JoinBoard::drawHalf(Ink& ink, double side) const {
 
 void JoinBoard::drawBrace(Ink& ink, const Point& at, double room) const {
   const TruePanel& w = panel();
-  if (w.join.brace) drawOneBrace(ink, at, room, *w.join.brace, w.design.join);
+  if (w.join.brace) drawOneBrace(ink, at, room, *w.join.brace, w.design.join, 0);
   if (w.join.second) // under the first
     drawOneBrace(ink, at - Point(0, w.join.brace ? 0.3 * reach() : 0), room, *w.join.second,
-                 withSecondBrace(w.design.join));
+                 withSecondBrace(w.design.join), 1);
   if (!w.join.brace && !w.join.second)
     ink.text(
         at,
@@ -149,7 +153,8 @@ void JoinBoard::drawBrace(Ink& ink, const Point& at, double room) const {
         look.faint, {}, Qt::AlignLeft, 13, true);
 }
 
-void JoinBoard::drawOneBrace(Ink& ink, const Point& at, double room, const Brace& b, const Join& join) const {
+void JoinBoard::drawOneBrace(Ink& ink, const Point& at, double room, const Brace& b, const Join& join,
+                             int number) const {
   const TruePanel& w = panel();
   const double k = magnified(boundsOf(b.outline).width(), room);
   const Point middle =
@@ -162,6 +167,7 @@ void JoinBoard::drawOneBrace(Ink& ink, const Point& at, double room, const Brace
                .arg(k),
            look.ink, {0, -8}, Qt::AlignLeft, 13, true);
   ink.loop(outline, look.ply, look.ink, 1.4);
+  ink.pick({Topic::brace, number}, {outline});
   ink.line(middle + Point(0, k * b.depthRoot), middle - Point(0, k * b.depthRoot), look.accent, 1, Qt::DashLine);
   ink.text(middle + Point(0, k * b.depthRoot),
            b.folded ? tr("bend %1°, folded %2°").arg(radToDeg(b.bend), 0, 'f', 2).arg(radToDeg(b.turn), 0, 'f', 2)
@@ -202,6 +208,7 @@ void JoinBoard::drawPacking(Ink& ink, const Point& at, double room) const {
   ink.text(at, tr("R%1 on the board: packing under it (drawn × %2)").arg(rib.number).arg(k), look.ink, {0, -8},
            Qt::AlignLeft, 13, true);
   ink.loop(outline, look.balsa, look.ink, 1.4);
+  ink.pick({Topic::settingUp, 0}, {outline});
   for (const Foot& f : supports.feet) {
     Polyline shape;
     for (const Point& p : f.outline) shape.push_back(place(p));

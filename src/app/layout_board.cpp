@@ -7,7 +7,7 @@
 namespace eup::app {
 
 QString LayoutBoard::heading() const {
-  return tr("%1, flat on the board").arg(QString::fromStdString(document.shown().panels.front().design.name));
+  return tr("%1, flat on the board").arg(QString::fromStdString(standpoint.shownWing().panels.front().design.name));
 }
 QString LayoutBoard::subheading() const {
   return tr("seen from above, true lengths: drag ribs, spar lines, sheet edge, corners");
@@ -18,7 +18,7 @@ Point LayoutBoard::onBoard(double x, double t) const {
 }
 
 Box LayoutBoard::content() const {
-  const WholeWing& wing = document.shown();
+  const WholeWing& wing = standpoint.shownWing();
   Box box;
   const double span = wing.planform.halfSpan;
   double deep = 0, ahead = 0;
@@ -51,7 +51,9 @@ void LayoutBoard::drawPanel(Ink& ink, const TruePanel& w, double side) const {
     const auto [r1, t1] = chordwise(a1, b1);
     ink.loop({at(r0, 0), at(t0, span), at(t1, span), at(r1, 0)}, fill, edge, 0.8);
   };
-  ink.loop({at(root.le.x(), 0), at(tip.le.x(), span), at(tip.te.x(), span), at(root.te.x(), 0)}, look.panel, edge, 1.4);
+  const Polyline outline{at(root.le.x(), 0), at(tip.le.x(), span), at(tip.te.x(), span), at(root.te.x(), 0)};
+  ink.loop(outline, look.panel, edge, 1.4);
+  if (current) ink.pick({Topic::panel, 0}, {outline});
   if (const double r = sheetEdgeAt(w.design, w.loft, Face::upper, 0); r > 0)
     strip(0, 0, r * root.chord, sheetEdgeAt(w.design, w.loft, Face::upper, span) * tip.chord, look.sheet);
   if (w.design.leadingEdge.kind != LeadingEdgeKind::none)
@@ -100,12 +102,15 @@ void LayoutBoard::drawTip(Ink& ink, const TruePanel& w, double side, const QColo
   };
   if (w.tip->edge.empty()) { // a plate, seen on edge
     const double from = -w.design.tip.margin, to = tip.chord + w.design.tip.margin, out = w.tip->reach;
-    ink.loop(place({{from, 0}, {from, out}, {to, out}, {to, 0}}), look.balsa, edge, 1);
+    const Polyline plate = place({{from, 0}, {from, out}, {to, out}, {to, 0}});
+    ink.loop(plate, look.balsa, edge, 1);
+    ink.pick({Topic::tip, 0}, {plate});
     return;
   }
   Polyline outer = place(w.tip->edge);
   if (w.tip->inner.empty()) {
     ink.loop(outer, look.balsa, edge, 1.2);
+    ink.pick({Topic::tip, 0}, {outer});
     for (const TipTemplate& one : w.tip->templates) {
       const Polyline line = place({{one.from, one.beyond}, {one.from + one.chord, one.beyond}});
       ink.line(line.front(), line.back(), look.faint, 1, Qt::DashLine);
@@ -115,11 +120,12 @@ void LayoutBoard::drawTip(Ink& ink, const TruePanel& w, double side, const QColo
   const Polyline inner = place(w.tip->inner);
   outer.insert(outer.end(), inner.rbegin(), inner.rend());
   ink.loop(outer, w.design.tip.kind == TipKind::bow ? look.hardwood : look.balsa, edge, 1.2);
+  ink.pick({Topic::tip, 0}, {outer});
 }
 
 /// The plan's own ink over the wing that was made of it; for a hand that it does not draw, turned over.
 void LayoutBoard::drawUnderlay(Ink& ink, double side) const {
-  const JudgedPlan& plan = document.wing().plan;
+  const JudgedPlan& plan = document.plan();
   if (!standpoint.underlay() || plan.hands.empty()) return;
   const DrawnHand* hand = &plan.hands.front();
   for (const DrawnHand& h : plan.hands)
@@ -131,7 +137,8 @@ void LayoutBoard::drawUnderlay(Ink& ink, double side) const {
   const Point o = toPlan({0, 0}), x = toPlan({1, 0}) - o, y = toPlan({0, 1}) - o;
   Eigen::Matrix3d view;
   view << x.x(), y.x(), o.x(), x.y(), y.y(), o.y(), 0, 0, 1;
-  const double span = document.shown().planform.halfSpan, deep = document.shown().panels.front().loft.frameAt(0).chord;
+  const double span = standpoint.shownWing().planform.halfSpan,
+               deep = standpoint.shownWing().panels.front().loft.frameAt(0).chord;
   const QRect half = QRectF(screen({side > 0 ? -20 : -span - 20, 60}), screen({side > 0 ? span + 20 : 20, -deep * 1.5}))
                          .normalized()
                          .toAlignedRect() &
@@ -142,7 +149,7 @@ void LayoutBoard::drawUnderlay(Ink& ink, double side) const {
 }
 
 void LayoutBoard::draw(Ink& ink) const {
-  const WholeWing& wing = document.shown();
+  const WholeWing& wing = standpoint.shownWing();
   const TruePanel& w = panel();
   const double span = wing.planform.halfSpan;
   for (const double side : {1.0, -1.0}) {
@@ -257,8 +264,8 @@ std::vector<Handle> LayoutBoard::handles() const {
 void LayoutBoard::clicked(const Point& p) {
   // The panel under the pointer first: at a join two ribs stand in the same place.
   const double y = std::abs(p.x());
-  const TruePanel* there = &document.shown().panels.front();
-  for (const TruePanel& one : document.shown().panels)
+  const TruePanel* there = &standpoint.shownWing().panels.front();
+  for (const TruePanel& one : standpoint.shownWing().panels)
     if (y >= one.design.inboard) there = &one;
   const Rib* nearest = &there->ribs.front();
   for (const Rib& rib : there->ribs)

@@ -6,6 +6,10 @@
 #include "core/work/span_curves.h"
 #include <QWidget>
 
+class QCPAxisRect;
+class QCPGraph;
+class QCPItemStraightLine;
+class QCPItemText;
 class QCustomPlot;
 
 namespace eup::app {
@@ -29,7 +33,16 @@ protected:
   bool eventFilter(QObject* watched, QEvent* event) override;
 
 private:
+  struct Row {
+    QCPAxisRect* rect = nullptr;
+    std::vector<QCPGraph*> graphs; ///< one a line of its curve
+    QCPItemStraightLine* cursor = nullptr;
+    QCPItemText *head = nullptr, *value = nullptr;
+  };
+  void refresh();
   void rebuild();
+  void fill(std::size_t row, const WholeWing& wing);
+  void pointAtRib();
   QString valueAt(const SpanCurve& curve) const;
   double chosenStation() const;
   Document& document;
@@ -38,6 +51,8 @@ private:
   const Look& look;
   QCustomPlot* plot = nullptr;
   std::vector<SpanCurve> shown;
+  std::vector<Row> rows;
+  int shownWing = 0;
 };
 
 } // namespace eup::app

@@ -57,6 +57,22 @@ QToolButton[tab="true"]:focus { background: @accentSoft; }
 QToolButton[stage="true"] { text-align: left; border: none; border-left: 4px solid transparent; border-radius: 0; background: transparent; padding: 0; }
 QToolButton[stage="true"]:checked { background: @panel; border-left: 4px solid @accent; }
 QToolButton[stage="true"]:focus { background: @accentSoft; }
+QLabel#stageTitle { font-size: 13px; font-weight: 600; }
+QWidget#railParts { background: @panel; border-left: 4px solid @accent; }
+QToolButton[part="true"] { text-align: left; border: none; border-radius: 4px; background: transparent; padding: 0 8px; }
+QToolButton[part="true"]:checked { background: @accentSoft; color: @accent; font-weight: 600; }
+QToolButton[part="true"]:focus { border: 1px solid @accent; padding: 0 7px; }
+QLabel#chosenPart { color: @accent; font-weight: 600; }
+QWidget#placeBar { background: @paper; }
+QToolButton[chip="true"] { border-radius: 13px; padding: 4px 22px 4px 12px; background: @panel; font-weight: 600; }
+QToolButton[chip="true"]:focus { padding: 3px 21px 3px 11px; }
+QToolButton[chip="true"]::menu-indicator { image: url(:/icons/down.svg); width: 10px; height: 10px; subcontrol-position: right center; right: 8px; }
+QToolButton[extra="true"] { border: 1px solid @accent; border-radius: 11px; color: @accent; background: transparent; padding: 2px 8px; font-size: 11px; font-weight: 600; }
+QToolButton[extra="true"]:focus { border: 2px solid @accent; padding: 1px 7px; }
+QToolButton[quiet="true"] { border: 1px solid transparent; background: transparent; color: @accent; padding: 1px 4px; font-size: 11px; }
+QToolButton[quiet="true"]:hover, QToolButton[quiet="true"]:focus { border: 1px solid @accent; padding: 1px 4px; }
+QFrame#divider { background: @edge; border: none; }
+QListView#follows { background: transparent; border: none; }
 QLabel#heading { font-size: 11px; font-weight: 700; color: @faint; }
 QLabel#small, QLabel#unit { font-size: 11px; color: @faint; }
 QLabel#title { font-size: 15px; font-weight: 700; }

@@ -2,10 +2,12 @@
 #include "app/decide_panel.h"
 #include "app/follows_panel.h"
 #include "app/load_curves.h"
+#include "app/place_bar.h"
 #include "app/plan_panel.h"
 #include "app/rail.h"
 #include "app/span_rule.h"
 #include "app/stage_boards.h"
+#include "app/tight_scroll.h"
 #include <QApplication>
 #include <QCloseEvent>
 #include <QComboBox>
@@ -13,7 +15,6 @@
 #include <QLabel>
 #include <QLineEdit>
 #include <QMenuBar>
-#include <QMessageBox>
 #include <QPushButton>
 #include <QScrollArea>
 #include <QScrollBar>
@@ -29,8 +30,10 @@ namespace eup::app {
 
 MainWindow::MainWindow(const QString& folder, QWidget* parent) : QMainWindow(parent), stateFolder(folder) {
   theAutosave = new Autosave(theDocument, folder, this);
+  asking = std::make_unique<Asking>(settingsFile());
   setMinimumSize(980, 620);
   resize(1280, 800);
+  restoreGeometry(QSettings(settingsFile(), QSettings::IniFormat).value("window").toByteArray());
   auto* furniture = new QWidget(this);
   furniture->setObjectName("furniture");
   auto* rows = new QVBoxLayout(furniture);
@@ -58,6 +61,8 @@ MainWindow::MainWindow(const QString& folder, QWidget* parent) : QMainWindow(par
   spanRule = new SpanRule(theDocument, theStandpoint, look, furniture);
   spanRule->setObjectName("spanRule");
   loadCurves = new LoadCurves(theDocument, theStandpoint, *spanRule, look, furniture);
+  placeBar = new PlaceBar(theDocument, theStandpoint, furniture);
+  middle->addWidget(placeBar);
   middle->addWidget(stack, 1);
   middle->addWidget(loadCurves);
   middle->addWidget(spanRule);
@@ -67,14 +72,14 @@ MainWindow::MainWindow(const QString& folder, QWidget* parent) : QMainWindow(par
   setCentralWidget(furniture);
 
   connect(&theDocument, &Document::changed, this, &MainWindow::refresh);
-  connect(&theDocument, &Document::fileChanged, this, &MainWindow::refreshFile);
   connect(&theStandpoint, &Standpoint::changed, this, &MainWindow::refresh);
-  setDark(QSettings(stateFolder + "/settings.ini", QSettings::IniFormat).value("dark", false).toBool());
+  setDark(QSettings(settingsFile(), QSettings::IniFormat).value("dark", false).toBool());
   rebuildRecent();
-  refresh();
-  refreshFile();
+  refresh(everything);
   boards.at(theStandpoint.stage())->setFocus();
 }
+
+MainWindow::~MainWindow() = default;
 
 QWidget* MainWindow::makeTopBar() {
   auto* bar = new QWidget(this);
@@ -106,7 +111,7 @@ QWidget* MainWindow::makeTopBar() {
     button->setAccessibleName(tr("Show the %1 hand").arg(words.toLower()));
     connect(button, &QToolButton::clicked, this, [this, hand = hand] {
       theStandpoint.setHand(hand);
-      refresh();
+      refresh(Aspect::view);
     });
     handButtons[hand] = button;
     hands->addWidget(button);
@@ -151,17 +156,19 @@ QWidget* MainWindow::makeTopBar() {
 }
 
 void MainWindow::makeMenus(QMenuBar* bar) {
-  const auto add = [this](QMenu* menu, const QString& words, const QKeySequence& key, auto run) {
+  const auto add = [this](QMenu* menu, const QString& id, const QString& words, const QKeySequence& key, auto run) {
     QAction* action = menu->addAction(words);
+    action->setObjectName("action " + id);
+    actions[id] = action;
     action->setShortcut(key);
     connect(action, &QAction::triggered, this, run);
     return action;
   };
   QMenu* file = bar->addMenu(tr("&File"));
-  add(file, tr("&New wing"), QKeySequence::New, [this] {
+  add(file, "new", tr("&New wing"), QKeySequence::New, [this] {
     if (mayLeave()) newWing();
   });
-  add(file, tr("&Open…"), QKeySequence::Open, [this] { chooseAndOpen(); });
+  add(file, "open", tr("&Open…"), QKeySequence::Open, [this] { chooseAndOpen(); });
   recentMenu = file->addMenu(tr("Open &recent"));
   QMenu* demos = file->addMenu(tr("Open a &demo"));
   for (const auto& [words, name] : {std::pair(tr("Fenlark 1500: a sport wing, one panel a side"), "fenlark-1500"),
@@ -172,67 +179,70 @@ void MainWindow::makeMenus(QMenuBar* bar) {
                                     std::pair(tr("Gossamoor 480: indoor, curved plates"), "gossamoor-480"),
                                     std::pair(tr("A clean plan of the Fenlark, read"), "fenlark-plan"),
                                     std::pair(tr("A plan of it with faults, read"), "fenlark-faulty-plan")})
-    add(demos, words, {}, [this, name = name] {
+    add(demos, "demo " + QString(name), words, {}, [this, name = name] {
       if (mayLeave()) openDemo(name);
     });
   file->addSeparator();
-  add(file, tr("&Save"), QKeySequence::Save, [this] { save(); });
-  add(file, tr("Save &as…"), QKeySequence::SaveAs, [this] { saveAs(); });
+  add(file, "save", tr("&Save"), QKeySequence::Save, [this] { save(); });
+  add(file, "saveAs", tr("Save &as…"), QKeySequence::SaveAs, [this] { saveAs(); });
   file->addSeparator();
-  add(file, tr("&To the bench: prints and files…"), QKeySequence("Ctrl+P"), [this] { showExport(); });
+  add(file, "bench", tr("&To the bench: prints and files…"), QKeySequence("Ctrl+P"), [this] { showExport(); });
   file->addSeparator();
-  add(file, tr("&Quit"), QKeySequence::Quit, [this] { close(); });
+  add(file, "quit", tr("&Quit"), QKeySequence::Quit, [this] { close(); });
   QMenu* edit = bar->addMenu(tr("&Edit"));
-  undoAction = add(edit, tr("Undo"), QKeySequence::Undo, [this] { theDocument.undo(); });
-  redoAction = add(edit, tr("Redo"), QKeySequence::Redo, [this] { theDocument.redo(); });
+  undoAction = add(edit, "undo", tr("Undo"), QKeySequence::Undo, [this] { theDocument.undo(); });
+  redoAction = add(edit, "redo", tr("Redo"), QKeySequence::Redo, [this] { theDocument.redo(); });
   redoAction->setShortcuts(
       {QKeySequence("Ctrl+Shift+Z"), QKeySequence("Ctrl+Y")}); // both, whatever the platform calls its own
   edit->addSeparator();
-  add(edit, tr("&Materials and load factors…"), QKeySequence("Ctrl+M"), [this] { showTables(Shelf::material); });
+  add(edit, "tables", tr("&Materials and load factors…"), QKeySequence("Ctrl+M"),
+      [this] { showTables(Shelf::material); });
   edit->addSeparator();
-  add(edit, tr("Find a figure"), QKeySequence::Find, [this] {
+  add(edit, "find", tr("Find a figure"), QKeySequence::Find, [this] {
     findBox->setFocus();
     findBox->selectAll();
   });
   QMenu* view = bar->addMenu(tr("&View"));
-  add(view, tr("Turn the hand"), QKeySequence("Ctrl+H"), [this] {
+  add(view, "turnHand", tr("Turn the hand"), QKeySequence("Ctrl+H"), [this] {
     const ShownHand now = theStandpoint.hand();
     theStandpoint.setHand(now == ShownHand::right  ? ShownHand::left
                           : now == ShownHand::left ? ShownHand::both
                                                    : ShownHand::right);
   });
-  add(view, tr("Next rib"), QKeySequence("Alt+Right"), [this] { spanRule->step(1); });
-  add(view, tr("Rib before"), QKeySequence("Alt+Left"), [this] { spanRule->step(-1); });
+  add(view, "nextRib", tr("Next rib"), QKeySequence("Alt+Right"), [this] { spanRule->step(1); });
+  add(view, "ribBefore", tr("Rib before"), QKeySequence("Alt+Left"), [this] { spanRule->step(-1); });
   view->addSeparator();
   QMenu* space = view->addMenu(tr("The finished wing in &space"));
-  for (const auto& [words, key, from] : {std::tuple(tr("From above"), "Ctrl+Shift+A", SpaceView::above),
-                                         std::tuple(tr("From behind"), "Ctrl+Shift+B", SpaceView::behind),
-                                         std::tuple(tr("From the side"), "Ctrl+Shift+S", SpaceView::side),
-                                         std::tuple(tr("To be turned"), "Ctrl+Shift+T", SpaceView::turned)})
-    add(space, words, QKeySequence(key), [this, from = from] { showInSpace(from); });
-  add(space, tr("Back to the stage's own board"), QKeySequence("Ctrl+Shift+W"), [this] {
+  for (const auto& [id, words, key, from] :
+       {std::tuple("fromAbove", tr("From above"), "Ctrl+Shift+A", SpaceView::above),
+        std::tuple("fromBehind", tr("From behind"), "Ctrl+Shift+B", SpaceView::behind),
+        std::tuple("fromTheSide", tr("From the side"), "Ctrl+Shift+S", SpaceView::side),
+        std::tuple("turned", tr("To be turned"), "Ctrl+Shift+T", SpaceView::turned)})
+    add(space, id, words, QKeySequence(key), [this, from = from] { showInSpace(from); });
+  add(space, "leaveSpace", tr("Back to the stage's own board"), QKeySequence("Ctrl+Shift+W"), [this] {
     theStandpoint.setInSpace(false);
     shownBoard()->setFocus();
   });
   view->addSeparator();
-  add(view, tr("Fit the board"), QKeySequence("Ctrl+0"), [this] { shownBoard()->fit(); });
-  add(view, tr("Closer"), QKeySequence::ZoomIn, [this] { shownBoard()->zoomBy(1.25, shownBoard()->rect().center()); });
-  add(view, tr("Further away"), QKeySequence::ZoomOut,
+  add(view, "fit", tr("Fit the board"), QKeySequence("Ctrl+0"), [this] { shownBoard()->fit(); });
+  add(view, "closer", tr("Closer"), QKeySequence::ZoomIn,
+      [this] { shownBoard()->zoomBy(1.25, shownBoard()->rect().center()); });
+  add(view, "further", tr("Further away"), QKeySequence::ZoomOut,
       [this] { shownBoard()->zoomBy(0.8, shownBoard()->rect().center()); });
-  QAction* under = add(view, tr("Plan under the wing"), QKeySequence("Ctrl+U"),
+  QAction* under = add(view, "underlay", tr("Plan under the wing"), QKeySequence("Ctrl+U"),
                        [this] { theStandpoint.setUnderlay(!theStandpoint.underlay()); });
   under->setCheckable(true);
   under->setChecked(theStandpoint.underlay());
   view->addSeparator();
-  add(view, tr("Light or dark"), QKeySequence("Ctrl+D"), [this] { setDark(!look.dark); });
+  add(view, "look", tr("Light or dark"), QKeySequence("Ctrl+D"), [this] { setDark(!look.dark); });
   QMenu* help = bar->addMenu(tr("&Help"));
-  add(help, tr("How to work here"), QKeySequence::HelpContents, [this] { showHelp(); });
-  add(help, tr("About Euptera"), {}, [this] {
-    QMessageBox::about(this, tr("About Euptera"),
-                       tr("Euptera %1: true wings for builders of model aircraft.\n\nFree software under the GNU "
-                          "General Public License, version 3 or later.\n\nStrength figures are estimates for model "
-                          "aircraft and no approval of anything.")
-                           .arg(EUPTERA_VERSION));
+  add(help, "help", tr("How to work here"), QKeySequence::HelpContents, [this] { showHelp(); });
+  add(help, "about", tr("About Euptera"), {}, [this] {
+    asking->tell(this, tr("About Euptera"),
+                 tr("Euptera %1: true wings for builders of model aircraft.\n\nFree software under the GNU "
+                    "General Public License, version 3 or later.\n\nStrength figures are estimates for model "
+                    "aircraft and no approval of anything.")
+                     .arg(EUPTERA_VERSION));
   });
 }
 
@@ -274,28 +284,32 @@ QWidget* MainWindow::makeSide() {
   auto* column = new QVBoxLayout(side);
   column->setContentsMargins(0, 0, 0, 10);
   column->setSpacing(6);
-  sideScroll = new QScrollArea(side);
-  sideScroll->setWidgetResizable(true);
-  sideScroll->setFrameShape(QFrame::NoFrame);
-  sideScroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-  sideScroll->setFocusPolicy(Qt::NoFocus);
+  decideScroll = new TightScroll(side);
+  decideScroll->setObjectName("decideScroll");
   auto* inside = new QWidget;
-  auto* stackColumn = new QVBoxLayout(inside);
-  stackColumn->setContentsMargins(16, 12, 12, 8);
-  stackColumn->setSpacing(8);
-  auto* heading = new QLabel(tr("DECIDE · type lengths as on a plan"), inside);
-  heading->setObjectName("heading");
+  auto* rows = new QVBoxLayout(inside);
+  rows->setContentsMargins(16, 10, 12, 4);
   decidePanel = new DecidePanel(theDocument, theStandpoint, inside);
-  followsPanel = new FollowsPanel(theDocument, theStandpoint, inside);
-  stackColumn->addWidget(heading);
-  planPanel = new PlanPanel(theDocument, theStandpoint, *qobject_cast<PlanBoard*>(boards.at(Stage::plan)), inside);
+  planPanel =
+      new PlanPanel(theDocument, theStandpoint, *qobject_cast<PlanBoard*>(boards.at(Stage::plan)), *asking, inside);
   connect(planPanel, &PlanPanel::said, this, &MainWindow::say);
   connect(planPanel, &PlanPanel::wantsReferencePrint, this, &MainWindow::chooseReference);
-  stackColumn->addWidget(decidePanel);
-  stackColumn->addWidget(planPanel);
-  stackColumn->addWidget(followsPanel, 1);
-  sideScroll->setWidget(inside);
-  column->addWidget(sideScroll, 1);
+  rows->addWidget(decidePanel);
+  rows->addWidget(planPanel);
+  rows->addStretch();
+  decideScroll->setWidget(inside);
+  auto* line = new QFrame(side);
+  line->setObjectName("divider");
+  line->setFixedHeight(2);
+  auto* below = new QWidget(side);
+  auto* belowRows = new QVBoxLayout(below);
+  belowRows->setContentsMargins(16, 4, 12, 0);
+  followsPanel = new FollowsPanel(theDocument, theStandpoint, look, below);
+  belowRows->addWidget(followsPanel);
+  below->setMinimumHeight(270); // what follows is always in sight
+  column->addWidget(decideScroll, 0);
+  column->addWidget(line);
+  column->addWidget(below, 1);
   auto* bench = new QPushButton(tr("To the bench…"), side);
   bench->setObjectName("primary");
   bench->setToolTip(tr("Ribs, plan and bench card as PDF, SVG or DXF (Ctrl+P)"));
@@ -311,10 +325,7 @@ QWidget* MainWindow::makeSide() {
   connect(decidePanel, &DecidePanel::refused, this, [this](const QString& why) { say(why, true); });
   connect(followsPanel, &FollowsPanel::wanted, this, [this](const QString& path) {
     decidePanel->focusDecision(path.toStdString());
-    sideScroll->verticalScrollBar()->setValue(0);
-  });
-  connect(followsPanel, &FollowsPanel::revealed, this, [this](QWidget* row) {
-    QTimer::singleShot(0, row, [this, row] { sideScroll->ensureWidgetVisible(row, 0, 60); });
+    if (QWidget* editor = decidePanel->editorOf(path.toStdString())) decideScroll->ensureWidgetVisible(editor, 0, 30);
   });
   return side;
 }
@@ -329,15 +340,11 @@ void MainWindow::showInSpace(SpaceView view) {
   spaceBoard->setFocus();
 }
 
-void MainWindow::refresh() {
-  // The rib and spar looked at must be there.
-  const int ribs = theDocument.shown().ribCount(),
-            spars = static_cast<int>(theDocument.panelOfRib(theStandpoint.rib()).spars.size());
-  if (theStandpoint.rib() > ribs) return theStandpoint.setRib(ribs);
-  if (theStandpoint.spar() >= spars && theStandpoint.spar() > 0) return theStandpoint.setSpar(std::max(0, spars - 1));
+void MainWindow::refresh(Changes what) {
   stack->setCurrentWidget(shownBoard());
   const bool onPlan = theStandpoint.stage() == Stage::plan;
   decidePanel->setVisible(!onPlan);
+  placeBar->setVisible(!onPlan); // the plan is one of the whole wing
   loadCurves->setVisible(theStandpoint.stage() == Stage::spars && stack->currentWidget() != spaceBoard);
   planPanel->setVisible(onPlan);
   for (const auto& [hand, button] : handButtons) button->setChecked(theStandpoint.hand() == hand);
@@ -352,13 +359,35 @@ void MainWindow::refresh() {
   redoButton->setAccessibleName(tr("Redo %1").arg(redo));
   undoAction->setText(tr("Undo %1").arg(undo));
   redoAction->setText(tr("Redo %1").arg(redo));
+  enableActions();
+  if (what & Aspect::wing) rebuildFigureNames();
+  if (what & (Aspect::file | Aspect::design)) refreshFile();
+}
+
+void MainWindow::enableActions() {
   undoAction->setEnabled(theDocument.canUndo());
   redoAction->setEnabled(theDocument.canRedo());
-  rebuildFigureNames();
+  const bool wing = theDocument.hasWing();
+  actions.at("bench")->setEnabled(theDocument.possible());
+  actions.at("bench")->setToolTip(whyNoWing());
+  actions.at("save")->setEnabled(theDocument.modified() || theDocument.path().isEmpty());
+  actions.at("leaveSpace")->setEnabled(theStandpoint.inSpace());
+  for (const char* id : {"nextRib", "ribBefore", "fromAbove", "fromBehind", "fromTheSide", "turned"})
+    actions.at(id)->setEnabled(wing);
+  actions.at("nextRib")->setEnabled(wing && theStandpoint.shownRib().number < theStandpoint.shownWing().ribCount());
+  actions.at("ribBefore")->setEnabled(wing && theStandpoint.shownRib().number > 1);
+  actions.at("underlay")->setEnabled(!theDocument.design().plan.sheets.empty());
+}
+
+QString MainWindow::whyNoWing() const {
+  return theDocument.possible()
+             ? QString()
+             : tr("These decisions contradict each other: cure the findings first, then take the files.");
 }
 
 void MainWindow::rebuildFigureNames() {
   auto* model = qobject_cast<QStringListModel*>(findBox->completer()->model());
+  if (!theDocument.hasWing()) return model->setStringList({});
   const auto& figures = theDocument.wing().figures;
   if (model->rowCount() == static_cast<int>(figures.size())) return;
   QStringList names;
@@ -389,38 +418,38 @@ QString MainWindow::message() const {
 void MainWindow::setDark(bool dark) {
   look = dark ? darkLook() : lightLook();
   qApp->setStyleSheet(app::styleSheet(look));
-  QSettings(stateFolder + "/settings.ini", QSettings::IniFormat).setValue("dark", dark);
+  QSettings(settingsFile(), QSettings::IniFormat).setValue("dark", dark);
   for (const auto& [stage, board] : boards) board->update();
   if (spanRule) spanRule->update();
 }
 
 void MainWindow::showHelp() {
-  QMessageBox::information(
-      this, tr("How to work here"),
-      tr("Left: the order of work. Middle: the board, worked on with the pointer. Right: what you "
-         "decide, and what follows.\n\n"
-         "Lengths are typed as on a plan: 48, 4.5 cm, 3/32\", 1 1/2 in, 2' 6\". A bare fraction "
-         "is inches. Up and down nudge a field.\n\n"
-         "On the board: wheel zooms, middle drag pans, double click fits. Comma and full stop "
-         "choose a handle, arrow keys move it, Shift coarse, Alt fine.\n\n"
-         "On the plan: arrow keys move the crosshair by a pixel (Shift ten, Alt a tenth), Space "
-         "places a point, Enter finishes an outline, Backspace takes a point back, S turns snapping "
-         "on and off, Esc ends.\n\n"
-         "Span rule: ← → step from rib to rib, Home root, End tip; Alt+← and Alt+→ do so "
-         "anywhere. The rib that you choose says which panel you work on. Ctrl+H turns the hand. "
-         "Ctrl+1 to Ctrl+6 change the stage. Ctrl+M opens the tables of materials, coverings, glues and load "
-         "factors.\n\n"
-         "View, The finished wing in space: from above, behind, the side, or turned by dragging and "
-         "with the arrow keys.\n\n"
-         "Cautions: blades and planes cut; cyanoacrylate bonds skin and its fumes sting; epoxy "
-         "and solvents want gloves and air; balsa dust wants a mask. Read the maker's sheets. "
-         "Strength figures are estimates for model aircraft, no approval of anything; fly in "
-         "clear space by the local rules."));
+  asking->tell(this, tr("How to work here"),
+               tr("Left: the order of work. Middle: the board, worked on with the pointer. Right: what you "
+                  "decide, and what follows.\n\n"
+                  "Lengths are typed as on a plan: 48, 4.5 cm, 3/32\", 1 1/2 in, 2' 6\". A bare fraction "
+                  "is inches. Up and down nudge a field.\n\n"
+                  "On the board: wheel zooms, middle drag pans, double click fits. Comma and full stop "
+                  "choose a handle, arrow keys move it, Shift coarse, Alt fine.\n\n"
+                  "On the plan: arrow keys move the crosshair by a pixel (Shift ten, Alt a tenth), Space "
+                  "places a point, Enter finishes an outline, Backspace takes a point back, S turns snapping "
+                  "on and off, Esc ends.\n\n"
+                  "Span rule: ← → step from rib to rib, Home root, End tip; Alt+← and Alt+→ do so "
+                  "anywhere. The rib that you choose says which panel you work on. Ctrl+H turns the hand. "
+                  "Ctrl+1 to Ctrl+6 change the stage. Ctrl+M opens the tables of materials, coverings, glues and load "
+                  "factors.\n\n"
+                  "View, The finished wing in space: from above, behind, the side, or turned by dragging and "
+                  "with the arrow keys.\n\n"
+                  "Cautions: blades and planes cut; cyanoacrylate bonds skin and its fumes sting; epoxy "
+                  "and solvents want gloves and air; balsa dust wants a mask. Read the maker's sheets. "
+                  "Strength figures are estimates for model aircraft, no approval of anything; fly in "
+                  "clear space by the local rules."));
 }
 
 void MainWindow::closeEvent(QCloseEvent* event) {
   if (!mayLeave()) return event->ignore();
   theAutosave->forget();
+  QSettings(settingsFile(), QSettings::IniFormat).setValue("window", saveGeometry());
   event->accept();
 }
 

@@ -1,6 +1,8 @@
 // One window: order of work, board, decide and follows, span rule.
 #pragma once
+#include "app/asking.h"
 #include "app/autosave.h"
+#include "app/background.h"
 #include "app/document.h"
 #include "app/look.h"
 #include "app/space_board.h"
@@ -31,6 +33,7 @@ class MainWindow : public QMainWindow {
 public:
   /// `stateFolder` keeps unsaved wings without a file and the list of recent files.
   explicit MainWindow(const QString& stateFolder, QWidget* parent = nullptr);
+  ~MainWindow() override;
 
   Document& document() { return theDocument; }
   Standpoint& standpoint() { return theStandpoint; }
@@ -38,6 +41,8 @@ public:
   /// The finished wing in place of the stage's own board.
   void showInSpace(SpaceView view);
   Autosave& autosave() { return *theAutosave; }
+  /// Who asks the person from now on.
+  void askBy(std::unique_ptr<Asking> another) { asking = std::move(another); }
 
   bool openFile(const QString& path);
   /// A shipped demo wing; without a name the first.
@@ -68,8 +73,12 @@ private:
   QWidget* makeMessageBar();
   QWidget* makeSide();
   void makeMenus(class QMenuBar* bar);
-  void refresh();
+  void refresh(Changes what);
   void refreshFile();
+  void enableActions();
+  /// Why nothing can be taken to the bench now; empty when it can.
+  QString whyNoWing() const;
+  QString settingsFile() const { return stateFolder + "/settings.ini"; }
   void say(const QString& words, bool wrong = false);
   bool mayLeave();
   bool save();
@@ -88,7 +97,8 @@ private:
   QString stateFolder;
   std::optional<Design> recoverable; ///< what a crash left behind, until it is taken back or the message closed
   Document theDocument;
-  Standpoint theStandpoint;
+  Standpoint theStandpoint{theDocument};
+  std::unique_ptr<Asking> asking;
   Look look = lightLook();
   Autosave* theAutosave = nullptr;
   std::map<Stage, Board*> boards;
@@ -101,7 +111,8 @@ private:
   PlanPanel* planPanel = nullptr;
   SpanRule* spanRule = nullptr;
   class LoadCurves* loadCurves = nullptr;
-  QScrollArea* sideScroll = nullptr;
+  class PlaceBar* placeBar = nullptr;
+  QScrollArea* decideScroll = nullptr;
   QLabel *nameLabel = nullptr, *messageText = nullptr;
   QFrame* messageBar = nullptr;
   QToolButton *recoverButton = nullptr, *undoButton = nullptr, *redoButton = nullptr;
@@ -110,6 +121,7 @@ private:
   QLineEdit* findBox = nullptr;
   QMenu* recentMenu = nullptr;
   QAction *undoAction = nullptr, *redoAction = nullptr;
+  std::map<QString, QAction*> actions; ///< by their names
 };
 
 } // namespace eup::app

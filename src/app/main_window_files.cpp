@@ -7,12 +7,11 @@
 #include "core/files/text_file.h"
 #include <QAction>
 #include <QDir>
-#include <QFileDialog>
+#include <QEventLoop>
 #include <QFileInfo>
 #include <QFrame>
 #include <QLabel>
 #include <QMenu>
-#include <QMessageBox>
 #include <QProgressDialog>
 #include <QSettings>
 #include <QToolButton>
@@ -91,7 +90,7 @@ bool MainWindow::saveAs() {
   const QString start = theDocument.path().isEmpty()
                             ? QString::fromStdString(fileNameOf(theDocument.design().name)) + ".euptera"
                             : theDocument.path();
-  QString path = QFileDialog::getSaveFileName(this, tr("Save the wing"), start, fileFilter);
+  QString path = asking->fileToWrite(this, tr("Save the wing"), start, fileFilter);
   if (path.isEmpty()) return false;
   if (QFileInfo(path).suffix().isEmpty()) path += ".euptera";
   return saveTo(path);
@@ -99,24 +98,28 @@ bool MainWindow::saveAs() {
 
 bool MainWindow::mayLeave() {
   if (!theDocument.modified()) return true;
-  const auto answer = QMessageBox::question(
-      this, tr("Not saved"),
-      tr("%1 has changes that are not saved.").arg(QString::fromStdString(theDocument.design().name)),
-      QMessageBox::Save | QMessageBox::Discard | QMessageBox::Cancel, QMessageBox::Save);
-  if (answer == QMessageBox::Save) return save();
-  return answer == QMessageBox::Discard;
+  switch (asking->aboutUnsaved(this, QString::fromStdString(theDocument.design().name))) {
+  case Asking::Unsaved::save:
+    return save();
+  case Asking::Unsaved::discard:
+    return true;
+  case Asking::Unsaved::cancel:
+    break;
+  }
+  return false;
 }
 
 void MainWindow::chooseAndOpen() {
   if (!mayLeave()) return;
   const QString path =
-      QFileDialog::getOpenFileName(this, tr("Open a wing"), QFileInfo(theDocument.path()).path(), fileFilter);
+      asking->fileToOpen(this, tr("Open a wing"),
+                         theDocument.path().isEmpty() ? QString() : QFileInfo(theDocument.path()).path(), fileFilter);
   if (!path.isEmpty()) openFile(path);
 }
 
 void MainWindow::chooseCoordinates(const QString& end) {
-  const QString path = QFileDialog::getOpenFileName(this, tr("Coordinates of the %1 section").arg(end), {},
-                                                    tr("Coordinates (*.dat *.txt *.cor *.csv);;All files (*)"));
+  const QString path = asking->fileToOpen(this, tr("Coordinates of the %1 section").arg(end), {},
+                                          tr("Coordinates (*.dat *.txt *.cor *.csv);;All files (*)"));
   if (!path.isEmpty()) importCoordinates(end, path);
 }
 
@@ -130,7 +133,7 @@ bool MainWindow::importCoordinates(const QString& end, const QString& path) {
   const auto read = readCoordinates(text.value(), QFileInfo(path).completeBaseName().toStdString());
   if (!read) return fail(read.problem());
   Design next = theDocument.design();
-  Sections& sections = next.at(theDocument.panelIdOf(theStandpoint.rib())).sections;
+  Sections& sections = next.at(theStandpoint.panel()).sections;
   SectionChoice& section = end == "root" ? sections.root : sections.tip;
   section.kind = SectionKind::listed;
   section.listed = read.value().section;
@@ -143,20 +146,20 @@ bool MainWindow::importCoordinates(const QString& end, const QString& path) {
 }
 
 void MainWindow::chooseReference() {
-  const Hand drawn = theDocument.wing().plan.hands.empty() ? Hand::right : theDocument.wing().plan.hands.front().hand;
+  const Hand drawn = theDocument.plan().hands.empty() ? Hand::right : theDocument.plan().hands.front().hand;
   const ShownHand shown = theStandpoint.hand();
   const Hand hand = shown == ShownHand::both   ? (drawn == Hand::right ? Hand::left : Hand::right)
                     : shown == ShownHand::left ? Hand::left
                                                : Hand::right;
   const QString start =
       QString::fromStdString(fileNameOf(theDocument.design().name) + "-reference-" + name(hand) + ".pdf");
-  const QString path = QFileDialog::getSaveFileName(this, tr("Reference points, %1 hand").arg(name(hand)), start,
-                                                    tr("Full size (*.pdf *.svg *.dxf)"));
+  const QString path = asking->fileToWrite(this, tr("Reference points, %1 hand").arg(name(hand)), start,
+                                           tr("Full size (*.pdf *.svg *.dxf)"));
   if (!path.isEmpty()) printReference(hand, path);
 }
 
 bool MainWindow::printReference(Hand hand, const QString& path) {
-  const auto done = writeReference(theDocument.wing(), hand, path.toStdString());
+  const auto done = writeReference(theDocument.plan(), theDocument.design(), hand, path.toStdString());
   if (done)
     say(tr("Reference points for the %1 hand written into %2. Print at 100 % and measure the check bars.")
             .arg(name(hand), path));
@@ -171,8 +174,8 @@ void MainWindow::chooseSectionFile(const QString& end) {
   const QString sheet = tr("Full size with nose gauges (*.pdf *.svg *.dxf)"),
                 loop = tr("Coordinates, one loop (*.dat)"), blocks = tr("Coordinates, two blocks (*.dat)");
   QString chosen;
-  QString path = QFileDialog::getSaveFileName(this, tr("Write the %1 section").arg(end), start,
-                                              sheet + ";;" + loop + ";;" + blocks, &chosen);
+  QString path = asking->fileToWrite(this, tr("Write the %1 section").arg(end), start,
+                                     sheet + ";;" + loop + ";;" + blocks, &chosen);
   if (path.isEmpty()) return;
   if (chosen != sheet && QFileInfo(path).suffix() != "dat")
     path = QFileInfo(path).path() + "/" + QFileInfo(path).completeBaseName() + ".dat";
@@ -180,7 +183,8 @@ void MainWindow::chooseSectionFile(const QString& end) {
 }
 
 bool MainWindow::writeSectionTo(bool root, const QString& path, CoordinateLayout layout) {
-  const auto done = writeSection(theDocument.panelOfRib(theStandpoint.rib()), root, path.toStdString(), layout);
+  if (!theDocument.possible()) return say(whyNoWing(), true), false;
+  const auto done = writeSection(theStandpoint.shownPanel(), root, path.toStdString(), layout);
   if (done)
     say(tr("The section was written into %1.").arg(path));
   else
@@ -189,17 +193,16 @@ bool MainWindow::writeSectionTo(bool root, const QString& path, CoordinateLayout
 }
 
 void MainWindow::showExport() {
-  if (!theDocument.possible())
-    return say(tr("These decisions contradict each other: cure the findings first, then take the files."), true);
+  if (!theDocument.possible()) return say(whyNoWing(), true);
   const QString start = theDocument.path().isEmpty()
                             ? QDir::homePath() + "/" + QString::fromStdString(fileNameOf(theDocument.design().name))
                             : QFileInfo(theDocument.path()).path();
-  ExportDialog dialog(theDocument.wing(), start, this);
+  ExportDialog dialog(theDocument.now(), start, *asking, this);
   if (dialog.exec() == QDialog::Accepted) exportTo(dialog.folder(), dialog.order());
 }
 
 void MainWindow::showTables(Shelf shelf) {
-  TablesDialog dialog(theDocument.design(), shelf, this);
+  TablesDialog dialog(theDocument.design(), shelf, *asking, this);
   if (dialog.exec() != QDialog::Accepted || dialog.own() == theDocument.design().own) return;
   Design next = theDocument.design();
   next.own = dialog.own();
@@ -207,20 +210,31 @@ void MainWindow::showTables(Shelf shelf) {
 }
 
 bool MainWindow::exportTo(const QString& folder, const ExportOrder& order) {
+  if (!theDocument.possible()) return say(whyNoWing(), true), false;
   QProgressDialog progress(tr("Writing files for the bench"), tr("Stop"), 0, 100, this);
   progress.setWindowModality(Qt::WindowModal);
   progress.setMinimumDuration(400);
-  const auto written = exportWing(theDocument.wing(), folder.toStdString(), order, [&](double share) {
-    progress.setValue(static_cast<int>(share * 100));
-    return !progress.wasCanceled();
-  });
+  using Written = Result<std::vector<std::filesystem::path>>;
+  Background<Written> writing;
+  std::optional<Written> written;
+  QEventLoop loop;
+  connect(&progress, &QProgressDialog::canceled, &loop, &QEventLoop::quit);
+  writing.start([held = theDocument.now(), to = folder.toStdString(),
+                 order](const Progress& tell) { return exportWing(*held.wing, to, order, tell); },
+                [&](int percent) { progress.setValue(percent); },
+                [&](Written all) {
+                  written = std::move(all);
+                  loop.quit();
+                });
+  loop.exec();
   progress.reset();
-  if (!written) {
-    say(tr("Not all files were written. %1").arg(QString::fromStdString(written.problem().text())), true);
+  if (!written) written = Problem{"", "stopped before all was written"};
+  if (!*written) {
+    say(tr("Not all files were written. %1").arg(QString::fromStdString(written->problem().text())), true);
     return false;
   }
   QString words = tr("%1 files written into %2. Print at 100 % and measure the check bars before cutting.")
-                      .arg(written.value().size())
+                      .arg(written->value().size())
                       .arg(folder);
   // Two wings of one hand is the classic mistake.
   bool again = false;
@@ -240,15 +254,14 @@ bool MainWindow::exportTo(const QString& folder, const ExportOrder& order) {
 }
 
 QStringList MainWindow::recentFiles() const {
-  return QSettings(stateFolder + "/settings.ini", QSettings::IniFormat).value("recent").toStringList();
+  return QSettings(settingsFile(), QSettings::IniFormat).value("recent").toStringList();
 }
 
 void MainWindow::addRecent(const QString& path) {
   QStringList all = recentFiles();
   all.removeAll(path);
   all.prepend(path);
-  QSettings(stateFolder + "/settings.ini", QSettings::IniFormat)
-      .setValue("recent", QStringList(all.mid(0, mostRecent)));
+  QSettings(settingsFile(), QSettings::IniFormat).setValue("recent", QStringList(all.mid(0, mostRecent)));
   rebuildRecent();
 }
 

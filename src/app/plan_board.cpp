@@ -73,7 +73,7 @@ QString PlanBoard::emptyText() const {
 }
 
 bool PlanBoard::turnedOver() const {
-  const auto& hands = document.wing().plan.hands;
+  const auto& hands = document.plan().hands;
   if (hands.size() != 1) return false;
   return (standpoint.hand() == ShownHand::left && hands[0].hand == Hand::right) ||
          (standpoint.hand() == ShownHand::right && hands[0].hand == Hand::left);
@@ -85,11 +85,11 @@ Point PlanBoard::planAt(const Point& p) const {
 
 Box PlanBoard::content() const {
   Box box;
-  const Design& d = document.wing().design;
-  for (std::size_t i = 0; i < document.wing().plan.sheets.size(); ++i) {
+  const Design& d = document.design();
+  for (std::size_t i = 0; i < document.plan().sheets.size(); ++i) {
     const double w = d.plan.sheets[i].width, h = d.plan.sheets[i].height;
     for (const Point& corner : {Point(0, 0), Point(w, 0), Point(w, h), Point(0, h)})
-      box.include(boardAt(document.wing().plan.sheets[i].mm(corner)));
+      box.include(boardAt(document.plan().sheets[i].mm(corner)));
   }
   if (box.empty()) box.include(Point(0, 0)), box.include(Point(100, 100));
   return box;
@@ -104,10 +104,10 @@ Eigen::Matrix3d PlanBoard::viewToPixel(const LaidSheet& laid) const {
 }
 
 std::optional<std::size_t> PlanBoard::sheetAt(const Point& plan) const {
-  const auto& sheets = document.wing().plan.sheets;
+  const auto& sheets = document.plan().sheets;
   for (std::size_t i = sheets.size(); i-- > 0;) {
     const Point p = sheets[i].pixel(plan);
-    const PlanSheet& s = document.wing().design.plan.sheets[i];
+    const PlanSheet& s = document.design().plan.sheets[i];
     if (p.x() >= 0 && p.y() >= 0 && p.x() < s.width && p.y() < s.height) return i;
   }
   return {};
@@ -118,7 +118,7 @@ std::optional<Point> PlanBoard::snapped(std::size_t sheet, const Point& pixel) c
   if (!snaps || !image) return {};
   const double fine =
       theTool == PlanTool::read && theKind == ReadingKind::ribThickness ? 0.4 : 1.0; // two edges lie close
-  const auto found = snap(image->full(), pixel, snapReach(document.wing().plan.sheets[sheet].sheet.along) * fine);
+  const auto found = snap(image->full(), pixel, snapReach(document.plan().sheets[sheet].sheet.along) * fine);
   return found ? std::optional(found->at) : std::nullopt;
 }
 
@@ -152,7 +152,7 @@ void PlanBoard::place(const Point& boardPoint) {
     Q_EMIT said(tr("That is off the sheet."));
     return;
   }
-  const Point pixel = document.wing().plan.sheets[*sheet].pixel(plan);
+  const Point pixel = document.plan().sheets[*sheet].pixel(plan);
   pendingSheet = sheet;
   pending.push_back(snapped(*sheet, pixel).value_or(pixel));
   const int have = pointsPlaced();
@@ -182,9 +182,9 @@ void PlanBoard::commit() {
     return;
   case PlanTool::knownLength: {
     if (static_cast<int>(sheet.lengths.size()) >= mostKnownLengths) return;
-    const double now = std::max(0.1, (document.wing().plan.sheets[sheetIndex].mm(points[1]) -
-                                      document.wing().plan.sheets[sheetIndex].mm(points[0]))
-                                         .norm());
+    const double now = std::max(
+        0.1,
+        (document.plan().sheets[sheetIndex].mm(points[1]) - document.plan().sheets[sheetIndex].mm(points[0])).norm());
     sheet.lengths.push_back(
         {tr("length %1").arg(sheet.lengths.size() + 1).toStdString(), points, std::round(now * 10) / 10});
     sheet.by = MakeTrue::lengths;
@@ -236,14 +236,14 @@ void PlanBoard::reveal(std::size_t reading) {
   if (reading >= plan.readings.size()) return;
   shown = reading;
   Box box;
-  for (const Point& p : inMm(plan.readings[reading], document.wing().plan.sheets)) box.include(boardAt(p));
+  for (const Point& p : inMm(plan.readings[reading], document.plan().sheets)) box.include(boardAt(p));
   if (box.empty()) return;
   centreOn(box.centre(), std::min(6.0, 0.6 * width() / std::max(box.width(), 20.0)));
 }
 
 void PlanBoard::draw(Ink& ink) const {
-  const auto& sheets = document.wing().plan.sheets;
-  const Design& d = document.wing().design;
+  const auto& sheets = document.plan().sheets;
+  const Design& d = document.design();
   for (std::size_t i = 0; i < sheets.size(); ++i) {
     const double w = d.plan.sheets[i].width, h = d.plan.sheets[i].height;
     Polyline edge;
@@ -270,8 +270,8 @@ void PlanBoard::draw(Ink& ink) const {
 }
 
 void PlanBoard::drawCalibration(Ink& ink) const {
-  const auto& sheets = document.wing().plan.sheets;
-  const Design& d = document.wing().design;
+  const auto& sheets = document.plan().sheets;
+  const Design& d = document.design();
   for (std::size_t i = 0; i < sheets.size(); ++i) {
     const PlanSheet& s = d.plan.sheets[i];
     const auto at = [&](const Point& pixel) { return boardAt(sheets[i].mm(pixel)); };
@@ -294,7 +294,7 @@ void PlanBoard::drawCalibration(Ink& ink) const {
 }
 
 void PlanBoard::drawJudged(Ink& ink) const {
-  for (const DrawnHand& hand : document.wing().plan.hands) {
+  for (const DrawnHand& hand : document.plan().hands) {
     if (hand.stations.size() < 2) continue;
     const double from = hand.stations.front().second, to = hand.stations.back().second;
     for (const ReadLine& line : hand.lines) {
@@ -314,14 +314,14 @@ void PlanBoard::drawJudged(Ink& ink) const {
 }
 
 void PlanBoard::drawReadings(Ink& ink) const {
-  const Plan& plan = document.wing().design.plan;
+  const Plan& plan = document.design().plan;
   std::vector<std::size_t> blamed;
-  for (const Judgement& j : document.wing().plan.judgements)
+  for (const Judgement& j : document.plan().judgements)
     if (j.fault) blamed.insert(blamed.end(), j.readings.begin(), j.readings.end());
   const bool crowded = plan.readings.size() > 40 && ink.scale < 2.5;
   for (std::size_t i = 0; i < plan.readings.size(); ++i) {
     const Reading& r = plan.readings[i];
-    const Polyline p = inMm(r, document.wing().plan.sheets);
+    const Polyline p = inMm(r, document.plan().sheets);
     if (p.empty()) continue;
     const bool mine = shown == i, bad = std::find(blamed.begin(), blamed.end(), i) != blamed.end();
     const QColor colour = bad ? look.wrong : look.accent;
@@ -346,7 +346,7 @@ void PlanBoard::drawReadings(Ink& ink) const {
 
 void PlanBoard::drawAim(Ink& ink) const {
   if (theTool == PlanTool::none) return;
-  const auto& sheets = document.wing().plan.sheets;
+  const auto& sheets = document.plan().sheets;
   if (pendingSheet && *pendingSheet < sheets.size()) {
     Polyline on;
     for (const Point& p : pending) on.push_back(boardAt(sheets[*pendingSheet].mm(p)));
@@ -398,10 +398,10 @@ void PlanBoard::drawAim(Ink& ink) const {
 std::vector<Handle> PlanBoard::handles() const {
   std::vector<Handle> out;
   if (theTool != PlanTool::none) return out;
-  const Plan& plan = document.wing().design.plan;
+  const Plan& plan = document.design().plan;
   const bool over = turnedOver();
   for (std::size_t i = 0; i < plan.readings.size(); ++i) {
-    const Polyline p = inMm(plan.readings[i], document.wing().plan.sheets);
+    const Polyline p = inMm(plan.readings[i], document.plan().sheets);
     for (std::size_t k = 0; k < p.size(); ++k) {
       QString name = QString::fromStdString(nameOf(plan.readings[i]));
       if (plan.readings[i].hand == Hand::left) name += tr(", left");
@@ -453,7 +453,7 @@ void PlanBoard::keyPressEvent(QKeyEvent* event) {
   if (theTool == PlanTool::none) return Board::keyPressEvent(event);
   if (!aim) aim = board(QRectF(rect()).center());
   const auto sheet = sheetAt(planAt(*aim));
-  const double pixel = sheet ? document.wing().plan.sheets[*sheet].sheet.along : 0.2;
+  const double pixel = sheet ? document.plan().sheets[*sheet].sheet.along : 0.2;
   const double step = pixel * (event->modifiers() & Qt::ShiftModifier ? 10
                                : event->modifiers() & Qt::AltModifier ? 0.1
                                                                       : 1);

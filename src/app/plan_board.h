@@ -40,6 +40,8 @@ Q_SIGNALS:
   void toolChanged();
 
 protected:
+  bool onWing() const override { return true; } ///< the plan is read before there is a wing
+  bool workable() const override { return true; }
   QString heading() const override;
   QString subheading() const override;
   Box content() const override;

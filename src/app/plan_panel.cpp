@@ -13,8 +13,8 @@ namespace eup::app {
 
 using namespace plan_parts;
 
-PlanPanel::PlanPanel(Document& d, Standpoint& s, PlanBoard& b, QWidget* parent)
-    : QWidget(parent), document(d), standpoint(s), board(b) {
+PlanPanel::PlanPanel(Document& d, Standpoint& s, PlanBoard& b, Asking& ask, QWidget* parent)
+    : QWidget(parent), document(d), standpoint(s), board(b), asking(ask) {
   column = new QVBoxLayout(this);
   column->setContentsMargins(0, 0, 0, 0);
   column->setSpacing(6);
@@ -96,7 +96,7 @@ void PlanPanel::rebuild() {
   if (!isVisibleTo(window()) && body) return;
   const QWidget* had = focusWidget();
   const QString focusName = had && isAncestorOf(had) ? had->objectName() : QString();
-  const auto& judged = document.wing().plan.judgements;
+  const auto& judged = document.plan().judgements;
   const auto faults = std::count_if(judged.begin(), judged.end(), [](const Judgement& j) { return j.fault; });
   tabs[static_cast<std::size_t>(Page::judge)]->setText(faults > 0 ? tr("Judge ▲%1").arg(faults) : tr("Judge"));
   for (std::size_t i = 0; i < tabs.size(); ++i) {
@@ -136,7 +136,7 @@ QWidget* PlanPanel::judgePage() {
   auto* rows = new QVBoxLayout(w);
   rows->setContentsMargins(0, 0, 0, 0);
   rows->setSpacing(5);
-  auto judgements = document.wing().plan.judgements;
+  auto judgements = document.plan().judgements;
   std::stable_sort(judgements.begin(), judgements.end(),
                    [](const Judgement& a, const Judgement& b) { return a.fault > b.fault; });
   if (judgements.empty())
@@ -218,13 +218,13 @@ QWidget* PlanPanel::usePage() {
   auto* w = new QWidget(this);
   auto* rows = new QVBoxLayout(w);
   rows->setContentsMargins(0, 0, 0, 0);
-  const bool any = !document.wing().plan.hands.empty();
+  const bool any = !document.plan().hands.empty();
   if (any) {
-    const Changed used = withReadings(document.design(), document.wing().plan);
+    const Changed used = withReadings(document.design(), document.plan());
     rows->addWidget(words(w, tr("FROM THE READINGS, AS JUDGED"), "heading"));
     changesTable(rows, used.design, used.notes, "usedChanges");
     auto* use = button(w, tr("Use these readings"), "useReadings", [this] {
-      const Changed now = withReadings(document.design(), document.wing().plan);
+      const Changed now = withReadings(document.design(), document.plan());
       const auto count = changesBetween(document.design(), now.design).size();
       document.edit(tr("Use the plan's readings"), now.design);
       Q_EMIT said(tr("%1 decisions were taken from the plan. Undo takes them back together.").arg(count), false);

@@ -1,5 +1,6 @@
 // What is decided about the plan: its sheets, how they are made true, what is read, how it is judged and used.
 #pragma once
+#include "app/asking.h"
 #include "app/plan_board.h"
 #include "core/design/plan_use.h"
 #include <QTimer>
@@ -17,7 +18,7 @@ class PlanPanel : public QWidget {
   Q_OBJECT
 public:
   enum class Page { sheets, makeTrue, read, judge, use };
-  PlanPanel(Document& document, Standpoint& standpoint, PlanBoard& board, QWidget* parent = nullptr);
+  PlanPanel(Document& document, Standpoint& standpoint, PlanBoard& board, Asking& asking, QWidget* parent = nullptr);
 
   void turnTo(Page page);
   /// Reads a plan file in the background and makes a sheet of it.
@@ -51,6 +52,7 @@ private:
   Document& document;
   Standpoint& standpoint;
   PlanBoard& board;
+  Asking& asking;
   QTimer timer;
   QVBoxLayout* column = nullptr;
   QWidget* body = nullptr;

@@ -17,7 +17,7 @@ using namespace plan_parts;
 
 void PlanPanel::fillReadings(QTableWidget* table) const {
   const Plan& plan = document.design().plan;
-  const auto& laid = document.wing().plan.sheets;
+  const auto& laid = document.plan().sheets;
   table->setRowCount(static_cast<int>(plan.readings.size()));
   for (std::size_t i = 0; i < plan.readings.size(); ++i) {
     const Reading& r = plan.readings[i];
@@ -120,7 +120,7 @@ QWidget* PlanPanel::readPage() {
 void PlanPanel::showReading(QVBoxLayout* rows) {
   const std::size_t i = *reading;
   const Reading& r = document.design().plan.readings[i];
-  const ReadValue v = valueOf(r, document.wing().plan.sheets);
+  const ReadValue v = valueOf(r, document.plan().sheets);
   auto* w = qobject_cast<QWidget*>(rows->parent());
   auto* grid = new QGridLayout;
   auto* name = field(w, "readingName", tr("Reading's name"), plain(nameOf(r)));

@@ -141,9 +141,9 @@ QWidget* PlanPanel::sheetsPage() {
   });
   auto* grid = new QGridLayout;
   auto* open = button(w, plan.sheets.empty() ? tr("Open a plan…") : tr("Open a further sheet…"), "openPlan", [this] {
-    const QString path =
-        QFileDialog::getOpenFileName(this, tr("Open a plan"), QFileInfo(document.path()).path(),
-                                     tr("Plans (*.png *.jpg *.jpeg *.tif *.tiff *.pdf *.svg *.dxf);;All files (*)"));
+    const QString path = asking.fileToOpen(
+        this, tr("Open a plan"), document.path().isEmpty() ? QString() : QFileInfo(document.path()).path(),
+        tr("Plans (*.png *.jpg *.jpeg *.tif *.tiff *.pdf *.svg *.dxf);;All files (*)"));
     auto* pageEdit = findChild<DecisionEdit*>("planPage");
     if (!path.isEmpty()) openPlan(path, pageEdit ? std::max(1, pageEdit->text().toInt()) : 1);
   });
@@ -159,7 +159,7 @@ QWidget* PlanPanel::sheetsPage() {
     const PlanSheet& s = plan.sheets[sheet()];
     grid->addWidget(button(w, tr("Link again…"), "relinkPlan",
                            [this] {
-                             const QString path = QFileDialog::getOpenFileName(this, tr("Link the sheet to a file"));
+                             const QString path = asking.fileToOpen(this, tr("Link the sheet to a file"), {}, {});
                              if (!path.isEmpty()) relink(path);
                            }),
                     2, 0);
@@ -213,7 +213,7 @@ QWidget* PlanPanel::truePage() {
   const Plan& plan = document.design().plan;
   const std::size_t index = sheet();
   const PlanSheet& s = plan.sheets[index];
-  const LaidSheet* laid = index < document.wing().plan.sheets.size() ? &document.wing().plan.sheets[index] : nullptr;
+  const LaidSheet* laid = index < document.plan().sheets.size() ? &document.plan().sheets[index] : nullptr;
   if (plan.sheets.size() > 1) {
     auto* which = new QComboBox(w);
     which->setObjectName("trueSheet");

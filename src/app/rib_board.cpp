@@ -64,11 +64,16 @@ void RibBoard::draw(Ink& ink) const {
     return out;
   };
   const Beside beside = besideRib(w.design, w.loft, r);
-  ink.region(flip(beside.capStrips), look.sheet, look.faint, 0.6);
-  ink.region(flip(beside.sheet), look.sheet, look.ink, 0.8);
-  ink.region(flip(beside.leadingStock), look.stock, look.ink, 1);
-  ink.region(flip(beside.trailingStock), look.stock, look.ink, 1);
-  ink.region(flip(r.wood), look.balsa, look.ink, 1.6);
+  const auto part = [&](Topic topic, const Region& region, const QColor& fill, const QColor& edge, double width) {
+    const Region here = flip(region);
+    ink.region(here, fill, edge, width);
+    if (!here.empty()) ink.pick({topic, 0}, here);
+  };
+  part(Topic::capStrips, beside.capStrips, look.sheet, look.faint, 0.6);
+  part(Topic::sheeting, beside.sheet, look.sheet, look.ink, 0.8);
+  part(Topic::leadingEdge, beside.leadingStock, look.stock, look.ink, 1);
+  part(Topic::trailingEdge, beside.trailingStock, look.stock, look.ink, 1);
+  part(Topic::ribs, r.wood, look.balsa, look.ink, 1.6);
   for (const Foot& foot : w.settingUp.ribs[static_cast<std::size_t>(r.number - w.design.firstRib)].feet) {
     ink.region(flip({foot.outline}), look.balsa, look.ink, 1.2);
     ink.line(onBoard(foot.breakFrom), onBoard(foot.breakTo), look.wrong, 1.4, Qt::DashLine); // broken off along here

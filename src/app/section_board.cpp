@@ -69,7 +69,8 @@ void SectionBoard::draw(Ink& ink) const {
   const SectionMeasures& m = tip ? w.tipMeasures : w.rootMeasures;
   const double c = chord();
   const auto all = others();
-  ink.loop(placed(outlineOf(s)), look.balsa, look.ink, 1.5);
+  const Polyline outline = placed(outlineOf(s));
+  ink.loop(outline, look.balsa, look.ink, 1.5);
   drawTracedPlan(ink, tip ? w.tipShape : w.rootShape, tip, c);
   ink.line(placed(Point(-0.02, 0)), placed(Point(1.02, 0)), look.faint, 1, Qt::DashDotLine);
   Polyline middle;

@@ -34,7 +34,7 @@ SectionTools::SectionTools(Document& d, Standpoint& s, bool isRoot, QWidget* par
   for (const Choice& c : stepChoices)
     steps->addItem(QString::fromUtf8(c.label.data(), static_cast<qsizetype>(c.label.size())));
   grid->addWidget(steps, 0, 0);
-  const Sections& sections = document.design().at(document.panelIdOf(standpoint.rib())).sections;
+  const Sections& sections = document.design().at(standpoint.panel()).sections;
   const SectionChoice& now = root ? sections.root : sections.tip;
   auto* more = add(tr("Add this change"), "addStep", 0, 1, [this, steps] {
     edit(tr("Add a change"), [&](SectionChoice& c) {
@@ -67,13 +67,13 @@ SectionTools::SectionTools(Document& d, Standpoint& s, bool isRoot, QWidget* par
   });
   auto* trace = add(tr("Trace from the plan"), "traceFromPlan", 3, 0, [this] { traceFromPlan(); });
   const auto refresh = [this, trace] {
-    trace->setEnabled(tracedFromPlan(document.design().plan, document.wing().plan.sheets, root ? 1 : 2).has_value());
+    trace->setEnabled(tracedFromPlan(document.design().plan, document.plan().sheets, root ? 1 : 2).has_value());
   };
   connect(&document, &Document::changed, this, refresh);
   refresh();
   trace->setToolTip(tr("Read the section's outline, top and below, under Measure plan first"));
   add(root ? tr("As the tip") : tr("As the root"), "asOther", 3, 1, [this] {
-    const Sections& both = document.design().at(document.panelIdOf(standpoint.rib())).sections;
+    const Sections& both = document.design().at(standpoint.panel()).sections;
     const SectionChoice other = root ? both.tip : both.root;
     edit(tr("Section as the other end"), [&](SectionChoice& c) { c = other; });
   });
@@ -101,13 +101,13 @@ SectionTools::SectionTools(Document& d, Standpoint& s, bool isRoot, QWidget* par
 
 void SectionTools::edit(const QString& name, const std::function<void(SectionChoice&)>& change) {
   Design next = document.design();
-  Sections& sections = next.at(document.panelIdOf(standpoint.rib())).sections;
+  Sections& sections = next.at(standpoint.panel()).sections;
   change(root ? sections.root : sections.tip);
   document.edit(name, std::move(next));
 }
 
 void SectionTools::traceFromPlan() {
-  auto traced = tracedFromPlan(document.design().plan, document.wing().plan.sheets, root ? 1 : 2);
+  auto traced = tracedFromPlan(document.design().plan, document.plan().sheets, root ? 1 : 2);
   if (!traced) return;
   edit(tr("Trace from the plan"), [&](SectionChoice& c) {
     traced->tolerance = c.traced.tolerance;

@@ -62,7 +62,7 @@ QStringList writeShots(const QString& folder) {
   stage(Stage::plan, 1);
   shoot(window, "plan-used");
   window.document().edit("Use the plan's readings",
-                         withReadings(window.document().design(), window.document().wing().plan).design);
+                         withReadings(window.document().design(), window.document().plan()).design);
   stage(Stage::panels, 5);
   shoot(window, "plan-under-the-wing");
   stage(Stage::sections, 1);
@@ -103,7 +103,8 @@ QStringList writeShots(const QString& folder) {
   stage(Stage::ribs, 3);
   shoot(window, "left-hand-dark");
   window.setDark(false);
-  ExportDialog dialog(window.document().wing(), "fenlark-1500", &window);
+  Asking asking({});
+  ExportDialog dialog(window.document().now(), "fenlark-1500", asking, &window);
   dialog.show();
   shoot(dialog, "to-the-bench");
   return failed ? QStringList() : written;

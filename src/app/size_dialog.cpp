@@ -16,8 +16,8 @@ QString capWords(const Cap& cap, LengthUnit unit) {
 
 } // namespace
 
-SizeDialog::SizeDialog(const TruePanel& p, const std::vector<LoadCase>& l, int spar, QWidget* parent)
-    : QDialog(parent), panel(p), loads(l) {
+SizeDialog::SizeDialog(Snapshot snapshot, PanelId panelId, int spar, QWidget* parent)
+    : QDialog(parent), kept(std::move(snapshot)), id(panelId), panel(kept.wing->at(id)) {
   order.spar = spar;
   const Spar& given = panel.design.spars[static_cast<std::size_t>(spar)];
   setWindowTitle(tr("Size the %1").arg(QString::fromStdString(given.name)));
@@ -71,6 +71,20 @@ SizeDialog::SizeDialog(const TruePanel& p, const std::vector<LoadCase>& l, int s
   said->setObjectName("said");
   said->setWordWrap(true);
   right->addWidget(said);
+  auto* under = new QHBoxLayout;
+  progress = new QProgressBar(this);
+  progress->setAccessibleName(tr("How far the search is"));
+  progress->setMaximumHeight(14);
+  auto* halt = new QPushButton(tr("Stop"), this);
+  halt->setObjectName("stopSearch");
+  connect(halt, &QPushButton::clicked, this, [this] {
+    searching.stop();
+    asked = false;
+    said->setText(tr("Stopped. Change the order to search again."));
+  });
+  under->addWidget(progress, 1);
+  under->addWidget(halt);
+  right->addLayout(under);
   table = new QTableWidget(0, 5, this);
   table->setObjectName("sizes");
   table->setAccessibleName(tr("Sizes, lightest first"));
@@ -128,19 +142,30 @@ void SizeDialog::search() {
   if (next.materials.empty()) return refuse(tr("Choose a wood at least."));
   next.mayTaper = taper->isChecked();
   next.mayStep = stepped->isChecked();
+  if (asked && next == order) return; // a field was left as it was
   order = std::move(next);
-  QApplication::setOverrideCursor(Qt::WaitCursor);
-  sizes = sparSizes(panel, loads, order);
-  QApplication::restoreOverrideCursor();
-  const Spar& given = panel.design.spars[static_cast<std::size_t>(order.spar)];
-  const auto now = reserveOf(panel, loads, order.spar, given);
+  asked = true;
   said->setProperty("wrong", false);
+  said->setText(tr("Searching…"));
+  take->setEnabled(false);
+  searching.start(
+      [held = kept, at = id, wanted = order](const Progress& tell) {
+        const TruePanel& of = held.wing->at(at);
+        const std::vector<LoadCase>& loads = held.wing->wing(at.wing).loads;
+        const Spar& given = of.design.spars[static_cast<std::size_t>(wanted.spar)];
+        return Found{sparSizes(of, loads, wanted, 12, tell), gramsOf(of, wanted.spar, given),
+                     reserveOf(of, loads, wanted.spar, given).value_or(0)};
+      },
+      [this](int percent) { progress->setValue(percent); }, [this](Found found) { show(std::move(found)); });
+}
+
+void SizeDialog::show(Found found) {
+  sizes = std::move(found.sizes);
+  progress->setValue(100);
   said->setText((sizes.empty() ? tr("None of these keeps the reserve. Let larger sizes or stronger woods in, set ribs "
                                     "closer, or fit webs, which hold a cap against buckling. ")
                                : QString()) +
-                tr("As decided: %1 g, reserve %2.")
-                    .arg(gramsOf(panel, order.spar, given), 0, 'f', 1)
-                    .arg(now.value_or(0), 0, 'f', 2));
+                tr("As decided: %1 g, reserve %2.").arg(found.grams, 0, 'f', 1).arg(found.reserve, 0, 'f', 2));
   table->setRowCount(static_cast<int>(sizes.size()));
   for (int i = 0; i < table->rowCount(); ++i) {
     const SparSize& s = sizes[static_cast<std::size_t>(i)];

@@ -1,5 +1,7 @@
 // Size a spar: reserve, stock and woods in, the lightest spars out, one to be taken.
 #pragma once
+#include "app/background.h"
+#include "app/snapshot.h"
 #include "core/work/sizing.h"
 #include <QDialog>
 
@@ -7,6 +9,7 @@ class QCheckBox;
 class QLabel;
 class QLineEdit;
 class QListWidget;
+class QProgressBar;
 class QTableWidget;
 
 namespace eup::app {
@@ -14,21 +17,33 @@ namespace eup::app {
 class SizeDialog : public QDialog {
   Q_OBJECT
 public:
-  SizeDialog(const TruePanel& panel, const std::vector<LoadCase>& loads, int spar, QWidget* parent = nullptr);
+  /// Of a snapshot whose wing is current.
+  SizeDialog(Snapshot snapshot, PanelId panel, int spar, QWidget* parent = nullptr);
   /// The size that was chosen; null without one.
   const SparSize* chosen() const;
+  /// Waits for the search that is under way.
+  bool settle() const { return searching.settle(); }
 
 private:
+  struct Found {
+    std::vector<SparSize> sizes;
+    double grams = 0, reserve = 0; ///< as decided
+  };
   void search();
+  void show(Found found);
+  Snapshot kept;
+  PanelId id;
   const TruePanel& panel;
-  const std::vector<LoadCase>& loads;
+  Background<Found> searching;
   SizingOrder order;
+  bool asked = false; ///< once at least
   std::vector<SparSize> sizes;
   QLineEdit *reserve = nullptr, *stock = nullptr;
   QListWidget* woods = nullptr;
   QCheckBox* taper = nullptr;
   QCheckBox* stepped = nullptr;
   QLabel* said = nullptr;
+  QProgressBar* progress = nullptr;
   QTableWidget* table = nullptr;
   QAbstractButton* take = nullptr;
 };

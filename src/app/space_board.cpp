@@ -126,7 +126,7 @@ void SpaceBoard::draw(Ink& ink) const {
     }
   };
   const auto addPanel = [&](const WholeWing& wing, std::size_t k, double side) {
-    const bool shown = &wing == &document.shown();
+    const bool shown = &wing == &standpoint.shownWing();
     const TruePanel& p = wing.panels[k];
     const auto addRib = [&](const Rib& rib) {
       Piece piece{0, {}, true, shown && rib.number == standpoint.rib(), false};

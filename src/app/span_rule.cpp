@@ -1,4 +1,5 @@
 #include "app/span_rule.h"
+#include "app/watch.h"
 #include "core/measure/length_text.h"
 #include <QMouseEvent>
 #include <QPainter>
@@ -14,20 +15,20 @@ SpanRule::SpanRule(Document& d, Standpoint& s, const Look& l, QWidget* parent)
   setFixedHeight(84);
   setFocusPolicy(Qt::StrongFocus);
   setAccessibleName(tr("Span rule: left and right arrow keys step from rib to rib"));
-  connect(&document, &Document::changed, this, [this] { update(); });
-  connect(&standpoint, &Standpoint::changed, this, [this] { update(); });
+  new Watch(this, document, standpoint, [this](Changes) { update(); });
 }
 
 double SpanRule::xOf(double y) const {
-  const double share = y / document.shown().planform.halfSpan;
+  if (!document.hasWing()) return side;
+  const double share = y / standpoint.shownWing().planform.halfSpan;
   return side + (standpoint.hand() == ShownHand::left ? 1 - share : share) * (width() - 2 * side);
 }
 
 void SpanRule::goTo(int number) {
-  standpoint.setRib(std::clamp(number, 1, document.shown().ribCount()));
+  if (document.hasWing()) standpoint.setRib(number);
 }
 void SpanRule::step(int by) {
-  goTo(std::clamp(standpoint.rib(), 1, document.shown().ribCount()) + by);
+  if (document.hasWing()) goTo(standpoint.shownRib().number + by);
 }
 
 void SpanRule::paintEvent(QPaintEvent*) {
@@ -36,7 +37,8 @@ void SpanRule::paintEvent(QPaintEvent*) {
   p.fillRect(rect(), look.panel);
   p.setPen(look.edge);
   p.drawLine(0, 0, width(), 0);
-  const WholeWing& wing = document.shown();
+  if (!document.hasWing()) return;
+  const WholeWing& wing = standpoint.shownWing();
   const double span = wing.planform.halfSpan;
   QFont font = p.font();
   font.setPixelSize(10);
@@ -65,12 +67,11 @@ void SpanRule::paintEvent(QPaintEvent*) {
     if (!w.design.innermost()) p.fillRect(QRectF(from - 1.5, ruleY - 6, 3, 16), look.ink);
   }
   double lastLabel = -1e9;
-  const int chosenRib = std::clamp(standpoint.rib(), 1, wing.ribCount());
-  const TruePanel& chosen = wing.panelOfRib(chosenRib); // its name is written, whatever stands beside it
-  const double chosenAt = xOf(chosen.design.inboard + chosen.rib(chosenRib).t());
+  const Rib& chosen = standpoint.shownRib(); // its name is written, whatever stands beside it
+  const double chosenAt = xOf(standpoint.shownPanel().design.inboard + chosen.t());
   for (const TruePanel& w : wing.panels)
     for (const Rib& rib : w.ribs) {
-      const bool mine = rib.number == standpoint.rib();
+      const bool mine = rib.number == chosen.number;
       const double x = xOf(w.design.inboard + rib.t());
       p.setPen(QPen(mine ? look.accent : look.ink, mine ? 3 : 1.4));
       p.drawLine(QPointF(x, ruleY - 16), QPointF(x, ruleY));
@@ -83,7 +84,7 @@ void SpanRule::paintEvent(QPaintEvent*) {
       p.drawText(QRectF(x - 20, ruleY - 31, 40, 13), Qt::AlignCenter, QString::fromStdString(rib.name()));
     }
   for (const Finding& f : document.findings()) {
-    if (!f.rib || *f.rib < 1 || *f.rib > wing.ribCount() || f.wing != document.shownWing()) continue;
+    if (!f.rib || *f.rib < 1 || *f.rib > wing.ribCount() || f.wing != standpoint.wing()) continue;
     const TruePanel& w = wing.panelOfRib(*f.rib);
     const double x = xOf(w.design.inboard + w.rib(*f.rib).t());
     p.setPen(Qt::NoPen);
@@ -103,9 +104,10 @@ void SpanRule::paintEvent(QPaintEvent*) {
 }
 
 void SpanRule::pick(double x) {
+  if (!document.hasWing()) return;
   int nearest = 1;
   double best = 1e300;
-  for (const TruePanel& w : document.shown().panels)
+  for (const TruePanel& w : standpoint.shownWing().panels)
     for (const Rib& rib : w.ribs)
       if (const double d = std::abs(xOf(w.design.inboard + rib.t()) - x); d < best) best = d, nearest = rib.number;
   goTo(nearest);
@@ -128,7 +130,7 @@ void SpanRule::keyPressEvent(QKeyEvent* event) {
   case Qt::Key_Home:
     return goTo(1);
   case Qt::Key_End:
-    return goTo(document.shown().ribCount());
+    return document.hasWing() ? goTo(standpoint.shownWing().ribCount()) : void();
   default:
     QWidget::keyPressEvent(event);
   }

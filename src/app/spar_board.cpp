@@ -5,10 +5,10 @@
 namespace eup::app {
 namespace {
 
-/// Where the pictures stand on the board, in shares of the half span.
-constexpr double belowAt = -0.16;
-/// The section's depth, and how far under its words it begins, in pixels: they keep their size.
-constexpr double sectionHigh = 0.11, sectionUnder = 48;
+/// How deep the spars are drawn, as a share of the half span.
+constexpr double deepest = 0.17;
+/// The pictures below begin so many pixels under the spars, and the section so many under its words; that is so high.
+constexpr double belowBy = 30, sectionUnder = 46, sectionHigh = 66;
 
 } // namespace
 
@@ -31,13 +31,13 @@ QString SparBoard::emptyText() const {
 
 double SparBoard::stretch() const {
   const TruePanel& w = panel();
-  double deepest = 1; // what the spars take up in height, from the lowest to the highest place of any
+  double deep = 1; // what the spars take up in height, from the lowest to the highest place of any
   for (const SparLine& a : w.spars)
     for (const SparLine& b : w.spars)
       for (const double t : {0.0, 1.0})
         for (const double u : {0.0, 1.0})
-          deepest = std::max(deepest, a.upperSeat.at(t * a.end).y() - b.lowerSeat.at(u * b.end).y());
-  return std::max(1.0, std::round(0.2 * w.loft.span() / deepest * 2) / 2);
+          deep = std::max(deep, a.upperSeat.at(t * a.end).y() - b.lowerSeat.at(u * b.end).y());
+  return std::max(1.0, std::round(deepest * w.loft.span() / deep * 2) / 2);
 }
 
 /// The height that the picture stands about: half way between the spars' faces, over the whole panel.
@@ -54,8 +54,12 @@ Box SparBoard::content() const {
   Box box;
   const double from = standpoint.hand() == ShownHand::right ? 0 : -span,
                to = standpoint.hand() == ShownHand::left ? 0 : span;
-  box.include(Point(from - 0.03 * span, -0.4 * span));
-  box.include(Point(to + 0.03 * span, 0.21 * span));
+  // As wide as the board is; below the spars all the room that is left then.
+  const double top = 0.5 * deepest * span + 0.04 * (to - from), wide = (to - from) * 1.04;
+  const QSizeF room = roomForPicture();
+  const double high = std::max(wide * room.height() / room.width(), (deepest + 0.25) * span);
+  box.include(Point(from - 0.02 * (to - from), top - high));
+  box.include(Point(to + 0.02 * (to - from), top));
   return box;
 }
 
@@ -81,13 +85,19 @@ void SparBoard::draw(Ink& ink) const {
                  tint(fill), tint(mine ? look.ink : look.faint), 1);
       };
       const Point none(0, 0);
+      const auto between = [&](const SparLine& of, const Subject& subject) {
+        ink.pick(subject, {{at(0, of.upperSeat.at(0).y()), at(of.end, of.upperSeat.at(of.end).y()),
+                            at(of.end, of.lowerSeat.at(of.end).y()), at(0, of.lowerSeat.at(0).y())}});
+      };
       const auto depths = [](const Cap& cap) { return Point(capAt(cap, 0).depth, capAt(cap, reachOf(cap)).depth); };
       if (spar.kind == SparKind::fullDepth) {
         band(line.upperSeat, none, line.lowerSeat, none, look.balsa);
+        between(line, {Topic::spar, line.index});
         continue;
       }
       if (mine) {
         band(line.upperSeat, none, line.lowerSeat, none, look.panel);
+        between(line, {webWidthAt(spar, 0) > 0 ? Topic::webs : Topic::spar, line.index});
         for (const SparBay& bay : w.bays) { // webs, and what is weak
           const BayCheck* weakest = bay.spar == line.index ? bay.weakest() : nullptr;
           if (!weakest) continue;
@@ -106,7 +116,12 @@ void SparBoard::draw(Ink& ink) const {
       for (const bool up : {true, false}) {
         const Cap& cap = up ? spar.top : spar.bottom;
         const StraightLine& seat = up ? line.upperSeat : line.lowerSeat;
-        if (cap.fitted) band(seat, none, seat, (up ? -1 : 1) * depths(cap), look.hardwood, reachOf(cap));
+        if (!cap.fitted) continue;
+        band(seat, none, seat, (up ? -1 : 1) * depths(cap), look.hardwood, reachOf(cap));
+        const double end = line.end * reachOf(cap);
+        const Point deep = (up ? -1 : 1) * depths(cap);
+        ink.pick({Topic::spar, line.index}, {{at(0, seat.at(0).y()), at(end, seat.at(end).y()),
+                                              at(end, seat.at(end).y() + deep.y()), at(0, seat.at(0).y() + deep.x())}});
       }
     }
     for (const Rib& rib : w.ribs) {
@@ -122,7 +137,10 @@ void SparBoard::draw(Ink& ink) const {
   const double side = mirrored() ? -1 : 1;
   markWeakest(ink, side);
   drawSection(ink);
-  const Point head(mirrored() ? -0.4 * span : standpoint.hand() == ShownHand::both ? 0 : 0.6 * span, belowAt * span);
+  const Point head(mirrored()                             ? -0.45 * span
+                   : standpoint.hand() == ShownHand::both ? 0
+                                                          : 0.55 * span,
+                   -0.5 * deepest * span - belowBy / ink.scale);
   double row = 0;
   const auto tell = [&](const QString& words, const QColor& colour, bool strong) {
     ink.text(head, words, colour, {0, row}, Qt::AlignLeft, 12, strong);
@@ -181,6 +199,8 @@ void SparBoard::fillByReserve(Ink& ink, const SparLine& line, bool up, double si
   };
   const auto depthAt = [&](double t) { return (up ? -1 : 1) * capAt(cap, line.share(t)).depth; };
   const double end = line.end * reachOf(cap);
+  ink.pick({up ? Topic::topCap : Topic::bottomCap, line.index},
+           {{edge(0, 0), edge(end, 0), edge(end, depthAt(end - 1e-6)), edge(0, depthAt(0))}});
   const auto doubled = [&](std::size_t k) { return cap.doubled && line.share(w.strength.along[k].t) <= cap.doubledTo; };
   for (std::size_t from = 0, to = 0; from + 1 < along.size(); from = to) {
     for (to = from + 1; to + 1 < along.size() && bandAt(to) == bandAt(from) && doubled(to) == doubled(from);) ++to;
@@ -228,7 +248,10 @@ void SparBoard::drawSection(Ink& ink) const {
   const double span = w.loft.span(), t = std::clamp(chosenRib().t(), 0.0, span);
   const Spar& spar = w.design.spars[static_cast<std::size_t>(line.index)];
   const SparSection section = sparSection(spar, line, t, w.design.tables, skinOf(line, w.skin));
-  const Point head(mirrored() ? -span : standpoint.hand() == ShownHand::both ? -span : 0, belowAt * span);
+  const Point head(mirrored()                             ? -span
+                   : standpoint.hand() == ShownHand::both ? -span
+                                                          : 0,
+                   -0.5 * deepest * span - belowBy / ink.scale);
   if (section.bent.empty()) {
     ink.text(head, tr("The %1 does not reach R%2").arg(nameOf(line.index)).arg(chosenRib().number), look.faint, {},
              Qt::AlignLeft, 12);
@@ -239,9 +262,9 @@ void SparBoard::drawSection(Ink& ink) const {
     sum += sparSection(w.design.spars[static_cast<std::size_t>(l.index)], l, t, w.design.tables, skinOf(l, w.skin))
                .bent.stiffness;
   for (const Fibre& f : section.fibres) widest = std::max(widest, f.width);
-  const LoadCase& worst = worstAt(document.shown().loads, w.design.inboard + t);
+  const LoadCase& worst = worstAt(standpoint.shownWing().loads, w.design.inboard + t);
   const double moment = worst.load.moment(w.design.inboard + t) * section.bent.stiffness / sum;
-  double k = std::round(sectionHigh * span / std::max(section.depth(), 0.1) * 2) / 2; // times larger, in halves
+  double k = std::round(sectionHigh / ink.scale / std::max(section.depth(), 0.1) * 2) / 2; // times larger, in halves
   k = std::max(std::min(k, std::round(0.12 * span / widest * 2) / 2), 0.5);
   ink.text(head, tr("%1 at R%2, %3 times larger").arg(nameOf(line.index)).arg(chosenRib().number).arg(k, 0, 'f', 1),
            look.ink, {}, Qt::AlignLeft, 12, true);

@@ -124,7 +124,7 @@ private:
   Point drawPanel(Ink& ink, const TruePanel& panel, double side, const Point& from, double angle, bool faint,
                   Point* underTip) const;
   void drawHalf(Ink& ink, double side) const;
-  void drawOneBrace(Ink& ink, const Point& at, double room, const Brace& brace, const Join& join) const;
+  void drawOneBrace(Ink& ink, const Point& at, double room, const Brace& brace, const Join& join, int number) const;
   void drawBrace(Ink& ink, const Point& at, double room) const;
   void drawPacking(Ink& ink, const Point& at, double room) const;
 };

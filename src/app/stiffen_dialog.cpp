@@ -4,21 +4,18 @@
 
 namespace eup::app {
 
-StiffenDialog::StiffenDialog(const TruePanel& panel, QWidget* parent)
-    : QDialog(parent), trials(stiffeningTrials(panel)) {
+StiffenDialog::StiffenDialog(Snapshot snapshot, PanelId panel, QWidget* parent) : QDialog(parent) {
   setWindowTitle(tr("Ways to stiffen"));
   resize(720, 520);
   auto* column = new QVBoxLayout(this);
-  auto* words = new QLabel(
-      trials.empty()
-          ? tr("There is nothing to twist yet: a panel needs two of leading edge, spars and trailing edge.")
-          : tr("Each way is tried alone, on top of what is decided: %1 N·mm at the tip rib, the root held fast. "
-               "Estimates to compare by; twist the frame on the bench and see.")
-                .arg(panel.twist->couple, 0, 'g', 6),
-      this);
+  words = new QLabel(tr("Each way is tried…"), this);
   words->setWordWrap(true);
   column->addWidget(words);
-  table = new QTableWidget(static_cast<int>(trials.size()), 4, this);
+  progress = new QProgressBar(this);
+  progress->setAccessibleName(tr("How many ways have been tried"));
+  progress->setMaximumHeight(14);
+  column->addWidget(progress);
+  table = new QTableWidget(0, 4, this);
   table->setObjectName("ways");
   table->setAccessibleName(tr("Ways to stiffen"));
   table->setHorizontalHeaderLabels({tr("Way"), tr("Twist"), tr("Times as stiff"), tr("Grams more")});
@@ -27,6 +24,30 @@ StiffenDialog::StiffenDialog(const TruePanel& panel, QWidget* parent)
   table->setSelectionMode(QAbstractItemView::SingleSelection);
   table->setEditTriggers(QAbstractItemView::NoEditTriggers);
   table->horizontalHeader()->setSectionResizeMode(0, QHeaderView::Stretch);
+  column->addWidget(table);
+  auto* buttons = new QDialogButtonBox(this);
+  take = buttons->addButton(tr("Take this way"), QDialogButtonBox::AcceptRole);
+  take->setObjectName("takeWay");
+  take->setEnabled(false);
+  buttons->addButton(tr("Leave it as it is"), QDialogButtonBox::RejectRole);
+  column->addWidget(buttons);
+  connect(buttons, &QDialogButtonBox::accepted, this, &QDialog::accept);
+  connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
+  connect(table, &QTableWidget::currentCellChanged, this, [this] { take->setEnabled(table->currentRow() > 0); });
+  table->setFocus();
+  trying.start([snapshot, panel](const Progress& tell) { return stiffeningTrials(snapshot.wing->at(panel), tell); },
+               [this](int percent) { progress->setValue(percent); },
+               [this](std::vector<StiffeningTrial> found) { show(std::move(found)); });
+}
+
+void StiffenDialog::show(std::vector<StiffeningTrial> found) {
+  trials = std::move(found);
+  progress->hide();
+  words->setText(trials.empty()
+                     ? tr("There is nothing to twist yet: a panel needs two of leading edge, spars and trailing edge.")
+                     : tr("Each way is tried alone, on top of what is decided: a couple at the tip rib, the root held "
+                          "fast. Estimates to compare by; twist the frame on the bench and see."));
+  table->setRowCount(static_cast<int>(trials.size()));
   for (int i = 0; i < static_cast<int>(trials.size()); ++i) {
     const StiffeningTrial& t = trials[static_cast<std::size_t>(i)];
     const auto put = [&](int at, const QString& text) {
@@ -39,19 +60,7 @@ StiffenDialog::StiffenDialog(const TruePanel& panel, QWidget* parent)
     put(2, tr("× %1").arg(t.stiffer, 0, 'f', 2));
     put(3, i == 0 ? QString() : tr("%1 g").arg(t.grams, 0, 'f', 2));
   }
-  column->addWidget(table);
-  auto* buttons = new QDialogButtonBox(this);
-  auto* take = buttons->addButton(tr("Take this way"), QDialogButtonBox::AcceptRole);
-  take->setObjectName("takeWay");
-  buttons->addButton(tr("Leave it as it is"), QDialogButtonBox::RejectRole);
-  column->addWidget(buttons);
-  connect(buttons, &QDialogButtonBox::accepted, this, &QDialog::accept);
-  connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
-  const auto follow = [this, take] { take->setEnabled(table->currentRow() > 0); };
-  connect(table, &QTableWidget::currentCellChanged, this, follow);
   if (!trials.empty()) table->setCurrentCell(0, 0);
-  follow();
-  table->setFocus();
 }
 
 const StiffeningTrial* StiffenDialog::chosen() const {

@@ -4,8 +4,9 @@
 
 namespace eup::app {
 
-SwapDialog::SwapDialog(const TruePanel& p, const std::vector<LoadCase>& l, int index, QWidget* parent)
-    : QDialog(parent), panel(p), loads(l), spar(index) {
+SwapDialog::SwapDialog(Snapshot snapshot, PanelId id, int index, QWidget* parent)
+    : QDialog(parent), kept(std::move(snapshot)), panel(kept.wing->at(id)), loads(kept.wing->wing(id.wing).loads),
+      spar(index) {
   const Spar& given = panel.design.spars[static_cast<std::size_t>(spar)];
   setWindowTitle(tr("Swap the wood of the %1").arg(QString::fromStdString(given.name)));
   resize(860, 500);

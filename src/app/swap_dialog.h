@@ -1,5 +1,6 @@
 // Swap a cap's wood: every other wood with the size that it needs, and what that costs.
 #pragma once
+#include "app/snapshot.h"
 #include "core/work/swap_wood.h"
 #include <QDialog>
 
@@ -11,13 +12,15 @@ namespace eup::app {
 class SwapDialog : public QDialog {
   Q_OBJECT
 public:
-  SwapDialog(const TruePanel& panel, const std::vector<LoadCase>& loads, int spar, QWidget* parent = nullptr);
+  /// Of a snapshot whose wing is current.
+  SwapDialog(Snapshot snapshot, PanelId panel, int spar, QWidget* parent = nullptr);
   /// The spar with the swap that was chosen; nothing without one.
   std::optional<Spar> chosen() const;
 
 private:
   void fill();
   Face face() const;
+  Snapshot kept;
   const TruePanel& panel;
   const std::vector<LoadCase>& loads;
   int spar;

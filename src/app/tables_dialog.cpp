@@ -40,7 +40,8 @@ template <class Row> QString take(Row& row, int column, const QString& text) {
 
 } // namespace
 
-TablesDialog::TablesDialog(const Design& d, Shelf open, QWidget* parent) : QDialog(parent), design(d), rows(d.own) {
+TablesDialog::TablesDialog(const Design& d, Shelf open, Asking& ask, QWidget* parent)
+    : QDialog(parent), asking(ask), design(d), rows(d.own) {
   setWindowTitle(tr("Materials and load factors"));
   resize(1120, 620);
   auto* column = new QVBoxLayout(this);
@@ -234,7 +235,7 @@ void TablesDialog::bendTest() {
 }
 
 void TablesDialog::readRows() {
-  const QString path = QFileDialog::getOpenFileName(this, tr("Read rows"), {}, tr("Tables (*.json)"));
+  const QString path = asking.fileToOpen(this, tr("Read rows"), {}, tr("Tables (*.json)"));
   if (path.isEmpty()) return;
   const auto text = readTextFile(path.toStdString());
   const auto read = text ? readTables(text.value()) : Result<Tables>(text.problem());
@@ -264,7 +265,7 @@ void TablesDialog::readRows() {
 }
 
 void TablesDialog::writeRows() {
-  QString path = QFileDialog::getSaveFileName(this, tr("Write my rows"), "my-tables.json", tr("Tables (*.json)"));
+  QString path = asking.fileToWrite(this, tr("Write my rows"), "my-tables.json", tr("Tables (*.json)"));
   if (path.isEmpty()) return;
   if (QFileInfo(path).suffix().isEmpty()) path += ".json";
   const auto done = writeFileAtomically(path.toStdString(), tablesToText(rows));

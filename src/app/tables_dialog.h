@@ -1,6 +1,7 @@
 // The tables that materials, coverings, glues and load factors are chosen from: the shipped rows with their sources,
 // and the builder's own.
 #pragma once
+#include "app/asking.h"
 #include "core/design/design.h"
 #include <QDialog>
 
@@ -15,11 +16,12 @@ class TablesDialog : public QDialog {
   Q_OBJECT
 public:
   /// Opened at that table.
-  TablesDialog(const Design& design, Shelf shelf, QWidget* parent = nullptr);
+  TablesDialog(const Design& design, Shelf shelf, Asking& asking, QWidget* parent = nullptr);
   /// The builder's own rows as they now are.
   const Tables& own() const { return rows; }
 
 private:
+  Asking& asking;
   QTableWidget* makeTable(Shelf shelf);
   void fill(Shelf shelf, int select = -1);
   void fillAll();

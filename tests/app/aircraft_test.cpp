@@ -27,7 +27,7 @@ TEST_F(WingsOfAModel, ATailplaneIsAddedWorkedOnAndTakenBack) {
   addWing(2); // the second in the list of kinds
   ASSERT_EQ(design().wings.size(), 2u);
   EXPECT_EQ(design().wings[1].kind, WingKind::tailplane);
-  EXPECT_EQ(window->document().shownWing(), 1);
+  EXPECT_EQ(window->standpoint().wing(), 1);
   EXPECT_EQ(window->document().undoName(), "Add a tailplane");
   type("surface.name", "Stabiliser");
   EXPECT_EQ(design().wings[1].name, "Stabiliser");
@@ -39,20 +39,20 @@ TEST_F(WingsOfAModel, ATailplaneIsAddedWorkedOnAndTakenBack) {
   // Every stage follows the wing that is chosen.
   for (int i = 2; i <= 6; ++i) {
     stage(i);
-    EXPECT_EQ(&window->document().shown(), &window->document().wing().wings[1]);
-    EXPECT_FALSE(board()->grab().toImage().isNull());
+    EXPECT_EQ(&window->standpoint().shownWing(), &window->document().wing().wings[1]);
+    EXPECT_TRUE(isDrawn(*board()));
   }
   QTest::keyClick(window->findChild<SpanRule*>(), Qt::Key_End);
-  EXPECT_EQ(window->standpoint().rib(), window->document().shown().ribCount());
-  press("wing 1");
-  EXPECT_EQ(window->document().shownWing(), 0);
+  EXPECT_EQ(window->standpoint().rib(), window->standpoint().shownWing().ribCount());
+  goTo("wing", 1);
+  EXPECT_EQ(window->standpoint().wing(), 0);
   EXPECT_EQ(window->standpoint().rib(), 1);
-  press("wing 2");
+  goTo("wing", 2);
   stage(3);
   tab("Wing");
   press("dropWing");
   EXPECT_EQ(design().wings.size(), 1u);
-  EXPECT_EQ(window->document().shownWing(), 0);
+  EXPECT_EQ(window->standpoint().wing(), 0);
   while (window->document().canUndo()) window->document().undo();
   EXPECT_EQ(design().wings.size(), 1u);
   window->document().redo();
@@ -67,19 +67,18 @@ TEST_F(WingsOfAModel, TheMainWingCannotBeTakenOut) {
 TEST_F(WingsOfAModel, FiguresAndDecisionsLeadToTheirWing) {
   window->openDemo("oldacre-1320");
   ASSERT_EQ(design().wings.size(), 3u);
-  auto* follows = window->findChild<FollowsPanel*>();
-  ASSERT_NE(follows->reveal("wing2.panel.area"), nullptr);
-  EXPECT_EQ(window->document().shownWing(), 1);
-  follows->reveal("panel.area");
-  EXPECT_EQ(window->document().shownWing(), 0);
+  ASSERT_TRUE(follows().reveal("wing2.panel.area"));
+  EXPECT_EQ(window->standpoint().wing(), 1);
+  follows().reveal("panel.area");
+  EXPECT_EQ(window->standpoint().wing(), 0);
   window->findChild<DecidePanel*>()->focusDecision("wings.2.panels.0.panel.rootChord");
-  EXPECT_EQ(window->document().shownWing(), 2);
+  EXPECT_EQ(window->standpoint().wing(), 2);
   EXPECT_EQ(shown("panel.rootChord"), "118");
   // A fin stands by itself: nothing to fold or to join.
   stage(6);
   QApplication::sendPostedEvents(nullptr, QEvent::DeferredDelete);
   EXPECT_EQ(window->findChild<QLineEdit*>("join.dihedral.rise"), nullptr);
-  EXPECT_FALSE(board()->grab().toImage().isNull());
+  EXPECT_TRUE(isDrawn(*board()));
 }
 
 TEST_F(WingsOfAModel, AllOfThemStandInSpace) {
@@ -122,6 +121,7 @@ TEST_F(Fittings, RibletsThickAndDoubledRibsAreTyped) {
   type("riblets.fraction", "24");
   EXPECT_DOUBLE_EQ(design().inner().riblets.fraction, 0.24);
   tab("Ribs");
+  putIn("ribs.thick");
   type("ribs.thick", "2; 5");
   EXPECT_EQ(design().inner().ribs.thick, (std::vector<int>{2, 5}));
   type("ribs.thick", "five");
@@ -130,35 +130,41 @@ TEST_F(Fittings, RibletsThickAndDoubledRibsAreTyped) {
   for (QLabel* l : window->findChildren<QLabel*>("problem"))
     told = told || (l->isVisible() && l->text().contains("five"));
   EXPECT_TRUE(told);
-  type("ribs.thick", "");
+  takeOut("ribs.thick");
   EXPECT_TRUE(design().inner().ribs.thick.empty());
+  putIn("ribs.doubled");
   type("ribs.doubled", "3");
   EXPECT_EQ(window->document().wing().inner().ribs[2].layers, 2);
+  stage(3);
+  tab("Rib places");
+  putIn("ribs.denseRoot");
   type("ribs.denseRoot", "2");
   EXPECT_EQ(window->document().wing().inner().ribs.size(), 15u);
 }
 
 TEST_F(Fittings, SparsStopAndTaper) {
   stage(5);
-  tab("Spar 1");
-  QTest::mouseClick(find<QCheckBox>("spars.0.stops"), Qt::LeftButton, {}, {8, 8});
+  part("spar.0");
+  putIn("spars.0.stops");
   type("spars.0.stopsAt", "500");
   EXPECT_NEAR(window->document().wing().inner().spars[0].end, 500, 1e-9);
   const double before = figure("load.tipDeflection");
-  QTest::mouseClick(find<QCheckBox>("spars.0.top.tapers"), Qt::LeftButton, {}, {8, 8});
+  part("topCap.0");
+  putIn("spars.0.top.tapers");
   type("spars.0.top.tipDepth", "1");
   EXPECT_GT(figure("load.tipDeflection"), before);
-  EXPECT_FALSE(board()->grab().toImage().isNull());
+  EXPECT_TRUE(isDrawn(*board()));
 }
 
 TEST_F(Fittings, AJoinerIsBoredAndBent) {
   stage(6);
   tab("Joiner");
-  QTest::mouseClick(find<QCheckBox>("joiner.fitted"), Qt::LeftButton, {}, {8, 8});
+  putIn("joiner.fitted");
   EXPECT_NE(window->document().wing().figure("joiner.reserve"), nullptr);
   EXPECT_NEAR(figure("joiner.bend"), 0, 1e-12) << "straight through";
   choose("joiner.along", "middle");
   EXPECT_GT(std::abs(figure("joiner.bend")), 1e-4);
+  putIn("joiner.bore");
   type("joiner.bore", "9");
   EXPECT_FALSE(window->document().possible()) << "wider than the rod";
   type("joiner.bore", "6");
@@ -182,9 +188,9 @@ TEST_F(Fittings, TheTipIsDecidedAndDrawn) {
   window->openDemo("tarnbrook-2000");
   stage(3);
   QApplication::sendPostedEvents(nullptr, QEvent::DeferredDelete);
-  EXPECT_EQ(window->findChild<QToolButton*>("tab Tip"), nullptr);
-  press("panel 3");
-  EXPECT_NE(find<QToolButton>("tab Tip"), nullptr);
+  EXPECT_EQ(partTitled("Tip"), nullptr);
+  goTo("panel", 3);
+  EXPECT_NE(partTitled("Tip"), nullptr);
 }
 
 } // namespace

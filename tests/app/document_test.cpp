@@ -88,7 +88,7 @@ TEST(DocumentTest, AnyDecisionsInAnyOrderAreShown) {
     window.standpoint().setStage(allStages[random() % 5]);
     window.standpoint().setHand(static_cast<ShownHand>(random() % 3));
     window.standpoint().setRib(1 + random() % static_cast<int>(window.document().wing().inner().ribs.size()));
-    EXPECT_FALSE(window.board(window.standpoint().stage())->grab().isNull());
+    EXPECT_TRUE(isDrawn(*window.board(window.standpoint().stage())));
     for (const Handle& h : window.board(window.standpoint().stage())->handlesNow()) {
       const auto pulled = h.pull(window.document().design(), {3, -2});
       if (!pulled) {
@@ -120,19 +120,15 @@ TEST_F(More, FindingCardsLeadToTheirDecision) {
   stage(3);
   type("panel.washout", "-3");
   QApplication::processEvents();
-  QPushButton* go = nullptr;
-  for (QPushButton* b : window->findChildren<QPushButton*>())
-    if (b->isVisible() && b->text().contains("Go to the decision")) go = b;
-  ASSERT_NE(go, nullptr);
-  for (int i = 0; i < 50 && go->height() == 0; ++i) QTest::qWait(20);
-  QTest::mouseClick(go, Qt::LeftButton);
+  clickRow("▲ The tip is turned nose up");
+  clickRow("Go to the decision");
   QApplication::processEvents();
   EXPECT_EQ(window->focusWidget(), find<QLineEdit>("panel.washout"));
 }
 
 TEST_F(More, StationsAreTypedAsAList) {
   stage(3);
-  tab("Ribs");
+  tab("Rib places");
   choose("ribs.rule", "stations");
   EXPECT_EQ(design().inner().ribs.stations.size(), 14u) << "by way of even spacing, which makes one more";
   type("ribs.stations", "0; 10 in; 500; 748");
@@ -177,15 +173,14 @@ TEST_F(More, RiseAndAngleFollowEachOther) {
 TEST_F(More, LeavingUnsavedAsksFirst) {
   stage(3);
   type("panel.rootChord", "239");
-  const auto answer = [](QMessageBox::StandardButton button) {
-    QTimer::singleShot(50, [button] {
-      if (auto* box = qobject_cast<QMessageBox*>(QApplication::activeModalWidget())) box->button(button)->click();
-    });
-  };
-  answer(QMessageBox::Cancel);
+  auto answers = std::make_unique<Answers>();
+  Answers& person = *answers;
+  window->askBy(std::move(answers));
+  person.unsaved = Asking::Unsaved::cancel;
   EXPECT_FALSE(window->close());
   EXPECT_TRUE(window->isVisible());
-  answer(QMessageBox::Discard);
+  EXPECT_EQ(person.asked, 1);
+  person.unsaved = Asking::Unsaved::discard;
   EXPECT_TRUE(window->close());
 }
 

@@ -11,6 +11,33 @@
 
 namespace eup::app::test {
 
+/// Answers in place of a person.
+class Answers : public Asking {
+public:
+  Answers() : Asking({}) {}
+  QString open, write, folder; ///< what is chosen
+  Unsaved unsaved = Unsaved::cancel;
+  int asked = 0;
+  QString fileToOpen(QWidget*, const QString&, const QString&, const QString&) override { return ++asked, open; }
+  QString fileToWrite(QWidget*, const QString&, const QString&, const QString&, QString*) override {
+    return ++asked, write;
+  }
+  QString folderToWrite(QWidget*, const QString&, const QString&) override { return ++asked, folder; }
+  Unsaved aboutUnsaved(QWidget*, const QString&) override { return ++asked, unsaved; }
+  void tell(QWidget*, const QString&, const QString&) override { ++asked; }
+};
+
+/// Whether there is a picture: ink of several colours on more than a speck of it.
+inline bool isDrawn(QWidget& widget) {
+  const QImage image = widget.grab().toImage().convertToFormat(QImage::Format_RGB32);
+  QHash<QRgb, int> counts;
+  for (int y = 0; y < image.height(); y += 2)
+    for (int x = 0; x < image.width(); x += 2) ++counts[image.pixel(x, y)];
+  int most = 0, all = 0;
+  for (const int n : counts) most = std::max(most, n), all += n;
+  return counts.size() > 12 && all - most > all / 100;
+}
+
 class WindowTest : public testing::Test {
 protected:
   WindowTest() : window(std::make_unique<MainWindow>(state.path())) {
@@ -37,7 +64,47 @@ protected:
   }
   void press(const char* button) { QTest::mouseClick(find<QAbstractButton>(button), Qt::LeftButton); }
   void stage(int number) { QTest::mouseClick(find<QToolButton>(QString("stage%1").arg(number)), Qt::LeftButton); }
-  void tab(const char* name) { QTest::mouseClick(find<QToolButton>(QString("tab %1").arg(name)), Qt::LeftButton); }
+  /// Clicks a part of the open stage in the order of work: by its key, "topCap.0", or by its title.
+  void part(const char* key) { QTest::mouseClick(find<QToolButton>(QString("part %1").arg(key)), Qt::LeftButton); }
+  QToolButton* partTitled(const QString& title) const {
+    QApplication::processEvents();
+    for (QToolButton* b : window->findChildren<QToolButton*>())
+      if (b->isVisibleTo(window.get()) && b->objectName().startsWith("part ") &&
+          b->accessibleName().section(',', 0, 0) == title)
+        return b;
+    return nullptr;
+  }
+  void tab(const char* title) {
+    QToolButton* button = partTitled(title);
+    ASSERT_NE(button, nullptr) << title;
+    QTest::mouseClick(button, Qt::LeftButton);
+  }
+  /// Puts in what a part can do without, and takes it out.
+  void putIn(const char* path) { QTest::mouseClick(find<QToolButton>(QString("add %1").arg(path)), Qt::LeftButton); }
+  void takeOut(const char* path) { QTest::mouseClick(find<QToolButton>(QString("out %1").arg(path)), Qt::LeftButton); }
+  /// Chooses from the menu of a chip over the board: wing, panel or rib of that number.
+  void goTo(const char* chip, int number) {
+    QMenu* menu = find<QToolButton>(QString("chip %1").arg(chip))->menu();
+    Q_EMIT menu->aboutToShow();
+    for (QAction* a : menu->actions())
+      if (a->objectName() == QString("%1 %2").arg(chip).arg(number)) return a->trigger();
+    ADD_FAILURE() << "no " << chip << " " << number;
+  }
+  FollowsPanel& follows() const { return *window->findChild<FollowsPanel*>(); }
+  /// The row of what follows that begins with these words, on screen; invalid for none.
+  QModelIndex row(const QString& words) const {
+    auto* model = follows().listView().model();
+    for (int i = 0; i < model->rowCount(); ++i)
+      if (model->index(i, 0).data().toString().startsWith(words)) return model->index(i, 0);
+    return {};
+  }
+  void clickRow(const QString& words) {
+    const QModelIndex at = row(words);
+    ASSERT_TRUE(at.isValid()) << words.toStdString();
+    QListView& list = follows().listView();
+    list.scrollTo(at);
+    QTest::mouseClick(list.viewport(), Qt::LeftButton, {}, list.visualRect(at).center());
+  }
   Board* board() const { return window->board(window->standpoint().stage()); }
 
   /// Clicks into a field, replaces what it holds, presses Enter.
@@ -74,10 +141,11 @@ protected:
     auto* opens = find<QAbstractButton>(button);
     ASSERT_NE(opens, nullptr);
     QTimer::singleShot(100, window.get(), [&] {
+      if (QWidget* any = QApplication::activeModalWidget(); any && !qobject_cast<Dialog*>(any)) any->close();
       auto* dialog = qobject_cast<Dialog*>(QApplication::activeModalWidget());
       ASSERT_NE(dialog, nullptr);
       seen = true;
-      use(*dialog);
+      use(*dialog); // an assertion that fails in it returns here
       if (dialog->isVisible()) dialog->reject();
     });
     QTest::mouseClick(opens, Qt::LeftButton);

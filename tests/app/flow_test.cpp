@@ -17,9 +17,8 @@ TEST_F(Flow, TypeSeeDragUndoExportReopen) {
   type("panel.tipChord", "6 1/2\"");
   EXPECT_NEAR(design().inner().panel.tipChord, 165.1, 1e-9);
   EXPECT_GT(figure("panel.area"), before);
-  auto* follows = window->findChild<FollowsPanel*>();
-  ASSERT_NE(follows->rowOf("panel.area"), nullptr);
-  EXPECT_TRUE(follows->rowOf("panel.area")->findChild<QLabel*>("delta")->isVisible()) << "what moved is shown";
+  EXPECT_TRUE(follows().tells("panel.area"));
+  EXPECT_FALSE(follows().movedBy("panel.area").isEmpty()) << "what moved is shown";
 
   // Drag a rib; it is one step back.
   const double station = window->document().wing().inner().ribs[4].t();

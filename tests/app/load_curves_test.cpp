@@ -1,7 +1,7 @@
 #include "app/load_curves.h"
 #include "driver.h"
 
-namespace eup::app {
+namespace eup::app::test {
 namespace {
 
 using test::WindowTest;
@@ -45,21 +45,29 @@ TEST_F(LoadCurvesTest, TellTheChosenRibAndFollowDecisions) {
 
 TEST_F(LoadCurvesTest, EveryLoadIsDecidedUnderLoads) {
   tab("Loads");
-  type("flying.gust", "0");
-  type("flying.tipTouch", "0");
   type("flying.pushFactor", "0");
+  tab("Gusts and landings");
+  takeOut("flying.gust");
+  takeOut("flying.tipTouch");
   EXPECT_EQ(curves()->curves()[0].lines.size(), 1u);
-  type("flying.gust", "6");
+  putIn("flying.gust");
+  EXPECT_DOUBLE_EQ(design().flying.gust, 6) << "to begin with";
   type("flying.airSpeed", "15");
+  putIn("flying.linePull");
   type("flying.linePull", "30");
+  putIn("flying.tipTouch");
   type("flying.tipTouch", "1.5");
+  tab("Loads");
   type("flying.pushFactor", "4");
   EXPECT_EQ(curves()->curves()[0].lines.size(), 6u) << "the gust from above too";
   EXPECT_GT(figure("load.case.line"), 0);
-  type("flying.diveSpeed", "0");
+  tab("Twist and dive");
+  takeOut("flying.diveSpeed");
   EXPECT_TRUE(curves()->curves()[3].lines.empty());
+  putIn("flying.diveSpeed");
   type("flying.diveSpeed", "30");
   EXPECT_GT(figure("soft.diveTwist"), 0);
+  tab("Loads");
   choose("flying.kind", "slope");
   EXPECT_DOUBLE_EQ(window->document().wing().main().loads.front().factor, 15);
   choose("flying.shape", "table");
@@ -108,10 +116,8 @@ TEST_F(SparHandles, ASparIsDroppedOffAndRunThroughAgain) {
 }
 
 TEST_F(SparHandles, ACapEndsEarlyWhereItIsDragged) {
-  tab("Spar 1");
-  auto* early = find<QCheckBox>("spars.0.bottom.drops");
-  ASSERT_NE(early, nullptr);
-  early->click();
+  part("bottomCap.0");
+  putIn("spars.0.bottom.drops");
   const double ends = figure("spar.1.endBottom");
   drag("where the bottom cap ends", {-60, 0});
   EXPECT_LT(figure("spar.1.endBottom"), ends - 10);
@@ -122,12 +128,12 @@ TEST_F(SparHandles, ACapEndsEarlyWhereItIsDragged) {
 }
 
 TEST_F(SparHandles, WhereTheWoodChangesIsDragged) {
-  tab("Spar 1");
-  find<QCheckBox>("spars.0.top.changes")->click();
+  part("topCap.0");
+  putIn("spars.0.top.changes");
   const double before = design().inner().spars[0].top.changesAt;
   drag("where the top cap's wood changes", {60, 0});
   EXPECT_GT(design().inner().spars[0].top.changesAt, before + 0.05);
 }
 
 } // namespace
-} // namespace eup::app
+} // namespace eup::app::test

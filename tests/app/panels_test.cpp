@@ -23,7 +23,7 @@ TEST_F(PanelStage, AddsOneAtTheTipAndTurnsToIt) {
   QTest::mouseClick(find<QCheckBox>("panel.continues"), Qt::LeftButton, {}, {8, 8});
   type("panel.rootChord", "120");
   EXPECT_NEAR(window->document().wing().at({0, 1}).ribs.front().frame.chord, 120, 1e-9);
-  press("panel 1");
+  goTo("panel", 1);
   EXPECT_EQ(window->standpoint().rib(), 1);
   EXPECT_EQ(shown("panel.span"), "748");
   while (window->document().canUndo()) window->document().undo();
@@ -72,7 +72,7 @@ TEST_F(PanelStage, IsDraggedPanelByPanel) {
 TEST_F(PanelStage, JoinsAreSetOneByOne) {
   window->openDemo("tarnbrook-2000");
   stage(6);
-  press("panel 2");
+  goTo("panel", 2);
   const double block = figure("panel2.join.block");
   type("join.dihedral.angle", "8");
   EXPECT_GT(figure("panel2.join.block"), block);
@@ -82,17 +82,16 @@ TEST_F(PanelStage, JoinsAreSetOneByOne) {
   board()->fit();
   drag("tip", {0, -10});
   EXPECT_EQ(design().at({0, 1}).join.dihedral.by, DihedralBy::rise);
-  auto* follows = window->findChild<FollowsPanel*>();
-  EXPECT_NE(follows->rowOf("panel2.brace.legInside"), nullptr);
-  press("panel 1");
-  EXPECT_EQ(follows->rowOf("brace.legInside"), nullptr) << "at the centre both legs are the same";
-  ASSERT_NE(follows->reveal("panel3.join.block"), nullptr);
+  EXPECT_TRUE(follows().tells("panel2.brace.legInside"));
+  goTo("panel", 1);
+  EXPECT_FALSE(follows().tells("brace.legInside")) << "at the centre both legs are the same";
+  ASSERT_TRUE(follows().reveal("panel3.join.block"));
   EXPECT_EQ(window->standpoint().rib(), 18);
   for (const ShownHand hand : {ShownHand::left, ShownHand::both, ShownHand::right}) {
     window->standpoint().setHand(hand);
     for (const int rib : {2, 12, 20}) {
       window->standpoint().setRib(rib);
-      EXPECT_FALSE(board()->grab().isNull());
+      EXPECT_TRUE(isDrawn(*board()));
     }
   }
 }
@@ -108,7 +107,7 @@ TEST_F(PanelStage, TheFinishedWingIsTurnedInSpace) {
     QApplication::processEvents();
     EXPECT_TRUE(space->isVisible());
     EXPECT_EQ(space->view(), view);
-    EXPECT_FALSE(space->grab().isNull());
+    EXPECT_TRUE(isDrawn(*space));
   }
   const double yaw = space->yaw(), pitch = space->pitch();
   QTest::keyClick(space, Qt::Key_Left);
@@ -134,11 +133,11 @@ TEST_F(PanelStage, EveryStageTurnsToThePanelOfTheRib) {
     stage(s);
     for (int rib = 1; rib <= 24; rib += 4) {
       window->standpoint().setRib(rib);
-      EXPECT_FALSE(window->grab().isNull());
+      EXPECT_TRUE(isDrawn(*window));
     }
   }
   stage(2);
-  press("panel 3");
+  goTo("panel", 3);
   type("sections.tip.naca", "2408");
   EXPECT_EQ(design().at({0, 2}).sections.tip.naca, "2408");
   EXPECT_TRUE(window->standpoint().tipSection());
@@ -153,6 +152,7 @@ TEST_F(PanelStage, EveryStageTurnsToThePanelOfTheRib) {
   EXPECT_DOUBLE_EQ(design().inner().ribs.thickness, 2);
   stage(5);
   press("addSpar");
+  EXPECT_EQ(window->standpoint().subject(), (Subject{Topic::spar, 1})) << "the new one is chosen";
   EXPECT_EQ(design().at({0, 1}).spars.size(), 2u);
   EXPECT_EQ(design().inner().spars.size(), 1u);
 }
@@ -163,13 +163,14 @@ protected:
   SettingUpStage() {
     window->openDemo("tarnbrook-2000");
     stage(6);
-    press("panel 2");
+    goTo("panel", 2);
   }
   QString working(const char* key) {
-    FigureRow* row = window->findChild<FollowsPanel*>()->reveal(key);
-    QApplication::processEvents();
-    QApplication::sendPostedEvents(nullptr, QEvent::DeferredDelete); // what was shown before
-    return row ? row->findChild<QLabel*>("workingText")->text() : QString();
+    if (!follows().reveal(key)) return {};
+    // The rule, and under it the rule with its numbers.
+    auto* model = follows().listView().model();
+    const int at = follows().listView().currentIndex().row();
+    return model->index(at + 1, 0).data().toString() + "\n" + model->index(at + 2, 0).data().toString();
   }
 };
 
@@ -191,7 +192,7 @@ TEST_F(SettingUpStage, StandsOnFeetThatAreDrawn) {
   tab("Setting up");
   EXPECT_EQ(window->findChild<QLineEdit*>("join.footWidth"), nullptr);
   const double packing = figure("setup.12.le");
-  QTest::mouseClick(find<QCheckBox>("join.feet"), Qt::LeftButton, {}, {8, 8});
+  putIn("join.feet");
   EXPECT_TRUE(design().at({0, 1}).join.feet);
   EXPECT_NEAR(figure("setup.12.le"), packing + 3, 1e-9) << "the panel stands on them, off the board";
   EXPECT_GT(figure("setup.12.footFront"), 3);
@@ -201,7 +202,7 @@ TEST_F(SettingUpStage, StandsOnFeetThatAreDrawn) {
   type("join.footWidth", "5");
   window->standpoint().setRib(12);
   stage(4);
-  EXPECT_FALSE(board()->grab().isNull());
+  EXPECT_TRUE(isDrawn(*board()));
   EXPECT_EQ(window->document().undoName(), "Foot width");
   // They go to the bench with their ribs.
   QTemporaryDir dir;
@@ -220,7 +221,7 @@ TEST_F(SettingUpStage, TellsAJoinThatDoesNotFitAndKeepsTheLastGoodWing) {
   bool told = false;
   for (const Finding& f : window->document().findings()) told = told || f.key == "join.projected";
   EXPECT_TRUE(told);
-  EXPECT_FALSE(board()->grab().isNull()) << "the last good wing stays on the board";
+  EXPECT_TRUE(isDrawn(*board())) << "the last good wing stays on the board";
   QTemporaryDir dir;
   const QString path = dir.filePath("odd.euptera");
   EXPECT_TRUE(window->saveTo(path));

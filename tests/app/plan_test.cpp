@@ -10,10 +10,10 @@
 namespace eup::app::test {
 namespace {
 
-const QString cleanPlan = QString::fromStdString(test::sourceFile("data/demos/fenlark-plan.png"));
+const QString cleanPlan = QString::fromStdString(eup::test::sourceFile("data/demos/fenlark-plan.png"));
 
 nlohmann::json truth() {
-  QFile f(QString::fromStdString(test::testFile("fenlark-plan-truth.json")));
+  QFile f(QString::fromStdString(eup::test::testFile("fenlark-plan-truth.json")));
   EXPECT_TRUE(f.open(QIODevice::ReadOnly));
   return nlohmann::json::parse(f.readAll().toStdString());
 }
@@ -82,7 +82,7 @@ protected:
 
 TEST_F(PlanStage, TeachesWhenThereIsNoPlan) {
   EXPECT_EQ(find<QPushButton>("openPlan")->text(), "Open a plan…");
-  EXPECT_FALSE(window->board(Stage::plan)->grab().isNull());
+  EXPECT_TRUE(isDrawn(*window->board(Stage::plan)));
   window->plan().openPlan("/no/such/plan.png");
   window->document().planImages().settle(5000);
   EXPECT_TRUE(window->message().contains("not there")) << window->message().toStdString();
@@ -250,7 +250,7 @@ TEST_F(PlanStage, TheFileIsLinkedByRelativePathAndItsLossLosesNothing) {
   EXPECT_TRUE(window->document().planImages().trouble(0).isEmpty());
   // Changed: said so, shown nevertheless.
   QFile::remove(other.filePath("plans/plan.png"));
-  QFile::copy(QString::fromStdString(test::testFile("plans/L.png")), other.filePath("plans/plan.png"));
+  QFile::copy(QString::fromStdString(eup::test::testFile("plans/L.png")), other.filePath("plans/plan.png"));
   ASSERT_TRUE(window->openFile(other.filePath("wing.euptera")));
   window->newWing();
   ASSERT_TRUE(window->openFile(other.filePath("wing.euptera")));
@@ -264,7 +264,7 @@ TEST_F(PlanStage, TheFileIsLinkedByRelativePathAndItsLossLosesNothing) {
   EXPECT_EQ(window->document().planImages().image(0), nullptr);
   EXPECT_TRUE(window->document().planImages().trouble(0).contains("not where it was"));
   EXPECT_EQ(design().plan.readings.size(), 1u);
-  EXPECT_FALSE(window->board(Stage::plan)->grab().isNull());
+  EXPECT_TRUE(isDrawn(*window->board(Stage::plan)));
   // Linked again.
   window->plan().relink(copy);
   ASSERT_TRUE(window->document().planImages().settle(20000));
@@ -309,7 +309,7 @@ TEST_F(PlanStage, TheOtherHandIsShownTurnedOverAndPrinted) {
   ASSERT_TRUE(window->document().planImages().settle(20000));
   press("hand left");
   EXPECT_TRUE(plan()->turnedOver());
-  EXPECT_FALSE(plan()->grab().isNull());
+  EXPECT_TRUE(isDrawn(*plan()));
   QTemporaryDir dir;
   for (const char* ending : {".pdf", ".svg", ".dxf"})
     EXPECT_TRUE(window->printReference(Hand::left, dir.filePath(QString("r%1").arg(ending))));
@@ -340,7 +340,7 @@ TEST_F(PlanStage, AnotherSpanShowsWhatChangesAndBuildsIt) {
 
 TEST_F(PlanStage, SheetsAreNamedAddedAndTakenOut) {
   open(cleanPlan);
-  open(QString::fromStdString(test::testFile("plans/two-pages.tif")));
+  open(QString::fromStdString(eup::test::testFile("plans/two-pages.tif")));
   ASSERT_EQ(design().plan.sheets.size(), 2u);
   page("Plan");
   EXPECT_EQ(find<QListWidget>("sheets")->count(), 2);

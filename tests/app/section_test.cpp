@@ -16,12 +16,12 @@ TEST_F(SectionStage, DrawsAFlatUndersideFromItsNumbers) {
   type("sections.root.noseRadius", "1");
   EXPECT_NEAR(figure("section.root.thickness"), 0.10 * 236, 0.5);
   EXPECT_GT(figure("section.root.flatRun"), 0.9 * 236);
-  EXPECT_FALSE(board()->grab().isNull());
+  EXPECT_TRUE(isDrawn(*board()));
   choose("sections.root.kind", "curvedPlate");
   EXPECT_GT(figure("section.root.undercamber"), 5);
   for (const char* kind : {"flatPlate", "symmetrical", "listed", "traced"}) {
     choose("sections.root.kind", kind);
-    EXPECT_FALSE(board()->grab().isNull()) << kind;
+    EXPECT_TRUE(isDrawn(*board())) << kind;
   }
   bool told = false; // nothing was traced yet: said, and the wing still stands
   for (const Finding& f : window->document().findings()) told = told || f.key == "section.trace";
@@ -68,7 +68,7 @@ TEST_F(SectionStage, TracedPointsAreDragged) {
   press("traceFromPlan");
   EXPECT_EQ(design().inner().sections.root.kind, SectionKind::traced);
   EXPECT_LT(figure("section.root.trace.rms"), 0.3);
-  EXPECT_FALSE(board()->grab().isNull());
+  EXPECT_TRUE(isDrawn(*board()));
   const Polyline was = design().inner().sections.root.traced.upper;
   drag("upper point 10", {0, -8});
   EXPECT_NE(design().inner().sections.root.traced.upper, was);
@@ -83,7 +83,7 @@ TEST_F(SectionStage, AThirdSectionIsLaidOver) {
   type("compareWith", "nonsense");
   EXPECT_EQ(window->standpoint().compareWith(), "0015");
   window->standpoint().setRib(6); // the loft there is laid over too
-  EXPECT_FALSE(board()->grab().isNull());
+  EXPECT_TRUE(isDrawn(*board()));
   tab("Tip section");
   EXPECT_TRUE(window->standpoint().tipSection());
   press("asOther");

@@ -2,10 +2,10 @@
 #include "app/swap_dialog.h"
 #include "driver.h"
 
-namespace eup::app {
+namespace eup::app::test {
 namespace {
 
-class SizingTest : public test::WindowTest {
+class SizingTest : public WindowTest {
 protected:
   SizingTest() { stage(5); }
 };
@@ -15,6 +15,7 @@ TEST_F(SizingTest, TheLightestSparIsTaken) {
   QString name;
   with<SizeDialog>("sizeSpar", [&](SizeDialog& d) {
     auto* table = d.findChild<QTableWidget*>("sizes");
+    ASSERT_TRUE(d.settle());
     ASSERT_GT(table->rowCount(), 1);
     ASSERT_NE(d.chosen(), nullptr);
     auto* reserve = d.findChild<QLineEdit*>("reserve");
@@ -24,10 +25,13 @@ TEST_F(SizingTest, TheLightestSparIsTaken) {
     EXPECT_GT(table->rowCount(), 1); // the last answer stays
     reserve->setText("1.5");
     Q_EMIT reserve->editingFinished();
+    ASSERT_TRUE(d.settle());
     EXPECT_GE(d.chosen()->reserve, 1.5);
     auto* stock = d.findChild<QLineEdit*>("stock");
     stock->setText("1/4\"; 3; 5");
     Q_EMIT stock->editingFinished();
+    EXPECT_FALSE(d.findChild<QAbstractButton*>("takeSize")->isEnabled()) << "not before it is found";
+    ASSERT_TRUE(d.settle());
     QTest::mouseClick(d.findChild<QAbstractButton*>("takeSize"), Qt::LeftButton);
   });
   EXPECT_NE(design(), before);
@@ -43,6 +47,7 @@ TEST_F(SizingTest, NothingHoldsIsSaid) {
     auto* reserve = d.findChild<QLineEdit*>("reserve");
     reserve->setText("90");
     Q_EMIT reserve->editingFinished();
+    ASSERT_TRUE(d.settle());
     EXPECT_TRUE(d.findChild<QLabel*>("said")->text().contains("None of these"));
     EXPECT_FALSE(d.findChild<QAbstractButton*>("takeSize")->isEnabled());
   });
@@ -62,4 +67,4 @@ TEST_F(SizingTest, AnotherWoodIsTaken) {
 }
 
 } // namespace
-} // namespace eup::app
+} // namespace eup::app::test

@@ -14,14 +14,16 @@ namespace {
 /// Visits every decision and moves it off its default, so that a field that is not saved is found out.
 class Mover {
 public:
-  template <class F> void group(const char*, const char*, Stage, F inside) { inside(); }
+  template <class F> void group(const char*, Topic, F inside) { inside(); }
+  template <class F> void group(const char*, Topic, int, F inside) { inside(); }
+  void extra(const char*, const char*, const char*, bool) {}
   template <class F> void hidden(const char*, F inside) { inside(); }
-  template <class L, class F> void list(const char*, const char*, Stage, L& items, int most, F each) {
+  template <class L, class F> void list(const char*, Topic, L& items, int most, F each) {
     items.resize(static_cast<std::size_t>(std::min(most, 3)));
     for (std::size_t i = 0; i < items.size(); ++i) each(items[i], i);
   }
   template <class L, class F> void parts(const char*, L& items, int most, F each) {
-    list("", "", Stage::panels, items, most, each);
+    list("", Topic::none, items, most, each);
   }
   void length(const char*, const char*, double& v, Limits l, bool = true) { move(v, l); }
   void angle(const char*, const char*, double& v, Limits l, bool = true) { move(v, l); }

@@ -370,7 +370,7 @@ TEST(SectionSheet, IsFullSizeWithItsGauges) {
   EXPECT_FALSE(writeSection(w.inner(), true, folder.path / "a.xyz").ok());
   EXPECT_TRUE(openPlanImage(folder.path / "a.svg").ok());
   EXPECT_NE(test::slurp(folder.path / "a.dat").find("105."), std::string::npos);
-  EXPECT_FALSE(writeReference(w, Hand::left, folder.path / "r.pdf").ok()); // nothing was read
+  EXPECT_FALSE(writeReference(w.plan, w.design, Hand::left, folder.path / "r.pdf").ok()); // nothing was read
 }
 
 } // namespace

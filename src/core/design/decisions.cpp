@@ -1,4 +1,5 @@
 #include "core/design/decisions.h"
+#include "core/design/panel_brief.h"
 #include "core/design/tables.h"
 #include "core/measure/length_text.h"
 #include "core/section/naca.h"
@@ -24,27 +25,23 @@ std::string numbersText(const std::vector<int>& numbers) {
 /// Keeps the path and the heading while the description is walked.
 class Walker {
 public:
-  template <class F> void group(const char* key, const char* title, Stage stage, F inside) {
-    const auto before = std::tuple(path, heading, now);
+  template <class F> void group(const char* key, Topic topic, F inside) { group(key, topic, 0, inside); }
+  /// A group without a topic of its own is of the one around it.
+  template <class F> void group(const char* key, Topic topic, int number, F inside) {
+    const auto before = std::tuple(path, subject);
     if (*key) path += (path.empty() ? "" : ".") + std::string(key);
-    if (heading.empty()) heading = title;
-    now = stage;
+    if (topic != Topic::none) subject = {topic, number};
     inside();
-    std::tie(path, heading, now) = before;
+    std::tie(path, subject) = before;
   }
-  template <class L, class F> void list(const char* key, const char* title, Stage stage, L& items, int, F each) {
+  template <class L, class F> void list(const char* key, Topic topic, L& items, int, F each) {
     for (std::size_t i = 0; i < items.size(); ++i)
-      group(fmt::format("{}.{}", key, i).c_str(), fmt::format("{} {}", title, i + 1).c_str(), stage,
-            [&] { each(items[i], i); });
+      group(fmt::format("{}.{}", key, i).c_str(), topic, static_cast<int>(i), [&] { each(items[i], i); });
   }
-  template <class L, class F> void parts(const char* key, L& items, int, F each) {
-    for (std::size_t i = 0; i < items.size(); ++i) {
-      const std::string before = path;
-      path += (path.empty() ? "" : ".") + fmt::format("{}.{}", key, i);
-      each(items[i], i);
-      path = before;
-    }
+  template <class L, class F> void parts(const char* key, L& items, int most, F each) {
+    list(key, Topic::none, items, most, each);
   }
+  void extra(const char*, const char*, const char*, bool) {}
   // Kept in the file, but not typed as a field.
   template <class F> void hidden(const char*, F) {}
   template <class T> void freeText(const char*, T&) {}
@@ -53,8 +50,8 @@ public:
 
 protected:
   std::string full(const char* key) const { return path.empty() ? key : path + "." + key; }
-  std::string path, heading;
-  Stage now = Stage::panels;
+  std::string path;
+  Subject subject;
 };
 
 class Lister : public Walker {
@@ -62,6 +59,9 @@ public:
   explicit Lister(LengthUnit documentUnit) : unit(documentUnit) {}
   std::vector<Decision> all;
 
+  void extra(const char* words, const char* on, const char* off, bool in) {
+    all.back().extra = Extra{words, on, off, in};
+  }
   void length(const char* key, const char* label, double v, Limits l, bool applies = true) {
     add(key, label, DecisionKind::length, applies, v, formatLength(v, unit, 3), unit == LengthUnit::mm ? "mm" : "")
         .limits = l;
@@ -118,7 +118,7 @@ public:
   }
   void dihedral(const char* key, const Dihedral& v, double span, bool applies) {
     const double rise = riseOf(v, span), deg = dihedralDeg(v, span);
-    group(key, "", now, [&] {
+    group(key, Topic::none, [&] {
       length("rise", "Rise under the tip", rise, Limits{-0.8 * span, 0.8 * span}, applies);
       all.back().follows = v.by != DihedralBy::rise;
       angle("angle", "To the horizontal", deg, Limits{-50, 50}, applies);
@@ -131,8 +131,17 @@ public:
 private:
   Decision& add(const char* key, const char* label, DecisionKind kind, bool applies, double value, std::string shown,
                 std::string behind) {
-    all.push_back(
-        {full(key), label, heading, kind, now, applies, false, {}, value, std::move(shown), std::move(behind)});
+    all.push_back({full(key),
+                   label,
+                   subject,
+                   kind,
+                   stageOf(subject.topic),
+                   applies,
+                   false,
+                   {},
+                   value,
+                   std::move(shown),
+                   std::move(behind)});
     return all.back();
   }
   LengthUnit unit;
@@ -286,7 +295,7 @@ public:
     v = all;
   }
   void dihedral(const char* key, Dihedral& v, double span, bool) {
-    group(key, "", now, [&] {
+    group(key, Topic::none, [&] {
       double rise = riseOf(v, span), deg = dihedralDeg(v, span);
       const bool was = found;
       length("rise", "Rise under the tip", rise, Limits{-0.8 * span, 0.8 * span});
@@ -386,9 +395,15 @@ std::vector<Decision> decisionsOf(const Design& design) {
 std::vector<std::string> usesOf(const Design& design, Shelf shelf, std::string_view key) {
   std::vector<std::string> out;
   for (const Decision& d : decisionsOf(design))
-    if (d.shelf == shelf && d.choices[static_cast<std::size_t>(d.value)].first == key)
-      out.push_back(d.group + ", " + d.label);
+    if (d.shelf == shelf && d.choices[static_cast<std::size_t>(d.value)].first == key) out.push_back(nameOf(design, d));
   return out;
+}
+
+std::string nameOf(const Design& design, const Decision& d) {
+  const PanelId id = panelOfPath(d.path).value_or(PanelId{wingOfPath(d.path).value_or(0), 0});
+  const std::string title =
+      fullTitleOf(d.subject, design.at(id), id.panel == 0, mirrored(design.wings[static_cast<std::size_t>(id.wing)]));
+  return title.empty() ? d.label : title + ": " + d.label;
 }
 
 std::optional<Decision> decisionAt(const Design& design, std::string_view path) {

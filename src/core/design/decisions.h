@@ -7,10 +7,18 @@ namespace eup {
 
 enum class DecisionKind { length, angle, percent, number, mass, count, flag, choice, text, stations, numbers, shares };
 
+/// How a decision that a wing can do without is put in and taken out.
+struct Extra {
+  std::string words; ///< what is put in: "taper"
+  std::string on, off;
+  bool in = false; ///< as the design stands
+  bool operator==(const Extra&) const = default;
+};
+
 struct Decision {
   std::string path;  ///< "wings.0.panels.0.panel.span", "flying.mass"
   std::string label; ///< in the trade's words
-  std::string group; ///< heading that it stands under
+  Subject subject;   ///< what it is decided of
   DecisionKind kind = DecisionKind::length;
   Stage stage = Stage::panels;
   bool applies = true;  ///< has a say in the design as it stands
@@ -21,11 +29,14 @@ struct Decision {
   std::string unit;     ///< shown behind the text
   std::vector<std::pair<std::string, std::string>> choices{}; ///< key and words
   std::optional<Shelf> shelf{};                               ///< the table that the choices are of
+  std::optional<Extra> extra{};
 };
 
 std::vector<Decision> decisionsOf(const Design& design);
 /// What names that row of a table: "Spar 1, Top cap of".
 std::vector<std::string> usesOf(const Design& design, Shelf shelf, std::string_view key);
+/// What it is of and what it is: "main spar, top cap: Width".
+std::string nameOf(const Design& design, const Decision& decision);
 /// The decision of that path; nothing if there is none.
 std::optional<Decision> decisionAt(const Design& design, std::string_view path);
 

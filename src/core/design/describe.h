@@ -2,95 +2,10 @@
 // say in the design as it stands. Saving, loading, typing, dragging and the tests all visit this one description.
 #pragma once
 #include "core/design/design.h"
-#include "core/measure/figure.h"
-#include <array>
+#include "core/design/subject.h"
 #include <optional>
-#include <span>
 
 namespace eup {
-
-/// A member of an enumeration: its name in the file and its words on screen.
-struct Choice {
-  std::string_view key, label;
-};
-
-inline constexpr std::array makeTrueChoices{Choice{"lengths", "known lengths"}, Choice{"corners", "four corners"}};
-inline constexpr std::array readingChoices{Choice{"leadingEdge", "leading edge at a rib"},
-                                           Choice{"trailingEdge", "trailing edge at a rib"},
-                                           Choice{"spar", "spar line"},
-                                           Choice{"hinge", "hinge line"},
-                                           Choice{"joint", "panel joint"},
-                                           Choice{"centreLine", "centre line"},
-                                           Choice{"tip", "tip outline"},
-                                           Choice{"upperSurface", "section outline, top"},
-                                           Choice{"lowerSurface", "section outline, below"},
-                                           Choice{"ribTemplate", "rib template's length"},
-                                           Choice{"ribThickness", "rib's thickness"},
-                                           Choice{"length", "length"},
-                                           Choice{"angle", "angle"},
-                                           Choice{"matchMark", "match mark between sheets"}};
-inline constexpr std::array handChoices{Choice{"right", "right"}, Choice{"left", "left"}};
-inline constexpr std::array sectionKindChoices{
-    Choice{"naca", "NACA digits"},       Choice{"listed", "coordinates"},
-    Choice{"traced", "traced points"},   Choice{"flatUnderside", "flat underside"},
-    Choice{"flatPlate", "flat plate"},   Choice{"curvedPlate", "curved plate"},
-    Choice{"symmetrical", "symmetrical"}};
-inline constexpr std::array plateNoseChoices{Choice{"round", "rounded"}, Choice{"wedge", "wedge"}};
-inline constexpr std::array plateCurveChoices{Choice{"arc", "circular arc"}, Choice{"place", "camber and its place"}};
-inline constexpr std::array stepChoices{Choice{"thickness", "set thickness"},
-                                        Choice{"camber", "set camber"},
-                                        Choice{"tail", "set TE depth"},
-                                        Choice{"nose", "blunter or sharper nose"},
-                                        Choice{"fillUndercamber", "fill undercamber"},
-                                        Choice{"smooth", "smooth"},
-                                        Choice{"blend", "blend"}};
-inline constexpr std::array unitChoices{Choice{"mm", "mm"}, Choice{"inch", "inches"}};
-inline constexpr std::array ribRuleChoices{Choice{"count", "number of ribs"}, Choice{"spacing", "even spacing"},
-                                           Choice{"stations", "own stations"}};
-inline constexpr std::array ribDirectionChoices{
-    Choice{"flight", "with the flight"}, Choice{"squareToLeadingEdge", "square to the LE"},
-    Choice{"squareToSpar", "square to the first spar"}, Choice{"diagonal", "diagonal"}};
-inline constexpr std::array sheetEdgeChoices{Choice{"fraction", "chord fraction"}, Choice{"spar", "a spar"}};
-inline constexpr std::array leadingEdgeChoices{Choice{"none", "none"}, Choice{"square", "square strip"},
-                                               Choice{"onEdge", "square, on edge"}, Choice{"shaped", "shaped strip"}};
-inline constexpr std::array trailingEdgeChoices{Choice{"none", "none"}, Choice{"wedge", "wedge stock"},
-                                                Choice{"twoSheets", "two sheets"}};
-inline constexpr std::array sparKindChoices{Choice{"caps", "caps"}, Choice{"fullDepth", "full-depth sheet"}};
-inline constexpr std::array capShapeChoices{Choice{"strip", "strip"}, Choice{"rod", "rod"}, Choice{"tube", "tube"}};
-inline constexpr std::array slotChoices{Choice{"above", "from above"}, Choice{"below", "from below"}};
-inline constexpr std::array websChoices{Choice{"none", "none"}, Choice{"between", "between the ribs"},
-                                        Choice{"continuous", "all along, ribs in two"},
-                                        Choice{"core", "a full-width core"}};
-inline constexpr std::array grainChoices{Choice{"upright", "upright"}, Choice{"along", "along the spar"}};
-inline constexpr std::array diagonalsChoices{Choice{"none", "none"}, Choice{"oneWay", "one a bay"},
-                                             Choice{"crossed", "two a bay, crossed"}, Choice{"zigzag", "zigzag"}};
-inline constexpr std::array diagonalPlaneChoices{Choice{"top", "along the top"},
-                                                 Choice{"bottom", "along the underside"}, Choice{"both", "along both"},
-                                                 Choice{"sloping", "from top to underside"}};
-inline constexpr std::array proppingChoices{Choice{"bothPropped", "both halves propped"},
-                                            Choice{"oneFlat", "one flat, one propped"}};
-inline constexpr std::array blockChoices{Choice{"leadingEdge", "leading edge"}, Choice{"spar", "main spar"},
-                                         Choice{"trailingEdge", "trailing edge"}};
-inline constexpr std::array datumChoices{Choice{"chordLevel", "root chord level"},
-                                         Choice{"undersideFlat", "root underside flat"}};
-inline constexpr std::array braceSideChoices{Choice{"front", "before the spar"}, Choice{"behind", "behind the spar"},
-                                             Choice{"both", "one on either side"}};
-inline constexpr std::array braceOverChoices{Choice{"between", "between the caps"},
-                                             Choice{"faces", "over the spar's faces"}};
-inline constexpr std::array braceFormChoices{Choice{"flat", "flat"}, Choice{"folded", "folded at the join"}};
-inline constexpr std::array sparsThereChoices{
-    Choice{"end", "end at the join"}, Choice{"cracked", "are cracked and set"}, Choice{"through", "run through"}};
-inline constexpr std::array joinerLineChoices{Choice{"across", "straight across"}, Choice{"top", "along the top"},
-                                              Choice{"middle", "along the middle"},
-                                              Choice{"underside", "along the underside"}};
-inline constexpr std::array tipChoices{Choice{"square", "square, at the rib"}, Choice{"plate", "sheet plate"},
-                                       Choice{"outline", "outline of sheet"},  Choice{"block", "carved block"},
-                                       Choice{"bow", "strips round a form"},   Choice{"rounded", "corners rounded"}};
-inline constexpr std::array wingKindChoices{Choice{"main", "main wing"}, Choice{"second", "second wing"},
-                                            Choice{"tailplane", "tailplane"}, Choice{"canard", "foreplane"},
-                                            Choice{"fin", "upright fin"}};
-inline constexpr std::array loadShapeChoices{Choice{"schrenk", "Schrenk"}, Choice{"ellipse", "ellipse"},
-                                             Choice{"chord", "by chord"}, Choice{"table", "own table"}};
 
 /// Why a table of lift cannot be one; nothing when it can.
 inline std::optional<std::string> wrongShares(const std::vector<double>& table) {
@@ -102,7 +17,7 @@ inline std::optional<std::string> wrongShares(const std::vector<double>& table) 
 
 /// The plan is saved like every decision, but read and edited on its own stage rather than as a list of fields.
 template <class P, class V> void describePlan(P& plan, V& v) {
-  v.list("sheets", "", Stage::plan, plan.sheets, mostSheets, [&](auto& s, std::size_t) {
+  v.list("sheets", Topic::none, plan.sheets, mostSheets, [&](auto& s, std::size_t) {
     v.text("name", "Name", s.name);
     v.freeText("file", s.file);
     v.freeText("checksum", s.checksum);
@@ -112,7 +27,7 @@ template <class P, class V> void describePlan(P& plan, V& v) {
     v.count("height", "Height", s.height, Limits{0, 100000});
     v.number("dpi", "Pixels an inch", s.dpi, Limits{0, 100000});
     v.choice("by", "Made true by", s.by, std::span(makeTrueChoices));
-    v.list("lengths", "", Stage::plan, s.lengths, mostKnownLengths, [&](auto& l, std::size_t) {
+    v.list("lengths", Topic::none, s.lengths, mostKnownLengths, [&](auto& l, std::size_t) {
       v.freeText("name", l.name);
       v.points("ends", l.ends, 2);
       v.length("length", "Known length", l.length, Limits{0.1, 100000});
@@ -122,7 +37,7 @@ template <class P, class V> void describePlan(P& plan, V& v) {
     v.length("cornerHeight", "Rectangle's height", s.cornerHeight, Limits{1, 100000});
     v.points("level", s.level, 2);
   });
-  v.list("readings", "", Stage::plan, plan.readings, mostReadings, [&](auto& r, std::size_t) {
+  v.list("readings", Topic::none, plan.readings, mostReadings, [&](auto& r, std::size_t) {
     v.freeText("name", r.name);
     v.choice("kind", "Kind", r.kind, std::span(readingChoices));
     v.count("sheet", "Sheet", r.sheet, Limits{1, mostSheets});
@@ -130,7 +45,7 @@ template <class P, class V> void describePlan(P& plan, V& v) {
     v.count("number", "Number", r.number, Limits{1, 9999});
     v.points("points", r.points, mostReadingPoints);
   });
-  v.list("verdicts", "", Stage::plan, plan.verdicts, mostVerdicts, [&](auto& d, std::size_t) {
+  v.list("verdicts", Topic::none, plan.verdicts, mostVerdicts, [&](auto& d, std::size_t) {
     v.freeText("key", d.key);
     v.flag("take", "Taken", d.take);
   });
@@ -166,7 +81,7 @@ template <class S, class V> void describeSection(S& s, V& v) {
   v.choice("curve", "Curved as", n.curve, std::span(plateCurveChoices), curved);
   v.fraction("camber", "Camber", n.camber, Limits{0, 0.2}, curved);
   v.fraction("camberAt", "Camber at", n.camberAt, Limits{0.1, 0.9}, curved && n.curve == PlateCurve::place);
-  v.list("steps", "", Stage::sections, s.steps, mostSteps, [&](auto& p, std::size_t i) {
+  v.list("steps", Topic::none, s.steps, mostSteps, [&](auto& p, std::size_t i) {
     const std::string label = std::to_string(i + 1) + ".";
     v.choice("kind", label.c_str(), p.kind, std::span(stepChoices));
     v.flag("on", "in use", p.on);
@@ -187,20 +102,15 @@ struct PanelPlace {
   bool mirrored = true;
 };
 
-/// What the decisions of a panel's inner end are called.
-inline const char* joinWords(const PanelPlace& place) {
-  return place.sparsInside ? "Join" : place.mirrored ? "Centre join" : "Setting up";
-}
-
 /// One panel. The root of a panel that continues the one inside it is not decided again.
 template <class P, class V> void describePanel(P& p, const PanelPlace& place, V& v) {
   const auto& sparsInside = place.sparsInside;
   const bool innermost = !sparsInside;
-  v.group("sections", "", Stage::sections, [&] {
-    v.group("root", "Root section", Stage::sections, [&] { describeSection(p.sections.root, v); });
-    v.group("tip", "Tip section", Stage::sections, [&] { describeSection(p.sections.tip, v); });
+  v.group("sections", Topic::none, [&] {
+    v.group("root", Topic::rootSection, [&] { describeSection(p.sections.root, v); });
+    v.group("tip", Topic::tipSection, [&] { describeSection(p.sections.tip, v); });
   });
-  v.group("panel", "Panel", Stage::panels, [&] {
+  v.group("panel", Topic::panel, [&] {
     const bool own = innermost || !p.panel.continues;
     v.flag("continues", "Root as the panel inside", p.panel.continues, !innermost);
     v.length("span", innermost ? "Half span" : "Panel span", p.panel.span, Limits{20, 20000});
@@ -212,29 +122,35 @@ template <class P, class V> void describePanel(P& p, const PanelPlace& place, V&
     v.angle("washout", "Washout at tip", p.panel.washoutDeg, Limits{-15, 15});
     v.fraction("washoutAxis", "Turned about", p.panel.washoutAxis, Limits{0, 1});
   });
-  v.group("ribs", "Ribs", Stage::ribs, [&] {
+  v.group("ribs", Topic::ribs, [&] {
     auto& r = p.ribs;
-    v.choice("rule", "Ribs by", r.rule, std::span(ribRuleChoices));
-    v.count("count", "Number of ribs", r.count, Limits{2, mostRibs}, r.rule == RibRule::count);
-    v.length("spacing", "Spacing, at most", r.spacing, Limits{2, 2000}, r.rule == RibRule::spacing);
-    v.stations("stations", "Stations", r.stations, r.rule == RibRule::stations);
-    v.count("denseRoot", "Bays halved at root", r.denseRoot, Limits{0, mostRibs}, r.rule != RibRule::stations);
-    v.count("denseTip", "Bays halved at tip", r.denseTip, Limits{0, mostRibs}, r.rule != RibRule::stations);
-    const bool turned = r.direction != RibDirection::flight;
-    v.choice("direction", "Ribs run", r.direction, std::span(ribDirectionChoices));
-    v.angle("angle", "Tail outwards by", r.angleDeg, Limits{-60, 60}, r.direction == RibDirection::diagonal);
-    v.flag("crossing", "Others cross them", r.crossing, turned);
+    v.group("", Topic::ribPlaces, [&] {
+      v.choice("rule", "Ribs by", r.rule, std::span(ribRuleChoices));
+      v.count("count", "Number of ribs", r.count, Limits{2, mostRibs}, r.rule == RibRule::count);
+      v.length("spacing", "Spacing, at most", r.spacing, Limits{2, 2000}, r.rule == RibRule::spacing);
+      v.stations("stations", "Stations", r.stations, r.rule == RibRule::stations);
+      v.count("denseRoot", "Bays halved at root", r.denseRoot, Limits{0, mostRibs}, r.rule != RibRule::stations);
+      v.extra("halved bays at the root", "2", "0", r.denseRoot > 0);
+      v.count("denseTip", "Bays halved at tip", r.denseTip, Limits{0, mostRibs}, r.rule != RibRule::stations);
+      v.extra("halved bays at the tip", "2", "0", r.denseTip > 0);
+      const bool turned = r.direction != RibDirection::flight;
+      v.choice("direction", "Ribs run", r.direction, std::span(ribDirectionChoices));
+      v.angle("angle", "Tail outwards by", r.angleDeg, Limits{-60, 60}, r.direction == RibDirection::diagonal);
+      v.flag("crossing", "Others cross them", r.crossing, turned);
+    });
     v.length("thickness", "Rib thickness", r.thickness, Limits{0.3, 30});
     v.length("rootThickness", "Root rib", r.rootThickness, Limits{0.3, 30});
     v.length("tipThickness", "Tip rib", r.tipThickness, Limits{0.3, 30});
     v.numbers("thick", "Thick ribs", r.thick);
+    v.extra("thick ribs", "2", "", !r.thick.empty());
     v.length("thickThickness", "Thick rib", r.thickThickness, Limits{0.3, 30}, !r.thick.empty());
     v.numbers("doubled", "Doubled ribs", r.doubled);
+    v.extra("doubled ribs", "2", "", !r.doubled.empty());
     v.listed("material", "Ribs of", r.material, Shelf::material);
     v.length("notchFit", "Notch fit", r.notchFit, Limits{0, 2});
     v.length("rim", "Least wood", r.rim, Limits{0.2, 20});
   });
-  v.group("riblets", "Riblets", Stage::ribs, [&] {
+  v.group("riblets", Topic::riblets, [&] {
     auto& r = p.riblets;
     const bool open = p.ribs.direction == RibDirection::flight, any = open && r.inBay > 0; // a turned rib is in the way
     v.count("inBay", "Riblets in each bay", r.inBay, Limits{0, 5}, open);
@@ -243,7 +159,7 @@ template <class P, class V> void describePanel(P& p, const PanelPlace& place, V&
     v.fraction("fraction", "Riblet ends at", r.fraction, Limits{0.05, 0.95}, any && r.to == SheetEdge::fraction);
     v.count("spar", "Spar number", r.spar, Limits{1, mostSpars}, any && r.to == SheetEdge::spar);
   });
-  v.group("sheeting", "Sheeting", Stage::ribs, [&] {
+  v.group("sheeting", Topic::sheeting, [&] {
     auto& s = p.sheeting;
     const bool any = s.top || s.bottom;
     v.flag("top", "Sheet on top", s.top);
@@ -255,7 +171,7 @@ template <class P, class V> void describePanel(P& p, const PanelPlace& place, V&
     v.listed("material", "Sheet of", s.material, Shelf::material, any);
     v.flag("carries", "It carries bending", s.carries, any);
   });
-  v.group("capStrips", "Cap strips", Stage::ribs, [&] {
+  v.group("capStrips", Topic::capStrips, [&] {
     auto& c = p.capStrips;
     const bool any = c.top || c.bottom;
     v.flag("top", "Cap strips on top", c.top);
@@ -264,7 +180,7 @@ template <class P, class V> void describePanel(P& p, const PanelPlace& place, V&
     v.length("width", "Cap width", c.width, Limits{0.5, 100}, any);
     v.listed("material", "Cap strips of", c.material, Shelf::material, any);
   });
-  v.group("leadingEdge", "Leading edge", Stage::ribs, [&] {
+  v.group("leadingEdge", Topic::leadingEdge, [&] {
     auto& e = p.leadingEdge;
     const bool any = e.kind != LeadingEdgeKind::none, shaped = e.kind == LeadingEdgeKind::shaped;
     v.choice("kind", "LE stock", e.kind, std::span(leadingEdgeChoices));
@@ -273,7 +189,7 @@ template <class P, class V> void describePanel(P& p, const PanelPlace& place, V&
     v.length("letIn", "LE let in", e.letIn, Limits{0, 50}, shaped);
     v.listed("material", "LE of", e.material, Shelf::material, any);
   });
-  v.group("trailingEdge", "Trailing edge", Stage::ribs, [&] {
+  v.group("trailingEdge", Topic::trailingEdge, [&] {
     auto& e = p.trailingEdge;
     const bool any = e.kind != TrailingEdgeKind::none, sheets = e.kind == TrailingEdgeKind::twoSheets;
     v.choice("kind", "TE stock", e.kind, std::span(trailingEdgeChoices));
@@ -282,7 +198,7 @@ template <class P, class V> void describePanel(P& p, const PanelPlace& place, V&
     v.length("overhang", "TE overhang", e.overhang, Limits{0, 50}, sheets);
     v.listed("material", "TE of", e.material, Shelf::material, any);
   });
-  v.list("spars", "Spar", Stage::spars, p.spars, mostSpars, [&](auto& s, std::size_t number) {
+  v.list("spars", Topic::spar, p.spars, mostSpars, [&](auto& s, std::size_t number) {
     const bool caps = s.kind == SparKind::caps;
     v.text("name", "Name", s.name);
     v.choice("kind", "Spar of", s.kind, std::span(sparKindChoices));
@@ -290,48 +206,56 @@ template <class P, class V> void describePanel(P& p, const PanelPlace& place, V&
                innermost || !p.panel.continues || number >= *sparsInside);
     v.fraction("tipFraction", "Line, tip", s.tipFraction, Limits{0.02, 0.98});
     v.flag("stops", "Stops before the tip", s.stops);
+    v.extra("stops early", "yes", "no", s.stops);
     v.length("stopsAt", "Stops at", s.stopsAt, Limits{5, 20000}, s.stops);
-    const auto cap = [&](const char* key, auto& c, std::array<const char*, 11> label) {
-      v.group(key, label[0], Stage::spars, [&] {
+    const auto cap = [&](const char* key, Topic topic, auto& c, std::array<const char*, 11> label) {
+      v.group(key, topic, static_cast<int>(number), [&] {
         const bool on = caps && c.fitted, strip = on && c.shape == CapShape::strip;
         v.flag("fitted", label[0], c.fitted, caps);
+        v.extra("this cap", "yes", "no", c.fitted);
         v.choice("shape", label[1], c.shape, std::span(capShapeChoices), on);
         v.length("width", label[2], c.width, Limits{0.3, 200}, strip);
         v.length("depth", on && !strip ? label[9] : label[3], c.depth, Limits{0.2, 200}, on);
         v.length("wall", "Its wall", c.wall, Limits{0.1, 50}, on && c.shape == CapShape::tube);
         v.listed("material", label[4], c.material, Shelf::material, on);
         v.flag("tapers", label[5], c.tapers, strip);
+        v.extra("taper", "yes", "no", c.tapers);
         v.length("tipWidth", "Width at its end", c.tipWidth, Limits{0.3, 200}, strip && c.tapers);
         v.length("tipDepth", "Depth at its end", c.tipDepth, Limits{0.2, 200}, strip && c.tapers);
         v.flag("changes", label[6], c.changes, on);
+        v.extra("second wood", "yes", "no", c.changes);
         v.number("changesAt", "Changes at, of length", c.changesAt, alongCap, on && c.changes);
         v.listed("thenMaterial", "Then of", c.thenMaterial, Shelf::material, on && c.changes);
         v.flag("doubled", label[7], c.doubled, strip);
+        v.extra("doubler", "yes", "no", c.doubled);
         v.number("doubledTo", label[8], c.doubledTo, alongCap, strip && c.doubled);
         v.length("doubler", "Doubler's depth", c.doubler, Limits{0.2, 100}, strip && c.doubled);
         v.flag("drops", label[10], c.drops, on);
+        v.extra("ends early", "yes", "no", c.drops);
         v.number("dropsAt", "Ends at, of length", c.dropsAt, alongCap, on && c.drops);
       });
     };
-    cap("top", s.top,
+    cap("top", Topic::topCap, s.top,
         {"Top cap", "Top cap is a", "Top cap width", "Top cap depth", "Top cap of", "Top cap tapers",
          "Top cap's wood changes", "Top cap doubled", "Doubled to, of length", "Top cap's diameter",
          "Top cap ends early"});
-    cap("bottom", s.bottom,
+    cap("bottom", Topic::bottomCap, s.bottom,
         {"Bottom cap", "Bottom cap is a", "Bottom cap width", "Bottom cap depth", "Bottom cap of", "Bottom cap tapers",
          "Bottom cap's wood changes", "Bottom cap doubled", "Doubled to, of length", "Bottom cap's diameter",
          "Bottom cap ends early"});
     const bool two = caps && s.top.fitted && s.bottom.fitted, web = two && s.webs != Webs::none;
-    v.choice("webs", "Webs", s.webs, std::span(websChoices), two);
-    const bool sheetWeb = web && s.webs != Webs::core;
-    v.length("webThickness", "Web thickness", s.webThickness, Limits{0.2, 30}, sheetWeb);
-    v.choice("webGrain", "Its grain", s.webGrain, std::span(grainChoices), sheetWeb);
-    v.listed("webMaterial", s.webs == Webs::core ? "Core of" : "Web of", s.webMaterial, Shelf::material, web);
+    v.group("", Topic::webs, static_cast<int>(number), [&] {
+      v.choice("webs", "Webs", s.webs, std::span(websChoices), two);
+      const bool sheetWeb = web && s.webs != Webs::core;
+      v.length("webThickness", "Web thickness", s.webThickness, Limits{0.2, 30}, sheetWeb);
+      v.choice("webGrain", "Its grain", s.webGrain, std::span(grainChoices), sheetWeb);
+      v.listed("webMaterial", s.webs == Webs::core ? "Core of" : "Web of", s.webMaterial, Shelf::material, web);
+    });
     v.length("sheet", "Sheet thickness", s.sheet, Limits{0.3, 50}, !caps);
     v.choice("ribSlot", "Rib slotted", s.ribSlot, std::span(slotChoices), !caps);
     v.listed("sheetMaterial", "Wood", s.sheetMaterial, Shelf::material, !caps);
   });
-  v.group("stiffening", "Stiffening", Stage::spars, [&] {
+  v.group("stiffening", Topic::stiffening, [&] {
     auto& s = p.stiffening;
     const bool any = s.diagonals != Diagonals::none;
     v.listed("covering", "Covering", s.covering, Shelf::covering);
@@ -343,20 +267,22 @@ template <class P, class V> void describePanel(P& p, const PanelPlace& place, V&
     v.length("depth", "Depth", s.depth, Limits{0.3, 50}, any);
     v.listed("material", "Of", s.material, Shelf::material, any);
   });
-  v.group("join", "", Stage::joins, [&] {
+  v.group("join", Topic::none, [&] {
     auto& j = p.join;
-    v.group("", joinWords(place), Stage::joins, [&] {
+    v.group("", Topic::join, [&] {
       const bool joined = !innermost || place.mirrored; // a fin's root meets nothing of its own
       v.dihedral("dihedral", j.dihedral, p.panel.span, joined);
       v.choice("propping", "On the board", j.propping, std::span(proppingChoices), innermost && joined);
       v.choice("blockAt", "Block stands under", j.blockAt, std::span(blockChoices), joined);
-      v.choice("datum", "Panel pinned with", j.datum, std::span(datumChoices));
       v.flag("rootLeans", "End ribs lean to it", j.rootLeans, joined);
       v.choice("sparsThere", "Spars there", j.sparsThere, std::span(sparsThereChoices), joined);
       v.length("crackLeaves", "Crack leaves", j.crackLeaves, Limits{0, 20},
                joined && j.sparsThere == SparsThere::cracked);
-      const bool brace = joined && j.brace;
+    });
+    v.group("", Topic::brace, [&] {
+      const bool joined = !innermost || place.mirrored, brace = joined && j.brace;
       v.flag("brace", "Brace", j.brace, joined);
+      v.extra("a brace", "yes", "no", j.brace);
       v.count("braceSpar", "Brace on spar", j.braceSpar, Limits{1, mostSpars}, brace);
       v.length("braceThickness", "Brace thickness", j.braceThickness, Limits{0.2, 30}, brace);
       v.choice("braceSide", "Brace lies", j.braceSide, std::span(braceSideChoices), brace);
@@ -367,21 +293,25 @@ template <class P, class V> void describePanel(P& p, const PanelPlace& place, V&
       v.flag("braceSlots", "Ribs slotted for it", j.braceSlots, brace);
       v.listed("braceMaterial", "Brace of", j.braceMaterial, Shelf::material, brace);
     });
-    v.group("", "Setting up", Stage::joins, [&] {
+    v.group("", Topic::settingUp, [&] {
+      v.choice("datum", "Panel pinned with", j.datum, std::span(datumChoices));
       v.stations("packing", "Packing at hand", j.packing, true);
       v.flag("feet", "Feet on the ribs", j.feet);
+      v.extra("feet on the ribs", "yes", "no", j.feet);
       v.length("footWidth", "Foot width", j.footWidth, Limits{1, 60}, j.feet);
       v.length("footClearance", "Least foot length", j.footClearance, Limits{0.5, 60}, j.feet);
       v.flag("rods", "Built on two rods", j.rods);
+      v.extra("two jig rods", "yes", "no", j.rods);
       v.length("rodDiameter", "Rods, diameter", j.rodDiameter, Limits{0.5, 40}, j.rods);
       v.fraction("rodFront", "Front rod at", j.rodFront, Limits{0.03, 0.97}, j.rods);
       v.fraction("rodRear", "Rear rod at", j.rodRear, Limits{0.03, 0.97}, j.rods);
     });
   });
-  v.group("brace2", "Second brace", Stage::joins, [&] {
+  v.group("brace2", Topic::brace, 1, [&] {
     auto& b = p.join.second;
     const bool joined = !innermost || place.mirrored, on = joined && b.fitted;
     v.flag("fitted", "One more brace", b.fitted, joined);
+    v.extra("a second brace", "yes", "no", b.fitted);
     v.count("spar", "It lies on spar", b.spar, Limits{1, mostSpars}, on);
     v.length("thickness", "Its thickness", b.thickness, Limits{0.2, 30}, on);
     v.choice("side", "It lies", b.side, std::span(braceSideChoices), on);
@@ -391,23 +321,27 @@ template <class P, class V> void describePanel(P& p, const PanelPlace& place, V&
     v.flag("slots", "Ribs slotted for it too", b.slots, on);
     v.listed("material", "It is of", b.material, Shelf::material, on);
   });
-  v.group("joiner", "Joiner", Stage::joins, [&] {
+  v.group("joiner", Topic::joiner, [&] {
     auto& j = p.join.joiner;
     const bool joined = !innermost || place.mirrored, on = joined && j.fitted;
     v.flag("fitted", "Rod or tube", j.fitted, joined);
+    v.extra("a rod or tube", "yes", "no", j.fitted);
     v.choice("along", "It runs", j.along, std::span(joinerLineChoices), on);
     v.fraction("fraction", "Stands at", j.fraction, Limits{0.05, 0.95}, on);
     v.length("diameter", "Diameter", j.diameter, Limits{0.5, 60}, on);
-    v.length("bore", "Bore, 0 if solid", j.bore, Limits{0, 59}, on);
+    v.length("bore", "Bore", j.bore, Limits{0, 59}, on);
+    v.extra("bore", "1 mm", "0", j.bore > 0);
     v.length("sleeve", "Ribs bored", j.sleeve, Limits{0.5, 80}, on);
     v.count("toRib", "Socket ends at rib", j.toRib, Limits{2, mostRibs}, on);
     v.listed("material", "Of", j.material, Shelf::material, on);
     v.length("facing", "Ply on its end ribs", j.facing, Limits{0, 20}, on);
+    v.extra("ply on its end ribs", "1.5 mm", "0", j.facing > 0);
     v.flag("pin", "Pin against turning", j.pin, on);
+    v.extra("pin against turning", "yes", "no", j.pin);
     v.fraction("pinFraction", "Pin at", j.pinFraction, Limits{0.05, 0.95}, on && j.pin);
     v.length("pinDiameter", "Pin", j.pinDiameter, Limits{0.3, 20}, on && j.pin);
   });
-  v.group("tip", "Tip", Stage::panels, [&] {
+  v.group("tip", Topic::tip, [&] {
     using enum TipKind;
     auto& t = p.tip;
     const TipKind kind = place.outermost ? t.kind : square;
@@ -430,7 +364,7 @@ template <class P, class V> void describePanel(P& p, const PanelPlace& place, V&
 
 /// A table of the builder's own rows.
 template <class Rows, class V> void describeRows(Shelf shelf, Rows& rows, V& v) {
-  v.list(keyOf(shelf), wordsOf(shelf), Stage::spars, rows, static_cast<int>(mostOwnRows), [&](auto& r, std::size_t) {
+  v.list(keyOf(shelf), Topic::none, rows, static_cast<int>(mostOwnRows), [&](auto& r, std::size_t) {
     v.freeText("key", r.key);
     v.text("label", "Name", r.label);
     for (const auto& c : columnsOf(&r)) v.number(c.key, c.label, r.*c.value, c.limits);
@@ -438,23 +372,24 @@ template <class Rows, class V> void describeRows(Shelf shelf, Rows& rows, V& v) 
   });
 }
 
-/// A visitor has: group, hidden, list, parts, length, angle, fraction, number, count, flag, text, freeText, digits,
-/// choice, listed, know, points, bytes, stations, numbers, shares, dihedral, mass. `know` gives it
-/// the rows that `listed` may name. `D` is Design or const Design. `parts`
-/// is a list that is never empty and gives its decisions no heading of its own.
+/// A visitor has: group (its own key or none; what is decided in it; which one of several), extra (the decision before
+/// it can be put in and taken out), hidden, list, parts, length, angle, fraction, number, count, flag, text, freeText,
+/// digits, choice, listed, know, points, bytes, stations, numbers, shares, dihedral, mass. `know` gives it the rows
+/// that `listed` may name. `D` is Design or const Design. `parts` is a list that is never empty and gives its decisions
+/// no heading of its own.
 template <class D, class V> void describe(D& d, V& v) {
-  v.group("", "Model", Stage::panels, [&] {
+  v.group("", Topic::model, [&] {
     v.text("name", "Name", d.name);
     v.choice("unit", "Lengths in", d.unit, std::span(unitChoices));
   });
-  v.group("own", "", Stage::spars, [&] {
+  v.group("own", Topic::none, [&] {
     for (const Shelf shelf : shelves) onShelf(shelf, [&](auto table) { describeRows(shelf, d.own.*table, v); });
   });
   v.know(d.own);
-  v.group("", "Model", Stage::panels, [&] { v.listed("glue", "Glued with", d.glue, Shelf::glue); });
+  v.group("", Topic::model, [&] { v.listed("glue", "Glued with", d.glue, Shelf::glue); });
   v.hidden("plan", [&] { describePlan(d.plan, v); });
   v.parts("wings", d.wings, mostWings, [&](auto& w, std::size_t number) {
-    v.group("surface", "Wing", Stage::panels, [&] {
+    v.group("surface", Topic::wing, [&] {
       v.text("name", "Name", w.name);
       v.choice("kind", "It is", w.kind, std::span(wingKindChoices), number > 0);
       v.number("carries", "Share of the load", w.carries, Limits{0.01, 2});
@@ -466,7 +401,7 @@ template <class D, class V> void describe(D& d, V& v) {
       describePanel(p, {i == 0 ? std::nullopt : std::optional(w.panels[i - 1].spars.size()), last, mirrored(w)}, v);
     });
   });
-  v.group("flying", "Loads", Stage::spars, [&] {
+  v.group("flying", Topic::loads, [&] {
     v.mass("mass", "Model mass", d.flying.mass, Limits{0.1, 100000});
     auto& f = d.flying;
     v.listed("kind", "Built for", f.kind, Shelf::loadFactors);
@@ -475,14 +410,23 @@ template <class D, class V> void describe(D& d, V& v) {
     v.choice("shape", "Lift spread", f.shape, std::span(loadShapeChoices));
     v.shares("table", "Lift, root to tip", f.table, f.shape == LoadShape::table);
     v.flag("relief", "Less the wing's own weight", f.relief);
-    v.number("gust", "Gust, m/s, 0 none", f.gust, Limits{0, 30});
-    v.number("airSpeed", "Met at, m/s", f.airSpeed, Limits{0.5, 150}, f.gust > 0);
-    v.number("linePull", "Line pulls, N, 0 none", f.linePull, Limits{0, 5000});
-    v.number("tipTouch", "Tip touches, × weight", f.tipTouch, Limits{0, 20});
-    v.number("diveSpeed", "Dive, m/s, 0 none", f.diveSpeed, Limits{0, 200});
-    v.fraction("aileronChord", "Aileron chord, 0 none", f.aileronChord, Limits{0, 0.6});
-    v.number("aileronFrom", "It begins at, of span", f.aileronFrom, Limits{0, 0.95}, f.aileronChord > 0);
-    v.number("twistCouple", "Twist test, N·mm", f.twistCouple, Limits{0.01, 1000000});
+    v.group("", Topic::happenings, [&] {
+      v.number("gust", "Gust, m/s", f.gust, Limits{0, 30});
+      v.extra("a gust", "6", "0", f.gust > 0);
+      v.number("airSpeed", "Met at, m/s", f.airSpeed, Limits{0.5, 150}, f.gust > 0);
+      v.number("linePull", "Line pulls, N", f.linePull, Limits{0, 5000});
+      v.extra("a line's pull", "20", "0", f.linePull > 0);
+      v.number("tipTouch", "Tip touches, × weight", f.tipTouch, Limits{0, 20});
+      v.extra("a tip that touches", "1", "0", f.tipTouch > 0);
+    });
+    v.group("", Topic::twistAndDive, [&] {
+      v.number("twistCouple", "Twist test, N·mm", f.twistCouple, Limits{0.01, 1000000});
+      v.number("diveSpeed", "Dive, m/s", f.diveSpeed, Limits{0, 200});
+      v.extra("a dive", "25", "0", f.diveSpeed > 0);
+      v.fraction("aileronChord", "Aileron chord", f.aileronChord, Limits{0, 0.6});
+      v.extra("an aileron", "25", "0", f.aileronChord > 0);
+      v.number("aileronFrom", "It begins at, of span", f.aileronFrom, Limits{0, 0.95}, f.aileronChord > 0);
+    });
   });
 }
 

@@ -30,7 +30,9 @@ class Writer {
 public:
   Json root = Json::object();
 
-  template <class F> void group(const char* key, const char*, Stage, F inside) {
+  template <class F> void group(const char* key, Topic, int, F inside) { group(key, Topic::none, inside); }
+  void extra(const char*, const char*, const char*, bool) {}
+  template <class F> void group(const char* key, Topic, F inside) {
     if (!*key) return inside();
     Json* outer = at;
     at = &(*outer)[key];
@@ -38,8 +40,8 @@ public:
     inside();
     at = outer;
   }
-  template <class F> void hidden(const char* key, F inside) { group(key, "", Stage::plan, inside); }
-  template <class L, class F> void list(const char* key, const char*, Stage, L& items, int, F each) {
+  template <class F> void hidden(const char* key, F inside) { group(key, Topic::none, inside); }
+  template <class L, class F> void list(const char* key, Topic, L& items, int, F each) {
     Json* outer = at;
     Json array = Json::array();
     for (auto& item : items) {
@@ -52,7 +54,7 @@ public:
     (*at)[key] = std::move(array);
   }
   template <class L, class F> void parts(const char* key, L& items, int most, F each) {
-    list(key, "", Stage::panels, items, most, each);
+    list(key, Topic::none, items, most, each);
   }
   void length(const char* key, const char*, double v, Limits, bool = true) { (*at)[key] = v; }
   void fraction(const char* key, const char*, double v, Limits, bool = true) { (*at)[key] = v; }
@@ -86,7 +88,9 @@ public:
   std::optional<Problem> problem;
   std::vector<std::string> notes;
 
-  template <class F> void group(const char* key, const char*, Stage, F inside) {
+  template <class F> void group(const char* key, Topic, int, F inside) { group(key, Topic::none, inside); }
+  void extra(const char*, const char*, const char*, bool) {}
+  template <class F> void group(const char* key, Topic, F inside) {
     if (!*key) return inside();
     const Json* found = take(key);
     if (!found) return;
@@ -95,9 +99,9 @@ public:
   }
   /// A group that older files do not have.
   template <class F> void hidden(const char* key, F inside) {
-    if (at->contains(key)) group(key, "", Stage::plan, inside);
+    if (at->contains(key)) group(key, Topic::none, inside);
   }
-  template <class L, class F> void list(const char* key, const char*, Stage, L& items, int most, F each) {
+  template <class L, class F> void list(const char* key, Topic, L& items, int most, F each) {
     const Json* found = take(key);
     if (!found) return;
     if (!found->is_array()) return refuse(key, "a list was expected");
@@ -114,7 +118,7 @@ public:
   template <class L, class F> void parts(const char* key, L& items, int most, F each) {
     if (at->contains(key) && (*at)[key].is_array() && (*at)[key].empty())
       return refuse(key, "the list is empty: one is needed at least");
-    list(key, "", Stage::panels, items, most, each);
+    list(key, Topic::none, items, most, each);
   }
   void length(const char* key, const char*, double& v, Limits l, bool = true) { real(key, v, l, "mm"); }
   void fraction(const char* key, const char*, double& v, Limits l, bool = true) { real(key, v, l, "of the chord"); }

@@ -14,18 +14,17 @@ std::vector<Change> changesBetween(const Design& before, const Design& after) {
   std::map<std::string, Decision> old;
   for (Decision& d : decisionsOf(before)) old.emplace(d.path, d);
   const auto words = [](const Decision& d) { return d.unit.empty() ? d.text : d.text + " " + d.unit; };
-  const auto label = [](const Decision& d) { return d.group + ": " + d.label; };
   std::vector<Change> out;
   for (const Decision& d : decisionsOf(after)) {
     const auto was = old.find(d.path);
     const bool had = was != old.end() && was->second.applies;
     const std::string from = had ? words(was->second) : "", to = d.applies ? words(d) : "";
     if (from != to && d.applies && !d.follows && !(had && was->second.follows))
-      out.push_back({d.path, label(d), from, to});
+      out.push_back({d.path, nameOf(after, d), from, to});
     if (was != old.end()) old.erase(was);
   }
   for (const auto& [path, d] : old)
-    if (d.applies) out.push_back({path, label(d), words(d), ""});
+    if (d.applies) out.push_back({path, nameOf(before, d), words(d), ""});
   return out;
 }
 

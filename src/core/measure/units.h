@@ -1,5 +1,6 @@
 // Units at the edges of the program. Inside: mm, rad, N, N·mm, MPa, g.
 #pragma once
+#include "core/measure/choice.h"
 
 namespace eup {
 
@@ -21,5 +22,7 @@ inline constexpr double radToDeg(double rad) {
 }
 
 enum class LengthUnit { mm, inch };
+inline constexpr std::array unitChoices{Choice{"mm", "mm"}, Choice{"inch", "inches"}};
+static_assert(unitChoices.size() == wordsFor(LengthUnit::inch));
 
 } // namespace eup

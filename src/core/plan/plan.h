@@ -1,6 +1,7 @@
 // The paper plan as a decision: its sheets, how each is made true, and what was read off it. Everything is kept in the
 // sheet's own pixels (y down, a pixel's middle at its whole number), so that a better calibration moves all readings.
 #pragma once
+#include "core/measure/choice.h"
 #include "core/geometry/point.h"
 #include "core/measure/hand.h"
 #include <memory>
@@ -18,6 +19,8 @@ struct KnownLength {
 };
 
 enum class MakeTrue { lengths, corners };
+inline constexpr std::array makeTrueChoices{Choice{"lengths", "known lengths"}, Choice{"corners", "four corners"}};
+static_assert(makeTrueChoices.size() == wordsFor(MakeTrue::corners));
 
 /// Bytes of a plan's file carried inside the wing file. Shared: an undo stack holds many designs.
 class EmbeddedCopy {
@@ -64,6 +67,21 @@ enum class ReadingKind {
   angle,
   matchMark
 };
+inline constexpr std::array readingChoices{Choice{"leadingEdge", "leading edge at a rib"},
+                                           Choice{"trailingEdge", "trailing edge at a rib"},
+                                           Choice{"spar", "spar line"},
+                                           Choice{"hinge", "hinge line"},
+                                           Choice{"joint", "panel joint"},
+                                           Choice{"centreLine", "centre line"},
+                                           Choice{"tip", "tip outline"},
+                                           Choice{"upperSurface", "section outline, top"},
+                                           Choice{"lowerSurface", "section outline, below"},
+                                           Choice{"ribTemplate", "rib template's length"},
+                                           Choice{"ribThickness", "rib's thickness"},
+                                           Choice{"length", "length"},
+                                           Choice{"angle", "angle"},
+                                           Choice{"matchMark", "match mark between sheets"}};
+static_assert(readingChoices.size() == wordsFor(ReadingKind::matchMark));
 
 struct Reading {
   std::string name; ///< empty: named by what it is

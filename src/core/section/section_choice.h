@@ -1,6 +1,7 @@
 // Where a section comes from and how it was changed since: a source that stays untouched, and steps that can be taken
 // back one by one.
 #pragma once
+#include "core/measure/choice.h"
 #include "core/measure/result.h"
 #include "core/section/listed_section.h"
 #include "core/section/measured.h"
@@ -10,8 +11,18 @@
 namespace eup {
 
 enum class SectionKind { naca, listed, traced, flatUnderside, flatPlate, curvedPlate, symmetrical };
+inline constexpr std::array sectionKindChoices{
+    Choice{"naca", "NACA digits"},       Choice{"listed", "coordinates"},
+    Choice{"traced", "traced points"},   Choice{"flatUnderside", "flat underside"},
+    Choice{"flatPlate", "flat plate"},   Choice{"curvedPlate", "curved plate"},
+    Choice{"symmetrical", "symmetrical"}};
+static_assert(sectionKindChoices.size() == wordsFor(SectionKind::symmetrical));
 enum class PlateNose { round, wedge };
+inline constexpr std::array plateNoseChoices{Choice{"round", "rounded"}, Choice{"wedge", "wedge"}};
+static_assert(plateNoseChoices.size() == wordsFor(PlateNose::wedge));
 enum class PlateCurve { arc, place };
+inline constexpr std::array plateCurveChoices{Choice{"arc", "circular arc"}, Choice{"place", "camber and its place"}};
+static_assert(plateCurveChoices.size() == wordsFor(PlateCurve::place));
 
 /// The few numbers that sections are drawn from. Fractions of the chord.
 struct DrawnNumbers {
@@ -28,6 +39,14 @@ struct DrawnNumbers {
 };
 
 enum class StepKind { thickness, camber, tail, nose, fillUndercamber, smooth, blend };
+inline constexpr std::array stepChoices{Choice{"thickness", "set thickness"},
+                                        Choice{"camber", "set camber"},
+                                        Choice{"tail", "set TE depth"},
+                                        Choice{"nose", "blunter or sharper nose"},
+                                        Choice{"fillUndercamber", "fill undercamber"},
+                                        Choice{"smooth", "smooth"},
+                                        Choice{"blend", "blend"}};
+static_assert(stepChoices.size() == wordsFor(StepKind::blend));
 
 /// One change. `value`: thickness, camber and trailing edge depth asked for, or how far smoothing may move a point
 /// (fractions of the chord); the nose's new radius over its old one; the share of the other section in a blend.

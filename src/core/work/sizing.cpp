@@ -123,7 +123,7 @@ std::optional<double> reserveOf(const TruePanel& panel, const std::vector<LoadCa
 }
 
 std::vector<SparSize> sparSizes(const TruePanel& panel, const std::vector<LoadCase>& loads, const SizingOrder& order,
-                                std::size_t many) {
+                                std::size_t many, const Progress& progress) {
   const auto k = static_cast<std::size_t>(order.spar);
   std::vector<SparSize> all;
   for (Spar& s : candidates(order, panel.spars.at(k), panel.design.spars.at(k))) {
@@ -135,7 +135,11 @@ std::vector<SparSize> sparSizes(const TruePanel& panel, const std::vector<LoadCa
   std::map<std::tuple<std::string, double, double, double>, std::vector<std::pair<double, double>>> failed;
   PanelBrief changed = panel.design;
   std::vector<SparSize> out;
+  std::size_t looked = 0;
   for (SparSize& c : all) {
+    constexpr std::size_t often = 64;
+    if (progress && looked++ % often == 0 && !progress(static_cast<double>(looked) / static_cast<double>(all.size())))
+      break;
     // All as light as the last one that is told are looked at, so that the stronger of equals is not missed.
     if (out.size() >= many && c.grams > out[many - 1].grams + 1e-9) break;
     const Cap& cap = c.spar.top.fitted ? c.spar.top : c.spar.bottom;

@@ -1,5 +1,6 @@
 // Sizes a spar: the lightest of stock sizes and chosen woods that keeps a reserve under every load.
 #pragma once
+#include "core/measure/progress.h"
 #include "core/work/true_wing.h"
 
 namespace eup {
@@ -11,6 +12,7 @@ struct SizingOrder {
   std::vector<std::string> materials{"balsa-160", "spruce", "pine"}; ///< keys; both caps of the same
   bool mayTaper = true;                                              ///< in width, to a size of the stock
   bool mayStep = false; ///< of two strips up to a quarter or a half of the spar's length, of one beyond
+  bool operator==(const SizingOrder&) const = default;
 };
 
 struct SparSize {
@@ -25,9 +27,10 @@ inline constexpr std::size_t mostSizes = 60000;
 /// Lightest first, at most `many`; among equals the one with more in reserve. Empty when none keeps the reserve. A
 /// spar of caps keeps those that are fitted; a wood change along a cap is given up, and
 /// what is round becomes a strip. Caps together take at most 0.8 of
-/// the depth at either end. The other spars stay as they are and share the load by stiffness.
+/// the depth at either end. Stopped by its progress, it answers what it has found. The other spars stay as they are and
+/// share the load by stiffness.
 std::vector<SparSize> sparSizes(const TruePanel& panel, const std::vector<LoadCase>& loads, const SizingOrder& order,
-                                std::size_t many = 12);
+                                std::size_t many = 12, const Progress& progress = {});
 
 /// The least reserve of that spar in all bays, if it were like this; nothing where no bay checks it.
 std::optional<double> reserveOf(const TruePanel& panel, const std::vector<LoadCase>& loads, int index,

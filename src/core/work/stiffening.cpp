@@ -59,11 +59,13 @@ constexpr Way ways[] = {
 
 } // namespace
 
-std::vector<StiffeningTrial> stiffeningTrials(const TruePanel& panel) {
+std::vector<StiffeningTrial> stiffeningTrials(const TruePanel& panel, const Progress& progress) {
   std::vector<StiffeningTrial> out;
   if (!panel.twist || panel.twist->twist <= 0) return out;
   out.push_back({"as decided", nullptr, panel.twist->twist, 1, 0});
+  double tried = 0;
   for (const Way& way : ways) {
+    if (progress && !progress(tried++ / std::size(ways))) break;
     if (panel.design.spars.empty() && way.needsSpar) continue;
     PanelBrief changed = panel.design;
     way.change(changed);

@@ -1,5 +1,6 @@
 // Ways to stiffen a panel against twisting, tried side by side: what each gains for its grams.
 #pragma once
+#include "core/measure/progress.h"
 #include "core/work/true_wing.h"
 
 namespace eup {
@@ -13,7 +14,7 @@ struct StiffeningTrial {
 };
 
 /// The panel as decided first, then each way alone, added to what is decided; ways that are already there are left out.
-/// Empty where there is no frame to twist.
-std::vector<StiffeningTrial> stiffeningTrials(const TruePanel& panel);
+/// Empty where there is no frame to twist. Stopped by its progress, it answers what it has tried.
+std::vector<StiffeningTrial> stiffeningTrials(const TruePanel& panel, const Progress& progress = {});
 
 } // namespace eup

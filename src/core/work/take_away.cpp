@@ -111,11 +111,12 @@ Result<Done> writeSection(const TruePanel& w, bool root, const std::filesystem::
   return writeByName(sectionDrawing(section, chord, radius, w.design.name, w.design.unit), path, paper);
 }
 
-Result<Done> writeReference(const TrueWing& w, Hand hand, const std::filesystem::path& path, Paper paper) {
-  if (w.plan.hands.empty()) return Problem{"", "no edges were read off the plan yet: read LE and TE at the end ribs"};
-  for (const DrawnHand& h : w.plan.hands)
-    if (h.hand == hand) return writeByName(referenceDrawing(h, w.design.name, w.design.unit, hand), path, paper);
-  return writeByName(referenceDrawing(w.plan.hands.front(), w.design.name, w.design.unit, hand), path, paper);
+Result<Done> writeReference(const JudgedPlan& plan, const Design& d, Hand hand, const std::filesystem::path& path,
+                            Paper paper) {
+  if (plan.hands.empty()) return Problem{"", "no edges were read off the plan yet: read LE and TE at the end ribs"};
+  for (const DrawnHand& h : plan.hands)
+    if (h.hand == hand) return writeByName(referenceDrawing(h, d.name, d.unit, hand), path, paper);
+  return writeByName(referenceDrawing(plan.hands.front(), d.name, d.unit, hand), path, paper);
 }
 
 DrawnWing drawn(const TrueWing& w, int wing) {

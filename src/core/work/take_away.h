@@ -32,7 +32,7 @@ Result<std::vector<std::filesystem::path>> exportWing(const TrueWing& wing, cons
 Result<Done> writeSection(const TruePanel& panel, bool root, const std::filesystem::path& path,
                           CoordinateLayout layout = CoordinateLayout::loop, Paper paper = Paper::a4);
 /// Reference points of the plan for one hand, mirrored when the plan draws the other: .pdf, .svg or .dxf.
-Result<Done> writeReference(const TrueWing& wing, Hand hand, const std::filesystem::path& path,
+Result<Done> writeReference(const JudgedPlan& plan, const Design& design, Hand hand, const std::filesystem::path& path,
                             Paper paper = Paper::a4);
 
 /// One row a rib, for other programs. Columns are documented in docs/figures.md.

@@ -1,0 +1,117 @@
+#include "app/standpoint.h"
+#include <algorithm>
+
+namespace eup::app {
+
+Standpoint::Standpoint(const Document& d, QObject* parent) : QObject(parent), document(d) {
+  connect(&document, &Document::replaced, this, [this] {
+    thePanel = {};
+    theRib = 1;
+    theSpar = 0;
+    subjects.clear();
+  });
+  connect(&document, &Document::changed, this, &Standpoint::keepInOrder);
+}
+
+Subject Standpoint::subject(Stage of) const {
+  const std::vector<Subject> all = subjectsOf(document.design(), of, thePanel);
+  if (all.empty()) return {};
+  const auto chosen = subjects.find(of);
+  if (chosen != subjects.end() && std::find(all.begin(), all.end(), chosen->second) != all.end()) return chosen->second;
+  if (chosen != subjects.end()) // a part that is no longer there: what it was a part of, or another of its kind
+    for (const Topic topic : {chosen->second.topic, Topic::spar})
+      for (const Subject& s : all)
+        if (s.topic == topic) return s;
+  return all.front();
+}
+
+const WholeWing& Standpoint::shownWing() const {
+  const TrueWing& aircraft = document.wing();
+  return aircraft.wing(std::min(thePanel.wing, static_cast<int>(aircraft.wings.size()) - 1));
+}
+
+const TruePanel& Standpoint::shownPanel() const {
+  const auto& panels = shownWing().panels;
+  return panels[std::min(static_cast<std::size_t>(thePanel.panel), panels.size() - 1)];
+}
+
+const Rib& Standpoint::shownRib() const {
+  const TruePanel& p = shownPanel();
+  return p.rib(std::clamp(theRib, p.ribs.front().number, p.ribs.back().number));
+}
+
+bool Standpoint::canWork() const {
+  return document.now().bothHave(thePanel);
+}
+
+void Standpoint::setStage(Stage stage) {
+  if (stage == theStage) return;
+  Changes what = Aspect::stage | Aspect::subject;
+  if (theInSpace) theInSpace = false, what |= Aspect::view;
+  theStage = stage;
+  Q_EMIT changed(what);
+}
+
+void Standpoint::setWing(int wing) {
+  const int most = static_cast<int>(document.design().wings.size()) - 1;
+  setPanel({std::clamp(wing, 0, most), 0});
+}
+
+void Standpoint::setPanel(PanelId panel) {
+  if (panel == thePanel) return;
+  if (panel.wing != thePanel.wing) theRib = 1;
+  thePanel = panel;
+  keepInOrder();
+  Q_EMIT changed(Aspect::place | Aspect::subject);
+}
+
+void Standpoint::setRib(int number) {
+  const auto before = std::pair(thePanel, theRib);
+  theRib = std::max(number, 1);
+  if (document.hasWing()) {
+    theRib = std::min(theRib, shownWing().ribCount());
+    const int panel = shownWing().panelOfRib(theRib).design.id.panel;
+    const auto& design = document.design().wings[static_cast<std::size_t>(thePanel.wing)];
+    thePanel.panel = std::min(panel, static_cast<int>(design.panels.size()) - 1);
+  }
+  if (before != std::pair(thePanel, theRib))
+    Q_EMIT changed(before.first == thePanel ? Changes(Aspect::place) : Aspect::place | Aspect::subject);
+}
+
+void Standpoint::choose(const Subject& subject) {
+  const bool ofSpar = subject.topic == Topic::spar || isPartOfSpar(subject.topic);
+  const Stage stage = stageOf(subject.topic);
+  if (stage == theStage && subject == this->subject(stage) && (!ofSpar || theSpar == subject.number)) {
+    subjects[stage] = subject;
+    return;
+  }
+  subjects[stage] = subject;
+  if (ofSpar) theSpar = subject.number;
+  Changes what = Aspect::subject;
+  if (stage != theStage) what |= Aspect::stage;
+  theStage = stage;
+  Q_EMIT changed(what);
+}
+
+void Standpoint::setSpar(int index) {
+  if (theStage == Stage::spars) return choose({Topic::spar, index});
+  subjects[Stage::spars] = {Topic::spar, index};
+  set(theSpar, index, Aspect::subject);
+}
+
+void Standpoint::keepInOrder() {
+  const auto& wings = document.design().wings;
+  thePanel.wing = std::clamp(thePanel.wing, 0, static_cast<int>(wings.size()) - 1);
+  const auto& panels = wings[static_cast<std::size_t>(thePanel.wing)].panels;
+  thePanel.panel = std::clamp(thePanel.panel, 0, static_cast<int>(panels.size()) - 1);
+  const int spars = static_cast<int>(panels[static_cast<std::size_t>(thePanel.panel)].spars.size());
+  theSpar = std::clamp(theSpar, 0, std::max(spars - 1, 0));
+  if (document.hasWing()) {
+    const TruePanel& p = shownPanel();
+    if (theRib < p.ribs.front().number || theRib > p.ribs.back().number)
+      theRib = theRib > p.ribs.back().number && p.design.id == thePanel && p.design.outermost() ? p.ribs.back().number
+                                                                                                : p.ribs.front().number;
+  }
+}
+
+} // namespace eup::app

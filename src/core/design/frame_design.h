@@ -1,0 +1,106 @@
+// What is decided of a panel's frame beside its spars: ribs, riblets, sheet, strips, edges.
+#pragma once
+#include "core/measure/choice.h"
+#include <string>
+#include <vector>
+
+namespace eup {
+
+inline constexpr int mostRibs = 400; ///< a panel
+
+enum class RibRule { count, spacing, stations };
+inline constexpr std::array ribRuleChoices{Choice{"count", "number of ribs"}, Choice{"spacing", "even spacing"},
+                                           Choice{"stations", "own stations"}};
+static_assert(ribRuleChoices.size() == wordsFor(RibRule::stations));
+
+/// Which way the ribs between a panel's end ribs run; those two stand with the flight.
+enum class RibDirection { flight, squareToLeadingEdge, squareToSpar, diagonal };
+inline constexpr std::array ribDirectionChoices{
+    Choice{"flight", "with the flight"}, Choice{"squareToLeadingEdge", "square to the LE"},
+    Choice{"squareToSpar", "square to the first spar"}, Choice{"diagonal", "diagonal"}};
+static_assert(ribDirectionChoices.size() == wordsFor(RibDirection::diagonal));
+
+/// How far aft something reaches from the leading edge.
+enum class SheetEdge { fraction, spar };
+inline constexpr std::array sheetEdgeChoices{Choice{"fraction", "chord fraction"}, Choice{"spar", "a spar"}};
+static_assert(sheetEdgeChoices.size() == wordsFor(SheetEdge::spar));
+
+/// Short ribs between the others, that keep the nose in shape.
+struct Riblets {
+  int inBay = 0; ///< how many in every bay
+  double thickness = 1.5;
+  SheetEdge to = SheetEdge::fraction;
+  double fraction = 0.3;
+  int spar = 1; ///< for SheetEdge::spar: its number, from 1; the riblet ends at that spar's front face
+  bool operator==(const Riblets&) const = default;
+};
+
+struct Ribs {
+  RibRule rule = RibRule::count;
+  int count = 12;
+  double spacing = 65;
+  std::vector<double> stations;    ///< for RibRule::stations: from the root outwards, both ends included
+  int denseRoot = 0, denseTip = 0; ///< bays at either end that are halved; not for RibRule::stations
+  RibDirection direction = RibDirection::flight;
+  double angleDeg = 30;  ///< diagonal: out of the flight's direction, + tail outwards
+  bool crossing = false; ///< one more in every bay, turned as far the other way, half-lapped with those it meets
+  double thickness = 2;
+  double rootThickness = 3;
+  double tipThickness = 3;
+  std::vector<int> thick; ///< thicker ribs, counted from the panel's root rib, which is 1
+  double thickThickness = 3;
+  std::vector<int> doubled;           ///< ribs of two pieces, glued face to face
+  std::string material = "balsa-160"; ///< and of riblets; grain along the chord
+  double notchFit = 0.1;              ///< a notch or slot is this much wider than what goes in
+  double rim = 2;                     ///< thinner wood than this is reported
+  bool operator==(const Ribs&) const = default;
+};
+
+struct Sheeting {
+  bool top = true, bottom = true;
+  double thickness = 1.5;
+  SheetEdge to = SheetEdge::fraction;
+  double fraction = 0.32;
+  int spar = 1; ///< for SheetEdge::spar: its number, from 1; the sheet ends at that spar's rear face
+  std::string material = "balsa-160";
+  bool carries = false; ///< its grain runs along the span and it is glued to the first spar: it bends with it
+  bool operator==(const Sheeting&) const = default;
+};
+
+struct CapStrips {
+  bool top = true, bottom = true;
+  double thickness = 1.5;
+  double width = 8;
+  std::string material = "balsa-160";
+  bool operator==(const CapStrips&) const = default;
+};
+
+enum class LeadingEdgeKind { none, square, onEdge, shaped };
+inline constexpr std::array leadingEdgeChoices{Choice{"none", "none"}, Choice{"square", "square strip"},
+                                               Choice{"onEdge", "square, on edge"}, Choice{"shaped", "shaped strip"}};
+static_assert(leadingEdgeChoices.size() == wordsFor(LeadingEdgeKind::shaped));
+
+struct LeadingEdge {
+  LeadingEdgeKind kind = LeadingEdgeKind::square;
+  double width = 7;  ///< along the chord; side of the strip when it is square or on edge
+  double height = 8; ///< shaped strip only: of the part that is let into the rib
+  double letIn = 2;  ///< shaped strip only: how deep it sits in the rib's notch
+  std::string material = "balsa-160";
+  bool operator==(const LeadingEdge&) const = default;
+};
+
+enum class TrailingEdgeKind { none, wedge, twoSheets };
+inline constexpr std::array trailingEdgeChoices{Choice{"none", "none"}, Choice{"wedge", "wedge stock"},
+                                                Choice{"twoSheets", "two sheets"}};
+static_assert(trailingEdgeChoices.size() == wordsFor(TrailingEdgeKind::twoSheets));
+
+struct TrailingEdge {
+  TrailingEdgeKind kind = TrailingEdgeKind::wedge;
+  double width = 28;   ///< along the chord, at every rib
+  double sheet = 1.5;  ///< two sheets only: thickness of each
+  double overhang = 3; ///< two sheets only: how far they stand out behind the rib tails
+  std::string material = "balsa-160";
+  bool operator==(const TrailingEdge&) const = default;
+};
+
+} // namespace eup

@@ -1,0 +1,115 @@
+#include "core/design/subject.h"
+#include <fmt/format.h>
+
+namespace eup {
+
+Stage stageOf(Topic topic) {
+  switch (topic) {
+  case Topic::none:
+    return Stage::plan;
+  case Topic::rootSection:
+  case Topic::tipSection:
+    return Stage::sections;
+  case Topic::model:
+  case Topic::wing:
+  case Topic::panel:
+  case Topic::ribPlaces:
+  case Topic::tip:
+    return Stage::panels;
+  case Topic::ribs:
+  case Topic::riblets:
+  case Topic::sheeting:
+  case Topic::capStrips:
+  case Topic::leadingEdge:
+  case Topic::trailingEdge:
+    return Stage::ribs;
+  case Topic::spar:
+  case Topic::topCap:
+  case Topic::bottomCap:
+  case Topic::webs:
+  case Topic::stiffening:
+  case Topic::loads:
+  case Topic::happenings:
+  case Topic::twistAndDive:
+    return Stage::spars;
+  case Topic::join:
+  case Topic::brace:
+  case Topic::joiner:
+  case Topic::settingUp:
+    break;
+  }
+  return Stage::joins;
+}
+
+bool isPartOfSpar(Topic topic) {
+  return topic == Topic::topCap || topic == Topic::bottomCap || topic == Topic::webs;
+}
+
+std::string Subject::key() const {
+  return fmt::format("{}.{}", topicChoices[static_cast<std::size_t>(topic)].key, number);
+}
+
+std::string titleOf(const Subject& s, const PanelDesign& panel, bool innermost, bool mirrored) {
+  const auto k = static_cast<std::size_t>(s.number);
+  if (s.topic == Topic::spar && k < panel.spars.size()) return panel.spars[k].name;
+  if (s.topic == Topic::spar) return fmt::format("Spar {}", s.number + 1);
+  if (s.topic == Topic::join && innermost) return mirrored ? "Centre join" : "Setting up";
+  if (s.topic == Topic::brace && s.number > 0) return "Second brace";
+  return std::string(topicChoices[static_cast<std::size_t>(s.topic)].label);
+}
+
+std::string fullTitleOf(const Subject& s, const PanelDesign& panel, bool innermost, bool mirrored) {
+  const std::string title = titleOf(s, panel, innermost, mirrored);
+  if (!isPartOfSpar(s.topic)) return title;
+  std::string small = title;
+  small[0] = static_cast<char>(std::tolower(static_cast<unsigned char>(small[0])));
+  return titleOf({Topic::spar, s.number}, panel, innermost, mirrored) + ", " + small;
+}
+
+std::vector<Subject> subjectsOf(const Design& design, Stage stage, PanelId id) {
+  const Wing& wing = design.wings.at(static_cast<std::size_t>(id.wing));
+  const PanelDesign& panel = wing.panels.at(static_cast<std::size_t>(id.panel));
+  const bool innermost = id.panel == 0, outermost = id.panel + 1 == static_cast<int>(wing.panels.size());
+  std::vector<Subject> out;
+  const auto add = [&](std::initializer_list<Topic> topics) {
+    for (const Topic t : topics) out.push_back({t, 0});
+  };
+  switch (stage) {
+  case Stage::plan:
+    break;
+  case Stage::sections:
+    if (innermost || !panel.panel.continues) add({Topic::rootSection}); // else the tip of the panel inside
+    add({Topic::tipSection});
+    break;
+  case Stage::panels:
+    add({Topic::panel, Topic::ribPlaces});
+    if (outermost) add({Topic::tip});
+    add({Topic::wing, Topic::model});
+    break;
+  case Stage::ribs:
+    add({Topic::ribs, Topic::riblets, Topic::sheeting, Topic::capStrips, Topic::leadingEdge, Topic::trailingEdge});
+    break;
+  case Stage::spars:
+    for (int i = 0; i < static_cast<int>(panel.spars.size()); ++i) {
+      out.push_back({Topic::spar, i});
+      const Spar& spar = panel.spars[static_cast<std::size_t>(i)];
+      if (spar.kind != SparKind::caps) continue;
+      out.push_back({Topic::topCap, i});
+      out.push_back({Topic::bottomCap, i});
+      if (spar.top.fitted && spar.bottom.fitted) out.push_back({Topic::webs, i});
+    }
+    add({Topic::stiffening, Topic::loads, Topic::happenings, Topic::twistAndDive});
+    break;
+  case Stage::joins:
+    if (!innermost || mirrored(wing)) { // a fin's root meets nothing of its own
+      add({Topic::join, Topic::brace});
+      out.push_back({Topic::brace, 1});
+      add({Topic::joiner});
+    }
+    add({Topic::settingUp});
+    break;
+  }
+  return out;
+}
+
+} // namespace eup

@@ -1,0 +1,73 @@
+#include "core/work/headlines.h"
+#include <fmt/format.h>
+
+namespace eup {
+namespace {
+
+/// Takes "panel2." or "wing3." off the front.
+void dropPlace(std::string& key, std::string_view head) {
+  if (key.starts_with(head) && key.size() > head.size() && std::isdigit(static_cast<unsigned char>(key[head.size()])))
+    key.erase(0, key.find('.') + 1);
+}
+
+} // namespace
+
+std::string kindOf(std::string key) {
+  dropPlace(key, "wing");
+  dropPlace(key, "panel");
+  for (const std::string head : {"rib.", "setup."})
+    if (key.starts_with(head)) return head + "*" + key.substr(std::min(key.find('.', head.size()), key.size()));
+  return key;
+}
+
+std::vector<std::string> headlinesOf(Stage stage, const Subject& subject) {
+  const auto of = [](const std::string& head, std::initializer_list<const char*> keys) {
+    std::vector<std::string> out;
+    for (const char* key : keys) out.push_back(head + key);
+    return out;
+  };
+  switch (stage) {
+  case Stage::plan:
+    return of("plan.", {"halfSpan", "rootChord", "tipChord"});
+  case Stage::sections:
+    return of(subject.topic == Topic::tipSection ? "section.tip." : "section.root.",
+              {"thickness", "camber", "undercamber", "noseRadius", "flatRun"});
+  case Stage::panels:
+    return of("panel.", {"area", "loading", "mac", "aspect"});
+  case Stage::ribs:
+    return of("rib.*.", {"chord", "depth", "washout", "mass"});
+  case Stage::spars: {
+    const std::string spar = fmt::format("spar.{}.", subject.number + 1);
+    switch (subject.topic) {
+    case Topic::topCap:
+      return {spar + "worstReserve", spar + "stressTop", "mass.spars", "load.tipDeflection"};
+    case Topic::bottomCap:
+      return {spar + "worstReserve", spar + "stressBottom", "mass.spars", "load.tipDeflection"};
+    case Topic::webs:
+      return {spar + "web", spar + "webGlue", spar + "webBuckling", "mass.webs", spar + "webShear"};
+    case Topic::stiffening:
+    case Topic::twistAndDive:
+      return {"twist.angle", "twist.stiffness", "twist.grams", "soft.divergence", "soft.diveTwist"};
+    case Topic::loads:
+    case Topic::happenings:
+      return {"load.halfLift", "load.rootMoment", "bay.weakest", "load.tipDeflection"};
+    default:
+      return {spar + "worstReserve", "bay.weakest", "mass.spars", "load.tipDeflection"};
+    }
+  }
+  case Stage::joins:
+    break;
+  }
+  switch (subject.topic) {
+  case Topic::brace:
+    return of(subject.number == 0 ? "brace." : "brace2.", {"bend", "reserve", "leg", "depthRoot", "legInside"});
+  case Topic::joiner:
+    return of("joiner.", {"reserve", "leg", "bend", "socket"});
+  case Topic::settingUp:
+    return of("setup.*.", {"le", "spar1", "teFront", "te"});
+  default:
+    return {"join.block", "join.dihedral", "join.rise", "join.trim", "join.break"};
+  }
+}
+
+} // namespace eup
