@@ -25,8 +25,9 @@ public:
   void wheelEvent(QWheelEvent* event) override { event->ignore(); }
 };
 
-QString undoNameOf(const Decision& d) {
-  return QObject::tr("%1").arg(QString::fromStdString(d.label));
+/// A part of a spar is named with it: “Width” alone could be anything's.
+QString undoNameOf(const Design& design, const Decision& d) {
+  return QString::fromStdString(isPartOfSpar(d.subject.topic) ? nameOf(design, d) : d.label);
 }
 
 /// A decision's path within its panel, or within its wing.
@@ -342,7 +343,7 @@ void DecidePanel::type(const std::string& path, const QString& text) {
     return;
   }
   say(path, {});
-  document.edit(undoNameOf(*decision), next.value());
+  document.edit(undoNameOf(document.design(), *decision), next.value());
   fill(shownDecisions()); // a value typed in other words for the same length is shown in ours
 }
 
@@ -355,7 +356,8 @@ void DecidePanel::nudge(const std::string& path, int steps, Qt::KeyboardModifier
   const double factor = modifiers & Qt::ShiftModifier ? 10 : modifiers & Qt::AltModifier && !whole ? 0.1 : 1;
   const auto next = decideValue(document.design(), path,
                                 decision->value + steps * factor * nudgeStep(*decision, document.design().unit));
-  if (next) document.edit(undoNameOf(*decision), next.value(), "nudge:" + QString::fromStdString(path));
+  if (next)
+    document.edit(undoNameOf(document.design(), *decision), next.value(), "nudge:" + QString::fromStdString(path));
 }
 
 void DecidePanel::say(const std::string& path, const QString& problem) {

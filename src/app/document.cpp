@@ -1,5 +1,6 @@
 #include "app/document.h"
 #include "core/design/design_file.h"
+#include "core/design/wing_edit.h"
 #include "core/files/text_file.h"
 #include <algorithm>
 #include <QDir>
@@ -23,7 +24,7 @@ void relink(Plan& plan, const QString& from, const QString& to) {
 }
 } // namespace
 
-Document::Document(QObject* parent) : QObject(parent), saved(std::make_shared<const Design>()) {
+Document::Document(QObject* parent) : QObject(parent), saved(std::make_shared<const Design>(eup::newWing())) {
   follow(saved);
 }
 
@@ -88,7 +89,7 @@ void Document::redo() {
 
 void Document::replace(Design design, const QString& path, bool asSaved) {
   const auto kept = std::make_shared<const Design>(std::move(design));
-  saved = asSaved ? kept : std::make_shared<const Design>();
+  saved = asSaved ? kept : std::make_shared<const Design>(eup::newWing());
   past.clear();
   future.clear();
   lastMerge.clear();

@@ -1,4 +1,5 @@
 #include "app/export_dialog.h"
+#include "app/page_preview.h"
 #include <QCheckBox>
 #include <QComboBox>
 #include <QDialogButtonBox>
@@ -6,6 +7,7 @@
 #include <QLabel>
 #include <QLineEdit>
 #include <QPushButton>
+#include <QScrollArea>
 #include <QStyle>
 #include <QVBoxLayout>
 
@@ -14,17 +16,21 @@ namespace eup::app {
 ExportDialog::ExportDialog(Snapshot snapshot, const QString& startFolder, Asking& ask, QWidget* parent)
     : QDialog(parent), kept(std::move(snapshot)), wing(*kept.wing), asking(ask) {
   setWindowTitle(tr("To the bench"));
-  setMinimumWidth(520);
-  auto* column = new QVBoxLayout(this);
-  column->setContentsMargins(20, 18, 20, 16);
-  column->setSpacing(10);
-  auto* title = new QLabel(tr("Ribs, plan and bench card at full size"), this);
+  resize(960, 640);
+  auto* across = new QHBoxLayout(this);
+  across->setContentsMargins(20, 18, 20, 16);
+  across->setSpacing(20);
+  auto* column = new QVBoxLayout;
+  column->setSpacing(8);
+  across->addLayout(column);
+  auto* title = new QLabel(tr("What goes to the bench, at full size"), this);
   title->setObjectName("title");
   column->addWidget(title);
   auto* grid = new QGridLayout;
-  grid->setHorizontalSpacing(16);
-  grid->setVerticalSpacing(8);
-  const auto box = [&](const QString& words, const char* name, bool on, int row, int columnAt) {
+  grid->setHorizontalSpacing(14);
+  grid->setVerticalSpacing(6);
+  int row = 0;
+  const auto box = [&](const QString& words, const QString& name, bool on, int columnAt) {
     auto* b = new QCheckBox(words, this);
     b->setObjectName(name);
     b->setChecked(on);
@@ -32,37 +38,67 @@ ExportDialog::ExportDialog(Snapshot snapshot, const QString& startFolder, Asking
     connect(b, &QCheckBox::toggled, this, &ExportDialog::refresh);
     return b;
   };
-  grid->addWidget(new QLabel(tr("As"), this), 0, 0);
-  pdf = box(tr("PDF, in pages to print"), "pdf", true, 0, 1);
-  svg = box(tr("SVG"), "svg", false, 0, 2);
-  dxf = box(tr("DXF"), "dxf", false, 0, 3);
-  grid->addWidget(new QLabel(tr("Hands"), this), 1, 0);
-  right = box(tr("right"), "right", true, 1, 1);
-  left = box(tr("left"), "left", true, 1, 2);
-  grid->addWidget(new QLabel(tr("Paper"), this), 2, 0);
+  const auto label = [&](const QString& words) { grid->addWidget(new QLabel(words, this), row, 0, Qt::AlignTop); };
+  label(tr("Print"));
+  for (const PrintPiece piece : allPieces) {
+    const Choice& words = printPieceChoices[static_cast<std::size_t>(piece)];
+    auto* one = box(QString::fromUtf8(words.label.data(), static_cast<qsizetype>(words.label.size())),
+                    "piece " + QString::fromUtf8(words.key.data(), static_cast<qsizetype>(words.key.size())), true,
+                    1 + static_cast<int>(piece) % 2);
+    one->setToolTip(QString::fromUtf8(purposeOf(piece)));
+    pieces[piece] = one;
+    if (static_cast<int>(piece) % 2 == 1) ++row;
+  }
+  ++row;
+  label(tr("Of"));
+  panels = new QComboBox(this);
+  panels->setObjectName("panels");
+  panels->setAccessibleName(tr("Panels"));
+  panels->addItem(tr("all panels"), -1);
+  std::size_t most = 0;
+  for (const WholeWing& w : wing.wings) most = std::max(most, w.panels.size());
+  for (std::size_t i = 0; i < most; ++i) panels->addItem(tr("panel %1").arg(i + 1), static_cast<int>(i));
+  panels->setEnabled(most > 1);
+  connect(panels, &QComboBox::currentIndexChanged, this, &ExportDialog::refresh);
+  grid->addWidget(panels, row++, 1);
+  label(tr("Hands"));
+  right = box(tr("right"), "right", true, 1);
+  left = box(tr("left"), "left", true, 2);
+  ++row;
+  label(tr("As"));
+  pdf = box(tr("PDF, in pages to print"), "pdf", true, 1);
+  oneDocument = box(tr("one document, with contents"), "oneDocument", true, 2);
+  ++row;
+  svg = box(tr("SVG"), "svg", false, 1);
+  dxf = box(tr("DXF"), "dxf", false, 2);
+  ++row;
+  label(tr("Paper"));
   paper = new QComboBox(this);
   paper->setObjectName("paper");
+  paper->setAccessibleName(tr("Paper"));
   paper->addItems({tr("A4, 210 × 297 mm"), tr("Letter, 8 1/2 × 11 in")});
   connect(paper, &QComboBox::currentIndexChanged, this, &ExportDialog::refresh);
-  grid->addWidget(paper, 2, 1);
-  grid->addWidget(new QLabel(tr("Into"), this), 3, 0);
+  grid->addWidget(paper, row++, 1, 1, 2);
+  label(tr("Into"));
   path = new QLineEdit(startFolder, this);
   path->setObjectName("folder");
   path->setAccessibleName(tr("Folder"));
   connect(path, &QLineEdit::textChanged, this, &ExportDialog::refresh);
-  grid->addWidget(path, 3, 1, 1, 2);
+  grid->addWidget(path, row, 1, 1, 2);
+  ++row;
   auto* choose = new QPushButton(tr("Choose…"), this);
+  choose->setObjectName("chooseFolder");
   connect(choose, &QPushButton::clicked, this, [this] {
     const QString chosen = asking.folderToWrite(this, tr("Folder for the files"), path->text());
     if (!chosen.isEmpty()) path->setText(chosen);
   });
-  grid->addWidget(choose, 3, 3);
-  grid->setColumnStretch(1, 1);
+  grid->addWidget(choose, row, 1);
   column->addLayout(grid);
   summary = new QLabel(this);
-  summary->setObjectName("small");
+  summary->setObjectName("summary");
   summary->setWordWrap(true);
   column->addWidget(summary);
+  column->addStretch();
   auto* buttons = new QDialogButtonBox(this);
   write = buttons->addButton(tr("Write files"), QDialogButtonBox::AcceptRole);
   write->setObjectName("primary");
@@ -71,6 +107,13 @@ ExportDialog::ExportDialog(Snapshot snapshot, const QString& startFolder, Asking
   connect(buttons, &QDialogButtonBox::accepted, this, &QDialog::accept);
   connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
   column->addWidget(buttons);
+  auto* scroll = new QScrollArea(this);
+  scroll->setObjectName("previewScroll");
+  scroll->setWidgetResizable(true);
+  scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+  preview = new PagePreview;
+  scroll->setWidget(preview);
+  across->addWidget(scroll, 1);
   write->style()->polish(write);
   refresh();
 }
@@ -89,25 +132,49 @@ ExportOrder ExportDialog::order() const {
   if (right->isChecked()) o.hands.push_back(Hand::right);
   if (left->isChecked()) o.hands.push_back(Hand::left);
   o.paper = paper->currentIndex() == 1 ? Paper::letter : Paper::a4;
+  o.pieces.clear();
+  for (const auto& [piece, box] : pieces)
+    if (box->isChecked()) o.pieces.push_back(piece);
+  if (const int panel = panels->currentData().toInt(); panel >= 0) o.panels = {panel};
+  o.oneDocument = oneDocument->isChecked();
   return o;
 }
 
 void ExportDialog::refresh() {
   const ExportOrder o = order();
   paper->setEnabled(pdf->isChecked());
-  const auto files = 3 * o.formats.size() * o.hands.size();
-  QString words = tr("%1 files: ribs, plan and bench card for each hand and format.").arg(files);
-  if (pdf->isChecked() && !o.hands.empty()) {
-    const std::vector plan{planDrawing(drawn(wing), Hand::right)};
-    words += tr(" The plan takes %1 pages a hand, its key included. Print at 100 % and measure the check bars.")
-                 .arg(pageCount(plan, o.paper, betterSideways(plan, o.paper)));
+  oneDocument->setEnabled(pdf->isChecked());
+  const bool any = !o.formats.empty() && !o.hands.empty() && !o.pieces.empty();
+  write->setEnabled(any && !folder().isEmpty());
+  if (!any) {
+    laying.stop();
+    summary->setText(o.pieces.empty() ? tr("Choose what to print.") : tr("Choose at least one format and one hand."));
+    return preview->show({}, o.paper);
   }
-  if (files == 0)
-    words = tr("Choose at least one format and one hand.");
-  else if (folder().isEmpty())
-    words = tr("Choose a folder.");
+  if (folder().isEmpty()) summary->setText(tr("Choose a folder."));
+  laying.start(
+      [held = kept, o](const Progress&) {
+        Laid laid;
+        laid.sections = sectionsOf(*held.wing, o);
+        laid.sheets = sheetsOfPaper(*held.wing, o);
+        return laid;
+      },
+      [](int) {}, [this](Laid laid) { showPages(std::move(laid)); });
+}
+
+void ExportDialog::showPages(Laid laid) {
+  const ExportOrder o = order();
+  counted = laid.sheets;
+  const auto single = laid.sections.size() * (o.formats.size() - (pdf->isChecked() && o.oneDocument ? 1 : 0));
+  const auto files = single + (pdf->isChecked() && o.oneDocument ? 1 : 0);
+  QString words = files == 1 ? tr("1 file.") : tr("%1 files.").arg(files);
+  if (pdf->isChecked())
+    words += tr(" The PDF takes %1 sheets of paper, contents and keys included. Print at 100 % and measure the check "
+                "bars.")
+                 .arg(counted);
+  if (folder().isEmpty()) words = tr("Choose a folder.");
   summary->setText(words);
-  write->setEnabled(files > 0 && !folder().isEmpty());
+  preview->show(std::move(laid.sections), o.paper);
 }
 
 } // namespace eup::app

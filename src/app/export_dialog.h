@@ -1,8 +1,11 @@
-// What goes to the bench: which drawings' formats, hands and paper, and where to.
+// What goes to the bench: which drawings, of which panels and hands, as which files, on which paper; and how that
+// looks.
 #pragma once
 #include "app/asking.h"
+#include "app/background.h"
 #include "app/snapshot.h"
 #include "core/work/take_away.h"
+#include <map>
 #include <QDialog>
 
 class QCheckBox;
@@ -13,6 +16,8 @@ class QPushButton;
 
 namespace eup::app {
 
+class PagePreview;
+
 class ExportDialog : public QDialog {
   Q_OBJECT
 public:
@@ -20,16 +25,28 @@ public:
   ExportDialog(Snapshot snapshot, const QString& folder, Asking& asking, QWidget* parent = nullptr);
   QString folder() const;
   ExportOrder order() const;
+  /// Waits until pages are shown for the order as it is.
+  bool settle() const { return laying.settle(); }
+  int sheets() const { return counted; }
 
 private:
+  struct Laid {
+    std::vector<PrintSection> sections;
+    int sheets = 0;
+  };
   void refresh();
+  void showPages(Laid laid);
   Snapshot kept;
   const TrueWing& wing;
   Asking& asking;
-  QCheckBox *pdf, *svg, *dxf, *right, *left;
-  QComboBox* paper;
+  Background<Laid> laying;
+  int counted = 0;
+  std::map<PrintPiece, QCheckBox*> pieces;
+  QCheckBox *pdf, *svg, *dxf, *right, *left, *oneDocument;
+  QComboBox *paper, *panels;
   QLineEdit* path;
   QLabel* summary;
+  PagePreview* preview;
   QPushButton* write;
 };
 

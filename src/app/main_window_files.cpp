@@ -3,6 +3,7 @@
 #include "app/main_window.h"
 #include "app/tables_dialog.h"
 #include "core/design/design_file.h"
+#include "core/design/wing_edit.h"
 #include "core/files/shipped.h"
 #include "core/files/text_file.h"
 #include <QAction>
@@ -25,7 +26,7 @@ const char* fileFilter = "Wing files (*.euptera);;All files (*)";
 
 void MainWindow::newWing() {
   theAutosave->forget();
-  theDocument.replace(Design{}, {}, true);
+  theDocument.replace(eup::newWing(), {}, true);
   messageBar->hide();
   theStandpoint.setStage(Stage::panels);
 }

@@ -1,4 +1,5 @@
 #include "app/rail.h"
+#include "core/design/wing_edit.h"
 #include <QLabel>
 #include <QShortcut>
 #include <QStyle>
@@ -163,7 +164,7 @@ void Rail::showParts() {
 
 void Rail::refresh(Changes what) {
   if (what & (Aspect::design | Aspect::file)) {
-    static const auto ofNew = wordsOfStages(decisionsOf(Design{}));
+    static const auto ofNew = wordsOfStages(decisionsOf(eup::newWing()));
     const auto now = wordsOfStages(document.decisions());
     for (Stage stage : allStages) {
       const auto a = now.find(stage), b = ofNew.find(stage);

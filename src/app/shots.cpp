@@ -106,6 +106,7 @@ QStringList writeShots(const QString& folder) {
   Asking asking({});
   ExportDialog dialog(window.document().now(), "fenlark-1500", asking, &window);
   dialog.show();
+  (void)dialog.settle();
   shoot(dialog, "to-the-bench");
   return failed ? QStringList() : written;
 }

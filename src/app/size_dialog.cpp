@@ -156,10 +156,10 @@ void SizeDialog::search() {
         return Found{sparSizes(of, loads, wanted, 12, tell), gramsOf(of, wanted.spar, given),
                      reserveOf(of, loads, wanted.spar, given).value_or(0)};
       },
-      [this](int percent) { progress->setValue(percent); }, [this](Found found) { show(std::move(found)); });
+      [this](int percent) { progress->setValue(percent); }, [this](Found found) { showSizes(std::move(found)); });
 }
 
-void SizeDialog::show(Found found) {
+void SizeDialog::showSizes(Found found) {
   sizes = std::move(found.sizes);
   progress->setValue(100);
   said->setText((sizes.empty() ? tr("None of these keeps the reserve. Let larger sizes or stronger woods in, set ribs "

@@ -30,7 +30,7 @@ private:
     double grams = 0, reserve = 0; ///< as decided
   };
   void search();
-  void show(Found found);
+  void showSizes(Found found);
   Snapshot kept;
   PanelId id;
   const TruePanel& panel;

@@ -37,10 +37,10 @@ StiffenDialog::StiffenDialog(Snapshot snapshot, PanelId panel, QWidget* parent) 
   table->setFocus();
   trying.start([snapshot, panel](const Progress& tell) { return stiffeningTrials(snapshot.wing->at(panel), tell); },
                [this](int percent) { progress->setValue(percent); },
-               [this](std::vector<StiffeningTrial> found) { show(std::move(found)); });
+               [this](std::vector<StiffeningTrial> found) { showWays(std::move(found)); });
 }
 
-void StiffenDialog::show(std::vector<StiffeningTrial> found) {
+void StiffenDialog::showWays(std::vector<StiffeningTrial> found) {
   trials = std::move(found);
   progress->hide();
   words->setText(trials.empty()

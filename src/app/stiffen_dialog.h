@@ -23,7 +23,7 @@ public:
   bool settle() const { return trying.settle(); }
 
 private:
-  void show(std::vector<StiffeningTrial> found);
+  void showWays(std::vector<StiffeningTrial> found);
   std::vector<StiffeningTrial> trials;
   Background<std::vector<StiffeningTrial>> trying;
   QLabel* words;

@@ -14,6 +14,7 @@
 #include <CLI/CLI.hpp>
 #include <fmt/format.h>
 #include <iostream>
+#include <set>
 
 namespace eup::cli {
 namespace {
@@ -24,8 +25,9 @@ struct Args {
   int panel = 1, wing = 1, spar = 1;
   double reserve = 2;
   std::vector<double> stock;
-  std::vector<std::string> wood;
-  bool flat = false, stepped = false;
+  std::vector<std::string> wood, pieces;
+  std::vector<int> panels;
+  bool flat = false, stepped = false, oneDocument = false;
   bool json = false, csv = false;
   BendArgs bend;
 };
@@ -126,6 +128,12 @@ int exportFiles(const Args& args, Streams io) {
                                           : ExportFormat::pdf};
   if (args.hand != "both") order.hands = {args.hand == "right" ? Hand::right : Hand::left};
   order.paper = args.paper == "letter" ? Paper::letter : Paper::a4;
+  order.oneDocument = args.oneDocument;
+  for (const int panel : args.panels) order.panels.push_back(panel - 1);
+  if (!args.pieces.empty()) order.pieces.clear();
+  for (const PrintPiece piece : allPieces)
+    for (const std::string& key : args.pieces)
+      if (printPieceChoices[static_cast<std::size_t>(piece)].key == key) order.pieces.push_back(piece);
   const auto written = exportWing(std::get<TrueWing>(wing), args.folder, order);
   if (!written) return refuse(io, "cannot write", written.problem(), unreadable);
   for (const auto& path : written.value()) io.out << path.string() << '\n';
@@ -389,6 +397,15 @@ int run(const std::vector<std::string>& given, std::ostream& out, std::ostream& 
   exportCommand->add_option("--to", args.folder, "folder to write into")->required();
   exportCommand->add_option("--format", args.format, "svg, dxf or pdf")->check(CLI::IsMember({"svg", "dxf", "pdf"}));
   exportCommand->add_option("--paper", args.paper, "a4 or letter")->check(CLI::IsMember({"a4", "letter"}));
+  std::set<std::string> pieceNames;
+  for (const Choice& c : printPieceChoices) pieceNames.emplace(c.key);
+  exportCommand->add_option("--pieces", args.pieces, "only these, as in ribs,gauges")
+      ->delimiter(',')
+      ->check(CLI::IsMember(pieceNames));
+  exportCommand->add_option("--panels", args.panels, "only these panels, as in 1,3")
+      ->delimiter(',')
+      ->check(CLI::Range(1, mostPanels));
+  exportCommand->add_flag("--one-document", args.oneDocument, "PDF: one file with contents");
   exportCommand->add_option("--hand", args.hand, "right, left or both")
       ->check(CLI::IsMember({"right", "left", "both"}));
   command("demo", "prints a demo wing's file", demo)->add_option("name", args.demo, "which one")->required();

@@ -1,6 +1,7 @@
 #include "app/document.h"
 #include "app/rail.h"
 #include "core/design/decisions.h"
+#include "core/design/wing_edit.h"
 #include "driver.h"
 #include <random>
 
@@ -32,7 +33,7 @@ TEST(DocumentTest, UndoesAndRedoesByName) {
   document.undo();
   document.undo();
   document.undo();
-  EXPECT_EQ(document.design(), Design{});
+  EXPECT_EQ(document.design(), newWing());
 }
 
 TEST(DocumentTest, SameAgainIsNoStep) {
@@ -98,7 +99,7 @@ TEST(DocumentTest, AnyDecisionsInAnyOrderAreShown) {
   }
   EXPECT_GT(taken, 60);
   while (window.document().canUndo()) window.document().undo();
-  EXPECT_EQ(window.document().design(), Design{});
+  EXPECT_EQ(window.document().design(), newWing());
 }
 
 class More : public WindowTest {};

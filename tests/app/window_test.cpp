@@ -336,6 +336,15 @@ TEST_F(Window, ExportDialogSaysWhatItWillDo) {
   ExportDialog dialog(window->document().now(), "somewhere", asking);
   dialog.show();
   EXPECT_EQ(dialog.order().formats, std::vector{ExportFormat::pdf});
+  ASSERT_TRUE(dialog.settle());
+  const int all = dialog.sheets();
+  EXPECT_EQ(all, sheetsOfPaper(window->document().wing(), dialog.order()));
+  EXPECT_TRUE(dialog.findChild<QLabel*>("summary")->text().contains(QString("%1 sheets").arg(all)));
+  EXPECT_TRUE(isDrawn(dialog)) << "the pages are shown";
+  QTest::mouseClick(dialog.findChild<QCheckBox*>("piece plan"), Qt::LeftButton, {}, {8, 8});
+  ASSERT_TRUE(dialog.settle());
+  EXPECT_LT(dialog.sheets(), all);
+  EXPECT_EQ(dialog.order().pieces.size(), 6u);
   QTest::mouseClick(dialog.findChild<QCheckBox*>("pdf"), Qt::LeftButton, {}, {8, 8});
   EXPECT_FALSE(dialog.findChild<QPushButton*>("primary")->isEnabled()) << "nothing to write";
   QTest::mouseClick(dialog.findChild<QCheckBox*>("svg"), Qt::LeftButton, {}, {8, 8});

@@ -3,6 +3,7 @@
 #include "core/design/design_file.h"
 #include "core/design/panel_brief.h"
 #include "core/design/wing_edit.h"
+#include "core/drawing/paging.h"
 #include "core/geometry/polyline.h"
 #include "core/loft/panel_edit.h"
 #include "core/work/take_away.h"
@@ -91,7 +92,8 @@ TEST(Aircraft, VolumeOfATailIsItsAreaTimesItsArm) {
 TEST(Gauges, TemplatesAreAsHighAsThePacking) {
   const TrueWing w = wingOf(Design{});
   const DrawnWing drawing = drawn(w);
-  const Drawing right = gaugeSheet(drawing.front(), Hand::right), left = gaugeSheet(drawing.front(), Hand::left);
+  const Drawing right = stacked(gauges(drawing.front(), Hand::right), 5),
+                left = stacked(gauges(drawing.front(), Hand::left), 5);
   EXPECT_EQ(right.strokes.size(), left.strokes.size());
   int templates = 0;
   bool over = false;

@@ -191,7 +191,8 @@ TEST(StrengthCard, TellsEveryBayAndItsCautions) {
   d.inner().join.braceMaterial = "beech";
   const TrueWing w = wingOf(d);
   std::string all;
-  for (const Label& l : strengthCard(drawn(w).front(), Hand::left).labels) all += l.text + "\n";
+  for (const Drawing& block : strengthCard(drawn(w).front(), Hand::left))
+    for (const Label& l : block.labels) all += l.text + "\n";
   EXPECT_NE(all.find("LEFT HAND"), std::string::npos);
   for (std::size_t i = 1; i < w.inner().ribs.size(); ++i)
     EXPECT_NE(all.find("R" + std::to_string(i) + " to R" + std::to_string(i + 1)), std::string::npos) << i;
@@ -200,7 +201,7 @@ TEST(StrengthCard, TellsEveryBayAndItsCautions) {
         "yellow wood glue", "18.00 × the weight (club pylon: our logger)", "diving: 22 m/s", "beech"})
     EXPECT_NE(all.find(words), std::string::npos) << words;
   d.inner().spars.clear();
-  EXPECT_FALSE(strengthCard(drawn(wingOf(d)).front(), Hand::right).labels.empty());
+  EXPECT_FALSE(strengthCard(drawn(wingOf(d)).front(), Hand::right).empty());
 }
 
 } // namespace

@@ -2,6 +2,7 @@
 // caps whose wood changes: against rotation matrices, closed forms and plain counting.
 #include "core/design/design_file.h"
 #include "core/design/tables.h"
+#include "core/drawing/paging.h"
 #include "core/geometry/polyline.h"
 #include "core/joins/end_cut.h"
 #include "core/joins/joiner.h"
@@ -336,7 +337,7 @@ TEST(Gauges, WashoutBlocksAndTemplatesOverTheTop) {
   Design d;
   d.inner().panel.washoutDeg = 3;
   const TrueWing w = wingOf(d);
-  const Drawing sheet = gaugeSheet(drawn(w).front(), Hand::right);
+  const Drawing sheet = stacked(gauges(drawn(w).front(), Hand::right), 5);
   int over = 0, blocks = 0;
   for (const Label& l : sheet.labels) {
     over += l.text.starts_with("over R");

@@ -99,7 +99,12 @@ TEST(DesignFile, IsReadableByPeople) {
   const std::string text = designToText(Design{});
   EXPECT_NE(text.find("\"span\": 700.0"), std::string::npos);
   EXPECT_NE(text.find("\"washoutDeg\": 2.0"), std::string::npos);
-  EXPECT_NE(text.find("\n"), std::string::npos);
+  // A decision a line: nobody scrolls sideways for the next one.
+  EXPECT_GT(std::count(text.begin(), text.end(), '\n'), 150);
+  std::size_t longest = 0, from = 0;
+  for (std::size_t i = 0; i < text.size(); ++i)
+    if (text[i] == '\n') longest = std::max(longest, i - from), from = i + 1;
+  EXPECT_LT(longest, 200u);
 }
 
 TEST(DesignFile, OfVersion1StillLoads) {

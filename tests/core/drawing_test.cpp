@@ -1,3 +1,4 @@
+#include "core/drawing/paging.h"
 #include "core/exchange/dxf_writer.h"
 #include "core/exchange/svg_writer.h"
 #include "core/files/shipped.h"
@@ -51,8 +52,8 @@ TEST(Hands, AreWrittenLarge) {
   const TrueWing w = wingOf(Design{});
   for (const auto& [hand, word, other] :
        {std::tuple(Hand::right, "RIGHT", "LEFT"), std::tuple(Hand::left, "LEFT", "RIGHT")}) {
-    for (const Drawing& d :
-         {planDrawing(drawn(w), hand), benchCard(drawn(w).front(), hand), ribSheets(drawn(w), hand, 500, 0).front()}) {
+    for (const Drawing& d : {planDrawing(drawn(w), hand), stacked(benchCard(drawn(w).front(), hand), 5),
+                             ribSheets(drawn(w), hand, 500, 0).front()}) {
       int found = 0;
       for (const Label& l : d.labels) {
         found += l.text.find(word) != std::string::npos;
@@ -113,7 +114,7 @@ TEST(Pdf, PageCountsFollowTheOverlap) {
   EXPECT_EQ(pageCount({d}, Paper::a4, false), 3) << "two frames less their overlap";
   d.loop(Layer::cut, rectangle({0, 0}, {2 * frame.x() - pageOverlap + 1, 10}));
   EXPECT_EQ(pageCount({d}, Paper::a4, false), 4);
-  EXPECT_FALSE(toPdf({}, Paper::a4, false).ok());
+  EXPECT_FALSE(toPdf(std::vector<Drawing>{}, Paper::a4, false).ok());
 }
 
 TEST(TakeAway, WritesEveryFileOrSaysWhyNot) {

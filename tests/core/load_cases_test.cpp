@@ -105,7 +105,7 @@ TEST(LoadCases, OwnKindsOfFlyingAreReckonedWith) {
   const Figure* bending = w.figure("load.case.pull");
   ASSERT_NE(bending, nullptr);
   EXPECT_NE(bending->working.find("club pylon: our logger"), std::string::npos);
-  EXPECT_EQ(usesOf(chosen.value(), Shelf::loadFactors, "own-1"), std::vector<std::string>{"Loads, Built for"});
+  EXPECT_EQ(usesOf(chosen.value(), Shelf::loadFactors, "own-1"), std::vector<std::string>{"Loads: Built for"});
   EXPECT_FALSE(decide(Design{}, "flying.kind", "own-1").ok());
   EXPECT_EQ(decide(chosen.value(), "flying.kind", "own").value().flying.kind, typedFactors);
 }

@@ -95,7 +95,7 @@ TEST(PlanImage, OfAnSvgIsTrueToScale) {
 
 TEST(PlanImage, OfAPdfPageIsTrueToScale) {
   test::ScratchFolder folder;
-  ASSERT_TRUE(writeFileAtomically(folder.path / "a.pdf", toPdf({square()}, Paper::a4, false).value()).ok());
+  ASSERT_TRUE(writeFileAtomically(folder.path / "a.pdf", toPdf(std::vector{square()}, Paper::a4, false).value()).ok());
   const auto first = openPlanImage(folder.path / "a.pdf");
   ASSERT_TRUE(first.ok()) << first.problem().text();
   EXPECT_EQ(first.value().pages, 2); // the key page, and the square
@@ -153,7 +153,7 @@ TEST(DamagedPlans, NeverCrashAndAlwaysSayWhy) {
   test::ScratchFolder folder;
   std::vector<std::string> seeds;
   for (const auto& path : samples()) seeds.push_back(test::slurp(path));
-  seeds.push_back(toPdf({square()}, Paper::a4, false).value());
+  seeds.push_back(toPdf(std::vector{square()}, Paper::a4, false).value());
   seeds.push_back(toDxf(square()).value());
   seeds.push_back(toSvg(square()));
   std::mt19937 random(7);
@@ -190,12 +190,12 @@ Raster blank(int w, int h) {
 /// A line drawn by its true distance, as a scanner sees it, with grain.
 void ruled(Raster& r, const Point& through, double angle, double width, double grain, unsigned seed) {
   std::mt19937 random(seed);
-  std::normal_distribution<double> noise(0, grain);
+  std::normal_distribution<double> noise(0, 1);
   const Point square(-std::sin(angle), std::cos(angle));
   for (int y = 0; y < r.height; ++y)
     for (int x = 0; x < r.width; ++x) {
       const double d = std::abs((Point(x, y) - through).dot(square));
-      const double v = 255 * (1 - std::clamp(width / 2 + 0.5 - d, 0.0, 1.0)) + noise(random);
+      const double v = 255 * (1 - std::clamp(width / 2 + 0.5 - d, 0.0, 1.0)) + grain * noise(random);
       r.row(y)[x] = static_cast<std::uint8_t>(std::clamp(std::min(v, static_cast<double>(r.row(y)[x])), 0.0, 255.0));
     }
 }

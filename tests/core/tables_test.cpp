@@ -17,7 +17,8 @@ TEST(Tables, EveryShippedRowIsInOrderAndSaysWhereItIsFrom) {
   for (const Material& m : all.materials) {
     EXPECT_GE(m.source.size(), 10u) << m.key;
     EXPECT_LE(m.across, m.modulus * 1.0001 + (m.key.find("-across") != std::string::npos ? 1e6 : 0)) << m.key;
-    EXPECT_LE(m.compressionAcross, std::max(m.compression, 2 * m.compressionAcross)) << m.key;
+    EXPECT_GT(m.compressionAcross, 0) << m.key;
+    EXPECT_LE(m.compressionAcross, m.compression) << m.key; // none is stronger across than along
     EXPECT_LE(m.shearStrength, std::max(m.tension, 9.0)) << m.key;
     EXPECT_LT(m.shear, m.modulus * 1.5) << m.key; // ply at 45° is stiffer in shear than along
   }
@@ -83,7 +84,7 @@ TEST(Tables, OwnRowsAreChosenByNameAndReckonedWith) {
   EXPECT_FALSE(decide(Design{}, path, "shed spruce").ok());
   const auto uses = usesOf(chosen.value(), Shelf::material, "own-1");
   ASSERT_EQ(uses.size(), 1u);
-  EXPECT_EQ(uses.front(), "Spar 1, Top cap of");
+  EXPECT_EQ(uses.front(), "main spar, top cap: Of");
   // Twice as stiff above: by hand, EI of two materials about their weighted axis.
   const TrueWing w = wingOf(chosen.value());
   const SparSection& s = w.inner().strength.spars[0].root;

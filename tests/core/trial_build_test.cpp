@@ -200,7 +200,7 @@ RC_GTEST_PROP(ManyPanels, AreAWingOrAReason, ()) {
       for (const Rib& rib : p.ribs) RC_ASSERT(rib.number == number++);
     const Table table = stationTable(*w);
     for (const auto& row : table.rows) RC_ASSERT(row.size() == table.columns.size());
-    for (const DrawnPanel& panel : drawn(*w)) RC_ASSERT(!benchCard(panel, Hand::left).strokes.empty());
+    for (const DrawnPanel& panel : drawn(*w)) RC_ASSERT(!benchCard(panel, Hand::left).empty());
   } else {
     for (const Finding& f : std::get<std::vector<Finding>>(result)) RC_ASSERT(!f.remedy.empty());
   }

@@ -208,41 +208,35 @@ template <class P, class V> void describePanel(P& p, const PanelPlace& place, V&
     v.flag("stops", "Stops before the tip", s.stops);
     v.extra("stops early", "yes", "no", s.stops);
     v.length("stopsAt", "Stops at", s.stopsAt, Limits{5, 20000}, s.stops);
-    const auto cap = [&](const char* key, Topic topic, auto& c, std::array<const char*, 11> label) {
+    const auto cap = [&](const char* key, Topic topic, auto& c) {
       v.group(key, topic, static_cast<int>(number), [&] {
         const bool on = caps && c.fitted, strip = on && c.shape == CapShape::strip;
-        v.flag("fitted", label[0], c.fitted, caps);
+        v.flag("fitted", "Fitted", c.fitted, caps);
         v.extra("this cap", "yes", "no", c.fitted);
-        v.choice("shape", label[1], c.shape, std::span(capShapeChoices), on);
-        v.length("width", label[2], c.width, Limits{0.3, 200}, strip);
-        v.length("depth", on && !strip ? label[9] : label[3], c.depth, Limits{0.2, 200}, on);
+        v.choice("shape", "It is a", c.shape, std::span(capShapeChoices), on);
+        v.length("width", "Width", c.width, Limits{0.3, 200}, strip);
+        v.length("depth", on && !strip ? "Diameter" : "Depth", c.depth, Limits{0.2, 200}, on);
         v.length("wall", "Its wall", c.wall, Limits{0.1, 50}, on && c.shape == CapShape::tube);
-        v.listed("material", label[4], c.material, Shelf::material, on);
-        v.flag("tapers", label[5], c.tapers, strip);
+        v.listed("material", "Of", c.material, Shelf::material, on);
+        v.flag("tapers", "Tapers", c.tapers, strip);
         v.extra("taper", "yes", "no", c.tapers);
         v.length("tipWidth", "Width at its end", c.tipWidth, Limits{0.3, 200}, strip && c.tapers);
         v.length("tipDepth", "Depth at its end", c.tipDepth, Limits{0.2, 200}, strip && c.tapers);
-        v.flag("changes", label[6], c.changes, on);
+        v.flag("changes", "Wood changes", c.changes, on);
         v.extra("second wood", "yes", "no", c.changes);
         v.number("changesAt", "Changes at, of length", c.changesAt, alongCap, on && c.changes);
         v.listed("thenMaterial", "Then of", c.thenMaterial, Shelf::material, on && c.changes);
-        v.flag("doubled", label[7], c.doubled, strip);
+        v.flag("doubled", "Doubled", c.doubled, strip);
         v.extra("doubler", "yes", "no", c.doubled);
-        v.number("doubledTo", label[8], c.doubledTo, alongCap, strip && c.doubled);
+        v.number("doubledTo", "Doubled to, of length", c.doubledTo, alongCap, strip && c.doubled);
         v.length("doubler", "Doubler's depth", c.doubler, Limits{0.2, 100}, strip && c.doubled);
-        v.flag("drops", label[10], c.drops, on);
+        v.flag("drops", "Ends early", c.drops, on);
         v.extra("ends early", "yes", "no", c.drops);
         v.number("dropsAt", "Ends at, of length", c.dropsAt, alongCap, on && c.drops);
       });
     };
-    cap("top", Topic::topCap, s.top,
-        {"Top cap", "Top cap is a", "Top cap width", "Top cap depth", "Top cap of", "Top cap tapers",
-         "Top cap's wood changes", "Top cap doubled", "Doubled to, of length", "Top cap's diameter",
-         "Top cap ends early"});
-    cap("bottom", Topic::bottomCap, s.bottom,
-        {"Bottom cap", "Bottom cap is a", "Bottom cap width", "Bottom cap depth", "Bottom cap of", "Bottom cap tapers",
-         "Bottom cap's wood changes", "Bottom cap doubled", "Doubled to, of length", "Bottom cap's diameter",
-         "Bottom cap ends early"});
+    cap("top", Topic::topCap, s.top);
+    cap("bottom", Topic::bottomCap, s.bottom);
     const bool two = caps && s.top.fitted && s.bottom.fitted, web = two && s.webs != Webs::none;
     v.group("", Topic::webs, static_cast<int>(number), [&] {
       v.choice("webs", "Webs", s.webs, std::span(websChoices), two);

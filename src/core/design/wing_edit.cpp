@@ -62,4 +62,21 @@ Result<Design> withWingTakenOut(const Design& design, int wing) {
   return d;
 }
 
+Design newWing() {
+  Design d;
+  Spar& spar = d.inner().spars.front();
+  spar.top.width = spar.bottom.width = 8;
+  spar.top.depth = 5, spar.bottom.depth = 4;
+  spar.webs = Webs::between;
+  spar.webThickness = 2;
+  Join& join = d.inner().join;
+  join.braceThickness = 3;
+  join.braceSide = BraceSide::both;
+  join.braceOver = BraceOver::faces;
+  join.braceToRib = 4;
+  d.flying.mass = 1100;
+  d.flying.loadFactor = 5;
+  return d;
+}
+
 } // namespace eup

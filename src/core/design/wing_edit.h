@@ -5,6 +5,9 @@
 
 namespace eup {
 
+/// What a new wing begins with: one that builds and flies as it stands, with no finding.
+Design newWing();
+
 /// One more wing of that kind, of one panel, with sizes in proportion to the main wing to start from.
 Result<Design> withWingAdded(const Design& design, WingKind kind);
 /// Without that wing; the main wing, number 0, stays.

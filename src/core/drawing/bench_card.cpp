@@ -9,23 +9,11 @@
 namespace eup {
 namespace {
 
-constexpr double betweenBlocks = 12;
-
-/// Drawings stacked downwards, each from its own top.
-struct Stack {
-  Drawing& sheet;
-  double y = 0;
-  void put(const Drawing& part, double after = betweenBlocks) {
-    const Box box = part.bounds();
-    sheet.add(part, {-box.low.x(), y - box.high.y()});
-    y -= box.height() + after;
-  }
-  void text(std::string words, double height) {
-    Drawing d;
-    d.write({0, 0}, std::move(words), height);
-    put(d, height * 0.7);
-  }
-};
+Drawing words(std::string text, double height) {
+  Drawing d;
+  d.write({0, 0}, std::move(text), height);
+  return d;
+}
 
 Drawing blockGauge(const DrawnPanel& w) {
   const TipBlock& block = w.join.block;
@@ -47,6 +35,8 @@ Drawing bevelGauge(const DrawnPanel& w) {
   d.write({x, run / 2 - 5}, "stand it on the board: the root rib leans along the slope", 3);
   return d;
 }
+
+constexpr double packingRow = 7.6; // mm
 
 const char* braceLies(BraceSide side) {
   return side == BraceSide::front ? "before" : side == BraceSide::behind ? "behind" : "two, on either side of";
@@ -82,16 +72,18 @@ Drawing braceDrawing(const DrawnPanel& w, const Brace& b, const Join& join) {
   return d;
 }
 
-Drawing packingTable(const DrawnPanel& w) {
+/// As many ribs as go on a page, with the table's head over them.
+Drawing packingRows(const DrawnPanel& w, std::size_t from, std::size_t to) {
   Drawing d;
-  constexpr double row = 7.6, column = 30;
+  constexpr double column = 30;
   const auto& heads = w.settingUp.ribs.front().at;
   d.write({0, 0}, "Rib", 3);
   for (std::size_t i = 0; i < heads.size(); ++i)
     d.write({column * static_cast<double>(i + 1) + 14, 0}, heads[i].line, 3, Anchor::right);
   d.line(Layer::text, {0, -1.6}, {column * static_cast<double>(heads.size()) + 16, -1.6});
-  double y = -row - 0.6;
-  for (const RibSupports& rib : w.settingUp.ribs) {
+  double y = -packingRow - 0.6;
+  for (std::size_t k = from; k < to; ++k) {
+    const RibSupports& rib = w.settingUp.ribs[k];
     d.write({0, y}, fmt::format("R{}", rib.rib), 3);
     for (std::size_t i = 0; i < rib.at.size(); ++i)
       d.write({column * static_cast<double>(i + 1) + 14, y},
@@ -101,44 +93,47 @@ Drawing packingTable(const DrawnPanel& w) {
       if (rib.at[i].there)
         d.write({column * static_cast<double>(i + 1) + 14, y - 2.9},
                 stackText(stackFor(rib.at[i].height, w.design.join.packing), w.design.unit), 1.9, Anchor::right);
-    y -= row;
+    y -= packingRow;
   }
   return d;
 }
 
 } // namespace
 
-Drawing benchCard(const DrawnPanel& w, Hand hand) {
-  Drawing d;
-  d.title = w.design.of > 1 ? fmt::format("Bench card, panel {}", w.design.id.panel + 1) : "Bench card";
-  d.wing = w.design.name;
-  d.hand = hand;
-  Stack stack{d};
-  stack.text(fmt::format("{}  {} HAND", w.design.name, nameLarge(hand)), 7);
+std::vector<Drawing> benchCard(const DrawnPanel& w, Hand hand, double pageHeight) {
+  std::vector<Drawing> blocks;
+  const auto put = [&](Drawing block) {
+    block.title = w.design.of > 1 ? fmt::format("Bench card, panel {}", w.design.id.panel + 1) : "Bench card";
+    block.wing = w.design.name;
+    block.hand = hand;
+    blocks.push_back(std::move(block));
+  };
+  put(words(fmt::format("{}  {} HAND", w.design.name, nameLarge(hand)), 7));
   const std::string rise = told(w.join.rise, Quantity::length, w.design.unit),
                     gamma = told(w.join.gamma, Quantity::angle, w.design.unit);
   if (w.design.mirrored || !w.design.innermost()) { // a fin's root is joined to nothing
-    stack.text(w.join.centre ? fmt::format("Centre join: rise {}, dihedral {} each half", rise, gamma)
-                             : fmt::format("Join of {} to {}: {} between them, the panel {} to the horizontal, rise {}",
-                                           w.ribs.front().name(), fmt::format("R{}", w.ribs.front().number - 1),
-                                           told(2 * w.join.fold, Quantity::angle, w.design.unit), gamma, rise),
-               3.5);
-    stack.put(blockGauge(w));
-    stack.put(bevelGauge(w));
+    put(words(w.join.centre ? fmt::format("Centre join: rise {}, dihedral {} each half", rise, gamma)
+                            : fmt::format("Join of {} to {}: {} between them, the panel {} to the horizontal, rise {}",
+                                          w.ribs.front().name(), fmt::format("R{}", w.ribs.front().number - 1),
+                                          told(2 * w.join.fold, Quantity::angle, w.design.unit), gamma, rise),
+              3.5));
+    put(blockGauge(w));
+    put(bevelGauge(w));
   }
-  if (w.join.brace && w.join.brace->depthRoot > 0) stack.put(braceDrawing(w, *w.join.brace, w.design.join));
+  if (w.join.brace && w.join.brace->depthRoot > 0) put(braceDrawing(w, *w.join.brace, w.design.join));
   if (w.join.second && w.join.second->depthRoot > 0)
-    stack.put(braceDrawing(w, *w.join.second, withSecondBrace(w.design.join)));
-  stack.text(fmt::format("Packing: underside over the board ({}), {}",
-                         w.design.unit == LengthUnit::mm ? "mm" : "inches",
-                         w.settingUp.datum == Datum::undersideFlat ? "root underside flat" : "root chord level"),
-             4);
-  stack.put(packingTable(w));
-  stack.text("Blades, planes and glue: mind fingers, eyes and air; read the maker's sheet of each glue. Sizes for "
-             "model aircraft only.",
-             2.6);
-  d.shift(-d.bounds().low);
-  return d;
+    put(braceDrawing(w, *w.join.second, withSecondBrace(w.design.join)));
+  put(words(fmt::format("Packing: underside over the board ({}), {}", w.design.unit == LengthUnit::mm ? "mm" : "inches",
+                        w.settingUp.datum == Datum::undersideFlat ? "root underside flat" : "root chord level"),
+            4));
+  const std::size_t ribs = w.settingUp.ribs.size(),
+                    each = std::max<std::size_t>(1, static_cast<std::size_t>(pageHeight / packingRow) - 2);
+  const std::size_t few = std::min(each, std::size_t{8}); // so that a table begins under what stands before it
+  for (std::size_t from = 0; from < ribs; from += few) put(packingRows(w, from, std::min(from + few, ribs)));
+  put(words("Blades, planes and glue: mind fingers, eyes and air; read the maker's sheet of each glue. Sizes for "
+            "model aircraft only.",
+            2.6));
+  return blocks;
 }
 
 } // namespace eup

@@ -60,7 +60,48 @@ std::vector<Plate> platesOf(const DrawnWing& wing, Hand hand) {
   return out;
 }
 
+/// Which plate it is, in words.
+std::string wordsOf(const Plate& p, Hand hand) {
+  const LengthUnit unit = p.panel.design.unit;
+  return fmt::format("{} {}, {}{}, ply {}", p.panel.ribs.front().name(),
+                     p.panel.design.spars[static_cast<std::size_t>(p.brace.spar)].name,
+                     p.panel.join.centre ? "both hands" : nameLarge(hand),
+                     p.brace.folded ? ", folded " + told(p.brace.turn, Quantity::angle, unit) : std::string(),
+                     told(p.join.braceThickness, Quantity::length, unit));
+}
+
+/// A plate at that height: its outline, the join, and the grain along each leg.
+Drawing plateAt(const Plate& p, double y) {
+  Polyline outline = p.brace.outline;
+  for (Point& q : outline) q += Point(0, y);
+  Drawing part;
+  part.loop(Layer::cut, outline);
+  part.line(Layer::mark, {0, y - p.brace.depthRoot / 2}, {0, y + p.brace.depthRoot / 2});
+  const double half = (p.panel.join.fold >= 0 ? p.brace.bend : -p.brace.bend) / 2;
+  for (const double side : {-1.0, 1.0}) {
+    const double leg = side > 0 ? p.brace.outer.length : p.brace.inner.length;
+    const Point along(side * std::cos(half), std::sin(half));
+    part.line(Layer::mark, Point(0, y) + along * (0.3 * leg), Point(0, y) + along * (0.7 * leg));
+  }
+  return part;
+}
+
 } // namespace
+
+std::vector<Drawing> bracesOneByOne(const DrawnWing& wing, Hand hand) {
+  std::vector<Drawing> out;
+  for (const Plate& p : platesOf(wing, hand)) {
+    Drawing part = plateAt(p, 0);
+    if (hand == Hand::left) part = mirrored(std::move(part));
+    const Box box = part.bounds();
+    part.write({box.low.x(), box.low.y() - 5}, wordsOf(p, hand) + "; grain along", 3);
+    part.title = "Braces";
+    part.wing = wing.front().design.name;
+    part.hand = hand;
+    out.push_back(std::move(part));
+  }
+  return out;
+}
 
 std::vector<Drawing> bracePlates(const DrawnWing& wing, Hand hand) {
   const std::vector<Plate> plates = platesOf(wing, hand);
@@ -73,28 +114,12 @@ std::vector<Drawing> bracePlates(const DrawnWing& wing, Hand hand) {
   double wood = 0, y = 0, beside = 0;
   for (const Plate& p : plates) beside = std::max(beside, boundsOf(p.brace.outline).high.x());
   for (const Plate& p : plates) {
-    const LengthUnit unit = p.panel.design.unit;
     if (!above.empty()) y = -dropUnder(above, p.brace.outline);
     above = p.brace.outline;
     for (Point& q : above) q += Point(0, y);
-    Drawing part;
-    part.loop(Layer::cut, above);
-    // The join, and the grain along each leg.
-    part.line(Layer::mark, {0, y - p.brace.depthRoot / 2}, {0, y + p.brace.depthRoot / 2});
-    const double half = (p.panel.join.fold >= 0 ? p.brace.bend : -p.brace.bend) / 2;
-    for (const double side : {-1.0, 1.0}) {
-      const double leg = side > 0 ? p.brace.outer.length : p.brace.inner.length;
-      const Point along(side * std::cos(half), std::sin(half));
-      part.line(Layer::mark, Point(0, y) + along * (0.3 * leg), Point(0, y) + along * (0.7 * leg));
-    }
+    Drawing part = plateAt(p, y);
     sheet.add(hand == Hand::left ? mirrored(std::move(part)) : part, {0, 0});
-    sheet.write({beside + 6, above[2].y() - 3},
-                fmt::format("{} {}, {}{}, ply {}", p.panel.ribs.front().name(),
-                            p.panel.design.spars[static_cast<std::size_t>(p.brace.spar)].name,
-                            p.panel.join.centre ? "both hands" : nameLarge(hand),
-                            p.brace.folded ? ", folded " + told(p.brace.turn, Quantity::angle, unit) : std::string(),
-                            told(p.join.braceThickness, Quantity::length, unit)),
-                3);
+    sheet.write({beside + 6, above[2].y() - 3}, wordsOf(p, hand), 3);
     wood += std::abs(signedArea(p.brace.outline));
   }
   Box all;

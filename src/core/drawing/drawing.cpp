@@ -27,8 +27,11 @@ Box Drawing::bounds() const {
   for (const Label& l : labels) {
     const double w = textWidth(l.text, l.height);
     const double from = l.anchor == Anchor::left ? 0 : l.anchor == Anchor::middle ? -w / 2 : -w;
-    box.include(l.at + Point(from, -0.25 * l.height));
-    box.include(l.at + Point(from + w, 0.8 * l.height));
+    const auto include = [&](double along, double up) {
+      box.include(Point(l.at + (l.turned ? Point(-up, along) : Point(along, up))));
+    };
+    include(from, -0.25 * l.height);
+    include(from + w, 0.8 * l.height);
   }
   return box;
 }

@@ -25,6 +25,7 @@ struct Label {
   std::string text;
   double height = 3.5; ///< mm, of the letters' body
   Anchor anchor = Anchor::left;
+  bool turned = false; ///< runs upwards
 };
 
 struct Drawing {

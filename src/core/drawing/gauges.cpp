@@ -116,21 +116,14 @@ Drawing cradle(const DrawnPanel& w) {
 
 } // namespace
 
-Drawing gaugeSheet(const DrawnPanel& w, Hand hand) {
-  Drawing sheet;
-  sheet.title = w.design.of > 1 ? fmt::format("Gauges, panel {}", w.design.id.panel + 1) : "Gauges";
-  sheet.wing = w.design.name;
-  sheet.hand = hand;
-  double y = 0;
-  const auto put = [&](const Drawing& part) {
-    constexpr double gap = 10;
-    const Box box = part.bounds();
-    sheet.add(part, {-box.low.x(), y - box.high.y()});
-    y -= box.height() + gap;
+std::vector<Drawing> gauges(const DrawnPanel& w, Hand hand) {
+  std::vector<Drawing> parts;
+  const auto put = [&](Drawing part) {
+    part.title = w.design.of > 1 ? fmt::format("Gauges, panel {}", w.design.id.panel + 1) : "Gauges";
+    part.wing = w.design.name;
+    part.hand = hand;
+    parts.push_back(std::move(part));
   };
-  Drawing head;
-  head.write({0, 0}, fmt::format("{}  {} HAND  {}", w.design.name, nameLarge(hand), sheet.title), 6);
-  put(head);
   std::vector<std::size_t> chosen{0, w.ribs.size() / 2, w.ribs.size() - 1};
   chosen.erase(std::unique(chosen.begin(), chosen.end()), chosen.end());
   for (const std::size_t i : chosen)
@@ -143,8 +136,7 @@ Drawing gaugeSheet(const DrawnPanel& w, Hand hand) {
                     [&](const RibSupports& r) { return r.at[line].height > worthAStep; }))
       put(stair(w, line));
   if (std::abs(w.join.fold) > 1e-3) put(cradle(w));
-  sheet.shift(-sheet.bounds().low);
-  return sheet;
+  return parts;
 }
 
 } // namespace eup

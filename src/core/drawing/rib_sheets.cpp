@@ -1,3 +1,4 @@
+#include "core/drawing/paging.h"
 #include "core/drawing/wing_drawings.h"
 #include "core/geometry/polyline.h"
 #include "core/joins/setting_up.h"
@@ -112,7 +113,7 @@ Drawing ribDrawing(const DrawnPanel& w, const Rib& rib, Hand hand) {
   return d;
 }
 
-std::vector<Drawing> ribSheets(const DrawnWing& wing, Hand hand, double width, double height) {
+std::vector<Drawing> ribParts(const DrawnWing& wing, Hand hand) {
   std::vector<Drawing> parts;
   for (const DrawnPanel& w : wing) {
     for (const Rib& rib : w.ribs)
@@ -126,31 +127,12 @@ std::vector<Drawing> ribSheets(const DrawnWing& wing, Hand hand, double width, d
         parts.push_back(webDrawing(w, line, hand));
     for (Drawing& part : tipParts(w, hand)) parts.push_back(std::move(part));
   }
+  for (Drawing& part : parts) part.title = "Ribs", part.wing = wing.front().design.name, part.hand = hand;
+  return parts;
+}
 
-  std::vector<Drawing> sheets;
-  const auto fresh = [&] {
-    Drawing sheet;
-    sheet.title = "Ribs";
-    sheet.wing = wing.front().design.name;
-    sheet.hand = hand;
-    sheets.push_back(std::move(sheet));
-  };
-  fresh();
-  double x = 0, y = 0, row = 0; // y runs down from the sheet's top
-  for (const Drawing& part : parts) {
-    const Box box = part.bounds();
-    const bool wide = x > 0 && x + box.width() > width;
-    if (wide) y += row + betweenParts, x = row = 0;
-    if (height > 0 && y > 0 && y + box.height() > height) {
-      fresh();
-      x = y = row = 0;
-    }
-    sheets.back().add(part, {x - box.low.x(), -y - box.high.y()});
-    x += box.width() + betweenParts;
-    row = std::max(row, box.height());
-  }
-  for (Drawing& sheet : sheets) sheet.shift(-sheet.bounds().low);
-  return sheets;
+std::vector<Drawing> ribSheets(const DrawnWing& wing, Hand hand, double width, double height) {
+  return packed(ribParts(wing, hand), {width, height > 0 ? height : 1e9}, betweenParts);
 }
 
 } // namespace eup

@@ -13,33 +13,37 @@ namespace {
 
 constexpr double wide = 180, row = 4.6; // mm: fits a page upright
 
+/// Blocks that are printed under each other, none of them torn.
 struct Page {
-  Drawing& sheet;
-  double y = 0;
-  void text(const std::string& words, double height, double after = 2) {
-    sheet.write({0, y - height}, words, height);
-    y -= height + after;
-  }
+  std::vector<Drawing> blocks;
+  Drawing& fresh() { return blocks.emplace_back(); }
+  void text(const std::string& words, double height) { fresh().write({0, 0}, words, height); }
   /// A long text in lines.
   void paragraph(const std::string& words, double height) {
+    Drawing& d = fresh();
+    double y = 0;
     std::string line;
     for (std::size_t from = 0; from < words.size();) {
       const std::size_t end = std::min(words.find(' ', from), words.size());
       const std::string before = line;
       if (!line.empty()) line += ' ';
       line.append(words, from, end - from);
-      if (!before.empty() && textWidth(line, height) > wide) text(before, height, 1), line.erase(0, before.size() + 1);
+      if (!before.empty() && textWidth(line, height) > wide) {
+        d.write({0, y}, before, height);
+        y -= height + 1;
+        line.erase(0, before.size() + 1);
+      }
       from = end + 1;
     }
-    if (!line.empty()) text(line, height, 2);
+    if (!line.empty()) d.write({0, y}, line, height);
   }
 };
 
 /// What the spar's bays have in reserve, as steps over the span; lines at 1 and at what is usual.
 void drawReserves(const DrawnPanel& w, int spar, Page& page) {
   constexpr double high = 24, most = 4, left = 12;
-  const double span = w.loft.span(), across = (wide - left) / span, base = page.y - high;
-  Drawing& d = page.sheet;
+  const double span = w.loft.span(), across = (wide - left) / span, base = -high;
+  Drawing& d = page.fresh();
   const auto at = [&](double t, double reserve) {
     return Point(left + t * across, base + std::min(reserve, most) / most * high);
   };
@@ -61,19 +65,25 @@ void drawReserves(const DrawnPanel& w, int spar, Page& page) {
   for (const Rib& rib : w.ribs)
     if (w.ribs.size() <= 24 || rib.number % 2 == 1)
       d.write({at(rib.t(), 0).x(), base - 3.2}, rib.name(), 2, Anchor::middle);
-  page.y = base - 6;
 }
 
+/// A table in pieces of a few bays, each under the table's head.
 void drawBays(const DrawnPanel& w, int spar, Page& page) {
   const double columns[] = {0, 26, 96, 122, 144, 158};
-  Drawing& d = page.sheet;
-  const char* heads[] = {"Bay", "Gives first", "Stress", "Strength", "Reserve", "Load"};
-  for (std::size_t i = 0; i < std::size(heads); ++i) d.write({columns[i], page.y - 2.6}, heads[i], 2.6);
-  d.line(Layer::text, {0, page.y - 4}, {wide, page.y - 4});
-  page.y -= 4;
+  constexpr int together = 12;
+  Drawing* d = nullptr;
+  double y = 0;
+  int rows = 0;
   for (const SparBay& bay : w.bays) {
     const BayCheck* c = bay.spar == spar ? bay.weakest() : nullptr;
     if (!c) continue;
+    if (rows++ % together == 0) {
+      d = &page.fresh();
+      const char* heads[] = {"Bay", "Gives first", "Stress", "Strength", "Reserve", "Load"};
+      for (std::size_t i = 0; i < std::size(heads); ++i) d->write({columns[i], -2.6}, heads[i], 2.6);
+      d->line(Layer::text, {0, -4}, {wide, -4});
+      y = -4;
+    }
     const auto rib = [&](int k) { return w.ribs[static_cast<std::size_t>(k)].name(); };
     const std::string cells[] = {fmt::format("{} to {}", rib(bay.bay - 1), rib(bay.bay)),
                                  wordsOf(c->what),
@@ -81,10 +91,9 @@ void drawBays(const DrawnPanel& w, int spar, Page& page) {
                                  fmt::format("{:.3g} MPa", c->strength),
                                  fmt::format("{:.2f}{}", c->reserve(), c->reserve() < usualReserve ? " !" : ""),
                                  wordsOf(c->load)};
-    for (std::size_t i = 0; i < std::size(cells); ++i) d.write({columns[i], page.y - row + 1.4}, cells[i], 2.4);
-    page.y -= row;
+    for (std::size_t i = 0; i < std::size(cells); ++i) d->write({columns[i], y - row + 1.4}, cells[i], 2.4);
+    y -= row;
   }
-  page.y -= 3;
 }
 
 std::string sourcesOf(const PanelBrief& d) {
@@ -117,15 +126,13 @@ std::string sourcesOf(const PanelBrief& d) {
 
 } // namespace
 
-Drawing strengthCard(const DrawnPanel& w, Hand hand) {
+std::vector<Drawing> strengthCard(const DrawnPanel& w, Hand hand) {
   const PanelBrief& d = w.design;
-  Drawing out;
-  out.title = d.of > 1 ? fmt::format("Strength card, panel {}", d.id.panel + 1) : "Strength card";
-  out.wing = d.name;
-  out.hand = hand;
-  Page page{out};
-  page.text(fmt::format("{}  {} HAND", d.name, nameLarge(hand)), 7, 3);
-  page.text(out.title, 5, 3);
+  const std::string title =
+      d.of > 1 ? fmt::format("Strength card, panel {}", d.id.panel + 1) : std::string("Strength card");
+  Page page;
+  page.text(fmt::format("{}  {} HAND", d.name, nameLarge(hand)), 7);
+  page.text(title, 5);
   page.paragraph(std::string(strengthCaution), 3);
   const LoadFactors factors = d.factors();
   const std::string built = fmt::format(" ({}: {})", factors.label, factors.source);
@@ -133,13 +140,12 @@ Drawing strengthCard(const DrawnPanel& w, Hand hand) {
     const bool byKind = c.what == LoadCase::What::pull || c.what == LoadCase::What::push;
     page.text(fmt::format("{}: {:.2f} × the weight{}; bending at the panel's root {}", wordsOf(c.what), c.factor,
                           byKind ? built : "", told(c.load.moment(d.inboard), Quantity::moment, d.unit)),
-              2.8, 1.5);
+              2.8);
   }
   if (d.flying.diveSpeed > 0)
     page.text(fmt::format("{}: {} m/s, twisted by the sections' own moments", wordsOf(LoadCase::What::dive),
                           formatNumber(d.flying.diveSpeed, 2)),
-              2.8, 1.5);
-  page.y -= 2;
+              2.8);
   for (const SparStrength& s : w.strength.spars) {
     const Spar& spar = d.spars[static_cast<std::size_t>(s.spar)];
     if (s.root.bent.empty()) continue;
@@ -151,8 +157,8 @@ Drawing strengthCard(const DrawnPanel& w, Hand hand) {
   }
   if (w.strength.spars.empty()) page.text("No spar: nothing is reckoned.", 4);
   page.paragraph(sourcesOf(d), 2.4);
-  out.shift(-out.bounds().low);
-  return out;
+  for (Drawing& block : page.blocks) block.title = title, block.wing = d.name, block.hand = hand;
+  return std::move(page.blocks);
 }
 
 } // namespace eup

@@ -43,16 +43,21 @@ std::vector<Drawing> ribSheets(const DrawnWing& wing, Hand hand, double width, d
 /// leading edge up.
 Drawing planDrawing(const DrawnWing& wing, Hand hand);
 
+/// The same parts one by one, not yet laid on sheets.
+std::vector<Drawing> ribParts(const DrawnWing& wing, Hand hand);
+
 /// Every brace of the wing, nested on one sheet; those at the centre belong to both hands and are on the right's. Empty
 /// without any.
 std::vector<Drawing> bracePlates(const DrawnWing& wing, Hand hand);
+/// The same plates each by itself.
+std::vector<Drawing> bracesOneByOne(const DrawnWing& wing, Hand hand);
 
 /// A panel flat on the board, full size, with the height over the board, the slope and the packing at every support.
 Drawing settingUpDrawing(const DrawnPanel& panel, Hand hand);
 
 /// Gauges for setting a panel up, full size: what stands under its root, middle and tip rib, stairs of packing heights
-/// under LE and TE, the cradle for its join.
-Drawing gaugeSheet(const DrawnPanel& panel, Hand hand);
+/// under LE and TE, the cradle for its join. Each by itself.
+std::vector<Drawing> gauges(const DrawnPanel& panel, Hand hand);
 
 /// What the strength card says before any number; screens and reports say it short.
 inline constexpr std::string_view strengthCaution =
@@ -61,9 +66,11 @@ inline constexpr std::string_view strengthCaution =
     "before it flies; keep to the rules of your field and country, and where they ask for a licensed person, ask one.";
 
 /// What a panel's spars have in reserve, bay by bay, under which loads and of what; the same for either hand.
-Drawing strengthCard(const DrawnPanel& panel, Hand hand);
+/// In blocks that are printed under each other.
+std::vector<Drawing> strengthCard(const DrawnPanel& panel, Hand hand);
 
 /// A panel's block gauge, bevel gauge and brace at full size, and the table of packing heights.
-Drawing benchCard(const DrawnPanel& panel, Hand hand);
+/// In blocks that are printed under each other, a table in pieces that fit a page of that height.
+std::vector<Drawing> benchCard(const DrawnPanel& panel, Hand hand, double pageHeight = 260);
 
 } // namespace eup

@@ -101,7 +101,7 @@ void writeEntities(DL_Dxf& dxf, DL_WriterA& out, const Drawing& drawing) {
     const int align = l.anchor == Anchor::left ? 0 : l.anchor == Anchor::middle ? 1 : 2;
     dxf.writeText(out,
                   DL_TextData(l.at.x(), l.at.y(), 0, l.at.x(), l.at.y(), 0, l.height * 0.72, 1.0, 0, align, 0,
-                              plainText(l.text), "Standard", 0.0),
+                              plainText(l.text), "Standard", l.turned ? M_PI / 2 : 0.0),
                   DL_Attributes("TEXT", 256, -1, "BYLAYER", 1.0));
   }
   out.sectionEnd();

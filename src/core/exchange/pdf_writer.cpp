@@ -88,6 +88,14 @@ public:
     cairo_move_to(cr, at.x() - shift, at.y());
     cairo_show_text(cr, words.c_str());
   }
+  /// Runs upwards.
+  void textUp(const Point& at, const std::string& words, double height, Anchor anchor) {
+    cairo_save(cr);
+    cairo_translate(cr, at.x(), at.y());
+    cairo_rotate(cr, -M_PI / 2);
+    text({0, 0}, words, height, anchor);
+    cairo_restore(cr);
+  }
   void cross(const Point& at) {
     line(at - Point(3, 0), at + Point(3, 0));
     line(at - Point(0, 3), at + Point(0, 3));
@@ -113,7 +121,9 @@ public:
       cairo_stroke(cr);
     }
     ink(textInk, 0.13);
-    for (const Label& l : d.labels) text(place(l.at), l.text, l.height * scale, l.anchor);
+    for (const Label& l : d.labels)
+      l.turned ? textUp(place(l.at), l.text, l.height * scale, l.anchor)
+               : text(place(l.at), l.text, l.height * scale, l.anchor);
   }
 
   /// 100 mm along the foot and up the side: a printer that stretches either way is found out.
@@ -134,14 +144,23 @@ public:
   Point size;
 };
 
+/// How many pages the small pictures take that say which drawing is on which page.
+constexpr std::size_t keyColumns = 3, keyRows = 4;
+int keyPages(std::size_t drawings) {
+  return static_cast<int>((drawings + keyColumns * keyRows - 1) / (keyColumns * keyRows));
+}
+
+std::size_t drawingsIn(const std::vector<PrintSection>& sections) {
+  std::size_t n = 0;
+  for (const PrintSection& s : sections) n += s.drawings.size();
+  return n;
+}
+
 class Book {
 public:
-  Book(const std::vector<Drawing>& all, Paper paper, bool sideways)
-      : drawings(all), frame(pageFrame(paper, sideways)), size(paperSize(paper)) {
-    if (sideways) std::swap(size.x(), size.y());
-    pages = 1;
-    for (const Drawing& d : drawings) pages += tilesOf(d, frame).count();
-  }
+  Book(const std::vector<PrintSection>& all, Paper kind, std::string words)
+      : sections(all), paper(kind), legend(std::move(words)), sheets(printPages(all, kind)),
+        pages(sheetCount(all, kind)) {}
 
   Result<std::string> print() {
     std::string bytes;
@@ -149,12 +168,15 @@ public:
       static_cast<std::string*>(closure)->append(reinterpret_cast<const char*>(data), length);
       return CAIRO_STATUS_SUCCESS;
     };
+    turnTo(sections.size() == 1 && sections.front().sideways);
     const std::unique_ptr<cairo_surface_t, decltype(&cairo_surface_destroy)> surface(
         cairo_pdf_surface_create_for_stream(sink, &bytes, size.x() * pointsPerMm, size.y() * pointsPerMm),
         cairo_surface_destroy);
-    const Drawing& first = drawings.front();
-    cairo_pdf_surface_set_metadata(surface.get(), CAIRO_PDF_METADATA_TITLE,
-                                   fmt::format("{}: {}, {} hand", first.wing, first.title, name(first.hand)).c_str());
+    const Drawing& first = sections.front().drawings.front();
+    cairo_pdf_surface_set_metadata(
+        surface.get(), CAIRO_PDF_METADATA_TITLE,
+        fmt::format("{}: {}, {} hand", first.wing, sections.size() > 1 ? "for the bench" : first.title, handWords())
+            .c_str());
     cairo_status_t status;
     {
       const std::unique_ptr<cairo_t, decltype(&cairo_destroy)> cairo(cairo_create(surface.get()), cairo_destroy);
@@ -162,8 +184,14 @@ public:
       if (font.cairoFace) cairo_set_font_face(cairo.get(), font.cairoFace);
       cairo_set_line_join(cairo.get(), CAIRO_LINE_JOIN_ROUND);
       Page page(cairo.get(), size);
-      keyPage(page);
-      for (std::size_t i = 0; i < drawings.size(); ++i) tiles(page, i);
+      if (sections.size() > 1) contents(page);
+      key(page);
+      for (const PrintPage& one : sheets) {
+        turnTo(sections[one.section].sideways);
+        cairo_pdf_surface_set_size(surface.get(), size.x() * pointsPerMm, size.y() * pointsPerMm);
+        page.size = size;
+        sheet(page, one);
+      }
       status = cairo_status(cairo.get());
     }
     cairo_surface_finish(surface.get());
@@ -172,99 +200,166 @@ public:
     return bytes;
   }
 
-  int pages;
-
 private:
-  void foot(Page& page, const Drawing& d, const std::string& part) {
+  void turnTo(bool sideways) {
+    frame = pageFrame(paper, sideways);
+    size = paperSize(paper);
+    if (sideways) std::swap(size.x(), size.y());
+  }
+
+  /// "right", or "both" where both are in it.
+  std::string handWords() const {
+    const Hand first = sections.front().drawings.front().hand;
+    for (const PrintSection& s : sections)
+      if (s.drawings.front().hand != first) return "both";
+    return name(first);
+  }
+  std::string handLarge() const {
+    const std::string words = handWords();
+    return words == "both" ? "RIGHT HAND and LEFT HAND" : words == "right" ? "RIGHT HAND" : "LEFT HAND";
+  }
+
+  void foot(Page& page, const std::string& wing, const std::string& words, const std::string& part) {
     ++number;
     page.checkBars();
     page.ink(textInk, 0.2);
     page.text({size.x() - right, size.y() - 13}, fmt::format("page {} of {}", number, pages), 3.2, Anchor::right);
-    page.text({left, size.y() - 7.5},
-              fmt::format("{}   {}   {} HAND   full size 1:1   {}", d.wing, d.title, nameLarge(d.hand), part), 3.2);
+    page.text({left, size.y() - 7.5}, fmt::format("{}   {}   full size 1:1   {}", wing, words, part), 3.2);
   }
 
-  void keyPage(Page& page) {
-    const Drawing& d = drawings.front();
+  void heading(Page& page, const std::string& words) {
     page.ink(textInk, 0.2);
-    page.text({left, 20}, d.wing, 8);
-    page.text({left, 29}, fmt::format("{}, {} HAND, full size 1:1", d.title, nameLarge(d.hand)), 5);
+    page.text({left, 20}, sections.front().drawings.front().wing, 8);
+    page.text({left, 29}, words, 5);
     page.text({left, 37},
               "Print at 100 %, never “fit to page”. Measure both check bars before you cut: 100 mm along and up.", 3);
     page.text(
         {left, 42},
         fmt::format("Pages overlap by {:.0f} mm; lay the crosses of neighbouring pages on each other.", pageOverlap),
         3);
-    double y = 50;
-    int first = 2;
-    const double room = size.y() - bottom - y - 4;
-    const double each = room / static_cast<double>(drawings.size());
-    for (const Drawing& one : drawings) {
-      const Tiles t = tilesOf(one, frame);
-      keyMap(page, one, t, first, {left, y}, {frame.x(), each - 4});
-      first += t.count();
-      y += each;
+  }
+
+  int firstPageOf(std::size_t section, std::size_t drawing) const {
+    const int before = pages - static_cast<int>(sheets.size());
+    for (std::size_t i = 0; i < sheets.size(); ++i)
+      if (sheets[i].section == section && sheets[i].drawing == drawing) return before + static_cast<int>(i) + 1;
+    return before;
+  }
+
+  /// What is on which page, and what it is printed for.
+  void contents(Page& page) {
+    heading(page, fmt::format("For the bench, {}, full size 1:1", handLarge()));
+    double y = 54;
+    for (std::size_t s = 0; s < sections.size(); ++s) {
+      const PrintSection& section = sections[s];
+      const Drawing& first = section.drawings.front();
+      const int from = firstPageOf(s, 0);
+      const auto ofIt = std::count_if(sheets.begin(), sheets.end(), [&](const PrintPage& p) { return p.section == s; });
+      const int to = from + static_cast<int>(ofIt) - 1;
+      page.text({left, y}, fmt::format("{}, {} HAND", first.title, nameLarge(first.hand)), 3.6);
+      page.text({left + 150, y}, from == to ? fmt::format("page {}", from) : fmt::format("pages {} to {}", from, to),
+                3.2);
+      page.ink(faintInk, 0.2);
+      page.text({left + 4, y + 4}, section.purpose, 2.7);
+      page.ink(textInk, 0.2);
+      y += 9.5;
     }
-    foot(page, d, "key");
+    if (!legend.empty()) page.text({left, y + 4}, legend, 2.8);
+    foot(page, sections.front().drawings.front().wing, "Contents   " + handLarge(), "");
     cairo_show_page(page.cr);
   }
 
-  /// A small picture of the drawing with its pages numbered.
-  void keyMap(Page& page, const Drawing& d, Tiles t, int firstPage, const Point& at, const Point& room) {
-    const Box box = d.bounds();
-    const double width = t.across * (frame.x() - pageOverlap) + pageOverlap,
-                 height = t.down * (frame.y() - pageOverlap) + pageOverlap;
-    const double scale = std::min(room.x() / width, room.y() / height);
-    const Point origin = at;
-    page.drawing(
-        d, [&](const Point& p) -> Point { return origin + Point(p.x() - box.low.x(), box.high.y() - p.y()) * scale; },
-        scale);
-    for (int row = 0; row < t.down; ++row)
-      for (int column = 0; column < t.across; ++column) {
-        const Point low = origin + Point(column * (frame.x() - pageOverlap), row * (frame.y() - pageOverlap)) * scale;
-        page.ink(faintInk, 0.15);
-        page.box(low, low + frame * scale);
-        page.ink(textInk, 0.15);
-        page.text(low + Point(1.5, 4.5), fmt::format("{}", firstPage + row * t.across + column), 3.5);
+  /// Small pictures with their pages' numbers, in a grid.
+  void key(Page& page) {
+    std::vector<std::pair<std::size_t, std::size_t>> all;
+    for (std::size_t s = 0; s < sections.size(); ++s)
+      for (std::size_t d = 0; d < sections[s].drawings.size(); ++d) all.emplace_back(s, d);
+    const double top0 = 48, wide = frame.x() / keyColumns, high = (size.y() - bottom - top0) / keyRows;
+    const std::string title = sections.size() > 1 ? "Key" : sections.front().drawings.front().title;
+    for (std::size_t i = 0; i < all.size(); i += keyColumns * keyRows) {
+      heading(page, fmt::format("{}, {}, full size 1:1", title, handLarge()));
+      const std::size_t here = std::min(all.size() - i, keyColumns * keyRows);
+      // Few drawings have larger pictures.
+      const bool few = here <= 2;
+      for (std::size_t k = 0; k < here; ++k) {
+        const auto [s, d] = all[i + k];
+        const Point at =
+            few ? Point(left, top0 + static_cast<double>(k) * (size.y() - bottom - top0) / static_cast<double>(here))
+                : Point(left + wide * static_cast<double>(k % keyColumns),
+                        top0 + high * static_cast<double>(k / keyColumns));
+        keyMap(page, s, d, at,
+               few ? Point(frame.x(), (size.y() - bottom - top0) / static_cast<double>(here) - 6)
+                   : Point(wide - 5, high - 8));
       }
+      foot(page, sections.front().drawings.front().wing, title + "   " + handLarge(), "key");
+      cairo_show_page(page.cr);
+    }
   }
 
-  void tiles(Page& page, std::size_t index) {
-    const Drawing& d = drawings[index];
+  /// A small picture of a drawing with its pages numbered.
+  void keyMap(Page& page, std::size_t section, std::size_t drawing, const Point& at, const Point& room) {
+    const Drawing& d = sections[section].drawings[drawing];
+    const Point leaf = pageFrame(paper, sections[section].sideways);
     const Box box = d.bounds();
-    const Tiles t = tilesOf(d, frame);
-    for (int row = 0; row < t.down; ++row)
-      for (int column = 0; column < t.across; ++column) {
-        const Point from(box.low.x() + column * (frame.x() - pageOverlap),
-                         box.high.y() - row * (frame.y() - pageOverlap));
-        cairo_save(page.cr);
-        cairo_rectangle(page.cr, left - 1, top - 1, frame.x() + 2, frame.y() + 2);
-        cairo_clip(page.cr);
-        page.drawing(
-            d, [&](const Point& p) { return Point(left + p.x() - from.x(), top + from.y() - p.y()); }, 1);
-        cairo_restore(page.cr);
-        registers(page, t, row, column);
-        foot(page, d,
-             t.count() > 1 ? fmt::format("row {} of {}, column {} of {}", row + 1, t.down, column + 1, t.across) : "");
-        cairo_show_page(page.cr);
-      }
+    std::vector<const PrintPage*> own;
+    for (const PrintPage& p : sheets)
+      if (p.section == section && p.drawing == drawing) own.push_back(&p);
+    const double width = own.front()->columns * (leaf.x() - pageOverlap) + pageOverlap,
+                 height = own.front()->rows * (leaf.y() - pageOverlap) + pageOverlap;
+    const double scale = std::min(room.x() / width, room.y() / height);
+    page.drawing(
+        d, [&](const Point& p) -> Point { return at + Point(p.x() - box.low.x(), box.high.y() - p.y()) * scale; },
+        scale);
+    int number0 = firstPageOf(section, drawing);
+    for (const PrintPage* p : own) {
+      const Point low = at + Point(p->column * (leaf.x() - pageOverlap), p->row * (leaf.y() - pageOverlap)) * scale;
+      page.ink(faintInk, 0.15);
+      page.box(low, low + leaf * scale);
+      page.ink(textInk, 0.15);
+      page.text(low + Point(1.5, 4.5), fmt::format("{}", number0++), 3.5);
+    }
+  }
+
+  void sheet(Page& page, const PrintPage& one) {
+    const Drawing& d = sections[one.section].drawings[one.drawing];
+    const Point from(one.window.low.x(), one.window.high.y());
+    cairo_save(page.cr);
+    cairo_rectangle(page.cr, left - 1, top - 1, frame.x() + 2, frame.y() + 2);
+    cairo_clip(page.cr);
+    page.drawing(
+        d, [&](const Point& p) { return Point(left + p.x() - from.x(), top + from.y() - p.y()); }, 1);
+    cairo_restore(page.cr);
+    registers(page, one);
+    foot(page, d.wing, fmt::format("{}   {} HAND", d.title, nameLarge(d.hand)),
+         one.rows * one.columns > 1
+             ? fmt::format("row {} of {}, column {} of {}", one.row + 1, one.rows, one.column + 1, one.columns)
+             : "");
+    cairo_show_page(page.cr);
   }
 
   /// Crosses in the middle of each strip that is shared with a neighbour.
-  void registers(Page& page, Tiles t, int row, int column) {
+  void registers(Page& page, const PrintPage& one) {
     page.ink(faintInk, 0.15);
     const double x0 = left + pageOverlap / 2, x1 = left + frame.x() - pageOverlap / 2;
     const double y0 = top + pageOverlap / 2, y1 = top + frame.y() - pageOverlap / 2;
     const auto beside = [&](double x) { page.cross({x, y0}), page.cross({x, y1}); };
     const auto below = [&](double y) { page.cross({x0, y}), page.cross({x1, y}); };
-    if (column > 0) beside(x0);
-    if (column + 1 < t.across) beside(x1);
-    if (row > 0) below(y0);
-    if (row + 1 < t.down) below(y1);
+    if (one.column > 0) beside(x0);
+    if (one.column + 1 < one.columns) beside(x1);
+    if (one.row > 0) below(y0);
+    if (one.row + 1 < one.rows) below(y1);
   }
 
-  const std::vector<Drawing>& drawings;
-  Point frame, size;
+  const std::vector<PrintSection>& sections;
+  Paper paper;
+  std::string legend;
+  std::vector<PrintPage> sheets;
+
+public:
+  int pages;
+
+private:
+  Point frame{0, 0}, size{0, 0};
   int number = 0;
   Font font;
 };
@@ -281,21 +376,49 @@ Point pageFrame(Paper paper, bool sideways) {
   return size - Point(left + right, top + bottom);
 }
 
+std::vector<PrintPage> printPages(const std::vector<PrintSection>& sections, Paper paper) {
+  std::vector<PrintPage> out;
+  for (std::size_t s = 0; s < sections.size(); ++s) {
+    const Point frame = pageFrame(paper, sections[s].sideways);
+    for (std::size_t d = 0; d < sections[s].drawings.size(); ++d) {
+      const Box box = sections[s].drawings[d].bounds();
+      const Tiles t = tilesOf(sections[s].drawings[d], frame);
+      for (int row = 0; row < t.down; ++row)
+        for (int column = 0; column < t.across; ++column) {
+          const Point from(box.low.x() + column * (frame.x() - pageOverlap),
+                           box.high.y() - row * (frame.y() - pageOverlap));
+          PrintPage page{s, d, {}, row, column, t.down, t.across};
+          page.window.include(from);
+          page.window.include(Point(from + Point(frame.x(), -frame.y())));
+          out.push_back(page);
+        }
+    }
+  }
+  return out;
+}
+
+int sheetCount(const std::vector<PrintSection>& sections, Paper paper) {
+  return (sections.size() > 1 ? 1 : 0) + keyPages(drawingsIn(sections)) +
+         static_cast<int>(printPages(sections, paper).size());
+}
+
 int pageCount(const std::vector<Drawing>& drawings, Paper paper, bool sideways) {
-  int pages = 1;
-  for (const Drawing& d : drawings) pages += tilesOf(d, pageFrame(paper, sideways)).count();
-  return pages;
+  return sheetCount({{drawings, sideways}}, paper);
 }
 
 bool betterSideways(const std::vector<Drawing>& drawings, Paper paper) {
   return pageCount(drawings, paper, true) < pageCount(drawings, paper, false);
 }
 
-Result<std::string> toPdf(const std::vector<Drawing>& drawings, Paper paper, bool sideways) {
-  if (drawings.empty()) return Problem{"", "there is nothing to print"};
-  Book book(drawings, paper, sideways);
+Result<std::string> toPdf(const std::vector<PrintSection>& sections, Paper paper, const std::string& legend) {
+  if (drawingsIn(sections) == 0) return Problem{"", "there is nothing to print"};
+  Book book(sections, paper, legend);
   if (book.pages > 2000) return Problem{"", fmt::format("the drawing would take {} pages", book.pages)};
   return book.print();
+}
+
+Result<std::string> toPdf(const std::vector<Drawing>& drawings, Paper paper, bool sideways) {
+  return toPdf(std::vector<PrintSection>{{drawings, sideways}}, paper);
 }
 
 } // namespace eup

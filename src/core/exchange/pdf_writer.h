@@ -1,4 +1,5 @@
-// Drawings as PDF at full size, cut into pages that are glued together again along register marks.
+// Drawings as PDF at full size: what fits on a page is on one, what is larger is cut into pages that are glued together
+// again along register marks.
 #pragma once
 #include "core/drawing/drawing.h"
 #include "core/measure/result.h"
@@ -20,11 +21,33 @@ Point pageFrame(Paper paper, bool sideways);
 /// Whether these drawings take fewer pages on sideways paper.
 bool betterSideways(const std::vector<Drawing>& drawings, Paper paper);
 
-/// How many pages the drawings take, the key page included.
+/// What is printed together: the drawings of one kind and hand, all on paper of one direction.
+struct PrintSection {
+  std::vector<Drawing> drawings;
+  bool sideways = false;
+  std::string purpose{}; ///< what it is printed for
+};
+
+/// One sheet of paper: a drawing, or a part of one that is larger.
+struct PrintPage {
+  std::size_t section = 0, drawing = 0;
+  Box window; ///< of the drawing, as large as the page's frame
+  int row = 0, column = 0, rows = 1, columns = 1;
+};
+
+/// The pages of the drawings, without contents and key.
+std::vector<PrintPage> printPages(const std::vector<PrintSection>& sections, Paper paper);
+
+/// How many sheets of paper it takes: contents (where there are several sections), key, and every drawing.
+int sheetCount(const std::vector<PrintSection>& sections, Paper paper);
+/// Of drawings of one kind, with their key.
 int pageCount(const std::vector<Drawing>& drawings, Paper paper, bool sideways);
 
-/// A key page (what is on which page, check bars), then every drawing on as many pages as it takes, each page with
-/// its check bars both ways, hand, scale and number. All drawings are of one hand.
+/// Where there are several sections, contents: what is on which page and what to print it for, with `legend` under it.
+/// A key (small pictures with their pages' numbers), then every drawing on as many pages as it takes, each page with
+/// its check bars both ways, hand, scale and number.
+Result<std::string> toPdf(const std::vector<PrintSection>& sections, Paper paper, const std::string& legend = {});
+/// All drawings are of one hand.
 Result<std::string> toPdf(const std::vector<Drawing>& drawings, Paper paper, bool sideways);
 
 } // namespace eup

@@ -64,6 +64,9 @@ std::string toSvg(const Drawing& drawing) {
       set(text, "fill", strokeOf(layer));
       set(text, "stroke", "none");
       set(text, "text-anchor", l.anchor == Anchor::left ? "start" : l.anchor == Anchor::middle ? "middle" : "end");
+      if (l.turned)
+        set(text, "transform",
+            fmt::format("rotate(-90 {:.3f} {:.3f})", l.at.x() - box.low.x(), box.high.y() - l.at.y()));
       text.text() = l.text.c_str();
     }
   }

@@ -1,8 +1,8 @@
 // The paper plan as a decision: its sheets, how each is made true, and what was read off it. Everything is kept in the
 // sheet's own pixels (y down, a pixel's middle at its whole number), so that a better calibration moves all readings.
 #pragma once
-#include "core/measure/choice.h"
 #include "core/geometry/point.h"
+#include "core/measure/choice.h"
 #include "core/measure/hand.h"
 #include <memory>
 #include <string>

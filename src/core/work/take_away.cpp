@@ -1,97 +1,107 @@
 #include "core/work/take_away.h"
+#include "core/drawing/paging.h"
 #include "core/drawing/reference_drawing.h"
 #include "core/exchange/dxf_writer.h"
 #include "core/exchange/svg_writer.h"
 #include "core/files/text_file.h"
 #include <algorithm>
 #include <fmt/format.h>
-#include <functional>
+#include <iterator>
 
 namespace eup {
 namespace {
 
-struct Piece {
-  const char* name;
-  std::function<std::vector<Drawing>(Hand)> forPages; ///< laid out for paper
-  std::function<Drawing(Hand)> whole;                 ///< on one endless sheet
-};
+constexpr double betweenParts = 6, betweenBlocks = 5, betweenBoards = 20; // mm
 
-/// A card a panel.
-std::vector<Drawing> benchCards(const DrawnWing& w, Hand hand) {
-  std::vector<Drawing> cards;
-  for (const DrawnPanel& panel : w) cards.push_back(benchCard(panel, hand));
-  return cards;
-}
-
-/// Each panel is set up by itself.
-std::vector<Drawing> settingUps(const DrawnWing& w, Hand hand) {
-  std::vector<Drawing> boards;
-  for (const DrawnPanel& panel : w) boards.push_back(settingUpDrawing(panel, hand));
-  return boards;
-}
-
-std::vector<Drawing> gaugeSheets(const DrawnWing& w, Hand hand) {
-  std::vector<Drawing> sheets;
-  for (const DrawnPanel& panel : w) sheets.push_back(gaugeSheet(panel, hand));
-  return sheets;
-}
-
-std::vector<Drawing> strengthCards(const DrawnWing& w, Hand hand) {
-  std::vector<Drawing> cards;
-  for (const DrawnPanel& panel : w) cards.push_back(strengthCard(panel, hand));
-  return cards;
-}
-
-/// Under each other on one sheet, the first on top.
-Drawing stacked(const std::vector<Drawing>& parts) {
-  Drawing sheet = parts.front();
-  for (std::size_t i = 1; i < parts.size(); ++i) {
-    constexpr double gap = 20;
-    const Box above = sheet.bounds(), box = parts[i].bounds();
-    sheet.add(parts[i], {above.low.x() - box.low.x(), above.low.y() - gap - box.high.y()});
+/// The piece of a wing, of a hand, on pages of that size.
+std::vector<Drawing> pagesOf(PrintPiece piece, const DrawnWing& w, Hand hand, const Point& frame) {
+  std::vector<Drawing> out;
+  const auto add = [&](std::vector<Drawing> more) { std::move(more.begin(), more.end(), std::back_inserter(out)); };
+  switch (piece) {
+  case PrintPiece::ribs:
+    return packed(ribParts(w, hand), frame, betweenParts);
+  case PrintPiece::plan:
+    return {planDrawing(w, hand)};
+  case PrintPiece::settingUp: // each panel is set up by itself
+    for (const DrawnPanel& panel : w) out.push_back(settingUpDrawing(panel, hand));
+    return out;
+  case PrintPiece::gauges:
+    for (const DrawnPanel& panel : w) add(packed(gauges(panel, hand), frame, betweenParts));
+    return out;
+  case PrintPiece::braces:
+    return packed(bracesOneByOne(w, hand), frame, betweenParts);
+  case PrintPiece::benchCard:
+    for (const DrawnPanel& panel : w) add(flowed(benchCard(panel, hand, frame.y()), frame, betweenBlocks));
+    return out;
+  case PrintPiece::strength:
+    for (const DrawnPanel& panel : w) add(flowed(strengthCard(panel, hand), frame, betweenBlocks / 2));
+    return out;
   }
-  sheet.shift(-sheet.bounds().low);
-  return sheet;
+  return out;
 }
 
-/// The pieces of one wing. `w` outlives them.
-std::vector<Piece> pieces(const DrawnWing& w, const ExportOrder& order) {
-  double longest = 0;
-  for (const DrawnPanel& panel : w)
-    for (const Rib& rib : panel.ribs) longest = std::max(longest, boundsOf(rib.wood).width());
-  const bool sideways = longest > pageFrame(order.paper, false).x();
-  const Point frame = pageFrame(order.paper, sideways);
-  const double width = order.sheetWidth;
-  return {{"ribs", [&w, frame](Hand h) { return ribSheets(w, h, frame.x(), frame.y()); },
-           [&w, width](Hand h) { return ribSheets(w, h, width, 0).front(); }},
-          {"plan", [&w](Hand h) { return std::vector{planDrawing(w, h)}; }, [&w](Hand h) { return planDrawing(w, h); }},
-          {"setting-up", [&w](Hand h) { return settingUps(w, h); }, [&w](Hand h) { return stacked(settingUps(w, h)); }},
-          {"gauges", [&w](Hand h) { return gaugeSheets(w, h); }, [&w](Hand h) { return stacked(gaugeSheets(w, h)); }},
-          {"braces", [&w](Hand h) { return bracePlates(w, h); }, [&w](Hand h) { return bracePlates(w, h).front(); }},
-          {"bench-card", [&w](Hand h) { return benchCards(w, h); }, [&w](Hand h) { return stacked(benchCards(w, h)); }},
-          {"strength", [&w](Hand h) { return strengthCards(w, h); },
-           [&w](Hand h) { return stacked(strengthCards(w, h)); }}};
-}
-
-/// `pages` is what the piece is on paper.
-Result<std::string> contents(const Piece& piece, const std::vector<Drawing>& pages, Hand hand, ExportFormat format,
-                             Paper paper) {
-  switch (format) {
-  case ExportFormat::svg:
-    return toSvg(piece.whole(hand));
-  case ExportFormat::dxf:
-    return toDxf(piece.whole(hand));
-  case ExportFormat::pdf:
+/// The same on one endless sheet; empty where there is nothing.
+Drawing wholeOf(PrintPiece piece, const DrawnWing& w, Hand hand, double sheetWidth) {
+  switch (piece) {
+  case PrintPiece::ribs:
+    return ribSheets(w, hand, sheetWidth, 0).front();
+  case PrintPiece::braces: // nested, as it is sawn out of one piece of ply
+    return bracePlates(w, hand).front();
+  case PrintPiece::plan:
+    return planDrawing(w, hand);
+  case PrintPiece::settingUp:
+  case PrintPiece::gauges:
+  case PrintPiece::benchCard:
+  case PrintPiece::strength:
     break;
   }
-  return toPdf(pages, paper, betterSideways(pages, paper));
+  return stacked(pagesOf(piece, w, hand, {1e9, 1e9}), betweenBoards);
 }
+
+/// On paper that lies the way that takes fewer sheets; a text stands upright.
+PrintSection sectionOf(PrintPiece piece, const DrawnWing& w, Hand hand, Paper paper) {
+  PrintSection upright{pagesOf(piece, w, hand, pageFrame(paper, false)), false, purposeOf(piece)};
+  if (upright.drawings.empty() || piece == PrintPiece::benchCard || piece == PrintPiece::strength) return upright;
+  PrintSection sideways{pagesOf(piece, w, hand, pageFrame(paper, true)), true, purposeOf(piece)};
+  return sheetCount({sideways}, paper) < sheetCount({upright}, paper) ? sideways : upright;
+}
+
+/// A wing of the aircraft with what of it is ordered.
+struct Job {
+  DrawnWing wing;
+  std::string name;
+  std::vector<Hand> hands;
+};
+
+std::vector<Job> jobsOf(const TrueWing& w, const ExportOrder& order) {
+  std::vector<Job> jobs;
+  std::vector<std::string> names;
+  for (std::size_t i = 0; i < w.wings.size(); ++i) {
+    std::string file = fileNameOf(w.design.name);
+    if (i > 0) file += "-" + fileNameOf(w.design.wings[i].name);
+    if (std::find(names.begin(), names.end(), file) != names.end())
+      file += fmt::format("-{}", i + 1); // two of one name
+    names.push_back(file);
+    std::vector<Hand> hands = order.hands;
+    if (!w.wings[i].mirrored) hands = {Hand::right};
+    DrawnWing wing;
+    for (DrawnPanel& panel : drawn(w, static_cast<int>(i)))
+      if (order.panels.empty() ||
+          std::find(order.panels.begin(), order.panels.end(), panel.design.id.panel) != order.panels.end())
+        wing.push_back(std::move(panel));
+    if (!wing.empty()) jobs.push_back({std::move(wing), std::move(file), std::move(hands)});
+  }
+  return jobs;
+}
+
+constexpr const char* inchLegend = "Inches as fractions to 1/64; what is left over stands behind them in thousandths: "
+                                   "3/8\" +.006 is six thousandths more.";
 
 Result<Done> writeByName(const Drawing& drawing, const std::filesystem::path& path, Paper paper) {
   const std::string ending = path.extension().string();
   if (ending == ".svg") return writeFileAtomically(path, toSvg(drawing));
   const auto text = ending == ".dxf"   ? toDxf(drawing)
-                    : ending == ".pdf" ? toPdf({drawing}, paper, betterSideways({drawing}, paper))
+                    : ending == ".pdf" ? toPdf(std::vector{drawing}, paper, betterSideways({drawing}, paper))
                                        : Problem{path.filename().string(),
                                                  "end the name in .pdf, .svg or .dxf (a section also in .dat)"};
   if (!text) return text.problem();
@@ -152,48 +162,92 @@ std::string fileNameOf(std::string_view text) {
   return out.empty() ? "wing" : out;
 }
 
+const char* purposeOf(PrintPiece piece) {
+  switch (piece) {
+  case PrintPiece::ribs:
+    return "stick on wood and cut: ribs, riblets, sheet spars, tip parts";
+  case PrintPiece::plan:
+    return "lay on the board under film and build over it";
+  case PrintPiece::settingUp:
+    return "lay on the board: what goes under every rib, how high and how steep";
+  case PrintPiece::gauges:
+    return "cut out of card or ply: templates, stairs of packing, blocks, the cradle";
+  case PrintPiece::braces:
+    return "stick on ply and saw out, grain along";
+  case PrintPiece::benchCard:
+    return "keep in sight: block, bevel and packing as numbers and gauges";
+  case PrintPiece::strength:
+    return "keep with the model: loads, reserves, sources, cautions";
+  }
+  return "";
+}
+
+std::vector<PrintSection> sectionsOf(const TrueWing& w, const ExportOrder& order) {
+  std::vector<PrintSection> out;
+  for (const Job& job : jobsOf(w, order))
+    for (const PrintPiece piece : order.pieces)
+      for (const Hand hand : job.hands)
+        if (PrintSection s = sectionOf(piece, job.wing, hand, order.paper); !s.drawings.empty())
+          out.push_back(std::move(s));
+  return out;
+}
+
+int sheetsOfPaper(const TrueWing& w, const ExportOrder& order) {
+  const std::vector<PrintSection> sections = sectionsOf(w, order);
+  if (order.oneDocument) return sections.empty() ? 0 : sheetCount(sections, order.paper);
+  int all = 0;
+  for (const PrintSection& s : sections) all += sheetCount({s}, order.paper);
+  return all;
+}
+
 Result<std::vector<std::filesystem::path>> exportWing(const TrueWing& w, const std::filesystem::path& folder,
                                                       const ExportOrder& order, const Progress& progress) {
   std::error_code error;
   std::filesystem::create_directories(folder, error);
   if (error) return Problem{folder.string(), "the folder cannot be made: " + error.message()};
-  struct Job {
-    DrawnWing wing;
-    std::string name;
-    std::vector<Hand> hands;
-  };
-  std::vector<Job> jobs;
-  std::vector<std::string> names;
-  std::size_t handsInAll = 0;
-  for (std::size_t i = 0; i < w.wings.size(); ++i) {
-    std::string file = fileNameOf(w.design.name);
-    if (i > 0) file += "-" + fileNameOf(w.design.wings[i].name);
-    if (std::find(names.begin(), names.end(), file) != names.end())
-      file += fmt::format("-{}", i + 1); // two of one name
-    names.push_back(file);
-    std::vector<Hand> hands = order.hands;
-    if (!w.wings[i].mirrored) hands = {Hand::right};
-    handsInAll += hands.size();
-    jobs.push_back({drawn(w, static_cast<int>(i)), std::move(file), std::move(hands)});
-  }
-  constexpr std::size_t piecesOfWing = 7;
-  const double steps = static_cast<double>(piecesOfWing * handsInAll * order.formats.size());
+  const std::vector<Job> jobs = jobsOf(w, order);
   std::vector<std::filesystem::path> written;
+  std::size_t handsInAll = 0;
+  for (const Job& job : jobs) handsInAll += job.hands.size();
+  const double steps =
+      static_cast<double>(std::max<std::size_t>(1, order.pieces.size() * handsInAll * order.formats.size()));
+  double step = 0;
+  const auto write = [&](const std::string& file, const Result<std::string>& text) -> std::optional<Problem> {
+    if (!text) return text.problem();
+    if (const auto done = writeFileAtomically(folder / file, text.value()); !done) return done.problem();
+    written.push_back(folder / file);
+    return std::nullopt;
+  };
+  const Problem stopped{"", "stopped before all was written"};
+  std::vector<PrintSection> document;
   for (const Job& job : jobs)
-    for (const Piece& piece : pieces(job.wing, order))
-      for (Hand hand : job.hands) {
-        const std::vector<Drawing> pages = piece.forPages(hand);
-        if (pages.empty()) continue; // no braces, or none of that hand alone
-        for (ExportFormat format : order.formats) {
-          if (progress && !progress(static_cast<double>(written.size()) / steps))
-            return Problem{"", "stopped before all was written"};
-          const auto text = contents(piece, pages, hand, format, order.paper);
-          if (!text) return text.problem();
-          const auto path = folder / fmt::format("{}-{}-{}.{}", job.name, piece.name, name(hand), name(format));
-          if (const auto done = writeFileAtomically(path, text.value()); !done) return done.problem();
-          written.push_back(path);
+    for (const PrintPiece piece : order.pieces)
+      for (const Hand hand : job.hands) {
+        PrintSection section = sectionOf(piece, job.wing, hand, order.paper);
+        const bool nothing = section.drawings.empty(); // no braces, or none of that hand alone
+        for (const ExportFormat format : order.formats) {
+          if (progress && !progress(step++ / steps)) return stopped;
+          if (nothing) continue;
+          if (format == ExportFormat::pdf && order.oneDocument) {
+            document.push_back(section);
+            continue;
+          }
+          const std::string file =
+              fmt::format("{}-{}-{}.{}", job.name, printPieceChoices[static_cast<std::size_t>(piece)].key, name(hand),
+                          name(format));
+          const Result<std::string> text =
+              format == ExportFormat::pdf ? toPdf(std::vector{section}, order.paper)
+              : format == ExportFormat::svg
+                  ? Result<std::string>(toSvg(wholeOf(piece, job.wing, hand, order.sheetWidth)))
+                  : toDxf(wholeOf(piece, job.wing, hand, order.sheetWidth));
+          if (const auto problem = write(file, text)) return *problem;
         }
       }
+  if (!document.empty()) {
+    const std::string legend = w.design.unit == LengthUnit::inch ? inchLegend : "Lengths in millimetres.";
+    if (const auto problem = write(fileNameOf(w.design.name) + "-bench.pdf", toPdf(document, order.paper, legend)))
+      return *problem;
+  }
   return written;
 }
 

@@ -14,16 +14,42 @@ DrawnWing drawn(const TrueWing& aircraft, int wing = 0);
 enum class ExportFormat { svg, dxf, pdf };
 const char* name(ExportFormat format);
 
+/// What can be printed of a wing.
+enum class PrintPiece { ribs, plan, settingUp, gauges, braces, benchCard, strength };
+inline constexpr std::array printPieceChoices{Choice{"ribs", "Ribs"},
+                                              Choice{"plan", "Plan"},
+                                              Choice{"setting-up", "Setting-up board"},
+                                              Choice{"gauges", "Gauges"},
+                                              Choice{"braces", "Braces"},
+                                              Choice{"bench-card", "Bench cards"},
+                                              Choice{"strength", "Strength cards"}};
+static_assert(printPieceChoices.size() == wordsFor(PrintPiece::strength));
+inline constexpr PrintPiece allPieces[] = {PrintPiece::ribs,    PrintPiece::plan,   PrintPiece::settingUp,
+                                           PrintPiece::gauges,  PrintPiece::braces, PrintPiece::benchCard,
+                                           PrintPiece::strength};
+/// What a piece is printed for.
+const char* purposeOf(PrintPiece piece);
+
 struct ExportOrder {
   std::vector<ExportFormat> formats{ExportFormat::pdf};
   std::vector<Hand> hands{Hand::right, Hand::left};
   Paper paper = Paper::a4;
   double sheetWidth = 900; ///< mm, of the one sheet of ribs in SVG and DXF
+  std::vector<PrintPiece> pieces{std::begin(allPieces), std::end(allPieces)}; ///< only these
+  std::vector<int> panels{}; ///< of every wing, counted from 0; empty for all
+  bool oneDocument = false;  ///< PDF: one file with contents in place of one a piece and hand
 };
 
-/// Writes ribs, plan, setting-up board, gauges and bench card, a file each for every hand and format, into an existing
+/// What that order prints of an aircraft, piece by piece and hand by hand; a wing of its own after the other. The paper
+/// of each lies the way that takes fewer sheets.
+std::vector<PrintSection> sectionsOf(const TrueWing& aircraft, const ExportOrder& order);
+/// How many sheets of paper its PDF takes.
+int sheetsOfPaper(const TrueWing& aircraft, const ExportOrder& order);
+
+/// Writes the pieces that are ordered, a file each for every hand and format (or one PDF of all), into an existing
 /// or new folder, and the same of every other wing of the aircraft. Returns the paths written. Names say wing, drawing
-/// and hand: "fenlark-1500-ribs-right.svg", "fenlark-1500-tailplane-plan-left.pdf". A fin has one hand.
+/// and hand: "fenlark-1500-ribs-right.svg", "fenlark-1500-tailplane-plan-left.pdf", "fenlark-1500-bench.pdf". A fin has
+/// one hand.
 Result<std::vector<std::filesystem::path>> exportWing(const TrueWing& wing, const std::filesystem::path& folder,
                                                       const ExportOrder& order, const Progress& progress = {});
 
