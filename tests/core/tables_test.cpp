@@ -18,7 +18,9 @@ TEST(Tables, EveryShippedRowIsInOrderAndSaysWhereItIsFrom) {
     EXPECT_GE(m.source.size(), 10u) << m.key;
     EXPECT_LE(m.across, m.modulus * 1.0001 + (m.key.find("-across") != std::string::npos ? 1e6 : 0)) << m.key;
     EXPECT_GT(m.compressionAcross, 0) << m.key;
-    EXPECT_LE(m.compressionAcross, m.compression) << m.key; // none is stronger across than along
+    if (m.key.find("-across") == std::string::npos) { // of ply laid across, the other way is the stronger one
+      EXPECT_LE(m.compressionAcross, m.compression) << m.key;
+    }
     EXPECT_LE(m.shearStrength, std::max(m.tension, 9.0)) << m.key;
     EXPECT_LT(m.shear, m.modulus * 1.5) << m.key; // ply at 45° is stiffer in shear than along
   }
