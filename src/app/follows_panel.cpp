@@ -76,9 +76,9 @@ std::vector<const Figure*> FollowsPanel::shownFigures() const {
   if (!document.hasWing()) return out;
   const TruePanel& here = standpoint.shownPanel();
   const int rib = standpoint.shownRib().number;
-  for (const Figure& f : document.wing().figures)
-    if (f.stage == standpoint.stage() && (f.stage == Stage::plan || f.wing == here.design.id.wing) &&
-        (!f.rib || *f.rib == rib) && (!f.panel || *f.panel == here.design.id.panel))
+  for (const Figure& f : document.wing().figures(standpoint.stage()))
+    if ((f.stage == Stage::plan || f.wing == here.design.id.wing) && (!f.rib || *f.rib == rib) &&
+        (!f.panel || *f.panel == here.design.id.panel))
       out.push_back(&f);
   return out;
 }
@@ -88,8 +88,7 @@ void FollowsPanel::noteMoves() {
   if (!document.hasWing()) return;
   std::map<std::string, double> values;
   bool any = false;
-  for (const Figure& f : document.wing().figures) {
-    if (f.stage != standpoint.stage()) continue;
+  for (const Figure& f : document.wing().figures(standpoint.stage())) {
     values[f.key] = f.value;
     const auto old = before.find(f.key);
     if (old == before.end() || std::abs(old->second - f.value) < 1e-9 * std::max(1.0, std::abs(f.value))) continue;

@@ -141,6 +141,7 @@ QWidget* MainWindow::makeTopBar() {
   findBox->setPlaceholderText(tr("Find a figure"));
   findBox->setAccessibleName(tr("Find a figure"));
   findBox->setFixedWidth(158);
+  findBox->installEventFilter(this);
   auto* completer = new QCompleter(new QStringListModel(this), this);
   completer->setCaseSensitivity(Qt::CaseInsensitive);
   completer->setFilterMode(Qt::MatchContains);
@@ -360,7 +361,6 @@ void MainWindow::refresh(Changes what) {
   undoAction->setText(tr("Undo %1").arg(undo));
   redoAction->setText(tr("Redo %1").arg(redo));
   enableActions();
-  if (what & Aspect::wing) rebuildFigureNames();
   if (what & (Aspect::file | Aspect::design)) refreshFile();
 }
 
@@ -385,15 +385,19 @@ QString MainWindow::whyNoWing() const {
              : tr("These decisions contradict each other: cure the findings first, then take the files.");
 }
 
+/// When one begins to type there: all figures are written for it.
 void MainWindow::rebuildFigureNames() {
   auto* model = qobject_cast<QStringListModel*>(findBox->completer()->model());
-  if (!theDocument.hasWing()) return model->setStringList({});
-  const auto& figures = theDocument.wing().figures;
-  if (model->rowCount() == static_cast<int>(figures.size())) return;
   QStringList names;
-  for (const Figure& f : figures)
-    names << QString::fromStdString(f.label + (f.rib ? " R" + std::to_string(*f.rib) : "") + " — " + f.key);
+  if (theDocument.hasWing())
+    for (const Figure& f : theDocument.wing().figures())
+      names << QString::fromStdString(f.label + (f.rib ? " R" + std::to_string(*f.rib) : "") + " — " + f.key);
   model->setStringList(names);
+}
+
+bool MainWindow::eventFilter(QObject* watched, QEvent* event) {
+  if (watched == findBox && event->type() == QEvent::FocusIn) rebuildFigureNames();
+  return QMainWindow::eventFilter(watched, event);
 }
 
 void MainWindow::refreshFile() {

@@ -67,6 +67,7 @@ public:
 
 protected:
   void closeEvent(QCloseEvent*) override;
+  bool eventFilter(QObject* watched, QEvent* event) override;
 
 private:
   QWidget* makeTopBar();

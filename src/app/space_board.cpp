@@ -109,83 +109,144 @@ void SpaceBoard::drawFlatPlan(Ink& ink) const {
     }
 }
 
+/// Something that is drawn whole over what lies farther away.
+struct SpaceBoard::Piece {
+  double away = 0; ///< mean distance from the eye
+  Polyline outline;
+  QColor fill, edge;
+  double width = 1;
+  bool closed = true;
+};
+
+/// A body's face between four places in space: lighter the more it looks up and to the eye.
+void SpaceBoard::addFace(std::vector<Piece>& to, const std::array<Point3, 4>& corners, const QColor& colour) const {
+  Piece piece;
+  std::array<Point3, 4> at;
+  for (std::size_t i = 0; i < 4; ++i) {
+    at[i] = seen(corners[i]);
+    piece.outline.emplace_back(at[i].x(), at[i].y());
+    piece.away += at[i].z() / 4;
+  }
+  Point3 normal = (at[2] - at[0]).cross(at[3] - at[1]);
+  if (normal.norm() < 1e-12) return;
+  normal.normalize();
+  if (normal.z() > 0) normal = -normal; // towards the eye
+  const double light = std::clamp(0.55 + 0.35 * normal.y() - 0.25 * normal.z(), 0.0, 1.0);
+  piece.fill = colour.darker(static_cast<int>(100 + 55 * (1 - light)));
+  piece.edge = piece.fill; // no seams between the faces of one body
+  piece.width = 0.7;
+  to.push_back(std::move(piece));
+}
+
+void SpaceBoard::addPanel(std::vector<Piece>& to, const WholeWing& wing, std::size_t k, double side) const {
+  const bool shown = &wing == &standpoint.shownWing();
+  const TruePanel& p = wing.panels[k];
+  const double span = p.loft.span();
+  const auto place = [&](const Point& xz, double t) { return inModel(wing, k, xz, t, side); };
+  const auto addRib = [&](const Rib& rib) {
+    const bool mine = shown && rib.number == standpoint.rib();
+    Piece piece;
+    const Polyline outline = withinPanel(rib, span);
+    for (const Point& q : outline) {
+      const Point3 r = rib.inPanel(q), s = seen(place({r.x(), r.z()}, r.y()));
+      piece.outline.emplace_back(s.x(), s.y());
+      piece.away += s.z() / static_cast<double>(outline.size());
+    }
+    piece.fill = mine ? look.accentSoft : look.balsa;
+    piece.edge = mine ? look.accent : look.ink;
+    piece.width = mine ? 1.8 : 0.8;
+    to.push_back(std::move(piece));
+  };
+  for (const Rib& rib : p.ribs) addRib(rib);
+  for (const Rib& rib : p.riblets) addRib(rib);
+  /// A strip of the surface between two chord fractions, at either end of a bay.
+  const auto surface = [&](Face face, double t0, double t1, std::array<double, 2> begin, std::array<double, 2> end,
+                           int steps, const QColor& colour) {
+    for (int i = 0; i < steps; ++i) {
+      const auto at = [&](int step, bool outer) {
+        const std::size_t e = outer ? 1 : 0;
+        const double share = static_cast<double>(step) / steps;
+        const double f = std::clamp(begin[e] + (end[e] - begin[e]) * share, 0.0, 1.0);
+        return place(p.loft.at(face, f, outer ? t1 : t0), outer ? t1 : t0);
+      };
+      addFace(to, {at(i, false), at(i + 1, false), at(i + 1, true), at(i, true)}, colour);
+    }
+  };
+  // What runs along the span, bay by bay, so that it lies between the ribs that it passes.
+  for (std::size_t i = 1; i < p.ribs.size(); ++i) {
+    const double t0 = std::clamp(p.ribs[i - 1].t(), 0.0, span), t1 = std::clamp(p.ribs[i].t(), 0.0, span);
+    const double c0 = p.loft.frameAt(t0).chord, c1 = p.loft.frameAt(t1).chord;
+    for (const Face face : {Face::upper, Face::lower}) {
+      const double e0 = sheetEdgeAt(p.design, p.loft, face, t0), e1 = sheetEdgeAt(p.design, p.loft, face, t1);
+      constexpr int roundNose = 8;
+      const double w = p.design.leadingEdge.width;
+      if (e0 > 0)
+        surface(face, t0, t1, {0, 0}, {e0, e1}, roundNose, look.sheet);
+      else if (p.design.leadingEdge.kind != LeadingEdgeKind::none)
+        surface(face, t0, t1, {0, 0}, {w / c0, w / c1}, 4, look.stock);
+      if (const TrailingEdge& te = p.design.trailingEdge; te.kind != TrailingEdgeKind::none)
+        surface(face, t0, t1, {1 - te.width / c0, 1 - te.width / c1}, {1, 1}, 1, look.stock);
+    }
+    for (const SparLine& line : p.spars) {
+      const Spar& spar = p.design.spars[static_cast<std::size_t>(line.index)];
+      const double end = std::min(t1, line.end);
+      if (t0 >= end) continue;
+      const auto stick = [&](const StraightLine& seat, double deep0, double deep1, double w0, double w1,
+                             const QColor& colour) {
+        const auto at = [&](bool outer, double across, double down) {
+          const double t = outer ? end : t0;
+          return place(seat.at(t) + Point(across * (outer ? w1 : w0) / 2, down * (outer ? deep1 : deep0)), t);
+        };
+        const double corners[5][2] = {{-1, 0}, {1, 0}, {1, -1}, {-1, -1}, {-1, 0}};
+        for (int n = 0; n < 4; ++n)
+          addFace(to,
+                  {at(false, corners[n][0], corners[n][1]), at(false, corners[n + 1][0], corners[n + 1][1]),
+                   at(true, corners[n + 1][0], corners[n + 1][1]), at(true, corners[n][0], corners[n][1])},
+                  colour);
+      };
+      if (spar.kind == SparKind::fullDepth) {
+        const auto deep = [&](double t) { return line.upperSeat.at(t).y() - line.lowerSeat.at(t).y(); };
+        stick(line.upperSeat, deep(t0), deep(end), spar.sheet, spar.sheet, look.balsa);
+        continue;
+      }
+      for (const bool up : {true, false}) {
+        const Cap a = capAt(up ? spar.top : spar.bottom, line.share(t0)),
+                  b = capAt(up ? spar.top : spar.bottom, line.share(end));
+        const double way = up ? 1 : -1;
+        if (a.fitted && b.fitted)
+          stick(up ? line.upperSeat : line.lowerSeat, way * a.depth, way * b.depth, a.width, b.width, look.hardwood);
+      }
+    }
+  }
+  if (p.tip && !p.tip->edge.empty()) { // its edge, raised as it is towards the farthest place
+    const ChordFrame tip = p.loft.frameAt(span);
+    Piece piece;
+    piece.closed = false;
+    for (const Point& q : p.tip->edge) {
+      const double out = q.y() / p.tip->reach;
+      const Point3 s = seen(place(tip.fromChord({q.x(), p.design.tip.raised * out * out}), span + q.y()));
+      piece.outline.emplace_back(s.x(), s.y());
+      piece.away += s.z() / static_cast<double>(p.tip->edge.size());
+    }
+    piece.edge = look.ink;
+    piece.width = 1.6;
+    to.push_back(std::move(piece));
+  }
+}
+
 void SpaceBoard::draw(Ink& ink) const {
   const WholeWing& main = document.wing().main();
-  struct Piece {
-    double away;
-    Polyline outline;
-    bool closed, mine, edge;
-  };
   std::vector<Piece> pieces;
-  const auto project = [&](const Polyline& line, double t, const WholeWing& wing, std::size_t k, double side,
-                           Piece& into) {
-    for (const Point& xz : line) {
-      const Point3 s = seen(inModel(wing, k, xz, t, side));
-      into.outline.emplace_back(s.x(), s.y());
-      into.away += s.z() / static_cast<double>(line.size());
-    }
-  };
-  const auto addPanel = [&](const WholeWing& wing, std::size_t k, double side) {
-    const bool shown = &wing == &standpoint.shownWing();
-    const TruePanel& p = wing.panels[k];
-    const auto addRib = [&](const Rib& rib) {
-      Piece piece{0, {}, true, shown && rib.number == standpoint.rib(), false};
-      for (const Point& q : withinPanel(rib, p.loft.span())) {
-        const Point3 r = rib.inPanel(q), s = seen(inModel(wing, k, {r.x(), r.z()}, r.y(), side));
-        piece.outline.emplace_back(s.x(), s.y());
-        piece.away += s.z() / static_cast<double>(rib.bare.size());
-      }
-      pieces.push_back(std::move(piece));
-    };
-    for (const Rib& rib : p.ribs) addRib(rib);
-    for (const Rib& rib : p.riblets)
-      if (rib.kind == RibKind::crossing) addRib(rib);
-    if (p.tip && !p.tip->edge.empty()) { // its edge, raised as it is towards the farthest place
-      const ChordFrame tip = p.loft.frameAt(p.loft.span());
-      Piece piece{0, {}, false, false, true};
-      for (const Point& q : p.tip->edge) {
-        const double out = q.y() / p.tip->reach;
-        const Point xz = tip.fromChord({q.x(), p.design.tip.raised * out * out});
-        const Point3 s = seen(inModel(wing, k, xz, p.loft.span() + q.y(), side));
-        piece.outline.emplace_back(s.x(), s.y());
-        piece.away += s.z() / static_cast<double>(p.tip->edge.size());
-      }
-      pieces.push_back(std::move(piece));
-    }
-    // What runs along the span, bay by bay, so that it lies between the ribs that it passes.
-    for (std::size_t i = 1; i < p.ribs.size(); ++i) {
-      const double t0 = p.ribs[i - 1].t(), t1 = p.ribs[i].t();
-      const auto along = [&](const Point& a, const Point& b, bool edge) {
-        Piece piece{0, {}, false, false, edge};
-        project({a}, t0, wing, k, side, piece);
-        const double first = piece.away;
-        piece.away = 0;
-        project({b}, t1, wing, k, side, piece);
-        piece.away = (piece.away + first) / 2;
-        pieces.push_back(std::move(piece));
-      };
-      const ChordFrame inner = p.loft.frameAt(t0), outer = p.loft.frameAt(t1); // both edges are straight lines
-      along(inner.le, outer.le, true);
-      along(inner.te, outer.te, true);
-      for (const SparLine& line : p.spars) {
-        if (!line.reaches(t1)) continue;
-        along(line.upperSeat.at(t0), line.upperSeat.at(t1), false);
-        along(line.lowerSeat.at(t0), line.lowerSeat.at(t1), false);
-      }
-    }
-  };
   for (const WholeWing& wing : document.wing().wings)
     for (const double side : sides(wing))
-      for (std::size_t k = 0; k < wing.panels.size(); ++k) addPanel(wing, k, side);
+      for (std::size_t k = 0; k < wing.panels.size(); ++k) addPanel(pieces, wing, k, side);
   if (from == SpaceView::above) drawFlatPlan(ink);
   std::stable_sort(pieces.begin(), pieces.end(), [](const Piece& a, const Piece& b) { return a.away > b.away; });
-  for (const Piece& piece : pieces) {
+  for (const Piece& piece : pieces)
     if (piece.closed)
-      ink.loop(piece.outline, piece.mine ? look.accentSoft : look.balsa, piece.mine ? look.accent : look.ink,
-               piece.mine ? 1.8 : 0.9);
+      ink.loop(piece.outline, piece.fill, piece.edge, piece.width);
     else
-      ink.chain(piece.outline, piece.edge ? look.ink : look.hardwood, piece.edge ? 1.4 : 2);
-  }
+      ink.chain(piece.outline, piece.edge, piece.width);
   // How far it is from tip to tip as one sees it.
   if (from == SpaceView::above || from == SpaceView::behind) {
     const Box box = content();

@@ -1,6 +1,7 @@
 // The finished wing in space, both halves joined: from above, from behind, from the side, or turned as you like.
 #pragma once
 #include "app/board.h"
+#include <array>
 
 namespace eup::app {
 
@@ -31,6 +32,10 @@ private:
   Point3 seen(const Point3& space) const;
   void turnBy(double yawDeg, double pitchDeg);
   void drawFlatPlan(Ink& ink) const;
+  struct Piece;
+  void addFace(std::vector<Piece>& to, const std::array<Point3, 4>& corners, const QColor& colour) const;
+  /// Ribs, sheet, edges, spars and tip of one panel of one half, as bodies.
+  void addPanel(std::vector<Piece>& to, const WholeWing& wing, std::size_t panel, double side) const;
   /// +1 for the right half and -1 for the left, of a wing that has both.
   static std::vector<double> sides(const WholeWing& wing);
   /// A panel's (x, z) at t, in axes of the model: aft, right, up.

@@ -66,9 +66,9 @@ int report(const Args& args, Streams io) {
   if (const int* code = std::get_if<int>(&wing)) return *code;
   const TrueWing& w = std::get<TrueWing>(wing);
   if (args.json) {
-    io.out << reportJson(w.design.name, w.figures, w.findings);
+    io.out << reportJson(w.design.name, w.figures(), w.findings);
   } else {
-    for (const Figure& f : w.figures)
+    for (const Figure& f : w.figures())
       io.out << fmt::format("{:28} {:>14}  {}\n", f.key, told(f.value, f.quantity, w.design.unit), f.label);
     io.out << findingsText(w.findings);
   }

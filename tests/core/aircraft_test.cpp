@@ -40,7 +40,7 @@ TEST(Aircraft, HoldsWingsOfEveryKind) {
 TEST(Aircraft, FiguresOfEachWingHaveKeysOfTheirOwn) {
   const TrueWing w = wingOf(withAll());
   std::set<std::string> keys;
-  for (const Figure& f : w.figures) {
+  for (const Figure& f : w.figures()) {
     EXPECT_TRUE(keys.insert(f.key).second) << f.key << " twice";
     for (const std::string& path : f.decisions)
       EXPECT_TRUE(decisionAt(w.design, path).has_value()) << f.key << " follows from " << path;

@@ -88,7 +88,7 @@ TEST(Edges, AreCheckedAsFarAsThereIsASpar) {
     }
   EXPECT_NEAR(farthest, 700, 1e-9);
   int told = 0;
-  for (const Figure& f : w.figures) told += f.key == "edge.trailing";
+  for (const Figure& f : w.figures()) told += f.key == "edge.trailing";
   EXPECT_EQ(told, 1);
 }
 

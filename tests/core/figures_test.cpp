@@ -18,7 +18,7 @@ TEST(Figures, EachShowsItsWorking) {
     d.inner().join.propping = Propping::oneFlat;
     const TrueWing w = wingOf(d);
     std::set<std::string> keys;
-    for (const Figure& f : w.figures) {
+    for (const Figure& f : w.figures()) {
       EXPECT_TRUE(keys.insert(f.key).second) << "twice: " << f.key;
       EXPECT_FALSE(f.label.empty()) << f.key;
       EXPECT_FALSE(f.rule.empty()) << f.key;
@@ -32,7 +32,7 @@ TEST(Figures, EachShowsItsWorking) {
 
 TEST(Figures, KeysAreDocumented) {
   const std::string doc = test::slurp(test::sourceFile("docs/figures.md"));
-  for (const Figure& f : wingOf(Design{}).figures) {
+  for (const Figure& f : wingOf(Design{}).figures()) {
     std::string key = f.key; // numbers of ribs and spars stand as N and K in the table
     for (std::size_t i = 0; i + 1 < key.size(); ++i)
       if (key[i] == '.' && std::isdigit(static_cast<unsigned char>(key[i + 1]))) {
@@ -64,10 +64,11 @@ TEST(Figures, FindingsNameDecisionsThatAreThere) {
 
 TEST(Figures, WorkIsPure) {
   const TrueWing a = wingOf(Design{}), b = wingOf(Design{});
-  ASSERT_EQ(a.figures.size(), b.figures.size());
-  for (std::size_t i = 0; i < a.figures.size(); ++i) {
-    EXPECT_EQ(a.figures[i].value, b.figures[i].value);
-    EXPECT_EQ(a.figures[i].working, b.figures[i].working);
+  const std::vector<Figure> one = a.figures(), other = b.figures();
+  ASSERT_EQ(one.size(), other.size());
+  for (std::size_t i = 0; i < one.size(); ++i) {
+    EXPECT_EQ(one[i].value, other[i].value);
+    EXPECT_EQ(one[i].working, other[i].working);
   }
 }
 
@@ -84,8 +85,8 @@ TEST(Report, IsJsonEvenWithOddNames) {
   Design d;
   d.name = "quote \" and \xff byte";
   const TrueWing w = wingOf(d);
-  const auto json = nlohmann::json::parse(reportJson(w.design.name, w.figures, w.findings));
-  EXPECT_EQ(json["figures"].size(), w.figures.size());
+  const auto json = nlohmann::json::parse(reportJson(w.design.name, w.figures(), w.findings));
+  EXPECT_EQ(json["figures"].size(), w.figures().size());
   for (const char* key : {"key", "label", "value", "unit", "where", "rule", "working", "source"})
     EXPECT_TRUE(json["figures"][0].contains(key)) << key;
 }

@@ -149,12 +149,19 @@ TEST(Thinness, SeesTheWoodBesideAHole) {
   EXPECT_NEAR(places[0].thickness, 1, 1e-6);
 }
 
-TEST(Thinness, KnifeEdgeIsThin) {
+TEST(Thinness, WoodThatRunsOutInAPointIsLetOff) {
   const Region wedge{{{0, 0}, {100, 0}, {0, 8}}};
-  // Towards the point less and less is across, though the two sides meet there: only the corner itself is let off.
-  const auto thin = thinPlaces(wedge, 2);
+  EXPECT_TRUE(thinPlaces(wedge, 2).empty()) << "a trailing edge is thin by its nature";
+}
+
+TEST(Thinness, ABluntedWedgeIsThinTowardsItsEnd) {
+  const Region blunted{{{0, 0}, {90, 0}, {90, 0.8}, {0, 8}}};
+  const auto thin = thinPlaces(blunted, 2);
   ASSERT_FALSE(thin.empty());
-  for (const ThinPlace& p : thin) EXPECT_GT(p.at.x(), 60);
+  for (const ThinPlace& p : thin) { // 8 − 0.08 x is under 2 beyond x = 75
+    EXPECT_GT(p.at.x(), 74);
+    EXPECT_LT(p.thickness, 2);
+  }
 }
 
 } // namespace

@@ -271,7 +271,7 @@ TEST(Panels, FindingsAndFiguresNameTheirPanel) {
   EXPECT_TRUE(deep->what.starts_with("Panel 2: ")) << deep->what;
   EXPECT_EQ(deep->panel, 1);
   EXPECT_TRUE(deep->decisions.front().starts_with("wings.0.panels.1.spars.0."));
-  for (const Figure& f : w.figures)
+  for (const Figure& f : w.figures())
     for (const std::string& path : f.decisions)
       EXPECT_TRUE(decisionAt(d, path).has_value()) << f.key << " names " << path;
   // A contradiction is told the same way.

@@ -228,7 +228,7 @@ RC_GTEST_PROP(Rib, AnyDecisionsGiveAWingOrAReason, ()) {
   d.inner().ribs.count = *rc::gen::inRange(2, 30);
   const auto result = work(d);
   if (const auto* w = std::get_if<TrueWing>(&result)) {
-    for (const Figure& f : w->figures) RC_ASSERT(std::isfinite(f.value));
+    for (const Figure& f : w->figures()) RC_ASSERT(std::isfinite(f.value));
     for (const Rib& r : w->inner().ribs) RC_ASSERT(r.cutArea >= -1e-6 && r.cutArea <= r.bareArea * 1.001);
   } else {
     RC_ASSERT(!std::get<std::vector<Finding>>(result).empty());

@@ -109,7 +109,7 @@ TEST(Tables, AnOwnCoveringStiffensAndWeighsWhatItSays) {
   EXPECT_LT(w.inner().twist->twist, 0.8 * bare.inner().twist->twist);
   // Both faces: 2 × mean chord × span × 100 g/m².
   const double area = (220.0 + 160.0) / 2 * 700 * 1e-6;
-  EXPECT_NEAR(w.inner().twist->coveringGrams, 2 * area * 100, 0.01);
+  EXPECT_NEAR(w.inner().mass.gramsOf(Part::What::covering), 2 * area * 100, 0.01);
 }
 
 /// Frames are of the wood that is chosen: ribs of twice the density weigh twice as much.

@@ -193,7 +193,7 @@ RC_GTEST_PROP(ManyPanels, AreAWingOrAReason, ()) {
   }
   const auto result = work(d);
   if (const auto* w = std::get_if<TrueWing>(&result)) {
-    for (const Figure& f : w->figures) RC_ASSERT(std::isfinite(f.value));
+    for (const Figure& f : w->figures()) RC_ASSERT(std::isfinite(f.value));
     RC_ASSERT(static_cast<int>(w->main().panels.size()) == count);
     int number = 1;
     for (const TruePanel& p : w->main().panels)

@@ -243,7 +243,7 @@ RC_GTEST_PROP(TurnedRibs, AlwaysGiveNumbersOrAReason, ()) {
   p.join.braceSlots = *rc::gen::arbitrary<bool>();
   const auto result = work(d);
   if (const auto* w = std::get_if<TrueWing>(&result)) {
-    for (const Figure& f : w->figures) RC_ASSERT(std::isfinite(f.value));
+    for (const Figure& f : w->figures()) RC_ASSERT(std::isfinite(f.value));
     for (const Rib& r : w->inner().ribs) RC_ASSERT(std::isfinite(r.cutArea));
   } else {
     RC_ASSERT(!std::get<std::vector<Finding>>(result).empty());

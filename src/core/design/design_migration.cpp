@@ -1,14 +1,15 @@
 #include "core/design/design_migration.h"
 #include "core/design/design_file.h"
+#include "core/files/shipped.h"
 
 namespace eup {
 namespace {
 
 using Json = nlohmann::ordered_json;
 
-/// What a new wing has, for groups that older versions did not know whole.
+/// What older files lack takes what a new wing had in version 8, whatever a new wing has today.
 Json freshDesign() {
-  return Json::parse(designToText(Design{}));
+  return Json::parse(shipped::newWingOfVersion8());
 }
 Json freshPanel() {
   return freshDesign()["wings"][0]["panels"][0];

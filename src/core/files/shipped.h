@@ -13,6 +13,9 @@ std::string_view fontBold();
 std::string_view materials();
 std::string_view loadFactors();
 
+/// What a new wing had in version 8 of the file format: it stays as it is, so that old files read as they always did.
+std::string_view newWingOfVersion8();
+
 /// Names that `demo` answers to.
 std::vector<std::string> demoNames();
 /// The text of a demo wing's file; nothing if there is no demo of that name.

@@ -108,4 +108,12 @@ std::vector<SparLine> sparLines(const PanelBrief& d, const PanelLoft& loft) {
   return out;
 }
 
+std::optional<double> capMiddles(const Spar& spar, const SparLine& line, double t) {
+  if (spar.kind != SparKind::caps) return std::nullopt;
+  const Cap top = capAt(spar.top, line.share(t)), bottom = capAt(spar.bottom, line.share(t));
+  if (!top.fitted || !bottom.fitted) return std::nullopt;
+  const double depth = line.upperSeat.at(t).y() - line.lowerSeat.at(t).y() - (top.depth + bottom.depth) / 2;
+  return depth > 0 ? std::optional(depth) : std::nullopt;
+}
+
 } // namespace eup

@@ -52,4 +52,7 @@ double planX(const ChordFrame& frame, double fraction);
 /// Where the loft's own surface lies above or below a straight line at t, at the line's x: z of the face.
 double surfaceHeightAt(const Cut& cut, Face face, double x);
 
+/// The depth between the middles of two caps; nothing for another kind of spar, or where they meet.
+std::optional<double> capMiddles(const Spar& spar, const SparLine& line, double t);
+
 } // namespace eup

@@ -1,12 +1,13 @@
-// What the parts of a panel weigh, as far as they are decided: no glue, hardware or paint.
+// What the parts of a panel weigh: added up by kind, and along the span for the loads.
 #pragma once
-#include "core/parts/rib.h"
+#include "core/parts/part.h"
 #include "core/strength/loads.h"
 
 namespace eup {
 
 struct PartMass {
-  enum class What { ribs, spars, webs, leadingEdge, trailingEdge, sheet, capStrips, covering } what = What::ribs;
+  using What = Part::What;
+  What what = What::ribs;
   double grams = 0; ///< in one half of the wing
 };
 
@@ -14,11 +15,14 @@ struct PanelMass {
   std::vector<PartMass> parts; ///< heaviest first; none that weighs nothing
   std::vector<LinearRun> runs; ///< g/mm from the wing's root, bay by bay
   double grams() const;
+  double gramsOf(Part::What what) const;
 };
 
-/// Ribs by their cut area; strips, sheet and covering by their cross-section at every rib, straight between. Edges as
-/// strips under the section's outline: a square one 0.85 of width × depth behind it, a wedge half.
-PanelMass panelMass(const PanelBrief& design, const PanelLoft& loft, const std::vector<SparLine>& spars,
-                    const std::vector<Rib>& ribs, const std::vector<Rib>& riblets);
+/// Of the panel's parts, whose root lies `inboard` mm from the wing's. What stands in one place is spread over its bay;
+/// a rib between two bays is shared by them.
+PanelMass panelMass(const std::vector<Part>& parts, const std::vector<Rib>& ribs, double inboard);
+
+/// Grams of all parts.
+double gramsOf(const std::vector<Part>& parts);
 
 } // namespace eup

@@ -85,14 +85,6 @@ double webShearFlow(double shear, double moment, double depth, double depthChang
   return (shear + moment * depthChange / depth) / depth;
 }
 
-std::optional<double> capMiddles(const Spar& spar, const SparLine& line, double t) {
-  if (spar.kind != SparKind::caps) return std::nullopt;
-  const Cap top = capAt(spar.top, line.share(t)), bottom = capAt(spar.bottom, line.share(t));
-  if (!top.fitted || !bottom.fitted) return std::nullopt;
-  const double depth = line.upperSeat.at(t).y() - line.lowerSeat.at(t).y() - (top.depth + bottom.depth) / 2;
-  return depth > 0 ? std::optional(depth) : std::nullopt;
-}
-
 double capMiddlesChange(const Spar& spar, const SparLine& line) {
   const StraightLine &up = line.upperSeat, &low = line.lowerSeat;
   double change = (up.tip.y() - up.root.y() - low.tip.y() + low.root.y()) / up.span;

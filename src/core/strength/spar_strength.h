@@ -23,9 +23,6 @@ inline const SheetSkin* skinOf(const SparLine& line, const SheetSkin& skin) {
   return line.index == 0 && !skin.empty() ? &skin : nullptr;
 }
 
-/// The depth between the middles of two caps; nothing for another kind of spar, or where they meet.
-std::optional<double> capMiddles(const Spar& spar, const SparLine& line, double t);
-
 /// How that depth changes per mm outwards, a doubler's step left out.
 double capMiddlesChange(const Spar& spar, const SparLine& line);
 

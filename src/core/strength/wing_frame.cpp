@@ -87,14 +87,12 @@ public:
         if (*std::min_element(at.begin(), at.end()) < 0) continue;
         for (const bool top : {true, false}) {
           const bool sheet = (top ? design.sheeting.top : design.sheeting.bottom) && underSheet(lines[k], at);
-          wall(at, top, sheet, sheet ? of(design.sheeting.material).shear * design.sheeting.thickness : cover.shear);
+          wall(at, top, sheet ? of(design.sheeting.material).shear * design.sheeting.thickness : cover.shear);
         }
       }
       const int bay = static_cast<int>(i);
       if (bay >= design.stiffening.firstBay && bay <= design.stiffening.lastBay) addDiagonals(i);
     }
-    result.coveringGrams =
-        2 * cover.areaWeight * 1e-6 * loft.span() * (loft.frameAt(0).chord + loft.frameAt(loft.span()).chord) / 2;
   }
 
   std::optional<FrameTwist> twistUnder(double couple) {
@@ -231,8 +229,6 @@ private:
     if (width <= 0) return;
     const Material& m = of(s.webMaterial);
     frame.shearWall({a.node, b.node, b.node, a.node}, {a.top, b.top, b.bottom, a.bottom}, m.shear * width);
-    const double area = (b.t - a.t) * ((a.top - a.bottom).z() + (b.top - b.bottom).z()) / 2;
-    result.webGrams += area * width * m.density * 1e-6;
   }
 
   static MemberStuff capMember(const Material& m, const Cap& cap) {
@@ -250,7 +246,7 @@ private:
     return (x - f.le.x()) / f.chord <= edge + 0.02;
   }
 
-  void wall(const std::array<int, 4>& i, bool top, bool sheet, double shear) {
+  void wall(const std::array<int, 4>& i, bool top, double shear) {
     std::array<int, 4> nodes{};
     std::array<Point3, 4> places;
     for (std::size_t k = 0; k < 4; ++k) {
@@ -258,10 +254,6 @@ private:
       places[k] = top ? of(i[k]).top : of(i[k]).bottom;
     }
     frame.shearWall(nodes, places, shear);
-    if (!sheet) return;
-    const double area = ((places[1] - places[0]).norm() + (places[2] - places[3]).norm()) / 2 *
-                        ((places[3] - places[0]).norm() + (places[2] - places[1]).norm()) / 2;
-    result.sheetGrams += area * design.sheeting.thickness * of(design.sheeting.material).density * 1e-6;
   }
 
   /// Strips along a rib, from where the sheet ends to its tail.
@@ -278,7 +270,6 @@ private:
         if ((from.x() + to.x()) / 2 - rib.frame.le.x() < edge * rib.frame.chord) continue;
         frame.member(a.node, from, b.node, to, rectangularMember(m.modulus, m.shear, c.width, c.thickness),
                      Point3::UnitZ());
-        result.capStripGrams += (to - from).norm() * c.width * c.thickness * m.density * 1e-6;
       }
     }
   }
@@ -297,7 +288,6 @@ private:
       if (a < 0 || b < 0) return;
       const Point3 from = topIn ? of(a).top : of(a).bottom, to = topOut ? of(b).top : of(b).bottom;
       frame.member(of(a).node, from, of(b).node, to, {m.modulus, m.shear, s.width * s.depth, 0, 0, 0}, Point3::UnitZ());
-      result.diagonalGrams += (to - from).norm() * s.width * s.depth * m.density * 1e-6;
     };
     const bool outwards = s.diagonals != Diagonals::zigzag || bay % 2 == 1, both = s.diagonals == Diagonals::crossed;
     const auto plane = [&](bool topFront, bool topBehind) {

@@ -10,10 +10,8 @@ struct FrameTwist {
   double twist = 0;     ///< rad, of the tip rib against the root held fast
   double stiffness = 0; ///< N·mm², couple × span ÷ twist: what a plain tube would have as G J
   int nodes = 0;
-  double webGrams = 0, diagonalGrams = 0, sheetGrams = 0, coveringGrams = 0, capStripGrams = 0; ///< of one hand
   /// Farther than small movements, which the frame reckons with, can tell.
   bool tooFar() const { return twist > 0.35; }
-  double grams() const { return webGrams + diagonalGrams + sheetGrams + coveringGrams + capStripGrams; }
 };
 
 /// Root nodes held fast. Members: caps or sheet of the spars, leading and trailing stock, ribs (also those that cross);

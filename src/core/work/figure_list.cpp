@@ -1,10 +1,12 @@
 #include "core/work/report_parts.h"
+#include <cassert>
 #include <fmt/format.h>
-#include <iterator>
 
 namespace eup {
 
 void FigureList::add(Figure figure) {
+  assert(may == 0 || may & bitOf(figure.stage)); // its writer says so in the table below
+  if (only && figure.stage != *only) return;
   figure.wing = wing;
   if (panel) {
     figure.panel = panel->panel;
@@ -16,41 +18,63 @@ void FigureList::add(Figure figure) {
   all.push_back(std::move(figure));
 }
 
-std::vector<Figure> figuresButTwist(const TrueWing& w) {
-  FigureList out(w.design.unit);
-  std::size_t ribs = 0;
-  for (const WholeWing& wing : w.wings) ribs += static_cast<std::size_t>(wing.ribCount());
-  out.all.reserve(100 + ribs * 20);
-  planFigures(w, out);
+namespace {
+
+constexpr unsigned bits(std::initializer_list<Stage> stages) {
+  unsigned out = 0;
+  for (const Stage s : stages) out |= FigureList::bitOf(s);
+  return out;
+}
+
+/// What each trade tells of a panel, and of which stages.
+struct PanelTeller {
+  void (*tell)(const TruePanel&, FigureList&);
+  unsigned stages;
+};
+void tellJoin(const TruePanel& p, FigureList& out) {
+  if (p.design.mirrored || !p.design.innermost()) joinFigures(p, out); // a fin's root meets nothing
+}
+constexpr PanelTeller ofPanels[] = {
+    {sectionFigures, bits({Stage::sections})},
+    {panelFigures, bits({Stage::panels})},
+    {ribFigures, bits({Stage::ribs})},
+    {sparFigures, bits({Stage::spars})},
+    {bayFigures, bits({Stage::spars})},
+    {massFigures, bits({Stage::spars})},
+    {tellJoin, bits({Stage::joins})},
+    {joinerFigures, bits({Stage::joins, Stage::ribs})},
+    {tipFigures, bits({Stage::panels, Stage::ribs, Stage::joins})},
+    {settingUpFigures, bits({Stage::joins})},
+    {twistFigures, bits({Stage::spars})},
+};
+struct WingTeller {
+  void (*tell)(const WholeWing&, FigureList&);
+  unsigned stages;
+};
+constexpr WingTeller ofWings[] = {{loadFigures, bits({Stage::spars})}, {softWingFigures, bits({Stage::spars})}};
+constexpr unsigned ofAircraft = bits({Stage::panels, Stage::spars, Stage::joins});
+
+} // namespace
+
+std::vector<Figure> figuresOf(const TrueWing& w, Stage stage) {
+  FigureList out(w.design.unit, stage);
+  const auto wanted = [&](unsigned stages) {
+    out.mayTell(stages);
+    return (stages & FigureList::bitOf(stage)) != 0;
+  };
+  if (wanted(bits({Stage::plan}))) planFigures(w, out);
   for (const WholeWing& wing : w.wings) {
     out.turnToWhole(wing.panels.front().design.id.wing);
-    wingFigures(w, wing, out);
-    loadFigures(wing, out);
+    if (wanted(ofAircraft)) wingFigures(w, wing, out);
+    for (const WingTeller& t : ofWings)
+      if (wanted(t.stages)) t.tell(wing, out);
     for (const TruePanel& panel : wing.panels) {
       out.turnTo(panel.design);
-      sectionFigures(panel, out);
-      panelFigures(panel, out);
-      ribFigures(panel, out);
-      sparFigures(panel, out);
-      bayFigures(panel, out);
-      massFigures(panel, out);
-      if (panel.design.mirrored || !panel.design.innermost()) joinFigures(panel, out);
-      joinerFigures(panel, out);
-      tipFigures(panel, out);
-      settingUpFigures(panel, out);
+      for (const PanelTeller& t : ofPanels)
+        if (wanted(t.stages)) t.tell(panel, out);
     }
   }
   return std::move(out.all);
-}
-
-void addTwistFigures(const TrueWing& w, std::vector<Figure>& to) {
-  FigureList out(w.design.unit);
-  for (const WholeWing& wing : w.wings) {
-    for (const TruePanel& panel : wing.panels) out.turnTo(panel.design), twistFigures(panel, out);
-    out.turnToWhole(wing.panels.front().design.id.wing);
-    softWingFigures(wing, out);
-  }
-  std::move(out.all.begin(), out.all.end(), std::back_inserter(to));
 }
 
 } // namespace eup

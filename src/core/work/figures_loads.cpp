@@ -88,6 +88,10 @@ const char* wordsOf(PartMass::What what) {
     return "sheet";
   case PartMass::What::capStrips:
     return "cap strips";
+  case PartMass::What::diagonals:
+    return "diagonals";
+  case PartMass::What::tip:
+    return "tip";
   case PartMass::What::covering:
     return "covering";
   }

@@ -29,11 +29,18 @@ void twistFigures(const TruePanel& w, FigureList& out) {
            fmt::format("{:.0f} N·mm × {} ÷ {} = {:.4g} N·mm²", t.couple, out.len(w.loft.span()), out.deg(t.twist),
                        t.stiffness),
            "the same", from});
-  out.add({"twist.grams", "Webs, diagonals, sheet, strips, covering", t.grams(), Quantity::mass, Stage::spars,
-           "of one hand", "area or volume × weight",
-           fmt::format("webs {:.2f} g, diagonals {:.2f} g, sheet {:.2f} g, cap strips {:.2f} g, covering {:.2f} g",
-                       t.webGrams, t.diagonalGrams, t.sheetGrams, t.capStripGrams, t.coveringGrams),
-           "materials' densities", from});
+  using enum Part::What;
+  double stiffening = 0;
+  std::string sum;
+  for (const auto& [what, words] :
+       {std::pair(webs, "webs"), std::pair(diagonals, "diagonals"), std::pair(sheet, "sheet"),
+        std::pair(capStrips, "cap strips"), std::pair(covering, "covering")}) {
+    const double grams = w.mass.gramsOf(what);
+    stiffening += grams;
+    sum += fmt::format("{}{} {:.2f} g", sum.empty() ? "" : ", ", words, grams);
+  }
+  out.add({"twist.grams", "Webs, diagonals, sheet, strips, covering", stiffening, Quantity::mass, Stage::spars,
+           "of one hand", "area or volume × weight, as among the parts", sum, "materials' densities", from});
 }
 
 } // namespace eup

@@ -4,15 +4,18 @@
 
 namespace eup {
 
-std::vector<Figure> figuresButTwist(const TrueWing& wing);
-/// Those of the twist tests, which are ready later.
-void addTwistFigures(const TrueWing& wing, std::vector<Figure>& to);
+/// Those of one stage, of all panels and wings.
+std::vector<Figure> figuresOf(const TrueWing& wing, Stage stage);
 std::vector<Finding> allFindings(const TrueWing& wing);
 
 /// Collects figures with the document's unit at hand for their working.
 class FigureList {
 public:
-  explicit FigureList(LengthUnit documentUnit) : unit(documentUnit) {}
+  /// Keeps those of one stage where one is named.
+  explicit FigureList(LengthUnit documentUnit, std::optional<Stage> of = {}) : unit(documentUnit), only(of) {}
+  static constexpr unsigned bitOf(Stage stage) { return 1u << static_cast<unsigned>(stage); }
+  /// Of which stages the next figures may be.
+  void mayTell(unsigned stages) { may = stages; }
   std::vector<Figure> all;
 
   /// From now on figures are of that panel: their decisions are named within it, and so are their keys, but for the
@@ -27,6 +30,8 @@ public:
 
 private:
   LengthUnit unit;
+  std::optional<Stage> only;
+  unsigned may = 0;
   int wing = 0;
   std::optional<PanelId> panel;
   std::string path; ///< of that panel

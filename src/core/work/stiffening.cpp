@@ -70,10 +70,15 @@ std::vector<StiffeningTrial> stiffeningTrials(const TruePanel& panel, const Prog
     PanelBrief changed = panel.design;
     way.change(changed);
     if (static_cast<const PanelDesign&>(changed) == static_cast<const PanelDesign&>(panel.design)) continue;
-    const auto twist =
-        frameTwist(changed, panel.loft, sparLines(changed, panel.loft), panel.ribs, panel.riblets, panel.twist->couple);
+    const std::vector<SparLine> spars = sparLines(changed, panel.loft);
+    const auto twist = frameTwist(changed, panel.loft, spars, panel.ribs, panel.riblets, panel.twist->couple);
     if (!twist || twist->twist <= 0) continue;
-    const double gain = panel.twist->twist / twist->twist, grams = twist->grams() - panel.twist->grams();
+    // What it weighs, with ribs that are cut for it: sheet and strips let them be smaller.
+    const std::vector<Passing> passing = passingThrough(changed, panel.loft, spars);
+    const std::vector<Rib> ribs = cutRibs(changed, panel.loft, spars, passing);
+    const std::vector<Rib> riblets = cutRiblets(changed, panel.loft, spars, ribs, passing);
+    const double gain = panel.twist->twist / twist->twist,
+                 grams = gramsOf(partsOf(changed, panel.loft, spars, ribs, riblets, panel.tip)) - panel.mass.grams();
     constexpr double nothing = 1e-6; // sheet that already reaches as far, by another rule
     if (std::abs(gain - 1) < nothing && std::abs(grams) < nothing) continue;
     out.push_back({way.what, way.change, twist->twist, gain, grams});

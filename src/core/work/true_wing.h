@@ -17,10 +17,18 @@
 #include "core/strength/spar_strength.h"
 #include "core/strength/wing_frame.h"
 
+#include <memory>
+#include <mutex>
+
 namespace eup {
 
 /// One panel of the right half.
 struct TruePanel {
+  /// The rest follows, trade by trade, in `work`.
+  TruePanel(PanelBrief brief, ShapedSection rootEnd, ShapedSection tipEnd, PanelLoft surface)
+      : design(std::move(brief)), rootShape(std::move(rootEnd)), tipShape(std::move(tipEnd)),
+        rootSection(rootShape.section), tipSection(tipShape.section), loft(std::move(surface)) {}
+
   PanelBrief design; ///< what it follows from
   ShapedSection rootShape, tipShape;
   Section rootSection, tipSection;
@@ -32,6 +40,7 @@ struct TruePanel {
   PanelJoin join;
   std::optional<JoinerRod> joiner;
   SettingUp settingUp;
+  std::vector<Part> parts; ///< every piece once
   PanelMass mass;
   SheetSkin skin;                 ///< of sheet that carries bending
   std::optional<NoseBox> noseBox; ///< at the root
@@ -67,9 +76,12 @@ struct TrueWing {
   JudgedPlan plan; ///< the paper plan, as far as it was read
   std::vector<WholeWing> wings;
   double gustFactor = 1; ///< load factor of the gust
-  std::vector<Figure> figures;
   std::vector<Finding> findings;
 
+  /// Figures are written when they are asked for, and once: a change on screen asks for those of one stage. May be
+  /// asked from several threads. What they are told of is not changed after that.
+  const std::vector<Figure>& figures(Stage stage) const;
+  std::vector<Figure> figures() const; ///< of all stages, in the order of work
   const Figure* figure(std::string_view key) const;
   const WholeWing& main() const { return wings.front(); }
   const WholeWing& wing(int number) const { return wings.at(static_cast<std::size_t>(number)); }
@@ -78,6 +90,13 @@ struct TrueWing {
   }
   /// The main wing's innermost panel.
   const TruePanel& inner() const { return at({}); }
+
+private:
+  struct Told {
+    std::array<std::once_flag, std::size(allStages)> once;
+    std::array<std::vector<Figure>, std::size(allStages)> figures;
+  };
+  std::shared_ptr<Told> written = std::make_shared<Told>();
 };
 
 /// The wing that follows from the design; or, when its decisions contradict each other, the findings that say why

@@ -1,8 +1,8 @@
 #include "core/design/validate.h"
+#include "core/geometry/in_parallel.h"
 #include "core/work/report_parts.h"
 #include "core/work/true_wing.h"
 #include <algorithm>
-#include <future>
 
 namespace eup {
 namespace {
@@ -12,30 +12,7 @@ TruePanel workPanel(PanelBrief d, const TruePanel* inside) {
   ShapedSection root = inside && d.panel.continues ? inside->tipShape : shape(d.sections.root);
   ShapedSection tip = d.sections.tip == d.sections.root ? root : shape(d.sections.tip);
   PanelLoft loft(d.panel, root.section, tip.section);
-  const Section rootSection = root.section, tipSection = tip.section;
-  TruePanel p{std::move(d),
-              std::move(root),
-              std::move(tip),
-              rootSection,
-              tipSection,
-              {},
-              {},
-              std::move(loft),
-              {},
-              {},
-              {},
-              {},
-              {},
-              {},
-              {},
-              {},
-              {},
-              {},
-              {},
-              {},
-              {},
-              {},
-              {}};
+  TruePanel p(std::move(d), std::move(root), std::move(tip), std::move(loft));
   p.rootMeasures = measure(p.rootSection);
   p.tipMeasures = measure(p.tipSection);
   p.spars = sparLines(p.design, p.loft);
@@ -48,7 +25,8 @@ TruePanel workPanel(PanelBrief d, const TruePanel* inside) {
   p.join = panelJoin(p.design, p.loft, p.spars, p.ribs, neighbour ? &*neighbour : nullptr);
   p.settingUp = settingUp(p.design, p.loft, p.rootSection, p.spars, p.ribs);
   p.joiner = joinerRod(p.design, p.loft, p.ribs, neighbour ? &*neighbour : nullptr);
-  p.mass = panelMass(p.design, p.loft, p.spars, p.ribs, p.riblets);
+  p.parts = partsOf(p.design, p.loft, p.spars, p.ribs, p.riblets, p.tip);
+  p.mass = panelMass(p.parts, p.ribs, p.design.inboard);
   p.skin = sheetSkin(p.design, p.loft, p.ribs);
   p.noseBox = noseBoxOf(p.design, p.loft, p.ribs.front());
   return p;
@@ -196,29 +174,50 @@ const TruePanel& WholeWing::panelOfRib(int number) const {
   return panels.back();
 }
 
+const std::vector<Figure>& TrueWing::figures(Stage stage) const {
+  Told& told = *written;
+  const auto k = static_cast<std::size_t>(stage);
+  std::call_once(told.once[k], [&] { told.figures[k] = figuresOf(*this, stage); });
+  return told.figures[k];
+}
+
+std::vector<Figure> TrueWing::figures() const {
+  std::vector<Figure> all;
+  for (const Stage stage : allStages) {
+    const std::vector<Figure>& some = figures(stage);
+    all.insert(all.end(), some.begin(), some.end());
+  }
+  return all;
+}
+
 const Figure* TrueWing::figure(std::string_view key) const {
-  for (const Figure& f : figures)
-    if (f.key == key) return &f;
+  for (const Stage stage : allStages)
+    for (const Figure& f : figures(stage))
+      if (f.key == key) return &f;
   return nullptr;
 }
 
 std::variant<TrueWing, std::vector<Finding>> work(const Design& d) {
   if (auto contradictions = impossible(d); !contradictions.empty()) return contradictions;
-  TrueWing w{d, d.plan.sheets.empty() ? JudgedPlan{} : judge(d.plan, d.unit), {}, 1, {}, {}};
+  TrueWing w;
+  w.design = d;
+  if (!d.plan.sheets.empty()) w.plan = judge(d.plan, d.unit);
   for (std::size_t i = 0; i < d.wings.size(); ++i) w.wings.push_back(workWing(briefsOf(d, static_cast<int>(i))));
   const Planform& main = w.wings.front().planform;
   w.gustFactor = gustFactor(d.flying.mass, d.flying.gust, d.flying.airSpeed, main.area, main.meanChord, main.aspect);
   for (WholeWing& wing : w.wings) loadWing(wing, w.gustFactor);
-  // The twist tests take about as long as to write all other figures, and neither needs the other.
-  auto tests = std::async(std::launch::async, [&w] {
-    for (WholeWing& wing : w.wings)
-      for (TruePanel& p : wing.panels)
-        p.twist = frameTwist(p.design, p.loft, p.spars, p.ribs, p.riblets, p.design.flying.twistCouple);
-  });
-  w.figures = figuresButTwist(w);
-  tests.get();
+  std::vector<TruePanel*> panels;
+  for (WholeWing& wing : w.wings)
+    for (TruePanel& p : wing.panels) panels.push_back(&p);
+  auto twists = madeInParallel(
+      panels.size(),
+      [&](std::size_t i) {
+        const TruePanel& p = *panels[i];
+        return frameTwist(p.design, p.loft, p.spars, p.ribs, p.riblets, p.design.flying.twistCouple);
+      },
+      2);
+  for (std::size_t i = 0; i < panels.size(); ++i) panels[i]->twist = std::move(twists[i]);
   for (WholeWing& wing : w.wings) wing.soft = softWingOf(wing);
-  addTwistFigures(w, w.figures);
   w.findings = allFindings(w);
   return w;
 }

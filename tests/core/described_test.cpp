@@ -1,0 +1,123 @@
+// Every member of every decision is described: one that is not would be lost when saving. The compiler counts a
+// struct's members; the description is counted by walking it.
+#include "core/design/describe.h"
+#include "core/design/design_file.h"
+#include "core/files/shipped.h"
+#include "support.h"
+
+namespace eup {
+namespace {
+
+/// Stands for any value, to find out how many of them a struct takes.
+struct Anything {
+  template <class T> operator T() const;
+};
+
+template <class T, class... Members> constexpr std::size_t membersOf() {
+  if constexpr (requires { T{Members{}..., Anything{}}; })
+    return membersOf<T, Members..., Anything>();
+  else
+    return sizeof...(Members);
+}
+
+/// Counts what is described, by the group that it stands in.
+class Counter {
+public:
+  std::map<std::string, int> in; ///< by the path of the group, list places as 0
+  template <class F> void group(const char* key, Topic topic, int, F inside) { group(key, topic, inside); }
+  template <class F> void group(const char* key, Topic, F inside) {
+    const std::string before = path;
+    if (*key) path += (path.empty() ? "" : ".") + std::string(key);
+    inside();
+    path = before;
+  }
+  void extra(const char*, const char*, const char*, bool) {}
+  template <class F> void hidden(const char* key, F inside) { group(key, Topic::none, inside); }
+  template <class L, class F> void list(const char* key, Topic, L& items, int, F each) {
+    one(key);
+    if (items.empty()) items.emplace_back();
+    items.resize(1);
+    group(key, Topic::none, [&] { each(items[0], 0); });
+  }
+  template <class L, class F> void parts(const char* key, L& items, int most, F each) {
+    list(key, Topic::none, items, most, each);
+  }
+  void know(const Tables&) {}
+  template <class... T> void length(const char* key, const T&...) { one(key); }
+  template <class... T> void angle(const char* key, const T&...) { one(key); }
+  template <class... T> void fraction(const char* key, const T&...) { one(key); }
+  template <class... T> void number(const char* key, const T&...) { one(key); }
+  template <class... T> void mass(const char* key, const T&...) { one(key); }
+  template <class... T> void count(const char* key, const T&...) { one(key); }
+  template <class... T> void flag(const char* key, const T&...) { one(key); }
+  template <class... T> void text(const char* key, const T&...) { one(key); }
+  template <class... T> void freeText(const char* key, const T&...) { one(key); }
+  template <class... T> void digits(const char* key, const T&...) { one(key); }
+  template <class... T> void choice(const char* key, const T&...) { one(key); }
+  template <class... T> void listed(const char* key, const T&...) { one(key); }
+  template <class... T> void points(const char* key, const T&...) { one(key); }
+  template <class... T> void bytes(const char* key, const T&...) { one(key); }
+  template <class... T> void stations(const char* key, const T&...) { one(key); }
+  template <class... T> void numbers(const char* key, const T&...) { one(key); }
+  template <class... T> void shares(const char* key, const T&...) { one(key); }
+  void dihedral(const char* key, const Dihedral&, double, bool) { one(key); }
+  int at(const std::string& where) const {
+    const auto found = in.find(where);
+    return found == in.end() ? 0 : found->second;
+  }
+
+private:
+  void one(const char*) { ++in[path]; }
+  std::string path;
+};
+
+TEST(Described, EveryMemberIs) {
+  Design d;
+  Counter c;
+  describe(d, c);
+  const std::string p = "wings.panels.";
+  EXPECT_EQ(c.at(p + "panel"), static_cast<int>(membersOf<Panel>()));
+  EXPECT_EQ(c.at(p + "ribs"), static_cast<int>(membersOf<Ribs>()));
+  EXPECT_EQ(c.at(p + "riblets"), static_cast<int>(membersOf<Riblets>()));
+  EXPECT_EQ(c.at(p + "sheeting"), static_cast<int>(membersOf<Sheeting>()));
+  EXPECT_EQ(c.at(p + "capStrips"), static_cast<int>(membersOf<CapStrips>()));
+  EXPECT_EQ(c.at(p + "leadingEdge"), static_cast<int>(membersOf<LeadingEdge>()));
+  EXPECT_EQ(c.at(p + "trailingEdge"), static_cast<int>(membersOf<TrailingEdge>()));
+  EXPECT_EQ(c.at(p + "spars") + 2, static_cast<int>(membersOf<Spar>())) << "its caps are groups of their own";
+  EXPECT_EQ(c.at(p + "spars.top"), static_cast<int>(membersOf<Cap>()));
+  EXPECT_EQ(c.at(p + "spars.bottom"), static_cast<int>(membersOf<Cap>()));
+  EXPECT_EQ(c.at(p + "stiffening"), static_cast<int>(membersOf<Stiffening>()));
+  EXPECT_EQ(c.at(p + "join") + 2, static_cast<int>(membersOf<Join>()))
+      << "second brace and joiner: groups of their own";
+  EXPECT_EQ(c.at(p + "brace2"), static_cast<int>(membersOf<SecondBrace>()));
+  EXPECT_EQ(c.at(p + "joiner"), static_cast<int>(membersOf<Joiner>()));
+  EXPECT_EQ(c.at(p + "tip"), static_cast<int>(membersOf<Tip>()));
+  EXPECT_EQ(c.at("flying"), static_cast<int>(membersOf<Flying>()));
+  EXPECT_EQ(c.at("wings.surface") + 1, static_cast<int>(membersOf<Wing>())) << "and its panels";
+}
+
+TEST(Described, TheCompilerCountsMembers) {
+  struct Three {
+    int a = 1;
+    std::string b;
+    std::vector<double> c{1, 2};
+  };
+  EXPECT_EQ(membersOf<Three>(), 3u);
+}
+
+/// What older files lack is what version 8 had, whatever a new wing has today.
+TEST(Described, DefaultsOfOldFilesAreFrozen) {
+  const auto frozen = designFromText(shipped::newWingOfVersion8());
+  ASSERT_TRUE(frozen.ok()) << frozen.problem().text();
+  EXPECT_TRUE(frozen.value().notes.empty());
+  const Design& d = frozen.value().design;
+  EXPECT_DOUBLE_EQ(d.flying.airSpeed, 12);
+  EXPECT_DOUBLE_EQ(d.inner().join.joiner.sleeve, 9);
+  EXPECT_DOUBLE_EQ(d.inner().tip.radius, 25);
+  EXPECT_EQ(d.inner().ribs.material, "balsa-160");
+  EXPECT_EQ(d.glue, "aliphatic");
+  EXPECT_DOUBLE_EQ(d.inner().spars[0].top.doubledTo, 0.4);
+}
+
+} // namespace
+} // namespace eup

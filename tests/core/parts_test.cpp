@@ -1,0 +1,96 @@
+// The list of parts is the one home of masses: each piece by hand, and everything that tells grams against it.
+#include "core/design/design_file.h"
+#include "core/files/shipped.h"
+#include "core/work/stiffening.h"
+#include "support.h"
+
+namespace eup {
+namespace {
+
+using test::wingOf;
+
+const Part* named(const TruePanel& p, const std::string& name) {
+  for (const Part& part : p.parts)
+    if (part.name == name) return &part;
+  ADD_FAILURE() << "no " << name;
+  return nullptr;
+}
+
+TEST(Parts, AreEachPieceOnceAndAddUp) {
+  for (const std::string& name : shipped::demoNames()) {
+    const TrueWing w = wingOf(demoDesign(name));
+    for (const WholeWing& wing : w.wings)
+      for (const TruePanel& p : wing.panels) {
+        std::set<std::string> names;
+        double grams = 0;
+        for (const Part& part : p.parts) {
+          EXPECT_GT(part.grams, 0) << part.name;
+          EXPECT_FALSE(part.material.empty()) << part.name;
+          grams += part.grams;
+          double along = 0;
+          for (const Part::Run& r : part.runs) along += (r.atFrom + r.atTo) / 2 * (r.to - r.from);
+          if (!part.runs.empty()) EXPECT_NEAR(along, part.grams, 1e-9) << part.name;
+        }
+        EXPECT_NEAR(grams, p.mass.grams(), 1e-9);
+        int ribs = 0;
+        for (const Part& part : p.parts) ribs += part.what == Part::What::ribs;
+        EXPECT_EQ(ribs, static_cast<int>(p.ribs.size() + p.riblets.size())) << name;
+      }
+  }
+}
+
+TEST(Parts, ByHand) {
+  Design d;
+  const TrueWing w = wingOf(d);
+  const TruePanel& p = w.inner();
+  // Two spruce caps of 6 × 3, 400 kg/m³, along the spar's run.
+  EXPECT_NEAR(named(p, "main spar, top cap")->grams, 6 * 3 * 700 * p.spars[0].stretch * 400e-6, 1e-6);
+  EXPECT_NEAR(named(p, "R3")->grams, p.ribs[2].cutArea * 2 * 160e-6, 1e-9);
+  // A wedge is half of its width × the depth before it: between the panel's ends that depth changes straight.
+  const auto deep = [&](double t) {
+    const double chord = p.loft.frameAt(t).chord, f = 1 - 28 / chord;
+    return p.loft.at(Face::upper, f, t).y() - p.loft.at(Face::lower, f, t).y();
+  };
+  EXPECT_NEAR(named(p, "trailing edge")->grams, 28 * (deep(0) + deep(700)) / 4 * 700 * 160e-6,
+              0.01 * named(p, "trailing edge")->grams);
+}
+
+/// Bars across a bay: by Pythagoras, from the spar's seat to the trailing stock behind it.
+TEST(Parts, DiagonalsAndTipsWeighSomething) {
+  Design d;
+  d.inner().panel = test::panelOf(660, 200, 200);
+  d.inner().ribs.count = 12; // bays of 60
+  d.inner().stiffening.diagonals = Diagonals::oneWay;
+  d.inner().stiffening.plane = DiagonalPlane::top;
+  d.inner().tip.kind = TipKind::plate;
+  const TrueWing w = wingOf(d);
+  const double reach = 200 - 28 - 0.3 * 200; // from the spar's line to the stock, seen from above
+  const double length = std::hypot(60, reach);
+  EXPECT_NEAR(named(w.inner(), "diagonals, bay 4")->grams, length * 9 * 160e-6, 0.02 * length * 9 * 160e-6);
+  EXPECT_NEAR(w.inner().mass.gramsOf(Part::What::diagonals), 11 * length * 9 * 160e-6, 0.25 * length * 9 * 160e-6);
+  // A plate of 3 mm as large as the tip section and 3 mm all round: more than the section, less than its box.
+  const double section = w.inner().tipMeasures.area * 200 * 200;
+  EXPECT_GT(w.inner().mass.gramsOf(Part::What::tip), section * 3 * 160e-6);
+  EXPECT_LT(w.inner().mass.gramsOf(Part::What::tip), 206 * 32 * 3 * 160e-6);
+}
+
+/// What a way to stiffen is said to weigh is what the wing weighs more when it is taken.
+TEST(Parts, WaysToStiffenWeighWhatTheWingWeighsMore) {
+  for (const char* name : {"fenlark-1500", "skerrow-1460", "gossamoor-480"}) {
+    const Design d = demoDesign(name);
+    const TrueWing w = wingOf(d);
+    const auto trials = stiffeningTrials(w.inner());
+    for (const StiffeningTrial& t : trials) {
+      if (!t.change) continue;
+      Design changed = d;
+      t.change(changed.inner());
+      const auto after = work(changed);
+      if (!std::holds_alternative<TrueWing>(after)) continue; // alone it cannot be
+      EXPECT_NEAR(std::get<TrueWing>(after).inner().mass.grams() - w.inner().mass.grams(), t.grams, 1e-6)
+          << name << ": " << t.what;
+    }
+  }
+}
+
+} // namespace
+} // namespace eup
