@@ -42,7 +42,8 @@ Box JoinBoard::content() const {
   double high = std::max(panel().join.risePropped, 0.0);
   if (wing.panels.size() > 1 && panel().join.centre) high = std::max(high, wing.tipRise);
   Box box;
-  box.include(Point(from, (below - 0.27) * span));
+  const bool two = panel().join.brace && panel().join.second; // one under the other
+  box.include(Point(from, (below - (two ? 0.55 : 0.27)) * span));
   box.include(Point(to + (standpoint.hand() == ShownHand::left ? 0 : 0.18 * span), high + 0.1 * span));
   return box;
 }

@@ -29,7 +29,9 @@ TEST(Parts, AreEachPieceOnceAndAddUp) {
           grams += part.grams;
           double along = 0;
           for (const Part::Run& r : part.runs) along += (r.atFrom + r.atTo) / 2 * (r.to - r.from);
-          if (!part.runs.empty()) EXPECT_NEAR(along, part.grams, 1e-9) << part.name;
+          if (!part.runs.empty()) {
+            EXPECT_NEAR(along, part.grams, 1e-9) << part.name;
+          }
         }
         EXPECT_NEAR(grams, p.mass.grams(), 1e-9);
         int ribs = 0;
