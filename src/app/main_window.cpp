@@ -291,8 +291,9 @@ QWidget* MainWindow::makeSide() {
   auto* rows = new QVBoxLayout(inside);
   rows->setContentsMargins(16, 10, 12, 4);
   decidePanel = new DecidePanel(theDocument, theStandpoint, inside);
-  planPanel =
-      new PlanPanel(theDocument, theStandpoint, *qobject_cast<PlanBoard*>(boards.at(Stage::plan)), *asking, inside);
+  planPanel = new PlanPanel(
+      theDocument, theStandpoint, *qobject_cast<PlanBoard*>(boards.at(Stage::plan)),
+      [this]() -> Asking& { return *asking; }, inside);
   connect(planPanel, &PlanPanel::said, this, &MainWindow::say);
   connect(planPanel, &PlanPanel::wantsReferencePrint, this, &MainWindow::chooseReference);
   rows->addWidget(decidePanel);

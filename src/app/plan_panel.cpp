@@ -13,8 +13,8 @@ namespace eup::app {
 
 using namespace plan_parts;
 
-PlanPanel::PlanPanel(Document& d, Standpoint& s, PlanBoard& b, Asking& ask, QWidget* parent)
-    : QWidget(parent), document(d), standpoint(s), board(b), asking(ask) {
+PlanPanel::PlanPanel(Document& d, Standpoint& s, PlanBoard& b, std::function<Asking&()> ask, QWidget* parent)
+    : QWidget(parent), document(d), standpoint(s), board(b), asking(std::move(ask)) {
   column = new QVBoxLayout(this);
   column->setContentsMargins(0, 0, 0, 0);
   column->setSpacing(6);

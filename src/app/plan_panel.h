@@ -3,6 +3,7 @@
 #include "app/asking.h"
 #include "app/plan_board.h"
 #include "core/design/plan_use.h"
+#include <functional>
 #include <QTimer>
 
 class QLabel;
@@ -18,7 +19,8 @@ class PlanPanel : public QWidget {
   Q_OBJECT
 public:
   enum class Page { sheets, makeTrue, read, judge, use };
-  PlanPanel(Document& document, Standpoint& standpoint, PlanBoard& board, Asking& asking, QWidget* parent = nullptr);
+  PlanPanel(Document& document, Standpoint& standpoint, PlanBoard& board, std::function<Asking&()> asking,
+            QWidget* parent = nullptr);
 
   void turnTo(Page page);
   /// Reads a plan file in the background and makes a sheet of it.
@@ -52,7 +54,7 @@ private:
   Document& document;
   Standpoint& standpoint;
   PlanBoard& board;
-  Asking& asking;
+  std::function<Asking&()> asking; ///< who asks the person now
   QTimer timer;
   QVBoxLayout* column = nullptr;
   QWidget* body = nullptr;

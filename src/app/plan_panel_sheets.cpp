@@ -141,7 +141,7 @@ QWidget* PlanPanel::sheetsPage() {
   });
   auto* grid = new QGridLayout;
   auto* open = button(w, plan.sheets.empty() ? tr("Open a plan…") : tr("Open a further sheet…"), "openPlan", [this] {
-    const QString path = asking.fileToOpen(
+    const QString path = asking().fileToOpen(
         this, tr("Open a plan"), document.path().isEmpty() ? QString() : QFileInfo(document.path()).path(),
         tr("Plans (*.png *.jpg *.jpeg *.tif *.tiff *.pdf *.svg *.dxf);;All files (*)"));
     auto* pageEdit = findChild<DecisionEdit*>("planPage");
@@ -159,7 +159,7 @@ QWidget* PlanPanel::sheetsPage() {
     const PlanSheet& s = plan.sheets[sheet()];
     grid->addWidget(button(w, tr("Link again…"), "relinkPlan",
                            [this] {
-                             const QString path = asking.fileToOpen(this, tr("Link the sheet to a file"), {}, {});
+                             const QString path = asking().fileToOpen(this, tr("Link the sheet to a file"), {}, {});
                              if (!path.isEmpty()) relink(path);
                            }),
                     2, 0);

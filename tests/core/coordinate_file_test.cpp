@@ -1,3 +1,4 @@
+#include "core/design/design_file.h"
 #include "core/section/listed_section.h"
 #include "core/section/measured.h"
 #include "core/section/naca.h"
@@ -134,6 +135,26 @@ TEST(CoordinateFile, StraightOrSmooth) {
   const double straight = measure(makeSection(read)).area;
   EXPECT_LT(straight, smooth) << "chords cut a convex curve's corners";
   EXPECT_NEAR(straight, smooth, 0.0015);
+}
+
+/// A title in ISO 8859-1, and one that would be cut in the middle of a letter: saving them ended the program.
+TEST(CoordinateFile, TitlesAreReadAndSavedWhateverTheirLetters) {
+  std::string many;
+  for (int i = 0; i < 100; ++i) many += "é";
+  for (const auto& [title, name] : {std::pair(std::string("Profil d'\xE9t\xE9"), std::string("Profil d'été")),
+                                    std::pair(many, many.substr(0, 160))}) {
+    std::string text = written(loopPoints());
+    text = title + text.substr(text.find('\n'));
+    auto read = readCoordinates(text);
+    ASSERT_TRUE(read.ok()) << read.problem().text();
+    EXPECT_EQ(read.value().section.name, name);
+    Design d;
+    d.inner().sections.root.kind = SectionKind::listed;
+    d.inner().sections.root.listed = read.value().section;
+    const auto again = designFromText(designToText(d));
+    ASSERT_TRUE(again.ok()) << again.problem().text();
+    EXPECT_EQ(again.value().design.inner().sections.root.listed.name, name);
+  }
 }
 
 } // namespace

@@ -325,5 +325,19 @@ RC_GTEST_PROP(TwistTest, IsANumber, ()) {
   RC_ASSERT(w.inner().twist->twist > 0);
 }
 
+/// A spar as far forward as it can be stands where the nose's own line does: sorting the two ended the program.
+TEST(TwistTest, ASparInTheNoseIsWorkedOut) {
+  for (const double at : {0.02, 0.03, 0.05, 0.98}) {
+    Design d;
+    d.inner().spars[0].rootFraction = d.inner().spars[0].tipFraction = at;
+    const auto result = work(d);
+    if (const auto* w = std::get_if<TrueWing>(&result)) {
+      if (w->inner().twist) {
+        EXPECT_TRUE(std::isfinite(w->inner().twist->twist)) << at;
+      }
+    }
+  }
+}
+
 } // namespace
 } // namespace eup

@@ -354,7 +354,7 @@ std::string designToText(const Design& design) {
   writer.root["format"] = fileFormatName;
   writer.root["version"] = fileFormatVersion;
   describe(design, writer);
-  return withShortLists(writer.root.dump(2)) + "\n";
+  return withShortLists(writer.root.dump(2, ' ', false, Json::error_handler_t::replace)) + "\n";
 }
 
 Result<ReadDesign> designFromText(std::string_view text) {

@@ -84,7 +84,7 @@ Result<Tables> readTables(std::string_view text) {
 std::string tablesToText(const Tables& tables) {
   Json out;
   for (const Shelf s : shelves) onShelf(s, [&](auto table) { out[keyOf(s)] = tableOf(tables.*table); });
-  return out.dump(2) + "\n";
+  return out.dump(2, ' ', false, Json::error_handler_t::replace) + "\n";
 }
 
 const char* keyOf(Shelf shelf) {

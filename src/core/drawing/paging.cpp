@@ -43,6 +43,7 @@ std::vector<Drawing> packed(const std::vector<Drawing>& parts, const Point& fram
   std::vector<std::size_t> order(ready.size());
   std::iota(order.begin(), order.end(), std::size_t{0});
   std::vector<Point> size;
+  size.reserve(ready.size());
   for (const Drawing& d : ready) size.emplace_back(d.bounds().width(), d.bounds().height());
   std::stable_sort(order.begin(), order.end(), [&](std::size_t a, std::size_t b) { return size[a].y() > size[b].y(); });
   std::vector<Drawing> sheets;

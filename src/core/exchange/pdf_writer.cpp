@@ -283,10 +283,11 @@ private:
       const bool few = here <= 2;
       for (std::size_t k = 0; k < here; ++k) {
         const auto [s, d] = all[i + k];
+        const std::size_t down = k / keyColumns; // whole rows
+        const double column = static_cast<double>(k % keyColumns), row = static_cast<double>(down);
         const Point at =
             few ? Point(left, top0 + static_cast<double>(k) * (size.y() - bottom - top0) / static_cast<double>(here))
-                : Point(left + wide * static_cast<double>(k % keyColumns),
-                        top0 + high * static_cast<double>(k / keyColumns));
+                : Point(left + wide * column, top0 + high * row);
         keyMap(page, s, d, at,
                few ? Point(frame.x(), (size.y() - bottom - top0) / static_cast<double>(here) - 6)
                    : Point(wide - 5, high - 8));

@@ -1,4 +1,5 @@
 #include "core/files/bytes.h"
+#include <algorithm>
 #include <array>
 #include <cstdint>
 #include <fstream>
@@ -76,6 +77,46 @@ Result<std::string> sha256OfFile(const std::filesystem::path& path) {
   while (in.read(piece.data(), static_cast<std::streamsize>(piece.size())) || in.gcount() > 0)
     update(context, std::string_view(piece).substr(0, static_cast<std::size_t>(in.gcount())));
   return finished(context);
+}
+
+/// How long the letter is that begins there; 0 where no letter does (RFC 3629, section 4).
+static std::size_t letterAt(std::string_view text, std::size_t i) {
+  const auto byte = [&](std::size_t k) { return static_cast<unsigned char>(k < text.size() ? text[k] : 0); };
+  const unsigned char first = byte(i);
+  if (first < 0x80) return 1;
+  const std::size_t length = first >= 0xC2 && first <= 0xDF   ? 2
+                             : first >= 0xE0 && first <= 0xEF ? 3
+                             : first >= 0xF0 && first <= 0xF4 ? 4
+                                                              : 0;
+  for (std::size_t k = 1; k < length; ++k)
+    if ((byte(i + k) & 0xC0) != 0x80) return 0;
+  const unsigned char second = byte(i + 1);
+  const bool tooLong = (first == 0xE0 && second < 0xA0) || (first == 0xF0 && second < 0x90);
+  const bool notALetter = (first == 0xED && second > 0x9F) || (first == 0xF4 && second > 0x8F);
+  return tooLong || notALetter ? 0 : length;
+}
+
+std::string asUtf8(std::string_view text) {
+  bool valid = true;
+  for (std::size_t i = 0, step = 0; i < text.size() && valid; i += step) valid = (step = letterAt(text, i)) > 0;
+  if (valid) return std::string(text);
+  std::string out;
+  for (const char c : text) {
+    const auto byte = static_cast<unsigned char>(c);
+    if (byte < 0x80) {
+      out += c;
+    } else {
+      out += static_cast<char>(0xC0 | (byte >> 6));
+      out += static_cast<char>(0x80 | (byte & 0x3F));
+    }
+  }
+  return out;
+}
+
+std::string firstLetters(std::string_view text, std::size_t most) {
+  std::size_t end = 0;
+  for (std::size_t n = 0; n < most && end < text.size(); ++n) end += std::max<std::size_t>(letterAt(text, end), 1);
+  return std::string(text.substr(0, end));
 }
 
 } // namespace eup

@@ -1,4 +1,4 @@
-// Bytes as text (base64, RFC 4648) and their checksum (SHA-256, FIPS 180-4).
+// Bytes as text (UTF-8, RFC 3629; base64, RFC 4648) and their checksum (SHA-256, FIPS 180-4).
 #pragma once
 #include "core/measure/progress.h"
 #include "core/measure/result.h"
@@ -8,6 +8,12 @@
 #include <string_view>
 
 namespace eup {
+
+/// As it is when it is UTF-8; else every byte is taken as a letter of ISO 8859-1, which any text can be read as.
+std::string asUtf8(std::string_view text);
+
+/// The first so many letters of UTF-8; a letter is never cut.
+std::string firstLetters(std::string_view text, std::size_t most);
 
 std::string toBase64(std::string_view bytes);
 /// Nothing when the text is no base64.

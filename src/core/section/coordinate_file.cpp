@@ -1,4 +1,5 @@
 // Reading of coordinate lists (declared in listed_section.h).
+#include "core/files/bytes.h"
 #include "core/geometry/polyline.h"
 #include "core/section/listed_section.h"
 #include <algorithm>
@@ -96,7 +97,7 @@ Result<Listing> takeLines(std::string_view text) {
       continue;
     }
     if (listing.points.empty() && !nameTaken) {
-      listing.name = std::string(line.substr(0, 80));
+      listing.name = firstLetters(line, 80);
       while (!listing.name.empty() && std::isspace(static_cast<unsigned char>(listing.name.back())))
         listing.name.pop_back();
       nameTaken = true;
@@ -263,7 +264,8 @@ std::string coordinatesText(const Section& section, CoordinateLayout layout) {
   return out;
 }
 
-Result<ReadSection> readCoordinates(std::string_view text, std::string_view fallbackName) {
+Result<ReadSection> readCoordinates(std::string_view bytes, std::string_view fallbackName) {
+  const std::string text = asUtf8(bytes);
   auto taken = takeLines(text);
   if (!taken) return taken.problem();
   if (taken.value().points.size() < 5)

@@ -31,8 +31,11 @@ public:
     for (const SparLine& line : s)
       if (sparWidth(spar(line), 0) > 0) lines.push_back({Line::Kind::spar, &line, {}});
     if (d.trailingEdge.kind != TrailingEdgeKind::none) lines.push_back({Line::Kind::trailingEdge, nullptr, {}});
-    std::stable_sort(lines.begin(), lines.end(),
-                     [&](const Line& a, const Line& b) { return at(a, 0).x() < at(b, 0).x(); });
+    // Where each stands is asked before any is moved: the nose's place is asked of the list itself.
+    std::vector<std::pair<double, Line>> placed;
+    for (const Line& line : lines) placed.emplace_back(at(line, 0).x(), line);
+    std::stable_sort(placed.begin(), placed.end(), [](const auto& a, const auto& b) { return a.first < b.first; });
+    for (std::size_t i = 0; i < lines.size(); ++i) lines[i] = std::move(placed[i].second);
   }
 
   bool swings() const {

@@ -85,10 +85,10 @@ std::vector<Job> jobsOf(const TrueWing& w, const ExportOrder& order) {
     std::vector<Hand> hands = order.hands;
     if (!w.wings[i].mirrored) hands = {Hand::right};
     DrawnWing wing;
-    for (DrawnPanel& panel : drawn(w, static_cast<int>(i)))
+    for (const DrawnPanel& panel : drawn(w, static_cast<int>(i)))
       if (order.panels.empty() ||
           std::find(order.panels.begin(), order.panels.end(), panel.design.id.panel) != order.panels.end())
-        wing.push_back(std::move(panel));
+        wing.push_back(panel);
     if (!wing.empty()) jobs.push_back({std::move(wing), std::move(file), std::move(hands)});
   }
   return jobs;

@@ -209,14 +209,14 @@ std::variant<TrueWing, std::vector<Finding>> work(const Design& d) {
   std::vector<TruePanel*> panels;
   for (WholeWing& wing : w.wings)
     for (TruePanel& p : wing.panels) panels.push_back(&p);
-  auto twists = madeInParallel(
+  const auto twists = madeInParallel(
       panels.size(),
       [&](std::size_t i) {
         const TruePanel& p = *panels[i];
         return frameTwist(p.design, p.loft, p.spars, p.ribs, p.riblets, p.design.flying.twistCouple);
       },
       2);
-  for (std::size_t i = 0; i < panels.size(); ++i) panels[i]->twist = std::move(twists[i]);
+  for (std::size_t i = 0; i < panels.size(); ++i) panels[i]->twist = twists[i];
   for (WholeWing& wing : w.wings) wing.soft = softWingOf(wing);
   w.findings = allFindings(w);
   return w;
