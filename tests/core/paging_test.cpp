@@ -87,6 +87,10 @@ TEST(Prints, NoPartThatFitsIsTorn) {
         for (const Drawing& d : s.drawings) {
           const Box box = d.bounds();
           if (box.width() <= frame.x() + 1e-6 && box.height() <= frame.y() + 1e-6) continue;
+          // Larger than a page: then it is one part, and that part is.
+          std::size_t cuts = 0;
+          for (const Stroke& stroke : d.strokes) cuts += stroke.layer == Layer::cut;
+          EXPECT_LE(cuts, 2u) << name << " " << d.title;
           EXPECT_TRUE(std::max(box.width(), box.height()) > longer || std::min(box.width(), box.height()) > shorter)
               << name << " " << d.title << " " << box.width() << " × " << box.height();
         }

@@ -63,11 +63,14 @@ Drawing braceDrawing(const DrawnPanel& w, const Brace& b, const Join& join) {
   const std::string legs = w.join.centre ? leg(b.outer) : leg(b.inner) + " and " + leg(b.outer);
   const Box box = d.bounds();
   d.write({box.low.x(), box.low.y() - 6},
-          fmt::format("Brace, {} ply: bend {}{}, legs {}, {} the {}; grain along",
+          fmt::format("Brace, {} ply: bend {}{}; grain along",
                       told(join.braceThickness, Quantity::length, w.design.unit),
                       told(b.bend, Quantity::angle, w.design.unit),
-                      b.folded ? ", folded " + told(b.turn, Quantity::angle, w.design.unit) : std::string(), legs,
-                      braceLies(join.braceSide), w.design.spars[static_cast<std::size_t>(b.spar)].name),
+                      b.folded ? ", folded " + told(b.turn, Quantity::angle, w.design.unit) : std::string()),
+          3);
+  d.write({box.low.x(), box.low.y() - 10.5},
+          fmt::format("legs {}, {} the {}", legs, braceLies(join.braceSide),
+                      w.design.spars[static_cast<std::size_t>(b.spar)].name),
           3);
   return d;
 }

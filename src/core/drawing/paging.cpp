@@ -17,6 +17,14 @@ struct Row {
   double y, high, used;
 };
 
+/// Turned where it fits on a sheet only that way.
+Drawing asItFits(const Drawing& part, const Point& frame) {
+  const Box box = part.bounds();
+  const bool fits = box.width() <= frame.x() && box.height() <= frame.y();
+  const bool fitsTurned = box.height() <= frame.x() && box.width() <= frame.y();
+  return !fits && fitsTurned ? turned(part) : part;
+}
+
 } // namespace
 
 Drawing turned(Drawing d) {
@@ -34,10 +42,7 @@ std::vector<Drawing> packed(const std::vector<Drawing>& parts, const Point& fram
   if (parts.empty()) return {};
   std::vector<Drawing> ready;
   for (const Drawing& part : parts) {
-    const Box box = part.bounds();
-    const bool fits = box.width() <= frame.x() && box.height() <= frame.y();
-    const bool fitsTurned = box.height() <= frame.x() && box.width() <= frame.y();
-    ready.push_back(!fits && fitsTurned ? turned(part) : part);
+    ready.push_back(asItFits(part, frame));
     ready.back().shift(-ready.back().bounds().low);
   }
   std::vector<std::size_t> order(ready.size());
@@ -76,18 +81,21 @@ std::vector<Drawing> packed(const std::vector<Drawing>& parts, const Point& fram
 std::vector<Drawing> flowed(const std::vector<Drawing>& blocks, const Point& frame, double between) {
   std::vector<Drawing> sheets;
   double y = 0;
-  for (const Drawing& block : blocks) {
+  for (const Drawing& one : blocks) {
+    const Drawing block = asItFits(one, frame);
     const Box box = block.bounds();
-    if (sheets.empty() || (y > 0 && y + box.height() > frame.y())) sheets.push_back(emptyLike(blocks.front())), y = 0;
+    const bool larger = box.width() > frame.x() || box.height() > frame.y(); // it has a sheet of its own
+    if (sheets.empty() || (y > 0 && (larger || y + box.height() > frame.y())))
+      sheets.push_back(emptyLike(blocks.front())), y = 0;
     sheets.back().add(block, {-box.low.x(), -y - box.high.y()});
-    y += box.height() + between;
+    y += larger ? 1e9 : box.height() + between;
   }
   for (Drawing& sheet : sheets) sheet.shift(-sheet.bounds().low);
   return sheets;
 }
 
 Drawing stacked(const std::vector<Drawing>& parts, double between) {
-  return flowed(parts, {1e9, 1e9}, between).front();
+  return flowed(parts, {1e12, 1e12}, between).front();
 }
 
 } // namespace eup

@@ -13,7 +13,7 @@ Drawing turned(Drawing drawing);
 std::vector<Drawing> packed(const std::vector<Drawing>& parts, const Point& frame, double between);
 
 /// Blocks of text under each other in their order, a new sheet where the next one would not fit. A block is never
-/// broken.
+/// broken; one that is too wide is turned.
 std::vector<Drawing> flowed(const std::vector<Drawing>& blocks, const Point& frame, double between);
 
 /// All of them under each other on one endless sheet.

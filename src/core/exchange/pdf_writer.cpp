@@ -256,7 +256,9 @@ private:
       const int from = firstPageOf(s, 0);
       const auto ofIt = std::count_if(sheets.begin(), sheets.end(), [&](const PrintPage& p) { return p.section == s; });
       const int to = from + static_cast<int>(ofIt) - 1;
-      page.text({left, y}, fmt::format("{}, {} HAND", first.title, nameLarge(first.hand)), 3.6);
+      page.text({left, y},
+                fmt::format("{}, {} HAND", section.title.empty() ? first.title : section.title, nameLarge(first.hand)),
+                3.6);
       page.text({left + 150, y}, from == to ? fmt::format("page {}", from) : fmt::format("pages {} to {}", from, to),
                 3.2);
       page.ink(faintInk, 0.2);

@@ -26,6 +26,7 @@ struct PrintSection {
   std::vector<Drawing> drawings;
   bool sideways = false;
   std::string purpose{}; ///< what it is printed for
+  std::string title{};   ///< of all its drawings; empty for the first one's
 };
 
 /// One sheet of paper: a drawing, or a part of one that is larger.

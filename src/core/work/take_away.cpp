@@ -60,9 +60,10 @@ Drawing wholeOf(PrintPiece piece, const DrawnWing& w, Hand hand, double sheetWid
 
 /// On paper that lies the way that takes fewer sheets; a text stands upright.
 PrintSection sectionOf(PrintPiece piece, const DrawnWing& w, Hand hand, Paper paper) {
-  PrintSection upright{pagesOf(piece, w, hand, pageFrame(paper, false)), false, purposeOf(piece)};
+  const std::string title(printPieceChoices[static_cast<std::size_t>(piece)].label);
+  PrintSection upright{pagesOf(piece, w, hand, pageFrame(paper, false)), false, purposeOf(piece), title};
   if (upright.drawings.empty() || piece == PrintPiece::benchCard || piece == PrintPiece::strength) return upright;
-  PrintSection sideways{pagesOf(piece, w, hand, pageFrame(paper, true)), true, purposeOf(piece)};
+  PrintSection sideways{pagesOf(piece, w, hand, pageFrame(paper, true)), true, purposeOf(piece), title};
   return sheetCount({sideways}, paper) < sheetCount({upright}, paper) ? sideways : upright;
 }
 
