@@ -44,7 +44,7 @@ BENCHMARK(workEverything)->Arg(40)->Arg(400)->Unit(benchmark::kMillisecond);
 void workFittings(benchmark::State& state) {
   Design d = everything(40);
   d.inner().riblets.inBay = 1;
-  d.inner().join.brace = d.inner().join.braceSlots = true;
+  d.inner().join.braces[0].slots = true;
   d.inner().join.joiner.fitted = true;
   d.inner().tip.kind = TipKind::bow;
   for (auto _ : state) benchmark::DoNotOptimize(work(d));
@@ -87,8 +87,8 @@ void checkBays(benchmark::State& state) {
   const TrueWing w = std::get<TrueWing>(work(demo()));
   const TruePanel& p = w.inner();
   for (auto _ : state) {
-    benchmark::DoNotOptimize(bayChecks(p.design, p.loft, p.spars, p.ribs, p.skin, w.main().loads));
-    benchmark::DoNotOptimize(strengthOf(p.design, p.spars, p.skin, w.main().loads));
+    benchmark::DoNotOptimize(bayChecks(p.design, p.shape.loft, p.frame, p.strength.skin, w.main().loads));
+    benchmark::DoNotOptimize(strengthOf(p.design, p.frame.spars, p.strength.skin, w.main().loads));
   }
 }
 BENCHMARK(checkBays)->Unit(benchmark::kMicrosecond);

@@ -61,6 +61,10 @@ def even(count, thickness=2.0, ends=3.0, rim=1.0):
     return {"rule": "count", "count": count, "thickness": thickness, "rootThickness": ends, "tipThickness": ends, "rim": rim}
 
 
+def brace(**changes):
+    return {**BASE["wings"][0]["panels"][0]["join"]["braces"][0], **changes}
+
+
 def angle(degrees, **more):
     return {"dihedral": {"angleDeg": degrees}, **more}
 
@@ -70,16 +74,16 @@ soarer = dict(stiffening={"covering": "film"}, sheeting={"thickness": 1.5, "to":
               leadingEdge={"kind": "square", "width": 6.0}, trailingEdge={"kind": "wedge", "width": 25.0})
 wing("tarnbrook-2000", "Tarnbrook 2000", [
     dict(soarer, sections={"root": naca("3411"), "tip": naca("3410")}, panel=panel(430.0, 214.0, 202.0, 4.0),
-         ribs=even(9), spars=[caps("main spar", 0.31, 0.31, 12.0, 3.0, webs=2.0)], join=angle(1.5, brace=False),
+         ribs=even(9), spars=[caps("main spar", 0.31, 0.31, 12.0, 3.0, webs=2.0)], join=angle(1.5, braces=[]),
          joiner={"fitted": True, "along": "across", "fraction": 0.41, "diameter": 9.0, "bore": 0.0, "sleeve": 9.5, "toRib": 3, "facing": 1.6,
                  "material": "carbon-tube", "pin": True, "pinFraction": 0.72, "pinDiameter": 3.0}),
     dict(soarer, sections={"root": naca("3410"), "tip": naca("3410")}, panel=panel(350.0, 202.0, 168.0, 14.0, 0.5, 0.3),
          ribs=even(8), spars=[caps("main spar", 0.31, 0.31, 12.0, 3.0, to=(6.0, 3.0), webs=1.5)],
-         join=angle(6.0, braceToRib=3, braceThickness=2.5, braceSide="both", braceOver="faces", rods=True, rodDiameter=4.0,
+         join=angle(6.0, braces=[brace(toRib=3, thickness=2.5, side="both", over="faces")], rods=True, rodDiameter=4.0,
                     rodFront=0.18, rodRear=0.54)),
     dict(soarer, sections={"root": naca("3410"), "tip": naca("2409")}, panel=panel(220.0, 168.0, 112.0, 24.0, 2.0, 0.3),
          ribs=even(7), spars=[caps("main spar", 0.31, 0.32, 5.0, 2.0)],
-         join=angle(12.0, braceToRib=2, braceThickness=2.0, braceOver="faces"), tip={"kind": "block", "reach": 28.0, "farthest": 0.7}),
+         join=angle(12.0, braces=[brace(toRib=2, thickness=2.0, over="faces")]), tip={"kind": "block", "reach": 28.0, "farthest": 0.7}),
 ], {"mass": 980.0, "loadFactor": 5.0})
 
 # A swept, tapered sport wing with plenty of washout.
@@ -89,7 +93,7 @@ wing("skerrow-1460", "Skerrow 1460", [
          sheeting={"thickness": 1.5, "to": "spar", "spar": 1}, tip={"kind": "plate", "thickness": 2.0, "margin": 3.0},
          joiner={"fitted": True, "along": "across", "fraction": 0.5, "diameter": 10.0, "bore": 0.0, "sleeve": 10.5, "toRib": 3, "facing": 1.6,
                  "material": "carbon-tube", "pin": True, "pinFraction": 0.78, "pinDiameter": 3.0},
-         join=angle(2.0, brace=False, blockAt="trailingEdge", feet=True, footWidth=9.0, footClearance=6.0)),
+         join=angle(2.0, braces=[], blockAt="trailingEdge", feet=True, footWidth=9.0, footClearance=6.0)),
 ], {"mass": 1650.0, "loadFactor": 6.0})
 
 # A vintage-style wing: undercambered, a flat middle and turned-up tips.
@@ -98,23 +102,23 @@ vintage = dict(stiffening={"covering": "tissue"}, riblets={"inBay": 1, "thicknes
 wing("oldacre-1320", "Oldacre 1320", [
     dict(vintage, sections={"root": naca("6409"), "tip": naca("6409")}, panel=panel(400.0, 206.0, 206.0, 0.0),
          ribs=even(9, 2.0, 2.5, 0.3), spars=[caps("main spar", 0.30, 0.30, 6.0, 3.0)],
-         join=angle(0.0, brace=False, datum="undersideFlat", sparsThere="through")),
+         join=angle(0.0, braces=[], datum="undersideFlat", sparsThere="through")),
     dict(vintage, sections={"root": naca("6409"), "tip": naca("6407")}, panel=panel(260.0, 206.0, 138.0, 22.0, 2.0, 0.0),
          ribs=even(7, 2.0, 2.5, 0.3), spars=[caps("main spar", 0.30, 0.30, 5.0, 2.0)], tip={"kind": "bow", "reach": 62.0, "farthest": 0.66, "raised": 4.0, "thickness": 0.8, "strips": 4, "bowWidth": 5.0, "springBack": 0.08},
-         join=angle(14.0, braceToRib=2, braceThickness=1.5, braceSide="both", braceOver="between", braceSlots=True, datum="undersideFlat")),
+         join=angle(14.0, braces=[brace(toRib=2, thickness=1.5, side="both", over="between", slots=True)], datum="undersideFlat")),
 ], {"mass": 420.0, "loadFactor": 4.0}, [
     (surface("Tailplane", "tailplane", 0.2, 560.0, 18.0), [
         dict(vintage, sections={"root": naca("4406"), "tip": naca("4406")}, panel=panel(250.0, 140.0, 104.0, 14.0),
              ribs=even(7, 1.5, 2.0, 0.2), spars=[caps("spar", 0.34, 0.34, 3.0, 2.0, "balsa-220")], riblets={"inBay": 0},
              leadingEdge={"kind": "square", "width": 4.0}, trailingEdge={"kind": "wedge", "width": 12.0},
              tip={"kind": "bow", "reach": 40.0, "farthest": 0.62, "raised": 0.0, "thickness": 0.8, "strips": 3, "bowWidth": 3.0},
-             join=angle(0.0, brace=False, datum="undersideFlat"))]),
+             join=angle(0.0, braces=[], datum="undersideFlat"))]),
     (surface("Fin", "fin", 0.08, 600.0, 20.0), [
         dict(vintage, sections={"root": naca("0006"), "tip": naca("0006")}, panel=panel(120.0, 118.0, 78.0, 26.0),
              ribs=even(4, 1.5, 1.5, 0.3), spars=[caps("spar", 0.36, 0.36, 3.0, 2.0, "balsa-220")], riblets={"inBay": 0},
              leadingEdge={"kind": "square", "width": 3.0}, trailingEdge={"kind": "wedge", "width": 10.0},
              tip={"kind": "outline", "reach": 34.0, "farthest": 0.7, "thickness": 3.0, "width": 9.0},
-             join=angle(0.0, brace=False))]),
+             join=angle(0.0, braces=[]))]),
 ])
 
 # An indoor wing: curved plates, two panels a side, weight counted in tenths of a gram.
@@ -127,9 +131,9 @@ spar = dict(caps("spar", 0.42, 0.42, 1.4, 1.4, "balsa-160"), bottom={"fitted": F
                                                                                "thenMaterial": "balsa-160"})
 wing("gossamoor-480", "Gossamoor 480", [
     dict(indoor, panel=panel(150.0, 92.0, 92.0, 0.0), ribs=dict(ribs, count=5), spars=[spar],
-         join={"dihedral": {"rise": 0.0}, "brace": False}),
+         join={"dihedral": {"rise": 0.0}, "braces": []}),
     dict(indoor, panel=panel(90.0, 92.0, 60.0, 10.0), ribs=dict(ribs, count=4), spars=[spar],
-         join={"dihedral": {"rise": 38.0}, "brace": False, "sparsThere": "cracked", "crackLeaves": 0.4}),
+         join={"dihedral": {"rise": 38.0}, "braces": [], "sparsThere": "cracked", "crackLeaves": 0.4}),
 ], {"mass": 1.8, "loadFactor": 2.0})
 
 # A swept wing of crossing ribs, covered with film.
@@ -140,7 +144,7 @@ wing("lanehurst-1180", "Lanehurst 1180", [
          sheeting={"top": False, "bottom": False}, capStrips={"top": False, "bottom": False},
          leadingEdge={"kind": "square", "width": 6.0}, trailingEdge={"kind": "wedge", "width": 24.0},
          spars=[caps("main spar", 0.30, 0.30, 6.0, 3.0, to=(4.0, 2.0), webs=1.5), caps("rear spar", 0.52, 0.60, 4.0, 2.0, "spruce", webs=1.5)],
-         join=angle(3.0, braceToRib=3, braceThickness=2.0, braceSide="both", braceOver="faces", braceForm="folded"),
-         brace2={"fitted": True, "spar": 2, "thickness": 1.5, "side": "behind", "form": "folded", "over": "faces", "toRib": 2},
+         join=angle(3.0, braces=[brace(toRib=3, thickness=2.0, side="both", over="faces", form="folded"),
+                                 brace(spar=2, thickness=1.5, side="behind", over="faces", form="folded", toRib=2)]),
          tip={"kind": "rounded", "radius": 22.0}, stiffening={"covering": "film"}),
 ], {"mass": 860.0, "loadFactor": 5.0})

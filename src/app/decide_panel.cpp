@@ -132,6 +132,8 @@ void DecidePanel::refresh(Changes what) {
     for (const Wing& w : document.design().wings) now += "|" + w.name;
   }
   if (subject.topic == Topic::spar || isPartOfSpar(subject.topic)) now += "|" + std::to_string(panel.spars.size());
+  if (subject.topic == Topic::join || subject.topic == Topic::brace)
+    now += "|" + std::to_string(panel.join.braces.size());
   for (const Decision* d : shown) now += "|" + d->path + (d->extra && !d->extra->in ? "+" : "");
   if (now != shape) {
     shape = now;
@@ -279,6 +281,9 @@ void DecidePanel::addTools(QGridLayout* grid, int& line) {
   case Topic::bottomCap:
   case Topic::webs:
     return addSparTools(grid, line);
+  case Topic::join:
+  case Topic::brace:
+    return addBraceTools(grid, line);
   case Topic::stiffening:
     addStiffeningTools(grid, line);
     if (document.design().at(here()).spars.empty()) addSparTools(grid, line + 1);

@@ -62,6 +62,7 @@ private:
   void addWingTools(QGridLayout* under, int line);
   void addPanelTools(QGridLayout* under, int line);
   void addSparTools(QGridLayout* under, int line);
+  void addBraceTools(QGridLayout* under, int line);
   void addStiffeningTools(QGridLayout* under, int line);
   void addTablesTool(QGridLayout* under, int line, const QString& words, Shelf shelf);
   void addCopyMenu(QGridLayout* grid, PanelId id);

@@ -183,6 +183,40 @@ void DecidePanel::addSparTools(QGridLayout* under, int line) {
   addTablesTool(under, line + 1, tr("Materials…"), Shelf::material);
 }
 
+/// Braces added and taken out. A new one is as the last: it is most often on the next spar.
+void DecidePanel::addBraceTools(QGridLayout* under, int line) {
+  const std::vector<Bracing>& braces = document.design().at(here()).join.braces;
+  const Subject subject = standpoint.subject();
+  auto* add = new QPushButton(braces.empty() ? tr("Add a brace") : tr("Add one more brace"), form);
+  add->setObjectName("addBrace");
+  add->setEnabled(static_cast<int>(braces.size()) < mostBraces);
+  connect(add, &QPushButton::clicked, this, [this] {
+    Design next = document.design();
+    PanelDesign& panel = next.at(here());
+    Bracing brace = panel.join.braces.empty() ? Bracing{} : panel.join.braces.back();
+    if (!panel.join.braces.empty())
+      brace.spar = std::min(brace.spar + 1, std::max(1, static_cast<int>(panel.spars.size())));
+    panel.join.braces.push_back(brace);
+    const int added = static_cast<int>(panel.join.braces.size()) - 1;
+    document.edit(tr("Add a brace"), std::move(next));
+    standpoint.choose({Topic::brace, added});
+  });
+  under->addWidget(add, line, 0);
+  if (subject.topic != Topic::brace) return;
+  auto* remove = new QPushButton(tr("Take it out"), form);
+  remove->setObjectName("removeBrace");
+  connect(remove, &QPushButton::clicked, this, [this, index = subject.number] {
+    Design next = document.design();
+    std::vector<Bracing>& all = next.at(here()).join.braces;
+    if (index >= static_cast<int>(all.size())) return;
+    all.erase(all.begin() + index);
+    const Subject then = all.empty() ? Subject{Topic::join, 0} : Subject{Topic::brace, std::max(index - 1, 0)};
+    document.edit(tr("Take out the %1").arg(QString::fromStdString(braceName(index))), std::move(next));
+    standpoint.choose(then);
+  });
+  under->addWidget(remove, line, 1, 1, 2);
+}
+
 /// Ways to stiffen the panel, tried side by side.
 void DecidePanel::addStiffeningTools(QGridLayout* under, int line) {
   auto* tries = new QPushButton(tr("Try ways to stiffen…"), form);

@@ -7,13 +7,12 @@
 namespace eup::app {
 namespace {
 
-/// The two pictures below the join stand this far under the board (shares of the half span)…
-constexpr double below = -0.30;
+/// Words over and under a picture, in pixels.
+constexpr double overPicture = 26, underBrace = 48, underBoard = 34;
 
-/// …and are drawn this many times larger than the join, so that each fills its half.
-double magnified(double width, double room) {
-  const double most = room / std::max(width, 1.0);
-  return most < 1 ? std::max(0.1, std::floor(most * 10) / 10) : std::floor(std::min(most, 4.0) * 2) / 2;
+/// How many times larger than the join something is drawn: a number that can be said.
+double magnified(double most) {
+  return most < 1 ? std::max(0.1, std::floor(most * 10) / 10) : std::floor(std::min(most, 8.0) * 2) / 2;
 }
 
 } // namespace
@@ -42,17 +41,60 @@ Box JoinBoard::content() const {
   double high = std::max(panel().join.risePropped, 0.0);
   if (wing.panels.size() > 1 && panel().join.centre) high = std::max(high, wing.tipRise);
   Box box;
-  const bool two = panel().join.brace && panel().join.second; // one under the other
-  box.include(Point(from, (below - (two ? 0.55 : 0.27)) * span));
-  box.include(Point(to + (standpoint.hand() == ShownHand::left ? 0 : 0.18 * span), high + 0.1 * span));
+  const double top = high + 0.1 * span;
+  box.include(Point(from, top));
+  box.include(Point(to + (standpoint.hand() == ShownHand::left ? 0 : 0.18 * span), -0.3 * span));
+  // Down to where the board ends: its whole height is for the pictures below.
+  const QSizeF room = roomForPicture();
+  box.include(Point(from, std::min(-0.3 * span, top - box.width() * room.height() / room.width())));
   return box;
+}
+
+/// Braces side by side, two in a row, and under them the rib on its packing, each as large as there is room for.
+JoinBoard::Below JoinBoard::below(double pixels) const {
+  const TruePanel& w = panel();
+  const Box box = content();
+  const int wordRows = packingRows();
+  Below out;
+  double braceWide = 0, braceHigh = 0;
+  for (const Brace& b : w.join.braces) {
+    const Box one = boundsOf(b.outline);
+    braceWide = std::max(braceWide, one.width()), braceHigh = std::max(braceHigh, one.height());
+  }
+  const std::size_t rows = std::max<std::size_t>(1, (w.join.braces.size() + 1) / 2);
+  const Rib& rib = chosenRib();
+  double lift = 0;
+  for (const Support& s : w.settingUp.ribs[static_cast<std::size_t>(rib.number - w.design.firstRib)].at)
+    if (s.there) lift = std::max(lift, s.height);
+  const double deep = rib.depth + lift, wide = box.width();
+  const double words =
+      underBoard + static_cast<double>(rows) * (overPicture + underBrace) + overPicture + 46.0 * wordRows + 12;
+  const double free = std::max(-box.low.y() - words / pixels, 0.05 * wide);
+  const double forBrace = braceWide > 0 ? (rows > 1 || w.join.braces.size() > 1 ? 0.4 : 0.62) * wide / braceWide : 0,
+               forRib = 0.86 * wide / rib.frame.chord;
+  const double asked = static_cast<double>(rows) * forBrace * braceHigh + forRib * deep;
+  const double fit = std::min(1.0, free / std::max(asked, 1e-6));
+  out.brace = magnified(forBrace * fit);
+  out.rib = magnified(forRib * fit);
+  // What room is left stands between them.
+  const double spare = std::max(free - static_cast<double>(rows) * out.brace * braceHigh - out.rib * deep, 0.0) /
+                       static_cast<double>(rows + 2);
+  out.top = -underBoard / pixels - spare;
+  out.row = out.brace * braceHigh + (overPicture + underBrace) / pixels + spare;
+  out.packing = out.top - static_cast<double>(rows) * out.row;
+  return out;
+}
+
+/// In how many rows the words under the packing stand, so that they do not run into each other.
+int JoinBoard::packingRows() const {
+  return panel().settingUp.ribs.front().at.size() > 4 ? 2 : 1;
 }
 
 /// What the picture spans on one side: at the centre the whole half, further out the two panels that meet.
 double JoinBoard::reach() const {
   const TruePanel& w = panel();
   if (w.join.centre) return standpoint.shownWing().planform.halfSpan;
-  return w.loft.span() + inside()->loft.span();
+  return w.shape.loft.span() + inside()->shape.loft.span();
 }
 
 const TruePanel* JoinBoard::inside() const {
@@ -66,7 +108,7 @@ Point JoinBoard::drawPanel(Ink& ink, const TruePanel& w, double side, const Poin
   const double s = std::sin(angle), c = std::cos(angle);
   const auto at = [&](double t, double z) -> Point { return from + Point(side * (t * c - z * s), t * s + z * c); };
   Polyline top, bottom;
-  for (const Rib& rib : w.ribs) {
+  for (const Rib& rib : w.frame.ribs) {
     double high = -1e300, low = 1e300;
     for (const Point& p : rib.bare) {
       const double z = rib.frame.fromChord(p).y();
@@ -80,11 +122,11 @@ Point JoinBoard::drawPanel(Ink& ink, const TruePanel& w, double side, const Poin
   ink.loop(loop, faint ? look.panel : look.balsa, faint ? look.faint : look.ink, faint ? 1 : 1.4);
   if (!faint) ink.pick({Topic::join, 0}, {loop});
   for (std::size_t i = 0; i < top.size(); ++i) {
-    const bool mine = w.ribs[i].number == standpoint.rib();
+    const bool mine = w.frame.ribs[i].number == standpoint.rib();
     ink.line(top[i], bottom[i], mine ? look.accent : look.faint, mine ? 2 : 0.8);
   }
   if (underTip) *underTip = bottom.back();
-  return at(w.loft.span(), 0);
+  return at(w.shape.loft.span(), 0);
 }
 
 /// Seen from behind, the right half lies to the right. Underside and top of the thickest place, rib by rib.
@@ -96,10 +138,10 @@ void JoinBoard::drawHalf(Ink& ink, double side) const {
   const bool propped = !centre || !w.join.otherFlat || side > 0 || standpoint.hand() == ShownHand::left;
   const double angle = propped ? w.join.onBoard : 0;
   double rootLow = 0;
-  for (const Point& p : w.loft.cutAt(0).lower) rootLow = std::min(rootLow, p.y());
+  for (const Point& p : w.shape.loft.cutAt(0).lower) rootLow = std::min(rootLow, p.y());
   Point underTip(0, 0), from(0, -rootLow * (w.join.otherFlat ? 1 : std::cos(angle)));
   if (!centre) {
-    from = {0, -inside()->loft.lowest()};
+    from = {0, -inside()->shape.loft.lowest()};
     from = drawPanel(ink, *inside(), side, from, 0, true, nullptr);
   }
   Point root = from;
@@ -134,49 +176,48 @@ void JoinBoard::drawHalf(Ink& ink, double side) const {
            side > 0 ? Qt::AlignLeft : Qt::AlignRight, 15, true);
   const QString words = centre ? tr("%1° each half").arg(radToDeg(w.join.gamma), 0, 'f', 2)
                                : tr("%1° between the panels").arg(radToDeg(2 * w.join.fold), 0, 'f', 2);
-  ink.text(root + Point(side * w.loft.span() * 0.28, w.loft.span() * 0.28 * std::sin(angle)), words, look.accent,
-           {0, 34}, Qt::AlignHCenter, 13, true);
+  ink.text(root + Point(side * w.shape.loft.span() * 0.28, w.shape.loft.span() * 0.28 * std::sin(angle)), words,
+           look.accent, {0, 34}, Qt::AlignHCenter, 13, true);
 }
 
-void JoinBoard::drawBrace(Ink& ink, const Point& at, double room) const {
+void JoinBoard::drawBraces(Ink& ink, double left, const Below& place) const {
   const TruePanel& w = panel();
-  if (w.join.brace) drawOneBrace(ink, at, room, *w.join.brace, w.design.join, 0);
-  if (w.join.second) // under the first
-    drawOneBrace(ink, at - Point(0, w.join.brace ? 0.3 * reach() : 0), room, *w.join.second,
-                 withSecondBrace(w.design.join), 1);
-  if (!w.join.brace && !w.join.second)
+  for (std::size_t i = 0; i < w.join.braces.size(); ++i)
+    drawBrace(ink,
+              {left + (i % 2 == 0 ? 0 : 0.5 * content().width()), place.top - static_cast<double>(i / 2) * place.row},
+              place.brace, w.join.braces[i]);
+  if (w.join.braces.empty())
     ink.text(
-        at,
+        {left, place.top},
         !w.design.mirrored && w.join.centre ? tr("A fin's root meets no other half")
         : w.joiner
             ? tr("Joined by a rod: %1 across, legs %2").arg(len(w.design.join.joiner.diameter), len(w.joiner->reach))
             : tr("No brace"),
-        look.faint, {}, Qt::AlignLeft, 13, true);
+        look.faint, {0, 14}, Qt::AlignLeft, 13, true);
 }
 
-void JoinBoard::drawOneBrace(Ink& ink, const Point& at, double room, const Brace& b, const Join& join,
-                             int number) const {
+void JoinBoard::drawBrace(Ink& ink, const Point& at, double k, const Brace& b) const {
   const TruePanel& w = panel();
-  const double k = magnified(boundsOf(b.outline).width(), room);
-  const Point middle =
-      at + Point(k * boundsOf(b.outline).width() / 2, -0.065 * reach() - k * boundsOf(b.outline).height() / 2);
+  const Bracing& decided = w.design.join.braces[static_cast<std::size_t>(b.number)];
+  const Box size = boundsOf(b.outline);
+  const Point middle = at + Point(-k * size.low.x(), -overPicture / ink.scale - k * size.high.y());
   Polyline outline;
   for (const Point& p : b.outline) outline.push_back(middle + p * k);
   ink.text(at,
            tr("Brace on the %1 (drawn × %2)")
                .arg(QString::fromStdString(w.design.spars[static_cast<std::size_t>(b.spar)].name))
                .arg(k),
-           look.ink, {0, -8}, Qt::AlignLeft, 13, true);
+           look.ink, {0, 14}, Qt::AlignLeft, 13, true);
   ink.loop(outline, look.ply, look.ink, 1.4);
-  ink.pick({Topic::brace, number}, {outline});
-  ink.line(middle + Point(0, k * b.depthRoot), middle - Point(0, k * b.depthRoot), look.accent, 1, Qt::DashLine);
-  ink.text(middle + Point(0, k * b.depthRoot),
+  ink.pick({Topic::brace, b.number}, {outline});
+  ink.line(middle + Point(0, 0.6 * k * b.depthRoot), middle - Point(0, 0.6 * k * b.depthRoot), look.accent, 1,
+           Qt::DashLine);
+  ink.text({boundsOf(outline).high.x(), middle.y()},
            b.folded ? tr("bend %1°, folded %2°").arg(radToDeg(b.bend), 0, 'f', 2).arg(radToDeg(b.turn), 0, 'f', 2)
                     : tr("bend %1°").arg(radToDeg(b.bend), 0, 'f', 2),
-           look.accent, {0, -5}, Qt::AlignHCenter, 13, true);
+           look.accent, {10, 5}, Qt::AlignLeft, 13, true);
   const Point foot = boundsOf(outline).low;
-  const QString thick =
-      (join.braceSide == BraceSide::both ? tr("two, %1 thick") : tr("%1 thick")).arg(len(join.braceThickness));
+  const QString thick = (decided.plates() > 1 ? tr("two, %1 thick") : tr("%1 thick")).arg(len(decided.thickness));
   ink.text(foot,
            w.join.centre ? tr("%1, legs %2, to R%3").arg(thick, len(b.outer.length)).arg(b.outer.toRib)
                          : tr("%1, legs %2 to R%3 and %4 to R%5")
@@ -184,12 +225,12 @@ void JoinBoard::drawOneBrace(Ink& ink, const Point& at, double room, const Brace
                                .arg(b.inner.toRib)
                                .arg(len(b.outer.length))
                                .arg(b.outer.toRib),
-           look.faint, {0, 20}, Qt::AlignLeft, 11);
+           look.faint, {0, 16}, Qt::AlignLeft, 11);
   ink.text(foot, tr("%1 deep at the join, %2 at the ends").arg(len(b.depthRoot), len(b.outer.depthEnd)), look.faint,
-           {0, 36}, Qt::AlignLeft, 11);
+           {0, 31}, Qt::AlignLeft, 11);
 }
 
-void JoinBoard::drawPacking(Ink& ink, const Point& at, double room) const {
+void JoinBoard::drawPacking(Ink& ink, const Point& at, double k) const {
   const TruePanel& w = panel();
   const Rib& rib = chosenRib();
   const auto i = static_cast<std::size_t>(rib.number - w.design.firstRib);
@@ -197,8 +238,10 @@ void JoinBoard::drawPacking(Ink& ink, const Point& at, double room) const {
   const Placement turn{-w.settingUp.turn, {0, 0}};
   const Point nose = turn(rib.frame.le);
   const double board = nose.y() - supports.at.front().height;
-  const double k = magnified(w.design.panel.rootChord, room);
-  const Point foot = at + Point(0, -0.14 * reach());
+  double high = rib.depth;
+  for (const Support& s : supports.at)
+    if (s.there) high = std::max(high, rib.depth + s.height);
+  const Point foot = at - Point(0, overPicture / ink.scale + k * high);
   const auto place = [&](const Point& chordAxes) -> Point {
     const Point3 in = rib.inPanel(chordAxes);
     const Point p = turn(Point(in.x(), in.z()));
@@ -206,7 +249,7 @@ void JoinBoard::drawPacking(Ink& ink, const Point& at, double room) const {
   };
   Polyline outline;
   for (const Point& p : rib.bare) outline.push_back(place(p));
-  ink.text(at, tr("R%1 on the board: packing under it (drawn × %2)").arg(rib.number).arg(k), look.ink, {0, -8},
+  ink.text(at, tr("R%1 on the board: packing under it (drawn × %2)").arg(rib.number).arg(k), look.ink, {0, 14},
            Qt::AlignLeft, 13, true);
   ink.loop(outline, look.balsa, look.ink, 1.4);
   ink.pick({Topic::settingUp, 0}, {outline});
@@ -218,7 +261,7 @@ void JoinBoard::drawPacking(Ink& ink, const Point& at, double room) const {
   }
   ink.line(foot - Point(12, 0), foot + Point(rib.frame.chord * k + 12, 0), look.ink, 1.6);
   int row = 0;
-  const int rows = supports.at.size() > 4 ? 3 : 2; // of words, so that they do not run into each other
+  const int rows = packingRows();
   for (const Support& s : supports.at) {
     if (!s.there) continue;
     const Point p = place({s.x, 0});
@@ -234,22 +277,22 @@ void JoinBoard::drawPacking(Ink& ink, const Point& at, double room) const {
 
 void JoinBoard::draw(Ink& ink) const {
   const TruePanel& w = panel();
-  const double span = reach();
   const Box box = content();
   ink.line({box.low.x(), 0}, {box.high.x(), 0}, look.ink, 1.8);
   ink.text({box.low.x(), 0}, tr("building board"), look.faint, {0, 16}, Qt::AlignLeft, 11);
   if (standpoint.hand() != ShownHand::left || !w.design.mirrored) drawHalf(ink, 1);
   if (standpoint.hand() != ShownHand::right && w.design.mirrored) drawHalf(ink, -1);
-  const double left = box.low.x() + 0.03 * span, half = box.width() / 2;
-  drawBrace(ink, {left, (below + 0.05) * span}, half * 0.82);
-  drawPacking(ink, {left + half, (below + 0.05) * span}, half * 0.82);
+  const double left = box.low.x() + 0.02 * box.width();
+  const Below place = below(ink.scale);
+  drawBraces(ink, left, place);
+  drawPacking(ink, {left, place.packing}, place.rib);
 }
 
 std::vector<Handle> JoinBoard::handles() const {
   const TruePanel& w = panel();
-  const double side = mirrored() ? -1 : 1, span = w.loft.span();
-  const double flat = w.join.centre ? 0 : inside()->loft.span();
-  const Point at(side * (flat + span * std::cos(w.join.onBoard)), w.join.risePropped + w.ribs.front().depth);
+  const double side = mirrored() ? -1 : 1, span = w.shape.loft.span();
+  const double flat = w.join.centre ? 0 : inside()->shape.loft.span();
+  const Point at(side * (flat + span * std::cos(w.join.onBoard)), w.join.risePropped + w.frame.ribs.front().depth);
   return {{tr("tip"), at, at, Qt::SizeVerCursor, tr("Raise the tip"), [id = here()](const Design& d, const Point& by) {
              const PanelDesign& p = d.at(id);
              return decideValue(d, pathOf(id) + "join.dihedral.rise", riseOf(p.join.dihedral, p.panel.span) + by.y());

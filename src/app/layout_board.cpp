@@ -23,8 +23,8 @@ Box LayoutBoard::content() const {
   const double span = wing.planform.halfSpan;
   double deep = 0, ahead = 0;
   for (const TruePanel& w : wing.panels)
-    for (const double t : {0.0, w.loft.span()}) {
-      const ChordFrame f = w.loft.frameAt(t);
+    for (const double t : {0.0, w.shape.loft.span()}) {
+      const ChordFrame f = w.shape.loft.frameAt(t);
       deep = std::max(deep, w.design.setback + f.te.x()), ahead = std::min(ahead, w.design.setback + f.le.x());
     }
   const double beyond = wing.panels.back().tip ? wing.panels.back().tip->reach : 0;
@@ -38,10 +38,10 @@ Box LayoutBoard::content() const {
 
 /// One panel of one half.
 void LayoutBoard::drawPanel(Ink& ink, const TruePanel& w, double side) const {
-  const double span = w.loft.span();
+  const double span = w.shape.loft.span();
   const bool current = w.design.id == panel().design.id, alone = w.design.of == 1;
   const QColor edge = current || alone ? look.ink : look.faint;
-  const ChordFrame root = w.loft.frameAt(0), tip = w.loft.frameAt(span);
+  const ChordFrame root = w.shape.loft.frameAt(0), tip = w.shape.loft.frameAt(span);
   const auto at = [&](double x, double t) { return Point(side * (w.design.inboard + t), -(w.design.setback + x)); };
   const auto chordwise = [&](double a, double b) {
     return std::pair(root.fromChord({a, 0}).x(), tip.fromChord({b, 0}).x());
@@ -54,14 +54,14 @@ void LayoutBoard::drawPanel(Ink& ink, const TruePanel& w, double side) const {
   const Polyline outline{at(root.le.x(), 0), at(tip.le.x(), span), at(tip.te.x(), span), at(root.te.x(), 0)};
   ink.loop(outline, look.panel, edge, 1.4);
   if (current) ink.pick({Topic::panel, 0}, {outline});
-  if (const double r = sheetEdgeAt(w.design, w.loft, Face::upper, 0); r > 0)
-    strip(0, 0, r * root.chord, sheetEdgeAt(w.design, w.loft, Face::upper, span) * tip.chord, look.sheet);
+  if (const double r = sheetEdgeAt(w.design, w.shape.loft, Face::upper, 0); r > 0)
+    strip(0, 0, r * root.chord, sheetEdgeAt(w.design, w.shape.loft, Face::upper, span) * tip.chord, look.sheet);
   if (w.design.leadingEdge.kind != LeadingEdgeKind::none)
     strip(0, 0, w.design.leadingEdge.width, w.design.leadingEdge.width, look.stock);
   if (w.design.trailingEdge.kind != TrailingEdgeKind::none)
     strip(root.chord - w.design.trailingEdge.width, tip.chord - w.design.trailingEdge.width, root.chord, tip.chord,
           look.stock);
-  for (const SparLine& line : w.spars) {
+  for (const SparLine& line : w.frame.spars) {
     const Spar& spar = w.design.spars[static_cast<std::size_t>(line.index)];
     Polyline loop;
     for (const Point& p : sparFromAbove(spar, line)) loop.push_back(at(p.x(), p.y()));
@@ -72,11 +72,11 @@ void LayoutBoard::drawPanel(Ink& ink, const TruePanel& w, double side) const {
     for (const Point& p : seenFromAbove(rib)) loop.push_back(at(p.x(), p.y()));
     return loop;
   };
-  for (const Rib& riblet : w.riblets)
+  for (const Rib& riblet : w.frame.riblets)
     if (const Polyline loop = fromAbove(riblet); !loop.empty()) ink.loop(loop, look.balsa, edge, 0.8);
   drawTip(ink, w, side, edge);
   double named = -1e9; // where the last name stands: names do not run into each other
-  for (const Rib& rib : w.ribs) {
+  for (const Rib& rib : w.frame.ribs) {
     const Polyline loop = fromAbove(rib);
     if (loop.empty()) continue;
     const bool mine = rib.number == standpoint.rib();
@@ -92,11 +92,11 @@ void LayoutBoard::drawPanel(Ink& ink, const TruePanel& w, double side) const {
 
 void LayoutBoard::drawTip(Ink& ink, const TruePanel& w, double side, const QColor& edge) const {
   if (!w.tip) return;
-  const ChordFrame tip = w.loft.frameAt(w.loft.span());
+  const ChordFrame tip = w.shape.loft.frameAt(w.shape.loft.span());
   const auto place = [&](const Polyline& line) {
     Polyline out;
     for (const Point& p : line)
-      out.emplace_back(side * (w.design.inboard + w.loft.span() + p.y()),
+      out.emplace_back(side * (w.design.inboard + w.shape.loft.span() + p.y()),
                        -(w.design.setback + tip.fromChord({p.x(), 0}).x()));
     return out;
   };
@@ -138,7 +138,7 @@ void LayoutBoard::drawUnderlay(Ink& ink, double side) const {
   Eigen::Matrix3d view;
   view << x.x(), y.x(), o.x(), x.y(), y.y(), o.y(), 0, 0, 1;
   const double span = standpoint.shownWing().planform.halfSpan,
-               deep = standpoint.shownWing().panels.front().loft.frameAt(0).chord;
+               deep = standpoint.shownWing().panels.front().shape.loft.frameAt(0).chord;
   const QRect half = QRectF(screen({side > 0 ? -20 : -span - 20, 60}), screen({side > 0 ? span + 20 : 20, -deep * 1.5}))
                          .normalized()
                          .toAlignedRect() &
@@ -161,25 +161,25 @@ void LayoutBoard::draw(Ink& ink) const {
   }
   double deep = 0;
   for (const TruePanel& one : wing.panels)
-    for (const double t : {0.0, one.loft.span()})
-      deep = std::max(deep, one.design.setback + one.loft.frameAt(t).te.x());
+    for (const double t : {0.0, one.shape.loft.span()})
+      deep = std::max(deep, one.design.setback + one.shape.loft.frameAt(t).te.x());
   deep += 14;
   if (wing.panels.size() > 1)
     for (const TruePanel& one : wing.panels)
-      ink.dimension(onBoard(deep, one.design.inboard), onBoard(deep, one.design.inboard + one.loft.span()),
-                    tr("panel %1: %2").arg(one.design.id.panel + 1).arg(len(one.loft.span())), 0);
+      ink.dimension(onBoard(deep, one.design.inboard), onBoard(deep, one.design.inboard + one.shape.loft.span()),
+                    tr("panel %1: %2").arg(one.design.id.panel + 1).arg(len(one.shape.loft.span())), 0);
   else
     ink.dimension(onBoard(deep, 0), onBoard(deep, span), tr("half span %1").arg(len(span)), 0);
   if (standpoint.hand() != ShownHand::both) {
     const auto chordText = [&](const TruePanel& one, double t, bool outer) {
-      const ChordFrame f = one.loft.frameAt(t);
+      const ChordFrame f = one.shape.loft.frameAt(t);
       const bool left = outer == mirrored();
       const double beyond = outer && one.tip ? one.tip->reach : 0;
       ink.text(onBoard(one.design.setback + f.fromChord({f.chord / 2, 0}).x(), one.design.inboard + t + beyond),
                len(f.chord), look.ink, {left ? -8.0 : 8.0, 0}, left ? Qt::AlignRight : Qt::AlignLeft);
     };
     chordText(wing.panels.front(), 0, false);
-    chordText(wing.panels.back(), wing.panels.back().loft.span(), true);
+    chordText(wing.panels.back(), wing.panels.back().shape.loft.span(), true);
   }
   const Planform& p = wing.planform;
   ink.line(onBoard(p.meanChordLe, p.meanChordAt), onBoard(p.meanChordLe + p.meanChord, p.meanChordAt), look.accent, 1.2,
@@ -190,8 +190,8 @@ void LayoutBoard::draw(Ink& ink) const {
 
 std::vector<Handle> LayoutBoard::handles() const {
   const TruePanel& w = panel();
-  const double span = w.loft.span(), side = mirrored() ? -1 : 1;
-  const ChordFrame root = w.loft.frameAt(0), tip = w.loft.frameAt(span);
+  const double span = w.shape.loft.span(), side = mirrored() ? -1 : 1;
+  const ChordFrame root = w.shape.loft.frameAt(0), tip = w.shape.loft.frameAt(span);
   const PanelId id = here();
   const bool ownRoot = w.design.innermost() || !w.design.panel.continues;
   const auto place = [&](double x, double t) { return onBoard(w.design.setback + x, w.design.inboard + t); };
@@ -213,7 +213,7 @@ std::vector<Handle> LayoutBoard::handles() const {
   knob(w.design.of > 1 ? tr("panel span") : tr("half span"), tip.fromChord({tip.chord * 0.5, 0}).x(), span,
        "panel.span", [side](const PanelDesign& d, const Point& by) { return d.panel.span + side * by.x(); });
   out.back().cursor = Qt::SizeHorCursor;
-  for (std::size_t k = 0; k < w.spars.size(); ++k) {
+  for (std::size_t k = 0; k < w.frame.spars.size(); ++k) {
     const QString name = QString::fromStdString(w.design.spars[k].name);
     const auto end = [&](const char* which, double x, double t, double chord, bool isRoot) {
       const std::string path = "spars." + std::to_string(k) + (isRoot ? ".rootFraction" : ".tipFraction");
@@ -224,14 +224,15 @@ std::vector<Handle> LayoutBoard::handles() const {
            });
     };
     // A spar that the panel inside does not have begins where it is decided to.
-    const bool begins = ownRoot || k >= document.wing().at({w.design.id.wing, w.design.id.panel - 1}).spars.size();
-    if (begins) end("root", w.spars[k].middle.root.x(), 0, root.chord, true);
-    end("tip", w.spars[k].middle.tip.x(), span, tip.chord, false);
+    const bool begins =
+        ownRoot || k >= document.wing().at({w.design.id.wing, w.design.id.panel - 1}).frame.spars.size();
+    if (begins) end("root", w.frame.spars[k].middle.root.x(), 0, root.chord, true);
+    end("tip", w.frame.spars[k].middle.tip.x(), span, tip.chord, false);
   }
   if (w.design.sheeting.to == SheetEdge::fraction && (w.design.sheeting.top || w.design.sheeting.bottom))
     knob(tr("sheet edge"), root.chord * w.design.sheeting.fraction, 0, "sheeting.fraction",
          [chord = root.chord](const PanelDesign& d, const Point& by) { return d.sheeting.fraction - by.y() / chord; });
-  for (const Rib& rib : w.ribs) {
+  for (const Rib& rib : w.frame.ribs) {
     if (rib.kind != RibKind::main) continue;
     const auto i = static_cast<std::size_t>(rib.number - w.design.firstRib);
     const Point3 tail = rib.inPanel({rib.frame.chord, 0});
@@ -267,8 +268,8 @@ void LayoutBoard::clicked(const Point& p) {
   const TruePanel* there = &standpoint.shownWing().panels.front();
   for (const TruePanel& one : standpoint.shownWing().panels)
     if (y >= one.design.inboard) there = &one;
-  const Rib* nearest = &there->ribs.front();
-  for (const Rib& rib : there->ribs)
+  const Rib* nearest = &there->frame.ribs.front();
+  for (const Rib& rib : there->frame.ribs)
     if (std::abs(rib.t() - (y - there->design.inboard)) < std::abs(nearest->t() - (y - there->design.inboard)))
       nearest = &rib;
   standpoint.setRib(nearest->number);

@@ -375,7 +375,7 @@ void MainWindow::enableActions() {
   actions.at("leaveSpace")->setEnabled(theStandpoint.inSpace());
   for (const char* id : {"nextRib", "ribBefore", "fromAbove", "fromBehind", "fromTheSide", "turned"})
     actions.at(id)->setEnabled(wing);
-  actions.at("nextRib")->setEnabled(wing && theStandpoint.shownRib().number < theStandpoint.shownWing().ribCount());
+  actions.at("nextRib")->setEnabled(wing && theStandpoint.shownRib().number < theStandpoint.shownWing().stationCount());
   actions.at("ribBefore")->setEnabled(wing && theStandpoint.shownRib().number > 1);
   actions.at("underlay")->setEnabled(!theDocument.design().plan.sheets.empty());
 }

@@ -92,7 +92,7 @@ void PlaceBar::fillPanels() {
 void PlaceBar::fillRibs() {
   if (!document.hasWing()) return;
   const TruePanel& p = standpoint.shownPanel();
-  for (const Rib& r : p.ribs) {
+  for (const Rib& r : p.frame.ribs) {
     QAction* a = rib->menu()->addAction(tr("R%1, %2").arg(r.number).arg(QString::fromStdString(
                                             told(p.design.inboard + r.t(), Quantity::length, document.design().unit))),
                                         this, [this, n = r.number] { standpoint.setRib(n); });

@@ -28,9 +28,9 @@ Point RibBoard::onBoard(const Point& p) const {
 std::vector<RibBoard::Small> RibBoard::small() const {
   const TruePanel& w = panel();
   const double room = w.design.panel.rootChord > rib().frame.chord ? w.design.panel.rootChord : rib().frame.chord;
-  const int n = static_cast<int>(w.ribs.size()), columns = n <= 16 ? 4 : n <= 60 ? 8 : 20;
+  const int n = static_cast<int>(w.frame.ribs.size()), columns = n <= 16 ? 4 : n <= 60 ? 8 : 20;
   double longest = 0, deepest = 0;
-  for (const Rib& r : w.ribs) longest = std::max(longest, r.frame.chord), deepest = std::max(deepest, r.depth);
+  for (const Rib& r : w.frame.ribs) longest = std::max(longest, r.frame.chord), deepest = std::max(deepest, r.depth);
   const double cell = room / columns, shrink = cell * 0.86 / longest,
                row = std::max(deepest * shrink * 1.9, cell * 0.34);
   std::vector<Small> out;
@@ -63,7 +63,7 @@ void RibBoard::draw(Ink& ink) const {
       for (Point& p : loop) p = onBoard(p);
     return out;
   };
-  const Beside beside = besideRib(w.design, w.loft, r);
+  const Beside beside = besideRib(w.design, w.shape.loft, r);
   const auto part = [&](Topic topic, const Region& region, const QColor& fill, const QColor& edge, double width) {
     const Region here = flip(region);
     ink.region(here, fill, edge, width);
@@ -78,9 +78,9 @@ void RibBoard::draw(Ink& ink) const {
     ink.region(flip({foot.outline}), look.balsa, look.ink, 1.2);
     ink.line(onBoard(foot.breakFrom), onBoard(foot.breakTo), look.wrong, 1.4, Qt::DashLine); // broken off along here
   }
-  for (const Rib& riblet : w.riblets) // where the riblets of the bay beyond it end
+  for (const Rib& riblet : w.frame.riblets) // where the riblets of the bay beyond it end
     if (riblet.number == r.number && riblet.bay == 1) {
-      const double x = ribletEnd(w.design, w.spars, r);
+      const double x = ribletEnd(w.design, w.frame.spars, r);
       ink.line(onBoard({x, 0.07 * r.frame.chord}), onBoard({x, -0.07 * r.frame.chord}), look.good, 1.4, Qt::DashLine);
       ink.text(onBoard({x, -0.07 * r.frame.chord}), tr("riblets end"), look.good, {0, 14}, Qt::AlignHCenter, 11);
     }
@@ -93,7 +93,8 @@ void RibBoard::draw(Ink& ink) const {
     ink.text(onBoard(h.middle + Point(0, -h.height / 2)), what, look.accent, {0, 13}, Qt::AlignHCenter, 10);
   }
   if (r.kind != RibKind::main) // the sections at the ends may have been traced
-    drawTracedPlan(ink, r.kind == RibKind::tip ? w.tipShape : w.rootShape, r.kind == RibKind::tip, r.frame.chord);
+    drawTracedPlan(ink, r.kind == RibKind::tip ? w.shape.tipShape : w.shape.rootShape, r.kind == RibKind::tip,
+                   r.frame.chord);
   for (const Notch& n : r.notches) ink.region(flip({n.shape}), look.hardwood, look.accent, 1.4);
   for (const Slot& s : r.slots)
     ink.region(flip({s.shape}), QColor(look.hardwood.red(), look.hardwood.green(), look.hardwood.blue(), 110),
@@ -105,7 +106,7 @@ void RibBoard::draw(Ink& ink) const {
     ink.painter.drawEllipse(ink.at(onBoard(thin.at)), 13, 13);
   }
   for (std::size_t k = 0; k < r.sparX.size(); ++k) {
-    if (!w.spars[k].reaches(r.t())) continue;
+    if (!w.frame.spars[k].reaches(r.t())) continue;
     const Point top = onBoard({r.sparX[k], 0.1 * r.frame.chord});
     ink.line(top, onBoard({r.sparX[k], -0.09 * r.frame.chord}), look.faint, 1, Qt::DashLine);
     ink.text(top, tr("%1 %2").arg(QString::fromStdString(w.design.spars[k].name), len(r.sparX[k])), look.accent,

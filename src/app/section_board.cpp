@@ -22,7 +22,7 @@ double SectionBoard::chord() const {
   return standpoint.tipSection() ? p.tipChord : p.rootChord;
 }
 const Section& SectionBoard::section() const {
-  return standpoint.tipSection() ? panel().tipSection : panel().rootSection;
+  return standpoint.tipSection() ? panel().shape.tipSection : panel().shape.rootSection;
 }
 
 Point SectionBoard::placed(const Point& p) const {
@@ -45,14 +45,14 @@ std::vector<SectionBoard::Other> SectionBoard::others() const {
   const TruePanel& w = panel();
   std::vector<Other> out;
   const bool tip = standpoint.tipSection();
-  if (!(w.rootSection.upper == w.tipSection.upper && w.rootSection.lower == w.tipSection.lower))
-    out.push_back({tip ? tr("root: %1").arg(QString::fromStdString(w.rootSection.name))
-                       : tr("tip: %1").arg(QString::fromStdString(w.tipSection.name)),
-                   tip ? w.rootSection : w.tipSection, look.accent, Qt::DashLine});
+  if (!(w.shape.rootSection.upper == w.shape.tipSection.upper && w.shape.rootSection.lower == w.shape.tipSection.lower))
+    out.push_back({tip ? tr("root: %1").arg(QString::fromStdString(w.shape.rootSection.name))
+                       : tr("tip: %1").arg(QString::fromStdString(w.shape.tipSection.name)),
+                   tip ? w.shape.rootSection : w.shape.tipSection, look.accent, Qt::DashLine});
   if (const auto naca = readNaca(standpoint.compareWith().toStdString()))
     out.push_back({tr("NACA %1").arg(standpoint.compareWith()), makeNaca(naca.value()), look.wrong, Qt::DashDotLine});
   if (const Rib& rib = chosenRib(); rib.kind == RibKind::main) { // the ends are drawn anyway
-    const Cut cut = w.loft.cutAt(rib.t());
+    const Cut cut = w.shape.loft.cutAt(rib.t());
     Other loft{tr("the loft at R%1").arg(standpoint.rib()), {}, look.good, Qt::DotLine};
     for (const bool upper : {true, false})
       for (const Point& p : upper ? cut.upper : cut.lower)
@@ -66,12 +66,12 @@ void SectionBoard::draw(Ink& ink) const {
   const TruePanel& w = panel();
   const bool tip = standpoint.tipSection();
   const Section& s = section();
-  const SectionMeasures& m = tip ? w.tipMeasures : w.rootMeasures;
+  const SectionMeasures& m = tip ? w.shape.tipMeasures : w.shape.rootMeasures;
   const double c = chord();
   const auto all = others();
   const Polyline outline = placed(outlineOf(s));
   ink.loop(outline, look.balsa, look.ink, 1.5);
-  drawTracedPlan(ink, tip ? w.tipShape : w.rootShape, tip, c);
+  drawTracedPlan(ink, tip ? w.shape.tipShape : w.shape.rootShape, tip, c);
   ink.line(placed(Point(-0.02, 0)), placed(Point(1.02, 0)), look.faint, 1, Qt::DashDotLine);
   Polyline middle;
   for (std::size_t i = section_grid::noseSteps; i < s.upper.size(); ++i)
@@ -141,8 +141,8 @@ void SectionBoard::drawNose(Ink& ink) const {
   const Section& s = section();
   const double c = chord(), larger = noseRoom / noseShare;
   const bool tip = standpoint.tipSection();
-  const double radius =
-      c * noseRadiusOf(tip ? w.design.sections.tip : w.design.sections.root, tip ? w.tipMeasures : w.rootMeasures);
+  const double radius = c * noseRadiusOf(tip ? w.design.sections.tip : w.design.sections.root,
+                                         tip ? w.shape.tipMeasures : w.shape.rootMeasures);
   const auto at = [&](const Point& p) {
     const Point q = p * larger * c;
     return Point(mirrored() ? c - q.x() - 0.02 * c : q.x() + 0.02 * c, q.y() + noseAt * c);
@@ -156,7 +156,7 @@ void SectionBoard::drawNose(Ink& ink) const {
   if (radius <= 0) return;
   // The circle touches the nose point; its centre lies where the points next to the nose have it.
   const double r = radius / c;
-  const SectionMeasures& m = standpoint.tipSection() ? w.tipMeasures : w.rootMeasures;
+  const SectionMeasures& m = standpoint.tipSection() ? w.shape.tipMeasures : w.shape.rootMeasures;
   const Point centre = m.noseCentre.norm() > 0 ? Point(m.noseCentre.normalized() * r) : Point(r, 0);
   Polyline circle;
   for (int k = 0; k <= 60; ++k) circle.push_back(at(centre + r * Point(std::cos(k * pi / 30), std::sin(k * pi / 30))));
@@ -176,7 +176,7 @@ std::vector<Handle> SectionBoard::handles() const {
   if (!tip && !w.design.innermost() && w.design.panel.continues) return {}; // worked on as the tip of the panel inside
   const PanelId id = here();
   const Section& s = section();
-  const SectionMeasures& m = tip ? w.tipMeasures : w.rootMeasures;
+  const SectionMeasures& m = tip ? w.shape.tipMeasures : w.shape.rootMeasures;
   const SectionChoice& choice = tip ? w.design.sections.tip : w.design.sections.root;
   const double c = chord();
   std::vector<Handle> out;
@@ -200,7 +200,7 @@ std::vector<Handle> SectionBoard::handles() const {
   decided(tr("trailing edge"), s.upper.back(), StepKind::tail, m.tailThickness, 2);
   if (choice.kind != SectionKind::listed && choice.kind != SectionKind::traced) return out;
   const bool traced = choice.kind == SectionKind::traced;
-  const ShapedSection& shaped = tip ? w.tipShape : w.rootShape;
+  const ShapedSection& shaped = tip ? w.shape.tipShape : w.shape.rootShape;
   if (traced && !shaped.trace) return out;
   for (const bool upper : {true, false}) {
     const Polyline& points = traced ? (upper ? shaped.trace->placed.upper : shaped.trace->placed.lower)

@@ -19,7 +19,7 @@ struct Snapshot {
     const auto w = static_cast<std::size_t>(id.wing), p = static_cast<std::size_t>(id.panel);
     return wing && w < wing->wings.size() && p < wing->wings[w].panels.size() && w < design->wings.size() &&
            p < design->wings[w].panels.size() &&
-           wing->wings[w].panels[p].spars.size() == design->wings[w].panels[p].spars.size();
+           wing->wings[w].panels[p].frame.spars.size() == design->wings[w].panels[p].spars.size();
   }
 };
 

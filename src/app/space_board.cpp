@@ -82,7 +82,7 @@ Box SpaceBoard::content() const {
   Box box;
   for (const WholeWing& wing : document.wing().wings)
     for (std::size_t k = 0; k < wing.panels.size(); ++k) {
-      const PanelLoft& loft = wing.panels[k].loft;
+      const PanelLoft& loft = wing.panels[k].shape.loft;
       for (const double t : {0.0, loft.span()}) {
         const ChordFrame f = loft.frameAt(t);
         for (const Point& xz : {f.le, f.te})
@@ -102,9 +102,10 @@ Box SpaceBoard::content() const {
 void SpaceBoard::drawFlatPlan(Ink& ink) const {
   for (const TruePanel& p : document.wing().main().panels)
     for (const double side : {1.0, -1.0}) {
-      const ChordFrame root = p.loft.frameAt(0), tip = p.loft.frameAt(p.loft.span());
+      const ChordFrame root = p.shape.loft.frameAt(0), tip = p.shape.loft.frameAt(p.shape.loft.span());
       const auto at = [&](double x, double t) { return Point(side * (p.design.inboard + t), -(p.design.setback + x)); };
-      ink.chain({at(root.le.x(), 0), at(tip.le.x(), p.loft.span()), at(tip.te.x(), p.loft.span()), at(root.te.x(), 0)},
+      ink.chain({at(root.le.x(), 0), at(tip.le.x(), p.shape.loft.span()), at(tip.te.x(), p.shape.loft.span()),
+                 at(root.te.x(), 0)},
                 look.faint, 1, Qt::DashLine);
     }
 }
@@ -141,7 +142,7 @@ void SpaceBoard::addFace(std::vector<Piece>& to, const std::array<Point3, 4>& co
 void SpaceBoard::addPanel(std::vector<Piece>& to, const WholeWing& wing, std::size_t k, double side) const {
   const bool shown = &wing == &standpoint.shownWing();
   const TruePanel& p = wing.panels[k];
-  const double span = p.loft.span();
+  const double span = p.shape.loft.span();
   const auto place = [&](const Point& xz, double t) { return inModel(wing, k, xz, t, side); };
   const auto addRib = [&](const Rib& rib) {
     const bool mine = shown && rib.number == standpoint.rib();
@@ -157,8 +158,8 @@ void SpaceBoard::addPanel(std::vector<Piece>& to, const WholeWing& wing, std::si
     piece.width = mine ? 1.8 : 0.8;
     to.push_back(std::move(piece));
   };
-  for (const Rib& rib : p.ribs) addRib(rib);
-  for (const Rib& rib : p.riblets) addRib(rib);
+  for (const Rib& rib : p.frame.ribs) addRib(rib);
+  for (const Rib& rib : p.frame.riblets) addRib(rib);
   /// A strip of the surface between two chord fractions, at either end of a bay.
   const auto surface = [&](Face face, double t0, double t1, std::array<double, 2> begin, std::array<double, 2> end,
                            int steps, const QColor& colour) {
@@ -167,17 +168,18 @@ void SpaceBoard::addPanel(std::vector<Piece>& to, const WholeWing& wing, std::si
         const std::size_t e = outer ? 1 : 0;
         const double share = static_cast<double>(step) / steps;
         const double f = std::clamp(begin[e] + (end[e] - begin[e]) * share, 0.0, 1.0);
-        return place(p.loft.at(face, f, outer ? t1 : t0), outer ? t1 : t0);
+        return place(p.shape.loft.at(face, f, outer ? t1 : t0), outer ? t1 : t0);
       };
       addFace(to, {at(i, false), at(i + 1, false), at(i + 1, true), at(i, true)}, colour);
     }
   };
   // What runs along the span, bay by bay, so that it lies between the ribs that it passes.
-  for (std::size_t i = 1; i < p.ribs.size(); ++i) {
-    const double t0 = std::clamp(p.ribs[i - 1].t(), 0.0, span), t1 = std::clamp(p.ribs[i].t(), 0.0, span);
-    const double c0 = p.loft.frameAt(t0).chord, c1 = p.loft.frameAt(t1).chord;
+  for (std::size_t i = 1; i < p.frame.ribs.size(); ++i) {
+    const double t0 = std::clamp(p.frame.ribs[i - 1].t(), 0.0, span), t1 = std::clamp(p.frame.ribs[i].t(), 0.0, span);
+    const double c0 = p.shape.loft.frameAt(t0).chord, c1 = p.shape.loft.frameAt(t1).chord;
     for (const Face face : {Face::upper, Face::lower}) {
-      const double e0 = sheetEdgeAt(p.design, p.loft, face, t0), e1 = sheetEdgeAt(p.design, p.loft, face, t1);
+      const double e0 = sheetEdgeAt(p.design, p.shape.loft, face, t0),
+                   e1 = sheetEdgeAt(p.design, p.shape.loft, face, t1);
       constexpr int roundNose = 8;
       const double w = p.design.leadingEdge.width;
       if (e0 > 0)
@@ -187,7 +189,7 @@ void SpaceBoard::addPanel(std::vector<Piece>& to, const WholeWing& wing, std::si
       if (const TrailingEdge& te = p.design.trailingEdge; te.kind != TrailingEdgeKind::none)
         surface(face, t0, t1, {1 - te.width / c0, 1 - te.width / c1}, {1, 1}, 1, look.stock);
     }
-    for (const SparLine& line : p.spars) {
+    for (const SparLine& line : p.frame.spars) {
       const Spar& spar = p.design.spars[static_cast<std::size_t>(line.index)];
       const double end = std::min(t1, line.end);
       if (t0 >= end) continue;
@@ -219,7 +221,7 @@ void SpaceBoard::addPanel(std::vector<Piece>& to, const WholeWing& wing, std::si
     }
   }
   if (p.tip && !p.tip->edge.empty()) { // its edge, raised as it is towards the farthest place
-    const ChordFrame tip = p.loft.frameAt(span);
+    const ChordFrame tip = p.shape.loft.frameAt(span);
     Piece piece;
     piece.closed = false;
     for (const Point& q : p.tip->edge) {

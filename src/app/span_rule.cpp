@@ -60,9 +60,9 @@ void SpanRule::paintEvent(QPaintEvent*) {
   // A spar runs the whole panel: a stripe of wood over the rule. Joins between panels are upright bars under it.
   for (const TruePanel& w : wing.panels) {
     double end = 0; // of the spar that runs farthest
-    for (const SparLine& line : w.spars) end = std::max(end, line.end);
+    for (const SparLine& line : w.frame.spars) end = std::max(end, line.end);
     const double from = xOf(w.design.inboard), to = xOf(w.design.inboard + end);
-    if (!w.spars.empty())
+    if (!w.frame.spars.empty())
       p.fillRect(QRectF(QPointF(std::min(from, to), ruleY - 4), QSizeF(std::abs(to - from), 3)), look.hardwood);
     if (!w.design.innermost()) p.fillRect(QRectF(from - 1.5, ruleY - 6, 3, 16), look.ink);
   }
@@ -70,7 +70,7 @@ void SpanRule::paintEvent(QPaintEvent*) {
   const Rib& chosen = standpoint.shownRib(); // its name is written, whatever stands beside it
   const double chosenAt = xOf(standpoint.shownPanel().design.inboard + chosen.t());
   for (const TruePanel& w : wing.panels)
-    for (const Rib& rib : w.ribs) {
+    for (const Rib& rib : w.frame.ribs) {
       const bool mine = rib.number == chosen.number;
       const double x = xOf(w.design.inboard + rib.t());
       p.setPen(QPen(mine ? look.accent : look.ink, mine ? 3 : 1.4));
@@ -84,8 +84,8 @@ void SpanRule::paintEvent(QPaintEvent*) {
       p.drawText(QRectF(x - 20, ruleY - 31, 40, 13), Qt::AlignCenter, QString::fromStdString(rib.name()));
     }
   for (const Finding& f : document.findings()) {
-    if (!f.rib || *f.rib < 1 || *f.rib > wing.ribCount() || f.wing != standpoint.wing()) continue;
-    const TruePanel& w = wing.panelOfRib(*f.rib);
+    if (!f.rib || *f.rib < 1 || *f.rib > wing.stationCount() || f.wing != standpoint.wing()) continue;
+    const TruePanel& w = wing.panelAt(*f.rib);
     const double x = xOf(w.design.inboard + w.rib(*f.rib).t());
     p.setPen(Qt::NoPen);
     p.setBrush(f.severity == Severity::note ? look.faint : look.wrong);
@@ -108,7 +108,7 @@ void SpanRule::pick(double x) {
   int nearest = 1;
   double best = 1e300;
   for (const TruePanel& w : standpoint.shownWing().panels)
-    for (const Rib& rib : w.ribs)
+    for (const Rib& rib : w.frame.ribs)
       if (const double d = std::abs(xOf(w.design.inboard + rib.t()) - x); d < best) best = d, nearest = rib.number;
   goTo(nearest);
 }
@@ -130,7 +130,7 @@ void SpanRule::keyPressEvent(QKeyEvent* event) {
   case Qt::Key_Home:
     return goTo(1);
   case Qt::Key_End:
-    return document.hasWing() ? goTo(standpoint.shownWing().ribCount()) : void();
+    return document.hasWing() ? goTo(standpoint.shownWing().stationCount()) : void();
   default:
     QWidget::keyPressEvent(event);
   }

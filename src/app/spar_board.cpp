@@ -32,25 +32,25 @@ QString SparBoard::emptyText() const {
 double SparBoard::stretch() const {
   const TruePanel& w = panel();
   double deep = 1; // what the spars take up in height, from the lowest to the highest place of any
-  for (const SparLine& a : w.spars)
-    for (const SparLine& b : w.spars)
+  for (const SparLine& a : w.frame.spars)
+    for (const SparLine& b : w.frame.spars)
       for (const double t : {0.0, 1.0})
         for (const double u : {0.0, 1.0})
           deep = std::max(deep, a.upperSeat.at(t * a.end).y() - b.lowerSeat.at(u * b.end).y());
-  return std::max(1.0, std::round(deepest * w.loft.span() / deep * 2) / 2);
+  return std::max(1.0, std::round(deepest * w.shape.loft.span() / deep * 2) / 2);
 }
 
 /// The height that the picture stands about: half way between the spars' faces, over the whole panel.
 double SparBoard::level() const {
   double low = 1e300, high = -1e300;
-  for (const SparLine& line : panel().spars)
+  for (const SparLine& line : panel().frame.spars)
     for (const double t : {0.0, line.end})
       low = std::min(low, line.lowerSeat.at(t).y()), high = std::max(high, line.upperSeat.at(t).y());
   return low < high ? (low + high) / 2 : 0;
 }
 
 Box SparBoard::content() const {
-  const double span = panel().loft.span();
+  const double span = panel().shape.loft.span();
   Box box;
   const double from = standpoint.hand() == ShownHand::right ? 0 : -span,
                to = standpoint.hand() == ShownHand::left ? 0 : span;
@@ -65,10 +65,10 @@ Box SparBoard::content() const {
 
 void SparBoard::draw(Ink& ink) const {
   const TruePanel& w = panel();
-  const double span = w.loft.span(), k = stretch();
+  const double span = w.shape.loft.span(), k = stretch();
   const auto half = [&](double side) {
     const auto at = [&](double t, double z) { return Point(side * t, (z - level()) * k); };
-    for (const SparLine& line : w.spars) {
+    for (const SparLine& line : w.frame.spars) {
       const Spar& spar = w.design.spars[static_cast<std::size_t>(line.index)];
       const bool mine = line.index == standpoint.spar();
       const double fade = mine ? 255 : 90;
@@ -98,7 +98,7 @@ void SparBoard::draw(Ink& ink) const {
       if (mine) {
         band(line.upperSeat, none, line.lowerSeat, none, look.panel);
         between(line, {webWidthAt(spar, 0) > 0 ? Topic::webs : Topic::spar, line.index});
-        for (const SparBay& bay : w.bays) { // webs, and what is weak
+        for (const SparBay& bay : w.strength.bays) { // webs, and what is weak
           const BayCheck* weakest = bay.spar == line.index ? bay.weakest() : nullptr;
           if (!weakest) continue;
           const Polyline loop{at(bay.from, line.upperSeat.at(bay.from).y()), at(bay.to, line.upperSeat.at(bay.to).y()),
@@ -124,7 +124,7 @@ void SparBoard::draw(Ink& ink) const {
                                               at(end, seat.at(end).y() + deep.y()), at(0, seat.at(0).y() + deep.x())}});
       }
     }
-    for (const Rib& rib : w.ribs) {
+    for (const Rib& rib : w.frame.ribs) {
       const SparLine* line = chosenLine();
       if (!line) break;
       const bool mine = rib.number == standpoint.rib();
@@ -146,7 +146,7 @@ void SparBoard::draw(Ink& ink) const {
     ink.text(head, words, colour, {0, row}, Qt::AlignLeft, 12, strong);
     row += 18;
   };
-  for (const SparStrength& s : w.strength.spars) {
+  for (const SparStrength& s : w.strength.bending.spars) {
     if (s.root.bent.empty()) continue;
     const bool weak = s.worstReserve < usualReserve;
     tell(tr("%1: %2 % of the bending").arg(nameOf(s.spar)).arg(s.share * 100, 0, 'f', 0), look.ink,
@@ -155,7 +155,7 @@ void SparBoard::draw(Ink& ink) const {
              (weak ? tr(" (%1 is usual)").arg(usualReserve) : ""),
          weak ? look.wrong : look.ink, false);
   }
-  if (!w.strength.spars.empty()) {
+  if (!w.strength.bending.spars.empty()) {
     const std::pair<QString, double> words[] = {
         {tr("under 1"), 50}, {tr("to %1").arg(usualReserve), 42}, {tr("to 3"), 32}, {tr("more"), 0}};
     double x = 0;
@@ -176,10 +176,12 @@ void SparBoard::draw(Ink& ink) const {
                .arg(QString::fromStdString(told(p.grams, Quantity::mass, document.design().unit)),
                     QString::fromStdString(told(w.mass.grams(), Quantity::mass, document.design().unit))),
            look.ink, false);
-  if (w.twist && w.twist->tooFar())
-    tell(tr("Twist test: %1 N·mm is too much, take less").arg(w.twist->couple, 0, 'g', 6), look.ink, false);
-  else if (w.twist)
-    tell(tr("Twist test: %1° under %2 N·mm").arg(radToDeg(w.twist->twist), 0, 'f', 2).arg(w.twist->couple, 0, 'g', 6),
+  if (w.strength.twist && w.strength.twist->tooFar())
+    tell(tr("Twist test: %1 N·mm is too much, take less").arg(w.strength.twist->couple, 0, 'g', 6), look.ink, false);
+  else if (w.strength.twist)
+    tell(tr("Twist test: %1° under %2 N·mm")
+             .arg(radToDeg(w.strength.twist->twist), 0, 'f', 2)
+             .arg(w.strength.twist->couple, 0, 'g', 6),
          look.ink, false);
 }
 
@@ -188,9 +190,9 @@ void SparBoard::fillByReserve(Ink& ink, const SparLine& line, bool up, double si
   const TruePanel& w = panel();
   const Spar& spar = w.design.spars[static_cast<std::size_t>(line.index)];
   const Cap& cap = up ? spar.top : spar.bottom;
-  const auto strength = std::find_if(w.strength.spars.begin(), w.strength.spars.end(),
+  const auto strength = std::find_if(w.strength.bending.spars.begin(), w.strength.bending.spars.end(),
                                      [&](const SparStrength& s) { return s.spar == line.index; });
-  if (!cap.fitted || strength == w.strength.spars.end()) return;
+  if (!cap.fitted || strength == w.strength.bending.spars.end()) return;
   const StraightLine& seat = up ? line.upperSeat : line.lowerSeat;
   const auto& along = strength->along;
   const auto bandAt = [&](std::size_t k) { return bandOf(up ? along[k].upper : along[k].lower); };
@@ -201,10 +203,12 @@ void SparBoard::fillByReserve(Ink& ink, const SparLine& line, bool up, double si
   const double end = line.end * reachOf(cap);
   ink.pick({up ? Topic::topCap : Topic::bottomCap, line.index},
            {{edge(0, 0), edge(end, 0), edge(end, depthAt(end - 1e-6)), edge(0, depthAt(0))}});
-  const auto doubled = [&](std::size_t k) { return cap.doubled && line.share(w.strength.along[k].t) <= cap.doubledTo; };
+  const auto doubled = [&](std::size_t k) {
+    return cap.doubled && line.share(w.strength.bending.along[k].t) <= cap.doubledTo;
+  };
   for (std::size_t from = 0, to = 0; from + 1 < along.size(); from = to) {
     for (to = from + 1; to + 1 < along.size() && bandAt(to) == bandAt(from) && doubled(to) == doubled(from);) ++to;
-    const double a = w.strength.along[from].t, b = std::min(w.strength.along[to].t, end);
+    const double a = w.strength.bending.along[from].t, b = std::min(w.strength.bending.along[to].t, end);
     if (a >= b) break;            // it ends there
     constexpr double hair = 1e-6; // inside the band: a doubler ends in a step
     ink.loop({edge(a, 0), edge(b, 0), edge(b, depthAt(b - hair)), edge(a, depthAt(a))}, tintOf(bandAt(from)), look.ink,
@@ -228,7 +232,7 @@ QColor SparBoard::tintOf(int band) const {
 }
 
 const SparLine* SparBoard::chosenLine() const {
-  const std::vector<SparLine>& all = panel().spars;
+  const std::vector<SparLine>& all = panel().frame.spars;
   return all.empty()
              ? nullptr
              : &all[static_cast<std::size_t>(std::clamp(standpoint.spar(), 0, static_cast<int>(all.size()) - 1))];
@@ -245,9 +249,9 @@ void SparBoard::drawSection(Ink& ink) const {
   const SparLine* chosen = chosenLine();
   if (!chosen) return;
   const SparLine& line = *chosen;
-  const double span = w.loft.span(), t = std::clamp(chosenRib().t(), 0.0, span);
+  const double span = w.shape.loft.span(), t = std::clamp(chosenRib().t(), 0.0, span);
   const Spar& spar = w.design.spars[static_cast<std::size_t>(line.index)];
-  const SparSection section = sparSection(spar, line, t, w.design.tables, skinOf(line, w.skin));
+  const SparSection section = sparSection(spar, line, t, w.design.tables, skinOf(line, w.strength.skin));
   const Point head(mirrored()                             ? -span
                    : standpoint.hand() == ShownHand::both ? -span
                                                           : 0,
@@ -258,8 +262,9 @@ void SparBoard::drawSection(Ink& ink) const {
     return;
   }
   double sum = 0, widest = 0;
-  for (const SparLine& l : w.spars)
-    sum += sparSection(w.design.spars[static_cast<std::size_t>(l.index)], l, t, w.design.tables, skinOf(l, w.skin))
+  for (const SparLine& l : w.frame.spars)
+    sum += sparSection(w.design.spars[static_cast<std::size_t>(l.index)], l, t, w.design.tables,
+                       skinOf(l, w.strength.skin))
                .bent.stiffness;
   for (const Fibre& f : section.fibres) widest = std::max(widest, f.width);
   const LoadCase& worst = worstAt(standpoint.shownWing().loads, w.design.inboard + t);
@@ -325,12 +330,12 @@ void SparBoard::drawSection(Ink& ink) const {
 void SparBoard::markWeakest(Ink& ink, double side) const {
   const TruePanel& w = panel();
   const SparBay* least = nullptr;
-  for (const SparBay& bay : w.bays)
+  for (const SparBay& bay : w.strength.bays)
     if (bay.spar == standpoint.spar() && bay.weakest() &&
         (!least || bay.weakest()->reserve() < least->weakest()->reserve()))
       least = &bay;
   if (!least) return;
-  const SparLine& line = w.spars[static_cast<std::size_t>(least->spar)];
+  const SparLine& line = w.frame.spars[static_cast<std::size_t>(least->spar)];
   const auto at = [&](double t) { return Point(side * t, (line.upperSeat.at(t).y() - level()) * stretch()); };
   const Point from = at(least->from), to = at(least->to);
   ink.line(from, to, look.accent, 4);
@@ -339,7 +344,7 @@ void SparBoard::markWeakest(Ink& ink, double side) const {
                .arg(least->weakest()->reserve(), 0, 'f', 2)
                .arg(tr(wordsOf(least->weakest()->what))),
            look.accent, {0, -10},
-           least->from < 0.2 * w.loft.span() ? (side > 0 ? Qt::AlignLeft : Qt::AlignRight) : Qt::AlignHCenter, 12,
+           least->from < 0.2 * w.shape.loft.span() ? (side > 0 ? Qt::AlignLeft : Qt::AlignRight) : Qt::AlignHCenter, 12,
            true);
 }
 
@@ -405,7 +410,7 @@ std::vector<Handle> SparBoard::handles() const {
   const SparLine& line = *chosen;
   const auto k = static_cast<std::size_t>(line.index);
   const PanelId id = here();
-  const double side = mirrored() ? -1 : 1, span = w.loft.span(), larger = stretch();
+  const double side = mirrored() ? -1 : 1, span = w.shape.loft.span(), larger = stretch();
   if (w.design.spars[k].kind == SparKind::caps)
     for (const bool up : {true, false}) addCapHandles(line, up, out);
   const auto place = [&](const StraightLine& seat) -> Point {
@@ -428,7 +433,7 @@ std::vector<Handle> SparBoard::handles() const {
 void SparBoard::clicked(const Point& p) {
   const double t = std::abs(p.x());
   const Rib* nearest = &chosenRib();
-  for (const Rib& rib : panel().ribs)
+  for (const Rib& rib : panel().frame.ribs)
     if (std::abs(rib.t() - t) < std::abs(nearest->t() - t)) nearest = &rib;
   standpoint.setRib(nearest->number);
 }

@@ -124,9 +124,16 @@ private:
   Point drawPanel(Ink& ink, const TruePanel& panel, double side, const Point& from, double angle, bool faint,
                   Point* underTip) const;
   void drawHalf(Ink& ink, double side) const;
-  void drawOneBrace(Ink& ink, const Point& at, double room, const Brace& brace, const Join& join, int number) const;
-  void drawBrace(Ink& ink, const Point& at, double room) const;
-  void drawPacking(Ink& ink, const Point& at, double room) const;
+  /// Where the pictures under the join stand (heights in the board's mm), and how many times larger they are drawn.
+  struct Below {
+    double top = 0, row = 0, packing = 0;
+    double brace = 1, rib = 1;
+  };
+  Below below(double pixelsPerMm) const;
+  int packingRows() const;
+  void drawBraces(Ink& ink, double left, const Below& place) const;
+  void drawBrace(Ink& ink, const Point& at, double k, const Brace& brace) const;
+  void drawPacking(Ink& ink, const Point& at, double k) const;
 };
 
 /// The board of a stage.

@@ -37,7 +37,7 @@ const TruePanel& Standpoint::shownPanel() const {
 
 const Rib& Standpoint::shownRib() const {
   const TruePanel& p = shownPanel();
-  return p.rib(std::clamp(theRib, p.ribs.front().number, p.ribs.back().number));
+  return p.rib(std::clamp(theRib, p.frame.ribs.front().number, p.frame.ribs.back().number));
 }
 
 bool Standpoint::canWork() const {
@@ -69,8 +69,8 @@ void Standpoint::setRib(int number) {
   const auto before = std::pair(thePanel, theRib);
   theRib = std::max(number, 1);
   if (document.hasWing()) {
-    theRib = std::min(theRib, shownWing().ribCount());
-    const int panel = shownWing().panelOfRib(theRib).design.id.panel;
+    theRib = std::min(theRib, shownWing().stationCount());
+    const int panel = shownWing().panelAt(theRib).design.id.panel;
     const auto& design = document.design().wings[static_cast<std::size_t>(thePanel.wing)];
     thePanel.panel = std::min(panel, static_cast<int>(design.panels.size()) - 1);
   }
@@ -108,9 +108,10 @@ void Standpoint::keepInOrder() {
   theSpar = std::clamp(theSpar, 0, std::max(spars - 1, 0));
   if (document.hasWing()) {
     const TruePanel& p = shownPanel();
-    if (theRib < p.ribs.front().number || theRib > p.ribs.back().number)
-      theRib = theRib > p.ribs.back().number && p.design.id == thePanel && p.design.outermost() ? p.ribs.back().number
-                                                                                                : p.ribs.front().number;
+    if (theRib < p.frame.ribs.front().number || theRib > p.frame.ribs.back().number)
+      theRib = theRib > p.frame.ribs.back().number && p.design.id == thePanel && p.design.outermost()
+                   ? p.frame.ribs.back().number
+                   : p.frame.ribs.front().number;
   }
 }
 

@@ -43,7 +43,7 @@ TEST_F(WingsOfAModel, ATailplaneIsAddedWorkedOnAndTakenBack) {
     EXPECT_TRUE(isDrawn(*board()));
   }
   QTest::keyClick(window->findChild<SpanRule*>(), Qt::Key_End);
-  EXPECT_EQ(window->standpoint().rib(), window->standpoint().shownWing().ribCount());
+  EXPECT_EQ(window->standpoint().rib(), window->standpoint().shownWing().stationCount());
   goTo("wing", 1);
   EXPECT_EQ(window->standpoint().wing(), 0);
   EXPECT_EQ(window->standpoint().rib(), 1);
@@ -117,7 +117,7 @@ TEST_F(Fittings, RibletsThickAndDoubledRibsAreTyped) {
   tab("Riblets");
   EXPECT_EQ(window->findChild<QLineEdit*>("riblets.thickness"), nullptr) << "no say while there are none";
   type("riblets.inBay", "1");
-  EXPECT_EQ(window->document().wing().inner().riblets.size(), 12u);
+  EXPECT_EQ(window->document().wing().inner().frame.riblets.size(), 12u);
   type("riblets.fraction", "24");
   EXPECT_DOUBLE_EQ(design().inner().riblets.fraction, 0.24);
   tab("Ribs");
@@ -134,12 +134,12 @@ TEST_F(Fittings, RibletsThickAndDoubledRibsAreTyped) {
   EXPECT_TRUE(design().inner().ribs.thick.empty());
   putIn("ribs.doubled");
   type("ribs.doubled", "3");
-  EXPECT_EQ(window->document().wing().inner().ribs[2].layers, 2);
+  EXPECT_EQ(window->document().wing().inner().frame.ribs[2].layers, 2);
   stage(3);
   tab("Rib places");
   putIn("ribs.denseRoot");
   type("ribs.denseRoot", "2");
-  EXPECT_EQ(window->document().wing().inner().ribs.size(), 15u);
+  EXPECT_EQ(window->document().wing().inner().frame.ribs.size(), 15u);
 }
 
 TEST_F(Fittings, SparsStopAndTaper) {
@@ -147,7 +147,7 @@ TEST_F(Fittings, SparsStopAndTaper) {
   part("spar.0");
   putIn("spars.0.stops");
   type("spars.0.stopsAt", "500");
-  EXPECT_NEAR(window->document().wing().inner().spars[0].end, 500, 1e-9);
+  EXPECT_NEAR(window->document().wing().inner().frame.spars[0].end, 500, 1e-9);
   const double before = figure("load.tipDeflection");
   part("topCap.0");
   putIn("spars.0.top.tapers");

@@ -9,7 +9,7 @@ class Directions : public WindowTest {};
 
 TEST_F(Directions, RibsAreTurnedAndCrossed) {
   stage(4);
-  const auto ribs = [&]() -> const std::vector<Rib>& { return window->document().wing().inner().ribs; };
+  const auto ribs = [&]() -> const std::vector<Rib>& { return window->document().wing().inner().frame.ribs; };
   EXPECT_EQ(find<QLineEdit>("ribs.thickness")->isVisible(), true);
   stage(3);
   tab("Rib places");
@@ -21,7 +21,7 @@ TEST_F(Directions, RibsAreTurnedAndCrossed) {
   crossing->setFocus();
   QTest::keyClick(crossing, Qt::Key_Space);
   EXPECT_TRUE(design().inner().ribs.crossing);
-  EXPECT_EQ(window->document().wing().inner().riblets.size(), ribs().size() - 1);
+  EXPECT_EQ(window->document().wing().inner().frame.riblets.size(), ribs().size() - 1);
   EXPECT_TRUE(isDrawn(*board()));
   stage(4);
   EXPECT_TRUE(isDrawn(*board()));
@@ -33,7 +33,7 @@ TEST_F(Directions, RibsAreTurnedAndCrossed) {
   type("ribs.angle", "80");
   EXPECT_DOUBLE_EQ(design().inner().ribs.angleDeg, 35) << "beyond what can be built";
   choose("ribs.direction", "squareToSpar");
-  EXPECT_NEAR(ribs()[3].turn, -window->document().wing().inner().spars[0].sweep, 1e-12);
+  EXPECT_NEAR(ribs()[3].turn, -window->document().wing().inner().frame.spars[0].sweep, 1e-12);
   while (window->document().canUndo()) window->document().undo();
   EXPECT_EQ(design().inner().ribs.direction, RibDirection::flight);
 }
@@ -41,19 +41,30 @@ TEST_F(Directions, RibsAreTurnedAndCrossed) {
 TEST_F(Directions, ASecondBraceIsFittedAndFolded) {
   window->openDemo("skerrow-1460");
   stage(6);
-  tab("Second brace");
-  auto* fitted = find<QToolButton>("add brace2.fitted");
-  ASSERT_NE(fitted, nullptr);
-  fitted->setFocus();
-  QTest::keyClick(fitted, Qt::Key_Space);
-  ASSERT_TRUE(window->document().wing().inner().join.second.has_value());
-  EXPECT_EQ(window->document().wing().inner().join.second->spar, 1);
-  choose("brace2.form", "folded");
-  EXPECT_TRUE(window->document().wing().inner().join.second->folded);
+  tab("Centre join");
+  press("addBrace");
+  ASSERT_EQ(window->document().wing().inner().join.braces.size(), 1u);
+  auto* more = find<QPushButton>("addBrace");
+  ASSERT_NE(more, nullptr);
+  more->setFocus();
+  QTest::keyClick(more, Qt::Key_Space);
+  ASSERT_EQ(window->document().wing().inner().join.braces.size(), 2u);
+  EXPECT_EQ(window->standpoint().subject(), (Subject{Topic::brace, 1}));
+  EXPECT_EQ(window->document().wing().inner().join.braces.at(1).spar, 1);
+  choose("join.braces.1.form", "folded");
+  EXPECT_TRUE(window->document().wing().inner().join.braces.at(1).folded);
   EXPECT_GT(figure("brace2.turn"), 0);
-  type("brace2.toRib", "4");
-  EXPECT_EQ(window->document().wing().inner().join.second->outer.toRib, 4);
+  type("join.braces.1.toRib", "4");
+  EXPECT_EQ(window->document().wing().inner().join.braces.at(1).outer.toRib, 4);
   EXPECT_TRUE(isDrawn(*board()));
+  press("removeBrace");
+  EXPECT_EQ(design().inner().join.braces.size(), 1u);
+  EXPECT_EQ(window->standpoint().subject(), (Subject{Topic::brace, 0}));
+  press("removeBrace");
+  EXPECT_TRUE(design().inner().join.braces.empty());
+  EXPECT_EQ(window->standpoint().subject(), (Subject{Topic::join, 0}));
+  press("addBrace");
+  EXPECT_EQ(window->document().wing().inner().join.braces.size(), 1u);
 }
 
 TEST_F(Directions, SparsAreCrackedAndRodsCarryTheRibs) {
@@ -69,7 +80,8 @@ TEST_F(Directions, SparsAreCrackedAndRodsCarryTheRibs) {
   stage(4);
   EXPECT_TRUE(isDrawn(*board()));
   int holes = 0;
-  for (const PassHole& h : window->document().wing().inner().ribs[5].passHoles) holes += h.what == Passing::What::rod;
+  for (const PassHole& h : window->document().wing().inner().frame.ribs[5].passHoles)
+    holes += h.what == Passing::What::rod;
   EXPECT_EQ(holes, 2);
 }
 

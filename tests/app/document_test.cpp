@@ -23,7 +23,7 @@ TEST(DocumentTest, UndoesAndRedoesByName) {
   EXPECT_EQ(document.undoName(), "Root chord again");
   document.undo();
   EXPECT_DOUBLE_EQ(document.design().inner().panel.rootChord, 230);
-  EXPECT_DOUBLE_EQ(document.wing().inner().ribs[0].frame.chord, 230) << "the wing follows back";
+  EXPECT_DOUBLE_EQ(document.wing().inner().frame.ribs[0].frame.chord, 230) << "the wing follows back";
   EXPECT_EQ(document.redoName(), "Root chord again");
   document.redo();
   EXPECT_DOUBLE_EQ(document.design().inner().panel.rootChord, 240);
@@ -88,7 +88,7 @@ TEST(DocumentTest, AnyDecisionsInAnyOrderAreShown) {
     window.document().edit(QString::fromStdString(d.label), next.value());
     window.standpoint().setStage(allStages[random() % 5]);
     window.standpoint().setHand(static_cast<ShownHand>(random() % 3));
-    window.standpoint().setRib(1 + random() % static_cast<int>(window.document().wing().inner().ribs.size()));
+    window.standpoint().setRib(1 + random() % static_cast<int>(window.document().wing().inner().frame.ribs.size()));
     EXPECT_TRUE(isDrawn(*window.board(window.standpoint().stage())));
     for (const Handle& h : window.board(window.standpoint().stage())->handlesNow()) {
       const auto pulled = h.pull(window.document().design(), {3, -2});

@@ -21,15 +21,15 @@ TEST_F(Flow, TypeSeeDragUndoExportReopen) {
   EXPECT_FALSE(follows().movedBy("panel.area").isEmpty()) << "what moved is shown";
 
   // Drag a rib; it is one step back.
-  const double station = window->document().wing().inner().ribs[4].t();
+  const double station = window->document().wing().inner().frame.ribs[4].t();
   drag("rib R5", {30, 0});
-  EXPECT_GT(window->document().wing().inner().ribs[4].t(), station + 5);
+  EXPECT_GT(window->document().wing().inner().frame.ribs[4].t(), station + 5);
   EXPECT_EQ(design().inner().ribs.rule, RibRule::stations);
   EXPECT_EQ(window->document().undoName(), "Move rib R5");
   QTest::keyClick(window.get(), Qt::Key_Z, Qt::ControlModifier);
-  EXPECT_DOUBLE_EQ(window->document().wing().inner().ribs[4].t(), station);
+  EXPECT_DOUBLE_EQ(window->document().wing().inner().frame.ribs[4].t(), station);
   QTest::keyClick(window.get(), Qt::Key_Z, Qt::ControlModifier | Qt::ShiftModifier);
-  EXPECT_GT(window->document().wing().inner().ribs[4].t(), station + 5);
+  EXPECT_GT(window->document().wing().inner().frame.ribs[4].t(), station + 5);
 
   // Take it away.
   QTemporaryDir out;

@@ -22,7 +22,7 @@ TEST_F(PanelStage, AddsOneAtTheTipAndTurnsToIt) {
   EXPECT_EQ(window->findChild<QLineEdit*>("panel.rootChord"), nullptr) << "it goes on from the panel inside";
   QTest::mouseClick(find<QCheckBox>("panel.continues"), Qt::LeftButton, {}, {8, 8});
   type("panel.rootChord", "120");
-  EXPECT_NEAR(window->document().wing().at({0, 1}).ribs.front().frame.chord, 120, 1e-9);
+  EXPECT_NEAR(window->document().wing().at({0, 1}).frame.ribs.front().frame.chord, 120, 1e-9);
   goTo("panel", 1);
   EXPECT_EQ(window->standpoint().rib(), 1);
   EXPECT_EQ(shown("panel.span"), "748");
@@ -33,11 +33,11 @@ TEST_F(PanelStage, AddsOneAtTheTipAndTurnsToIt) {
 
 TEST_F(PanelStage, CutsMergesAndTakesOut) {
   window->standpoint().setRib(5);
-  const double chord = window->document().wing().inner().ribs[4].frame.chord;
+  const double chord = window->document().wing().inner().frame.ribs[4].frame.chord;
   press("splitPanel");
   ASSERT_EQ(panels(), 2u);
   EXPECT_NEAR(design().inner().panel.tipChord, chord, 1e-6);
-  EXPECT_EQ(window->document().wing().main().ribCount(), 14) << "a rib on either side of the cut";
+  EXPECT_EQ(window->document().wing().main().stationCount(), 14) << "a rib on either side of the cut";
   EXPECT_EQ(window->document().undoName(), "Cut it at R5");
   press("mergePanel");
   EXPECT_EQ(panels(), 1u);
@@ -65,7 +65,7 @@ TEST_F(PanelStage, IsDraggedPanelByPanel) {
     EXPECT_NE(h.name, "root trailing edge") << "it is the tip of the panel inside";
   // A click on another panel works there.
   const auto& first = window->document().wing().inner();
-  QTest::mouseClick(board(), Qt::LeftButton, {}, board()->screen({first.ribs[3].t() + 2, -60}).toPoint());
+  QTest::mouseClick(board(), Qt::LeftButton, {}, board()->screen({first.frame.ribs[3].t() + 2, -60}).toPoint());
   EXPECT_EQ(window->standpoint().rib(), 4);
 }
 

@@ -99,8 +99,8 @@ TEST_F(SnapshotTest, ADialogKeepsItsOwnWing) {
   d.inner().panel.span = 500;
   window->document().edit("shorter", d);
   EXPECT_EQ(kept.wing.get(), wing);
-  EXPECT_DOUBLE_EQ(kept.wing->inner().loft.span(), 748);
-  EXPECT_DOUBLE_EQ(window->document().wing().inner().loft.span(), 500);
+  EXPECT_DOUBLE_EQ(kept.wing->inner().shape.loft.span(), 748);
+  EXPECT_DOUBLE_EQ(window->document().wing().inner().shape.loft.span(), 500);
   EXPECT_TRUE(window->document().possible());
 }
 
@@ -187,7 +187,7 @@ TEST_F(Selection, WhatOneLooksAtStaysWhereItIs) {
   const QString words = top.data().toString().section(':', 0, 0);
   const int at = list.visualRect(top).top();
   Design d = design(); // a finding comes, above all figures
-  d.inner().join.braceThickness = 0.4;
+  d.inner().join.braces[0].thickness = 0.4;
   d.inner().join.crackLeaves = 0.9;
   window->document().edit("thin", d);
   QApplication::processEvents();

@@ -42,7 +42,7 @@ TEST(BenchCard, HasTheBraceAtFullSize) {
   for (const Stroke& s : card.strokes) {
     if (s.layer != Layer::cut || s.points.size() != 6) continue;
     found = true;
-    EXPECT_NEAR(signedArea(s.points), signedArea(w.inner().join.brace->outline), 1e-6);
+    EXPECT_NEAR(signedArea(s.points), signedArea(w.inner().join.braces.at(0).outline), 1e-6);
   }
   EXPECT_TRUE(found);
 }
@@ -77,14 +77,14 @@ TEST(Plan, IsTrueToLength) {
   EXPECT_NEAR(outline.width(), 700, 1e-9);
   // Ribs stand at their stations: the line down the middle of each.
   int found = 0;
-  for (const Rib& rib : w.inner().ribs)
+  for (const Rib& rib : w.inner().frame.ribs)
     for (const Stroke& s : plan.strokes)
       if (s.layer == Layer::mark && s.points.size() == 2 && s.points[0].x() == s.points[1].x() &&
           std::abs(s.points[0].x() - outline.low.x() - rib.t()) < 1e-6) {
         ++found;
         break;
       }
-  EXPECT_EQ(found, static_cast<int>(w.inner().ribs.size()));
+  EXPECT_EQ(found, static_cast<int>(w.inner().frame.ribs.size()));
 }
 
 TEST(RibSheet, NamesEveryRibWithItsThickness) {
@@ -95,7 +95,7 @@ TEST(RibSheet, NamesEveryRibWithItsThickness) {
   d.inner().spars[1].rootFraction = d.inner().spars[1].tipFraction = 0.6;
   const TrueWing w = wingOf(d);
   const std::string text = allText(ribSheets(drawn(w), Hand::left, 900, 0).front());
-  for (const Rib& rib : w.inner().ribs) EXPECT_NE(text.find(rib.name() + " LEFT"), std::string::npos);
+  for (const Rib& rib : w.inner().frame.ribs) EXPECT_NE(text.find(rib.name() + " LEFT"), std::string::npos);
   EXPECT_NE(text.find("rear web LEFT"), std::string::npos) << "the slotted spar is cut from the same sheet";
 }
 

@@ -52,10 +52,10 @@ Design taperedSpar() {
 // Plane stress: caps of their own width, between them a web that takes shear and no bending.
 TEST(CalculiX, TaperedSparUnderSchrenksLift) {
   const TrueWing w = wingOf(taperedSpar());
-  const SparLine& line = w.inner().spars[0];
+  const SparLine& line = w.inner().frame.spars[0];
   const Spar& spar = w.inner().design.spars[0];
-  const double span = w.inner().loft.span();
-  const SpanLoad& load = w.inner().strength.load;
+  const double span = w.inner().shape.loft.span();
+  const SpanLoad& load = w.inner().strength.bending.load;
   constexpr int columns = 100, rows = 8; // elements: two in each cap, four in the web
   const auto node = [&](int i, int j) { return 1 + i * (2 * rows + 1) + j; }; // halves of elements along and up
   const auto height = [&](int j, double t) {

@@ -148,7 +148,7 @@ TEST(DesignFile, LoadsVersionThree) {
   EXPECT_EQ(d.wings[0].kind, WingKind::main);
   EXPECT_EQ(d.at({0, 2}).tip.kind, TipKind::square);
   EXPECT_EQ(d.inner().riblets.inBay, 0);
-  EXPECT_EQ(d.inner().join.braceSpar, 1);
+  EXPECT_EQ(d.inner().join.braces[0].spar, 1);
   EXPECT_FALSE(d.inner().spars[0].stops || d.inner().spars[0].top.tapers || d.inner().join.joiner.fitted);
   EXPECT_DOUBLE_EQ(d.at({0, 2}).panel.tipChord, 112);
 }
@@ -166,7 +166,9 @@ TEST(DesignFile, LoadsVersionFour) {
   EXPECT_DOUBLE_EQ(d.at({0, 1}).tip.springBack, 0);
   EXPECT_EQ(d.inner().ribs.direction, RibDirection::flight);
   EXPECT_EQ(d.inner().join.sparsThere, SparsThere::end);
-  EXPECT_FALSE(d.inner().join.second.fitted || d.inner().join.rods || d.inner().spars[0].top.changes);
+  EXPECT_EQ(d.inner().join.braces.size(), 0u);
+  EXPECT_EQ(d.at({0, 1}).join.braces.size(), 1u);
+  EXPECT_FALSE(d.inner().join.rods || d.inner().spars[0].top.changes);
 }
 
 /// A wing of version 5 knew one load.
@@ -177,7 +179,8 @@ TEST(DesignFile, LoadsVersionFive) {
   const Design& d = read.value().design;
   EXPECT_EQ(d.inner().ribs.direction, RibDirection::diagonal);
   EXPECT_TRUE(d.inner().ribs.crossing);
-  EXPECT_TRUE(d.inner().join.second.fitted);
+  ASSERT_EQ(d.inner().join.braces.size(), 2u);
+  EXPECT_EQ(d.inner().join.braces[1].spar, 2);
   EXPECT_EQ(d.flying.kind, typedFactors);
   EXPECT_EQ(d.flying.gust + d.flying.linePull + d.flying.tipTouch + d.flying.pushFactor + d.flying.diveSpeed, 0);
 }
@@ -208,6 +211,20 @@ TEST(DesignFile, LoadsVersionSeven) {
   EXPECT_EQ(d.inner().spars[0].top.material, d.own.materials.front().key);
   EXPECT_EQ(d.flying.kind, "thermal");
   EXPECT_DOUBLE_EQ(test::wingOf(d).main().loads.front().factor, 8);
+}
+
+/// A wing of version 8 had two braces a join at most, each with keys of its own.
+TEST(DesignFile, LoadsVersionEight) {
+  const auto read = designFromText(test::slurp(test::testFile("version8.euptera")));
+  ASSERT_TRUE(read.ok()) << read.problem().text();
+  EXPECT_TRUE(read.value().notes.empty()) << read.value().notes.front();
+  const std::vector<Bracing>& braces = read.value().design.inner().join.braces;
+  ASSERT_EQ(braces.size(), 2u);
+  EXPECT_EQ(braces[0].spar, 1);
+  EXPECT_EQ(braces[0].side, BraceSide::both);
+  EXPECT_EQ(braces[0].form, BraceForm::folded);
+  EXPECT_DOUBLE_EQ(braces[0].thickness, 2);
+  EXPECT_EQ(braces[1].spar, 2);
 }
 
 TEST(DesignFile, KeepsOwnRowsAndRefusesNamesThatNoTableHas) {
@@ -283,9 +300,9 @@ INSTANTIATE_TEST_SUITE_P(
     Files, DamagedFile,
     testing::Values(
         Damage{"foreign", "euptera-wing", "something-else", "/format"},
-        Damage{"too new", "\"version\": 8", "\"version\": 99", "newer program"},
-        Damage{"no version", "\"version\": 8", "\"version\": \"one\"", "/version"},
-        Damage{"negative version", "\"version\": 8", "\"version\": -1", "/version"},
+        Damage{"too new", "\"version\": 9", "\"version\": 99", "newer program"},
+        Damage{"no version", "\"version\": 9", "\"version\": \"one\"", "/version"},
+        Damage{"negative version", "\"version\": 9", "\"version\": -1", "/version"},
         Damage{"text for a number", "\"span\": 700.0", "\"span\": \"long\"", "/wings/0/panels/0/panel/span"},
         Damage{"negative", "\"rootChord\": 220.0", "\"rootChord\": -220.0", "/wings/0/panels/0/panel/rootChord"},
         Damage{"enormous", "\"rootChord\": 220.0", "\"rootChord\": 1e9", "/wings/0/panels/0/panel/rootChord"},

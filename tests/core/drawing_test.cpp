@@ -39,7 +39,7 @@ RC_GTEST_PROP(Hands, LeftIsTheMirrorOfRight, ()) {
         RC_ASSERT(std::abs((a.y() - right.strokes[0].points[0].y()) - (b.y() - left.strokes[0].points[0].y())) < 1e-9);
       }
   }
-  for (const Rib& rib : w.inner().ribs) {
+  for (const Rib& rib : w.inner().frame.ribs) {
     const Drawing right = ribDrawing(drawn(w).front(), rib, Hand::right),
                   left = ribDrawing(drawn(w).front(), rib, Hand::left);
     RC_ASSERT(std::abs(cutArea(right) - cutArea(left)) < 1e-9);
@@ -81,7 +81,7 @@ TEST(RibSheets, KeepPartsApartAndWithinTheSheet) {
                     boxes[i].high.y() < boxes[j].low.y() || boxes[j].high.y() < boxes[i].low.y());
   }
   double want = 0;
-  for (const Rib& r : w.inner().ribs) want += r.cutArea;
+  for (const Rib& r : w.inner().frame.ribs) want += r.cutArea;
   EXPECT_NEAR(sum, want, 1e-6 * want);
 }
 

@@ -51,7 +51,7 @@ TEST(Figures, FindingsNameDecisionsThatAreThere) {
   d.flying.mass = 9000;
   d.inner().panel.tipSetback = 200;
   d.inner().panel.washoutDeg = -3;
-  d.inner().join.braceToRib = 50;
+  d.inner().join.braces[0].toRib = 50;
   const TrueWing w = wingOf(d);
   EXPECT_GE(w.findings.size(), 5u);
   EXPECT_EQ(w.findings.front().severity, Severity::serious) << "the worst comes first";

@@ -42,7 +42,7 @@ TEST(RibKinds, ThickAndDoubledOnesAreCountedFromTheRoot) {
   d.inner().ribs.thickThickness = 4;
   d.inner().ribs.doubled = {5, 7};
   const TrueWing w = wingOf(d);
-  const auto& ribs = w.inner().ribs;
+  const auto& ribs = w.inner().frame.ribs;
   EXPECT_DOUBLE_EQ(ribs[1].thickness, 4);
   EXPECT_EQ(ribs[1].layers, 1);
   EXPECT_DOUBLE_EQ(ribs[4].thickness, 8) << "two of the thick ones";
@@ -66,11 +66,11 @@ TEST(Riblets, StandEvenlyInEveryBayAndEndAtTheirPlace) {
   d.inner().riblets.fraction = 0.25;
   const TrueWing w = wingOf(d);
   const TruePanel& p = innerOf(w);
-  ASSERT_EQ(p.riblets.size(), 2 * (p.ribs.size() - 1));
-  EXPECT_EQ(p.riblets[3].name(), "R2.2");
-  const double bay = p.ribs[1].t() - p.ribs[0].t();
-  EXPECT_NEAR(p.riblets[0].t(), bay / 3, 1e-9);
-  for (const Rib& r : p.riblets) {
+  ASSERT_EQ(p.frame.riblets.size(), 2 * (p.frame.ribs.size() - 1));
+  EXPECT_EQ(p.frame.riblets[3].name(), "R2.2");
+  const double bay = p.frame.ribs[1].t() - p.frame.ribs[0].t();
+  EXPECT_NEAR(p.frame.riblets[0].t(), bay / 3, 1e-9);
+  for (const Rib& r : p.frame.riblets) {
     const Box wood = boundsOf(r.wood);
     EXPECT_NEAR(wood.high.x(), 0.25 * r.frame.chord, 0.01);
     EXPECT_LT(r.cutArea, 0.4 * r.bareArea);
@@ -78,9 +78,9 @@ TEST(Riblets, StandEvenlyInEveryBayAndEndAtTheirPlace) {
   }
   d.inner().riblets.to = SheetEdge::spar;
   const TrueWing toSpar = wingOf(d);
-  for (const Rib& r : toSpar.inner().riblets)
+  for (const Rib& r : toSpar.inner().frame.riblets)
     EXPECT_NEAR(boundsOf(r.wood).high.x(),
-                r.sparX[0] - d.inner().spars[0].top.width / 2 * toSpar.inner().spars[0].stretch, 0.02);
+                r.sparX[0] - d.inner().spars[0].top.width / 2 * toSpar.inner().frame.spars[0].stretch, 0.02);
   d.inner().riblets.spar = 2;
   const auto none = work(d);
   ASSERT_TRUE(std::holds_alternative<std::vector<Finding>>(none));
@@ -95,8 +95,8 @@ TEST(SparEnds, NotchesFollowATaperedCapAndStopWithIt) {
   s.top.tapers = true;
   s.top.width = 8, s.top.depth = 4, s.top.tipWidth = 4, s.top.tipDepth = 2;
   const TrueWing w = wingOf(d);
-  const SparLine& line = w.inner().spars[0];
-  for (const Rib& r : w.inner().ribs) {
+  const SparLine& line = w.inner().frame.spars[0];
+  for (const Rib& r : w.inner().frame.ribs) {
     EXPECT_EQ(r.notches.size(), r.t() <= s.stopsAt + 1e-6 ? 2u : 0u) << r.name();
     for (const Notch& n : r.notches)
       if (n.face == Face::upper) {
@@ -109,8 +109,8 @@ TEST(SparEnds, NotchesFollowATaperedCapAndStopWithIt) {
   EXPECT_EQ(w.figure("setup.12.spar1"), nullptr);
   EXPECT_NE(w.figure("setup.2.spar1"), nullptr);
   EXPECT_TRUE(hasFinding(w.findings, "spars.short"));
-  ASSERT_TRUE(w.inner().strength.bareFrom.has_value());
-  EXPECT_NEAR(*w.inner().strength.bareFrom, s.stopsAt, d.inner().panel.span / 100);
+  ASSERT_TRUE(w.inner().strength.bending.bareFrom.has_value());
+  EXPECT_NEAR(*w.inner().strength.bending.bareFrom, s.stopsAt, d.inner().panel.span / 100);
 }
 
 TEST(SparEnds, StiffnessOfATaperedSparIsThatOfItsSizeThere) {
@@ -118,7 +118,7 @@ TEST(SparEnds, StiffnessOfATaperedSparIsThatOfItsSizeThere) {
   Spar& s = d.inner().spars[0];
   for (Cap* c : {&s.top, &s.bottom}) c->tapers = true, c->width = 8, c->depth = 3, c->tipWidth = 2, c->tipDepth = 1;
   const TrueWing w = wingOf(d);
-  const SparLine& line = w.inner().spars[0];
+  const SparLine& line = w.inner().frame.spars[0];
   const double t = line.end / 2, high = line.upperSeat.at(t).y() - line.lowerSeat.at(t).y();
   const SparSection got = sparSection(s, line, t, Tables{});
   // Two rectangles 5 × 2: own inertia and Steiner's (parallel axes).
@@ -156,7 +156,7 @@ RC_GTEST_PROP(SparEnds, ACutAndAMergeGiveThemBack, ()) {
   RC_ASSERT(p.spars[0].stops == (s.stops && s.stopsAt < 660));
   if (p.spars[0].stops) RC_ASSERT(std::abs(p.spars[0].stopsAt - s.stopsAt) < 5 + 1e-9);
   const TrueWing before = wingOf(d), after = wingOf(whole.value());
-  for (const Rib& r : after.inner().ribs) {
+  for (const Rib& r : after.inner().frame.ribs) {
     RC_ASSERT(r.notches.size() == before.inner().rib(r.number).notches.size());
     for (std::size_t i = 0; i < r.notches.size(); ++i)
       RC_ASSERT(std::abs(r.notches[i].width - before.inner().rib(r.number).notches[i].width) < 0.05);
@@ -192,7 +192,7 @@ TEST(Tips, ArePackedToTheMiddleOfTheTipRib) {
   const TrueWing w = wingOf(d);
   const auto& packing = w.inner().settingUp.ribs.back().at;
   EXPECT_NEAR(figureOf(w, "tip.packing.1"), packing.front().height - 2, 1e-9) << "half the sheet under the nose";
-  const ChordFrame tip = w.inner().loft.frameAt(w.inner().loft.span());
+  const ChordFrame tip = w.inner().shape.loft.frameAt(w.inner().shape.loft.span());
   // Nose down: the chord line rises by c sin θ to its end.
   EXPECT_NEAR(figureOf(w, "tip.packing.3"), packing.front().height - 2 + tip.chord * std::sin(tip.washout), 1e-9);
   EXPECT_NEAR(figureOf(w, "tip.packing.2"),
@@ -211,7 +211,7 @@ TEST(Tips, BlocksHaveTheTipSectionScaledToTheOutline) {
     // The outline's own equation: half way out the chord is √(1 − ¼) of the whole.
     EXPECT_NEAR(one.chord, chord * std::sqrt(1 - one.beyond * one.beyond / 1600), 1e-9);
     const Box box = boundsOf(one.outline);
-    EXPECT_NEAR(box.height() / one.chord, w.inner().tipMeasures.thickness, 0.01);
+    EXPECT_NEAR(box.height() / one.chord, w.inner().shape.tipMeasures.thickness, 0.01);
   }
 }
 

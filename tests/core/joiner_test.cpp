@@ -43,7 +43,7 @@ RC_GTEST_PROP(Joiner, StraightThroughBothHalvesIsOneLine, ()) {
   const TrueWing w = wingOf(d);
   int bored = 0;
   double height = 0, aft = 0;
-  for (const Rib& rib : w.inner().ribs)
+  for (const Rib& rib : w.inner().frame.ribs)
     for (const PassHole* h : holes(rib, Passing::What::joiner)) {
       const Point3 p = inSpaceOf(w, 0, rib, *h);
       if (bored++ == 0) height = p.z(), aft = p.x();
@@ -64,7 +64,7 @@ TEST(Joiner, LevelTopKeepsTheHoleUnderIt) {
   d.inner().join.joiner.fraction = 0.3;
   const TrueWing w = wingOf(d);
   double first = 0;
-  for (const Rib& rib : w.inner().ribs)
+  for (const Rib& rib : w.inner().frame.ribs)
     for (const PassHole* h : holes(rib, Passing::What::joiner)) {
       if (first == 0) first = h->underTop;
       EXPECT_NEAR(h->underTop, first, 0.002) << rib.name();
@@ -93,9 +93,9 @@ TEST(Joiner, BendAtAnOuterJoinIsTheAngleInSpace) {
     d.wings[0].panels[1].join.joiner.along = along;
     const TrueWing w = wingOf(d);
     std::vector<Point3> inside, outside;
-    for (const Rib& rib : w.main().panels[0].ribs)
+    for (const Rib& rib : w.main().panels[0].frame.ribs)
       for (const PassHole* h : holes(rib, Passing::What::joiner)) inside.push_back(inSpaceOf(w, 0, rib, *h));
-    for (const Rib& rib : w.main().panels[1].ribs)
+    for (const Rib& rib : w.main().panels[1].frame.ribs)
       for (const PassHole* h : holes(rib, Passing::What::joiner)) outside.push_back(inSpaceOf(w, 1, rib, *h));
     ASSERT_EQ(inside.size(), 3u);
     ASSERT_EQ(outside.size(), 3u);
@@ -116,9 +116,9 @@ TEST(Joiner, IsBoredForAndRefusedWhenItCannotBe) {
   const TrueWing whole = wingOf(d);
   j.fitted = true;
   const double hole = std::numbers::pi * 49 / 4, pin = std::numbers::pi * 9 / 4;
-  EXPECT_NEAR(whole.inner().ribs[1].cutArea - bored.inner().ribs[1].cutArea, hole, 0.02 * hole);
-  EXPECT_NEAR(whole.inner().ribs[0].cutArea - bored.inner().ribs[0].cutArea, hole + pin, 0.02 * hole);
-  EXPECT_NEAR(whole.inner().ribs[6].cutArea, bored.inner().ribs[6].cutArea, 1e-6) << "past its end";
+  EXPECT_NEAR(whole.inner().frame.ribs[1].cutArea - bored.inner().frame.ribs[1].cutArea, hole, 0.02 * hole);
+  EXPECT_NEAR(whole.inner().frame.ribs[0].cutArea - bored.inner().frame.ribs[0].cutArea, hole + pin, 0.02 * hole);
+  EXPECT_NEAR(whole.inner().frame.ribs[6].cutArea, bored.inner().frame.ribs[6].cutArea, 1e-6) << "past its end";
   j.bore = 6;
   EXPECT_TRUE(std::holds_alternative<std::vector<Finding>>(work(d))) << "all bore and no wall";
   j.bore = 0, j.sleeve = 5;
@@ -129,18 +129,21 @@ TEST(Joiner, IsBoredForAndRefusedWhenItCannotBe) {
 
 TEST(BraceSlots, PassTheRibsUpToTheLegsEnd) {
   Design d;
-  d.inner().join.braceToRib = 4;
-  d.inner().join.braceSlots = true;
-  d.inner().join.braceSide = BraceSide::both;
+  d.inner().join.braces[0].toRib = 4;
+  d.inner().join.braces[0].slots = true;
+  d.inner().join.braces[0].side = BraceSide::both;
   const TrueWing w = wingOf(d);
   const TruePanel& p = w.inner();
-  for (const Rib& rib : p.ribs) {
+  for (const Rib& rib : p.frame.ribs) {
     const auto slots = holes(rib, Passing::What::brace);
     ASSERT_EQ(slots.size(), rib.number < 4 ? 2u : 0u) << rib.name();
     for (const PassHole* s : slots) {
-      EXPECT_NEAR(s->width, d.inner().join.braceThickness * p.spars[0].stretch + d.inner().ribs.notchFit, 1e-9);
+      EXPECT_NEAR(s->width, d.inner().join.braces[0].thickness * p.frame.spars[0].stretch + d.inner().ribs.notchFit,
+                  1e-9);
       const double off = std::abs(s->middle.x() - rib.sparX[0]);
-      EXPECT_NEAR(off, (d.inner().spars[0].top.width + d.inner().join.braceThickness) / 2 * p.spars[0].stretch, 0.05);
+      EXPECT_NEAR(off,
+                  (d.inner().spars[0].top.width + d.inner().join.braces[0].thickness) / 2 * p.frame.spars[0].stretch,
+                  0.05);
     }
     EXPECT_EQ(rib.pieces, 1) << "wood stays over and under the brace";
   }
@@ -155,7 +158,7 @@ RC_GTEST_PROP(LeaningRibs, LieInThePlaneOfTheJoin, ()) {
   d.inner().join.dihedral = {DihedralBy::angle, *rc::gen::inRange(-40, 160) / 10.0};
   d.inner().join.rootLeans = true;
   const TrueWing w = wingOf(d);
-  const Rib& root = w.inner().ribs.front();
+  const Rib& root = w.inner().frame.ribs.front();
   RC_ASSERT(std::abs(root.lean - w.inner().join.gamma) < 1e-12);
   const PanelFrame& frame = w.main().inSpace[0];
   for (const Point& p : root.bare) {
@@ -167,11 +170,11 @@ RC_GTEST_PROP(LeaningRibs, LieInThePlaneOfTheJoin, ()) {
     for (const Face face : {Face::upper, Face::lower}) {
       double low = -60, high = 60;
       const auto y = [&](double t) {
-        const Point p = w.inner().loft.at(face, f, t);
+        const Point p = w.inner().shape.loft.at(face, f, t);
         return frame.at(p, t).y();
       };
       for (int i = 0; i < 80; ++i) (y((low + high) / 2) < 0 ? low : high) = (low + high) / 2;
-      const Point3 want = frame.at(w.inner().loft.at(face, f, low), low);
+      const Point3 want = frame.at(w.inner().shape.loft.at(face, f, low), low);
       double nearest = 1e9;
       const Polyline& line = face == Face::upper ? root.upper : root.lower;
       for (std::size_t i = 1; i < line.size(); ++i) {
@@ -192,15 +195,15 @@ TEST(LeaningRibs, AreTallerByTheirLeanAndMeetAcrossAJoin) {
   d.inner().panel = panelOf(500, 200, 200);
   d.inner().sections.tip = d.inner().sections.root;
   d.inner().join.dihedral = {DihedralBy::angle, 0};
-  d.inner().join.brace = false;
+  d.inner().join.braces.clear();
   PanelDesign outer = d.inner();
   outer.panel.continues = true;
   outer.join.dihedral = {DihedralBy::angle, 16};
   outer.join.rootLeans = true;
   d.wings[0].panels.push_back(outer);
   const TrueWing w = wingOf(d);
-  const Rib &in = w.main().panels[0].ribs.back(), &out = w.main().panels[1].ribs.front(),
-            &square = w.main().panels[0].ribs.front();
+  const Rib &in = w.main().panels[0].frame.ribs.back(), &out = w.main().panels[1].frame.ribs.front(),
+            &square = w.main().panels[0].frame.ribs.front();
   EXPECT_NEAR(in.lean, -degToRad(8), 1e-12);
   EXPECT_NEAR(out.lean, degToRad(8), 1e-12);
   // One section all along: what leans by φ is taller by 1 ÷ cos φ.
@@ -218,7 +221,7 @@ TEST(LeaningRibs, AreTallerByTheirLeanAndMeetAcrossAJoin) {
     EXPECT_LT((w.main().inSpace[0].at(a.x(), a.y(), a.z()) - w.main().inSpace[1].at(b.x(), b.y(), b.z())).norm(), 1e-6);
   }
   d.wings[0].panels[1].join.rootLeans = false;
-  EXPECT_EQ(wingOf(d).main().panels[1].ribs.front().lean, 0);
+  EXPECT_EQ(wingOf(d).main().panels[1].frame.ribs.front().lean, 0);
 }
 
 TEST(JointStrength, PlateAndTubeAgainstHandbookForms) {
@@ -262,17 +265,17 @@ RC_GTEST_PROP(JointStrength, SocketsLoadBalances, ()) {
 
 TEST(JointStrength, MoreWoodNeverLowersAReserve) {
   Design d;
-  d.inner().join.braceSide = BraceSide::behind;
+  d.inner().join.braces[0].side = BraceSide::behind;
   const double one = figureOf(wingOf(d), "brace.reserve"), glue = figureOf(wingOf(d), "brace.glue");
-  d.inner().join.braceSide = BraceSide::both;
+  d.inner().join.braces[0].side = BraceSide::both;
   EXPECT_NEAR(figureOf(wingOf(d), "brace.reserve"), 2 * one, 1e-9);
   EXPECT_NEAR(figureOf(wingOf(d), "brace.glue"), 2 * glue, 1e-9);
-  d.inner().join.braceOver = BraceOver::faces;
+  d.inner().join.braces[0].over = BraceOver::faces;
   EXPECT_GT(figureOf(wingOf(d), "brace.reserve"), 2 * one);
-  const double leg = figureOf(wingOf(d), "brace.gluedLeg"), height = wingOf(d).inner().join.brace->depthRoot;
+  const double leg = figureOf(wingOf(d), "brace.gluedLeg"), height = wingOf(d).inner().join.braces.at(0).depthRoot;
   EXPECT_GT(leg, 0);
   EXPECT_LT(leg, 2000) << height;
-  d.inner().join.braceThickness = 0.2;
+  d.inner().join.braces[0].thickness = 0.2;
   EXPECT_TRUE(hasFinding(wingOf(d).findings, "brace.reserve"));
 }
 
@@ -280,7 +283,7 @@ TEST(TrialAssembly, GapsOfAFaultAreItsAngleOverTheDepth) {
   const TrueWing w = wingOf(Design{});
   const double depth = w.inner().join.rootDepth;
   EXPECT_NEAR(figureOf(w, "error.bevelGap"), depth * 0.0174551, 1e-4 * depth); // tan 1°, a table of tangents
-  EXPECT_NEAR(figureOf(w, "error.riseGap"), depth / w.inner().loft.span(), 1e-3);
+  EXPECT_NEAR(figureOf(w, "error.riseGap"), depth / w.inner().shape.loft.span(), 1e-3);
 }
 
 } // namespace

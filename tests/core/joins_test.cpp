@@ -66,9 +66,10 @@ TEST(CentreJoin, FiguresOfTheWing) {
 
 TEST(CentreJoin, BraceKeepsBetweenTheCaps) {
   const TrueWing w = wingOf(Design{});
-  ASSERT_TRUE(w.inner().join.brace.has_value());
-  const Brace& b = *w.inner().join.brace;
-  EXPECT_NEAR(b.depthRoot, w.inner().spars[0].upperSeat.root.y() - w.inner().spars[0].lowerSeat.root.y() - 6, 1e-9);
+  ASSERT_EQ(w.inner().join.braces.size(), 1u);
+  const Brace& b = w.inner().join.braces.at(0);
+  EXPECT_NEAR(b.depthRoot,
+              w.inner().frame.spars[0].upperSeat.root.y() - w.inner().frame.spars[0].lowerSeat.root.y() - 6, 1e-9);
   EXPECT_LT(b.outer.depthEnd, b.depthRoot) << "it tapers with the wing";
   EXPECT_EQ(b.outer.toRib, 3);
   ASSERT_EQ(b.outline.size(), 6u);

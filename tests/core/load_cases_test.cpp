@@ -132,15 +132,15 @@ TEST(LoadCases, TheWorstLoadCountsAtEveryPlace) {
   const TrueWing pull = wingOf(d);
   d.flying.tipTouch = 2; // bends most near the tip
   const TrueWing both = wingOf(d);
-  const auto &a = pull.inner().strength.spars[0].along, &b = both.inner().strength.spars[0].along;
-  ASSERT_EQ(a.size(), pull.inner().strength.along.size());
+  const auto &a = pull.inner().strength.bending.spars[0].along, &b = both.inner().strength.bending.spars[0].along;
+  ASSERT_EQ(a.size(), pull.inner().strength.bending.along.size());
   ASSERT_EQ(a.size(), b.size());
   for (std::size_t i = 0; i < a.size(); ++i) {
     EXPECT_LE(b[i].upper, a[i].upper + 1e-12);
     EXPECT_LE(b[i].lower, a[i].lower + 1e-12);
   }
   EXPECT_LT(b[100].upper, 0.5 * a[100].upper);
-  const SparBay& outer = both.inner().bays[both.inner().ribs.size() - 3];
+  const SparBay& outer = both.inner().strength.bays[both.inner().frame.ribs.size() - 3];
   ASSERT_NE(outer.weakest(), nullptr);
   EXPECT_EQ(outer.weakest()->load, LoadCase::What::tip);
 }
@@ -154,8 +154,8 @@ RC_GTEST_PROP(LoadCases, MoreWoodNeverLowersAReserve, ()) {
   const TrueWing less = wingOf(d);
   s.top.width += 1, s.bottom.width += 1, s.webThickness += 0.5;
   const TrueWing more = wingOf(d);
-  for (std::size_t i = 0; i < less.inner().bays.size(); ++i) {
-    const BayCheck *a = less.inner().bays[i].weakest(), *b = more.inner().bays[i].weakest();
+  for (std::size_t i = 0; i < less.inner().strength.bays.size(); ++i) {
+    const BayCheck *a = less.inner().strength.bays[i].weakest(), *b = more.inner().strength.bays[i].weakest();
     RC_ASSERT(!a == !b);
     if (a) RC_ASSERT(b->reserve() >= a->reserve() * (1 - 1e-9));
   }
@@ -174,9 +174,9 @@ TEST(PartMasses, AddUpAndRelieveTheBending) {
     if (p.what == PartMass::What::ribs) ribs = p.grams;
   }
   // By hand: two spruce caps of 6 × 3 along the spar's run, 400 kg/m³.
-  EXPECT_NEAR(spars, 2 * 6 * 3 * 700 * w.inner().spars[0].stretch * 400e-6, 1e-6);
+  EXPECT_NEAR(spars, 2 * 6 * 3 * 700 * w.inner().frame.spars[0].stretch * 400e-6, 1e-6);
   double wood = 0;
-  for (const Rib& rib : w.inner().ribs) wood += rib.cutArea * rib.thickness * 160e-6;
+  for (const Rib& rib : w.inner().frame.ribs) wood += rib.cutArea * rib.thickness * 160e-6;
   EXPECT_NEAR(ribs, wood, 1e-9);
   d.flying.relief = true;
   const TrueWing eased = wingOf(d);
@@ -187,7 +187,7 @@ TEST(PartMasses, AddUpAndRelieveTheBending) {
       relief += 6 * 9.80665e-3 * (r.root + (r.tip - r.root) * share) * y * (r.to - r.from) / 200;
     }
   EXPECT_NEAR(w.main().loads[0].load.moment(0) - eased.main().loads[0].load.moment(0), relief, 1e-3 * relief);
-  EXPECT_GT(eased.inner().strength.spars[0].worstReserve, w.inner().strength.spars[0].worstReserve);
+  EXPECT_GT(eased.inner().strength.bending.spars[0].worstReserve, w.inner().strength.bending.spars[0].worstReserve);
 }
 
 TEST(SpanCurves, AreTheLoadsOwnValues) {
@@ -202,9 +202,9 @@ TEST(SpanCurves, AreTheLoadsOwnValues) {
   EXPECT_NEAR(curves[3].lines[0].at(700), radToDeg(figureOf(w, "soft.diveTwist")), 1e-9);
   EXPECT_NEAR(curves[3].lines[0].at(0), 0, 1e-12);
   // Bent by M ÷ EI: the second difference of the bend.
-  const auto& along = w.inner().strength.along;
+  const auto& along = w.inner().strength.bending.along;
   const double step = along[1].t - along[0].t, bend = (along[61].sag - 2 * along[60].sag + along[59].sag) / step / step;
-  EXPECT_NEAR(bend, w.inner().strength.load.moment(along[60].t) / along[60].stiffness, 1e-3 * bend);
+  EXPECT_NEAR(bend, w.inner().strength.bending.load.moment(along[60].t) / along[60].stiffness, 1e-3 * bend);
 }
 
 } // namespace

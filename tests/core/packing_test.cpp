@@ -98,7 +98,7 @@ TEST(Feet, HoldTheWashoutThatIsBuiltIn) {
     for (const Foot& f : s.feet) {
       EXPECT_GE(f.length, 3 - 1e-6);
       for (std::size_t k = 0; k < 2; ++k)
-        EXPECT_NEAR(p.rib(s.rib).frame.fromChord(f.outline[k]).y(), p.loft.lowest() - 3, 1e-6) << "on the board";
+        EXPECT_NEAR(p.rib(s.rib).frame.fromChord(f.outline[k]).y(), p.shape.loft.lowest() - 3, 1e-6) << "on the board";
     }
   }
 }
@@ -121,11 +121,11 @@ TEST(Feet, AreOnePieceWithTheRibAndStayBelowIt) {
   }
   // Printed and cut with the rib.
   const DrawnWing drawing = drawn(w);
-  const Drawing with = ribDrawing(drawing.front(), p.ribs[4], Hand::right);
+  const Drawing with = ribDrawing(drawing.front(), p.frame.ribs[4], Hand::right);
   double lowest = 0;
   for (const Stroke& s : with.strokes)
     if (s.layer == Layer::cut) lowest = std::min(lowest, boundsOf(s.points).low.y());
-  EXPECT_LT(lowest, boundsOf(p.ribs[4].wood).low.y() - 2.5);
+  EXPECT_LT(lowest, boundsOf(p.frame.ribs[4].wood).low.y() - 2.5);
 }
 
 TEST(Feet, RibsTooShortForTwoAreTold) {
@@ -157,7 +157,7 @@ TEST(SettingUpBoard, HasEverySupport) {
 // By hand: 0.5 mm over the distance between the supports, and over the panel's length.
 TEST(Errors, HalfAMillimetreUnderTheTail) {
   const TrueWing w = wingOf(Design{});
-  const Rib& tip = w.inner().ribs.back();
+  const Rib& tip = w.inner().frame.ribs.back();
   EXPECT_NEAR(figureOf(w, "error.washout"), std::atan(0.5 / (tip.frame.te.x() - tip.frame.le.x())), 1e-9);
   EXPECT_NEAR(figureOf(w, "error.rise"), std::asin(0.5 / 700), 1e-12);
 }

@@ -31,19 +31,19 @@ Design twoPanels(double innerDeg, double outerDeg, double setback = 0) {
 TEST(Panels, TheOuterRootContinuesTheInnerTip) {
   const TrueWing w = wingOf(twoPanels(3, 9, 40));
   const TruePanel &in = w.at({0, 0}), &out = w.at({0, 1});
-  const Cut tip = in.loft.cutAt(in.loft.span()), root = out.loft.cutAt(0);
+  const Cut tip = in.shape.loft.cutAt(in.shape.loft.span()), root = out.shape.loft.cutAt(0);
   for (const Face face : {Face::upper, Face::lower})
     for (std::size_t i = 0; i < tip.face(face).size(); ++i) {
       const Point at = tip.face(face)[i] - Point(in.design.panel.tipSetback, 0);
       EXPECT_LT((at - root.face(face)[i]).norm(), 1e-9);
     }
-  EXPECT_EQ(out.ribs.front().number, in.ribs.back().number + 1);
-  EXPECT_NEAR(out.ribs.front().depth, in.ribs.back().depth, 1e-9);
-  EXPECT_NEAR(out.spars[0].middle.root.x() + in.design.panel.tipSetback, in.spars[0].middle.tip.x(), 1e-6);
+  EXPECT_EQ(out.frame.ribs.front().number, in.frame.ribs.back().number + 1);
+  EXPECT_NEAR(out.frame.ribs.front().depth, in.frame.ribs.back().depth, 1e-9);
+  EXPECT_NEAR(out.frame.spars[0].middle.root.x() + in.design.panel.tipSetback, in.frame.spars[0].middle.tip.x(), 1e-6);
   // Continuity broken on purpose: its own chord counts.
   Design broken = w.design;
   broken.at({0, 1}).panel.continues = false;
-  EXPECT_DOUBLE_EQ(wingOf(broken).at({0, 1}).ribs.front().frame.chord, 100);
+  EXPECT_DOUBLE_EQ(wingOf(broken).at({0, 1}).frame.ribs.front().frame.chord, 100);
 }
 
 /// The same in space by rotation matrices about the aft axis.
@@ -53,15 +53,15 @@ TEST(Panels, JoinAngleAndBraceBendByRotationMatrices) {
     const TrueWing w = wingOf(twoPanels(inner, outer, setback));
     const TruePanel &in = w.at({0, 0}), &out = w.at({0, 1});
     const auto direction = [](const TruePanel& p, double deg) -> Point3 {
-      const SparLine& s = p.spars[0];
-      const Point3 flat(s.planTip - s.planRoot, p.loft.span(), 0);
+      const SparLine& s = p.frame.spars[0];
+      const Point3 flat(s.planTip - s.planRoot, p.shape.loft.span(), 0);
       return Eigen::AngleAxisd(degToRad(deg), Point3::UnitX()) * flat.normalized();
     };
     const Point3 a = direction(in, inner), b = direction(out, outer);
-    EXPECT_NEAR(out.join.brace->bend, std::acos(a.dot(b)), 1e-7);
+    EXPECT_NEAR(out.join.braces.at(0).bend, std::acos(a.dot(b)), 1e-7);
     // The flat plate's lean: between it and the upright plane that runs along its own trace on the ground.
     const Point3 square = a.cross(b).normalized();
-    EXPECT_NEAR(out.join.brace->lean, std::asin(std::abs(square.z())), 1e-7);
+    EXPECT_NEAR(out.join.braces.at(0).lean, std::asin(std::abs(square.z())), 1e-7);
     EXPECT_NEAR(radToDeg(2 * out.join.fold), outer - inner, 1e-9);
     EXPECT_NEAR(figureOf(w, "panel2.join.rise"), 300 * std::sin(degToRad(outer)), 1e-9);
     EXPECT_NEAR(figureOf(w, "panel2.join.risePropped"), 300 * std::sin(degToRad(outer - inner)), 1e-9);
@@ -82,10 +82,10 @@ TEST(Panels, BraceBendsOfKnownJoins) {
 TEST(Panels, BracesLegsAndOutlineFollowBothPanels) {
   const TrueWing w = wingOf(twoPanels(3, 9, 40));
   const TruePanel &in = w.at({0, 0}), &out = w.at({0, 1});
-  const Brace& b = *out.join.brace;
-  EXPECT_EQ(b.outer.toRib, out.ribs[2].number);
-  EXPECT_EQ(b.inner.toRib, in.ribs[in.ribs.size() - 3].number);
-  EXPECT_NEAR(b.inner.length, (400 - in.ribs[in.ribs.size() - 3].t()) * in.spars[0].stretch, 1e-9);
+  const Brace& b = out.join.braces.at(0);
+  EXPECT_EQ(b.outer.toRib, out.frame.ribs[2].number);
+  EXPECT_EQ(b.inner.toRib, in.frame.ribs[in.frame.ribs.size() - 3].number);
+  EXPECT_NEAR(b.inner.length, (400 - in.frame.ribs[in.frame.ribs.size() - 3].t()) * in.frame.spars[0].stretch, 1e-9);
   EXPECT_GT(b.inner.depthEnd, b.outer.depthEnd);
   ASSERT_EQ(b.outline.size(), 6u);
   const Point right = (b.outline[1] + b.outline[2]) / 2, left = (b.outline[4] + b.outline[5]) / 2;
@@ -95,7 +95,7 @@ TEST(Panels, BracesLegsAndOutlineFollowBothPanels) {
   EXPECT_GT(signedArea(b.outline), 0);
   // Folded down: the legs hang.
   const TrueWing gull = wingOf(twoPanels(9, 3, 40));
-  const Brace& down = *gull.at({0, 1}).join.brace;
+  const Brace& down = gull.at({0, 1}).join.braces.at(0);
   EXPECT_LT(down.outline[1].y(), -down.depthRoot / 2);
 }
 
@@ -103,11 +103,11 @@ TEST(Panels, TheBlockStandsOverTheBoardOfThePinnedPanel) {
   const TrueWing w = wingOf(twoPanels(3, 9));
   const TruePanel &in = w.at({0, 0}), &out = w.at({0, 1});
   // The underside of the tip at the spar, turned up about the join's axis by the angle between the panels.
-  const double t = out.loft.span(), x = planX(out.loft.frameAt(t), 0.3);
-  const double z = surfaceHeightAt(out.loft.cutAt(t), Face::lower, x);
+  const double t = out.shape.loft.span(), x = planX(out.shape.loft.frameAt(t), 0.3);
+  const double z = surfaceHeightAt(out.shape.loft.cutAt(t), Face::lower, x);
   const Eigen::AngleAxisd turn(degToRad(6), Point3::UnitX());
   const Point3 tip = turn * Point3(x, t, z);
-  EXPECT_NEAR(out.join.block.height, tip.z() - in.loft.lowest(), 1e-6);
+  EXPECT_NEAR(out.join.block.height, tip.z() - in.shape.loft.lowest(), 1e-6);
 }
 
 /// Each panel turned by a rotation matrix and hung on the tip of the one inside it.
@@ -117,10 +117,10 @@ TEST(Panels, StandInSpaceAsRotationsPutThem) {
   for (std::size_t k = 0; k < w.main().panels.size(); ++k) {
     const TruePanel& p = w.main().panels[k];
     const Eigen::AngleAxisd turn(p.design.gamma, Point3::UnitX());
-    for (const Rib& rib : p.ribs)
+    for (const Rib& rib : p.frame.ribs)
       for (const Point& q : {rib.frame.le, rib.frame.te})
         EXPECT_LT((w.main().inSpace[k].at(q, rib.t()) - (hung + turn * Point3(q.x(), rib.t(), q.y()))).norm(), 1e-9);
-    hung += turn * Point3(p.design.panel.tipSetback, p.loft.span(), 0);
+    hung += turn * Point3(p.design.panel.tipSetback, p.shape.loft.span(), 0);
   }
   EXPECT_NEAR(hung.y(), w.main().fromAbove, 1e-9);
   EXPECT_NEAR(hung.z(), w.main().tipRise, 1e-9);
@@ -187,7 +187,8 @@ RC_GTEST_PROP(Panels, CuttingAnywhereKeepsTheWing, ()) {
   const TruePanel &in = parts.at({0, 0}), &out = parts.at({0, 1});
   for (const double at : {0.0, 0.3 * t, t, t + 0.5 * (700 - t), 700.0}) {
     const bool inner = at <= t;
-    const Cut a = whole.inner().loft.cutAt(at), b = inner ? in.loft.cutAt(at) : out.loft.cutAt(at - t);
+    const Cut a = whole.inner().shape.loft.cutAt(at),
+              b = inner ? in.shape.loft.cutAt(at) : out.shape.loft.cutAt(at - t);
     const Point shift(inner ? 0 : out.design.setback, 0);
     const Polyline outline = outlineOf(b);
     for (const Face face : {Face::upper, Face::lower})
@@ -233,7 +234,7 @@ TEST(Panels, AddedAndTakenOut) {
   }
   EXPECT_FALSE(withPanelAdded(d, 0).ok());
   d = twoPanels(3, 9, 40);
-  const double chord = wingOf(d).at({0, 1}).ribs.front().frame.chord;
+  const double chord = wingOf(d).at({0, 1}).frame.ribs.front().frame.chord;
   const Design outer = withPanelTakenOut(d, {0, 0}).value();
   EXPECT_EQ(outer.wings[0].panels.size(), 1u);
   EXPECT_NEAR(outer.inner().panel.rootChord, chord, 1e-9);
@@ -243,7 +244,7 @@ TEST(Panels, AddedAndTakenOut) {
 
 TEST(Panels, MomentRunsOnOverTheJoin) {
   const TrueWing w = wingOf(twoPanels(3, 9));
-  const Strength &in = w.at({0, 0}).strength, &out = w.at({0, 1}).strength;
+  const Strength &in = w.at({0, 0}).strength.bending, &out = w.at({0, 1}).strength.bending;
   EXPECT_NEAR(figureOf(w, "panel2.load.rootMoment"), in.load.moment(400), 1e-9);
   EXPECT_NEAR(out.spars[0].moment, out.load.moment(400) * out.spars[0].share, 1e-9);
   // Bending of the tip by one sum over both panels.
@@ -254,7 +255,7 @@ TEST(Panels, MomentRunsOnOverTheJoin) {
     const TruePanel& p = w.at({0, y < 400 ? 0 : 1});
     const double t = y - p.design.inboard;
     double ei = 0;
-    for (const SparLine& line : p.spars) ei += sparSection(p.design.spars[0], line, t, Tables{}).bent.stiffness;
+    for (const SparLine& line : p.frame.spars) ei += sparSection(p.design.spars[0], line, t, Tables{}).bent.stiffness;
     sag += slope * dy + in.load.moment(y) / ei * dy * dy / 2;
     slope += in.load.moment(y) / ei * dy;
   }

@@ -36,7 +36,7 @@ TEST(Parts, AreEachPieceOnceAndAddUp) {
         EXPECT_NEAR(grams, p.mass.grams(), 1e-9);
         int ribs = 0;
         for (const Part& part : p.parts) ribs += part.what == Part::What::ribs;
-        EXPECT_EQ(ribs, static_cast<int>(p.ribs.size() + p.riblets.size())) << name;
+        EXPECT_EQ(ribs, static_cast<int>(p.frame.ribs.size() + p.frame.riblets.size())) << name;
       }
   }
 }
@@ -46,12 +46,12 @@ TEST(Parts, ByHand) {
   const TrueWing w = wingOf(d);
   const TruePanel& p = w.inner();
   // Two spruce caps of 6 × 3, 400 kg/m³, along the spar's run.
-  EXPECT_NEAR(named(p, "main spar, top cap")->grams, 6 * 3 * 700 * p.spars[0].stretch * 400e-6, 1e-6);
-  EXPECT_NEAR(named(p, "R3")->grams, p.ribs[2].cutArea * 2 * 160e-6, 1e-9);
+  EXPECT_NEAR(named(p, "main spar, top cap")->grams, 6 * 3 * 700 * p.frame.spars[0].stretch * 400e-6, 1e-6);
+  EXPECT_NEAR(named(p, "R3")->grams, p.frame.ribs[2].cutArea * 2 * 160e-6, 1e-9);
   // A wedge is half of its width × the depth before it: between the panel's ends that depth changes straight.
   const auto deep = [&](double t) {
-    const double chord = p.loft.frameAt(t).chord, f = 1 - 28 / chord;
-    return p.loft.at(Face::upper, f, t).y() - p.loft.at(Face::lower, f, t).y();
+    const double chord = p.shape.loft.frameAt(t).chord, f = 1 - 28 / chord;
+    return p.shape.loft.at(Face::upper, f, t).y() - p.shape.loft.at(Face::lower, f, t).y();
   };
   EXPECT_NEAR(named(p, "trailing edge")->grams, 28 * (deep(0) + deep(700)) / 4 * 700 * 160e-6,
               0.01 * named(p, "trailing edge")->grams);
@@ -71,7 +71,7 @@ TEST(Parts, DiagonalsAndTipsWeighSomething) {
   EXPECT_NEAR(named(w.inner(), "diagonals, bay 4")->grams, length * 9 * 160e-6, 0.02 * length * 9 * 160e-6);
   EXPECT_NEAR(w.inner().mass.gramsOf(Part::What::diagonals), 11 * length * 9 * 160e-6, 0.25 * length * 9 * 160e-6);
   // A plate of 3 mm as large as the tip section and 3 mm all round: more than the section, less than its box.
-  const double section = w.inner().tipMeasures.area * 200 * 200;
+  const double section = w.inner().shape.tipMeasures.area * 200 * 200;
   EXPECT_GT(w.inner().mass.gramsOf(Part::What::tip), section * 3 * 160e-6);
   EXPECT_LT(w.inner().mass.gramsOf(Part::What::tip), 206 * 32 * 3 * 160e-6);
 }

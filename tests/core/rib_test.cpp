@@ -25,12 +25,12 @@ double woodDepthAt(const Rib& rib, double x) {
 
 TEST(Rib, BareIsTheWholeSection) {
   const TrueWing w = wingOf(bareDesign());
-  ASSERT_EQ(w.inner().ribs.size(), 12u);
-  for (const Rib& r : w.inner().ribs) {
+  ASSERT_EQ(w.inner().frame.ribs.size(), 12u);
+  for (const Rib& r : w.inner().frame.ribs) {
     EXPECT_NEAR(r.cutArea, r.bareArea, 0.002 * r.bareArea);
     EXPECT_EQ(r.pieces, 1);
   }
-  EXPECT_NEAR(w.inner().ribs[0].bareArea, 0.0822821 * 220 * 220, 0.001 * w.inner().ribs[0].bareArea);
+  EXPECT_NEAR(w.inner().frame.ribs[0].bareArea, 0.0822821 * 220 * 220, 0.001 * w.inner().frame.ribs[0].bareArea);
 }
 
 /// Notch bottoms of all ribs lie on one straight line in space, for each cap.
@@ -47,13 +47,13 @@ RC_GTEST_PROP(Rib, NotchLinesAreStraight, ()) {
   const TrueWing w = wingOf(d);
   for (Face face : {Face::upper, Face::lower}) {
     std::vector<Point3> bottoms;
-    for (const Rib& r : w.inner().ribs)
+    for (const Rib& r : w.inner().frame.ribs)
       for (const Notch& n : r.notches)
         if (n.face == face) {
           const Point xz = r.frame.fromChord(n.bottom);
           bottoms.emplace_back(xz.x(), r.t(), xz.y());
         }
-    RC_ASSERT(bottoms.size() == w.inner().ribs.size());
+    RC_ASSERT(bottoms.size() == w.inner().frame.ribs.size());
     const Point3 along = (bottoms.back() - bottoms.front()).normalized();
     for (const Point3& b : bottoms) {
       const Point3 off = b - bottoms.front();
@@ -70,7 +70,7 @@ TEST(Rib, SheetingIsTakenOffSquareToTheSurface) {
   d.inner().sheeting.thickness = 2;
   d.inner().sheeting.fraction = 0.4;
   const TrueWing w = wingOf(d);
-  const Rib& r = w.inner().ribs[3];
+  const Rib& r = w.inner().frame.ribs[3];
   // Every point of the cut nose lies 2 mm from the bare surface, measured square to it.
   int looked = 0;
   for (const Point& p : r.wood.front()) {
@@ -87,7 +87,8 @@ TEST(Rib, SheetingIsTakenOffSquareToTheSurface) {
   EXPECT_GT(looked, 10);
   // Behind its edge the rib is whole again, with a step.
   EXPECT_NEAR(woodDepthAt(r, 0.5 * r.frame.chord),
-              heightAt(w.inner().rootSection.upper, 0.5) * 220 - heightAt(w.inner().rootSection.lower, 0.5) * 220,
+              heightAt(w.inner().shape.rootSection.upper, 0.5) * 220 -
+                  heightAt(w.inner().shape.rootSection.lower, 0.5) * 220,
               0.05);
   EXPECT_NEAR(r.bareArea - r.cutArea, 2 * (r.upperRun.sheetArc + r.lowerRun.sheetArc), 0.04 * (r.bareArea - r.cutArea));
 }
@@ -97,8 +98,8 @@ TEST(Rib, CapStripsTakeTheRestOfTheTop) {
   d.inner().capStrips.top = true;
   d.inner().capStrips.thickness = 1;
   const TrueWing with = wingOf(d), without = wingOf(bareDesign());
-  EXPECT_NEAR(without.inner().ribs[2].cutArea - with.inner().ribs[2].cutArea, with.inner().ribs[2].upperRun.capArc,
-              0.02 * with.inner().ribs[2].upperRun.capArc);
+  EXPECT_NEAR(without.inner().frame.ribs[2].cutArea - with.inner().frame.ribs[2].cutArea,
+              with.inner().frame.ribs[2].upperRun.capArc, 0.02 * with.inner().frame.ribs[2].upperRun.capArc);
 }
 
 TEST(Rib, LeadingEdgeStock) {
@@ -109,14 +110,14 @@ TEST(Rib, LeadingEdgeStock) {
                                                        {LeadingEdgeKind::onEdge, 8 / std::sqrt(2.0)},
                                                        {LeadingEdgeKind::shaped, 6}}) {
     d.inner().leadingEdge = {kind, 8, 4, 2};
-    const Rib r = wingOf(d).inner().ribs[0];
+    const Rib r = wingOf(d).inner().frame.ribs[0];
     EXPECT_NEAR(boundsOf(r.wood).low.x(), front, 0.05);
     EXPECT_EQ(r.pieces, 1);
   }
   // On edge: a corner of the square strip points aft, its diagonal behind the nose. At its own height the wood starts
   // there.
   d.inner().leadingEdge = {LeadingEdgeKind::onEdge, 8, 4, 2};
-  const Rib onEdge = wingOf(d).inner().ribs[0];
+  const Rib onEdge = wingOf(d).inner().frame.ribs[0];
   EXPECT_TRUE(std::any_of(onEdge.wood[0].begin(), onEdge.wood[0].end(),
                           [](const Point& p) { return (p - Point(8 * std::sqrt(2.0), 0)).norm() < 0.05; }));
 }
@@ -124,17 +125,17 @@ TEST(Rib, LeadingEdgeStock) {
 TEST(Rib, TrailingEdgeStock) {
   Design d = bareDesign();
   d.inner().trailingEdge = {TrailingEdgeKind::wedge, 30, 1.5, 3};
-  EXPECT_NEAR(boundsOf(wingOf(d).inner().ribs[0].wood).high.x(), 190, 0.02);
+  EXPECT_NEAR(boundsOf(wingOf(d).inner().frame.ribs[0].wood).high.x(), 190, 0.02);
   d.inner().trailingEdge = {TrailingEdgeKind::twoSheets, 40, 1.5, 3};
   d.inner().ribs.rim = 1;
   const TrueWing w = wingOf(d);
-  const Rib& r = w.inner().ribs[0];
+  const Rib& r = w.inner().frame.ribs[0];
   const double end = boundsOf(r.wood).high.x();
   EXPECT_GT(end, 180);
   EXPECT_LT(end, 217);
   EXPECT_NEAR(woodDepthAt(r, end - 0.05), 1, 0.1) << "the tail ends where the stated rim is left";
-  const double x = 190, bare = (heightAt(w.inner().rootSection.upper, x / 220) -
-                                heightAt(w.inner().rootSection.lower, x / 220)) *
+  const double x = 190, bare = (heightAt(w.inner().shape.rootSection.upper, x / 220) -
+                                heightAt(w.inner().shape.rootSection.lower, x / 220)) *
                                220;
   EXPECT_NEAR(woodDepthAt(r, x), bare - 3.03, 0.1);
 }
@@ -146,17 +147,17 @@ TEST(Rib, FullDepthSparIsSlottedHalfAndHalf) {
   d.inner().spars[0].sheet = 3;
   d.inner().ribs.notchFit = 0;
   const TrueWing w = wingOf(d);
-  for (const Rib& r : w.inner().ribs) {
+  for (const Rib& r : w.inner().frame.ribs) {
     ASSERT_EQ(r.slots.size(), 1u);
     EXPECT_NEAR(r.slots[0].depth, r.sparDepth[0] / 2, 0.05);
     EXPECT_NEAR(woodDepthAt(r, r.sparX[0]), r.sparDepth[0] / 2, 0.05) << "the lower half of the rib is left";
   }
-  const Polyline spar = fullDepthSparOutline(d.inner().spars[0], w.inner().spars[0], w.inner().ribs, 0);
+  const Polyline spar = fullDepthSparOutline(d.inner().spars[0], w.inner().frame.spars[0], w.inner().frame.ribs, 0);
   EXPECT_FALSE(selfCrossing(spar).has_value());
   double whole = 0, slots = 0;
-  for (const Rib& r : w.inner().ribs) slots += r.thickness * r.sparDepth[0] / 2;
-  whole =
-      (w.inner().ribs.front().sparDepth[0] + w.inner().ribs.back().sparDepth[0]) / 2 * 700 * w.inner().spars[0].stretch;
+  for (const Rib& r : w.inner().frame.ribs) slots += r.thickness * r.sparDepth[0] / 2;
+  whole = (w.inner().frame.ribs.front().sparDepth[0] + w.inner().frame.ribs.back().sparDepth[0]) / 2 * 700 *
+          w.inner().frame.spars[0].stretch;
   EXPECT_NEAR(signedArea(spar), whole - slots, 0.01 * whole);
 }
 
@@ -164,19 +165,19 @@ TEST(Rib, StraightSparThatChangesItsFractionLeavesTheSurface) {
   Design d;
   d.inner().spars[0].tipFraction = 0.45;
   const TrueWing w = wingOf(d);
-  EXPECT_GT(w.inner().spars[0].worstGap, 0.05);
+  EXPECT_GT(w.inner().frame.spars[0].worstGap, 0.05);
   d.inner().spars[0].tipFraction = 0.3;
   d.inner().sheeting.fraction = 0.4; // one cover all along
-  EXPECT_LT(wingOf(d).inner().spars[0].worstGap, 0.02);
+  EXPECT_LT(wingOf(d).inner().frame.spars[0].worstGap, 0.02);
 }
 
 TEST(Rib, KindsHaveTheirThickness) {
   Design d;
   d.inner().ribs.rootThickness = 5, d.inner().ribs.tipThickness = 4, d.inner().ribs.thickness = 1.5;
   const TrueWing w = wingOf(d);
-  EXPECT_EQ(w.inner().ribs.front().thickness, 5);
-  EXPECT_EQ(w.inner().ribs[1].thickness, 1.5);
-  EXPECT_EQ(w.inner().ribs.back().thickness, 4);
+  EXPECT_EQ(w.inner().frame.ribs.front().thickness, 5);
+  EXPECT_EQ(w.inner().frame.ribs[1].thickness, 1.5);
+  EXPECT_EQ(w.inner().frame.ribs.back().thickness, 4);
 }
 
 TEST(Rib, BadDecisionsAreFoundNotHidden) {
@@ -201,7 +202,7 @@ TEST(Rib, BadDecisionsAreFoundNotHidden) {
   EXPECT_TRUE(hasFinding(wingOf(nose).findings, "spar.nose"));
   Design many;
   many.inner().ribs.count = 400;
-  EXPECT_EQ(wingOf(many).inner().ribs.size(), 400u);
+  EXPECT_EQ(wingOf(many).inner().frame.ribs.size(), 400u);
   EXPECT_TRUE(hasFinding(wingOf(many).findings, "ribs.overlap"));
   EXPECT_TRUE(hasFinding(wingOf(bareDesign()).findings, "spars.none"));
 }
@@ -229,7 +230,7 @@ RC_GTEST_PROP(Rib, AnyDecisionsGiveAWingOrAReason, ()) {
   const auto result = work(d);
   if (const auto* w = std::get_if<TrueWing>(&result)) {
     for (const Figure& f : w->figures()) RC_ASSERT(std::isfinite(f.value));
-    for (const Rib& r : w->inner().ribs) RC_ASSERT(r.cutArea >= -1e-6 && r.cutArea <= r.bareArea * 1.001);
+    for (const Rib& r : w->inner().frame.ribs) RC_ASSERT(r.cutArea >= -1e-6 && r.cutArea <= r.bareArea * 1.001);
   } else {
     RC_ASSERT(!std::get<std::vector<Finding>>(result).empty());
   }

@@ -31,7 +31,7 @@ Design designOf(const json& input, bool rear) {
   d.inner().ribs.stations = p["rib_stations"].get<std::vector<double>>();
   d.inner().ribs.notchFit = 0;
   d.inner().join.dihedral = {DihedralBy::angle, p["dihedral"]};
-  d.inner().join.brace = true;
+  d.inner().join.braces = {Bracing{}};
   const json& s = input["front_spar"];
   Spar spar;
   spar.rootFraction = spar.tipFraction = s["fraction"];
@@ -59,9 +59,9 @@ protected:
 TEST_P(SecondRoute, StationsAndRibs) {
   const TrueWing w = wingOf(designOf(input(), true));
   const double f = input()["front_spar"]["fraction"];
-  for (std::size_t i = 0; i < w.inner().ribs.size(); ++i) {
+  for (std::size_t i = 0; i < w.inner().frame.ribs.size(); ++i) {
     const json& want = output()["stations"][i];
-    const Rib& r = w.inner().ribs[i];
+    const Rib& r = w.inner().frame.ribs[i];
     SCOPED_TRACE(r.name());
     EXPECT_NEAR(r.frame.chord, want["chord"].get<double>(), tolerance("chord_mm"));
     EXPECT_NEAR(radToDeg(r.frame.washout), want["twist"].get<double>(), tolerance("angle_deg"));
@@ -71,7 +71,7 @@ TEST_P(SecondRoute, StationsAndRibs) {
     }
     EXPECT_NEAR(r.bareArea, want["area"].get<double>(), 0.001 * r.bareArea);
     for (const auto& [key, face] : {std::pair("arc_upper", Face::upper), std::pair("arc_lower", Face::lower)})
-      EXPECT_NEAR(arcTo(w.inner().loft, face, f, r.t()), want[key].get<double>(),
+      EXPECT_NEAR(arcTo(w.inner().shape.loft, face, f, r.t()), want[key].get<double>(),
                   0.05 + 0.001 * want[key].get<double>());
     EXPECT_NEAR(r.sparDepth[0], want["depth_spar"].get<double>(), tolerance("length_mm"));
     EXPECT_NEAR(r.notches[0].depth, want["notch_top"].get<double>(), tolerance("notch_mm"));
@@ -95,11 +95,11 @@ TEST_P(SecondRoute, CapStripRuns) {
   d.inner().sheeting.thickness = 1.5;
   d.inner().sheeting.fraction = input()["sheet"]["to"];
   const TrueWing w = wingOf(d);
-  for (std::size_t i = 0; i < w.inner().ribs.size(); ++i) {
+  for (std::size_t i = 0; i < w.inner().frame.ribs.size(); ++i) {
     const json& want = output()["stations"][i];
-    EXPECT_NEAR(w.inner().ribs[i].upperRun.capArc, want["cap_upper"].get<double>(),
+    EXPECT_NEAR(w.inner().frame.ribs[i].upperRun.capArc, want["cap_upper"].get<double>(),
                 0.05 + 0.001 * want["cap_upper"].get<double>());
-    EXPECT_NEAR(w.inner().ribs[i].lowerRun.capArc, want["cap_lower"].get<double>(),
+    EXPECT_NEAR(w.inner().frame.ribs[i].lowerRun.capArc, want["cap_lower"].get<double>(),
                 0.05 + 0.001 * want["cap_lower"].get<double>());
   }
 }
@@ -114,29 +114,31 @@ TEST_P(SecondRoute, PlanAndJoin) {
   EXPECT_NEAR(w.main().planform.aspect, plan["aspect_true"].get<double>(), 0.001);
   EXPECT_NEAR(2 * w.inner().join.fromAbove, plan["span_projected"].get<double>(), 0.02);
   EXPECT_NEAR(w.inner().join.rise, output()["rises"][0].get<double>(), 0.02);
-  EXPECT_NEAR(radToDeg(w.inner().spars[0].sweep), output()["spar_sweep"][0].get<double>(), tolerance("angle_deg"));
-  EXPECT_NEAR(radToDeg(w.inner().join.brace->bend), output()["braces"][0]["bend"].get<double>(),
+  EXPECT_NEAR(radToDeg(w.inner().frame.spars[0].sweep), output()["spar_sweep"][0].get<double>(),
               tolerance("angle_deg"));
-  EXPECT_NEAR(radToDeg(w.inner().join.brace->lean), output()["braces"][0]["lean"].get<double>(),
+  EXPECT_NEAR(radToDeg(w.inner().join.braces.at(0).bend), output()["braces"][0]["bend"].get<double>(),
               tolerance("angle_deg"));
-  EXPECT_NEAR(radToDeg(w.inner().join.brace->capTopBend), output()["cap_line_bends"][0]["upper"].get<double>(),
+  EXPECT_NEAR(radToDeg(w.inner().join.braces.at(0).lean), output()["braces"][0]["lean"].get<double>(),
               tolerance("angle_deg"));
-  EXPECT_NEAR(radToDeg(w.inner().join.brace->capBottomBend), output()["cap_line_bends"][0]["lower"].get<double>(),
+  EXPECT_NEAR(radToDeg(w.inner().join.braces.at(0).capTopBend), output()["cap_line_bends"][0]["upper"].get<double>(),
+              tolerance("angle_deg"));
+  EXPECT_NEAR(radToDeg(w.inner().join.braces.at(0).capBottomBend), output()["cap_line_bends"][0]["lower"].get<double>(),
               tolerance("angle_deg"));
   const json& blocks = output()["blocks"];
   double rootLow = 0;
-  for (const Point& p : w.inner().loft.cutAt(0).lower)
+  for (const Point& p : w.inner().shape.loft.cutAt(0).lower)
     rootLow = std::min(rootLow, p.y() * std::cos(w.inner().join.gamma));
   for (std::size_t i = 0; i < blocks["fractions"].size(); ++i) {
-    const TipBlock b = tipBlock(w.inner().loft, blocks["fractions"][i], w.inner().join.gamma, std::nullopt);
+    const TipBlock b = tipBlock(w.inner().shape.loft, blocks["fractions"][i], w.inner().join.gamma, std::nullopt);
     // The second route gives heights over the root's leading edge; the block's are over the board.
     // At the trailing edge they are of the chord line's end, the block's of the underside: half a tail lower.
     const bool tail = blocks["fractions"][i] == 1;
-    const double tipTail = tail ? (w.inner().loft.frameAt(w.inner().loft.span()).te.y() -
-                                   w.inner().loft.cutAt(w.inner().loft.span()).lower.back().y()) *
+    const double tipTail = tail ? (w.inner().shape.loft.frameAt(w.inner().shape.loft.span()).te.y() -
+                                   w.inner().shape.loft.cutAt(w.inner().shape.loft.span()).lower.back().y()) *
                                       std::cos(w.inner().join.gamma)
                                 : 0;
-    const double rootTail = tail ? (0 - w.inner().loft.cutAt(0).lower.back().y()) * std::cos(w.inner().join.gamma) : 0;
+    const double rootTail =
+        tail ? (0 - w.inner().shape.loft.cutAt(0).lower.back().y()) * std::cos(w.inner().join.gamma) : 0;
     EXPECT_NEAR(b.height + rootLow + tipTail, blocks["tips"][0]["z"][i].get<double>(), 0.02);
     EXPECT_NEAR(b.overRoot + tipTail - rootTail, blocks["tips"][0]["over_root"][i].get<double>(), 0.02);
   }
@@ -145,7 +147,7 @@ TEST_P(SecondRoute, PlanAndJoin) {
 /// Ends of the front spar where the halves meet: mitre on the face, bevel on the side.
 TEST_P(SecondRoute, JointCuts) {
   const TrueWing w = wingOf(designOf(input(), false));
-  const double sweep = w.inner().spars[0].sweep, fold = w.inner().join.fold;
+  const double sweep = w.inner().frame.spars[0].sweep, fold = w.inner().join.fold;
   const Point3 along(std::sin(sweep), std::cos(sweep), 0), up(0, 0, 1);
   for (const bool outer : {true, false}) {
     const json& want = output()["joint_cuts"][0][outer ? "outboard" : "inboard"];
@@ -177,17 +179,18 @@ TEST_P(SecondRoute, LoadsAndStress) {
   const auto near = [&](double got, const char* key) {
     EXPECT_NEAR(got, loads["root_spar"][key].get<double>(), 0.005 * loads["root_spar"][key].get<double>()) << key;
   };
-  EXPECT_NEAR(w.inner().strength.load.lift, loads["half_lift"].get<double>(), 0.0005 * w.inner().strength.load.lift);
-  near(w.inner().strength.spars[0].root.depth(), "outer_depth");
-  near(w.inner().strength.spars[0].root.bent.stiffness, "EI");
-  near(w.inner().strength.spars[0].upper->stress, "upper");
-  near(w.inner().strength.spars[0].lower->stress, "lower");
-  near(w.inner().strength.tipDeflection, "tip_deflection");
-  EXPECT_NEAR(w.inner().strength.load.lift / w.inner().strength.spars[0].webDepth,
+  EXPECT_NEAR(w.inner().strength.bending.load.lift, loads["half_lift"].get<double>(),
+              0.0005 * w.inner().strength.bending.load.lift);
+  near(w.inner().strength.bending.spars[0].root.depth(), "outer_depth");
+  near(w.inner().strength.bending.spars[0].root.bent.stiffness, "EI");
+  near(w.inner().strength.bending.spars[0].upper->stress, "upper");
+  near(w.inner().strength.bending.spars[0].lower->stress, "lower");
+  near(w.inner().strength.bending.tipDeflection, "tip_deflection");
+  EXPECT_NEAR(w.inner().strength.bending.load.lift / w.inner().strength.bending.spars[0].webDepth,
               loads["root_spar"]["web_flow_V_over_h"].get<double>(), 0.005);
   if (loads.contains("d_box_root")) {
     const json& box = loads["d_box_root"];
-    const Rib& root = w.inner().ribs.front();
+    const Rib& root = w.inner().frame.ribs.front();
     const Polyline cell =
         noseBox(root.upper, root.lower, d.inner().spars[0].rootFraction * root.frame.chord, box["skin"]);
     EXPECT_NEAR(signedArea(cell), box["cell_area"].get<double>(), 0.005 * signedArea(cell));
@@ -200,7 +203,7 @@ TEST_P(SecondRoute, StraightSparLeavesTheSurface) {
   Design d = designOf(input(), false);
   d.inner().spars[0].rootFraction = 0.35, d.inner().spars[0].tipFraction = 0.25;
   const double want = output()["straight_spar_35_to_25"]["worst"];
-  EXPECT_NEAR(wingOf(d).inner().spars[0].worstGap, want, tolerance("length_mm"));
+  EXPECT_NEAR(wingOf(d).inner().frame.spars[0].worstGap, want, tolerance("length_mm"));
 }
 
 INSTANTIATE_TEST_SUITE_P(Wings, SecondRoute, testing::Values(0, 1, 2));

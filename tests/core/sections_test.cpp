@@ -26,11 +26,11 @@ TEST(Webs, UprightGrainHoldsLonger) {
   d.inner().spars[0].webGrain = Grain::along;
   const TrueWing along = wingOf(d);
   const auto holds = [](const TrueWing& w) {
-    return checkOf(w.inner().bays.front(), BayCheck::What::webBuckling)->strength;
+    return checkOf(w.inner().strength.bays.front(), BayCheck::What::webBuckling)->strength;
   };
   EXPECT_GT(holds(upright), 3 * holds(along));
-  EXPECT_DOUBLE_EQ(checkOf(upright.inner().bays.front(), BayCheck::What::web)->stress,
-                   checkOf(along.inner().bays.front(), BayCheck::What::web)->stress);
+  EXPECT_DOUBLE_EQ(checkOf(upright.inner().strength.bays.front(), BayCheck::What::web)->stress,
+                   checkOf(along.inner().strength.bays.front(), BayCheck::What::web)->stress);
   EXPECT_GT(figureOf(upright, "spar.1.webBuckling"), figureOf(along, "spar.1.webBuckling"));
   d.flying.mass *= 40;
   d.inner().spars[0].webThickness = 0.4;
@@ -39,8 +39,8 @@ TEST(Webs, UprightGrainHoldsLonger) {
 
 TEST(Webs, OneThatRunsThroughPartsTheRibs) {
   const TrueWing between = wingOf(withWebs(Webs::between)), through = wingOf(withWebs(Webs::continuous));
-  for (std::size_t i = 0; i < between.inner().ribs.size(); ++i) {
-    const Rib &whole = between.inner().ribs[i], &parted = through.inner().ribs[i];
+  for (std::size_t i = 0; i < between.inner().frame.ribs.size(); ++i) {
+    const Rib &whole = between.inner().frame.ribs[i], &parted = through.inner().frame.ribs[i];
     EXPECT_EQ(whole.pieces, 1);
     EXPECT_EQ(parted.pieces, 2);
     EXPECT_EQ(parted.wantedPieces, 2);
@@ -49,7 +49,7 @@ TEST(Webs, OneThatRunsThroughPartsTheRibs) {
   EXPECT_FALSE(hasFinding(through.findings, "ribs.apart")) << "it is as it was decided";
   // The web: as long as the spar, from cap to cap.
   const Spar& spar = through.design.inner().spars[0];
-  const SparLine& line = through.inner().spars[0];
+  const SparLine& line = through.inner().frame.spars[0];
   const Polyline web = webOutline(spar, line);
   const double root = line.upperSeat.root.y() - line.lowerSeat.root.y() - spar.top.depth - spar.bottom.depth,
                tip = line.upperSeat.tip.y() - line.lowerSeat.tip.y() - spar.top.depth - spar.bottom.depth;
@@ -77,7 +77,7 @@ TEST(Webs, ACoreOfFoam) {
   Design d = withWebs(Webs::core);
   d.inner().spars[0].webMaterial = "foam-xps-33";
   const TrueWing w = wingOf(d);
-  const SparBay& bay = w.inner().bays.front();
+  const SparBay& bay = w.inner().strength.bays.front();
   const Spar& spar = w.design.inner().spars[0];
   EXPECT_EQ(checkOf(bay, BayCheck::What::webBuckling), nullptr);
   ASSERT_NE(checkOf(bay, BayCheck::What::buckling), nullptr);
@@ -98,19 +98,19 @@ TEST(Caps, ARodAndATubeAreRound) {
     for (Cap* cap : {&spar.top, &spar.bottom})
       cap->shape = shape, cap->depth = 4, cap->wall = 0.75, cap->material = "carbon-tube";
     const TrueWing w = wingOf(d);
-    const SparSection& s = w.inner().strength.spars[0].root;
+    const SparSection& s = w.inner().strength.bending.spars[0].root;
     const double bore = shape == CapShape::tube ? 2.5 : 0;
     const double area = pi / 4 * (16 - bore * bore), own = pi / 64 * (256 - std::pow(bore, 4)), arm = s.depth() / 2 - 2;
     const double ei = 2 * 110000 * (own + area * arm * arm);
     EXPECT_NEAR(s.bent.stiffness, ei, 0.002 * ei);
-    const Rib& rib = w.inner().ribs.front();
+    const Rib& rib = w.inner().frame.ribs.front();
     EXPECT_NEAR(rib.notches.front().width, 4 + d.inner().ribs.notchFit, 0.01) << "a square notch";
     EXPECT_NEAR(std::abs(signedArea(rib.notches.front().shape)), pi * 4, 0.2);
-    EXPECT_NEAR(gramsOf(w.inner(), 0, w.design.inner().spars[0]), 2 * area * 700 * 1550e-6 * w.inner().spars[0].stretch,
-                0.01);
-    const BayCheck* buckling = checkOf(w.inner().bays.front(), BayCheck::What::buckling);
+    EXPECT_NEAR(gramsOf(w.inner(), 0, w.design.inner().spars[0]),
+                2 * area * 700 * 1550e-6 * w.inner().frame.spars[0].stretch, 0.01);
+    const BayCheck* buckling = checkOf(w.inner().strength.bays.front(), BayCheck::What::buckling);
     ASSERT_NE(buckling, nullptr);
-    const double l = w.inner().bays.front().to * w.inner().spars[0].stretch;
+    const double l = w.inner().strength.bays.front().to * w.inner().frame.spars[0].stretch;
     EXPECT_NEAR(buckling->strength, eulerStress(110000, std::sqrt(own / area), l), 0.001 * buckling->strength);
   }
 }
@@ -123,17 +123,19 @@ TEST(Caps, ADoublerIsAsDeepAsItIsAndEndsInAStep) {
   EXPECT_DOUBLE_EQ(capAt(cap, 0.31).depth, cap.depth);
   EXPECT_DOUBLE_EQ(capAt(capAt(cap, 0.1), 0.1).depth, cap.depth + 2) << "not twice";
   const TrueWing w = wingOf(d), plain = wingOf(Design{});
-  for (std::size_t i = 0; i < w.inner().ribs.size(); ++i) {
-    const double more = w.inner().ribs[i].notches[0].depth - plain.inner().ribs[i].notches[0].depth;
-    EXPECT_NEAR(more, w.inner().ribs[i].t() <= 0.3 * 700 ? 2 : 0, 1e-6) << i;
+  for (std::size_t i = 0; i < w.inner().frame.ribs.size(); ++i) {
+    const double more = w.inner().frame.ribs[i].notches[0].depth - plain.inner().frame.ribs[i].notches[0].depth;
+    EXPECT_NEAR(more, w.inner().frame.ribs[i].t() <= 0.3 * 700 ? 2 : 0, 1e-6) << i;
   }
   EXPECT_NEAR(figureOf(w, "spar.1.doublerTop"), 210, 1e-9);
   EXPECT_NEAR(gramsOf(w.inner(), 0, w.design.inner().spars[0]) -
                   gramsOf(plain.inner(), 0, plain.design.inner().spars[0]),
-              210 * 6 * 2 * 400e-6 * w.inner().spars[0].stretch, 1e-6);
-  EXPECT_GT(w.inner().strength.spars[0].root.bent.stiffness, plain.inner().strength.spars[0].root.bent.stiffness);
+              210 * 6 * 2 * 400e-6 * w.inner().frame.spars[0].stretch, 1e-6);
+  EXPECT_GT(w.inner().strength.bending.spars[0].root.bent.stiffness,
+            plain.inner().strength.bending.spars[0].root.bent.stiffness);
   // The webs' depth changes as the section does; the step is no taper.
-  EXPECT_NEAR(w.inner().strength.spars[0].webDepthChange, plain.inner().strength.spars[0].webDepthChange, 1e-12);
+  EXPECT_NEAR(w.inner().strength.bending.spars[0].webDepthChange,
+              plain.inner().strength.bending.spars[0].webDepthChange, 1e-12);
 }
 
 /// A slot that has the sheet bend with the spar: the transformed section with a polyline of sheet, integrated finely.
@@ -143,8 +145,8 @@ TEST(CarryingSheet, IsAPartOfTheSection) {
   const TrueWing w = wingOf(d);
   d.inner().sheeting.carries = false;
   const TrueWing bare = wingOf(d);
-  const PanelLoft& loft = w.inner().loft;
-  const SparSection& caps = bare.inner().strength.spars[0].root;
+  const PanelLoft& loft = w.inner().shape.loft;
+  const SparSection& caps = bare.inner().strength.bending.spars[0].root;
   double ea = 0, eaz = 0, eazz = 0;
   for (const Fibre& f : caps.fibres) {
     const double a = f.modulus * f.width * (f.high - f.low), z = (f.high + f.low) / 2, h = f.high - f.low;
@@ -171,7 +173,7 @@ TEST(CarryingSheet, IsAPartOfTheSection) {
   EXPECT_GT(figureOf(w, "sheet.bending"), 0);
   EXPECT_GT(figureOf(w, "sheet.buckling"), 0);
   EXPECT_EQ(bare.figure("sheet.bending"), nullptr);
-  EXPECT_TRUE(bare.inner().skin.empty());
+  EXPECT_TRUE(bare.inner().strength.skin.empty());
 }
 
 /// A lower cap that ends half way: no notch, no web, no mass beyond, and the upper strip alone carries there.
@@ -182,11 +184,11 @@ TEST(Caps, OneMayEndBeforeItsSpar) {
   spar.bottom.drops = true, spar.bottom.dropsAt = 0.5;
   const TrueWing w = wingOf(d);
   const TruePanel& p = w.inner();
-  const SparLine& line = p.spars[0];
+  const SparLine& line = p.frame.spars[0];
   const double end = 0.5 * line.end;
   EXPECT_NEAR(figureOf(w, "spar.1.endBottom"), end, 1e-9);
   EXPECT_EQ(w.figure("spar.1.endTop"), nullptr);
-  for (const Rib& rib : p.ribs) {
+  for (const Rib& rib : p.frame.ribs) {
     const bool inside = rib.t() <= end;
     EXPECT_EQ(rib.notches.size(), inside ? 2u : 1u) << rib.number;
     EXPECT_EQ(rib.pieces, inside ? 2 : 1) << rib.number;
@@ -209,12 +211,13 @@ TEST(Caps, OneMayEndBeforeItsSpar) {
   const SparSection lone = sparSection(spar, line, end + 1, d.own);
   EXPECT_NEAR(lone.bent.stiffness, spruce.modulus * inertia, 1e-6 * lone.bent.stiffness);
   const double stress = w.main().loads.front().load.moment(end) * h / 2 / inertia;
-  const auto ends = std::find_if(p.bays.begin(), p.bays.end(), [&](const SparBay& bay) { return bay.to > end; });
-  ASSERT_NE(ends, p.bays.end());
+  const auto ends =
+      std::find_if(p.strength.bays.begin(), p.strength.bays.end(), [&](const SparBay& bay) { return bay.to > end; });
+  ASSERT_NE(ends, p.strength.bays.end());
   const BayCheck* pressed = checkOf(*ends, BayCheck::What::compression);
   ASSERT_NE(pressed, nullptr);
   EXPECT_NEAR(pressed->stress, stress, 1e-3 * stress) << "in the bay where it ends, however far from its rib";
-  EXPECT_EQ(checkOf(p.bays.back(), BayCheck::What::web), nullptr);
+  EXPECT_EQ(checkOf(p.strength.bays.back(), BayCheck::What::web), nullptr);
   // From above: as wide as the wider of the two, then as the one that goes on.
   spar.bottom.width = 2 * spar.top.width;
   EXPECT_NEAR(std::abs(signedArea(sparFromAbove(spar, line))), 1.5 * spar.top.width * line.end * line.stretch, 1e-4);
@@ -229,7 +232,7 @@ TEST(CarryingSheet, MustReachTheSpar) {
   EXPECT_FALSE(hasFinding(wingOf(d).findings, "sheet.short"));
   d.inner().sheeting.fraction = 0.2; // the spar stands at 0.3
   const TrueWing w = wingOf(d);
-  EXPECT_TRUE(w.inner().skin.empty());
+  EXPECT_TRUE(w.inner().strength.skin.empty());
   EXPECT_EQ(w.figure("sheet.bending"), nullptr);
   EXPECT_TRUE(hasFinding(w.findings, "sheet.short"));
 }
@@ -244,7 +247,7 @@ RC_GTEST_PROP(CarryingSheet, MoreWoodNeverLowersAReserve, ()) {
   d.inner().spars[0].bottom = top;
   const auto least = [](const TrueWing& w, auto which) {
     double out = 1e9;
-    for (const SparStrength::Reserves& r : w.inner().strength.spars[0].along) out = std::min(out, which(r));
+    for (const SparStrength::Reserves& r : w.inner().strength.bending.spars[0].along) out = std::min(out, which(r));
     return out;
   };
   const auto both = [](const SparStrength::Reserves& r) { return std::min(r.upper, r.lower); };

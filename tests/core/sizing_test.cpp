@@ -25,16 +25,16 @@ std::optional<SparSize> lightest(const Design& given, const SizingOrder& order) 
             s.top.material = s.bottom.material = wood;
             const TrueWing w = wingOf(d);
             double least = 1e9, grams = 0;
-            for (const SparBay& bay : w.inner().bays)
+            for (const SparBay& bay : w.inner().strength.bays)
               for (const BayCheck& c : bay.checks)
                 if (bay.spar == 0 && c.ofSpar()) least = std::min(least, c.reserve());
             const double density = Tables{}.named(wood).density * 1e-6;
             for (int i = 0; i < 100; ++i) {
               const double share = (i + 0.5) / 100;
-              grams += (width + (tip - width) * share) * (top + bottom) * density * w.inner().loft.span() / 100 *
-                       w.inner().spars[0].stretch;
+              grams += (width + (tip - width) * share) * (top + bottom) * density * w.inner().shape.loft.span() / 100 *
+                       w.inner().frame.spars[0].stretch;
             }
-            const SparLine& line = w.inner().spars[0];
+            const SparLine& line = w.inner().frame.spars[0];
             const double deep = std::min(line.upperSeat.root.y() - line.lowerSeat.root.y(),
                                          line.upperSeat.tip.y() - line.lowerSeat.tip.y());
             if (least < order.reserve || top + bottom > 0.8 * deep) continue;
@@ -106,7 +106,7 @@ TEST(SwapWood, SameStiffnessByWidthIsTheRatioOfModuli) {
   EXPECT_NEAR(swap->glueLost, (old.width - swap->cap.width) * rib, 1e-6);
   EXPECT_NEAR(2 * swap->gusset * rib, swap->glueLost, 1e-9);
   // Grams by hand: length × depth × (new width × 1550 − old × 400 kg/m³).
-  const double length = w.inner().loft.span() * w.inner().spars[0].stretch;
+  const double length = w.inner().shape.loft.span() * w.inner().frame.spars[0].stretch;
   EXPECT_NEAR(swap->gramsMore, length * old.depth * (swap->cap.width * 1550 - old.width * 400) * 1e-6, 1e-6);
 }
 
@@ -117,7 +117,8 @@ TEST(SwapWood, SameStrengthKeepsTheCapsReserve) {
     ASSERT_TRUE(swap.has_value());
     Design d = w.design;
     d.inner().spars[0].top = swap->cap;
-    EXPECT_NEAR(wingOf(d).inner().strength.spars[0].upper->reserve, w.inner().strength.spars[0].upper->reserve, 1e-4);
+    EXPECT_NEAR(wingOf(d).inner().strength.bending.spars[0].upper->reserve,
+                w.inner().strength.bending.spars[0].upper->reserve, 1e-4);
   }
   // Light balsa instead of spruce would have to be deeper than there is room.
   Design shallow;

@@ -86,17 +86,18 @@ TEST(Strength, SparsShareByStiffness) {
   d.inner().spars.push_back(d.inner().spars[0]);
   d.inner().spars[1].rootFraction = d.inner().spars[1].tipFraction = 0.6;
   const TrueWing w = wingOf(d);
-  EXPECT_NEAR(w.inner().strength.spars[0].share + w.inner().strength.spars[1].share, 1, 1e-12);
-  EXPECT_GT(w.inner().strength.spars[0].share, w.inner().strength.spars[1].share) << "the deeper one carries more";
+  EXPECT_NEAR(w.inner().strength.bending.spars[0].share + w.inner().strength.bending.spars[1].share, 1, 1e-12);
+  EXPECT_GT(w.inner().strength.bending.spars[0].share, w.inner().strength.bending.spars[1].share)
+      << "the deeper one carries more";
 }
 
 RC_GTEST_PROP(Strength, MoreWoodNeverLowersTheReserve, ()) {
   Design d;
   const double width = *rc::gen::inRange(20, 100) / 10.0, more = *rc::gen::inRange(1, 40) / 10.0;
   d.inner().spars[0].top.width = d.inner().spars[0].bottom.width = width;
-  const auto before = wingOf(d).inner().strength.spars[0].worstReserve;
+  const auto before = wingOf(d).inner().strength.bending.spars[0].worstReserve;
   d.inner().spars[0].top.width = d.inner().spars[0].bottom.width = width + more;
-  RC_ASSERT(wingOf(d).inner().strength.spars[0].worstReserve >= before);
+  RC_ASSERT(wingOf(d).inner().strength.bending.spars[0].worstReserve >= before);
 }
 
 TEST(Strength, FindingsNameTheWeakSpar) {
@@ -115,9 +116,10 @@ TEST(Strength, DeflectionOfAnEvenCantilever) {
   d.flying.shape = LoadShape::chord;
   d.inner().spars.push_back({});
   const TrueWing w = wingOf(d);
-  const double perMm = w.inner().strength.load.lift / 700;
-  EXPECT_NEAR(w.inner().strength.tipDeflection, perMm * std::pow(700, 4) / (8 * w.inner().strength.rootStiffness),
-              0.001 * w.inner().strength.tipDeflection);
+  const double perMm = w.inner().strength.bending.load.lift / 700;
+  EXPECT_NEAR(w.inner().strength.bending.tipDeflection,
+              perMm * std::pow(700, 4) / (8 * w.inner().strength.bending.rootStiffness),
+              0.001 * w.inner().strength.bending.tipDeflection);
 }
 
 } // namespace

@@ -71,7 +71,7 @@ inline Design bareDesign() {
   d.inner().leadingEdge.kind = LeadingEdgeKind::none;
   d.inner().trailingEdge.kind = TrailingEdgeKind::none;
   d.inner().spars.clear();
-  d.inner().join.brace = false;
+  d.inner().join.braces.clear();
   return d;
 }
 

@@ -89,7 +89,7 @@ TEST(Tables, OwnRowsAreChosenByNameAndReckonedWith) {
   EXPECT_EQ(uses.front(), "main spar, top cap: Of");
   // Twice as stiff above: by hand, EI of two materials about their weighted axis.
   const TrueWing w = wingOf(chosen.value());
-  const SparSection& s = w.inner().strength.spars[0].root;
+  const SparSection& s = w.inner().strength.bending.spars[0].root;
   const Cap &top = w.design.inner().spars[0].top, &bottom = w.design.inner().spars[0].bottom;
   const double e1 = 21600, e2 = 10800, a1 = top.width * top.depth, a2 = bottom.width * bottom.depth;
   const double z1 = s.upperOuter - top.depth / 2, z2 = s.lowerOuter + bottom.depth / 2;
@@ -105,8 +105,8 @@ TEST(Tables, AnOwnCoveringStiffensAndWeighsWhatItSays) {
   d.own.coverings.push_back({.key = "own-1", .label = "my silk", .shear = 40, .areaWeight = 100});
   d.inner().stiffening.covering = "own-1";
   const TrueWing w = wingOf(d);
-  ASSERT_TRUE(w.inner().twist && bare.inner().twist);
-  EXPECT_LT(w.inner().twist->twist, 0.8 * bare.inner().twist->twist);
+  ASSERT_TRUE(w.inner().strength.twist && bare.inner().strength.twist);
+  EXPECT_LT(w.inner().strength.twist->twist, 0.8 * bare.inner().strength.twist->twist);
   // Both faces: 2 × mean chord × span × 100 g/m².
   const double area = (220.0 + 160.0) / 2 * 700 * 1e-6;
   EXPECT_NEAR(w.inner().mass.gramsOf(Part::What::covering), 2 * area * 100, 0.01);

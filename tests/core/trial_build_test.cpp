@@ -25,7 +25,7 @@ Design onlyRibs(const std::string& demo) {
     p.trailingEdge.kind = TrailingEdgeKind::none;
     p.spars.clear();
     p.riblets.inBay = 0;
-    p.join.brace = p.join.second.fitted = p.join.feet = p.join.joiner.fitted = p.join.rods = false;
+    p.join.feet = p.join.joiner.fitted = p.join.rods = false;
   }
   return d;
 }
@@ -71,16 +71,16 @@ TEST_P(TrialBuild, FlatRibsOnTheirPackingMakeThePanelAgain) {
   for (std::size_t k = 0; k < w.main().panels.size(); ++k) {
     const TruePanel& p = w.main().panels[k];
     const Placement level{-p.settingUp.turn, {0, 0}};
-    const double board = level(p.ribs.front().frame.le).y() - p.settingUp.ribs.front().at.front().height;
-    for (std::size_t i = 0; i < p.ribs.size(); ++i) {
-      const Rib& rib = p.ribs[i];
+    const double board = level(p.frame.ribs.front().frame.le).y() - p.settingUp.ribs.front().at.front().height;
+    for (std::size_t i = 0; i < p.frame.ribs.size(); ++i) {
+      const Rib& rib = p.frame.ribs[i];
       if (rib.turn != 0) continue; // these stand on each other: see the crossing ribs' own test
       const Polyline part = flatPart(ribDrawing(drawings[k], rib, Hand::right));
       ASSERT_GT(part.size(), 20u);
       const Placement stand = stood(p.settingUp.ribs[i], rib.frame.chord, lowerAtTail(rib));
       // The loft's own section there, as the panel lies on the board, its nose point at x = 0.
       Polyline surface;
-      for (const Point& q : outlineOf(p.loft.cutAt(rib.t()))) surface.push_back(level(q) - Point(0, board));
+      for (const Point& q : outlineOf(p.shape.loft.cutAt(rib.t()))) surface.push_back(level(q) - Point(0, board));
       const double nose = level(rib.frame.le).x();
       double worst = 0;
       for (const Point& q : part) worst = std::max(worst, off(surface, stand(q) + Point(nose, 0)));
@@ -103,11 +103,11 @@ TEST_P(TrialBuild, JoinedPanelsReachWhereTheFiguresSay) {
     gamma += k == 0 ? figureOf(w, "join.dihedral") : figureOf(w, panel + "join.break");
     const Eigen::AngleAxisd turn(gamma, Point3::UnitX());
     for (const double t : {0.0, 0.37, 1.0}) {
-      const ChordFrame f = p.loft.frameAt(t * p.loft.span());
+      const ChordFrame f = p.shape.loft.frameAt(t * p.shape.loft.span());
       const Point3 built = hung + turn * Point3(f.te.x(), f.t, f.te.y());
       EXPECT_LT((built - w.main().inSpace[k].at(f.te, f.t)).norm(), 1e-6) << GetParam() << ", panel " << k + 1;
     }
-    hung += turn * Point3(p.design.panel.tipSetback, p.loft.span(), 0);
+    hung += turn * Point3(p.design.panel.tipSetback, p.shape.loft.span(), 0);
   }
   EXPECT_NEAR(2 * hung.y(), figureOf(w, "panel.spanFromAbove"), 1e-6);
 }
@@ -120,7 +120,7 @@ TEST_P(TrialBuild, StraightStripsDropIntoTheStoodRibs) {
     for (const TruePanel& p : wing.panels) {
       const Placement level{-p.settingUp.turn, {0, 0}};
       std::map<std::string, std::vector<Point3>> strips;
-      for (const Rib& rib : p.ribs) {
+      for (const Rib& rib : p.frame.ribs) {
         if (rib.turn != 0 || rib.lean != 0) continue; // their own tests put those together
         const Placement stand = stood(p.settingUp.ribs[static_cast<std::size_t>(rib.number - p.design.firstRib)],
                                       rib.frame.chord, lowerAtTail(rib));
@@ -151,7 +151,7 @@ TEST_P(TrialBuild, BothHandsAreMirrorImages) {
   const TrueWing w = wingOf(demoDesign(GetParam()));
   const DrawnWing drawings = drawn(w);
   for (std::size_t k = 0; k < drawings.size(); ++k)
-    for (const Rib& rib : w.main().panels[k].ribs) {
+    for (const Rib& rib : w.main().panels[k].frame.ribs) {
       const Polyline right = flatPart(ribDrawing(drawings[k], rib, Hand::right)),
                      left = flatPart(ribDrawing(drawings[k], rib, Hand::left));
       ASSERT_EQ(right.size(), left.size());
@@ -182,7 +182,7 @@ RC_GTEST_PROP(ManyPanels, AreAWingOrAReason, ()) {
     p.ribs.count = *rc::gen::inRange(2, 9);
     p.join.feet = *rc::gen::arbitrary<bool>();
     p.join.footWidth = some(1, 60);
-    p.join.braceToRib = *rc::gen::inRange(2, 12);
+    p.join.braces[0].toRib = *rc::gen::inRange(2, 12);
     p.join.datum = *rc::gen::element(Datum::chordLevel, Datum::undersideFlat);
     const int by = *rc::gen::inRange(0, 3);
     p.join.dihedral = by == 0   ? Dihedral{DihedralBy::rise, some(-0.7, 0.7) * p.panel.span}
@@ -197,7 +197,7 @@ RC_GTEST_PROP(ManyPanels, AreAWingOrAReason, ()) {
     RC_ASSERT(static_cast<int>(w->main().panels.size()) == count);
     int number = 1;
     for (const TruePanel& p : w->main().panels)
-      for (const Rib& rib : p.ribs) RC_ASSERT(rib.number == number++);
+      for (const Rib& rib : p.frame.ribs) RC_ASSERT(rib.number == number++);
     const Table table = stationTable(*w);
     for (const auto& row : table.rows) RC_ASSERT(row.size() == table.columns.size());
     for (const DrawnPanel& panel : drawn(*w)) RC_ASSERT(!benchCard(panel, Hand::left).empty());

@@ -40,8 +40,8 @@ std::pair<double, double> surfaceAt(const PanelLoft& loft, double x, double t) {
 
 TEST(TurnedRibs, AreSquareToWhatTheyShallBe) {
   const TrueWing le = wingOf(turned(RibDirection::squareToLeadingEdge));
-  const ChordFrame root = le.inner().loft.frameAt(0), tip = le.inner().loft.frameAt(600);
-  for (const Rib& r : le.inner().ribs) {
+  const ChordFrame root = le.inner().shape.loft.frameAt(0), tip = le.inner().shape.loft.frameAt(600);
+  for (const Rib& r : le.inner().frame.ribs) {
     if (r.kind != RibKind::main) {
       EXPECT_EQ(r.turn, 0) << "the end ribs close the panel";
       continue;
@@ -53,8 +53,8 @@ TEST(TurnedRibs, AreSquareToWhatTheyShallBe) {
   d.inner().spars = {Spar{}};
   d.inner().spars[0].rootFraction = d.inner().spars[0].tipFraction = 0.6;
   const TrueWing spar = wingOf(d);
-  const SparLine& line = spar.inner().spars[0];
-  for (const Rib& r : spar.inner().ribs) {
+  const SparLine& line = spar.inner().frame.spars[0];
+  for (const Rib& r : spar.inner().frame.ribs) {
     if (r.kind != RibKind::main) continue;
     EXPECT_NEAR(r.turn, -line.sweep, 1e-12);
     ASSERT_EQ(r.notches.size(), 2u);
@@ -75,12 +75,12 @@ TEST(TurnedRibs, LieOnThePanelsSurface) {
           if (at.y() < 0 || at.y() > 600) continue;
           const double fraction = (*line)[i].x() / r.frame.chord;
           if (fraction < 0.03 || fraction > 0.98) continue; // where the nose turns under, x alone says too little
-          const auto [high, low] = surfaceAt(p.loft, at.x(), at.y());
+          const auto [high, low] = surfaceAt(p.shape.loft, at.x(), at.y());
           EXPECT_NEAR(at.z(), line == &r.upper ? high : low, 2e-3) << r.name() << " at " << fraction;
         }
     };
-    for (const Rib& r : p.ribs) check(r);
-    for (const Rib& r : p.riblets) check(r);
+    for (const Rib& r : p.frame.ribs) check(r);
+    for (const Rib& r : p.frame.riblets) check(r);
   }
 }
 
@@ -90,13 +90,13 @@ TEST(TurnedRibs, HalfLapsMeet) {
   const TrueWing w = wingOf(turned(RibDirection::diagonal, 40, true));
   const TruePanel& p = w.inner();
   std::vector<Point3> above, below;
-  for (const Rib& r : p.ribs)
+  for (const Rib& r : p.frame.ribs)
     for (const Lap& lap : r.laps) {
       EXPECT_TRUE(lap.fromAbove);
       above.push_back(r.inPanel({lap.x, lap.middle}));
       EXPECT_NEAR(lap.width, 2 / std::sin(degToRad(80)) + 0.1, 1e-9);
     }
-  for (const Rib& r : p.riblets) {
+  for (const Rib& r : p.frame.riblets) {
     EXPECT_EQ(r.kind, RibKind::crossing);
     EXPECT_NEAR(r.turn, -degToRad(40), 1e-12);
     for (const Lap& lap : r.laps) {
@@ -110,12 +110,12 @@ TEST(TurnedRibs, HalfLapsMeet) {
     double nearest = 1e300;
     for (const Point3& b : below) nearest = std::min(nearest, (a - b).norm());
     EXPECT_LT(nearest, 1e-3);
-    const auto [high, low] = surfaceAt(p.loft, a.x(), a.y());
+    const auto [high, low] = surfaceAt(p.shape.loft, a.x(), a.y());
     EXPECT_NEAR(a.z(), (high + low) / 2, 2e-3) << "half way through the panel";
   }
   // No rib falls apart, and the wood that two ribs lose is what one of them loses over the whole depth.
-  for (const Rib& r : p.ribs) EXPECT_EQ(r.pieces, 1) << r.name();
-  for (const Rib& r : p.riblets) EXPECT_EQ(r.pieces, 1) << r.name();
+  for (const Rib& r : p.frame.ribs) EXPECT_EQ(r.pieces, 1) << r.name();
+  for (const Rib& r : p.frame.riblets) EXPECT_EQ(r.pieces, 1) << r.name();
 }
 
 TEST(TurnedRibs, StopAtTheEndRibs) {
@@ -131,12 +131,12 @@ TEST(TurnedRibs, StopAtTheEndRibs) {
       }
     cut += boundsOf(r.wood).width() < 0.98 * r.frame.chord;
   };
-  for (const Rib& r : p.ribs)
+  for (const Rib& r : p.frame.ribs)
     if (r.kind == RibKind::main) check(r);
-  for (const Rib& r : p.riblets) check(r);
+  for (const Rib& r : p.frame.riblets) check(r);
   EXPECT_GT(cut, 2);
   // What is not there is not packed.
-  for (std::size_t i = 0; i < p.ribs.size(); ++i)
+  for (std::size_t i = 0; i < p.frame.ribs.size(); ++i)
     for (const Support& s : p.settingUp.ribs[i].at) EXPECT_EQ(s.there, s.t > -1e-6 && s.t < 600 + 1e-6);
 }
 
@@ -144,8 +144,8 @@ TEST(TurnedRibs, StopAtTheEndRibs) {
 TEST(TurnedRibs, StandOnTheirPacking) {
   const TrueWing w = wingOf(turned(RibDirection::diagonal, 30));
   const TruePanel& p = w.inner();
-  const double board = p.loft.lowest();
-  for (const Rib& r : p.ribs) {
+  const double board = p.shape.loft.lowest();
+  for (const Rib& r : p.frame.ribs) {
     if (r.turn == 0) continue;
     const RibSupports& s = p.settingUp.ribs[static_cast<std::size_t>(r.number - 1)];
     const Point3 nose = r.inPanel({0, 0}), tail = r.inPanel({r.frame.chord, 0});
@@ -154,7 +154,7 @@ TEST(TurnedRibs, StandOnTheirPacking) {
     }
     if (!s.at.back().there) continue;
     EXPECT_NEAR(s.at.back().t, tail.y(), 1e-9);
-    EXPECT_NEAR(s.at.back().height, p.loft.at(Face::lower, 1, tail.y()).y() - board, 2e-3) << r.name();
+    EXPECT_NEAR(s.at.back().height, p.shape.loft.at(Face::lower, 1, tail.y()).y() - board, 2e-3) << r.name();
   }
 }
 
@@ -166,8 +166,8 @@ TEST(TurnedRibs, StockIsAsWideAsDecidedSquareToNothingButTheFlight) {
   d.inner().trailingEdge.width = 20;
   d.inner().panel.washoutDeg = 0;
   const TrueWing w = wingOf(d);
-  const PanelLoft& loft = w.inner().loft;
-  for (const Rib& r : w.inner().ribs) {
+  const PanelLoft& loft = w.inner().shape.loft;
+  for (const Rib& r : w.inner().frame.ribs) {
     if (r.turn == 0) continue;
     const Box wood = boundsOf(r.wood);
     const Point3 front = r.inPanel({wood.low.x(), 0}), back = r.inPanel({wood.high.x(), 0});
@@ -194,12 +194,12 @@ TEST(TurnedRibs, ThatRunAlongAnEdgeAreRefusedAndBareCornersTold) {
 TEST(TurnedRibs, LeaveNoRoomForRiblets) {
   Design d = turned(RibDirection::diagonal, 30);
   d.inner().riblets.inBay = 2;
-  EXPECT_TRUE(wingOf(d).inner().riblets.empty()) << "they would run into the turned ribs";
+  EXPECT_TRUE(wingOf(d).inner().frame.riblets.empty()) << "they would run into the turned ribs";
   const auto asked = decisionAt(d, "wings.0.panels.0.riblets.inBay");
   ASSERT_TRUE(asked.has_value());
   EXPECT_FALSE(asked->applies);
   d.inner().ribs.direction = RibDirection::flight;
-  EXPECT_EQ(wingOf(d).inner().riblets.size(), 16u);
+  EXPECT_EQ(wingOf(d).inner().frame.riblets.size(), 16u);
 }
 
 TEST(TurnedRibs, PlanAndSheetsHaveThemAll) {
@@ -212,8 +212,8 @@ TEST(TurnedRibs, PlanAndSheetsHaveThemAll) {
     crossing += l.text.find("x RIGHT") != std::string::npos;
     outwards += l.text.find("outwards") != std::string::npos;
   }
-  EXPECT_EQ(crossing, p.ribs.size() - 1) << "one in every bay";
-  EXPECT_EQ(outwards, p.ribs.size() - 2);
+  EXPECT_EQ(crossing, p.frame.ribs.size() - 1) << "one in every bay";
+  EXPECT_EQ(outwards, p.frame.ribs.size() - 2);
   // On the plan a rib's own line runs at its angle.
   int turnedLines = 0;
   const Drawing plan = planDrawing(drawings, Hand::right);
@@ -222,7 +222,7 @@ TEST(TurnedRibs, PlanAndSheetsHaveThemAll) {
       const Point run = s.points[1] - s.points[0];
       turnedLines += std::abs(std::abs(std::atan2(run.x(), -run.y())) - degToRad(38)) < 1e-6;
     }
-  EXPECT_EQ(turnedLines, static_cast<int>(2 * p.ribs.size() - 3));
+  EXPECT_EQ(turnedLines, static_cast<int>(2 * p.frame.ribs.size() - 3));
 }
 
 /// Any angle, any sweep: wings or reasons, and every number is one.
@@ -237,14 +237,13 @@ RC_GTEST_PROP(TurnedRibs, AlwaysGiveNumbersOrAReason, ()) {
   p.panel.washoutDeg = *rc::gen::inRange(-15, 15);
   p.join.feet = *rc::gen::arbitrary<bool>();
   p.join.rods = *rc::gen::arbitrary<bool>();
-  p.join.second.fitted = true;
-  p.join.second.spar = 1;
-  p.join.second.form = BraceForm::folded;
-  p.join.braceSlots = *rc::gen::arbitrary<bool>();
+  p.join.braces.resize(2);
+  p.join.braces[1].form = BraceForm::folded;
+  p.join.braces[0].slots = *rc::gen::arbitrary<bool>();
   const auto result = work(d);
   if (const auto* w = std::get_if<TrueWing>(&result)) {
     for (const Figure& f : w->figures()) RC_ASSERT(std::isfinite(f.value));
-    for (const Rib& r : w->inner().ribs) RC_ASSERT(std::isfinite(r.cutArea));
+    for (const Rib& r : w->inner().frame.ribs) RC_ASSERT(std::isfinite(r.cutArea));
   } else {
     RC_ASSERT(!std::get<std::vector<Finding>>(result).empty());
   }

@@ -139,7 +139,7 @@ TEST(TwistTest, IsInProportionToTheCouple) {
   d.flying.twistCouple *= 3;
   EXPECT_NEAR(twistOf(d), 3 * once, 1e-9 * once);
   const TrueWing w = wingOf(d);
-  EXPECT_NEAR(figureOf(w, "twist.stiffness"), d.flying.twistCouple * 600 / w.inner().twist->twist, 1e-3);
+  EXPECT_NEAR(figureOf(w, "twist.stiffness"), d.flying.twistCouple * 600 / w.inner().strength.twist->twist, 1e-3);
 }
 
 TEST(TwistTest, WhatStiffensStiffens) {
@@ -221,9 +221,9 @@ TEST(TwistTest, EveryDemoHasOneAndCrossingRibsAreStiff) {
   for (const char* name : {"fenlark-1500", "tarnbrook-2000", "skerrow-1460", "oldacre-1320", "lanehurst-1180"}) {
     const TrueWing w = wingOf(demoDesign(name));
     for (const TruePanel& p : w.main().panels) {
-      ASSERT_TRUE(p.twist.has_value()) << name;
-      EXPECT_GT(p.twist->twist, 0) << name;
-      EXPECT_LT(radToDeg(p.twist->twist), 45) << name;
+      ASSERT_TRUE(p.strength.twist.has_value()) << name;
+      EXPECT_GT(p.strength.twist->twist, 0) << name;
+      EXPECT_LT(radToDeg(p.strength.twist->twist), 45) << name;
     }
   }
   Design crossed = demoDesign("lanehurst-1180");
@@ -245,23 +245,23 @@ TEST(Bays, ACapBucklesAsEulerSays) {
   Design d = twoSpars();
   d.inner().spars.resize(1);
   const TrueWing w = wingOf(d);
-  const SparBay& first = w.inner().bays.front();
+  const SparBay& first = w.inner().strength.bays.front();
   ASSERT_EQ(first.checks.size(), 5u) << "pressed, buckling, pulled, both edges";
-  const double l = (first.to - first.from) * w.inner().spars[0].stretch;
+  const double l = (first.to - first.from) * w.inner().frame.spars[0].stretch;
   EXPECT_NEAR(check(first, BayCheck::What::buckling)->strength, eulerStress(10800, 3 / std::sqrt(12.0), l), 1e-9);
   EXPECT_NEAR(check(first, BayCheck::What::compression)->stress, figureOf(w, "spar.1.stressTop"), 1e-9);
   // A web holds it upright: it is free along the chord, where it is twice as wide. Sheet on it holds it there too.
   d.inner().spars[0].webs = Webs::between;
   const TrueWing webbed = wingOf(d);
-  EXPECT_NEAR(check(webbed.inner().bays.front(), BayCheck::What::buckling)->strength,
+  EXPECT_NEAR(check(webbed.inner().strength.bays.front(), BayCheck::What::buckling)->strength,
               4 * check(first, BayCheck::What::buckling)->strength, 1e-6);
   d.inner().sheeting.top = true;
   d.inner().sheeting.fraction = 0.4;
   const TrueWing sheeted = wingOf(d);
-  EXPECT_FALSE(check(sheeted.inner().bays.front(), BayCheck::What::buckling).has_value());
+  EXPECT_FALSE(check(sheeted.inner().strength.bays.front(), BayCheck::What::buckling).has_value());
   // The web's shear is the flow between the caps over its thickness.
-  EXPECT_NEAR(check(webbed.inner().bays.front(), BayCheck::What::web)->stress,
-              std::abs(webbed.inner().strength.spars[0].webFlow) / 1.5, 1e-9);
+  EXPECT_NEAR(check(webbed.inner().strength.bays.front(), BayCheck::What::web)->stress,
+              std::abs(webbed.inner().strength.bending.spars[0].webFlow) / 1.5, 1e-9);
 }
 
 TEST(Bays, TheWeakestIsWhereItBreaksFirst) {
@@ -284,7 +284,7 @@ TEST(Bays, TheWebsGlueGoesByTheWeakerWood) {
   s.webs = Webs::between, s.webMaterial = "birch-ply";
   s.top.material = "spruce", s.bottom.material = "balsa-160";
   const TrueWing w = wingOf(d);
-  const SparBay& first = w.inner().bays.front();
+  const SparBay& first = w.inner().strength.bays.front();
   const auto glue = check(first, BayCheck::What::glue), web = check(first, BayCheck::What::web);
   ASSERT_TRUE(glue && web);
   EXPECT_DOUBLE_EQ(glue->strength, Tables{}.named("balsa-160").shearStrength);
@@ -296,7 +296,7 @@ TEST(Bays, TheWebsGlueGoesByTheWeakerWood) {
 TEST(TwistTest, SaysWhenTheCoupleIsTooMuch) {
   Design d = twoSpars();
   d.flying.twistCouple = 1;
-  EXPECT_FALSE(wingOf(d).inner().twist->tooFar());
+  EXPECT_FALSE(wingOf(d).inner().strength.twist->tooFar());
   EXPECT_EQ(wingOf(d).figure("twist.angle")->where.find("too much"), std::string::npos);
   d.flying.twistCouple = 1e6;
   EXPECT_NE(wingOf(d).figure("twist.angle")->where.find("too much"), std::string::npos);
@@ -320,9 +320,9 @@ RC_GTEST_PROP(TwistTest, IsANumber, ()) {
   p.stiffening.diagonals = *rc::gen::element(Diagonals::none, Diagonals::oneWay, Diagonals::crossed, Diagonals::zigzag);
   p.stiffening.covering = *rc::gen::element(std::string("none"), std::string("film"));
   const TrueWing w = wingOf(d);
-  if (!w.inner().twist) return;
-  RC_ASSERT(std::isfinite(w.inner().twist->twist));
-  RC_ASSERT(w.inner().twist->twist > 0);
+  if (!w.inner().strength.twist) return;
+  RC_ASSERT(std::isfinite(w.inner().strength.twist->twist));
+  RC_ASSERT(w.inner().strength.twist->twist > 0);
 }
 
 /// A spar as far forward as it can be stands where the nose's own line does: sorting the two ended the program.
@@ -332,8 +332,8 @@ TEST(TwistTest, ASparInTheNoseIsWorkedOut) {
     d.inner().spars[0].rootFraction = d.inner().spars[0].tipFraction = at;
     const auto result = work(d);
     if (const auto* w = std::get_if<TrueWing>(&result)) {
-      if (w->inner().twist) {
-        EXPECT_TRUE(std::isfinite(w->inner().twist->twist)) << at;
+      if (w->inner().strength.twist) {
+        EXPECT_TRUE(std::isfinite(w->inner().strength.twist->twist)) << at;
       }
     }
   }

@@ -181,6 +181,35 @@ void migrateLoadFactors(Json& json) {
   });
 }
 
+/// Since version 9 a join's braces are a list.
+void migrateBraces(Json& json) {
+  const auto lower = [](std::string key) {
+    key[0] = static_cast<char>(std::tolower(static_cast<unsigned char>(key[0])));
+    return key;
+  };
+  forEachPanel(json, [&](Json& panel) {
+    Json braces = Json::array();
+    if (panel.contains("join") && panel["join"].is_object()) {
+      Json &join = panel["join"], first = Json::object();
+      for (const char* key : {"Spar", "Thickness", "Side", "Form", "Over", "ToRib", "Slots", "Material"})
+        if (const std::string was = std::string("brace") + key; join.contains(was))
+          first[lower(key)] = std::move(join[was]), join.erase(was);
+      if (join.contains("brace")) {
+        if (join["brace"] == true) braces.push_back(std::move(first));
+        join.erase("brace");
+      }
+    }
+    if (panel.contains("brace2") && panel["brace2"].is_object()) {
+      Json& second = panel["brace2"];
+      const bool fitted = second.contains("fitted") && second["fitted"] == true;
+      second.erase("fitted");
+      if (fitted) braces.push_back(std::move(second));
+    }
+    panel.erase("brace2");
+    if (panel.contains("join") && panel["join"].is_object()) panel["join"]["braces"] = std::move(braces);
+  });
+}
+
 } // namespace
 
 void migrate(Json& json, int version) {
@@ -191,6 +220,7 @@ void migrate(Json& json, int version) {
   if (version < 6) migrateLoads(json);
   if (version < 7) migrateMaterials(json);
   if (version < 8) migrateLoadFactors(json);
+  if (version < 9) migrateBraces(json);
 }
 
 } // namespace eup

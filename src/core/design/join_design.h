@@ -57,18 +57,20 @@ inline constexpr std::array sparsThereChoices{
     Choice{"end", "end at the join"}, Choice{"cracked", "are cracked and set"}, Choice{"through", "run through"}};
 static_assert(sparsThereChoices.size() == wordsFor(SparsThere::through));
 
-/// One more brace of a join, on another spar or on the same.
-struct SecondBrace {
-  bool fitted = false;
-  int spar = 2; ///< number of the spar that it lies on
+inline constexpr int mostBraces = 4; ///< a join
+
+/// A plate, or two, beside a spar that holds the join.
+struct Bracing {
+  int spar = 1; ///< number of the spar that it lies on
   BraceOver over = BraceOver::between;
-  bool slots = false;
+  bool slots = false; ///< the ribs that it passes are slotted for it
   double thickness = 1.5;
   BraceSide side = BraceSide::behind;
   BraceForm form = BraceForm::flat;
-  int toRib = 3;
+  int toRib = 3; ///< where each leg ends, counted from the join: the rib at the join is 1
   std::string material = "birch-ply";
-  bool operator==(const SecondBrace&) const = default;
+  int plates() const { return side == BraceSide::both ? 2 : 1; }
+  bool operator==(const Bracing&) const = default;
 };
 
 /// A rod or tube in sleeves, by which panels are put together on the field.
@@ -98,16 +100,7 @@ struct Join {
   bool rootLeans = false; ///< the ribs that meet there lean into its plane; else they stand square and are bevelled
   SparsThere sparsThere = SparsThere::end;
   double crackLeaves = 0.5; ///< mm of a cracked spar that is not cut through
-  bool brace = true;
-  int braceSpar = 1; ///< number of the spar that it lies on
-  BraceOver braceOver = BraceOver::between;
-  bool braceSlots = false; ///< the ribs that it passes are slotted for it
-  double braceThickness = 1.5;
-  BraceSide braceSide = BraceSide::behind;
-  BraceForm braceForm = BraceForm::flat;
-  int braceToRib = 3; ///< where each leg ends, counted from the join: the rib at the join is 1
-  std::string braceMaterial = "birch-ply";
-  SecondBrace second;
+  std::vector<Bracing> braces{Bracing{}};
   Joiner joiner;
   std::vector<double> packing{0.8, 1, 1.5, 2, 3, 5, 10}; ///< thicknesses that are at hand to pack with
   bool feet = false;                                     ///< ribs stand on feet that are broken off later
@@ -118,14 +111,5 @@ struct Join {
   double rodFront = 0.25, rodRear = 0.6; ///< of the chord at either end
   bool operator==(const Join&) const = default;
 };
-
-/// The same join with its second brace in the first one's place, for what knows one brace.
-inline Join withSecondBrace(Join join) {
-  const SecondBrace& b = join.second;
-  join.brace = b.fitted, join.braceSpar = b.spar, join.braceOver = b.over, join.braceSlots = b.slots;
-  join.braceThickness = b.thickness, join.braceSide = b.side, join.braceForm = b.form;
-  join.braceToRib = b.toRib, join.braceMaterial = b.material;
-  return join;
-}
 
 } // namespace eup

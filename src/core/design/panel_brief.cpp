@@ -35,7 +35,7 @@ std::optional<std::pair<PanelId, std::size_t>> prefixOf(std::string_view path) {
 
 /// Spars that run through need no brace.
 Join settled(Join join) {
-  if (join.sparsThere == SparsThere::through) join.brace = join.second.fitted = false;
+  if (join.sparsThere == SparsThere::through) join.braces.clear();
   return join;
 }
 
@@ -70,7 +70,8 @@ std::vector<PanelBrief> briefsOf(const Design& d, int wing) {
     if (k + 1 < panels.size()) p.beyond = settled(panels[k + 1].join);
     if (k + 1 < panels.size()) p.tip.kind = TipKind::square; // the wing goes on there
     if (!p.mirrored && k == 0) {                             // and meets nothing of its own
-      p.join.brace = p.join.second.fitted = p.join.joiner.fitted = p.join.rootLeans = false;
+      p.join.braces.clear();
+      p.join.joiner.fitted = p.join.rootLeans = false;
       p.join.sparsThere = SparsThere::end;
     }
     if (k > 0) {

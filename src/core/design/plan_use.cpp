@@ -189,7 +189,7 @@ void stepStock(PanelDesign& p, double k, LengthUnit unit) {
     }
     step(s.sheet, StockKind::sheet);
   }
-  step(p.join.braceThickness, StockKind::ply);
+  for (Bracing& b : p.join.braces) step(b.thickness, StockKind::ply);
 }
 
 } // namespace

@@ -49,12 +49,21 @@ std::string Subject::key() const {
   return fmt::format("{}.{}", topicChoices[static_cast<std::size_t>(topic)].key, number);
 }
 
+std::string braceName(int number) {
+  constexpr std::array<const char*, mostBraces> which{"", "second ", "third ", "fourth "};
+  return which.at(static_cast<std::size_t>(number)) + std::string("brace");
+}
+
 std::string titleOf(const Subject& s, const PanelDesign& panel, bool innermost, bool mirrored) {
   const auto k = static_cast<std::size_t>(s.number);
   if (s.topic == Topic::spar && k < panel.spars.size()) return panel.spars[k].name;
   if (s.topic == Topic::spar) return fmt::format("Spar {}", s.number + 1);
   if (s.topic == Topic::join && innermost) return mirrored ? "Centre join" : "Setting up";
-  if (s.topic == Topic::brace && s.number > 0) return "Second brace";
+  if (s.topic == Topic::brace) {
+    std::string name = braceName(s.number);
+    name[0] = static_cast<char>(std::toupper(static_cast<unsigned char>(name[0])));
+    return name;
+  }
   return std::string(topicChoices[static_cast<std::size_t>(s.topic)].label);
 }
 
@@ -102,8 +111,8 @@ std::vector<Subject> subjectsOf(const Design& design, Stage stage, PanelId id) {
     break;
   case Stage::joins:
     if (!innermost || mirrored(wing)) { // a fin's root meets nothing of its own
-      add({Topic::join, Topic::brace});
-      out.push_back({Topic::brace, 1});
+      add({Topic::join});
+      for (int i = 0; i < static_cast<int>(panel.join.braces.size()); ++i) out.push_back({Topic::brace, i});
       add({Topic::joiner});
     }
     add({Topic::settingUp});

@@ -80,6 +80,9 @@ std::string titleOf(const Subject& subject, const PanelDesign& panel, bool inner
 /// The same with the spar that it belongs to: "main spar, top cap".
 std::string fullTitleOf(const Subject& subject, const PanelDesign& panel, bool innermost, bool mirrored);
 
+/// "brace", "second brace", counted from 0.
+std::string braceName(int number);
+
 /// What is decided of a panel in a stage, in order. A part of a spar is listed after its spar. Empty for the plan,
 /// which has a page of its own.
 std::vector<Subject> subjectsOf(const Design& design, Stage stage, PanelId panel);

@@ -23,7 +23,7 @@ PanelDesign startingPanel(WingKind kind, const PanelDesign& main) {
   p.spars.front().top.width = p.spars.front().bottom.width = 3;
   p.spars.front().top.depth = p.spars.front().bottom.depth = 2;
   p.join.dihedral = {DihedralBy::angle, 0};
-  p.join.brace = p.join.second.fitted = false;
+  p.join.braces.clear();
   return p;
 }
 
@@ -69,11 +69,11 @@ Design newWing() {
   spar.top.depth = 5, spar.bottom.depth = 4;
   spar.webs = Webs::between;
   spar.webThickness = 2;
-  Join& join = d.inner().join;
-  join.braceThickness = 3;
-  join.braceSide = BraceSide::both;
-  join.braceOver = BraceOver::faces;
-  join.braceToRib = 4;
+  Bracing& brace = d.inner().join.braces.front();
+  brace.thickness = 3;
+  brace.side = BraceSide::both;
+  brace.over = BraceOver::faces;
+  brace.toRib = 4;
   d.flying.mass = 1100;
   d.flying.loadFactor = 5;
   return d;

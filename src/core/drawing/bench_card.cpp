@@ -22,12 +22,12 @@ Drawing blockGauge(const DrawnPanel& w) {
   d.loop(Layer::cut, rectangle({0, 0}, {45, h}));
   d.write({50, h / 2 + 1}, fmt::format("Tip block {}", told(block.height, Quantity::length, w.design.unit)), 5);
   d.write({50, h / 2 - 5},
-          fmt::format("under R{} at {:.0f} % of the chord", w.ribs.back().number, block.fraction * 100), 3);
+          fmt::format("under R{} at {:.0f} % of the chord", w.frame.ribs.back().number, block.fraction * 100), 3);
   return d;
 }
 
 Drawing bevelGauge(const DrawnPanel& w) {
-  const double lean = w.join.fold, run = std::max(2 * w.ribs.front().depth, 40.0);
+  const double lean = w.join.fold, run = std::max(2 * w.frame.ribs.front().depth, 40.0);
   Drawing d;
   d.loop(Layer::cut, {{0, 0}, {20, 0}, {20 + run * std::tan(std::abs(lean)), run}, {0, run}});
   const double x = 26 + run * std::tan(std::abs(lean));
@@ -42,15 +42,16 @@ const char* braceLies(BraceSide side) {
   return side == BraceSide::front ? "before" : side == BraceSide::behind ? "behind" : "two, on either side of";
 }
 
-Drawing braceDrawing(const DrawnPanel& w, const Brace& b, const Join& join) {
+Drawing braceDrawing(const DrawnPanel& w, const Brace& b) {
+  const Bracing& decided = w.design.join.braces[static_cast<std::size_t>(b.number)];
   Drawing d;
   d.loop(Layer::cut, b.outline);
   d.line(Layer::mark, {0, -b.depthRoot}, {0, b.depthRoot});
   // The ribs that the legs pass: at the centre the same ones on both sides.
   const double half = (w.join.fold >= 0 ? b.bend : -b.bend) / 2;
-  for (const Rib& rib : w.ribs) {
+  for (const Rib& rib : w.frame.ribs) {
     if (rib.kind == RibKind::root || rib.number >= b.outer.toRib) continue;
-    const double s = rib.t() * w.spars[static_cast<std::size_t>(b.spar)].stretch;
+    const double s = rib.t() * w.frame.spars[static_cast<std::size_t>(b.spar)].stretch;
     for (double side : {-1.0, 1.0}) {
       if (side < 0 && !w.join.centre) continue;
       const Point at(side * s * std::cos(half), s * std::sin(half)), up(-side * std::sin(half), std::cos(half));
@@ -63,13 +64,12 @@ Drawing braceDrawing(const DrawnPanel& w, const Brace& b, const Join& join) {
   const std::string legs = w.join.centre ? leg(b.outer) : leg(b.inner) + " and " + leg(b.outer);
   const Box box = d.bounds();
   d.write({box.low.x(), box.low.y() - 6},
-          fmt::format("Brace, {} ply: bend {}{}; grain along",
-                      told(join.braceThickness, Quantity::length, w.design.unit),
+          fmt::format("Brace, {} ply: bend {}{}; grain along", told(decided.thickness, Quantity::length, w.design.unit),
                       told(b.bend, Quantity::angle, w.design.unit),
                       b.folded ? ", folded " + told(b.turn, Quantity::angle, w.design.unit) : std::string()),
           3);
   d.write({box.low.x(), box.low.y() - 10.5},
-          fmt::format("legs {}, {} the {}", legs, braceLies(join.braceSide),
+          fmt::format("legs {}, {} the {}", legs, braceLies(decided.side),
                       w.design.spars[static_cast<std::size_t>(b.spar)].name),
           3);
   return d;
@@ -115,17 +115,17 @@ std::vector<Drawing> benchCard(const DrawnPanel& w, Hand hand, double pageHeight
   const std::string rise = told(w.join.rise, Quantity::length, w.design.unit),
                     gamma = told(w.join.gamma, Quantity::angle, w.design.unit);
   if (w.design.mirrored || !w.design.innermost()) { // a fin's root is joined to nothing
-    put(words(w.join.centre ? fmt::format("Centre join: rise {}, dihedral {} each half", rise, gamma)
-                            : fmt::format("Join of {} to {}: {} between them, the panel {} to the horizontal, rise {}",
-                                          w.ribs.front().name(), fmt::format("R{}", w.ribs.front().number - 1),
-                                          told(2 * w.join.fold, Quantity::angle, w.design.unit), gamma, rise),
+    put(words(w.join.centre
+                  ? fmt::format("Centre join: rise {}, dihedral {} each half", rise, gamma)
+                  : fmt::format("Join of {} to {}: {} between them, the panel {} to the horizontal, rise {}",
+                                w.frame.ribs.front().name(), fmt::format("R{}", w.frame.ribs.front().number - 1),
+                                told(2 * w.join.fold, Quantity::angle, w.design.unit), gamma, rise),
               3.5));
     put(blockGauge(w));
     put(bevelGauge(w));
   }
-  if (w.join.brace && w.join.brace->depthRoot > 0) put(braceDrawing(w, *w.join.brace, w.design.join));
-  if (w.join.second && w.join.second->depthRoot > 0)
-    put(braceDrawing(w, *w.join.second, withSecondBrace(w.design.join)));
+  for (const Brace& b : w.join.braces)
+    if (b.depthRoot > 0) put(braceDrawing(w, b));
   put(words(fmt::format("Packing: underside over the board ({}), {}", w.design.unit == LengthUnit::mm ? "mm" : "inches",
                         w.settingUp.datum == Datum::undersideFlat ? "root underside flat" : "root chord level"),
             4));

@@ -43,19 +43,17 @@ double dropUnder(const Polyline& above, const Polyline& next) {
 struct Plate {
   const DrawnPanel& panel;
   const Brace& brace;
-  Join join; ///< with this brace in the first one's place
+  const Bracing& decided;
 };
 
 std::vector<Plate> platesOf(const DrawnWing& wing, Hand hand) {
   std::vector<Plate> out;
   for (const DrawnPanel& w : wing) {
     if (w.join.centre && hand == Hand::left) continue; // both hands have it in common
-    const auto add = [&](const std::optional<Brace>& b, const Join& join) {
-      if (!b || b->depthRoot <= 0) return;
-      for (int k = 0; k < (join.braceSide == BraceSide::both ? 2 : 1); ++k) out.push_back({w, *b, join});
-    };
-    add(w.join.brace, w.design.join);
-    if (w.join.second) add(w.join.second, withSecondBrace(w.design.join));
+    for (const Brace& b : w.join.braces) {
+      const Bracing& decided = w.design.join.braces[static_cast<std::size_t>(b.number)];
+      for (int k = 0; b.depthRoot > 0 && k < decided.plates(); ++k) out.push_back({w, b, decided});
+    }
   }
   return out;
 }
@@ -63,11 +61,11 @@ std::vector<Plate> platesOf(const DrawnWing& wing, Hand hand) {
 /// Which plate it is, in words.
 std::string wordsOf(const Plate& p, Hand hand) {
   const LengthUnit unit = p.panel.design.unit;
-  return fmt::format("{} {}, {}{}, ply {}", p.panel.ribs.front().name(),
+  return fmt::format("{} {}, {}{}, ply {}", p.panel.frame.ribs.front().name(),
                      p.panel.design.spars[static_cast<std::size_t>(p.brace.spar)].name,
                      p.panel.join.centre ? "both hands" : nameLarge(hand),
                      p.brace.folded ? ", folded " + told(p.brace.turn, Quantity::angle, unit) : std::string(),
-                     told(p.join.braceThickness, Quantity::length, unit));
+                     told(p.decided.thickness, Quantity::length, unit));
 }
 
 /// A plate at that height: its outline, the join, and the grain along each leg.

@@ -108,7 +108,7 @@ Drawing cradle(const DrawnPanel& w) {
                       {-relief, face(relief)},
                       {-reach, face(reach)}});
   d.write({-reach, -5},
-          fmt::format("Cradle for the join of {}: {} each side; the notch keeps glue off", w.ribs.front().name(),
+          fmt::format("Cradle for the join of {}: {} each side; the notch keeps glue off", w.frame.ribs.front().name(),
                       told(w.join.fold, Quantity::angle, w.design.unit)),
           3);
   return d;
@@ -124,10 +124,10 @@ std::vector<Drawing> gauges(const DrawnPanel& w, Hand hand) {
     part.hand = hand;
     parts.push_back(std::move(part));
   };
-  std::vector<std::size_t> chosen{0, w.ribs.size() / 2, w.ribs.size() - 1};
+  std::vector<std::size_t> chosen{0, w.frame.ribs.size() / 2, w.frame.ribs.size() - 1};
   chosen.erase(std::unique(chosen.begin(), chosen.end()), chosen.end());
   for (const std::size_t i : chosen)
-    for (const bool above : {false, true}) put(incidenceTemplate(w, w.ribs[i], hand, above));
+    for (const bool above : {false, true}) put(incidenceTemplate(w, w.frame.ribs[i], hand, above));
   constexpr double worthAStep = 0.2; // mm: what lies lower lies on the board
   for (const std::size_t i : chosen)
     if (w.settingUp.ribs[i].at.back().height > worthAStep) put(washoutBlock(w, w.settingUp.ribs[i]));

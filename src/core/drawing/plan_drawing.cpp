@@ -17,8 +17,8 @@ double aftOf(const ChordFrame& f, double chordX) {
 }
 
 void chordwiseLine(Drawing& d, const DrawnPanel& w, double rootX, double tipX, Layer layer) {
-  const ChordFrame root = w.loft.frameAt(0), tip = w.loft.frameAt(w.loft.span());
-  d.line(layer, onPlan(aftOf(root, rootX), 0), onPlan(aftOf(tip, tipX), w.loft.span()));
+  const ChordFrame root = w.shape.loft.frameAt(0), tip = w.shape.loft.frameAt(w.shape.loft.span());
+  d.line(layer, onPlan(aftOf(root, rootX), 0), onPlan(aftOf(tip, tipX), w.shape.loft.span()));
 }
 
 void ribOnPlan(Drawing& d, const Rib& rib) {
@@ -43,22 +43,22 @@ void sparOnPlan(Drawing& d, const DrawnPanel& w, const SparLine& line) {
 void joinerOnPlan(Drawing& d, const DrawnPanel& w) {
   const Rib* last = nullptr;
   const PassHole* first = nullptr;
-  for (const Rib& rib : w.ribs)
+  for (const Rib& rib : w.frame.ribs)
     for (const PassHole& h : rib.passHoles)
       if (h.what == Passing::What::joiner) {
         if (!first) first = &h;
         last = &rib;
       }
   if (!last || !w.design.join.joiner.fitted) return;
-  const double x = aftOf(w.ribs.front().frame, first->middle.x()), half = first->width / 2;
+  const double x = aftOf(w.frame.ribs.front().frame, first->middle.x()), half = first->width / 2;
   d.loop(Layer::mark,
          {onPlan(x + half, 0), onPlan(x + half, last->t()), onPlan(x - half, last->t()), onPlan(x - half, 0)});
 }
 
 void tipOnPlan(Drawing& d, const DrawnPanel& w) {
   if (!w.tip) return;
-  const double span = w.loft.span();
-  const ChordFrame tip = w.loft.frameAt(span);
+  const double span = w.shape.loft.span();
+  const ChordFrame tip = w.shape.loft.frameAt(span);
   const auto place = [&](const Polyline& line) {
     Polyline out;
     for (const Point& p : line) out.push_back(onPlan(aftOf(tip, p.x()), span + p.y()));
@@ -80,8 +80,8 @@ void tipOnPlan(Drawing& d, const DrawnPanel& w) {
 /// One panel with its root's leading edge at the origin.
 Drawing panelOnPlan(const DrawnPanel& w, Hand hand) {
   Drawing d;
-  const double span = w.loft.span();
-  const ChordFrame root = w.loft.frameAt(0), tip = w.loft.frameAt(span);
+  const double span = w.shape.loft.span();
+  const ChordFrame root = w.shape.loft.frameAt(0), tip = w.shape.loft.frameAt(span);
   d.loop(Layer::cut,
          {onPlan(root.te.x(), 0), onPlan(tip.te.x(), span), onPlan(tip.le.x(), span), onPlan(root.le.x(), 0)});
   if (w.design.leadingEdge.kind != LeadingEdgeKind::none)
@@ -89,16 +89,16 @@ Drawing panelOnPlan(const DrawnPanel& w, Hand hand) {
   if (w.design.trailingEdge.kind != TrailingEdgeKind::none)
     chordwiseLine(d, w, root.chord - w.design.trailingEdge.width, tip.chord - w.design.trailingEdge.width, Layer::cut);
   for (Face f : {Face::upper, Face::lower})
-    if (const double r = sheetEdgeAt(w.design, w.loft, f, 0); r > 0)
-      chordwiseLine(d, w, r * root.chord, sheetEdgeAt(w.design, w.loft, f, span) * tip.chord, Layer::mark);
-  for (const SparLine& line : w.spars) sparOnPlan(d, w, line);
-  for (const Rib& rib : w.ribs) ribOnPlan(d, rib);
-  for (const Rib& riblet : w.riblets) ribOnPlan(d, riblet);
+    if (const double r = sheetEdgeAt(w.design, w.shape.loft, f, 0); r > 0)
+      chordwiseLine(d, w, r * root.chord, sheetEdgeAt(w.design, w.shape.loft, f, span) * tip.chord, Layer::mark);
+  for (const SparLine& line : w.frame.spars) sparOnPlan(d, w, line);
+  for (const Rib& rib : w.frame.ribs) ribOnPlan(d, rib);
+  for (const Rib& riblet : w.frame.riblets) ribOnPlan(d, riblet);
   joinerOnPlan(d, w);
   tipOnPlan(d, w);
   if (hand == Hand::left) d = mirrored(std::move(d));
   const double side = hand == Hand::right ? 1 : -1;
-  for (const Rib& rib : w.ribs) {
+  for (const Rib& rib : w.frame.ribs) {
     // Two ribs meet at a join: the outer one's name stands higher, its station counts from the wing's root.
     const bool second = !w.design.innermost() && rib.kind == RibKind::root;
     const Point3 nose = rib.inPanel({0, 0}), tail = rib.inPanel({rib.frame.chord, 0});
@@ -107,7 +107,7 @@ Drawing panelOnPlan(const DrawnPanel& w, Hand hand) {
       d.write({side * std::min(tail.y(), rib.turn == 0 ? tail.y() : span - 12), -tail.x() - (tail.y() > span ? 12 : 7)},
               told(w.design.inboard + rib.t(), Quantity::length, w.design.unit), 3, Anchor::middle);
   }
-  for (const Rib& rib : w.riblets) {
+  for (const Rib& rib : w.frame.riblets) {
     if (rib.kind != RibKind::crossing) continue;
     const Point3 nose = rib.inPanel({0, 0});
     d.write({side * std::clamp(nose.y(), 0.0, span), -nose.x() + 4}, rib.name(), 2.5, Anchor::middle);

@@ -25,8 +25,8 @@ void grainArrow(Drawing& d, const Point& from, double length) {
 Drawing sparDrawing(const DrawnPanel& w, const SparLine& line, Hand hand) {
   const Spar& spar = w.design.spars[static_cast<std::size_t>(line.index)];
   Drawing d;
-  std::vector<Rib> passed = w.ribs;
-  for (const Rib& rib : w.riblets)
+  std::vector<Rib> passed = w.frame.ribs;
+  for (const Rib& rib : w.frame.riblets)
     if (rib.kind == RibKind::crossing) passed.push_back(rib);
   std::sort(passed.begin(), passed.end(), [](const Rib& a, const Rib& b) { return a.t() < b.t(); });
   d.loop(Layer::cut, fullDepthSparOutline(spar, line, passed, w.design.ribs.notchFit));
@@ -44,7 +44,7 @@ Drawing webDrawing(const DrawnPanel& w, const SparLine& line, Hand hand) {
   const Spar& spar = w.design.spars[static_cast<std::size_t>(line.index)];
   Drawing d;
   d.loop(Layer::cut, webOutline(spar, line));
-  for (const Rib& rib : w.ribs) { // where the halves of the ribs are glued to it
+  for (const Rib& rib : w.frame.ribs) { // where the halves of the ribs are glued to it
     if (!line.reaches(rib.t())) continue;
     const double s = rib.t() * line.stretch, low = line.lowerSeat.at(rib.t()).y(),
                  high = line.upperSeat.at(rib.t()).y(), middle = (low + high) / 2, half = (high - low) / 8;
@@ -82,8 +82,8 @@ Drawing ribDrawing(const DrawnPanel& w, const Rib& rib, Hand hand) {
   d.line(Layer::mark, {box.high.x() - 3, 0}, {box.high.x() + 3, 0});
   for (std::size_t k = 0; k < rib.sparX.size(); ++k) {
     const double x = rib.sparX[k], half = rib.sparDepth[k] / 2;
-    if (!w.spars[k].reaches(rib.t()) || x > box.high.x()) continue;
-    const double middle = rib.turn == 0 ? w.spars[k].middle.at(rib.t()).y() - rib.frame.le.y() : rib.depth / 6;
+    if (!w.frame.spars[k].reaches(rib.t()) || x > box.high.x()) continue;
+    const double middle = rib.turn == 0 ? w.frame.spars[k].middle.at(rib.t()).y() - rib.frame.le.y() : rib.depth / 6;
     d.line(Layer::mark, {x, middle - std::min(3.0, half)}, {x, middle + std::min(3.0, half)});
   }
   const double arrow = rib.frame.chord * 0.12;
@@ -116,11 +116,11 @@ Drawing ribDrawing(const DrawnPanel& w, const Rib& rib, Hand hand) {
 std::vector<Drawing> ribParts(const DrawnWing& wing, Hand hand) {
   std::vector<Drawing> parts;
   for (const DrawnPanel& w : wing) {
-    for (const Rib& rib : w.ribs)
+    for (const Rib& rib : w.frame.ribs)
       for (int layer = 0; layer < (rib.shared && hand == Hand::left ? 0 : rib.layers); ++layer)
         parts.push_back(ribDrawing(w, rib, hand));
-    for (const Rib& riblet : w.riblets) parts.push_back(ribDrawing(w, riblet, hand));
-    for (const SparLine& line : w.spars)
+    for (const Rib& riblet : w.frame.riblets) parts.push_back(ribDrawing(w, riblet, hand));
+    for (const SparLine& line : w.frame.spars)
       if (w.design.spars[static_cast<std::size_t>(line.index)].kind == SparKind::fullDepth)
         parts.push_back(sparDrawing(w, line, hand));
       else if (w.design.spars[static_cast<std::size_t>(line.index)].webs == Webs::continuous)

@@ -13,7 +13,7 @@ Drawing settingUpDrawing(const DrawnPanel& w, Hand hand) {
   d.title = w.design.of > 1 ? fmt::format("Setting up, panel {}", w.design.id.panel + 1) : "Setting up";
   d.wing = w.design.name;
   d.hand = hand;
-  const double side = hand == Hand::right ? 1 : -1, span = w.loft.span();
+  const double side = hand == Hand::right ? 1 : -1, span = w.shape.loft.span();
   // Seen from above as the panel lies on the board: turned nose up or down it is a little shorter from front to back.
   const Placement turn{-w.settingUp.turn, {0, 0}};
   const auto at = [&](const Point& xz, double t) { return Point(side * t, -turn(xz).x()); };
@@ -21,12 +21,12 @@ Drawing settingUpDrawing(const DrawnPanel& w, Hand hand) {
     const Point3 p = rib.inPanel(chordAxes);
     return at({p.x(), p.z()}, p.y());
   };
-  const ChordFrame root = w.loft.frameAt(0), tip = w.loft.frameAt(span);
+  const ChordFrame root = w.shape.loft.frameAt(0), tip = w.shape.loft.frameAt(span);
   d.loop(Layer::mark, {at(root.le, 0), at(tip.le, span), at(tip.te, span), at(root.te, 0)});
   const auto& lines = w.settingUp.ribs.front().at;
   std::vector<Polyline> along(lines.size());
   for (const RibSupports& supports : w.settingUp.ribs) {
-    const Rib& rib = w.ribs[static_cast<std::size_t>(supports.rib - w.design.firstRib)];
+    const Rib& rib = w.frame.ribs[static_cast<std::size_t>(supports.rib - w.design.firstRib)];
     const Point nose = onRib(rib, {0, 0});
     // As far as it lies on the panel: a turned rib may run out over an end.
     const double slope = std::cos(rib.frame.washout) * std::sin(rib.turn), t0 = rib.frame.t;

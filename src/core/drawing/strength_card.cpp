@@ -2,8 +2,7 @@
 #include "core/drawing/wing_drawings.h"
 #include "core/measure/figure.h"
 #include "core/measure/length_text.h"
-#include "core/strength/bay_checks.h"
-#include "core/strength/spar_strength.h"
+#include "core/strength/panel_strength.h"
 #include <algorithm>
 #include <fmt/format.h>
 #include <set>
@@ -42,7 +41,7 @@ struct Page {
 /// What the spar's bays have in reserve, as steps over the span; lines at 1 and at what is usual.
 void drawReserves(const DrawnPanel& w, int spar, Page& page) {
   constexpr double high = 24, most = 4, left = 12;
-  const double span = w.loft.span(), across = (wide - left) / span, base = -high;
+  const double span = w.shape.loft.span(), across = (wide - left) / span, base = -high;
   Drawing& d = page.fresh();
   const auto at = [&](double t, double reserve) {
     return Point(left + t * across, base + std::min(reserve, most) / most * high);
@@ -54,7 +53,7 @@ void drawReserves(const DrawnPanel& w, int spar, Page& page) {
     d.write({left - 1, at(0, mark).y() - 1}, mark == most ? "4 +" : fmt::format("{}", mark), 2.4, Anchor::right);
   }
   double before = 0;
-  for (const SparBay& bay : w.bays) {
+  for (const SparBay& bay : w.strength.bays) {
     const BayCheck* weakest = bay.spar == spar ? bay.weakest() : nullptr;
     if (!weakest) continue;
     const double r = weakest->reserve();
@@ -62,8 +61,8 @@ void drawReserves(const DrawnPanel& w, int spar, Page& page) {
     d.line(Layer::mark, at(bay.from, r), at(bay.to, r));
     before = r;
   }
-  for (const Rib& rib : w.ribs)
-    if (w.ribs.size() <= 24 || rib.number % 2 == 1)
+  for (const Rib& rib : w.frame.ribs)
+    if (w.frame.ribs.size() <= 24 || rib.number % 2 == 1)
       d.write({at(rib.t(), 0).x(), base - 3.2}, rib.name(), 2, Anchor::middle);
 }
 
@@ -74,7 +73,7 @@ void drawBays(const DrawnPanel& w, int spar, Page& page) {
   Drawing* d = nullptr;
   double y = 0;
   int rows = 0;
-  for (const SparBay& bay : w.bays) {
+  for (const SparBay& bay : w.strength.bays) {
     const BayCheck* c = bay.spar == spar ? bay.weakest() : nullptr;
     if (!c) continue;
     if (rows++ % together == 0) {
@@ -84,7 +83,7 @@ void drawBays(const DrawnPanel& w, int spar, Page& page) {
       d->line(Layer::text, {0, -4}, {wide, -4});
       y = -4;
     }
-    const auto rib = [&](int k) { return w.ribs[static_cast<std::size_t>(k)].name(); };
+    const auto rib = [&](int k) { return w.frame.ribs[static_cast<std::size_t>(k)].name(); };
     const std::string cells[] = {fmt::format("{} to {}", rib(bay.bay - 1), rib(bay.bay)),
                                  wordsOf(c->what),
                                  fmt::format("{:.3g} MPa", c->stress),
@@ -111,8 +110,7 @@ std::string sourcesOf(const PanelBrief& d) {
   if (d.trailingEdge.kind != TrailingEdgeKind::none) keys.insert(d.trailingEdge.material);
   if ((d.sheeting.top || d.sheeting.bottom) && (d.sheeting.carries || d.flying.diveSpeed > 0))
     keys.insert(d.sheeting.material);
-  if (d.join.brace) keys.insert(d.join.braceMaterial);
-  if (d.join.second.fitted) keys.insert(d.join.second.material);
+  for (const Bracing& b : d.join.braces) keys.insert(b.material);
   if (d.join.joiner.fitted) keys.insert(d.join.joiner.material);
   std::string out;
   for (const std::string& key : keys) {
@@ -146,7 +144,7 @@ std::vector<Drawing> strengthCard(const DrawnPanel& w, Hand hand) {
     page.text(fmt::format("{}: {} m/s, twisted by the sections' own moments", wordsOf(LoadCase::What::dive),
                           formatNumber(d.flying.diveSpeed, 2)),
               2.8);
-  for (const SparStrength& s : w.strength.spars) {
+  for (const SparStrength& s : w.strength.bending.spars) {
     const Spar& spar = d.spars[static_cast<std::size_t>(s.spar)];
     if (s.root.bent.empty()) continue;
     page.text(fmt::format("{}: EI {} at the root, {:.0f} % of the bending", spar.name,
@@ -155,7 +153,7 @@ std::vector<Drawing> strengthCard(const DrawnPanel& w, Hand hand) {
     drawReserves(w, s.spar, page);
     drawBays(w, s.spar, page);
   }
-  if (w.strength.spars.empty()) page.text("No spar: nothing is reckoned.", 4);
+  if (w.strength.bending.spars.empty()) page.text("No spar: nothing is reckoned.", 4);
   page.paragraph(sourcesOf(d), 2.4);
   for (Drawing& block : page.blocks) block.title = title, block.wing = d.name, block.hand = hand;
   return std::move(page.blocks);

@@ -1,28 +1,25 @@
 // The drawings that go to the bench: ribs, plan, bench card. Full size, in one hand each.
 #pragma once
 #include "core/drawing/drawing.h"
-#include "core/parts/rib.h"
+#include "core/parts/frame.h"
 #include "core/parts/tip.h"
 
 namespace eup {
 
 struct PanelJoin;
 struct SettingUp;
-struct Strength;
-struct SparBay;
+struct PanelStrength;
 struct LoadCase;
 
 /// What a drawing needs of a panel. (The whole of it is put together a floor above.)
 struct DrawnPanel {
   const PanelBrief& design;
-  const PanelLoft& loft;
-  const std::vector<SparLine>& spars;
-  const std::vector<Rib>&ribs, &riblets;
+  const PanelShape& shape;
+  const Frame& frame;
   const std::optional<TipShape>& tip;
   const PanelJoin& join;
   const SettingUp& settingUp;
-  const Strength& strength;
-  const std::vector<SparBay>& bays;
+  const PanelStrength& strength;
   const std::vector<LoadCase>& loads;
 };
 /// A wing's panels, from the middle outwards.

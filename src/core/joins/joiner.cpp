@@ -1,16 +1,13 @@
 #include "core/joins/joiner.h"
-#include "core/design/decisions.h"
 #include <algorithm>
 #include <cmath>
 
 namespace eup {
 namespace {
 
-/// The station that a leg which is to end at its n-th rib from the join reaches.
-double stationFrom(const PanelBrief& d, JoinEnd end, int rib) {
-  const std::vector<double> all = ribStations(d.ribs, d.panel.span);
-  const auto k = static_cast<std::size_t>(std::clamp(rib, 2, static_cast<int>(all.size())) - 1);
-  return end == JoinEnd::root ? all[k] : all[all.size() - 1 - k];
+/// How far along the panel a leg reaches that is to end at its n-th rib from the join.
+double stationFrom(const Stations& stations, JoinEnd end, int rib) {
+  return countedFrom(stations.all, end == JoinEnd::tip, std::max(rib, 2)).along;
 }
 
 constexpr double shy = 0.01; // mm: a leg that ends at a rib does not go through it
@@ -21,13 +18,13 @@ std::pair<double, double> run(const PanelLoft& loft, JoinEnd end, double reach, 
   return {through ? reach : reach + shy, loft.span()};
 }
 
-void addJoiner(const PanelBrief& d, const PanelLoft& loft, const Join& join, double fold, JoinEnd end,
-               std::vector<Passing>& out) {
+void addJoiner(const PanelShape& shape, const Join& join, double fold, JoinEnd end, std::vector<Passing>& out) {
   const Joiner& j = join.joiner;
+  const PanelLoft& loft = shape.loft;
   if (!j.fitted) return;
   Passing sleeve;
   sleeve.middle = joinerLine(j, loft, fold, end);
-  std::tie(sleeve.from, sleeve.to) = run(loft, end, stationFrom(d, end, j.toRib), true);
+  std::tie(sleeve.from, sleeve.to) = run(loft, end, stationFrom(shape.stations, end, j.toRib), true);
   sleeve.width = j.sleeve;
   out.push_back(sleeve);
   if (!j.pin) return;
@@ -43,36 +40,37 @@ void addJoiner(const PanelBrief& d, const PanelLoft& loft, const Join& join, dou
 }
 
 /// The brace lies against the face of its spar, half way between the caps' inner faces.
-void addBrace(const PanelBrief& d, const PanelLoft& loft, const std::vector<SparLine>& spars, const Join& join,
+void addBrace(const PanelBrief& d, const PanelShape& shape, const std::vector<SparLine>& spars, const Bracing& brace,
               JoinEnd end, std::vector<Passing>& out) {
-  const auto k = static_cast<std::size_t>(join.braceSpar - 1);
-  if (!join.brace || !join.braceSlots || k >= spars.size()) return;
+  const auto k = static_cast<std::size_t>(brace.spar - 1);
+  if (!brace.slots || k >= spars.size()) return;
+  const PanelLoft& loft = shape.loft;
   const SparLine& line = spars[k];
   const Spar& spar = d.spars[k];
   Passing slot;
   slot.what = Passing::What::brace;
   slot.round = false;
-  slot.width = join.braceThickness * line.stretch + d.ribs.notchFit;
-  std::tie(slot.from, slot.to) = run(loft, end, stationFrom(d, end, join.braceToRib), false);
-  slot.heightFrom = braceDepth(join, d.ribs.rim + d.ribs.notchFit, spar, line, slot.from) + d.ribs.notchFit;
-  slot.heightTo = braceDepth(join, d.ribs.rim + d.ribs.notchFit, spar, line, slot.to) + d.ribs.notchFit;
+  slot.width = brace.thickness * line.stretch + d.ribs.notchFit;
+  std::tie(slot.from, slot.to) = run(loft, end, stationFrom(shape.stations, end, brace.toRib), false);
+  slot.heightFrom = braceDepth(brace, d.ribs.rim + d.ribs.notchFit, spar, line, slot.from) + d.ribs.notchFit;
+  slot.heightTo = braceDepth(brace, d.ribs.rim + d.ribs.notchFit, spar, line, slot.to) + d.ribs.notchFit;
   if (slot.heightFrom <= d.ribs.notchFit || slot.heightTo <= d.ribs.notchFit) return;
   const auto caps = [&](double t) {
     return std::pair(capAt(spar.top, line.share(t)), capAt(spar.bottom, line.share(t)));
   };
   for (const double side : {-1.0, 1.0}) {
-    if (side < 0 ? join.braceSide == BraceSide::behind : join.braceSide == BraceSide::front) continue;
+    if (side < 0 ? brace.side == BraceSide::behind : brace.side == BraceSide::front) continue;
     slot.middle.span = loft.span();
     for (const bool root : {true, false}) {
       const double t = root ? 0 : loft.span();
       const auto [top, bottom] = caps(t);
       const bool built = spar.kind == SparKind::caps;
       const double wide = sparWidth(spar, line.share(t));
-      const double up = built && join.braceOver == BraceOver::between
+      const double up = built && brace.over == BraceOver::between
                             ? ((bottom.fitted ? bottom.depth : 0) - (top.fitted ? top.depth : 0)) / 2
                             : 0;
       (root ? slot.middle.root : slot.middle.tip) =
-          line.middle.at(t) + Point(side * (wide + join.braceThickness) / 2 * line.stretch, up);
+          line.middle.at(t) + Point(side * (wide + brace.thickness) / 2 * line.stretch, up);
     }
     out.push_back(slot);
   }
@@ -109,26 +107,24 @@ StraightLine joinerLine(const Joiner& joiner, const PanelLoft& loft, double fold
   return end == JoinEnd::root ? StraightLine{at, far, loft.span()} : StraightLine{far, at, loft.span()};
 }
 
-std::optional<JoinerRod> joinerRod(const PanelBrief& d, const PanelLoft& loft, const std::vector<Rib>& ribs,
-                                   const Neighbour* inside) {
+std::optional<JoinerRod> joinerRod(const PanelBrief& d, const PanelShape& shape, const Neighbour* inside) {
   const Joiner& j = d.join.joiner;
   if (!j.fitted) return std::nullopt;
   JoinerRod rod;
   const auto slopeOf = [](const StraightLine& line) { return std::atan2(line.tip.y() - line.root.y(), line.span); };
-  const int count = static_cast<int>(ribs.size()), k = std::clamp(j.toRib, 2, count) - 1;
-  rod.middle = joinerLine(j, loft, d.fold, JoinEnd::root);
+  const Station& end = countedFrom(shape.stations.all, false, std::max(j.toRib, 2));
+  rod.middle = joinerLine(j, shape.loft, d.fold, JoinEnd::root);
   rod.slope = slopeOf(rod.middle);
-  rod.toRib = ribs[static_cast<std::size_t>(k)].number;
-  rod.reach = ribs[static_cast<std::size_t>(k)].t() / std::cos(rod.slope);
+  rod.toRib = end.number;
+  rod.reach = end.along / std::cos(rod.slope);
   rod.toRibInside = rod.toRib;
   rod.reachInside = rod.reach;
   double slopeInside = -rod.slope; // of the mirror image, outwards to the join
   if (inside) {
-    slopeInside = slopeOf(joinerLine(j, inside->loft, d.fold, JoinEnd::tip));
-    const int within = static_cast<int>(inside->ribs.size());
-    const Rib& end = inside->ribs[static_cast<std::size_t>(within - std::clamp(j.toRib, 2, within))];
-    rod.toRibInside = end.number;
-    rod.reachInside = (inside->loft.span() - end.t()) / std::cos(slopeInside);
+    slopeInside = slopeOf(joinerLine(j, inside->shape.loft, d.fold, JoinEnd::tip));
+    const Station& within = countedFrom(inside->shape.stations.all, true, std::max(j.toRib, 2));
+    rod.toRibInside = within.number;
+    rod.reachInside = (inside->shape.loft.span() - within.along) / std::cos(slopeInside);
   }
   // In space the outer leg rises by Γ + slope, the inner by Γ inside + its own, and 2 fold lies between the two Γ.
   rod.bend = 2 * d.fold + rod.slope - slopeInside;
@@ -144,7 +140,8 @@ std::array<StraightLine, 2> jigRods(const PanelBrief& d, const PanelLoft& loft) 
   return {rod(d.join.rodFront), rod(d.join.rodRear)};
 }
 
-std::vector<Passing> passingThrough(const PanelBrief& d, const PanelLoft& loft, const std::vector<SparLine>& spars) {
+std::vector<Passing> passingThrough(const PanelBrief& d, const PanelShape& shape, const std::vector<SparLine>& spars) {
+  const PanelLoft& loft = shape.loft;
   std::vector<Passing> out;
   if (d.join.rods)
     for (const StraightLine& line : jigRods(d, loft)) {
@@ -155,13 +152,11 @@ std::vector<Passing> passingThrough(const PanelBrief& d, const PanelLoft& loft, 
       rod.width = d.join.rodDiameter + d.ribs.notchFit;
       out.push_back(rod);
     }
-  addJoiner(d, loft, d.join, d.fold, JoinEnd::root, out);
-  addBrace(d, loft, spars, d.join, JoinEnd::root, out);
-  if (d.join.second.fitted) addBrace(d, loft, spars, withSecondBrace(d.join), JoinEnd::root, out);
+  addJoiner(shape, d.join, d.fold, JoinEnd::root, out);
+  for (const Bracing& b : d.join.braces) addBrace(d, shape, spars, b, JoinEnd::root, out);
   if (d.beyond) {
-    addJoiner(d, loft, *d.beyond, d.foldBeyond, JoinEnd::tip, out);
-    addBrace(d, loft, spars, *d.beyond, JoinEnd::tip, out);
-    if (d.beyond->second.fitted) addBrace(d, loft, spars, withSecondBrace(*d.beyond), JoinEnd::tip, out);
+    addJoiner(shape, *d.beyond, d.foldBeyond, JoinEnd::tip, out);
+    for (const Bracing& b : d.beyond->braces) addBrace(d, shape, spars, b, JoinEnd::tip, out);
   }
   return out;
 }

@@ -1,6 +1,7 @@
 // What runs through the ribs at a join: the rod or tube that panels slide together on, its pin, the brace's slots.
 #pragma once
 #include "core/joins/panel_join.h"
+#include "core/parts/frame.h"
 #include <array>
 
 namespace eup {
@@ -25,15 +26,14 @@ struct JoinerRod {
 };
 
 /// Nothing when none is fitted. `inside` is null for the innermost panel.
-std::optional<JoinerRod> joinerRod(const PanelBrief& design, const PanelLoft& loft, const std::vector<Rib>& ribs,
-                                   const Neighbour* inside);
+std::optional<JoinerRod> joinerRod(const PanelBrief& design, const PanelShape& shape, const Neighbour* inside);
 
 /// The two straight rods that the ribs are threaded on while the panel is built: from a fraction of the root's chord to
 /// the same fraction of the tip's, half way between the faces at either end.
 std::array<StraightLine, 2> jigRods(const PanelBrief& design, const PanelLoft& loft);
 
 /// All that ribs of a panel are bored and slotted for, from the joins at both its ends.
-std::vector<Passing> passingThrough(const PanelBrief& design, const PanelLoft& loft,
+std::vector<Passing> passingThrough(const PanelBrief& design, const PanelShape& shape,
                                     const std::vector<SparLine>& spars);
 
 } // namespace eup

@@ -21,14 +21,13 @@ Polyline braceOutline(const Brace& b, bool up) {
   return {{0, -root}, outLow, outHigh, {0, root}, inHigh, inLow};
 }
 
-BraceLeg legOf(const PanelBrief& d, const SparLine& line, const std::vector<Rib>& ribs, bool fromTip,
-               const Join& join) {
-  const int count = static_cast<int>(ribs.size()), k = std::clamp(join.braceToRib, 2, count) - 1;
-  const Rib& rib = ribs[static_cast<std::size_t>(fromTip ? count - 1 - k : k)];
-  const double length = (fromTip ? line.middle.span - rib.t() : rib.t()) * line.stretch;
+BraceLeg legOf(const PanelBrief& d, const SparLine& line, const Stations& stations, bool fromTip,
+               const Bracing& decided) {
+  const Station& rib = countedFrom(stations.all, fromTip, std::max(decided.toRib, 2));
+  const double length = (fromTip ? line.middle.span - rib.along : rib.along) * line.stretch;
   return {rib.number, length,
-          std::max(braceDepth(join, d.ribs.rim + d.ribs.notchFit, d.spars[static_cast<std::size_t>(line.index)], line,
-                              rib.t()),
+          std::max(braceDepth(decided, d.ribs.rim + d.ribs.notchFit, d.spars[static_cast<std::size_t>(line.index)],
+                              line, rib.along),
                    0.0)};
 }
 
@@ -45,7 +44,7 @@ void fold(Brace& b, const Point3& out, const Point3& upOut, const Point3& in, co
   b.turn = std::numbers::pi - angleBetween(square(out).normalized(), square(in).normalized());
 }
 
-Brace makeBrace(const PanelBrief& d, const Join& decided, const SparLine& line, const std::vector<Rib>& ribs,
+Brace makeBrace(const PanelBrief& d, const Bracing& decided, const SparLine& line, const Stations& stations,
                 const PanelJoin& join, const Neighbour* inside, const SparLine* other) {
   Brace b;
   b.spar = line.index;
@@ -54,7 +53,7 @@ Brace makeBrace(const PanelBrief& d, const Join& decided, const SparLine& line, 
   const auto direction = [](const StraightLine& cap, double gamma) {
     return inSpace(cap.tip.x() - cap.root.x(), cap.span, cap.tip.y() - cap.root.y(), gamma);
   };
-  b.outer = legOf(d, line, ribs, false, decided);
+  b.outer = legOf(d, line, stations, false, decided);
   b.depthRoot = std::max(braceDepth(decided, d.ribs.rim + d.ribs.notchFit, spar, line, 0), 0.0);
   if (!inside || !other) {
     const auto capBend = [&](const StraightLine& cap) {
@@ -65,7 +64,7 @@ Brace makeBrace(const PanelBrief& d, const Join& decided, const SparLine& line, 
     b.capTopBend = capBend(line.upperSeat);
     b.capBottomBend = capBend(line.lowerSeat);
     b.inner = b.outer;
-    if (decided.braceForm == BraceForm::folded) {
+    if (decided.form == BraceForm::folded) {
       const Point3 out = inSpace(std::tan(line.sweep), 1, 0, join.gamma), up = inSpace(0, 0, 1, join.gamma);
       const auto left = [](const Point3& p) { return Point3(p.x(), -p.y(), p.z()); };
       fold(b, out, up, left(out), left(up));
@@ -77,8 +76,8 @@ Brace makeBrace(const PanelBrief& d, const Join& decided, const SparLine& line, 
     b.lean = braceLean(there, here);
     b.capTopBend = angleBetween(direction(other->upperSeat, gamma), direction(line.upperSeat, join.gamma));
     b.capBottomBend = angleBetween(direction(other->lowerSeat, gamma), direction(line.lowerSeat, join.gamma));
-    b.inner = legOf(inside->design, *other, inside->ribs, true, decided);
-    if (decided.braceForm == BraceForm::folded)
+    b.inner = legOf(inside->design, *other, inside->shape.stations, true, decided);
+    if (decided.form == BraceForm::folded)
       fold(b, inSpace(std::tan(line.sweep), 1, 0, join.gamma), inSpace(0, 0, 1, join.gamma),
            -inSpace(std::tan(other->sweep), 1, 0, gamma), inSpace(0, 0, 1, gamma));
     const Spar& inner = inside->design.spars[static_cast<std::size_t>(other->index)];
@@ -92,10 +91,10 @@ Brace makeBrace(const PanelBrief& d, const Join& decided, const SparLine& line, 
 
 } // namespace
 
-double braceDepth(const Join& join, double rim, const Spar& spar, const SparLine& line, double t) {
+double braceDepth(const Bracing& brace, double rim, const Spar& spar, const SparLine& line, double t) {
   double depth = line.upperSeat.at(t).y() - line.lowerSeat.at(t).y();
-  if (join.braceOver == BraceOver::between && join.braceSlots) depth -= 2 * rim;
-  if (join.braceOver == BraceOver::between && spar.kind == SparKind::caps && line.reaches(t)) {
+  if (brace.over == BraceOver::between && brace.slots) depth -= 2 * rim;
+  if (brace.over == BraceOver::between && spar.kind == SparKind::caps && line.reaches(t)) {
     for (const Cap& whole : {spar.top, spar.bottom})
       if (const Cap cap = capAt(whole, line.share(t)); cap.fitted) depth -= cap.depth;
   }
@@ -119,9 +118,10 @@ TipBlock tipBlock(const PanelLoft& loft, double fraction, double onBoard, std::o
   return {tip - board, tip - underside(0).y() * c, fraction, loft.span()};
 }
 
-PanelJoin panelJoin(const PanelBrief& d, const PanelLoft& loft, const std::vector<SparLine>& spars,
-                    const std::vector<Rib>& ribs, const Neighbour* inside) {
+PanelJoin panelJoin(const PanelBrief& d, const PanelShape& shape, const std::vector<SparLine>& spars, double rootDepth,
+                    const Neighbour* inside) {
   PanelJoin j;
+  const PanelLoft& loft = shape.loft;
   const double span = loft.span();
   j.centre = !inside;
   j.gamma = d.gamma;
@@ -132,7 +132,7 @@ PanelJoin panelJoin(const PanelBrief& d, const PanelLoft& loft, const std::vecto
   j.onBoard = j.otherFlat ? 2 * j.fold : j.fold;
   j.risePropped = riseUnderTip(span, j.onBoard);
   j.fromAbove = projected(span, j.gamma);
-  j.rootDepth = ribs.front().depth;
+  j.rootDepth = rootDepth;
   j.trim = trimOver(j.rootDepth, std::abs(j.fold));
   j.rootTaller = 1 / std::cos(j.fold);
   const auto main = mainSpar(d);
@@ -140,17 +140,15 @@ PanelJoin panelJoin(const PanelBrief& d, const PanelLoft& loft, const std::vecto
   if (d.join.blockAt == BlockAt::trailingEdge) fraction = 1;
   if (d.join.blockAt == BlockAt::spar) fraction = main ? d.spars[static_cast<std::size_t>(*main)].tipFraction : 0.3;
   j.block = tipBlock(loft, fraction, j.onBoard,
-                     j.otherFlat ? std::optional((inside ? inside->loft : loft).lowest()) : std::nullopt);
-  const auto bracedBy = [&](const Join& decided) -> std::optional<Brace> {
-    const auto braced = static_cast<std::size_t>(decided.braceSpar - 1);
-    if (!decided.brace || braced >= spars.size()) return std::nullopt;
-    const SparLine* other = nullptr;
-    if (inside && braced < inside->spars.size()) other = &inside->spars[braced];
-    if (inside && !other) return std::nullopt;
-    return makeBrace(d, decided, spars[braced], ribs, j, inside, other);
-  };
-  j.brace = bracedBy(d.join);
-  if (d.join.second.fitted) j.second = bracedBy(withSecondBrace(d.join));
+                     j.otherFlat ? std::optional((inside ? inside->shape.loft : loft).lowest()) : std::nullopt);
+  for (std::size_t i = 0; i < d.join.braces.size(); ++i) {
+    const Bracing& decided = d.join.braces[i];
+    const auto k = static_cast<std::size_t>(decided.spar - 1);
+    if (k >= spars.size() || (inside && k >= inside->spars.size())) continue;
+    j.braces.push_back(
+        makeBrace(d, decided, spars[k], shape.stations, j, inside, inside ? &inside->spars[k] : nullptr));
+    j.braces.back().number = static_cast<int>(i);
+  }
   return j;
 }
 

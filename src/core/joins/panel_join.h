@@ -2,7 +2,8 @@
 // propped panel, how the ends are bevelled, the brace.
 #pragma once
 #include "core/joins/dihedral.h"
-#include "core/parts/rib.h"
+#include "core/loft/panel_shape.h"
+#include "core/parts/spar_line.h"
 
 namespace eup {
 
@@ -14,6 +15,7 @@ struct BraceLeg {
 };
 
 struct Brace {
+  int number = 0;  ///< which of the join's braces, from 0
   int spar = 0;    ///< index of the spar it lies on
   double bend = 0; ///< rad, between the two legs, as they are cut from the flat sheet
   double capTopBend = 0,
@@ -46,15 +48,14 @@ struct PanelJoin {
   double trim = 0;        ///< rootDepth · tan(fold), an end
   double rootTaller = 1;  ///< 1 / cos(fold): a root rib that leans is cut this much taller
   TipBlock block;
-  std::optional<Brace> brace, second;
+  std::vector<Brace> braces; ///< those that have a spar to lie on, in the order in which they are decided
 };
 
 /// What a panel joins: the panel inside it.
 struct Neighbour {
   const PanelBrief& design;
-  const PanelLoft& loft;
+  const PanelShape& shape;
   const std::vector<SparLine>& spars;
-  const std::vector<Rib>& ribs;
 };
 
 /// The block stands where `fraction` of the tip rib's chord is, under its lower surface; washout is in it. `onBoard` is
@@ -62,12 +63,12 @@ struct Neighbour {
 /// pinned flat, on that one's packing: `board` is then the board's height in the panel's axes.
 TipBlock tipBlock(const PanelLoft& loft, double fraction, double onBoard, std::optional<double> board);
 
-/// `inside` is null for the innermost panel.
-PanelJoin panelJoin(const PanelBrief& design, const PanelLoft& loft, const std::vector<SparLine>& spars,
-                    const std::vector<Rib>& ribs, const Neighbour* inside);
+/// `rootDepth` is the greatest depth of what stands at the root; `inside` is null for the innermost panel.
+PanelJoin panelJoin(const PanelBrief& design, const PanelShape& shape, const std::vector<SparLine>& spars,
+                    double rootDepth, const Neighbour* inside);
 
 /// The depth for a brace beside a spar: between the caps' inner faces, or the whole seat, where there is no cap too. In
 /// ribs slotted for it `rim` of wood stays above and below it, so that they hold together.
-double braceDepth(const Join& join, double rim, const Spar& spar, const SparLine& line, double t);
+double braceDepth(const Bracing& brace, double rim, const Spar& spar, const SparLine& line, double t);
 
 } // namespace eup

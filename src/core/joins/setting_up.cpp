@@ -106,13 +106,14 @@ std::vector<Foot> feetOf(const PanelBrief& d, const PanelLoft& loft, const Rib& 
 
 } // namespace
 
-SettingUp settingUp(const PanelBrief& d, const PanelLoft& loft, const Section& root, const std::vector<SparLine>& spars,
-                    const std::vector<Rib>& ribs) {
+SettingUp settingUp(const PanelBrief& d, const PanelShape& shape, const Frame& frame) {
+  const PanelLoft& loft = shape.loft;
+  const Section& root = shape.rootSection;
   SettingUp out;
   out.datum = d.join.datum;
   if (out.datum == Datum::undersideFlat) {
     if (longestBearing(root) >= leastFlat) {
-      out.turn = measure(root).undersideAngle + degToRad(d.panel.rootWashoutDeg);
+      out.turn = shape.rootMeasures.undersideAngle + degToRad(d.panel.rootWashoutDeg);
     } else {
       out.datum = Datum::chordLevel;
       out.fellBack = true;
@@ -124,13 +125,13 @@ SettingUp settingUp(const PanelBrief& d, const PanelLoft& loft, const Section& r
     for (const Point& p : outlineOf(loft.cutAt(t))) board = std::min(board, turn(p).y());
   if (d.join.feet) out.lift = d.join.footClearance;
   board -= out.lift;
-  for (const Rib& rib : ribs) {
+  for (const Rib& rib : frame.ribs) {
     const Cut cut = rib.turn == 0 ? loft.cutAt(rib.t()) : cutOf(loft, rib);
     const Underside under{rib, cut, turn, board, loft.span()};
     RibSupports supports{rib.number, {}, {}};
     if (d.join.feet) supports.feet = feetOf(d, loft, rib, under);
     supports.at.push_back({"LE", 0, cut.frame.t, turn(cut.frame.le).y() - board, std::nullopt, under.on(cut.frame.t)});
-    for (const SparLine& line : spars) {
+    for (const SparLine& line : frame.spars) {
       supports.at.push_back(under.at(d.spars[static_cast<std::size_t>(line.index)].name, sparOn(line, rib)));
       Support& s = supports.at.back();
       s.there = s.there && line.reaches(s.t);

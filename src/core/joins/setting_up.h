@@ -1,6 +1,6 @@
 // Setting up: how high the underside lies over the building board, and at what slope, under every rib.
 #pragma once
-#include "core/parts/rib.h"
+#include "core/parts/frame.h"
 
 namespace eup {
 
@@ -35,7 +35,6 @@ struct SettingUp {
 };
 
 /// The panel lies with its lowest point on the board, or stands that much over it on the feet of its ribs.
-SettingUp settingUp(const PanelBrief& design, const PanelLoft& loft, const Section& root,
-                    const std::vector<SparLine>& spars, const std::vector<Rib>& ribs);
+SettingUp settingUp(const PanelBrief& design, const PanelShape& shape, const Frame& frame);
 
 } // namespace eup

@@ -215,7 +215,7 @@ Result<Design> withPanelAdded(const Design& design, int wing) {
   }
   next.join.joiner.fitted = false;
   next.join.dihedral = {DihedralBy::angle, std::min(50.0, radToDeg(last.gamma) + moreUp)};
-  next.join.braceToRib = 2;
+  for (Bracing& b : next.join.braces) b.toRib = 2;
   panels.push_back(std::move(next));
   return d;
 }
@@ -256,7 +256,7 @@ Result<Design> withPanelSplit(const Design& design, PanelId id, double t) {
   splitRibs(whole, t, inner.ribs, outer.ribs);
   inner.join.dihedral = ofShare(whole.join.dihedral, t / whole.panel.span);
   outer.join.dihedral = ofShare(whole.join.dihedral, 1 - t / whole.panel.span);
-  outer.join.brace = outer.join.second.fitted = false; // nothing is folded there yet
+  outer.join.braces.clear(); // nothing is folded there yet
   d.at(id) = std::move(inner);
   panels.insert(panels.begin() + id.panel + 1, std::move(outer));
   return d;

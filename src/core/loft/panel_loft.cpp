@@ -113,6 +113,10 @@ double PanelLoft::lowest() const {
   return low;
 }
 
+double planX(const ChordFrame& frame, double fraction) {
+  return frame.fromChord({fraction * frame.chord, 0}).x();
+}
+
 Polyline outlineOf(const Cut& cut) {
   Polyline loop(cut.upper.rbegin(), cut.upper.rend());
   loop.insert(loop.end(), cut.lower.begin() + 1, cut.lower.end());

@@ -63,6 +63,9 @@ private:
   double length;
 };
 
+/// Where a chord fraction lies on the plan: x of that point of the chord line.
+double planX(const ChordFrame& frame, double fraction);
+
 /// A section's outline as one closed loop, counter-clockwise from the upper trailing edge.
 Polyline outlineOf(const Cut& cut);
 

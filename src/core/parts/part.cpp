@@ -1,5 +1,6 @@
 #include "core/parts/part.h"
 #include "core/geometry/polyline.h"
+#include "core/parts/diagonals.h"
 #include <algorithm>
 #include <array>
 #include <fmt/format.h>
@@ -13,9 +14,8 @@ using Piece = Part::What;
 /// Collects the parts of one panel.
 class PanelParts {
 public:
-  PanelParts(const PanelBrief& brief, const PanelLoft& panelLoft, const std::vector<SparLine>& sparLines,
-             const std::vector<Rib>& all)
-      : d(brief), loft(panelLoft), spars(sparLines), ribs(all) {}
+  PanelParts(const PanelBrief& brief, const PanelLoft& panelLoft, const Frame& frame)
+      : d(brief), loft(panelLoft), spars(frame.spars), ribs(frame.ribs) {}
   std::vector<Part> out;
 
   void add(Piece what, std::string name, std::string material, double grams, double at, std::optional<int> rib = {}) {
@@ -90,21 +90,37 @@ public:
   void addSpar(const SparLine& line) {
     const Spar& s = d.spars[static_cast<std::size_t>(line.index)];
     const auto along = [&](Piece what, const std::string& name, const std::string& material, auto area) {
+      const std::size_t before = out.size();
       addRunning(what, name, material,
                  [&](const Rib& rib) { return line.reaches(tOf(rib)) ? area(tOf(rib)) * line.stretch : 0.0; });
+      return out.size() > before ? &out.back() : nullptr;
+    };
+    // Straight between the ribs it is only nearly what it weighs: where a cap ends or changes in a bay it is not.
+    const auto exactly = [&](Part* part, const Spar& alone) {
+      if (!part) return;
+      const double grams = sparGrams(alone, line, d.tables), k = grams / part->grams;
+      part->grams = grams;
+      for (Part::Run& run : part->runs) run.atFrom *= k, run.atTo *= k;
     };
     if (s.kind == SparKind::fullDepth) {
-      along(Piece::spars, s.name, s.sheetMaterial, [&](double t) {
-        return std::max(line.upperSeat.at(t).y() - line.lowerSeat.at(t).y(), 0.0) * s.sheet * heavy(s.sheetMaterial);
-      });
+      exactly(along(Piece::spars, s.name, s.sheetMaterial,
+                    [&](double t) {
+                      return std::max(line.upperSeat.at(t).y() - line.lowerSeat.at(t).y(), 0.0) * s.sheet *
+                             heavy(s.sheetMaterial);
+                    }),
+              s);
       return;
     }
     for (const bool up : {true, false}) {
       const Cap& fitted = up ? s.top : s.bottom;
-      along(Piece::spars, s.name + (up ? ", top cap" : ", bottom cap"), fitted.material, [&](double t) {
-        const Cap cap = capAt(fitted, line.share(t)); // of another wood further out, where that is decided
-        return cap.fitted ? capArea(cap) * heavy(cap.material) : 0.0;
-      });
+      Spar alone = s;
+      (up ? alone.bottom : alone.top).fitted = false;
+      exactly(along(Piece::spars, s.name + (up ? ", top cap" : ", bottom cap"), fitted.material,
+                    [&](double t) {
+                      const Cap cap = capAt(fitted, line.share(t)); // of another wood further out, where decided
+                      return cap.fitted ? capArea(cap) * heavy(cap.material) : 0.0;
+                    }),
+              alone);
     }
     along(Piece::webs, s.name + ", webs", s.webMaterial, [&](double t) {
       const auto deep = capMiddles(s, line, t);
@@ -132,22 +148,17 @@ public:
       const Point p = loft.at(top ? Face::upper : Face::lower, 1 - d.trailingEdge.width / chord, t);
       return {p.x(), t, p.y()};
     };
-    for (std::size_t bay = 1; bay < ribs.size(); ++bay) {
-      if (static_cast<int>(bay) < s.firstBay || static_cast<int>(bay) > s.lastBay) continue;
-      if (!front.reaches(tOf(ribs[bay])) || (behind && !behind->reaches(tOf(ribs[bay])))) continue;
-      double length = 0;
-      const bool outwards = s.diagonals != Diagonals::zigzag || bay % 2 == 1, both = s.diagonals == Diagonals::crossed;
-      const auto plane = [&](bool topFront, bool topBehind) {
-        const Rib &in = ribs[bay - 1], &away = ribs[bay];
-        if (outwards || both) length += (place(away, false, topBehind) - place(in, true, topFront)).norm();
-        if (!outwards || both) length += (place(in, false, topBehind) - place(away, true, topFront)).norm();
-      };
-      if (s.plane == DiagonalPlane::top || s.plane == DiagonalPlane::both) plane(true, true);
-      if (s.plane == DiagonalPlane::bottom || s.plane == DiagonalPlane::both) plane(false, false);
-      if (s.plane == DiagonalPlane::sloping) plane(true, false);
-      add(Piece::diagonals, fmt::format("diagonals, bay {}", bay), s.material,
-          length * s.width * s.depth * heavy(s.material), (tOf(ribs[bay - 1]) + tOf(ribs[bay])) / 2);
+    std::vector<double> lengths(ribs.size(), 0.0); // bay by bay
+    for (const DiagonalBar& bar : diagonalBars(s, static_cast<int>(ribs.size()) - 1)) {
+      const Rib &in = ribs[static_cast<std::size_t>(bar.bay - 1)], &away = ribs[static_cast<std::size_t>(bar.bay)];
+      if (!front.reaches(tOf(away)) || (behind && !behind->reaches(tOf(away)))) continue;
+      const Point3 from = place(in, bar.fromFront, bar.fromFront ? bar.topInFront : bar.topBehind),
+                   to = place(away, !bar.fromFront, bar.fromFront ? bar.topBehind : bar.topInFront);
+      lengths[static_cast<std::size_t>(bar.bay)] += (to - from).norm();
     }
+    for (std::size_t bay = 1; bay < ribs.size(); ++bay)
+      add(Piece::diagonals, fmt::format("diagonals, bay {}", bay), s.material,
+          lengths[bay] * s.width * s.depth * heavy(s.material), (tOf(ribs[bay - 1]) + tOf(ribs[bay])) / 2);
   }
 
   void addTip(const TipShape& tip) {
@@ -185,15 +196,43 @@ private:
 
 } // namespace
 
-std::vector<Part> partsOf(const PanelBrief& d, const PanelLoft& loft, const std::vector<SparLine>& spars,
-                          const std::vector<Rib>& ribs, const std::vector<Rib>& riblets,
+double sparGrams(const Spar& spar, const SparLine& line, const Tables& tables) {
+  const auto heavyAt = [&](double t) { // g per mm of the panel's span
+    if (spar.kind == SparKind::fullDepth)
+      return std::max(line.upperSeat.at(t).y() - line.lowerSeat.at(t).y(), 0.0) * spar.sheet *
+             tables.named(spar.sheetMaterial).density * 1e-6;
+    double sum = 0;
+    for (const Cap& fitted : {spar.top, spar.bottom}) {
+      const Cap cap = capAt(fitted, line.share(t));
+      if (cap.fitted) sum += capArea(cap) * tables.named(cap.material).density * 1e-6;
+    }
+    return sum;
+  };
+  // Simpson's rule between the places where a cap changes: exact for what tapers in width and depth.
+  std::vector<double> places{0, 1};
+  for (const Cap& cap : {spar.top, spar.bottom}) {
+    if (cap.changes) places.push_back(cap.changesAt);
+    if (cap.doubled) places.push_back(cap.doubledTo);
+    if (cap.drops) places.push_back(cap.dropsAt);
+  }
+  std::sort(places.begin(), places.end());
+  double sum = 0;
+  constexpr double hair = 1e-9; // each stretch with what lies inside its ends
+  for (std::size_t i = 1; i < places.size(); ++i) {
+    const double from = places[i - 1] * line.end, to = places[i] * line.end;
+    sum += (to - from) * (heavyAt(from + hair) + 4 * heavyAt((from + to) / 2) + heavyAt(to - hair)) / 6;
+  }
+  return line.stretch * sum;
+}
+
+std::vector<Part> partsOf(const PanelBrief& d, const PanelLoft& loft, const Frame& frame,
                           const std::optional<TipShape>& tip) {
-  PanelParts parts(d, loft, spars, ribs);
-  for (const Rib& rib : ribs) parts.addRib(rib);
-  for (const Rib& rib : riblets) parts.addRib(rib);
+  PanelParts parts(d, loft, frame);
+  for (const Rib& rib : frame.ribs) parts.addRib(rib);
+  for (const Rib& rib : frame.riblets) parts.addRib(rib);
   parts.addEdges();
   parts.addSkins();
-  for (const SparLine& line : spars) parts.addSpar(line);
+  for (const SparLine& line : frame.spars) parts.addSpar(line);
   parts.addDiagonals();
   if (tip) parts.addTip(*tip);
   return std::move(parts.out);

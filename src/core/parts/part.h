@@ -1,6 +1,6 @@
 // A piece of a panel, once: masses are added up of them, and cut lists, prints and steps will read them.
 #pragma once
-#include "core/parts/rib.h"
+#include "core/parts/frame.h"
 #include "core/parts/tip.h"
 
 namespace eup {
@@ -34,9 +34,11 @@ struct Part {
 /// covering by their cross-section at every rib, straight between; edges as strips under the section's outline (a
 /// square one 0.85 of width × depth behind it, a wedge half); diagonals by their length; of the tip a plate and an
 /// outline by their area, a bow by its strips' length, a block as half the tip rib's depth over its plan.
-std::vector<Part> partsOf(const PanelBrief& design, const PanelLoft& loft, const std::vector<SparLine>& spars,
-                          const std::vector<Rib>& ribs, const std::vector<Rib>& riblets,
+std::vector<Part> partsOf(const PanelBrief& design, const PanelLoft& loft, const Frame& frame,
                           const std::optional<TipShape>& tip);
+
+/// What the caps, or the sheet, of a spar weigh on its line, g of one hand: exact for what tapers, changes or ends.
+double sparGrams(const Spar& spar, const SparLine& line, const Tables& tables);
 
 /// What tips are carved and cut of: they have no wood of their own to be chosen.
 inline constexpr const char* tipWood = "balsa-160";

@@ -1,9 +1,8 @@
-#include "core/parts/rib.h"
-#include "core/design/decisions.h"
 #include "core/geometry/cover.h"
 #include "core/geometry/in_parallel.h"
 #include "core/geometry/polyline.h"
 #include "core/geometry/tolerances.h"
+#include "core/parts/frame.h"
 #include <algorithm>
 #include <cmath>
 #include <numbers>
@@ -327,10 +326,29 @@ void cutAtEnds(const Making& m, Region& cuts) {
   if (to < m.rib.frame.chord) cuts.push_back(inRib(m, rectangle({x0 + to, -far}, {x0 + far, far})));
 }
 
+/// What stands at a station: its wood, of all its layers.
+struct Standing {
+  Station at;
+  double thickness = 2;
+  int layers = 1;
+};
+
+/// Of the i-th station of so many.
+Standing standingAt(const PanelBrief& d, const std::vector<Station>& all, std::size_t i) {
+  const auto listed = [&](const std::vector<int>& numbers) {
+    return std::find(numbers.begin(), numbers.end(), static_cast<int>(i) + 1) != numbers.end();
+  };
+  const double single = listed(d.ribs.thick) ? d.ribs.thickThickness
+                        : i == 0             ? d.ribs.rootThickness
+                        : i + 1 < all.size() ? d.ribs.thickness
+                                             : d.ribs.tipThickness;
+  return listed(d.ribs.doubled) ? Standing{all[i], 2 * single, 2} : Standing{all[i], single, 1};
+}
+
 /// Half-laps with every rib of another direction that it meets on the panel.
-void cutLaps(const Making& m, const Cut& cut, const std::vector<RibPlane>& others, bool fromAbove, Region& cuts) {
+void cutLaps(const Making& m, const Cut& cut, const std::vector<Standing>& others, bool fromAbove, Region& cuts) {
   const double span = m.loft.span(), x0 = m.rib.frame.le.x(), far = m.rib.frame.chord;
-  for (const RibPlane& other : others) {
+  for (const auto& [other, thickness, layers] : others) {
     const double between = std::sin(m.rib.turn - other.turn);
     if (std::abs(between) < 1e-3) continue;
     // Both run on the plan from their noses (x, t) along (cos turn, sin turn).
@@ -339,7 +357,7 @@ void cutLaps(const Making& m, const Cut& cut, const std::vector<RibPlane>& other
     const double t = m.rib.frame.t + along * std::sin(m.rib.turn), x = x0 + along;
     if (along <= 0 || along >= far || t <= 0 || t >= span) continue;
     const double top = surfaceHeightAt(cut, Face::upper, x), bottom = surfaceHeightAt(cut, Face::lower, x);
-    const double middle = (top + bottom) / 2, half = (other.thickness / std::abs(between) + m.design.ribs.notchFit) / 2;
+    const double middle = (top + bottom) / 2, half = (thickness / std::abs(between) + m.design.ribs.notchFit) / 2;
     cuts.push_back(inRib(m, fromAbove ? rectangle({x - half, middle}, {x + half, top + far})
                                       : rectangle({x - half, bottom - far}, {x + half, middle})));
     const Point end = m.rib.frame.toChord({x, middle});
@@ -355,7 +373,7 @@ FaceRun runOf(const Making& m, Face f) {
 }
 
 Rib cutRib(const PanelBrief& d, const PanelLoft& loft, const std::vector<SparLine>& spars,
-           const std::vector<Passing>& passing, const std::vector<RibPlane>& crossed, Rib rib) {
+           const std::vector<Passing>& passing, const std::vector<Standing>& crossed, Rib rib) {
   const Cut cut = cutOf(loft, rib);
   rib.frame = cut.frame;
   rib.upper = inChordAxes(cut.frame, cut.upper);
@@ -403,58 +421,62 @@ double ribletEnd(const PanelBrief& d, const std::vector<SparLine>& spars, const 
   return sparOn(line, rib) - sparWidth(spar, line.share(rib.t())) / 2 / std::cos(rib.turn + line.sweep);
 }
 
-/// Those that crossing ribs are lapped with: the end ribs are not, they butt against them.
-static std::vector<RibPlane> innerPlanes(const RibPlanes& planes) {
-  return {planes.ribs.begin() + 1, planes.ribs.end() - 1};
+/// In the making: where a station is.
+static Rib ribAt(const Station& at, RibKind kind, double thickness) {
+  Rib rib;
+  rib.number = at.number, rib.kind = kind, rib.thickness = thickness;
+  rib.station = at.along, rib.frame.t = at.t, rib.turn = at.turn;
+  return rib;
 }
 
-std::vector<Rib> cutRiblets(const PanelBrief& d, const PanelLoft& loft, const std::vector<SparLine>& spars,
-                            const std::vector<Rib>& ribs, const std::vector<Passing>& passing) {
-  const RibPlanes planes = ribPlanes(d, loft);
+/// Numbered by the rib inside them, from the root outwards.
+static std::vector<Rib> cutRiblets(const PanelBrief& d, const PanelLoft& loft, const Stations& stations,
+                                   const std::vector<SparLine>& spars, const std::vector<Passing>& passing) {
   std::vector<Rib> out; // where each stands; then they are cut
-  out.reserve(ribs.size() * static_cast<std::size_t>(d.riblets.inBay + 1));
   const int inBay = d.ribs.direction == RibDirection::flight ? d.riblets.inBay : 0; // turned ribs run through the bay
-  for (std::size_t i = 0; i + 1 < ribs.size(); ++i) {
+  for (std::size_t i = 0; i + 1 < stations.all.size(); ++i) {
+    const Station &in = stations.all[i], &away = stations.all[i + 1];
     for (int k = 1; k <= inBay; ++k) {
-      Rib rib;
-      rib.number = ribs[i].number;
-      rib.bay = k;
-      rib.kind = RibKind::riblet;
-      rib.thickness = d.riblets.thickness;
-      rib.station = rib.frame.t = ribs[i].t() + (ribs[i + 1].t() - ribs[i].t()) * k / (inBay + 1);
-      out.push_back(std::move(rib));
+      const double t = in.along + (away.along - in.along) * k / (inBay + 1);
+      out.push_back(ribAt({in.number, t, t, 0}, RibKind::riblet, d.riblets.thickness));
+      out.back().bay = k;
     }
-    if (i >= planes.crossing.size()) continue;
-    const RibPlane& plane = planes.crossing[i];
-    Rib rib;
-    rib.number = ribs[i].number;
-    rib.kind = RibKind::crossing;
-    rib.thickness = plane.thickness;
-    rib.station = plane.station, rib.frame.t = plane.t, rib.turn = plane.turn;
-    out.push_back(std::move(rib));
+    if (i < stations.crossing.size()) out.push_back(ribAt(stations.crossing[i], RibKind::crossing, d.ribs.thickness));
   }
-  const std::vector<RibPlane> inner = innerPlanes(planes), none;
+  std::vector<Standing> inner; // those that crossing ribs are lapped with: against the end ribs they butt
+  for (std::size_t i = 1; i + 1 < stations.all.size(); ++i) inner.push_back(standingAt(d, stations.all, i));
+  const std::vector<Standing> none;
   return madeInParallel(out.size(), [&](std::size_t i) {
     return cutRib(d, loft, spars, passing, out[i].kind == RibKind::crossing ? inner : none, out[i]);
   });
 }
 
-std::vector<Rib> cutRibs(const PanelBrief& d, const PanelLoft& loft, const std::vector<SparLine>& spars,
-                         const std::vector<Passing>& passing) {
-  const RibPlanes planes = ribPlanes(d, loft);
-  const std::vector<RibPlane> none;
-  return madeInParallel(planes.ribs.size(), [&](std::size_t i) {
-    Rib rib;
-    rib.number = d.firstRib + static_cast<int>(i);
-    rib.kind = i == 0 ? RibKind::root : i + 1 == planes.ribs.size() ? RibKind::tip : RibKind::main;
-    rib.thickness = planes.ribs[i].thickness, rib.layers = planes.ribs[i].layers;
+/// Each outline is that of the plane at its station; the root rib's body lies outboard of it, the tip rib's inboard,
+/// the others' half and half.
+static std::vector<Rib> cutRibs(const PanelBrief& d, const PanelLoft& loft, const Stations& stations,
+                                const std::vector<SparLine>& spars, const std::vector<Passing>& passing) {
+  std::vector<Standing> crossing;
+  for (const Station& s : stations.crossing) crossing.push_back({s, d.ribs.thickness, 1});
+  const std::vector<Standing> none;
+  return madeInParallel(stations.all.size(), [&](std::size_t i) {
+    const Standing stands = standingAt(d, stations.all, i);
+    const RibKind kind = i == 0 ? RibKind::root : i + 1 == stations.all.size() ? RibKind::tip : RibKind::main;
+    Rib rib = ribAt(stands.at, kind, stands.thickness);
+    rib.layers = stands.layers;
     rib.thick = std::find(d.ribs.thick.begin(), d.ribs.thick.end(), static_cast<int>(i) + 1) != d.ribs.thick.end();
     if (rib.kind == RibKind::root && d.join.rootLeans) rib.lean = d.fold;
     rib.shared = rib.kind == RibKind::root && d.innermost() && d.join.sparsThere == SparsThere::through;
     if (rib.kind == RibKind::tip && d.beyond && d.beyond->rootLeans) rib.lean = -d.foldBeyond;
-    rib.station = planes.ribs[i].station, rib.frame.t = planes.ribs[i].t, rib.turn = planes.ribs[i].turn;
-    return cutRib(d, loft, spars, passing, rib.kind == RibKind::main ? planes.crossing : none, std::move(rib));
+    return cutRib(d, loft, spars, passing, rib.kind == RibKind::main ? crossing : none, std::move(rib));
   });
+}
+
+Frame cutFrame(const PanelBrief& d, const PanelShape& shape, std::vector<SparLine> spars,
+               const std::vector<Passing>& passing) {
+  Frame out{std::move(spars), {}, {}};
+  out.ribs = cutRibs(d, shape.loft, shape.stations, out.spars, passing);
+  out.riblets = cutRiblets(d, shape.loft, shape.stations, out.spars, passing);
+  return out;
 }
 
 Beside besideRib(const PanelBrief& d, const PanelLoft& loft, const Rib& given) {

@@ -2,7 +2,7 @@
 // line along x, z up; a right-hand rib seen from the tip has its nose on the left.
 #pragma once
 #include "core/geometry/thinness.h"
-#include "core/loft/panel_loft.h"
+#include "core/loft/stations.h"
 #include "core/parts/spar_line.h"
 #include <cmath>
 #include <optional>
@@ -11,15 +11,6 @@
 namespace eup {
 
 enum class RibKind { root, main, tip, riblet, crossing };
-
-/// Where a rib stands: an upright plane through a place of the leading edge, or one that leans at an end.
-struct RibPlane {
-  double station = 0;   ///< mm of the panel's span, where it crosses the first spar's line
-  double t = 0;         ///< and where its nose is
-  double turn = 0;      ///< rad out of the flight's direction, tail outwards
-  double thickness = 2; ///< of all its layers
-  int layers = 1;
-};
 
 struct Notch {
   int spar = 0; ///< index in PanelDesign::spars
@@ -119,19 +110,6 @@ struct Rib {
   }
 };
 
-/// The planes of the panel's ribs, and of those that cross them: one in every bay.
-struct RibPlanes {
-  std::vector<RibPlane> ribs, crossing;
-};
-RibPlanes ribPlanes(const PanelBrief& design, const PanelLoft& loft);
-
-/// Cuts every rib of the design. Each outline is that of the plane at its station; the root rib's body lies outboard of
-/// it, the tip rib's inboard, the others' half and half.
-std::vector<Rib> cutRibs(const PanelBrief& design, const PanelLoft& loft, const std::vector<SparLine>& spars,
-                         const std::vector<Passing>& passing);
-/// The riblets and the crossing rib of every bay, from the root outwards: numbered by the rib inside them.
-std::vector<Rib> cutRiblets(const PanelBrief& design, const PanelLoft& loft, const std::vector<SparLine>& spars,
-                            const std::vector<Rib>& ribs, const std::vector<Passing>& passing);
 /// Where a riblet ends at t, along the chord line from the nose.
 double ribletEnd(const PanelBrief& design, const std::vector<SparLine>& spars, const Rib& rib);
 

@@ -6,17 +6,6 @@
 namespace eup {
 namespace {
 
-bool sheeted(const PanelBrief& d, Face f) {
-  return f == Face::upper ? d.sheeting.top : d.sheeting.bottom;
-}
-bool stripped(const PanelBrief& d, Face f) {
-  return f == Face::upper ? d.capStrips.top : d.capStrips.bottom;
-}
-
-double endOf(const PanelBrief& d, const Spar& spar) {
-  return spar.stops ? std::min(spar.stopsAt, d.panel.span) : d.panel.span;
-}
-
 /// Over or under a place of the plan, the face under its cover: lowered square to the surface, so by t / cos(slope).
 Point seat(const PanelBrief& d, const PanelLoft& loft, const Cut& cut, Face face, double x) {
   const double fraction = std::clamp(cut.frame.toChord({x, 0}).x() / cut.frame.chord, 0.0, 1.0);
@@ -27,33 +16,9 @@ Point seat(const PanelBrief& d, const PanelLoft& loft, const Cut& cut, Face face
 
 } // namespace
 
-double sheetEdgeAt(const PanelBrief& d, const PanelLoft& loft, Face face, double t) {
-  if (!sheeted(d, face)) return 0;
-  if (d.sheeting.to == SheetEdge::fraction) return d.sheeting.fraction;
-  const Spar& spar = d.spars[static_cast<std::size_t>(d.sheeting.spar - 1)];
-  const double share = t / loft.span();
-  const double chord = loft.frameAt(t).chord;
-  // The line is straight in space; in chord fractions it bends a little where the chord tapers.
-  const double x = (1 - share) * spar.rootFraction * loft.frameAt(0).chord +
-                   share * spar.tipFraction * loft.frameAt(loft.span()).chord;
-  const double along = t / endOf(d, spar);
-  const double half =
-      (spar.kind == SparKind::caps ? capAt(face == Face::upper ? spar.top : spar.bottom, along).width : spar.sheet) / 2;
-  return std::min((x + half) / chord, 1.0);
-}
-
-double coverAt(const PanelBrief& d, const PanelLoft& loft, Face face, double fraction, double t) {
-  if (sheeted(d, face) && fraction <= sheetEdgeAt(d, loft, face, t) + 1e-9) return d.sheeting.thickness;
-  return stripped(d, face) ? d.capStrips.thickness : 0;
-}
-
 double SparLine::chordX(const ChordFrame& frame) const {
   const double x = planRoot + (planTip - planRoot) * frame.t / middle.span;
   return (x - frame.le.x()) / std::cos(frame.washout);
-}
-
-double planX(const ChordFrame& frame, double fraction) {
-  return frame.fromChord({fraction * frame.chord, 0}).x();
 }
 
 double surfaceHeightAt(const Cut& cut, Face face, double x) {

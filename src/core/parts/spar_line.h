@@ -1,16 +1,10 @@
 // Spars as truly straight strips: where their faces run, rib by rib.
 #pragma once
-#include "core/loft/panel_loft.h"
+#include "core/parts/surface_place.h"
 #include <optional>
 #include <vector>
 
 namespace eup {
-
-/// Thickness of what covers the rib at a chord fraction of a face: sheet, cap strip or nothing.
-double coverAt(const PanelBrief& design, const PanelLoft& loft, Face face, double fraction, double t);
-
-/// The chord fraction where the sheet ends at t; 0 when that face is not sheeted.
-double sheetEdgeAt(const PanelBrief& design, const PanelLoft& loft, Face face, double t);
 
 /// A straight line in panel axes from root to tip: (x, z) as a function of t.
 struct StraightLine {
@@ -45,9 +39,6 @@ struct SparLine {
 std::optional<int> mainSpar(const PanelDesign& design);
 
 std::vector<SparLine> sparLines(const PanelBrief& design, const PanelLoft& loft);
-
-/// Where a chord fraction lies on the plan: x of that point of the chord line.
-double planX(const ChordFrame& frame, double fraction);
 
 /// Where the loft's own surface lies above or below a straight line at t, at the line's x: z of the face.
 double surfaceHeightAt(const Cut& cut, Face face, double x);

@@ -178,9 +178,9 @@ const BayCheck* SparBay::weakest() const {
   return least == checks.end() ? nullptr : &*least;
 }
 
-std::vector<SparBay> bayChecks(const PanelBrief& d, const PanelLoft& loft, const std::vector<SparLine>& spars,
-                               const std::vector<Rib>& ribs, const SheetSkin& skin, const std::vector<LoadCase>& cases,
-                               std::optional<int> only) {
+std::vector<SparBay> bayChecks(const PanelBrief& d, const PanelLoft& loft, const Frame& frame, const SheetSkin& skin,
+                               const std::vector<LoadCase>& cases, std::optional<int> only) {
+  const auto& [spars, ribs, riblets] = frame;
   std::vector<SparBay> out;
   for (std::size_t i = 1; i < ribs.size(); ++i) {
     const double from = ribs[i - 1].t(), to = ribs[i].t();

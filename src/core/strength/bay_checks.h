@@ -1,6 +1,6 @@
 // Each bay of a spar, from rib to rib: what its caps and webs have in reserve, and what would give first. N, mm, MPa.
 #pragma once
-#include "core/parts/rib.h"
+#include "core/parts/frame.h"
 #include "core/strength/d_box.h"
 #include "core/strength/loads.h"
 #include "core/strength/sheet_skin.h"
@@ -62,9 +62,8 @@ void keep(SparBay& bay, const BayCheck& check);
 /// not, its caps wrinkle on it. The edges' strips are bent with the first spar that is there, sheet that carries with
 /// the first of all, and they belong to its bays. `only`: the bays of that spar (index) alone, with what is `ofSpar`,
 /// for a search that tries many.
-std::vector<SparBay> bayChecks(const PanelBrief& design, const PanelLoft& loft, const std::vector<SparLine>& spars,
-                               const std::vector<Rib>& ribs, const SheetSkin& skin, const std::vector<LoadCase>& cases,
-                               std::optional<int> only = {});
+std::vector<SparBay> bayChecks(const PanelBrief& design, const PanelLoft& loft, const Frame& frame,
+                               const SheetSkin& skin, const std::vector<LoadCase>& cases, std::optional<int> only = {});
 
 /// Shear of a closed nose's sheet under a torque (N·mm, either way) that the nose takes alone, T ÷ (2 A t), against the
 /// sheet's strength and against buckling between ribs that far apart, each face as a flat plate from nose to web: it is

@@ -43,30 +43,32 @@ double socketLoad(double moment, double shear, double length) {
   return 6 * moment / (length * length) - 2 * shear / length;
 }
 
-double plateStiffness(const Join& join, double depth, const Tables& tables) {
-  const Material& m = tables.named(join.braceMaterial);
-  const int plates = join.braceSide == BraceSide::both ? 2 : 1;
-  return plates * m.modulus * join.braceThickness * std::pow(std::max(depth, 0.0), 3) / 12;
+double plateStiffness(const Bracing& brace, double depth, const Tables& tables) {
+  return brace.plates() * tables.named(brace.material).modulus * brace.thickness * std::pow(std::max(depth, 0.0), 3) /
+         12;
 }
 
-JoinStrength joinStrength(const PanelBrief& d, const Join& join, const SpanLoad& load,
-                          const std::optional<BracePlates>& brace, double share, double rodReach) {
+JoinStrength joinStrength(const PanelBrief& d, const SpanLoad& load, const std::vector<BracePlates>& braces,
+                          double rodReach) {
   JoinStrength out;
   out.moment = std::abs(load.moment(d.inboard));
   out.shear = std::abs(load.shear(d.inboard));
-  if (brace && brace->depth > 0 && brace->leg > 0 && brace->height > 0) {
-    const int plates = join.braceSide == BraceSide::both ? 2 : 1;
-    const double moment = share * out.moment, each = share / plates;
-    out.braceShare = share;
-    out.braceStress = plateStress(moment, join.braceThickness, brace->depth, plates);
-    out.braceReserve = reserveOf(weaker(d.tables.named(join.braceMaterial)), out.braceStress);
-    out.glueStress = glueShear(each * out.moment, each * out.shear, brace->leg, brace->height);
+  double stiff = 0;
+  for (const BracePlates& b : braces) stiff += plateStiffness(b.decided, b.depth, d.tables);
+  for (const BracePlates& b : braces) {
+    BraceStrength& s = out.braces.emplace_back();
+    if (b.depth <= 0 || b.leg <= 0 || b.height <= 0) continue;
+    s.share = plateStiffness(b.decided, b.depth, d.tables) / stiff;
+    const double each = s.share / b.decided.plates();
+    s.stress = plateStress(s.share * out.moment, b.decided.thickness, b.depth, b.decided.plates());
+    s.reserve = reserveOf(weaker(d.tables.named(b.decided.material)), s.stress);
+    s.glueStress = glueShear(each * out.moment, each * out.shear, b.leg, b.height);
     // The wood beside a good glue line fails first: balsa of the rib or the web.
-    out.glueStrength = std::min(d.tables.named("balsa-160").shearStrength, d.tables.glue(d.glue).shearStrength);
-    out.glueReserve = reserveOf(out.glueStrength, out.glueStress);
-    out.gluedLeg = legFor(2, out.glueStrength, each * out.moment, each * out.shear, brace->height);
+    s.glueStrength = std::min(d.tables.named("balsa-160").shearStrength, d.tables.glue(d.glue).shearStrength);
+    s.glueReserve = reserveOf(s.glueStrength, s.glueStress);
+    s.gluedLeg = legFor(2, s.glueStrength, each * out.moment, each * out.shear, b.height);
   }
-  const Joiner& j = join.joiner;
+  const Joiner& j = d.join.joiner;
   if (j.fitted && rodReach > 0 && j.bore < j.diameter) {
     out.rodStress = tubeStress(out.moment, j.diameter, j.bore);
     out.rodReserve = reserveOf(weaker(d.tables.named(j.material)), out.rodStress);

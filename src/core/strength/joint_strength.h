@@ -19,12 +19,16 @@ double tubeStress(double moment, double diameter, double bore);
 /// load spread straight along it: 6 M ÷ l² − 2 V ÷ l.
 double socketLoad(double moment, double shear, double length);
 
-struct JoinStrength {
-  double moment = 0, shear = 0; ///< at the join, from all outside it
-  double braceShare = 1;        ///< of the moment
-  double braceStress = 0, braceReserve = 0;
+struct BraceStrength {
+  double share = 1; ///< of the moment: the join's braces share it by their stiffness
+  double stress = 0, reserve = 0;
   double glueStress = 0, glueStrength = 0, glueReserve = 0; ///< over the shorter leg
   double gluedLeg = 0;                                      ///< mm of leg that would do for a reserve of 2
+};
+
+struct JoinStrength {
+  double moment = 0, shear = 0;      ///< at the join, from all outside it
+  std::vector<BraceStrength> braces; ///< one for every brace that is given; no stress where it has no depth or leg
   double rodStress = 0, rodReserve = 0;
   /// Of the socket's end ribs the one with least in reserve against being crushed: N on it, M ÷ l + V at the join and M
   /// ÷ l at its inner end; what it holds, wood pressed across its grain and ply facing as it is; and what that bears
@@ -35,17 +39,17 @@ struct JoinStrength {
   double socketReserve = 0; ///< of the rod, pressed across its grain there; the sleeve is no softer
 };
 
-/// A brace's legs as the join has them: `depth` at the join, the glued height in the middle of the leg.
+/// A brace as the join has it: `depth` at the join, the shorter leg, the glued height in its middle.
 struct BracePlates {
+  Bracing decided;
   double depth = 0, leg = 0, height = 0;
 };
 
-/// How stiff a join's brace is in bending, N mm²: all its plates, E t h³ ÷ 12. Braces share the moment by it.
-double plateStiffness(const Join& join, double depth, const Tables& tables);
+/// How stiff a brace is in bending, N mm²: all its plates, E t h³ ÷ 12.
+double plateStiffness(const Bracing& brace, double depth, const Tables& tables);
 
-/// Of the join at the panel's root, under the load of all that lies outside it. The brace that `join` names takes
-/// `share` of it.
-JoinStrength joinStrength(const PanelBrief& design, const Join& join, const SpanLoad& load,
-                          const std::optional<BracePlates>& brace, double share, double rodReach);
+/// Of the join at the panel's root, under the load of all that lies outside it.
+JoinStrength joinStrength(const PanelBrief& design, const SpanLoad& load, const std::vector<BracePlates>& braces,
+                          double rodReach);
 
 } // namespace eup

@@ -1,5 +1,6 @@
 #include "core/strength/wing_frame.h"
 #include "core/geometry/polyline.h"
+#include "core/parts/diagonals.h"
 #include "core/strength/space_frame.h"
 #include <algorithm>
 #include <cmath>
@@ -12,7 +13,7 @@ namespace {
 struct Line {
   enum class Kind { leadingEdge, nose, spar, trailingEdge } kind = Kind::spar;
   const SparLine* spar = nullptr;
-  std::vector<int> order; ///< indices in `Frame::crossings`, from the root outwards
+  std::vector<int> order; ///< indices in `FrameModel::crossings`, from the root outwards
 };
 
 /// A rib on a line.
@@ -22,9 +23,10 @@ struct Crossing {
   Point3 middle, top, bottom; ///< on the rib; the same three for an edge
 };
 
-class Frame {
+/// The panel as bars and walls.
+class FrameModel {
 public:
-  Frame(const PanelBrief& d, const PanelLoft& l, const std::vector<SparLine>& s) : design(d), loft(l) {
+  FrameModel(const PanelBrief& d, const PanelLoft& l, const std::vector<SparLine>& s) : design(d), loft(l) {
     const bool sheeted = d.sheeting.top || d.sheeting.bottom;
     if (d.leadingEdge.kind != LeadingEdgeKind::none || sheeted) lines.push_back({Line::Kind::leadingEdge, nullptr, {}});
     if (sheeted && !s.empty() && !lines.empty()) lines.push_back({Line::Kind::nose, nullptr, {}});
@@ -93,9 +95,8 @@ public:
           wall(at, top, sheet ? of(design.sheeting.material).shear * design.sheeting.thickness : cover.shear);
         }
       }
-      const int bay = static_cast<int>(i);
-      if (bay >= design.stiffening.firstBay && bay <= design.stiffening.lastBay) addDiagonals(i);
     }
+    addDiagonals();
   }
 
   std::optional<FrameTwist> twistUnder(double couple) {
@@ -277,29 +278,22 @@ private:
     }
   }
 
-  void addDiagonals(std::size_t bay) {
+  /// From the first spar to the next line behind it.
+  void addDiagonals() {
     const Stiffening& s = design.stiffening;
-    if (s.diagonals == Diagonals::none) return;
-    // From the first spar to the next line behind it.
     std::size_t front = 0;
     while (front < lines.size() && lines[front].kind != Line::Kind::spar) ++front;
     if (front + 1 >= lines.size()) return;
     const Material& m = of(s.material);
-    const auto bar = [&](std::size_t in, std::size_t lineIn, bool topIn, std::size_t out, std::size_t lineOut,
-                         bool topOut) {
-      const int a = ribsOn[in][lineIn], b = ribsOn[out][lineOut];
-      if (a < 0 || b < 0) return;
-      const Point3 from = topIn ? of(a).top : of(a).bottom, to = topOut ? of(b).top : of(b).bottom;
-      frame.member(of(a).node, from, of(b).node, to, {m.modulus, m.shear, s.width * s.depth, 0, 0, 0}, Point3::UnitZ());
-    };
-    const bool outwards = s.diagonals != Diagonals::zigzag || bay % 2 == 1, both = s.diagonals == Diagonals::crossed;
-    const auto plane = [&](bool topFront, bool topBehind) {
-      if (outwards || both) bar(bay - 1, front, topFront, bay, front + 1, topBehind);
-      if (!outwards || both) bar(bay - 1, front + 1, topBehind, bay, front, topFront);
-    };
-    if (s.plane == DiagonalPlane::top || s.plane == DiagonalPlane::both) plane(true, true);
-    if (s.plane == DiagonalPlane::bottom || s.plane == DiagonalPlane::both) plane(false, false);
-    if (s.plane == DiagonalPlane::sloping) plane(true, false);
+    for (const DiagonalBar& bar : diagonalBars(s, static_cast<int>(ribsOn.size()) - 1)) {
+      const auto k = static_cast<std::size_t>(bar.bay);
+      const int a = ribsOn[k - 1][bar.fromFront ? front : front + 1], b = ribsOn[k][bar.fromFront ? front + 1 : front];
+      if (a < 0 || b < 0) continue;
+      const bool topA = bar.fromFront ? bar.topInFront : bar.topBehind,
+                 topB = bar.fromFront ? bar.topBehind : bar.topInFront;
+      frame.member(of(a).node, topA ? of(a).top : of(a).bottom, of(b).node, topB ? of(b).top : of(b).bottom,
+                   {m.modulus, m.shear, s.width * s.depth, 0, 0, 0}, Point3::UnitZ());
+    }
   }
 
   static std::pair<int, int> endsOf(const std::vector<int>& along) {
@@ -321,12 +315,11 @@ private:
 
 } // namespace
 
-std::optional<FrameTwist> frameTwist(const PanelBrief& d, const PanelLoft& loft, const std::vector<SparLine>& spars,
-                                     const std::vector<Rib>& ribs, const std::vector<Rib>& riblets, double couple) {
-  Frame frame(d, loft, spars);
-  if (frame.swings() || ribs.size() < 2) return std::nullopt;
-  for (const Rib& rib : ribs) frame.addRib(rib, true);
-  for (const Rib& rib : riblets)
+std::optional<FrameTwist> frameTwist(const PanelBrief& d, const PanelLoft& loft, const Frame& built, double couple) {
+  FrameModel frame(d, loft, built.spars);
+  if (frame.swings() || built.ribs.size() < 2) return std::nullopt;
+  for (const Rib& rib : built.ribs) frame.addRib(rib, true);
+  for (const Rib& rib : built.riblets)
     if (rib.kind == RibKind::crossing) frame.addRib(rib, false);
   frame.addLines();
   frame.addWalls();

@@ -1,6 +1,6 @@
 // A panel's frame in space, for what bending of spars alone does not tell: how it twists. N, mm, MPa, rad.
 #pragma once
-#include "core/parts/rib.h"
+#include "core/parts/frame.h"
 #include <optional>
 
 namespace eup {
@@ -17,8 +17,7 @@ struct FrameTwist {
 /// Root nodes held fast. Members: caps or sheet of the spars, leading and trailing stock, ribs (also those that cross);
 /// walls that carry shear: webs between caps, sheet, covering; bars: diagonals. Spars are upright as built. Cap
 /// strips run along the main ribs. Nothing for a panel that has no two lines along the span, which would swing.
-std::optional<FrameTwist> frameTwist(const PanelBrief& design, const PanelLoft& loft,
-                                     const std::vector<SparLine>& spars, const std::vector<Rib>& ribs,
-                                     const std::vector<Rib>& riblets, double couple);
+std::optional<FrameTwist> frameTwist(const PanelBrief& design, const PanelLoft& loft, const Frame& frame,
+                                     double couple);
 
 } // namespace eup

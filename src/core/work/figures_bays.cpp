@@ -16,15 +16,15 @@ struct Least {
 };
 
 std::string between(const TruePanel& w, const SparBay& bay) {
-  return fmt::format("{} to {}", w.ribs[static_cast<std::size_t>(bay.bay - 1)].name(),
-                     w.ribs[static_cast<std::size_t>(bay.bay)].name());
+  return fmt::format("{} to {}", w.frame.ribs[static_cast<std::size_t>(bay.bay - 1)].name(),
+                     w.frame.ribs[static_cast<std::size_t>(bay.bay)].name());
 }
 
 /// Of every kind of check the one with least in reserve, of one spar's bays or of all.
 using LeastOfKinds = std::map<BayCheck::What, Least>;
 LeastOfKinds leastOf(const TruePanel& w, std::optional<int> spar = {}) {
   LeastOfKinds least;
-  for (const SparBay& b : w.bays)
+  for (const SparBay& b : w.strength.bays)
     for (const BayCheck& c : b.checks)
       if (!spar || b.spar == *spar) least[c.what].look(b, c);
   return least;
@@ -40,7 +40,7 @@ struct Teller {
     const auto found = least.find(what);
     if (found == least.end()) return;
     const auto& [bay, check] = found->second;
-    const double length = (bay->to - bay->from) * w.spars[static_cast<std::size_t>(bay->spar)].stretch;
+    const double length = (bay->to - bay->from) * w.frame.spars[static_cast<std::size_t>(bay->spar)].stretch;
     out.add({std::move(key), std::move(label), check->reserve(), Quantity::ratio, Stage::spars,
              fmt::format("{}, where it is least; {}", between(w, *bay), wordsOf(check->load)), std::move(rule),
              fmt::format("{:.3g} MPa ÷ {:.3g} MPa = {:.2f}, over {} from rib to rib", check->strength, check->stress,
@@ -52,7 +52,7 @@ struct Teller {
 using Check = BayCheck::What;
 
 void sparBayFigures(const TruePanel& w, FigureList& out) {
-  for (const SparLine& line : w.spars) {
+  for (const SparLine& line : w.frame.spars) {
     const Teller tell{w, out, leastOf(w, line.index)};
     const Spar& spar = w.design.spars[static_cast<std::size_t>(line.index)];
     const std::string &name = spar.name, path = fmt::format("spars.{}", line.index);
@@ -114,7 +114,7 @@ void bayFigures(const TruePanel& w, FigureList& out) {
   sparBayFigures(w, out);
   skinBayFigures(w, out);
   Least all;
-  for (const SparBay& b : w.bays)
+  for (const SparBay& b : w.strength.bays)
     for (const BayCheck& c : b.checks) all.look(b, c);
   if (!all.check) return;
   const double factor = w.design.factors().pull;

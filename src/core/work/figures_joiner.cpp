@@ -1,4 +1,5 @@
 // Figures of what holds a join together: the brace's strength and glue, the joiner, its holes, what a fault would do.
+#include "core/work/finder.h"
 #include "core/work/report_parts.h"
 #include <fmt/format.h>
 
@@ -7,39 +8,32 @@ namespace {
 
 constexpr const char* bendingTheory = "bending theory of beams";
 
-void braceStrengthFigures(const TruePanel& w, const std::optional<Brace>& brace, const Join& j, const JoinStrength& s,
-                          bool second, FigureList& out) {
-  if (!brace || s.braceStress <= 0) return;
-  const Brace& b = *brace;
-  const auto key = [&](const char* what) { return std::string(second ? "brace2." : "brace.") + what; };
-  const auto label = [&](const char* words) { return std::string(second ? "Second brace: " : "") + words; };
-  const auto decision = [&](const char* first, const char* other) {
-    return second ? std::string("brace2.") + other : std::string("join.") + first;
-  };
-  const int plates = j.braceSide == BraceSide::both ? 2 : 1;
-  const std::vector<std::string> from{decision("braceThickness", "thickness"), decision("braceMaterial", "material"),
-                                      decision("braceSide", "side"), "flying.loadFactor", "flying.mass"};
-  out.add({key("stress"), label("Brace stress"), s.braceStress, Quantity::stress, Stage::joins,
-           w.join.second ? "at its edges, at the join; the braces carry the bending there, each by its stiffness"
-                         : "at its edges, at the join; the brace alone carries the bending there",
-           "6 M ÷ (n t h²), n plates of thickness t and depth h",
-           fmt::format("6 × {:.0f} N·mm ÷ ({} × {} × ({})²) = {:.1f} MPa", s.braceShare * s.moment, plates,
-                       out.len(j.braceThickness), out.len(b.depthRoot), s.braceStress),
-           bendingTheory, from});
-  const Material& m = w.design.tables.named(j.braceMaterial);
-  out.add({key("reserve"), label("Brace reserve"), s.braceReserve, Quantity::ratio, Stage::joins, "at the join",
-           "strength ÷ stress",
-           fmt::format("{:.1f} MPa ({}) ÷ {:.1f} MPa = {:.2f}", s.braceReserve * s.braceStress, m.label, s.braceStress,
-                       s.braceReserve),
-           m.source, from, true});
-  const std::vector<std::string> glue{decision("braceToRib", "toRib"), decision("braceSide", "side"), "glue",
+void braceStrengthFigures(const TruePanel& w, const BraceTold& of, const BraceStrength& s, FigureList& out) {
+  if (s.stress <= 0) return;
+  const Brace& b = of.brace;
+  const std::vector<std::string> from{of.decision("thickness"), of.decision("material"), of.decision("side"),
                                       "flying.loadFactor", "flying.mass"};
-  out.add({key("glue"), label("Glue reserve of a leg"), s.glueReserve, Quantity::ratio, Stage::joins,
+  out.add({of.key("stress"), of.label("Brace stress"), s.stress, Quantity::stress, Stage::joins,
+           w.join.braces.size() > 1
+               ? "at its edges, at the join; the braces carry the bending there, each by its stiffness"
+               : "at its edges, at the join; the brace alone carries the bending there",
+           "6 M ÷ (n t h²), n plates of thickness t and depth h",
+           fmt::format("6 × {:.0f} N·mm ÷ ({} × {} × ({})²) = {:.1f} MPa", s.share * w.strength.join.moment,
+                       of.decided.plates(), out.len(of.decided.thickness), out.len(b.depthRoot), s.stress),
+           bendingTheory, from});
+  const Material& m = w.design.tables.named(of.decided.material);
+  out.add({of.key("reserve"), of.label("Brace reserve"), s.reserve, Quantity::ratio, Stage::joins, "at the join",
+           "strength ÷ stress",
+           fmt::format("{:.1f} MPa ({}) ÷ {:.1f} MPa = {:.2f}", s.reserve * s.stress, m.label, s.stress, s.reserve),
+           m.source, from, true});
+  const std::vector<std::string> glue{of.decision("toRib"), of.decision("side"), "glue", "flying.loadFactor",
+                                      "flying.mass"};
+  out.add({of.key("glue"), of.label("Glue reserve of a leg"), s.glueReserve, Quantity::ratio, Stage::joins,
            "the shorter leg, glued over its whole face to spar and webs",
            "shear strength of balsa, or of the glue where that is less, ÷ (M r ÷ Ip + V ÷ A) over the glued face",
            fmt::format("{:.1f} MPa ÷ {:.3f} MPa = {:.2f}", s.glueStrength, s.glueStress, s.glueReserve),
            "eccentrically loaded joint; the wood beside the glue shears first: USDA Wood Handbook, from memory", glue});
-  out.add({key("gluedLeg"), label("Glued leg for reserve 2"), s.gluedLeg, Quantity::length, Stage::joins,
+  out.add({of.key("gluedLeg"), of.label("Glued leg for reserve 2"), s.gluedLeg, Quantity::length, Stage::joins,
            "each leg, at least, from the join", "the length at which that reserve is 2",
            fmt::format("as decided {}", out.len(std::min(b.outer.length, b.inner.length))),
            "eccentrically loaded joint", glue, true});
@@ -63,7 +57,7 @@ void rodFigures(const TruePanel& w, FigureList& out) {
   if (!w.joiner) return;
   const JoinerRod& rod = *w.joiner;
   const Joiner& j = w.design.join.joiner;
-  const JoinStrength& s = w.joinStrength;
+  const JoinStrength& s = w.strength.join;
   const bool centre = w.join.centre;
   const std::vector<std::string> line{"joiner.along", "joiner.fraction", "join.dihedral.rise", "join.dihedral.angle"};
   out.add({"joiner.bend", "Joiner bend", rod.bend, Quantity::angle, Stage::joins, "between its legs, seen from behind",
@@ -144,7 +138,7 @@ void rodFigures(const TruePanel& w, FigureList& out) {
 }
 
 void holeFigures(const TruePanel& w, FigureList& out) {
-  for (const Rib& rib : w.ribs)
+  for (const Rib& rib : w.frame.ribs)
     for (std::size_t i = 0; i < rib.passHoles.size(); ++i) {
       const PassHole& h = rib.passHoles[i];
       const bool brace = h.what == Passing::What::brace;
@@ -166,7 +160,7 @@ void holeFigures(const TruePanel& w, FigureList& out) {
                "along the chord line to its middle",
                fmt::format("{:.2f} % of the chord", 100 * h.middle.x() / rib.frame.chord),
                planeGeometry,
-               {brace ? "join.braceSlots"
+               {brace ? "join.braces.0.slots"
                 : rod ? "join.rodFront"
                       : "joiner.fraction"},
                true,
@@ -183,7 +177,7 @@ void holeFigures(const TruePanel& w, FigureList& out) {
                  : "where the straight joiner goes through",
            fmt::format("{} over the underside, {} over the chord line", out.len(h.overBottom), out.len(h.middle.y())),
            ruledLoft,
-           {brace ? "join.braceSlots"
+           {brace ? "join.braces.0.slots"
             : rod ? "join.rods"
                   : "joiner.along"},
            true,
@@ -206,7 +200,7 @@ void gapFigures(const TruePanel& w, FigureList& out) {
            fmt::format("{} × tan 1° = {}", out.len(depth), out.len(bevel)),
            planeGeometry,
            {"sections.root.kind", "panel.rootChord"}});
-  const double turned = std::asin(std::min(1.0, riseOff / w.loft.span()));
+  const double turned = std::asin(std::min(1.0, riseOff / w.shape.loft.span()));
   out.add({"error.riseGap",
            "Gap, if a block is off",
            depth * std::tan(turned),
@@ -223,9 +217,8 @@ void gapFigures(const TruePanel& w, FigureList& out) {
 } // namespace
 
 void joinerFigures(const TruePanel& w, FigureList& out) {
-  braceStrengthFigures(w, w.join.brace, w.design.join, w.joinStrength, false, out);
-  if (w.join.second)
-    braceStrengthFigures(w, w.join.second, withSecondBrace(w.design.join), w.secondStrength, true, out);
+  for (std::size_t i = 0; i < w.join.braces.size(); ++i)
+    braceStrengthFigures(w, BraceTold(w, w.join.braces[i]), w.strength.join.braces[i], out);
   rodFigures(w, out);
   holeFigures(w, out);
   gapFigures(w, out);

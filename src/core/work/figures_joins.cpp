@@ -2,6 +2,7 @@
 #include "core/joins/end_cut.h"
 #include "core/joins/joiner.h"
 #include "core/joins/packing.h"
+#include "core/work/finder.h"
 #include "core/work/report_parts.h"
 #include <Eigen/Geometry>
 #include <fmt/format.h>
@@ -21,26 +22,14 @@ const char* underWhat(BlockAt at) {
   return "";
 }
 
-/// One of a join's braces, and what its figures are called.
-struct BraceToTell {
-  const Brace& brace;
-  const Join& join; ///< with this brace in the first one's place
-  bool second;
-  std::string key(const char* what) const { return std::string(second ? "brace2." : "brace.") + what; }
-  std::string label(std::string words) const { return (second ? "Second brace: " : "") + std::move(words); }
-  std::string decision(const char* first, const char* other) const {
-    return second ? std::string("brace2.") + other : std::string("join.") + first;
-  }
-};
-
-void bendFigures(const TruePanel& w, const BraceToTell& of, FigureList& out) {
+void bendFigures(const TruePanel& w, const BraceTold& of, FigureList& out) {
   const Brace& b = of.brace;
-  const SparLine& line = w.spars[static_cast<std::size_t>(b.spar)];
+  const SparLine& line = w.frame.spars[static_cast<std::size_t>(b.spar)];
   const std::string path = fmt::format("spars.{}", b.spar);
   const std::string name = w.design.spars[static_cast<std::size_t>(b.spar)].name;
   const bool centre = w.join.centre;
   const std::vector<std::string> from{"join.dihedral.rise",  "join.dihedral.angle", path + ".rootFraction",
-                                      path + ".tipFraction", "panel.tipSetback",    of.decision("braceForm", "form")};
+                                      path + ".tipFraction", "panel.tipSetback",    of.decision("form")};
   if (b.folded) {
     out.add({of.key("bend"), of.label("Brace bend, flat"), b.bend, Quantity::angle, Stage::joins,
              fmt::format("between its legs as it is cut from the sheet, for the {}", name),
@@ -87,11 +76,11 @@ void bendFigures(const TruePanel& w, const BraceToTell& of, FigureList& out) {
   capBend("capBottom", "Lower cap bends", b.capBottomBend, line.lowerSeat);
 }
 
-void legFigures(const TruePanel& w, const BraceToTell& of, FigureList& out) {
+void legFigures(const TruePanel& w, const BraceTold& of, FigureList& out) {
   const Brace& b = of.brace;
-  const std::string path = fmt::format("spars.{}", b.spar), toRib = of.decision("braceToRib", "toRib");
+  const std::string path = fmt::format("spars.{}", b.spar), toRib = of.decision("toRib");
   const std::string name = w.design.spars[static_cast<std::size_t>(b.spar)].name;
-  const bool centre = w.join.centre, faces = of.join.braceOver == BraceOver::faces;
+  const bool centre = w.join.centre, faces = of.decided.over == BraceOver::faces;
   const auto leg = [&](const char* key, std::string label, const BraceLeg& l) {
     out.add({of.key(key),
              of.label(std::move(label)),
@@ -125,21 +114,18 @@ void legFigures(const TruePanel& w, const BraceToTell& of, FigureList& out) {
 }
 
 void braceFigures(const TruePanel& w, FigureList& out) {
-  const auto tell = [&](const std::optional<Brace>& b, const Join& join, bool second) {
-    if (!b) return;
-    const BraceToTell of{*b, join, second};
+  for (const Brace& b : w.join.braces) {
+    const BraceTold of(w, b);
     bendFigures(w, of, out);
     legFigures(w, of, out);
-  };
-  tell(w.join.brace, w.design.join, false);
-  if (w.join.second) tell(w.join.second, withSecondBrace(w.design.join), true);
+  }
 }
 
 /// Spars that are cut part way at the join and set at its angle: the V that closes, cap by cap.
 void crackFigures(const TruePanel& w, FigureList& out) {
   const Join& j = w.design.join;
   if (j.sparsThere != SparsThere::cracked) return;
-  for (const SparLine& line : w.spars) {
+  for (const SparLine& line : w.frame.spars) {
     const Spar& spar = w.design.spars[static_cast<std::size_t>(line.index)];
     const double bend = 2 * std::abs(w.join.fold);
     const auto crack = [&](const char* key, const char* label, double deep) {
@@ -170,8 +156,8 @@ void crackFigures(const TruePanel& w, FigureList& out) {
 void jigRodFigures(const TruePanel& w, FigureList& out) {
   if (!w.design.join.rods) return;
   const Placement turn{-w.settingUp.turn, {0, 0}};
-  const double board = turn(w.loft.frameAt(0).le).y() - w.settingUp.ribs.front().at.front().height;
-  const auto rods = jigRods(w.design, w.loft);
+  const double board = turn(w.shape.loft.frameAt(0).le).y() - w.settingUp.ribs.front().at.front().height;
+  const auto rods = jigRods(w.design, w.shape.loft);
   for (std::size_t k = 0; k < rods.size(); ++k)
     for (const bool root : {true, false}) {
       const Point at = root ? rods[k].root : rods[k].tip, lies = turn(at);
@@ -192,9 +178,9 @@ void jigRodFigures(const TruePanel& w, FigureList& out) {
 
 /// How the strips that meet at the join are sawn, for this panel's root end.
 void endCutFigures(const TruePanel& w, FigureList& out) {
-  const double fold = w.join.fold, span = w.loft.span();
+  const double fold = w.join.fold, span = w.shape.loft.span();
   const Point3 up(0, 0, 1), plane = joinPlane(fold, true);
-  const ChordFrame root = w.loft.frameAt(0), tip = w.loft.frameAt(span);
+  const ChordFrame root = w.shape.loft.frameAt(0), tip = w.shape.loft.frameAt(span);
   const std::vector<std::string> from{"join.dihedral.rise", "join.dihedral.angle", "panel.tipSetback"};
   const auto strip = [&](const std::string& key, const std::string& what, const Point& a, const Point& b) {
     const EndCut cut = endCut({b.x() - a.x(), span, b.y() - a.y()}, up, plane);
@@ -212,7 +198,7 @@ void endCutFigures(const TruePanel& w, FigureList& out) {
   };
   strip("le", "LE", root.le, tip.le);
   strip("te", "TE", root.te, tip.te);
-  for (const SparLine& line : w.spars) {
+  for (const SparLine& line : w.frame.spars) {
     const std::string key = fmt::format("spar.{}", line.index + 1);
     const std::string& name = w.design.spars[static_cast<std::size_t>(line.index)].name;
     strip(key + ".top", fmt::format("Top of {},", name), line.upperSeat.root, line.upperSeat.tip);
@@ -220,11 +206,11 @@ void endCutFigures(const TruePanel& w, FigureList& out) {
   }
   // A sheet lies on the surface: its end runs square to the LE but for this, and its edge leans by the bevel.
   for (const Face face : {Face::upper, Face::lower}) {
-    const double edge = sheetEdgeAt(w.design, w.loft, face, 0);
+    const double edge = sheetEdgeAt(w.design, w.shape.loft, face, 0);
     if (edge <= 0) continue;
     const bool top = face == Face::upper;
     const Point3 along(tip.le.x() - root.le.x(), span, tip.le.y() - root.le.y());
-    const Point3 chordwise(1, 0, w.loft.slope(face, edge / 2, 0));
+    const Point3 chordwise(1, 0, w.shape.loft.slope(face, edge / 2, 0));
     Point3 square = chordwise.cross(along);
     if (square.z() < 0) square = -square;
     const EndCut cut = endCut(along, square, plane);
@@ -244,7 +230,7 @@ void endCutFigures(const TruePanel& w, FigureList& out) {
 
 void joinFigures(const TruePanel& w, FigureList& out) {
   const PanelJoin& j = w.join;
-  const double span = w.loft.span();
+  const double span = w.shape.loft.span();
   const DihedralBy by = w.design.join.dihedral.by;
   const std::vector<std::string> from{"join.dihedral.rise", "join.dihedral.angle", "panel.span"};
   const char* at = underWhat(w.design.join.blockAt);
@@ -255,7 +241,7 @@ void joinFigures(const TruePanel& w, FigureList& out) {
        j.block.height,
        Quantity::length,
        Stage::joins,
-       fmt::format("R{}, under the {}, board to underside", w.ribs.back().number, at),
+       fmt::format("R{}, under the {}, board to underside", w.frame.ribs.back().number, at),
        fmt::format("L sin {} and what the underside lies off the chord there, over {}", folded,
                    j.otherFlat ? (j.centre ? "the pinned half's board" : "the board that the panel inside is pinned to")
                                : "the root's lowest point"),
@@ -349,10 +335,10 @@ void stripFigures(const TruePanel& w, FigureList& out) {
     const std::string key = "strip." + lineKey(s.line, k) + ".";
     const std::vector<std::string> from{"join.datum", "panel.washout", "panel.span"};
     out.add({key + "root", fmt::format("Strip under {}, inner end", s.line), s.root, Quantity::length, Stage::joins,
-             w.ribs.front().name(), "height of the underside over the board there",
+             w.frame.ribs.front().name(), "height of the underside over the board there",
              fmt::format("tapers to {} over {}", out.len(s.tip), out.len(s.length)), ruledLoft, from});
     out.add({key + "tip", fmt::format("Strip under {}, outer end", s.line), s.tip, Quantity::length, Stage::joins,
-             w.ribs.back().name(), "height of the underside over the board there",
+             w.frame.ribs.back().name(), "height of the underside over the board there",
              fmt::format("a straight taper misses it by {} at R{}", out.len(s.worstOff), s.worstRib), ruledLoft, from});
     out.add(
         {key + "fence", fmt::format("Strip under {}, fence", s.line), s.fence, Quantity::angle, Stage::joins,
@@ -374,10 +360,10 @@ std::string wrong(const RibSupports& rib, std::size_t i, const FigureList& out) 
 /// What half a millimetre too much does.
 void errorFigures(const TruePanel& w, FigureList& out) {
   constexpr double wrong = 0.5;
-  const Rib& tip = w.ribs.back();
+  const Rib& tip = w.frame.ribs.back();
   const RibSupports& at = w.settingUp.ribs.back();
   const double between = (at.at.back().x - at.at.front().x) * std::cos(tip.frame.washout - w.settingUp.turn);
-  const double turned = std::atan(wrong / between), lifted = std::asin(std::min(1.0, wrong / w.loft.span()));
+  const double turned = std::atan(wrong / between), lifted = std::asin(std::min(1.0, wrong / w.shape.loft.span()));
   out.add({"error.washout",
            "Washout, if TE packing is off",
            turned,
@@ -396,7 +382,7 @@ void errorFigures(const TruePanel& w, FigureList& out) {
            Stage::joins,
            fmt::format("block under {} {} too high: the two halves differ by so much", tip.name(), out.len(wrong)),
            "asin(error ÷ L)",
-           fmt::format("asin({} ÷ {}) = {}", out.len(wrong), out.len(w.loft.span()), out.deg(lifted)),
+           fmt::format("asin({} ÷ {}) = {}", out.len(wrong), out.len(w.shape.loft.span()), out.deg(lifted)),
            planeGeometry,
            {"panel.span"}});
 }

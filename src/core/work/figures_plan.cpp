@@ -144,7 +144,7 @@ void sectionFindings(const TruePanel& w, std::vector<Finding>& out) {
                        "Read its outline on the plan, or choose another source.",
                        {},
                        cure});
-    const Section& s = root ? w.rootSection : w.tipSection;
+    const Section& s = root ? w.shape.rootSection : w.shape.tipSection;
     for (int i = section_grid::noseSteps + 2; i + 1 < section_grid::points; ++i) {
       const auto k = static_cast<std::size_t>(i);
       if (s.upper[k].y() - s.lower[k].y() > 1e-5) continue;

@@ -15,7 +15,7 @@ const Spar& sparOf(const TruePanel& w, int index) {
 
 void frameFigures(const TruePanel& w, const Rib& rib, FigureList& out) {
   const auto key = [&](const char* what) { return fmt::format("rib.{}.{}", rib.number, what); };
-  const double share = rib.t() / w.loft.span();
+  const double share = rib.t() / w.shape.loft.span();
   const ChordFrame& f = rib.frame;
   const std::string at = fmt::format("{} at {} from {}{}", rib.name(), out.len(rib.t()), innerEnd(w.design),
                                      rib.turn != 0 ? ", in its own turned plane" : "");
@@ -125,7 +125,7 @@ void woodFigures(const TruePanel& w, const Rib& rib, FigureList& out) {
 }
 
 void notchFigures(const TruePanel& w, const Rib& rib, FigureList& out) {
-  for (const SparLine& line : w.spars) {
+  for (const SparLine& line : w.frame.spars) {
     const int k = line.index;
     const std::string path = fmt::format("spars.{}", k), name = sparOf(w, k).name;
     const double x = rib.sparX[static_cast<std::size_t>(k)];
@@ -146,7 +146,7 @@ void notchFigures(const TruePanel& w, const Rib& rib, FigureList& out) {
   for (const Notch& n : rib.notches) {
     const bool up = n.face == Face::upper;
     const std::string path = fmt::format("spars.{}.{}", n.spar, up ? "top" : "bottom"), name = sparOf(w, n.spar).name;
-    const SparLine& line = w.spars[static_cast<std::size_t>(n.spar)];
+    const SparLine& line = w.frame.spars[static_cast<std::size_t>(n.spar)];
     const double inner = rib.frame.fromChord(n.bottom).y();
     const double surface = up ? inner + n.depth : inner - n.depth;
     out.add(
@@ -186,13 +186,13 @@ void notchFigures(const TruePanel& w, const Rib& rib, FigureList& out) {
 } // namespace
 
 void ribFigures(const TruePanel& w, FigureList& out) {
-  for (const Rib& rib : w.ribs) {
+  for (const Rib& rib : w.frame.ribs) {
     frameFigures(w, rib, out);
     turnFigures(w, rib, out);
     notchFigures(w, rib, out);
     woodFigures(w, rib, out);
   }
-  for (const Rib& rib : w.riblets)
+  for (const Rib& rib : w.frame.riblets)
     if (rib.kind == RibKind::crossing) turnFigures(w, rib, out);
 }
 

@@ -9,10 +9,10 @@ namespace {
 
 void oneSection(const TruePanel& w, FigureList& out, bool root) {
   const char* end = root ? "root" : "tip";
-  const SectionMeasures& m = root ? w.rootMeasures : w.tipMeasures;
+  const SectionMeasures& m = root ? w.shape.rootMeasures : w.shape.tipMeasures;
   const double chord = root ? w.design.panel.rootChord : w.design.panel.tipChord;
   const SectionChoice& choice = root ? w.design.sections.root : w.design.sections.tip;
-  const ShapedSection& shape = root ? w.rootShape : w.tipShape;
+  const ShapedSection& shape = root ? w.shape.rootShape : w.shape.tipShape;
   const bool plainNaca = choice.kind == SectionKind::naca && choice.steps.empty();
   const std::string source = sourceOf(choice);
   const std::vector<std::string> from{fmt::format("sections.{}.kind", end), fmt::format("panel.{}Chord", end)};
@@ -167,7 +167,7 @@ void wingFigures(const TrueWing& aircraft, const WholeWing& wing, FigureList& ou
     for (const TruePanel& panel : wing.panels) text += (text.empty() ? "" : " + ") + term(panel);
     return one ? text : "(" + text + ")";
   };
-  const auto spanOf = [&](const TruePanel& panel) { return out.len(panel.loft.span()); };
+  const auto spanOf = [&](const TruePanel& panel) { return out.len(panel.shape.loft.span()); };
   out.add({"panel.span", "Span, flat as drawn", hands * p.halfSpan, Quantity::length, Stage::panels,
            both ? "both halves laid flat" : "root rib to tip rib",
            fmt::format("{}{}", each, one ? (both ? "half span" : "span") : "Σ panel span"),
@@ -239,7 +239,7 @@ void wingFigures(const TrueWing& aircraft, const WholeWing& wing, FigureList& ou
              planeGeometry, joins});
   }
   const TruePanel& inner = wing.panels.front();
-  if (inner.strength.rootStiffness > 0)
+  if (inner.strength.bending.rootStiffness > 0)
     out.add({"load.tipDeflection",
              "Tip bends up by",
              wing.tipDeflection,
@@ -247,8 +247,8 @@ void wingFigures(const TrueWing& aircraft, const WholeWing& wing, FigureList& ou
              Stage::spars,
              "at the tip rib, each panel under the load that bends its root most",
              "∬ M ÷ ΣEI along the span",
-             fmt::format("root: {:.0f} ÷ {:.4g} per mm; summed in 120 steps a panel", inner.strength.load.moment(0),
-                         inner.strength.rootStiffness),
+             fmt::format("root: {:.0f} ÷ {:.4g} per mm; summed in 120 steps a panel",
+                         inner.strength.bending.load.moment(0), inner.strength.bending.rootStiffness),
              "bending theory of beams; bending alone",
              {"flying.loadFactor", "flying.mass"}});
 }

@@ -43,8 +43,8 @@ void capFigure(const TruePanel& w, const SparStrength& s, Face face, FigureList&
            Stage::spars, where, "M E z ÷ EI, transformed section",
            fmt::format("{:.0f} N·mm × {:.0f} MPa × {:.2f} mm ÷ {:.4g} N·mm² = {:.1f} MPa", s.moment, modulus,
                        std::abs(outer - s.root.bent.axis), s.root.bent.stiffness, stress->stress),
-           w.skin.empty() || s.spar > 0 ? "bending theory of beams; caps alone, no web"
-                                        : "bending theory of beams; caps and the sheet that carries, no web",
+           w.strength.skin.empty() || s.spar > 0 ? "bending theory of beams; caps alone, no web"
+                                                 : "bending theory of beams; caps and the sheet that carries, no web",
            from});
   out.add(
       {fmt::format("spar.{}.reserve{}", s.spar + 1, up ? "Top" : "Bottom"),
@@ -58,19 +58,20 @@ void capFigure(const TruePanel& w, const SparStrength& s, Face face, FigureList&
 Figure endFigure(const TruePanel& w, const SparLine& line, bool up, const FigureList& out) {
   const Spar& spar = w.design.spars[static_cast<std::size_t>(line.index)];
   const double share = (up ? spar.top : spar.bottom).dropsAt, t = share * line.end;
-  const auto beyond = std::find_if(w.ribs.begin(), w.ribs.end(), [&](const Rib& r) { return r.t() >= t - 0.5; });
-  return {
-      fmt::format("spar.{}.end{}", line.index + 1, up ? "Top" : "Bottom"),
-      fmt::format("{} cap ends, {}", up ? "Top" : "Bottom", spar.name),
-      t,
-      Quantity::length,
-      Stage::spars,
-      fmt::format("from {}; let it end on a rib, tapered, not between two", innerEnd(w.design)),
-      "share of the spar's length",
-      fmt::format("{:.0f} % of {}{}", 100 * share, out.len(line.end),
-                  beyond == w.ribs.end() ? "" : fmt::format("; R{} is at {}", beyond->number, out.len(beyond->t()))),
-      "the wing's bending falls outwards; an abrupt end between ribs starts a crack: common practice",
-      {fmt::format("spars.{}.{}.dropsAt", line.index, up ? "top" : "bottom")}};
+  const auto beyond =
+      std::find_if(w.frame.ribs.begin(), w.frame.ribs.end(), [&](const Rib& r) { return r.t() >= t - 0.5; });
+  return {fmt::format("spar.{}.end{}", line.index + 1, up ? "Top" : "Bottom"),
+          fmt::format("{} cap ends, {}", up ? "Top" : "Bottom", spar.name),
+          t,
+          Quantity::length,
+          Stage::spars,
+          fmt::format("from {}; let it end on a rib, tapered, not between two", innerEnd(w.design)),
+          "share of the spar's length",
+          fmt::format(
+              "{:.0f} % of {}{}", 100 * share, out.len(line.end),
+              beyond == w.frame.ribs.end() ? "" : fmt::format("; R{} is at {}", beyond->number, out.len(beyond->t()))),
+          "the wing's bending falls outwards; an abrupt end between ribs starts a crack: common practice",
+          {fmt::format("spars.{}.{}.dropsAt", line.index, up ? "top" : "bottom")}};
 }
 
 /// Where a cap's wood changes, the two being scarfed there, and where its doubler ends.
@@ -118,7 +119,7 @@ void webFigure(const TruePanel& w, const SparStrength& s, FigureList& out) {
   if (s.webDepth <= 0) return;
   const Spar& spar = w.design.spars[static_cast<std::size_t>(s.spar)];
   const std::string path = fmt::format("spars.{}", s.spar);
-  const double shear = w.strength.load.shear(w.design.inboard) * s.share;
+  const double shear = w.strength.bending.load.shear(w.design.inboard) * s.share;
   out.add(
       {fmt::format("spar.{}.webShear", s.spar + 1),
        fmt::format("Shear on the web, {}", spar.name),
@@ -136,9 +137,9 @@ void webFigure(const TruePanel& w, const SparStrength& s, FigureList& out) {
 
 /// The box of nose sheet and a web at the main spar, when both faces are sheeted that far.
 void noseBoxFigures(const TruePanel& w, FigureList& out) {
-  if (!w.noseBox) return;
+  if (!w.strength.noseBox) return;
   const PanelBrief& d = w.design;
-  const NoseBox& box = *w.noseBox;
+  const NoseBox& box = *w.strength.noseBox;
   const Spar& spar = d.spars[static_cast<std::size_t>(box.spar)];
   const std::string path = fmt::format("spars.{}", box.spar);
   out.add({"box.torsion",
@@ -174,22 +175,23 @@ void noseBoxFigures(const TruePanel& w, FigureList& out) {
 } // namespace
 
 void sparFigures(const TruePanel& w, FigureList& out) {
-  for (const SparLine& line : w.spars) changeFigures(w, line, out);
-  const Strength& st = w.strength;
+  for (const SparLine& line : w.frame.spars) changeFigures(w, line, out);
+  const Strength& st = w.strength.bending;
   const SpanLoad& load = st.load;
   const double beyond = load.shear(w.design.inboard), moment = load.moment(w.design.inboard),
                arm = beyond != 0 ? moment / beyond : 0;
-  out.add({"load.rootMoment",
-           w.design.innermost() ? "Bending at the root" : "Bending at the join",
-           moment,
-           Quantity::moment,
-           Stage::spars,
-           fmt::format("{}, {}", w.design.innermost() ? "root rib" : w.ribs.front().name(), wordsOf(st.worst.what)),
-           w.design.innermost() ? "half lift × the place of its centre" : "lift outside × how far out it acts",
-           fmt::format("{:.3f} N × {:.2f} mm = {:.0f} N·mm", beyond, arm, moment),
-           schrenkSource(load.shape),
-           {"flying.mass", "flying.loadFactor", "flying.shape", "panel.span", "panel.rootChord", "panel.tipChord"},
-           true});
+  out.add(
+      {"load.rootMoment",
+       w.design.innermost() ? "Bending at the root" : "Bending at the join",
+       moment,
+       Quantity::moment,
+       Stage::spars,
+       fmt::format("{}, {}", w.design.innermost() ? "root rib" : w.frame.ribs.front().name(), wordsOf(st.worst.what)),
+       w.design.innermost() ? "half lift × the place of its centre" : "lift outside × how far out it acts",
+       fmt::format("{:.3f} N × {:.2f} mm = {:.0f} N·mm", beyond, arm, moment),
+       schrenkSource(load.shape),
+       {"flying.mass", "flying.loadFactor", "flying.shape", "panel.span", "panel.rootChord", "panel.tipChord"},
+       true});
   for (const SparStrength& s : st.spars) {
     if (s.root.bent.empty()) continue;
     const Spar& spar = w.design.spars[static_cast<std::size_t>(s.spar)];
@@ -238,7 +240,7 @@ void sparFigures(const TruePanel& w, FigureList& out) {
              fmt::format("axis {:.2f} mm over the lower face", s.root.bent.axis - s.root.lowerOuter),
              "transformed section",
              {}});
-    const SparLine& line = w.spars[static_cast<std::size_t>(s.spar)];
+    const SparLine& line = w.frame.spars[static_cast<std::size_t>(s.spar)];
     out.add({fmt::format("spar.{}.gap", s.spar + 1),
              fmt::format("{} leaves the surface by", spar.name),
              line.worstGap,

@@ -6,7 +6,7 @@ namespace eup {
 namespace {
 
 void ribletFigures(const TruePanel& w, FigureList& out) {
-  for (const Rib& r : w.riblets) {
+  for (const Rib& r : w.frame.riblets) {
     if (r.bay > 1 || r.kind == RibKind::crossing) continue; // the others of a bay lie between it and the next
     const double long_ = boundsOf(r.wood).width();
     const bool spar = w.design.riblets.to == SheetEdge::spar;
@@ -18,8 +18,9 @@ void ribletFigures(const TruePanel& w, FigureList& out) {
              fmt::format("{} at {} from {}, along the chord line; {} thick", r.name(), out.len(r.t()),
                          innerEnd(w.design), out.len(r.thickness)),
              spar ? "from the leading edge stock to the spar's front face" : "from the leading edge stock to its end",
-             fmt::format("ends {} from the nose, {:.1f} % of the chord there", out.len(ribletEnd(w.design, w.spars, r)),
-                         100 * ribletEnd(w.design, w.spars, r) / r.frame.chord),
+             fmt::format("ends {} from the nose, {:.1f} % of the chord there",
+                         out.len(ribletEnd(w.design, w.frame.spars, r)),
+                         100 * ribletEnd(w.design, w.frame.spars, r) / r.frame.chord),
              ruledLoft,
              {"riblets.inBay", spar ? "riblets.spar" : "riblets.fraction"},
              false,
@@ -29,7 +30,7 @@ void ribletFigures(const TruePanel& w, FigureList& out) {
 
 /// Heights over the board at which an outline or a bow is held while it is glued to the tip rib.
 void restFigures(const TruePanel& w, FigureList& out) {
-  const ChordFrame tip = w.loft.frameAt(w.loft.span());
+  const ChordFrame tip = w.shape.loft.frameAt(w.shape.loft.span());
   const Placement turn{-w.settingUp.turn, {0, 0}};
   const double board = turn(tip.le).y() - w.settingUp.ribs.back().at.front().height;
   const Tip& t = w.design.tip;
@@ -98,7 +99,7 @@ void tipFigures(const TruePanel& w, FigureList& out) {
   if (!w.tip) return;
   const TipShape& tip = *w.tip;
   const bool rounded = w.design.tip.kind == TipKind::rounded;
-  const double whole = w.design.inboard + w.loft.span() + tip.reach;
+  const double whole = w.design.inboard + w.shape.loft.span() + tip.reach;
   out.add({"tip.span",
            "Span over the tips",
            w.design.mirrored ? 2 * whole : whole,
@@ -106,7 +107,7 @@ void tipFigures(const TruePanel& w, FigureList& out) {
            Stage::panels,
            "flat as drawn; loads and areas are taken to the tip rib",
            w.design.mirrored ? "2 × (half span + tip)" : "span + tip",
-           fmt::format("{} + {} = {}, each half", out.len(w.design.inboard + w.loft.span()), out.len(tip.reach),
+           fmt::format("{} + {} = {}, each half", out.len(w.design.inboard + w.shape.loft.span()), out.len(tip.reach),
                        out.len(whole)),
            planeGeometry,
            {"tip.reach", "panel.span"}});
@@ -126,12 +127,12 @@ void tipFigures(const TruePanel& w, FigureList& out) {
   if (w.design.tip.kind == TipKind::block || rounded)
     out.add({"tip.block",
              "Tip block, depth",
-             w.ribs.back().depth + std::abs(w.design.tip.raised),
+             w.frame.ribs.back().depth + std::abs(w.design.tip.raised),
              Quantity::length,
              Stage::panels,
              fmt::format("blank {} along the chord, {} outwards", out.len(w.design.panel.tipChord), out.len(tip.reach)),
              "tip section's depth, and what its edge is raised",
-             fmt::format("{} + {}", out.len(w.ribs.back().depth), out.len(std::abs(w.design.tip.raised))),
+             fmt::format("{} + {}", out.len(w.frame.ribs.back().depth), out.len(std::abs(w.design.tip.raised))),
              planeGeometry,
              {"tip.reach", "tip.raised", "panel.tipChord"},
              true});

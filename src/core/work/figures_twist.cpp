@@ -5,13 +5,13 @@
 namespace eup {
 
 void twistFigures(const TruePanel& w, FigureList& out) {
-  if (!w.twist) return;
-  const FrameTwist& t = *w.twist;
+  if (!w.strength.twist) return;
+  const FrameTwist& t = *w.strength.twist;
   const Stiffening& s = w.design.stiffening;
   std::vector<std::string> from{"flying.twistCouple", "stiffening.covering", "stiffening.diagonals", "stiffening.plane",
                                 "spars.0.webs",       "sheeting.thickness",  "sheeting.to"};
   if (w.design.spars.empty()) std::erase(from, "spars.0.webs");
-  const double chord = w.loft.frameAt(w.loft.span()).chord;
+  const double chord = w.shape.loft.frameAt(w.shape.loft.span()).chord;
   out.add(
       {"twist.angle", "Twist test", t.twist, Quantity::angle, Stage::spars,
        fmt::format("tip rib against {}, held fast; {:.0f} N·mm is {:.0f} g up and down at the ends of the tip chord{}",
@@ -26,7 +26,7 @@ void twistFigures(const TruePanel& w, FigureList& out) {
        from, true});
   out.add({"twist.stiffness", "Twisting stiffness GJ", t.stiffness, Quantity::stiffness, Stage::spars,
            "of a plain tube that would twist as far", "couple × span ÷ twist",
-           fmt::format("{:.0f} N·mm × {} ÷ {} = {:.4g} N·mm²", t.couple, out.len(w.loft.span()), out.deg(t.twist),
+           fmt::format("{:.0f} N·mm × {} ÷ {} = {:.4g} N·mm²", t.couple, out.len(w.shape.loft.span()), out.deg(t.twist),
                        t.stiffness),
            "the same", from});
   using enum Part::What;

@@ -1,5 +1,6 @@
 // What the findings of a panel are said with.
 #pragma once
+#include "core/design/subject.h"
 #include "core/work/true_wing.h"
 #include <fmt/format.h>
 
@@ -30,6 +31,28 @@ struct SharedFault {
     if (ribs.empty() || how > worst) worst = how, worstRib = rib;
     ribs.push_back(rib);
   }
+};
+
+/// "brace.", "brace2.": what the keys of a brace's figures begin with, counted from 0.
+inline std::string braceKey(int number) {
+  return number == 0 ? "brace." : fmt::format("brace{}.", number + 1);
+}
+
+/// One of a join's braces, and what its figures and decisions are called.
+struct BraceTold {
+  BraceTold(const TruePanel& w, const Brace& b)
+      : brace(b), decided(w.design.join.braces[static_cast<std::size_t>(b.number)]) {}
+  const Brace& brace;
+  const Bracing& decided;
+  std::string key(const char* what) const { return braceKey(brace.number) + what; }
+  std::string name() const { return braceName(brace.number); }
+  std::string label(const std::string& words) const {
+    if (brace.number == 0) return words;
+    std::string large = name();
+    large[0] = static_cast<char>(std::toupper(static_cast<unsigned char>(large[0])));
+    return large + ": " + words;
+  }
+  std::string decision(const char* what) const { return fmt::format("join.braces.{}.{}", brace.number, what); }
 };
 
 /// Of joins and of setting up.

@@ -42,7 +42,7 @@ Cure cureAt(std::string_view place) {
 void thinFindings(Finder f) {
   std::map<std::string, SharedFault> byPlace;
   SharedFault apart, gone;
-  for (const Rib& rib : f.w.ribs) {
+  for (const Rib& rib : f.w.frame.ribs) {
     if (rib.pieces == 0) gone.add(rib.number, 1);
     if (rib.pieces > rib.wantedPieces) apart.add(rib.number, rib.pieces);
     for (const ThinPlace& thin : rib.thin) {
@@ -80,11 +80,11 @@ void thinFindings(Finder f) {
 }
 
 void notchFindings(Finder f) {
-  for (const SparLine& line : f.w.spars) {
+  for (const SparLine& line : f.w.frame.spars) {
     const Spar& spar = f.w.design.spars[static_cast<std::size_t>(line.index)];
     const std::string path = fmt::format("spars.{}", line.index);
     SharedFault deep, off, ahead, behind;
-    for (const Rib& rib : f.w.ribs) {
+    for (const Rib& rib : f.w.frame.ribs) {
       if (!line.reaches(rib.t())) continue;
       const double x = rib.sparX[static_cast<std::size_t>(line.index)], c = rib.frame.chord;
       const Cap top = capAt(spar.top, line.share(rib.t())), bottom = capAt(spar.bottom, line.share(rib.t()));
@@ -162,9 +162,10 @@ void shapeFindings(Finder f) {
            {},
            {"panel.washout"}});
   SharedFault bay;
-  for (std::size_t i = 1; i < f.w.ribs.size(); ++i)
-    if (f.w.ribs[i].t() - f.w.ribs[i - 1].t() < (f.w.ribs[i].thickness + f.w.ribs[i - 1].thickness) / 2)
-      bay.add(f.w.ribs[i].number, 1);
+  for (std::size_t i = 1; i < f.w.frame.ribs.size(); ++i)
+    if (f.w.frame.ribs[i].t() - f.w.frame.ribs[i - 1].t() <
+        (f.w.frame.ribs[i].thickness + f.w.frame.ribs[i - 1].thickness) / 2)
+      bay.add(f.w.frame.ribs[i].number, 1);
   if (!bay.ribs.empty())
     f.say({"ribs.overlap",
            Severity::warning,
@@ -174,13 +175,13 @@ void shapeFindings(Finder f) {
            "Move them apart.",
            bay.ribs.front(),
            {"ribs.count", "ribs.spacing", "ribs.stations"}});
-  if (std::abs(f.w.ribs.front().t()) > 1e-6 || std::abs(f.w.ribs.back().t() - d.panel.span) > 1e-6)
+  if (std::abs(f.w.frame.ribs.front().t()) > 1e-6 || std::abs(f.w.frame.ribs.back().t() - d.panel.span) > 1e-6)
     f.say({"ribs.ends",
            Severity::warning,
            Stage::ribs,
            "The panel has no rib at one of its ends",
-           fmt::format("The ribs run from {} to {}; the panel from 0 to {}.", f.len(f.w.ribs.front().t()),
-                       f.len(f.w.ribs.back().t()), f.len(d.panel.span)),
+           fmt::format("The ribs run from {} to {}; the panel from 0 to {}.", f.len(f.w.frame.ribs.front().t()),
+                       f.len(f.w.frame.ribs.back().t()), f.len(d.panel.span)),
            "Put a rib on the root and on the tip.",
            {},
            {"ribs.stations"}});
@@ -188,7 +189,7 @@ void shapeFindings(Finder f) {
 
 void strengthFindings(Finder f) {
   const PanelBrief& d = f.w.design;
-  if (f.w.strength.rootStiffness <= 0)
+  if (f.w.strength.bending.rootStiffness <= 0)
     f.say({"spars.none",
            Severity::serious,
            Stage::spars,
@@ -197,8 +198,8 @@ void strengthFindings(Finder f) {
            "Add a spar.",
            {},
            {}});
-  if (const auto& bare = f.w.strength.bareFrom; bare && f.w.strength.rootStiffness > 0) {
-    const SpanLoad& load = f.w.strength.load;
+  if (const auto& bare = f.w.strength.bending.bareFrom; bare && f.w.strength.bending.rootStiffness > 0) {
+    const SpanLoad& load = f.w.strength.bending.load;
     const double moment = load.moment(d.inboard + *bare);
     constexpr double little = 0.05; // of the bending at the panel's root: edges and sheet are known to carry that
     f.say({"spars.short",
@@ -210,7 +211,7 @@ void strengthFindings(Finder f) {
            {},
            {"spars.0.stops", "spars.0.stopsAt"}});
   }
-  for (const SparStrength& s : f.w.strength.spars) {
+  for (const SparStrength& s : f.w.strength.bending.spars) {
     if (s.root.bent.empty() || s.worstReserve >= usualReserve) continue;
     const std::string path = fmt::format("spars.{}", s.spar), &name = d.spars[static_cast<std::size_t>(s.spar)].name;
     f.say({"spar.reserve",
@@ -231,7 +232,7 @@ void bayFindings(Finder f) {
   const PanelBrief& d = f.w.design;
   if (const Sheeting& s = d.sheeting; s.carries && !d.spars.empty())
     for (const Face face : {Face::upper, Face::lower})
-      if ((face == Face::upper ? s.top : s.bottom) && !sheetReaches(d, f.w.loft, face))
+      if ((face == Face::upper ? s.top : s.bottom) && !sheetReaches(d, f.w.shape.loft, face))
         f.say({"sheet.short",
                Severity::warning,
                Stage::spars,
@@ -241,20 +242,20 @@ void bayFindings(Finder f) {
                "End it at that spar, or do not count it.",
                {},
                {"sheeting.to", "sheeting.fraction", "sheeting.carries"}});
-  for (const SparLine& line : f.w.spars) {
+  for (const SparLine& line : f.w.frame.spars) {
     const Spar& spar = f.w.design.spars[static_cast<std::size_t>(line.index)];
     const std::string path = fmt::format("spars.{}", line.index);
-    const SparStrength& strength = f.w.strength.spars[static_cast<std::size_t>(line.index)];
+    const SparStrength& strength = f.w.strength.bending.spars[static_cast<std::size_t>(line.index)];
     const double carries = strength.share;
     constexpr const char* edgeCure = "It bends with the wing: make the spar stiffer, or the strip of softer wood.";
     const auto weak = [&](BayCheck::What what, const char* key, const std::string& words, const char* cure,
                           std::vector<std::string> decisions) {
       SharedFault fault;
       double least = 1e9;
-      for (const SparBay& b : f.w.bays)
+      for (const SparBay& b : f.w.strength.bays)
         for (const BayCheck& c : b.checks)
           if (b.spar == line.index && c.what == what && c.reserve() < usualReserve) {
-            fault.add(f.w.ribs[static_cast<std::size_t>(b.bay - 1)].number, 1 / c.reserve());
+            fault.add(f.w.frame.ribs[static_cast<std::size_t>(b.bay - 1)].number, 1 / c.reserve());
             least = std::min(least, c.reserve());
           }
       if (fault.ribs.empty()) return;
@@ -350,7 +351,7 @@ void tipFindings(Finder f) {
 
 /// Numbers of ribs that were asked to be thick or doubled, and are not there.
 void ribListFindings(Finder f) {
-  const int count = static_cast<int>(f.w.ribs.size());
+  const int count = static_cast<int>(f.w.frame.ribs.size());
   for (const auto& [key, numbers] :
        {std::pair("ribs.thick", &f.w.design.ribs.thick), std::pair("ribs.doubled", &f.w.design.ribs.doubled)})
     for (int n : *numbers)
@@ -390,7 +391,7 @@ void holeFindings(Finder f) {
     });
   };
   SharedFault met;
-  for (const auto* ribs : {&f.w.ribs, &f.w.riblets})
+  for (const auto* ribs : {&f.w.frame.ribs, &f.w.frame.riblets})
     for (const Rib& rib : *ribs)
       if (std::any_of(rib.passHoles.begin(), rib.passHoles.end(), [&](const PassHole& h) { return meets(h, rib); }) ||
           lapMeets(rib))
@@ -404,19 +405,20 @@ void holeFindings(Finder f) {
          "A half-lap, or the way of a joiner, a rod or a brace through the rib, meets a spar's notch or each other.",
          "Move it along the chord, or the spar, or turn the ribs otherwise.",
          met.ribs.front(),
-         {"joiner.fraction", "join.rodFront", "join.rodRear", "join.braceSlots", "ribs.angle"}});
+         {"joiner.fraction", "join.rodFront", "join.rodRear", "join.braces.0.slots", "ribs.angle"}});
 }
 
 /// Turned ribs leave a corner of the panel at either end without support, on one edge.
 void cornerFindings(Finder f) {
   double turn = 0, widest = 0;
-  for (const Rib& rib : f.w.ribs) turn = rib.turn != 0 ? rib.turn : turn;
-  if (turn == 0 || f.w.ribs.size() < 3) return;
-  for (std::size_t i = 1; i < f.w.ribs.size(); ++i) widest = std::max(widest, f.w.ribs[i].t() - f.w.ribs[i - 1].t());
-  std::vector<Rib> all(f.w.ribs.begin() + 1, f.w.ribs.end() - 1);
-  for (const Rib& rib : f.w.riblets)
+  for (const Rib& rib : f.w.frame.ribs) turn = rib.turn != 0 ? rib.turn : turn;
+  if (turn == 0 || f.w.frame.ribs.size() < 3) return;
+  for (std::size_t i = 1; i < f.w.frame.ribs.size(); ++i)
+    widest = std::max(widest, f.w.frame.ribs[i].t() - f.w.frame.ribs[i - 1].t());
+  std::vector<Rib> all(f.w.frame.ribs.begin() + 1, f.w.frame.ribs.end() - 1);
+  for (const Rib& rib : f.w.frame.riblets)
     if (rib.kind == RibKind::crossing) all.push_back(rib);
-  const double span = f.w.loft.span();
+  const double span = f.w.shape.loft.span();
   for (const bool tail : {false, true}) {
     double first = span, last = 0; // of the places where ribs reach this edge
     for (const Rib& rib : all) {

@@ -7,7 +7,7 @@ namespace eup {
 
 /// A rod or a brace that is short of strength, as it is reckoned alone.
 void jointFindings(Finder f) {
-  const JoinStrength& s = f.w.joinStrength;
+  const JoinStrength& s = f.w.strength.join;
   const bool rod = f.w.design.join.joiner.fitted;
   const auto weak = [&](const char* key, const std::string& what, double reserve, std::string cure,
                         std::vector<std::string> cures) {
@@ -27,18 +27,13 @@ void jointFindings(Finder f) {
                        side == BraceSide::both ? "" : ", or lay one on either side of the spar");
   };
   constexpr const char *plate = "Make it thicker, deeper or of stronger stuff", *glued = "Give it longer legs";
-  if (f.w.secondStrength.braceStress > 0 && !rod) {
-    const BraceSide side = f.w.design.join.second.side;
-    weak("brace.reserve", "second brace", f.w.secondStrength.braceReserve, cureOf(plate, side),
-         {"brace2.thickness", "brace2.over", "brace2.side", "brace2.material"});
-    weak("brace.glue", "second brace's glue", f.w.secondStrength.glueReserve, cureOf(glued, side),
-         {"brace2.toRib", "brace2.side"});
-  }
-  if (s.braceStress > 0 && !rod) {
-    const BraceSide side = f.w.design.join.braceSide;
-    weak("brace.reserve", "brace", s.braceReserve, cureOf(plate, side),
-         {"join.braceThickness", "join.braceOver", "join.braceSide", "join.braceMaterial"});
-    weak("brace.glue", "brace's glue", s.glueReserve, cureOf(glued, side), {"join.braceToRib", "join.braceSide"});
+  for (std::size_t i = 0; i < s.braces.size() && !rod; ++i) {
+    const BraceTold of(f.w, f.w.join.braces[i]);
+    if (s.braces[i].stress <= 0) continue;
+    weak("brace.reserve", of.name(), s.braces[i].reserve, cureOf(plate, of.decided.side),
+         {of.decision("thickness"), of.decision("over"), of.decision("side"), of.decision("material")});
+    weak("brace.glue", of.name() + "'s glue", s.braces[i].glueReserve, cureOf(glued, of.decided.side),
+         {of.decision("toRib"), of.decision("side")});
   }
   if (s.rodStress > 0)
     weak("joiner.reserve", "joiner", s.rodReserve, "Make it larger or of stronger stuff, or lower the load factor.",
@@ -51,7 +46,7 @@ void jointFindings(Finder f) {
            fmt::format("Pressed across, it holds {:.2f} times what presses on it there. {} or more is usual.",
                        s.socketReserve, usualReserve),
            "Let it reach farther, make it thicker or of harder stuff; plug a thin tube.",
-           f.w.ribs.front().number,
+           f.w.frame.ribs.front().number,
            {"joiner.toRib", "joiner.diameter", "joiner.material"}});
   if (s.crushForce > 0 && s.crushReserve < usualReserve)
     f.say({"joiner.ribs",
@@ -60,10 +55,10 @@ void jointFindings(Finder f) {
            "The joiner may crush the ribs where its socket ends",
            fmt::format("{:.0f} N on a rib that holds {:.0f} N by itself.", s.crushForce, s.crushHolds),
            "Face those ribs with ply, glue the sleeve to spar and webs, or let the socket reach farther.",
-           f.w.ribs.front().number,
+           f.w.frame.ribs.front().number,
            {"joiner.facing", "joiner.toRib", "ribs.rootThickness"}});
   if (!f.w.joiner && !f.w.design.join.rods) return;
-  for (const Rib& rib : f.w.ribs)
+  for (const Rib& rib : f.w.frame.ribs)
     for (const PassHole& h : rib.passHoles)
       if (h.what != Passing::What::brace && std::min(h.underTop, h.overBottom) < h.width / 2 + f.w.design.ribs.rim)
         return f.say(
@@ -103,35 +98,37 @@ namespace {
 double worstBend(const TruePanel& w) {
   double worst = 2 * std::abs(w.join.fold);
   if (w.join.centre)
-    for (const SparLine& line : w.spars) worst = std::max(worst, braceBendMirrored({line.sweep, w.join.gamma}));
+    for (const SparLine& line : w.frame.spars) worst = std::max(worst, braceBendMirrored({line.sweep, w.join.gamma}));
   return worst;
 }
 
-void braceFindings(Finder f, const std::optional<Brace>& brace, const Join& join, bool second) {
+/// Braces that have no spar to lie on.
+void lostBraces(Finder f) {
+  const auto& decided = f.w.design.join.braces;
+  for (int i = 0; i < static_cast<int>(decided.size()); ++i)
+    if (std::none_of(f.w.join.braces.begin(), f.w.join.braces.end(), [&](const Brace& b) { return b.number == i; }))
+      f.say({"brace.none",
+             Severity::note,
+             Stage::joins,
+             fmt::format("There is no spar for the {} to lie on", braceName(i)),
+             "",
+             "Add a spar, or leave the brace out.",
+             {},
+             {fmt::format("join.braces.{}.spar", i)}});
+}
+
+void braceFindings(Finder f, const Brace& b) {
   const PanelBrief& d = f.w.design;
-  const auto decision = [&](const char* first, const char* other) {
-    return second ? std::string("brace2.") + other : std::string("join.") + first;
-  };
-  if (join.brace && !brace)
-    f.say({"brace.none",
-           Severity::note,
-           Stage::joins,
-           "There is no spar for the brace to lie on",
-           "",
-           "Add a spar, or leave the brace out.",
-           {},
-           {decision("brace", "fitted")}});
-  if (!brace) return;
-  const Brace& b = *brace;
-  if (join.braceToRib > static_cast<int>(f.w.ribs.size()))
+  const BraceTold of(f.w, b);
+  if (of.decided.toRib > static_cast<int>(f.w.frame.ribs.size()))
     f.say({"brace.rib",
            Severity::warning,
            Stage::joins,
-           fmt::format("There is no R{} for the brace to end at", join.braceToRib),
+           fmt::format("There is no R{} for the brace to end at", of.decided.toRib),
            fmt::format("It ends at the tip rib, R{}.", b.outer.toRib),
            "Choose a rib that is there.",
            {},
-           {decision("braceToRib", "toRib")}});
+           {of.decision("toRib")}});
   if (b.outer.depthEnd <= 0 || b.depthRoot <= 0)
     f.say({"brace.depth",
            Severity::serious,
@@ -140,11 +137,11 @@ void braceFindings(Finder f, const std::optional<Brace>& brace, const Join& join
            fmt::format("{} clear at the join, {} at R{}.", f.len(b.depthRoot), f.len(b.outer.depthEnd), b.outer.toRib),
            "Use shallower caps, or a shorter leg.",
            {},
-           {decision("braceToRib", "toRib"), "spars.0.top.depth"}});
+           {of.decision("toRib"), "spars.0.top.depth"}});
   // A leaning brace leaves the spar's face by its depth × tan(lean): beyond half its own thickness it no longer lies
   // there.
   const double off = b.depthRoot * std::tan(std::min(b.lean, 1.5));
-  if (!b.folded && off > join.braceThickness)
+  if (!b.folded && off > of.decided.thickness)
     f.say({"brace.lean",
            Severity::warning,
            Stage::joins,
@@ -188,7 +185,7 @@ void joinFindings(Finder f) {
            "Take out dihedral and sweep there, or let the spars end at the join.",
            {},
            {"join.sparsThere", "join.dihedral.rise", "join.dihedral.angle", "panel.tipSetback"}});
-  if (d.join.sparsThere == SparsThere::cracked && !f.w.join.brace && !f.w.join.second)
+  if (d.join.sparsThere == SparsThere::cracked && f.w.join.braces.empty())
     f.say({"join.cracked",
            Severity::note,
            Stage::joins,
@@ -196,9 +193,9 @@ void joinFindings(Finder f) {
            "What is left of the wood bends; the closed V carries pressure, its other face hardly any pull.",
            "Bind the place, or add a brace; without either it is for wings that weigh next to nothing.",
            {},
-           {"join.sparsThere", "join.brace"}});
-  braceFindings(f, f.w.join.brace, d.join, false);
-  if (d.join.second.fitted) braceFindings(f, f.w.join.second, withSecondBrace(d.join), true);
+           {"join.sparsThere"}});
+  lostBraces(f);
+  for (const Brace& b : f.w.join.braces) braceFindings(f, b);
 }
 
 } // namespace eup

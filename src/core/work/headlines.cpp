@@ -1,4 +1,5 @@
 #include "core/work/headlines.h"
+#include "core/work/finder.h"
 #include <fmt/format.h>
 
 namespace eup {
@@ -60,7 +61,7 @@ std::vector<std::string> headlinesOf(Stage stage, const Subject& subject) {
   }
   switch (subject.topic) {
   case Topic::brace:
-    return of(subject.number == 0 ? "brace." : "brace2.", {"bend", "reserve", "leg", "depthRoot", "legInside"});
+    return of(braceKey(subject.number), {"bend", "reserve", "leg", "depthRoot", "legInside"});
   case Topic::joiner:
     return of("joiner.", {"reserve", "leg", "bend", "socket"});
   case Topic::settingUp:

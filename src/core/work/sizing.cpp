@@ -7,7 +7,7 @@ namespace eup {
 namespace {
 
 const SparLine& lineOf(const TruePanel& panel, int index) {
-  return panel.spars[static_cast<std::size_t>(index)];
+  return panel.frame.spars[static_cast<std::size_t>(index)];
 }
 
 double depthAt(const SparLine& line, double t) {
@@ -18,7 +18,7 @@ double depthAt(const SparLine& line, double t) {
 std::optional<double> leastReserve(const TruePanel& panel, const PanelBrief& changed,
                                    const std::vector<LoadCase>& loads, int index) {
   std::optional<double> least;
-  for (const SparBay& bay : bayChecks(changed, panel.loft, panel.spars, panel.ribs, panel.skin, loads, index))
+  for (const SparBay& bay : bayChecks(changed, panel.shape.loft, panel.frame, panel.strength.skin, loads, index))
     for (const BayCheck& c : bay.checks)
       if (c.ofSpar()) least = std::min(least.value_or(c.reserve()), c.reserve());
   return least;
@@ -86,33 +86,7 @@ std::vector<Spar> candidates(const SizingOrder& order, const SparLine& line, con
 } // namespace
 
 double gramsOf(const TruePanel& panel, int index, const Spar& spar) {
-  const SparLine& line = lineOf(panel, index);
-  const auto heavyAt = [&](double t) { // g per mm of the panel's span
-    if (spar.kind == SparKind::fullDepth)
-      return std::max(depthAt(line, t), 0.0) * spar.sheet * panel.design.tables.named(spar.sheetMaterial).density *
-             1e-6;
-    double sum = 0;
-    for (const Cap& fitted : {spar.top, spar.bottom}) {
-      const Cap cap = capAt(fitted, line.share(t));
-      if (cap.fitted) sum += capArea(cap) * panel.design.tables.named(cap.material).density * 1e-6;
-    }
-    return sum;
-  };
-  // Simpson's rule between the places where a cap changes: exact for what tapers in width and depth.
-  std::vector<double> places{0, 1};
-  for (const Cap& cap : {spar.top, spar.bottom}) {
-    if (cap.changes) places.push_back(cap.changesAt);
-    if (cap.doubled) places.push_back(cap.doubledTo);
-    if (cap.drops) places.push_back(cap.dropsAt);
-  }
-  std::sort(places.begin(), places.end());
-  double sum = 0;
-  constexpr double hair = 1e-9; // each stretch with what lies inside its ends
-  for (std::size_t i = 1; i < places.size(); ++i) {
-    const double from = places[i - 1] * line.end, to = places[i] * line.end;
-    sum += (to - from) * (heavyAt(from + hair) + 4 * heavyAt((from + to) / 2) + heavyAt(to - hair)) / 6;
-  }
-  return line.stretch * sum;
+  return sparGrams(spar, lineOf(panel, index), panel.design.tables);
 }
 
 std::optional<double> reserveOf(const TruePanel& panel, const std::vector<LoadCase>& loads, int index,
@@ -126,7 +100,7 @@ std::vector<SparSize> sparSizes(const TruePanel& panel, const std::vector<LoadCa
                                 std::size_t many, const Progress& progress) {
   const auto k = static_cast<std::size_t>(order.spar);
   std::vector<SparSize> all;
-  for (Spar& s : candidates(order, panel.spars.at(k), panel.design.spars.at(k))) {
+  for (Spar& s : candidates(order, panel.frame.spars.at(k), panel.design.spars.at(k))) {
     const double grams = gramsOf(panel, order.spar, s);
     all.push_back({std::move(s), grams, 0});
   }

@@ -36,13 +36,13 @@ SpanCurve bendOf(const WholeWing& wing) {
   SpanCurve::Line line{wordsOf(worstAt(wing.loads, 0).what), true, {}};
   double sag = 0, slope = 0;
   for (const TruePanel& p : wing.panels) {
-    for (const BentPlace& b : p.strength.along)
+    for (const BentPlace& b : p.strength.bending.along)
       line.places.emplace_back(p.design.inboard + b.t, sag + slope * b.t + b.sag);
-    sag += slope * p.loft.span() + p.strength.tipDeflection;
-    slope += p.strength.tipSlope;
+    sag += slope * p.shape.loft.span() + p.strength.bending.tipDeflection;
+    slope += p.strength.bending.tipSlope;
   }
   const bool any = std::any_of(wing.panels.begin(), wing.panels.end(),
-                               [](const TruePanel& p) { return p.strength.rootStiffness > 0; });
+                               [](const TruePanel& p) { return p.strength.bending.rootStiffness > 0; });
   if (any) curve.lines.push_back(std::move(line));
   return curve;
 }

@@ -25,7 +25,7 @@ struct Columns {
 
 void sparCells(const TruePanel& p, const Rib& rib, std::size_t k, std::vector<std::string>& row) {
   constexpr std::size_t each = 7;
-  if (k >= p.spars.size()) return row.resize(row.size() + each), void();
+  if (k >= p.frame.spars.size()) return row.resize(row.size() + each), void();
   std::string top, bottom, slot;
   for (const Notch& n : rib.notches)
     if (n.spar == static_cast<int>(k)) (n.face == Face::upper ? top : bottom) = cell(n.depth);
@@ -33,8 +33,8 @@ void sparCells(const TruePanel& p, const Rib& rib, std::size_t k, std::vector<st
     if (s.spar == static_cast<int>(k)) slot = cell(s.depth);
   const double fraction = std::clamp(rib.sparX[k] / rib.frame.chord, 0.0, 1.0);
   for (std::string& s : std::array<std::string, each>{cell(rib.sparX[k]), cell(rib.sparDepth[k]), top, bottom, slot,
-                                                      cell(arcTo(p.loft, Face::upper, fraction, rib.t())),
-                                                      cell(arcTo(p.loft, Face::lower, fraction, rib.t()))})
+                                                      cell(arcTo(p.shape.loft, Face::upper, fraction, rib.t())),
+                                                      cell(arcTo(p.shape.loft, Face::lower, fraction, rib.t()))})
     row.push_back(std::move(s));
 }
 
@@ -45,9 +45,9 @@ void supportCells(const TruePanel& p, const Rib& rib, const Columns& columns, st
     row.push_back(s && s->there && s->slope ? degCell(*s->slope) : "");
   };
   row.push_back(cell(at.front().height)); // the leading edge, where there is no slope
-  for (std::size_t k = 0; k < columns.spars; ++k) put(k < p.spars.size() ? &at[k + 1] : nullptr);
-  const bool stock = at.size() == p.spars.size() + 3;
-  if (columns.trailingStock) put(stock ? &at[p.spars.size() + 1] : nullptr);
+  for (std::size_t k = 0; k < columns.spars; ++k) put(k < p.frame.spars.size() ? &at[k + 1] : nullptr);
+  const bool stock = at.size() == p.frame.spars.size() + 3;
+  if (columns.trailingStock) put(stock ? &at[p.frame.spars.size() + 1] : nullptr);
   put(&at.back());
 }
 
@@ -57,7 +57,7 @@ Table stationTable(const TrueWing& w) {
   Columns columns;
   for (const WholeWing& wing : w.wings)
     for (const TruePanel& p : wing.panels) {
-      columns.spars = std::max(columns.spars, p.spars.size());
+      columns.spars = std::max(columns.spars, p.frame.spars.size());
       columns.trailingStock = columns.trailingStock || p.design.trailingEdge.kind != TrailingEdgeKind::none;
     }
   Table table;
@@ -93,7 +93,7 @@ Table stationTable(const TrueWing& w) {
   }
   for (const WholeWing& wing : w.wings)
     for (const TruePanel& p : wing.panels)
-      for (const Rib& rib : p.ribs) {
+      for (const Rib& rib : p.frame.ribs) {
         const ChordFrame& f = rib.frame;
         std::vector<std::string> row{std::to_string(rib.number),
                                      kindName(rib.kind),

@@ -61,8 +61,8 @@ constexpr Way ways[] = {
 
 std::vector<StiffeningTrial> stiffeningTrials(const TruePanel& panel, const Progress& progress) {
   std::vector<StiffeningTrial> out;
-  if (!panel.twist || panel.twist->twist <= 0) return out;
-  out.push_back({"as decided", nullptr, panel.twist->twist, 1, 0});
+  if (!panel.strength.twist || panel.strength.twist->twist <= 0) return out;
+  out.push_back({"as decided", nullptr, panel.strength.twist->twist, 1, 0});
   double tried = 0;
   for (const Way& way : ways) {
     if (progress && !progress(tried++ / std::size(ways))) break;
@@ -70,15 +70,14 @@ std::vector<StiffeningTrial> stiffeningTrials(const TruePanel& panel, const Prog
     PanelBrief changed = panel.design;
     way.change(changed);
     if (static_cast<const PanelDesign&>(changed) == static_cast<const PanelDesign&>(panel.design)) continue;
-    const std::vector<SparLine> spars = sparLines(changed, panel.loft);
-    const auto twist = frameTwist(changed, panel.loft, spars, panel.ribs, panel.riblets, panel.twist->couple);
+    // With ribs that are cut for it: sheet and strips let them be smaller.
+    std::vector<SparLine> spars = sparLines(changed, panel.shape.loft);
+    const std::vector<Passing> passing = passingThrough(changed, panel.shape, spars);
+    const Frame frame = cutFrame(changed, panel.shape, std::move(spars), passing);
+    const auto twist = frameTwist(changed, panel.shape.loft, frame, panel.strength.twist->couple);
     if (!twist || twist->twist <= 0) continue;
-    // What it weighs, with ribs that are cut for it: sheet and strips let them be smaller.
-    const std::vector<Passing> passing = passingThrough(changed, panel.loft, spars);
-    const std::vector<Rib> ribs = cutRibs(changed, panel.loft, spars, passing);
-    const std::vector<Rib> riblets = cutRiblets(changed, panel.loft, spars, ribs, passing);
-    const double gain = panel.twist->twist / twist->twist,
-                 grams = gramsOf(partsOf(changed, panel.loft, spars, ribs, riblets, panel.tip)) - panel.mass.grams();
+    const double gain = panel.strength.twist->twist / twist->twist,
+                 grams = gramsOf(partsOf(changed, panel.shape.loft, frame, panel.tip)) - panel.mass.grams();
     constexpr double nothing = 1e-6; // sheet that already reaches as far, by another rule
     if (std::abs(gain - 1) < nothing && std::abs(grams) < nothing) continue;
     out.push_back({way.what, way.change, twist->twist, gain, grams});

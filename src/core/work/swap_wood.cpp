@@ -21,7 +21,7 @@ Cap scaled(const Cap& cap, const std::string& material, SwapBy by, double times)
 
 /// What is to stay: EI at the root, or strength over stress per unit of moment there.
 std::optional<double> kept(const TruePanel& panel, const Spar& spar, const SparLine& line, Face face, SwapKeeps keeps) {
-  const SparSection s = sparSection(spar, line, 0, panel.design.tables, skinOf(line, panel.skin));
+  const SparSection s = sparSection(spar, line, 0, panel.design.tables, skinOf(line, panel.strength.skin));
   if (s.bent.empty() || s.depth() <= 0) return std::nullopt;
   if (keeps == SwapKeeps::stiffness) return s.bent.stiffness;
   const bool up = face == Face::upper;
@@ -36,7 +36,7 @@ std::optional<WoodSwap> swapWood(const TruePanel& panel, const std::vector<LoadC
                                  const std::string& material, SwapKeeps keeps, SwapBy by) {
   const auto k = static_cast<std::size_t>(index);
   const Spar& given = panel.design.spars.at(k);
-  const SparLine& line = panel.spars.at(k);
+  const SparLine& line = panel.frame.spars.at(k);
   const bool up = face == Face::upper;
   const Cap& old = up ? given.top : given.bottom;
   if (by == SwapBy::width && old.shape != CapShape::strip) return std::nullopt; // it is round

@@ -113,12 +113,12 @@ Result<Done> writeByName(const Drawing& drawing, const std::filesystem::path& pa
 
 Result<Done> writeSection(const TruePanel& w, bool root, const std::filesystem::path& path, CoordinateLayout layout,
                           Paper paper) {
-  const Section& section = root ? w.rootSection : w.tipSection;
+  const Section& section = root ? w.shape.rootSection : w.shape.tipSection;
   if (path.extension() == ".dat" || path.extension() == ".txt")
     return writeFileAtomically(path, coordinatesText(section, layout));
   const double chord = root ? w.design.panel.rootChord : w.design.panel.tipChord;
-  const double radius =
-      noseRadiusOf(root ? w.design.sections.root : w.design.sections.tip, root ? w.rootMeasures : w.tipMeasures);
+  const double radius = noseRadiusOf(root ? w.design.sections.root : w.design.sections.tip,
+                                     root ? w.shape.rootMeasures : w.shape.tipMeasures);
   return writeByName(sectionDrawing(section, chord, radius, w.design.name, w.design.unit), path, paper);
 }
 
@@ -133,8 +133,7 @@ Result<Done> writeReference(const JudgedPlan& plan, const Design& d, Hand hand, 
 DrawnWing drawn(const TrueWing& w, int wing) {
   DrawnWing out;
   for (const TruePanel& p : w.wing(wing).panels)
-    out.push_back({p.design, p.loft, p.spars, p.ribs, p.riblets, p.tip, p.join, p.settingUp, p.strength, p.bays,
-                   w.wing(wing).loads});
+    out.push_back({p.design, p.shape, p.frame, p.tip, p.join, p.settingUp, p.strength, w.wing(wing).loads});
   return out;
 }
 

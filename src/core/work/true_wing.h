@@ -5,52 +5,35 @@
 #include "core/joins/panel_join.h"
 #include "core/joins/setting_up.h"
 #include "core/measure/finding.h"
-#include "core/parts/rib.h"
+#include "core/parts/frame.h"
+#include "core/parts/part.h"
 #include "core/parts/tip.h"
 #include "core/plan/judge.h"
-#include "core/section/measured.h"
-#include "core/strength/bay_checks.h"
-#include "core/strength/d_box.h"
-#include "core/strength/joint_strength.h"
+#include "core/strength/panel_strength.h"
 #include "core/strength/part_masses.h"
 #include "core/strength/soft_wing.h"
-#include "core/strength/spar_strength.h"
-#include "core/strength/wing_frame.h"
 
 #include <memory>
 #include <mutex>
 
 namespace eup {
 
-/// One panel of the right half.
+/// One panel of the right half: trade by trade, in the order in which it follows.
 struct TruePanel {
-  /// The rest follows, trade by trade, in `work`.
-  TruePanel(PanelBrief brief, ShapedSection rootEnd, ShapedSection tipEnd, PanelLoft surface)
-      : design(std::move(brief)), rootShape(std::move(rootEnd)), tipShape(std::move(tipEnd)),
-        rootSection(rootShape.section), tipSection(tipShape.section), loft(std::move(surface)) {}
+  TruePanel(PanelBrief brief, PanelShape of) : design(std::move(brief)), shape(std::move(of)) {}
 
   PanelBrief design; ///< what it follows from
-  ShapedSection rootShape, tipShape;
-  Section rootSection, tipSection;
-  SectionMeasures rootMeasures, tipMeasures;
-  PanelLoft loft;
-  std::vector<SparLine> spars;
-  std::vector<Rib> ribs, riblets;
+  PanelShape shape;
+  Frame frame; ///< what it is built of
   std::optional<TipShape> tip;
-  PanelJoin join;
+  PanelJoin join; ///< at its inner end
   std::optional<JoinerRod> joiner;
   SettingUp settingUp;
   std::vector<Part> parts; ///< every piece once
   PanelMass mass;
-  SheetSkin skin;                 ///< of sheet that carries bending
-  std::optional<NoseBox> noseBox; ///< at the root
-  Strength strength;
-  JoinStrength joinStrength;       ///< with the first brace
-  JoinStrength secondStrength;     ///< with the second
-  std::optional<FrameTwist> twist; ///< of the twist test
-  std::vector<SparBay> bays;       ///< from the root outwards, spar by spar; the first with what holds the join
+  PanelStrength strength;
 
-  const Rib& rib(int number) const { return ribs.at(static_cast<std::size_t>(number - design.firstRib)); }
+  const Rib& rib(int number) const { return frame.rib(number); }
 };
 
 /// One wing: its panels from the middle outwards, and what only all of them together have.
@@ -66,9 +49,10 @@ struct WholeWing {
   std::vector<PanelFrame> inSpace; ///< of each panel in the finished wing
   bool mirrored = true;            ///< has a left hand too
 
-  int ribCount() const { return panels.back().ribs.back().number; }
-  /// The panel that the rib of that number belongs to; the nearest for a number that is not there.
-  const TruePanel& panelOfRib(int number) const;
+  /// Stations, and with them ribs, are numbered through all panels.
+  int stationCount() const { return panels.back().shape.stations.all.back().number; }
+  /// The panel that the station of that number belongs to; the nearest for a number that is not there.
+  const TruePanel& panelAt(int station) const;
 };
 
 struct TrueWing {

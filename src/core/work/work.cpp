@@ -9,88 +9,88 @@ namespace {
 
 /// A panel sees the one inside it: its root continues it and is joined to it.
 TruePanel workPanel(PanelBrief d, const TruePanel* inside) {
-  ShapedSection root = inside && d.panel.continues ? inside->tipShape : shape(d.sections.root);
+  ShapedSection root = inside && d.panel.continues ? inside->shape.tipShape : shape(d.sections.root);
   ShapedSection tip = d.sections.tip == d.sections.root ? root : shape(d.sections.tip);
-  PanelLoft loft(d.panel, root.section, tip.section);
-  TruePanel p(std::move(d), std::move(root), std::move(tip), std::move(loft));
-  p.rootMeasures = measure(p.rootSection);
-  p.tipMeasures = measure(p.tipSection);
-  p.spars = sparLines(p.design, p.loft);
-  const std::vector<Passing> passing = passingThrough(p.design, p.loft, p.spars);
-  p.ribs = cutRibs(p.design, p.loft, p.spars, passing);
-  p.riblets = cutRiblets(p.design, p.loft, p.spars, p.ribs, passing);
-  p.tip = tipShape(p.design, p.loft);
+  PanelShape shape(d, std::move(root), std::move(tip));
+  TruePanel p(std::move(d), std::move(shape));
+  const PanelLoft& loft = p.shape.loft;
+  std::vector<SparLine> spars = sparLines(p.design, loft);
+  const std::vector<Passing> passing = passingThrough(p.design, p.shape, spars);
+  p.frame = cutFrame(p.design, p.shape, std::move(spars), passing);
+  p.tip = tipShape(p.design, loft);
   const std::optional<Neighbour> neighbour =
-      inside ? std::optional(Neighbour{inside->design, inside->loft, inside->spars, inside->ribs}) : std::nullopt;
-  p.join = panelJoin(p.design, p.loft, p.spars, p.ribs, neighbour ? &*neighbour : nullptr);
-  p.settingUp = settingUp(p.design, p.loft, p.rootSection, p.spars, p.ribs);
-  p.joiner = joinerRod(p.design, p.loft, p.ribs, neighbour ? &*neighbour : nullptr);
-  p.parts = partsOf(p.design, p.loft, p.spars, p.ribs, p.riblets, p.tip);
-  p.mass = panelMass(p.parts, p.ribs, p.design.inboard);
-  p.skin = sheetSkin(p.design, p.loft, p.ribs);
-  p.noseBox = noseBoxOf(p.design, p.loft, p.ribs.front());
+      inside ? std::optional(Neighbour{inside->design, inside->shape, inside->frame.spars}) : std::nullopt;
+  p.join = panelJoin(p.design, p.shape, p.frame.spars, p.frame.ribs.front().depth, neighbour ? &*neighbour : nullptr);
+  p.settingUp = settingUp(p.design, p.shape, p.frame);
+  p.joiner = joinerRod(p.design, p.shape, neighbour ? &*neighbour : nullptr);
+  p.parts = partsOf(p.design, loft, p.frame, p.tip);
+  p.mass = panelMass(p.parts, p.frame.ribs, p.design.inboard);
+  p.strength.skin = sheetSkin(p.design, loft, p.frame.ribs);
+  p.strength.noseBox = noseBoxOf(p.design, loft, p.frame.ribs.front());
   return p;
 }
 
 /// What holds the join, in the panel's first bay, of the spar that it lies on.
-void addJoinChecks(TruePanel& p, const JoinStrength& s, int spar) {
+void addJoinChecks(TruePanel& p, const std::vector<BayCheck>& checks, int spar) {
   SparBay* first = nullptr;
-  for (SparBay& bay : p.bays)
+  for (SparBay& bay : p.strength.bays)
     if (bay.bay == 1 && (!first || bay.spar == spar)) first = &bay;
-  if (!first) return;
-  const LoadCase::What load = p.strength.worst.what;
-  const auto add = [&](BayCheck::What what, double stress, double reserve) {
-    if (stress > 0) keep(*first, {what, stress, stress * reserve, load});
+  for (const BayCheck& c : checks)
+    if (first && c.stress > 0) keep(*first, c);
+}
+
+/// How hard the join at its root is worked.
+void loadJoin(TruePanel& p) {
+  std::vector<BracePlates> plates;
+  for (const Brace& b : p.join.braces) {
+    const BraceLeg& shorter = b.inner.length < b.outer.length ? b.inner : b.outer;
+    plates.push_back({p.design.join.braces[static_cast<std::size_t>(b.number)], b.depthRoot, shorter.length,
+                      (b.depthRoot + shorter.depthEnd) / 2});
+  }
+  const double reach = p.joiner ? std::min(p.joiner->reach, p.joiner->reachInside) : 0;
+  p.strength.join = joinStrength(p.design, p.strength.bending.load, plates, reach);
+  const JoinStrength& s = p.strength.join;
+  const LoadCase::What load = p.strength.bending.worst.what;
+  const auto check = [&](BayCheck::What what, double stress, double reserve) {
+    return BayCheck{what, stress, stress * reserve, load};
   };
-  add(BayCheck::What::brace, s.braceStress, s.braceReserve);
-  add(BayCheck::What::braceGlue, s.glueStress, s.glueReserve);
-  add(BayCheck::What::joiner, s.rodStress, s.rodReserve);
-  add(BayCheck::What::socket, s.bearing, s.socketReserve);
-  if (s.crushArea > 0) add(BayCheck::What::ribs, s.crushForce / s.crushArea, s.crushReserve);
+  for (std::size_t i = 0; i < s.braces.size(); ++i)
+    addJoinChecks(p,
+                  {check(BayCheck::What::brace, s.braces[i].stress, s.braces[i].reserve),
+                   check(BayCheck::What::braceGlue, s.braces[i].glueStress, s.braces[i].glueReserve)},
+                  p.join.braces[i].spar);
+  const double crush = s.crushArea > 0 ? s.crushForce / s.crushArea : 0;
+  addJoinChecks(p,
+                {check(BayCheck::What::joiner, s.rodStress, s.rodReserve),
+                 check(BayCheck::What::socket, s.bearing, s.socketReserve),
+                 check(BayCheck::What::ribs, crush, s.crushReserve)},
+                p.join.braces.empty() ? 0 : p.join.braces.front().spar);
 }
 
 /// Its strength, when the loads of the whole wing are known.
 void loadPanel(TruePanel& p, const std::vector<LoadCase>& cases) {
-  p.strength = strengthOf(p.design, p.spars, p.skin, cases);
-  p.bays = bayChecks(p.design, p.loft, p.spars, p.ribs, p.skin, cases);
-  const SpanLoad& load = p.strength.load;
-  const auto platesOf = [](const std::optional<Brace>& b) -> std::optional<BracePlates> {
-    if (!b) return std::nullopt;
-    const BraceLeg& shorter = b->inner.length < b->outer.length ? b->inner : b->outer;
-    return BracePlates{b->depthRoot, shorter.length, (b->depthRoot + shorter.depthEnd) / 2};
-  };
-  const auto stiffnessOf = [&](const Join& join, const std::optional<Brace>& b) {
-    return b ? plateStiffness(join, b->depthRoot, p.design.tables) : 0.0;
-  };
-  const double reach = p.joiner ? std::min(p.joiner->reach, p.joiner->reachInside) : 0;
-  double share = 1;
-  if (p.join.second) {
-    const Join second = withSecondBrace(p.design.join);
-    const double one = stiffnessOf(p.design.join, p.join.brace), other = stiffnessOf(second, p.join.second);
-    share = one + other > 0 ? one / (one + other) : 0;
-    p.secondStrength = joinStrength(p.design, second, load, platesOf(p.join.second), 1 - share, reach);
-    addJoinChecks(p, p.secondStrength, second.braceSpar - 1);
-  }
-  p.joinStrength = joinStrength(p.design, p.design.join, load, platesOf(p.join.brace), share, reach);
-  addJoinChecks(p, p.joinStrength, p.design.join.braceSpar - 1);
+  p.strength.bending = strengthOf(p.design, p.frame.spars, p.strength.skin, cases);
+  p.strength.bays = bayChecks(p.design, p.shape.loft, p.frame, p.strength.skin, cases);
+  loadJoin(p);
 }
 
 /// Even ones, each panel as stiff all along as its twist test says, where it has been made.
 std::vector<TwistStrip> stripsOf(const WholeWing& w) {
   std::vector<TwistStrip> strips;
   for (const TruePanel& p : w.panels) {
-    const double root = meanLineMoment(p.rootSection), tip = meanLineMoment(p.tipSection), span = p.loft.span();
+    const double root = meanLineMoment(p.shape.rootSection), tip = meanLineMoment(p.shape.tipSection),
+                 span = p.shape.loft.span();
     const Flying& f = p.design.flying;
-    const double ahead = p.noseBox ? p.noseBox->ahead.value_or(0) / p.loft.frameAt(0).chord : 0;
+    const double ahead = p.strength.noseBox ? p.strength.noseBox->ahead.value_or(0) / p.shape.loft.frameAt(0).chord : 0;
     constexpr int steps = 12; // a panel
     for (int i = 0; i < steps; ++i) {
       const double from = span * i / steps, to = span * (i + 1) / steps, middle = (from + to) / 2;
-      const ChordFrame frame = p.loft.frameAt(middle);
+      const ChordFrame frame = p.shape.loft.frameAt(middle);
       TwistStrip s{p.design.inboard + from,
                    p.design.inboard + to,
                    frame.chord,
-                   p.twist ? p.twist->stiffness : 0,
-                   twistAxis(p.design, p.spars, frame, ahead),
+                   p.strength.twist ? p.strength.twist->stiffness : 0,
+                   twistAxis(p.design, p.frame.spars, frame, ahead),
                    root + (tip - root) * middle / span,
                    0};
       if (f.aileronChord > 0 && (s.from + s.to) / 2 > f.aileronFrom * w.planform.halfSpan && w.mirrored)
@@ -104,7 +104,7 @@ std::vector<TwistStrip> stripsOf(const WholeWing& w) {
 /// Needs the twist tests of all panels.
 std::optional<SoftWing> softWingOf(const WholeWing& w) {
   for (const TruePanel& p : w.panels)
-    if (!p.twist || p.twist->stiffness <= 0) return std::nullopt;
+    if (!p.strength.twist || p.strength.twist->stiffness <= 0) return std::nullopt;
   return softWing(stripsOf(w), liftSlope(w.planform.aspect), w.panels.front().design.flying.diveSpeed);
 }
 
@@ -112,7 +112,7 @@ std::optional<SoftWing> softWingOf(const WholeWing& w) {
 bool closesNose(const TruePanel& p, const SparBay& bay) {
   const auto k = static_cast<std::size_t>(bay.spar);
   const Spar& spar = p.design.spars[k];
-  return spar.kind == SparKind::fullDepth || webWidthAt(spar, p.spars[k].share(bay.to)) > 0;
+  return spar.kind == SparKind::fullDepth || webWidthAt(spar, p.frame.spars[k].share(bay.to)) > 0;
 }
 
 /// What a dive does to the sheet of noses that a web closes.
@@ -121,9 +121,9 @@ void addDiveChecks(WholeWing& w) {
   if (speed <= 0) return;
   const std::vector<TwistStrip> strips = stripsOf(w);
   for (TruePanel& p : w.panels)
-    for (SparBay& bay : p.bays)
-      if (p.noseBox && p.noseBox->spar == bay.spar && closesNose(p, bay))
-        if (const auto box = noseBoxOf(p.design, p.loft, p.ribs[static_cast<std::size_t>(bay.bay - 1)]))
+    for (SparBay& bay : p.strength.bays)
+      if (p.strength.noseBox && p.strength.noseBox->spar == bay.spar && closesNose(p, bay))
+        if (const auto box = noseBoxOf(p.design, p.shape.loft, p.frame.ribs[static_cast<std::size_t>(bay.bay - 1)]))
           checkTwistedSheet(p.design, *box, sectionTorque(strips, speed, p.design.inboard + bay.from),
                             bay.to - bay.from, bay);
 }
@@ -160,17 +160,17 @@ void loadWing(WholeWing& w, double gust) {
   double slope = 0;
   for (TruePanel& p : w.panels) {
     loadPanel(p, w.loads);
-    w.tipDeflection += slope * p.loft.span() + p.strength.tipDeflection;
-    slope += p.strength.tipSlope;
+    w.tipDeflection += slope * p.shape.loft.span() + p.strength.bending.tipDeflection;
+    slope += p.strength.bending.tipSlope;
   }
   addDiveChecks(w);
 }
 
 } // namespace
 
-const TruePanel& WholeWing::panelOfRib(int number) const {
+const TruePanel& WholeWing::panelAt(int station) const {
   for (const TruePanel& p : panels)
-    if (number <= p.ribs.back().number) return p;
+    if (station <= p.shape.stations.all.back().number) return p;
   return panels.back();
 }
 
@@ -213,10 +213,10 @@ std::variant<TrueWing, std::vector<Finding>> work(const Design& d) {
       panels.size(),
       [&](std::size_t i) {
         const TruePanel& p = *panels[i];
-        return frameTwist(p.design, p.loft, p.spars, p.ribs, p.riblets, p.design.flying.twistCouple);
+        return frameTwist(p.design, p.shape.loft, p.frame, p.design.flying.twistCouple);
       },
       2);
-  for (std::size_t i = 0; i < panels.size(); ++i) panels[i]->twist = twists[i];
+  for (std::size_t i = 0; i < panels.size(); ++i) panels[i]->strength.twist = twists[i];
   for (WholeWing& wing : w.wings) wing.soft = softWingOf(wing);
   w.findings = allFindings(w);
   return w;

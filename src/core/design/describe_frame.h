@@ -1,0 +1,88 @@
+// The description of ribs, riblets, sheet, strips and edges (see describe.h).
+#pragma once
+#include "core/design/design.h"
+#include "core/design/subject.h"
+#include <optional>
+
+namespace eup {
+
+template <class P, class V> void describeFrame(P& p, V& v) {
+  v.group("ribs", Topic::ribs, [&] {
+    auto& r = p.ribs;
+    v.group("", Topic::ribPlaces, [&] {
+      v.choice("rule", "Ribs by", r.rule, std::span(ribRuleChoices));
+      v.count("count", "Number of ribs", r.count, Limits{2, mostRibs}, r.rule == RibRule::count);
+      v.length("spacing", "Spacing, at most", r.spacing, Limits{2, 2000}, r.rule == RibRule::spacing);
+      v.stations("stations", "Stations", r.stations, r.rule == RibRule::stations);
+      v.count("denseRoot", "Bays halved at root", r.denseRoot, Limits{0, mostRibs}, r.rule != RibRule::stations);
+      v.extra("halved bays at the root", "2", "0", r.denseRoot > 0);
+      v.count("denseTip", "Bays halved at tip", r.denseTip, Limits{0, mostRibs}, r.rule != RibRule::stations);
+      v.extra("halved bays at the tip", "2", "0", r.denseTip > 0);
+      const bool turned = r.direction != RibDirection::flight;
+      v.choice("direction", "Ribs run", r.direction, std::span(ribDirectionChoices));
+      v.angle("angle", "Tail outwards by", r.angleDeg, Limits{-60, 60}, r.direction == RibDirection::diagonal);
+      v.flag("crossing", "Others cross them", r.crossing, turned);
+    });
+    v.length("thickness", "Rib thickness", r.thickness, Limits{0.3, 30});
+    v.length("rootThickness", "Root rib", r.rootThickness, Limits{0.3, 30});
+    v.length("tipThickness", "Tip rib", r.tipThickness, Limits{0.3, 30});
+    v.numbers("thick", "Thick ribs", r.thick);
+    v.extra("thick ribs", "2", "", !r.thick.empty());
+    v.length("thickThickness", "Thick rib", r.thickThickness, Limits{0.3, 30}, !r.thick.empty());
+    v.numbers("doubled", "Doubled ribs", r.doubled);
+    v.extra("doubled ribs", "2", "", !r.doubled.empty());
+    v.listed("material", "Ribs of", r.material, Shelf::material);
+    v.length("notchFit", "Notch fit", r.notchFit, Limits{0, 2});
+    v.length("rim", "Least wood", r.rim, Limits{0.2, 20});
+  });
+  v.group("riblets", Topic::riblets, [&] {
+    auto& r = p.riblets;
+    const bool open = p.ribs.direction == RibDirection::flight, any = open && r.inBay > 0; // a turned rib is in the way
+    v.count("inBay", "Riblets in each bay", r.inBay, Limits{0, 5}, open);
+    v.length("thickness", "Riblet thickness", r.thickness, Limits{0.3, 30}, any);
+    v.choice("to", "From LE to", r.to, std::span(sheetEdgeChoices), any);
+    v.fraction("fraction", "Riblet ends at", r.fraction, Limits{0.05, 0.95}, any && r.to == SheetEdge::fraction);
+    v.count("spar", "Spar number", r.spar, Limits{1, mostSpars}, any && r.to == SheetEdge::spar);
+  });
+  v.group("sheeting", Topic::sheeting, [&] {
+    auto& s = p.sheeting;
+    const bool any = s.top || s.bottom;
+    v.flag("top", "Sheet on top", s.top);
+    v.flag("bottom", "Sheet below", s.bottom);
+    v.length("thickness", "Sheet thickness", s.thickness, Limits{0.2, 20}, any);
+    v.choice("to", "From LE to", s.to, std::span(sheetEdgeChoices), any);
+    v.fraction("fraction", "Sheet edge", s.fraction, Limits{0.02, 1}, any && s.to == SheetEdge::fraction);
+    v.count("spar", "Spar number", s.spar, Limits{1, mostSpars}, any && s.to == SheetEdge::spar);
+    v.listed("material", "Sheet of", s.material, Shelf::material, any);
+    v.flag("carries", "It carries bending", s.carries, any);
+  });
+  v.group("capStrips", Topic::capStrips, [&] {
+    auto& c = p.capStrips;
+    const bool any = c.top || c.bottom;
+    v.flag("top", "Cap strips on top", c.top);
+    v.flag("bottom", "Cap strips below", c.bottom);
+    v.length("thickness", "Cap thickness", c.thickness, Limits{0.2, 20}, any);
+    v.length("width", "Cap width", c.width, Limits{0.5, 100}, any);
+    v.listed("material", "Cap strips of", c.material, Shelf::material, any);
+  });
+  v.group("leadingEdge", Topic::leadingEdge, [&] {
+    auto& e = p.leadingEdge;
+    const bool any = e.kind != LeadingEdgeKind::none, shaped = e.kind == LeadingEdgeKind::shaped;
+    v.choice("kind", "LE stock", e.kind, std::span(leadingEdgeChoices));
+    v.length("width", "LE width", e.width, Limits{0.5, 200}, any);
+    v.length("height", "LE seat height", e.height, Limits{0.5, 200}, shaped);
+    v.length("letIn", "LE let in", e.letIn, Limits{0, 50}, shaped);
+    v.listed("material", "LE of", e.material, Shelf::material, any);
+  });
+  v.group("trailingEdge", Topic::trailingEdge, [&] {
+    auto& e = p.trailingEdge;
+    const bool any = e.kind != TrailingEdgeKind::none, sheets = e.kind == TrailingEdgeKind::twoSheets;
+    v.choice("kind", "TE stock", e.kind, std::span(trailingEdgeChoices));
+    v.length("width", "TE width", e.width, Limits{0.5, 500}, any);
+    v.length("sheet", "TE sheet", e.sheet, Limits{0.2, 20}, sheets);
+    v.length("overhang", "TE overhang", e.overhang, Limits{0, 50}, sheets);
+    v.listed("material", "TE of", e.material, Shelf::material, any);
+  });
+}
+
+} // namespace eup

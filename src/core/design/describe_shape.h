@@ -1,0 +1,103 @@
+// The description of a panel's shape: sections, outline, tip (see describe.h).
+#pragma once
+#include "core/design/design.h"
+#include "core/design/subject.h"
+#include <optional>
+
+namespace eup {
+
+/// A section's source and its steps.
+template <class S, class V> void describeSection(S& s, V& v) {
+  using enum SectionKind;
+  auto& n = s.drawn;
+  const bool flat = s.kind == flatUnderside, plate = s.kind == flatPlate, curved = s.kind == curvedPlate;
+  v.choice("kind", "Section from", s.kind, std::span(sectionKindChoices));
+  v.digits("naca", "NACA digits", s.naca, s.kind == naca);
+  v.hidden("listed", [&] {
+    v.freeText("name", s.listed.name);
+    v.points("upper", s.listed.upper, mostPoints);
+    v.points("lower", s.listed.lower, mostPoints);
+  });
+  v.flag("smoothListed", "Curve through points", s.listed.smooth, s.kind == listed);
+  v.hidden("traced", [&] {
+    v.freeText("name", s.traced.name);
+    v.points("upper", s.traced.upper, mostReadingPoints);
+    v.points("lower", s.traced.lower, mostReadingPoints);
+  });
+  v.length("traceTolerance", "Curve may leave points", s.traced.tolerance, Limits{0, 20}, s.kind == traced);
+  v.fraction("thickness", "Thickness", n.thickness, Limits{0.02, 0.4}, flat || s.kind == symmetrical);
+  v.fraction("thicknessAt", "Thickest at", n.thicknessAt, Limits{0.15, 0.6}, flat);
+  v.fraction("noseRadius", "Nose radius", n.noseRadius, Limits{0.001, 0.05}, flat);
+  v.fraction("tail", "TE depth", n.tail, Limits{0, 0.05}, flat);
+  v.fraction("plate", "Plate thickness", n.plate, Limits{0.002, 0.15}, plate || curved);
+  v.choice("nose", "Nose", n.nose, std::span(plateNoseChoices), plate);
+  v.fraction("wedge", "Wedge reaches", n.wedge, Limits{0.005, 0.5}, plate && n.nose == PlateNose::wedge);
+  v.fraction("tailTaper", "TE tapered over", n.tailTaper, Limits{0, 0.8}, plate);
+  v.choice("curve", "Curved as", n.curve, std::span(plateCurveChoices), curved);
+  v.fraction("camber", "Camber", n.camber, Limits{0, 0.2}, curved);
+  v.fraction("camberAt", "Camber at", n.camberAt, Limits{0.1, 0.9}, curved && n.curve == PlateCurve::place);
+  v.list("steps", Topic::none, s.steps, mostSteps, [&](auto& p, std::size_t i) {
+    const std::string label = std::to_string(i + 1) + ".";
+    v.choice("kind", label.c_str(), p.kind, std::span(stepChoices));
+    v.flag("on", "in use", p.on);
+    v.fraction("thickness", "to", p.thickness, Limits{0.01, 0.4}, p.kind == StepKind::thickness);
+    v.fraction("camber", "to", p.camber, Limits{-0.15, 0.15}, p.kind == StepKind::camber);
+    v.fraction("tail", "to", p.tail, Limits{0, 0.08}, p.kind == StepKind::tail);
+    v.number("nose", "radius ×", p.nose, Limits{0.1, 5}, p.kind == StepKind::nose);
+    v.fraction("smooth", "points move at most", p.smooth, Limits{0.00001, 0.02}, p.kind == StepKind::smooth);
+    v.digits("with", "with NACA", p.with, p.kind == StepKind::blend);
+    v.number("share", "share of it, 0 to 1", p.share, Limits{0, 1}, p.kind == StepKind::blend);
+  });
+}
+
+/// Where a panel stands in its wing, as far as that decides what has a say.
+struct PanelPlace {
+  std::optional<std::size_t> sparsInside; ///< how many spars the panel inside it has; nothing for the innermost
+  bool outermost = true;
+  bool mirrored = true;
+  bool innermost() const { return !sparsInside; }
+};
+
+template <class P, class V> void describeShape(P& p, const PanelPlace& place, V& v) {
+  const bool innermost = place.innermost();
+  v.group("sections", Topic::none, [&] {
+    v.group("root", Topic::rootSection, [&] { describeSection(p.sections.root, v); });
+    v.group("tip", Topic::tipSection, [&] { describeSection(p.sections.tip, v); });
+  });
+  v.group("panel", Topic::panel, [&] {
+    const bool own = innermost || !p.panel.continues;
+    v.flag("continues", "Root as the panel inside", p.panel.continues, !innermost);
+    v.length("span", innermost ? "Half span" : "Panel span", p.panel.span, Limits{20, 20000});
+    v.length("rootChord", "Root chord", p.panel.rootChord, Limits{5, 3000}, own);
+    v.length("tipChord", "Tip chord", p.panel.tipChord, Limits{5, 3000});
+    v.length("tipSetback", "Tip LE set back", p.panel.tipSetback, Limits{-5000, 5000});
+    v.angle("rootWashout", "Washout at root", p.panel.rootWashoutDeg, Limits{-15, 15}, !innermost && own);
+    v.fraction("rootAxis", "Root turned about", p.panel.rootAxis, Limits{0, 1}, !innermost && own);
+    v.angle("washout", "Washout at tip", p.panel.washoutDeg, Limits{-15, 15});
+    v.fraction("washoutAxis", "Turned about", p.panel.washoutAxis, Limits{0, 1});
+  });
+}
+
+template <class P, class V> void describeTip(P& p, const PanelPlace& place, V& v) {
+  v.group("tip", Topic::tip, [&] {
+    using enum TipKind;
+    auto& t = p.tip;
+    const TipKind kind = place.outermost ? t.kind : square;
+    v.choice("kind", "Tip", t.kind, std::span(tipChoices), place.outermost);
+    v.length("reach", "Beyond the tip rib", t.reach, Limits{1, 1000}, kind == outline || kind == block || kind == bow);
+    v.fraction("farthest", "Farthest out at", t.farthest, Limits{0.1, 0.95},
+               kind == outline || kind == block || kind == bow);
+    v.length("raised", "Edge raised there", t.raised, Limits{-200, 200},
+             kind == outline || kind == block || kind == bow || kind == rounded);
+    v.length("thickness", kind == bow ? "Each strip" : "Sheet", t.thickness, Limits{0.2, 30},
+             kind == plate || kind == outline || kind == bow);
+    v.length("width", "Width of pieces", t.width, Limits{1, 200}, kind == outline);
+    v.length("margin", "Stands out by", t.margin, Limits{0, 100}, kind == plate);
+    v.count("strips", "Strips", t.strips, Limits{1, 20}, kind == bow);
+    v.length("bowWidth", "Width of strips", t.bowWidth, Limits{0.5, 50}, kind == bow);
+    v.number("springBack", "Springs back, share", t.springBack, Limits{0, 0.3}, kind == bow);
+    v.length("radius", "Radius of corners", t.radius, Limits{1, 1000}, kind == rounded);
+  });
+}
+
+} // namespace eup
