@@ -31,8 +31,49 @@ QString Asking::fileToOpen(QWidget* parent, const QString& title, const QString&
 }
 
 QString Asking::fileToWrite(QWidget* parent, const QString& title, const QString& start, const QString& filters,
-                            QString* chosen) {
-  return remember(QFileDialog::getSaveFileName(parent, title, from(start), filters, chosen));
+                            const QString& suffix, QString* chosen) {
+  auto [path, agreed] = nameToWrite(parent, title, from(start), filters, chosen);
+  if (path.isEmpty()) return {};
+  if (QFileInfo(path).suffix().isEmpty()) {
+    path += "." + suffix;
+    agreed = false; // it was asked about another name, if it was
+  }
+  if (!agreed && QFileInfo::exists(path) && !mayReplace(parent, {path})) return {};
+  return remember(path);
+}
+
+std::pair<QString, bool> Asking::nameToWrite(QWidget* parent, const QString& title, const QString& start,
+                                             const QString& filters, QString* chosen) {
+  return {QFileDialog::getSaveFileName(parent, title, start, filters, chosen), true};
+}
+
+bool Asking::mayReplace(QWidget* parent, const QStringList& files) {
+  constexpr int most = 6;
+  QStringList names;
+  for (const QString& f : files.mid(0, most)) names << QFileInfo(f).fileName();
+  if (files.size() > most) names << QObject::tr("and %1 more").arg(files.size() - most);
+  QMessageBox box(QMessageBox::Question, QObject::tr("There already"),
+                  files.size() == 1
+                      ? QObject::tr("%1 is there already.").arg(names.front())
+                      : QObject::tr("%1 of the files are there already:\n%2").arg(files.size()).arg(names.join("\n")),
+                  QMessageBox::Cancel, parent);
+  const auto* replace = box.addButton(QObject::tr("Replace"), QMessageBox::AcceptRole);
+  box.setDefaultButton(QMessageBox::Cancel);
+  box.exec();
+  return box.clickedButton() == replace;
+}
+
+Asking::Changed Asking::aboutChanged(QWidget* parent, const QString& file) {
+  QMessageBox box(QMessageBox::Warning, QObject::tr("Changed meanwhile"),
+                  QObject::tr("%1 was written by another program, or in another window, since it was opened here.")
+                      .arg(QFileInfo(file).fileName()),
+                  QMessageBox::Cancel, parent);
+  const auto* both = box.addButton(QObject::tr("Keep both"), QMessageBox::AcceptRole);
+  const auto* replace = box.addButton(QObject::tr("Replace it"), QMessageBox::DestructiveRole);
+  box.exec();
+  return box.clickedButton() == both      ? Changed::both
+         : box.clickedButton() == replace ? Changed::replace
+                                          : Changed::cancel;
 }
 
 QString Asking::folderToWrite(QWidget* parent, const QString& title, const QString& start) {

@@ -1,6 +1,7 @@
 // Questions to the person and choosers of files, behind one seam: what a test answers, it answers here.
 #pragma once
 #include <QString>
+#include <QStringList>
 #include <QWidget>
 
 namespace eup::app {
@@ -8,6 +9,7 @@ namespace eup::app {
 class Asking {
 public:
   enum class Unsaved { save, discard, cancel };
+  enum class Changed { replace, both, cancel };
 
   /// `settingsFile` remembers the folder that was used last.
   explicit Asking(QString settingsFile) : settings(std::move(settingsFile)) {}
@@ -15,12 +17,22 @@ public:
 
   /// A file that is there; empty when none was chosen.
   virtual QString fileToOpen(QWidget* parent, const QString& title, const QString& start, const QString& filters);
-  /// Where to write; `chosen` takes the filter. Empty when it was left.
-  virtual QString fileToWrite(QWidget* parent, const QString& title, const QString& start, const QString& filters,
-                              QString* chosen = nullptr);
+  /// Where to write; `chosen` takes the filter. A name without an ending gets `suffix`; what is there already is not
+  /// replaced unasked. Empty when it was left.
+  QString fileToWrite(QWidget* parent, const QString& title, const QString& start, const QString& filters,
+                      const QString& suffix, QString* chosen = nullptr);
   virtual QString folderToWrite(QWidget* parent, const QString& title, const QString& start);
+  /// Whether these files, which are there already, may be replaced.
+  virtual bool mayReplace(QWidget* parent, const QStringList& files);
+  /// Another program has written the file meanwhile.
+  virtual Changed aboutChanged(QWidget* parent, const QString& file);
   virtual Unsaved aboutUnsaved(QWidget* parent, const QString& wing);
   virtual void tell(QWidget* parent, const QString& title, const QString& words);
+
+protected:
+  /// What the person names, and whether a file of that very name may be replaced.
+  virtual std::pair<QString, bool> nameToWrite(QWidget* parent, const QString& title, const QString& start,
+                                               const QString& filters, QString* chosen);
 
 private:
   QString from(const QString& start) const;

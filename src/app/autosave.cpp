@@ -1,6 +1,7 @@
 #include "app/autosave.h"
 #include "core/design/design_file.h"
 #include "core/files/text_file.h"
+#include <QCryptographicHash>
 #include <QDir>
 #include <QFile>
 
@@ -9,17 +10,28 @@ namespace eup::app {
 namespace {
 constexpr int delayMs = 1000;
 constexpr int mostPrograms = 32; // running at once with a wing that has no file
+
+std::unique_ptr<QLockFile> locked(const QString& path) {
+  auto lock = std::make_unique<QLockFile>(path);
+  lock->setStaleLockTime(0);
+  return lock->tryLock() ? std::move(lock) : nullptr;
+}
 } // namespace
 
-Autosave::Autosave(Document& d, const QString& folder, QObject* parent) : QObject(parent), document(d) {
-  QDir().mkpath(folder);
-  // The first place that no running program holds; a crashed one's is free again and may hold its state.
-  for (int i = 1; i <= mostPrograms && !lock; ++i) {
-    auto candidate = std::make_unique<QLockFile>(QString("%1/untitled-%2.lock").arg(folder).arg(i));
-    candidate->setStaleLockTime(0);
-    if (!candidate->tryLock()) continue;
-    lock = std::move(candidate);
-    untitled = QString("%1/untitled-%2.autosave").arg(folder).arg(i);
+Autosave::Autosave(Document& d, const QString& folder, QObject* parent)
+    : QObject(parent), document(d), states(folder), locks(folder + "/locks") {
+  QDir().mkpath(locks);
+  // The first place that no running program holds; what a crashed one left in any of them is put aside.
+  for (int i = 1; i <= mostPrograms; ++i) {
+    const QString left = QString("%1/untitled-%2.autosave").arg(folder).arg(i);
+    if (lock && !QFile::exists(left)) continue;
+    auto held = locked(QString("%1/untitled-%2.lock").arg(folder).arg(i));
+    if (!held) continue;
+    clearKilledSaves(left.toStdString());
+    states.adopt(left, {});
+    if (lock) continue;
+    lock = std::move(held);
+    untitled = left;
   }
   timer.setSingleShot(true);
   timer.setInterval(delayMs);
@@ -32,42 +44,52 @@ Autosave::Autosave(Document& d, const QString& folder, QObject* parent) : QObjec
 QString Autosave::pathFor(const QString& file) {
   return file + ".autosave";
 }
-QString Autosave::place() const {
-  return document.path().isEmpty() ? untitled : pathFor(document.path());
+
+bool Autosave::shared() {
+  if (lockedFor != document.path()) {
+    fileLock.reset();
+    lockedFor = document.path();
+    alone = true;
+    if (!lockedFor.isEmpty()) {
+      const QByteArray name = QCryptographicHash::hash(lockedFor.toUtf8(), QCryptographicHash::Sha1).toHex();
+      fileLock = locked(locks + "/" + name + ".lock");
+      alone = fileLock != nullptr;
+    }
+  }
+  return !alone;
 }
 
-std::optional<Design> Autosave::leftBehind(const QString& file) const {
-  const QString kept = file.isEmpty() ? untitled : pathFor(file);
-  if (kept.isEmpty() || !QFile::exists(kept)) return std::nullopt;
-  const auto text = readTextFile(kept.toStdString());
-  if (!text) return std::nullopt;
-  auto read = designFromText(text.value());
-  if (!read) return std::nullopt;
-  if (!file.isEmpty())
-    if (const auto own = readTextFile(file.toStdString()))
-      if (const auto saved = designFromText(own.value()); saved && saved.value().design == read.value().design)
-        return std::nullopt;
-  return std::move(read.value().design);
+QString Autosave::place() {
+  return document.path().isEmpty() || shared() ? untitled : pathFor(document.path());
+}
+
+void Autosave::setAside(const QString& file) {
+  if (file.isEmpty() || last == pathFor(file)) return;
+  clearKilledSaves(file.toStdString());
+  clearKilledSaves(pathFor(file).toStdString());
+  const QByteArray name = QCryptographicHash::hash(file.toUtf8(), QCryptographicHash::Sha1).toHex();
+  const bool mine = fileLock && lockedFor == file;
+  if (mine || locked(locks + "/" + name + ".lock")) // else a running program's own
+    states.adopt(pathFor(file), file);
 }
 
 void Autosave::keep() {
   timer.stop();
   if (!document.modified()) return forget();
   const QString to = place();
-  if (to.isEmpty()) return;
   if (last != to) forget();
-  if (writeFileAtomically(to.toStdString(), designToText(document.design()))) last = to;
+  const auto done = to.isEmpty()
+                        ? Result<Done>(Problem{"", tr("no place is left for it").toStdString()})
+                        : writeFileAtomically(to.toStdString(), designToText(document.design()), Links::replaced);
+  if (done) last = to;
+  if (!done && !failing) Q_EMIT failed(QString::fromStdString(done.problem().text()));
+  failing = !done;
 }
 
 void Autosave::forget() {
   timer.stop();
   if (!last.isEmpty()) QFile::remove(last);
   last.clear();
-}
-
-void Autosave::moved() {
-  forget();
-  QFile::remove(place());
 }
 
 } // namespace eup::app

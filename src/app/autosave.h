@@ -1,6 +1,7 @@
 // Nothing open is ever lost: the design is kept beside its file while it is not saved, and found again after a crash.
 #pragma once
 #include "app/document.h"
+#include "app/kept_states.h"
 #include <QLockFile>
 #include <QTimer>
 
@@ -9,28 +10,37 @@ namespace eup::app {
 class Autosave : public QObject {
   Q_OBJECT
 public:
-  /// `folder` keeps wings that have no file yet.
+  /// `folder` keeps wings that have no file yet, and states that were left behind.
   Autosave(Document& document, const QString& folder, QObject* parent = nullptr);
 
   /// Where the unsaved state of a file is kept.
   static QString pathFor(const QString& file);
 
-  /// The state that a crash left for this file (or, with an empty path, for a wing without a file); nothing if there
-  /// is none, or if it is what the file holds anyway.
-  std::optional<Design> leftBehind(const QString& file) const;
+  const KeptStates& kept() const { return states; }
+  /// What a crash left beside that file is put with the kept ones, before anything may be written over it.
+  void setAside(const QString& file);
+  /// Whether another program holds the open file.
+  bool shared();
   /// Writes now, without waiting. Called by a timer after each change, and before a risky end.
   void keep();
-  /// The unsaved state is not needed any more: saved, discarded or closed.
+  /// The unsaved state of this program is not needed any more: saved, discarded or closed.
   void forget();
-  /// The open file has become another one: what was kept for the old one is of no use.
-  void moved();
+
+Q_SIGNALS:
+  /// It cannot be kept. Said once, until it can be again.
+  void failed(const QString& why);
 
 private:
-  QString place() const;
+  QString place();
   Document& document;
+  KeptStates states;
+  QString locks;
   QString untitled;
-  QString last; ///< where the last state was written
-  std::unique_ptr<QLockFile> lock;
+  QString last; ///< where this program's last state was written
+  bool failing = false;
+  std::unique_ptr<QLockFile> lock, fileLock;
+  QString lockedFor;
+  bool alone = true;
   QTimer timer;
 };
 

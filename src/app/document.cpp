@@ -1,6 +1,8 @@
 #include "app/document.h"
 #include "core/design/design_file.h"
+#include "core/design/limits_check.h"
 #include "core/design/wing_edit.h"
+#include "core/files/bytes.h"
 #include "core/files/text_file.h"
 #include <algorithm>
 #include <QDir>
@@ -60,14 +62,19 @@ void Document::follow(Kept next) {
   Q_EMIT changed(what);
 }
 
-void Document::edit(const QString& name, Design next, const QString& merge) {
-  if (next == design()) return;
+bool Document::edit(const QString& name, Design next, const QString& merge) {
+  if (next == design()) return true;
+  if (const auto beyond = outOfLimits(next)) {
+    Q_EMIT refused(tr("%1 was not done. %2").arg(name, QString::fromStdString(beyond->text())));
+    return false;
+  }
   const bool sameRow = !merge.isEmpty() && merge == lastMerge && !past.empty();
   if (!sameRow) past.push_back({name, present.design});
   if (past.size() > mostSteps) past.erase(past.begin());
   lastMerge = merge;
   future.clear();
   follow(std::make_shared<const Design>(std::move(next)));
+  return true;
 }
 
 void Document::step(std::vector<Step>& from, std::vector<Step>& to) {
@@ -104,8 +111,15 @@ Result<std::vector<std::string>> Document::open(const QString& path) {
   if (!text) return text.problem();
   auto read = designFromText(text.value());
   if (!read) return read.problem();
+  inFile = sha256(text.value());
   replace(std::move(read.value().design), path, true);
   return std::move(read.value().notes);
+}
+
+bool Document::changedOutside() const {
+  if (filePath.isEmpty() || !QFileInfo::exists(filePath)) return false;
+  const auto text = readTextFile(filePath.toStdString());
+  return !text || sha256(text.value()) != inFile;
 }
 
 Result<Done> Document::save(const QString& path) {
@@ -116,8 +130,24 @@ Result<Done> Document::save(const QString& path) {
     return now == *old ? old : std::make_shared<const Design>(std::move(now));
   };
   const Kept kept = linked(present.design);
-  const auto done = writeFileAtomically(path.toStdString(), designToText(*kept));
+  const std::string text = designToText(*kept);
+  // What is written must be read again: looked at before the old file goes.
+  if (text.size() > largestTextFile)
+    return Problem{path.toStdString(),
+                   tr("the file would be larger than %1 MB and could not be opened again: keep fewer "
+                      "copies of plans in it")
+                       .arg(largestTextFile >> 20)
+                       .toStdString()};
+  const auto again = designFromText(text);
+  if (!again || !(again.value().design == *kept))
+    return Problem{
+        path.toStdString(),
+        tr("it would not be read again as it is (%1): this is a fault of the program; the old file is untouched")
+            .arg(again ? tr("some decision would change") : QString::fromStdString(again.problem().text()))
+            .toStdString()};
+  const auto done = writeFileAtomically(path.toStdString(), text);
   if (!done) return done;
+  inFile = sha256(text);
   for (auto* steps : {&past, &future})
     for (Step& step : *steps) step.design = linked(step.design);
   saved = kept;

@@ -31,7 +31,8 @@ public:
 
   /// The one place where a design is changed. `name` is what undo will call it. Edits in a row with the same
   /// `merge` key, as while dragging, are one step.
-  void edit(const QString& name, Design next, const QString& merge = {});
+  /// A design that could not be read again from a file is refused: then nothing changes, and `refused` says why.
+  bool edit(const QString& name, Design next, const QString& merge = {});
   /// Ends a row of merged edits.
   void settle() { lastMerge.clear(); }
 
@@ -53,11 +54,15 @@ public:
   void replace(Design design, const QString& path, bool asSaved);
   /// Reads a file. On any fault nothing open changes and the problem says why. Notes tell what was filled in.
   Result<std::vector<std::string>> open(const QString& path);
+  /// Refuses what would not read back as it is; the old file is untouched then.
   Result<Done> save(const QString& path);
+  /// Whether another program has written the open file since it was read or saved here.
+  bool changedOutside() const;
 
 Q_SIGNALS:
   void changed(eup::app::Changes what);
   void replaced(); ///< another wing, before `changed`
+  void refused(const QString& why);
 
 private:
   using Kept = std::shared_ptr<const Design>;
@@ -75,6 +80,7 @@ private:
   mutable Kept listedOf;
   std::vector<Step> past, future;
   QString lastMerge, filePath;
+  std::string inFile; ///< checksum of what the open file held when it was read or written here
   PlanImages images;
 };
 

@@ -1,13 +1,37 @@
 #include "app/main_window.h"
 #include "app/shots.h"
+#include <exception>
+#include <new>
 #include <QApplication>
 #include <QCommandLineParser>
 #include <QIcon>
 #include <QStandardPaths>
 #include <QTextStream>
 
+namespace {
+
+/// The last net: what no one else has caught must not take the wing with it.
+class Application : public QApplication {
+public:
+  using QApplication::QApplication;
+  eup::app::MainWindow* window = nullptr;
+  bool notify(QObject* receiver, QEvent* event) override {
+    try {
+      return QApplication::notify(receiver, event);
+    } catch (const std::exception& e) {
+      const bool memory = dynamic_cast<const std::bad_alloc*>(&e);
+      if (window)
+        window->sayFault(memory ? QObject::tr("There was not enough memory for that.")
+                                : QObject::tr("Something went wrong (%1).").arg(QString::fromUtf8(e.what())));
+      return true;
+    }
+  }
+};
+
+} // namespace
+
 int main(int argc, char** argv) {
-  QApplication app(argc, argv);
+  Application app(argc, argv);
   QApplication::setApplicationName("euptera");
   QApplication::setApplicationVersion(EUPTERA_VERSION);
   QApplication::setDesktopFileName("euptera");
@@ -30,6 +54,7 @@ int main(int argc, char** argv) {
     return written.isEmpty() ? 1 : 0;
   }
   eup::app::MainWindow window(QStandardPaths::writableLocation(QStandardPaths::AppDataLocation));
+  app.window = &window;
   window.show();
   if (!parser.positionalArguments().isEmpty()) {
     window.openFile(parser.positionalArguments().front());
@@ -37,5 +62,7 @@ int main(int argc, char** argv) {
     if (parser.isSet("demo")) window.openDemo();
     window.offerRecovery();
   }
-  return QApplication::exec();
+  const int code = QApplication::exec();
+  app.window = nullptr;
+  return code;
 }

@@ -30,6 +30,10 @@ namespace eup::app {
 
 MainWindow::MainWindow(const QString& folder, QWidget* parent) : QMainWindow(parent), stateFolder(folder) {
   theAutosave = new Autosave(theDocument, folder, this);
+  connect(theAutosave, &Autosave::failed, this, [this](const QString& why) {
+    say(tr("What is not saved cannot be kept against a crash: save the wing soon. %1").arg(why), true);
+  });
+  connect(&theDocument, &Document::refused, this, [this](const QString& why) { say(why, true); });
   asking = std::make_unique<Asking>(settingsFile());
   setMinimumSize(980, 620);
   resize(1280, 800);
@@ -186,6 +190,7 @@ void MainWindow::makeMenus(QMenuBar* bar) {
   file->addSeparator();
   add(file, "save", tr("&Save"), QKeySequence::Save, [this] { save(); });
   add(file, "saveAs", tr("Save &as…"), QKeySequence::SaveAs, [this] { saveAs(); });
+  add(file, "kept", tr("States that were &kept…"), {}, [this] { showKept(); });
   file->addSeparator();
   add(file, "bench", tr("&To the bench: prints and files…"), QKeySequence("Ctrl+P"), [this] { showExport(); });
   file->addSeparator();
@@ -262,10 +267,7 @@ QWidget* MainWindow::makeMessageBar() {
   recoverButton->setText(tr("Take it back"));
   recoverButton->hide();
   connect(recoverButton, &QToolButton::clicked, this, [this] {
-    if (recoverable) theDocument.edit(tr("Take back what was not saved"), std::move(*recoverable));
-    recoverable.reset();
-    recoverButton->hide();
-    messageBar->hide();
+    if (recoverable) takeBack(KeptState(*recoverable));
   });
   row->addWidget(recoverButton);
   auto* close = new QToolButton(messageBar);

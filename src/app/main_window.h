@@ -64,6 +64,10 @@ public:
   QStringList recentFiles() const;
   /// Offers what a crash left behind for the open file.
   void offerRecovery();
+  /// What went wrong where nothing should have: said, and what is open is kept.
+  void sayFault(const QString& what);
+  void takeBack(const KeptState& state);
+  void showKept();
 
 protected:
   void closeEvent(QCloseEvent*) override;
@@ -96,7 +100,7 @@ private:
   void showHelp();
 
   QString stateFolder;
-  std::optional<Design> recoverable; ///< what a crash left behind, until it is taken back or the message closed
+  std::optional<KeptState> recoverable; ///< what the message bar offers to take back
   Document theDocument;
   Standpoint theStandpoint{theDocument};
   std::unique_ptr<Asking> asking;

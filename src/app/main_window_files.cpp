@@ -1,5 +1,6 @@
 // What the window does with files: open, save, recover, import, take away.
 #include "app/export_dialog.h"
+#include "app/kept_dialog.h"
 #include "app/main_window.h"
 #include "app/tables_dialog.h"
 #include "core/design/design_file.h"
@@ -48,38 +49,121 @@ bool MainWindow::openFile(const QString& path) {
     return false;
   }
   theAutosave->forget();
+  theAutosave->setAside(theDocument.path());
   addRecent(theDocument.path());
   messageBar->hide();
-  if (!opened.value().empty()) {
-    QStringList notes;
-    for (const std::string& note : opened.value()) notes << QString::fromStdString(note);
-    say(tr("Opened, but: %1")
-            .arg(notes.mid(0, 4).join("; ") + (notes.size() > 4 ? tr("; and %1 more").arg(notes.size() - 4) : "")));
-  }
+  QStringList notes;
+  for (const std::string& note : opened.value()) notes << QString::fromStdString(note);
+  QString words;
+  if (!notes.isEmpty())
+    words = tr("Opened, but: %1")
+                .arg(notes.mid(0, 4).join("; ") + (notes.size() > 4 ? tr("; and %1 more").arg(notes.size() - 4) : ""));
+  if (theAutosave->shared())
+    words += (words.isEmpty() ? "" : " ") + tr("It is open in another window too: what is saved last is what stays.");
+  if (!words.isEmpty()) say(words);
   offerRecovery();
   return true;
 }
 
 void MainWindow::offerRecovery() {
-  // Taken into memory at once: the next autosave goes to the same place.
-  recoverable = theAutosave->leftBehind(theDocument.path());
-  if (!recoverable) return;
-  say(theDocument.path().isEmpty()
-          ? tr("A wing that was never saved was found: the program must have ended in the middle of work.")
-          : tr("Changes that were not saved were found beside this file: the program must have ended in the middle of "
-               "work."));
-  recoverButton->show();
+  recoverable.reset();
+  const std::vector<KeptState> kept = theAutosave->kept().all();
+  int others = 0, unreadable = 0;
+  for (const KeptState& state : kept) {
+    if (!state.trouble.isEmpty())
+      ++unreadable;
+    else if (state.file != theDocument.path())
+      ++others;
+    else if (!recoverable)
+      recoverable = state;
+    else
+      ++others;
+  }
+  actions.at("kept")->setEnabled(!kept.empty());
+  QStringList words;
+  if (recoverable) {
+    const QString when = recoverable->when.toString("yyyy-MM-dd HH:mm");
+    words
+        << (theDocument.path().isEmpty()
+                ? tr("A wing that was never saved was found (%1, %2): the program must have ended in the middle of "
+                     "work.")
+                      .arg(recoverable->name, when)
+                : tr("Changes that were not saved were found beside this file (%1): the program must have ended in the "
+                     "middle of work.")
+                      .arg(when));
+  }
+  if (others > 0)
+    words << tr("%n state(s) that were not saved are kept: File, States that were kept.", nullptr, others);
+  if (unreadable > 0)
+    words << tr("%n kept state(s) cannot be read, and are kept all the same: File, States that were kept.", nullptr,
+                unreadable);
+  if (words.isEmpty()) return;
+  say((messageBar->isHidden() ? QString() : messageText->text() + "\n") + words.join(" "));
+  recoverButton->setVisible(recoverable.has_value());
 }
 
-bool MainWindow::saveTo(const QString& path) {
+/// As a change that can be undone where it is of the wing that is open; else it is opened, not yet saved.
+void MainWindow::takeBack(const KeptState& state) {
+  auto design = KeptStates::read(state);
+  if (!design) return say(tr("It cannot be read. %1").arg(QString::fromStdString(design.problem().text())), true);
+  messageBar->hide();
+  if (state.file == theDocument.path()) {
+    if (!theDocument.edit(tr("Take back what was not saved"), std::move(design.value()))) return;
+  } else {
+    if (!mayLeave()) return;
+    theAutosave->forget();
+    theDocument.replace(std::move(design.value()), state.file, false);
+  }
+  theAutosave->keep(); // it is in this program's care now
+  KeptStates::throwAway(state);
+  recoverable.reset();
+  recoverButton->hide();
+  actions.at("kept")->setEnabled(!theAutosave->kept().all().empty());
+}
+
+void MainWindow::sayFault(const QString& what) {
+  theAutosave->keep();
+  say(tr("%1 What is open is kept; save it, and undo what you did last if it happens again.").arg(what), true);
+}
+
+void MainWindow::showKept() {
+  KeptDialog dialog(theAutosave->kept(), this);
+  dialog.exec();
+  if (dialog.taken()) takeBack(*dialog.taken());
+  actions.at("kept")->setEnabled(!theAutosave->kept().all().empty());
+}
+
+/// A free name beside that file's.
+static QString besideOf(const QString& path) {
+  const QFileInfo info(path);
+  for (int i = 2;; ++i) {
+    const QString name = QString("%1/%2-%3.%4").arg(info.path(), info.completeBaseName()).arg(i).arg(info.suffix());
+    if (!QFileInfo::exists(name)) return name;
+  }
+}
+
+bool MainWindow::saveTo(const QString& given) {
+  QString path = given;
+  if (path == theDocument.path() && theDocument.changedOutside()) switch (asking->aboutChanged(this, path)) {
+    case Asking::Changed::replace:
+      break;
+    case Asking::Changed::both:
+      path = besideOf(path);
+      break;
+    case Asking::Changed::cancel:
+      return false;
+    }
+  theAutosave->setAside(path);
   const auto done = theDocument.save(path);
   if (!done) {
     say(tr("Not saved. %1").arg(QString::fromStdString(done.problem().text())), true);
     return false;
   }
-  theAutosave->moved();
+  theAutosave->forget();
   addRecent(path);
   messageBar->hide();
+  if (path != given) say(tr("Saved as %1; the other file stays as it is.").arg(QFileInfo(path).fileName()));
+  if (!done.value().note.empty()) say(tr("Saved, but: %1.").arg(QString::fromStdString(done.value().note)));
   return true;
 }
 
@@ -91,10 +175,8 @@ bool MainWindow::saveAs() {
   const QString start = theDocument.path().isEmpty()
                             ? QString::fromStdString(fileNameOf(theDocument.design().name)) + ".euptera"
                             : theDocument.path();
-  QString path = asking->fileToWrite(this, tr("Save the wing"), start, fileFilter);
-  if (path.isEmpty()) return false;
-  if (QFileInfo(path).suffix().isEmpty()) path += ".euptera";
-  return saveTo(path);
+  const QString path = asking->fileToWrite(this, tr("Save the wing"), start, fileFilter, "euptera");
+  return !path.isEmpty() && saveTo(path);
 }
 
 bool MainWindow::mayLeave() {
@@ -120,7 +202,7 @@ void MainWindow::chooseAndOpen() {
 
 void MainWindow::chooseCoordinates(const QString& end) {
   const QString path = asking->fileToOpen(this, tr("Coordinates of the %1 section").arg(end), {},
-                                          tr("Coordinates (*.dat *.txt *.cor *.csv);;All files (*)"));
+                                          tr("Coordinates (*.dat *.txt *.csv);;All files (*)"));
   if (!path.isEmpty()) importCoordinates(end, path);
 }
 
@@ -155,7 +237,7 @@ void MainWindow::chooseReference() {
   const QString start =
       QString::fromStdString(fileNameOf(theDocument.design().name) + "-reference-" + name(hand) + ".pdf");
   const QString path = asking->fileToWrite(this, tr("Reference points, %1 hand").arg(name(hand)), start,
-                                           tr("Full size (*.pdf *.svg *.dxf)"));
+                                           tr("Full size (*.pdf *.svg *.dxf)"), "pdf");
   if (!path.isEmpty()) printReference(hand, path);
 }
 
@@ -176,10 +258,12 @@ void MainWindow::chooseSectionFile(const QString& end) {
                 loop = tr("Coordinates, one loop (*.dat)"), blocks = tr("Coordinates, two blocks (*.dat)");
   QString chosen;
   QString path = asking->fileToWrite(this, tr("Write the %1 section").arg(end), start,
-                                     sheet + ";;" + loop + ";;" + blocks, &chosen);
+                                     sheet + ";;" + loop + ";;" + blocks, "pdf", &chosen);
   if (path.isEmpty()) return;
-  if (chosen != sheet && QFileInfo(path).suffix() != "dat")
+  if (chosen != sheet && QFileInfo(path).suffix() != "dat") {
     path = QFileInfo(path).path() + "/" + QFileInfo(path).completeBaseName() + ".dat";
+    if (QFileInfo::exists(path) && !asking->mayReplace(this, {path})) return;
+  }
   writeSectionTo(end == "root", path, chosen == blocks ? CoordinateLayout::blocks : CoordinateLayout::loop);
 }
 
@@ -212,6 +296,11 @@ void MainWindow::showTables(Shelf shelf) {
 
 bool MainWindow::exportTo(const QString& folder, const ExportOrder& order) {
   if (!theDocument.possible()) return say(whyNoWing(), true), false;
+  QStringList there;
+  for (const std::string& file : exportNames(theDocument.wing(), order))
+    if (const QString path = QDir(folder).filePath(QString::fromStdString(file)); QFileInfo::exists(path))
+      there << path;
+  if (!there.isEmpty() && !asking->mayReplace(this, there)) return false;
   QProgressDialog progress(tr("Writing files for the bench"), tr("Stop"), 0, 100, this);
   progress.setWindowModality(Qt::WindowModal);
   progress.setMinimumDuration(400);

@@ -140,8 +140,8 @@ QWidget* PlanPanel::judgePage() {
   std::stable_sort(judgements.begin(), judgements.end(),
                    [](const Judgement& a, const Judgement& b) { return a.fault > b.fault; });
   if (judgements.empty())
-    rows->addWidget(words(w, tr("Nothing to judge yet. Read the leading and trailing edge at three ribs or more; add "
-                                "spar points, templates, rib thicknesses, the other hand.")));
+    rows->addWidget(caption(w, tr("Nothing to judge yet. Read the leading and trailing edge at three ribs or more; add "
+                                  "spar points, templates, rib thicknesses, the other hand.")));
   for (const Judgement& j : judgements) {
     auto* card = new QFrame(w);
     card->setObjectName("card");
@@ -149,11 +149,11 @@ QWidget* PlanPanel::judgePage() {
     auto* inside = new QVBoxLayout(card);
     inside->setContentsMargins(8, 5, 8, 5);
     inside->setSpacing(2);
-    auto* title = words(card, (j.fault ? "▲ " : "✓ ") + plain(j.what), "cardTitle");
+    auto* title = caption(card, (j.fault ? "▲ " : "✓ ") + plain(j.what), "cardTitle");
     title->setProperty("severity", j.fault ? "warning" : "note");
     inside->addWidget(title);
     auto* foot = new QHBoxLayout;
-    foot->addWidget(words(card, plain(j.detail)), 1);
+    foot->addWidget(caption(card, plain(j.detail)), 1);
     for (const bool take : {true, false}) {
       auto* b = new QToolButton(card);
       b->setText(take ? tr("Take") : tr("Leave"));
@@ -173,7 +173,7 @@ QWidget* PlanPanel::judgePage() {
       foot->addWidget(b, 0, Qt::AlignBottom);
     }
     inside->addLayout(foot);
-    if (j.fault) inside->addWidget(words(card, plain(j.take ? j.taken : j.left)));
+    if (j.fault) inside->addWidget(caption(card, plain(j.take ? j.taken : j.left)));
     rows->addWidget(card);
   }
   return w;
@@ -186,7 +186,7 @@ void PlanPanel::changesTable(QVBoxLayout* rows, const Design& next, const std::v
   auto* w = qobject_cast<QWidget*>(rows->parent());
   const auto changes = changesBetween(document.design(), next);
   if (changes.empty()) {
-    rows->addWidget(words(w, tr("The layout is as it was read: nothing to change.")));
+    rows->addWidget(caption(w, tr("The layout is as it was read: nothing to change.")));
     return;
   }
   auto* table = new QTableWidget(static_cast<int>(changes.size()), 3, w);
@@ -211,7 +211,7 @@ void PlanPanel::changesTable(QVBoxLayout* rows, const Design& next, const std::v
     }
   }
   rows->addWidget(table);
-  for (const std::string& note : notes) rows->addWidget(words(w, plain(note)));
+  for (const std::string& note : notes) rows->addWidget(caption(w, plain(note)));
 }
 
 QWidget* PlanPanel::usePage() {
@@ -221,7 +221,7 @@ QWidget* PlanPanel::usePage() {
   const bool any = !document.plan().hands.empty();
   if (any) {
     const Changed used = withReadings(document.design(), document.plan());
-    rows->addWidget(words(w, tr("FROM THE READINGS, AS JUDGED"), "heading"));
+    rows->addWidget(caption(w, tr("FROM THE READINGS, AS JUDGED"), "heading"));
     changesTable(rows, used.design, used.notes, "usedChanges");
     auto* use = button(w, tr("Use these readings"), "useReadings", [this] {
       const Changed now = withReadings(document.design(), document.plan());
@@ -233,13 +233,14 @@ QWidget* PlanPanel::usePage() {
     rows->addWidget(use);
     rows->addWidget(
         button(w, tr("Print reference points…"), "printReference", [this] { Q_EMIT wantsReferencePrint(); }));
-    rows->addWidget(words(w, tr("For the hand that the plan does not draw: spar, tip and end ribs mirrored, full size. "
-                                "Turn the board with Left and Right above.")));
+    rows->addWidget(
+        caption(w, tr("For the hand that the plan does not draw: spar, tip and end ribs mirrored, full size. "
+                      "Turn the board with Left and Right above.")));
   } else {
-    rows->addWidget(words(
+    rows->addWidget(caption(
         w, tr("Read LE and TE at the root and the tip rib, at the least, and the layout follows from them here.")));
   }
-  rows->addWidget(words(w, tr("BUILD IT AT ANOTHER SPAN"), "heading"));
+  rows->addWidget(caption(w, tr("BUILD IT AT ANOTHER SPAN"), "heading"));
   auto* line = new QHBoxLayout;
   auto* span = field(w, "otherSpan", tr("Half span to build at"),
                      plain(formatLength(otherSpan > 0 ? otherSpan : halfSpanOf(document.design().wings.front()),
@@ -253,7 +254,7 @@ QWidget* PlanPanel::usePage() {
       timer.start(0);
     });
   });
-  line->addWidget(words(w, tr("half span")));
+  line->addWidget(caption(w, tr("half span")));
   line->addWidget(span);
   auto* rule = new QComboBox(w);
   rule->setObjectName("stockRule");
@@ -273,7 +274,7 @@ QWidget* PlanPanel::usePage() {
       document.edit(tr("Another span"), now.design);
     }));
   } else {
-    rows->addWidget(words(w, tr("Type another half span to see what changes.")));
+    rows->addWidget(caption(w, tr("Type another half span to see what changes.")));
   }
   return w;
 }

@@ -10,7 +10,7 @@ inline QString plain(const std::string& text) {
   return QString::fromStdString(text);
 }
 
-inline QLabel* words(QWidget* parent, const QString& text, const char* name = "small") {
+inline QLabel* caption(QWidget* parent, const QString& text, const char* name = "small") {
   auto* label = new QLabel(text, parent);
   label->setObjectName(name);
   label->setWordWrap(true);

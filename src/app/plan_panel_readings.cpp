@@ -54,7 +54,7 @@ QWidget* PlanPanel::readPage() {
   connect(hand, &QComboBox::activated, this, [this](int i) { board.setReadHand(i == 1 ? Hand::left : Hand::right); });
   line->addWidget(hand);
   const bool section = board.kind() == ReadingKind::upperSurface || board.kind() == ReadingKind::lowerSurface;
-  line->addWidget(words(w, section ? tr("1 root, 2 tip") : tr("number")));
+  line->addWidget(caption(w, section ? tr("1 root, 2 tip") : tr("number")));
   auto* number = field(w, "readingNumber", tr("Number of the rib, spar or mark"), QString::number(board.number()));
   number->setFixedWidth(52);
   connect(number, &DecisionEdit::committed, this, [this](const QString& text) { board.setNumber(text.toInt()); });
@@ -82,7 +82,7 @@ QWidget* PlanPanel::readPage() {
   snaps->setChecked(board.snapping());
   connect(snaps, &QCheckBox::clicked, this, [this](bool on) { board.setSnapping(on); });
   rows->addWidget(snaps);
-  if (board.tool() == PlanTool::read) rows->addWidget(words(w, board.instruction()));
+  if (board.tool() == PlanTool::read) rows->addWidget(caption(w, board.instruction()));
 
   const Plan& plan = document.design().plan;
   auto* table = new QTableWidget(0, 2, w);
@@ -130,7 +130,7 @@ void PlanPanel::showReading(QVBoxLayout* rows) {
     next.plan.readings.at(i).name = text.left(100).toStdString();
     document.edit(tr("Name of reading"), std::move(next));
   });
-  grid->addWidget(words(w, tr("name")), 0, 0);
+  grid->addWidget(caption(w, tr("name")), 0, 0);
   grid->addWidget(name, 0, 1, 1, 3);
   const auto take = [this, i](double value, std::optional<double> across) {
     const auto plan = withValue(document.design().plan, i, value, across);
@@ -154,7 +154,7 @@ void PlanPanel::showReading(QVBoxLayout* rows) {
       }
       take(degToRad(number.value()), {});
     });
-    grid->addWidget(words(w, tr("degrees")), 1, 0);
+    grid->addWidget(caption(w, tr("degrees")), 1, 0);
     grid->addWidget(edit, 1, 1);
   } else if (v.across) {
     auto* along =
@@ -165,15 +165,15 @@ void PlanPanel::showReading(QVBoxLayout* rows) {
             [this, take, y = *v.across](const QString& text) { typeLength(text, [&](double mm) { take(mm, y); }); });
     connect(across, &DecisionEdit::committed, this,
             [this, take, x = v.value](const QString& text) { typeLength(text, [&](double mm) { take(x, mm); }); });
-    grid->addWidget(words(w, tr("along")), 1, 0);
+    grid->addWidget(caption(w, tr("along")), 1, 0);
     grid->addWidget(along, 1, 1);
-    grid->addWidget(words(w, tr("up")), 1, 2);
+    grid->addWidget(caption(w, tr("up")), 1, 2);
     grid->addWidget(across, 1, 3);
   } else if (r.points.size() == 2) {
     auto* edit = field(w, "readingValue", tr("Length"), plain(formatLength(v.value, document.design().unit, 2)));
     connect(edit, &DecisionEdit::committed, this,
             [this, take](const QString& text) { typeLength(text, [&](double mm) { take(mm, {}); }); });
-    grid->addWidget(words(w, tr("length")), 1, 0);
+    grid->addWidget(caption(w, tr("length")), 1, 0);
     grid->addWidget(edit, 1, 1);
   }
   grid->addWidget(button(w, tr("Take it out"), "dropReading",

@@ -150,7 +150,7 @@ QWidget* PlanPanel::sheetsPage() {
   open->setEnabled(!document.planImages().opening());
   grid->addWidget(open, 0, 0, 1, 2);
   auto* pageRow = new QHBoxLayout;
-  pageRow->addWidget(words(w, tr("page of a PDF or TIFF")));
+  pageRow->addWidget(caption(w, tr("page of a PDF or TIFF")));
   auto* pageEdit = field(w, "planPage", tr("Page of a PDF or TIFF"), "1");
   pageEdit->setFixedWidth(56);
   pageRow->addWidget(pageEdit);
@@ -182,24 +182,24 @@ QWidget* PlanPanel::sheetsPage() {
       if (!text.trimmed().isEmpty())
         editSheet(tr("Sheet's name"), [&](PlanSheet& t) { t.name = text.left(200).toStdString(); });
     });
-    grid->addWidget(words(w, tr("name")), 4, 0);
+    grid->addWidget(caption(w, tr("name")), 4, 0);
     grid->addWidget(name, 4, 1);
     QString state = tr("%1 × %2 pixels%3")
                         .arg(s.width)
                         .arg(s.height)
                         .arg(s.dpi > 0 ? tr(", %1 an inch").arg(s.dpi, 0, 'f', 0) : tr(", resolution not told"));
     if (!document.planImages().trouble(sheet()).isEmpty())
-      rows->addWidget(words(w, document.planImages().trouble(sheet()), "problem"));
+      rows->addWidget(caption(w, document.planImages().trouble(sheet()), "problem"));
     rows->addLayout(grid);
-    rows->addWidget(words(w, state));
+    rows->addWidget(caption(w, state));
     rows->addWidget(
-        words(w, tr("Linked: %1. A copy in the wing file keeps the plan with it; readings are kept either way.")
-                     .arg(plain(s.file))));
+        caption(w, tr("Linked: %1. A copy in the wing file keeps the plan with it; readings are kept either way.")
+                       .arg(plain(s.file))));
     if (plan.sheets.size() > 1)
-      rows->addWidget(words(w, tr("Sheets lie side by side. Read the same match marks on two sheets to join them.")));
+      rows->addWidget(caption(w, tr("Sheets lie side by side. Read the same match marks on two sheets to join them.")));
   } else {
     rows->addLayout(grid);
-    rows->addWidget(words(w, tr("A scan at 150 pixels an inch or more reads to a tenth of a millimetre.")));
+    rows->addWidget(caption(w, tr("A scan at 150 pixels an inch or more reads to a tenth of a millimetre.")));
   }
   return w;
 }
@@ -227,7 +227,7 @@ QWidget* PlanPanel::truePage() {
     QString told;
     if (laid->problem) told = plain(laid->problem->text());
     for (const std::string& line : laid->sheet.words) told += (told.isEmpty() ? "" : "\n") + plain(line);
-    auto* verdict = words(w, told, laid->problem ? "problem" : "printVerdict");
+    auto* verdict = caption(w, told, laid->problem ? "problem" : "printVerdict");
     rows->addWidget(verdict);
   }
   auto* grid = new QGridLayout;
@@ -254,9 +254,9 @@ QWidget* PlanPanel::truePage() {
       });
     });
     value->setFixedWidth(70);
-    auto* off = words(w, laid && i < laid->sheet.residuals.size() && !laid->problem
-                             ? tr("off %1").arg(len(laid->sheet.residuals[i]).replace(" ", QChar(0xa0)))
-                             : QString());
+    auto* off = caption(w, laid && i < laid->sheet.residuals.size() && !laid->problem
+                               ? tr("off %1").arg(len(laid->sheet.residuals[i]).replace(" ", QChar(0xa0)))
+                               : QString());
     off->setObjectName(QString("off%1").arg(i));
     off->setFixedWidth(84);
     auto* away = new QToolButton(w);
@@ -308,13 +308,14 @@ QWidget* PlanPanel::truePage() {
           editSheet(tr("Rectangle's size"), [&](PlanSheet& t) { (across ? t.cornerHeight : t.cornerWidth) = mm; });
         });
       });
-      size->addWidget(words(w, across ? tr("high") : tr("wide")));
+      size->addWidget(caption(w, across ? tr("high") : tr("wide")));
       size->addWidget(edit);
     }
     rows->addLayout(size);
   }
-  rows->addWidget(words(w, tr("One length gives one scale. One along and one across show stretch both ways; a slanting "
-                              "one shows whether the sheet is square.")));
+  rows->addWidget(
+      caption(w, tr("One length gives one scale. One along and one across show stretch both ways; a slanting "
+                    "one shows whether the sheet is square.")));
   return w;
 }
 

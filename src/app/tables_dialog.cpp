@@ -265,9 +265,8 @@ void TablesDialog::readRows() {
 }
 
 void TablesDialog::writeRows() {
-  QString path = asking.fileToWrite(this, tr("Write my rows"), "my-tables.json", tr("Tables (*.json)"));
+  const QString path = asking.fileToWrite(this, tr("Write my rows"), "my-tables.json", tr("Tables (*.json)"), "json");
   if (path.isEmpty()) return;
-  if (QFileInfo(path).suffix().isEmpty()) path += ".json";
   const auto done = writeFileAtomically(path.toStdString(), tablesToText(rows));
   said->setText(done ? tr("Written: %1").arg(QDir::toNativeSeparators(path))
                      : QString::fromStdString(done.problem().text()));

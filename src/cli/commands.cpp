@@ -3,6 +3,7 @@
 #include "core/design/design_file.h"
 #include "core/design/plan_use.h"
 #include "core/exchange/report.h"
+#include "core/files/bytes.h"
 #include "core/files/shipped.h"
 #include "core/files/text_file.h"
 #include "core/section/catalogue.h"
@@ -38,7 +39,7 @@ struct Streams {
 };
 
 int refuse(Streams io, const std::string& what, const Problem& problem, int code) {
-  io.err << "euptera-cli: " << what << ": " << problem.text() << '\n';
+  io.err << "euptera-cli: " << withoutControls(what + ": " + problem.text()) << '\n';
   return code;
 }
 
@@ -48,7 +49,7 @@ std::variant<TrueWing, int> wingOf(const std::string& path, Streams io) {
   if (!text) return refuse(io, "cannot read", text.problem(), unreadable);
   const auto read = designFromText(text.value());
   if (!read) return refuse(io, path, read.problem(), unreadable);
-  for (const std::string& note : read.value().notes) io.err << "note: " << path << ": " << note << '\n';
+  for (const std::string& note : read.value().notes) io.err << withoutControls("note: " + path + ": " + note) << '\n';
   auto result = work(read.value().design);
   if (auto* wing = std::get_if<TrueWing>(&result)) return std::move(*wing);
   io.err << findingsText(std::get<std::vector<Finding>>(result));
@@ -101,7 +102,8 @@ int section(const Args& args, Streams io) {
     if (!text) return refuse(io, "cannot read", text.problem(), unreadable);
     const auto read = readCoordinates(text.value(), std::filesystem::path(args.spec).stem().string());
     if (!read) return refuse(io, args.spec, read.problem(), unreadable);
-    for (const std::string& note : read.value().mended) io.err << "note: " << args.spec << ": " << note << '\n';
+    for (const std::string& note : read.value().mended)
+      io.err << withoutControls("note: " + args.spec + ": " + note) << '\n';
     section = makeSection(read.value().section);
     radius = measure(section).noseRadius;
   } else {

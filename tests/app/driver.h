@@ -17,11 +17,16 @@ public:
   Answers() : Asking({}) {}
   QString open, write, folder; ///< what is chosen
   Unsaved unsaved = Unsaved::cancel;
+  Changed changed = Changed::cancel;
+  bool replace = true;
+  QStringList replaced; ///< what it was asked about
   int asked = 0;
   QString fileToOpen(QWidget*, const QString&, const QString&, const QString&) override { return ++asked, open; }
-  QString fileToWrite(QWidget*, const QString&, const QString&, const QString&, QString*) override {
-    return ++asked, write;
+  std::pair<QString, bool> nameToWrite(QWidget*, const QString&, const QString&, const QString&, QString*) override {
+    return ++asked, std::pair(write, true);
   }
+  bool mayReplace(QWidget*, const QStringList& files) override { return replaced += files, replace; }
+  Changed aboutChanged(QWidget*, const QString&) override { return ++asked, changed; }
   QString folderToWrite(QWidget*, const QString&, const QString&) override { return ++asked, folder; }
   Unsaved aboutUnsaved(QWidget*, const QString&) override { return ++asked, unsaved; }
   void tell(QWidget*, const QString&, const QString&) override { ++asked; }
@@ -41,6 +46,7 @@ inline bool isDrawn(QWidget& widget) {
 class WindowTest : public testing::Test {
 protected:
   WindowTest() : window(std::make_unique<MainWindow>(state.path())) {
+    window->askBy(std::make_unique<Answers>()); // no question stands in a test's way; one that is asked sets its own
     window->resize(1280, 800);
     window->show();
     window->openDemo();

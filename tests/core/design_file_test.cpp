@@ -1,5 +1,7 @@
 #include "core/design/decisions.h"
 #include "core/design/design_file.h"
+#include "core/design/limits_check.h"
+#include "core/design/tables.h"
 #include "core/files/shipped.h"
 #include "core/section/naca.h"
 #include "places.h"
@@ -298,26 +300,106 @@ TEST_P(DamagedFile, IsRefusedWithPlaceAndCause) {
 }
 INSTANTIATE_TEST_SUITE_P(
     Files, DamagedFile,
-    testing::Values(
-        Damage{"foreign", "euptera-wing", "something-else", "/format"},
-        Damage{"too new", "\"version\": 9", "\"version\": 99", "newer program"},
-        Damage{"no version", "\"version\": 9", "\"version\": \"one\"", "/version"},
-        Damage{"negative version", "\"version\": 9", "\"version\": -1", "/version"},
-        Damage{"text for a number", "\"span\": 700.0", "\"span\": \"long\"", "/wings/0/panels/0/panel/span"},
-        Damage{"negative", "\"rootChord\": 220.0", "\"rootChord\": -220.0", "/wings/0/panels/0/panel/rootChord"},
-        Damage{"enormous", "\"rootChord\": 220.0", "\"rootChord\": 1e9", "/wings/0/panels/0/panel/rootChord"},
-        Damage{"zero", "\"tipChord\": 160.0", "\"tipChord\": 0", "/wings/0/panels/0/panel/tipChord"},
-        Damage{"overflow", "\"tipChord\": 160.0", "\"tipChord\": 1e999", ""},
-        Damage{"null", "\"tipChord\": 160.0", "\"tipChord\": null", "/wings/0/panels/0/panel/tipChord"},
-        Damage{"list for a group", "\"sections\": {", "\"sections\": [], \"was\": {", "/sections"},
-        Damage{"unknown choice", "\"kind\": \"square\"", "\"kind\": \"round\"", "/leadingEdge/kind"},
-        Damage{"unknown wood", "\"material\": \"spruce\"", "\"material\": \"granite\"", "granite"},
-        Damage{"bad digits", "\"naca\": \"2412\"", "\"naca\": \"24\"", "/wings/0/panels/0/sections/root"},
-        Damage{"half a rib", "\"count\": 12", "\"count\": 12.5", "/ribs/count"},
-        Damage{"no ribs", "\"count\": 12", "\"count\": 1", "/ribs/count"},
-        Damage{"number for yes", "\"top\": true", "\"top\": 1", "/sheeting/top"},
-        Damage{"two dihedrals", "\"rise\": 35.0", "\"rise\": 35.0, \"angleDeg\": 3", "/join/dihedral"},
-        Damage{"cut short", "\"panel\": {", "", "line"}));
+    testing::Values(Damage{"foreign", "euptera-wing", "something-else", "/format"},
+                    Damage{"too new", "\"version\": 9", "\"version\": 99", "newer program"},
+                    Damage{"no version", "\"version\": 9", "\"version\": \"one\"", "/version"},
+                    Damage{"negative version", "\"version\": 9", "\"version\": -1", "/version"},
+                    Damage{"text for a number", "\"span\": 700.0", "\"span\": \"long\"",
+                           "/wings/0/panels/0/panel/span"},
+                    Damage{"overflow", "\"tipChord\": 160.0", "\"tipChord\": 1e999", ""},
+                    Damage{"null", "\"tipChord\": 160.0", "\"tipChord\": null", "/wings/0/panels/0/panel/tipChord"},
+                    Damage{"list for a group", "\"sections\": {", "\"sections\": [], \"was\": {", "/sections"},
+                    Damage{"unknown choice", "\"kind\": \"square\"", "\"kind\": \"round\"", "/leadingEdge/kind"},
+                    Damage{"unknown wood", "\"material\": \"spruce\"", "\"material\": \"granite\"", "granite"},
+                    Damage{"bad digits", "\"naca\": \"2412\"", "\"naca\": \"24\"", "/wings/0/panels/0/sections/root"},
+                    Damage{"number for yes", "\"top\": true", "\"top\": 1", "/sheeting/top"},
+                    Damage{"two dihedrals", "\"rise\": 35.0", "\"rise\": 35.0, \"angleDeg\": 3", "/join/dihedral"},
+                    Damage{"cut short", "\"panel\": {", "", "line"}));
+
+/// One value beyond its limits does not cost the wing: the nearest that can be is taken, and said.
+TEST(DesignFile, MendsAValueOutOfLimitsAndTellsIt) {
+  const auto mended = [](const char* from, const char* to) {
+    std::string text = designToText(Design{});
+    text.replace(text.find(from), std::string(from).size(), to);
+    auto read = designFromText(text);
+    EXPECT_TRUE(read.ok()) << to << ": " << (read ? "" : read.problem().text());
+    if (!read) return ReadDesign{};
+    EXPECT_EQ(read.value().notes.size(), 1u) << to;
+    EXPECT_EQ(outOfLimits(read.value().design), std::nullopt) << to;
+    return std::move(read.value());
+  };
+  const ReadDesign negative = mended("\"rootChord\": 220.0", "\"rootChord\": -220.0");
+  EXPECT_DOUBLE_EQ(negative.design.inner().panel.rootChord, 5);
+  EXPECT_NE(negative.notes.front().find("/wings/0/panels/0/panel/rootChord"), std::string::npos);
+  EXPECT_NE(negative.notes.front().find("5 was taken"), std::string::npos) << negative.notes.front();
+  EXPECT_DOUBLE_EQ(mended("\"rootChord\": 220.0", "\"rootChord\": 1e9").design.inner().panel.rootChord, 3000);
+  EXPECT_DOUBLE_EQ(mended("\"tipChord\": 160.0", "\"tipChord\": 0").design.inner().panel.tipChord, 5);
+  EXPECT_EQ(mended("\"count\": 12", "\"count\": 12.5").design.inner().ribs.count, 12);
+  EXPECT_EQ(mended("\"count\": 12", "\"count\": 1").design.inner().ribs.count, 2);
+  EXPECT_EQ(mended("\"thick\": []", "\"thick\": [3, 900]").design.inner().ribs.thick, std::vector<int>{3});
+  const std::string umlauts = "\xC3\xBC"; // two bytes, one letter
+  std::string name;
+  for (int i = 0; i < 200; ++i) name += umlauts;
+  Design d;
+  d.name = name;
+  EXPECT_EQ(outOfLimits(d), std::nullopt) << "200 letters, not bytes";
+  EXPECT_EQ(designFromText(designToText(d)).value().design.name, name);
+  EXPECT_TRUE(decide(d, "name", name).ok());
+  EXPECT_FALSE(decide(d, "name", name + "x").ok());
+  d.name += "x";
+  EXPECT_NE(outOfLimits(d), std::nullopt);
+  EXPECT_EQ(designFromText(designToText(d)).value().design.name, name) << "cut by letters";
+}
+
+/// Texts are written as they are, whatever is in them: a backslash before the closing quote turned later ones round.
+TEST(DesignFile, KeepsTextsWithBackslashesAndBrackets) {
+  Design d;
+  d.name = "ends in a backslash \\";
+  d.wings[0].name = "[1, \n 2] \"quoted\"";
+  d.inner().spars[0].name = "\\";
+  d.plan.sheets.push_back({});
+  d.plan.sheets.back().name = "C:\\plans\\";
+  d.plan.sheets.back().level = {{1, 2}, {3.5, -4}};
+  const std::string text = designToText(d);
+  EXPECT_EQ(designFromText(text).value().design, d);
+  EXPECT_NE(text.find("[3.5, -4.0]"), std::string::npos) << "a point reads as a point";
+}
+
+/// What a parser would spend minutes or all memory on is refused before it is let at it.
+TEST(DesignFile, RefusesBombsQuickly) {
+  const auto said = [](const std::string& text) {
+    const auto read = designFromText(text);
+    return read ? std::string("read") : read.problem().text();
+  };
+  std::string deep = "{\"format\": \"euptera-wing\", \"version\": 1, \"panel\": ";
+  deep.append(200'000, '[').append(200'000, ']');
+  EXPECT_NE(said(deep + "}").find("nested"), std::string::npos);
+  std::string many = "[";
+  for (int i = 0; i < 1'100'000; ++i) many += "[],";
+  EXPECT_NE(said(many + "[]]").find("more values"), std::string::npos);
+  std::string names = "{\"format\": \"euptera-wing\"";
+  for (int i = 0; i < 100'000; ++i) names += ",\"k" + std::to_string(i) + "\":1";
+  EXPECT_NE(said(names + "}").find("names"), std::string::npos);
+  EXPECT_FALSE(readTables(names + "}").ok());
+  // Brackets in a text are none.
+  EXPECT_EQ(said("\"" + std::string(1000, '[') + "\"").find("nested"), std::string::npos);
+}
+
+/// What comes from limits for typing is the same as for reading: every number at its limits, one by one.
+TEST(DesignFile, LimitsAreOneForTypingAndReading) {
+  Design d = demoDesign("oldacre-1320");
+  for (const Decision& decision : decisionsOf(d)) {
+    if (decision.limits.low >= decision.limits.high) continue;
+    for (const double at : {decision.limits.low, decision.limits.high}) {
+      const auto next = decideValue(d, decision.path, at);
+      ASSERT_TRUE(next.ok()) << decision.path;
+      EXPECT_EQ(outOfLimits(next.value()), std::nullopt) << decision.path << " " << at;
+      const auto read = designFromText(designToText(next.value()));
+      ASSERT_TRUE(read.ok()) << decision.path << " " << at;
+      EXPECT_TRUE(read.value().notes.empty()) << decision.path << ": " << read.value().notes.front();
+    }
+  }
+}
 
 TEST(DesignFile, SaysWhereJsonBreaks) {
   std::string text = designToText(Design{});

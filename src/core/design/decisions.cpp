@@ -1,6 +1,7 @@
 #include "core/design/decisions.h"
 #include "core/design/panel_brief.h"
 #include "core/design/tables.h"
+#include "core/files/bytes.h"
 #include "core/measure/length_text.h"
 #include "core/section/naca.h"
 #include <algorithm>
@@ -208,8 +209,8 @@ public:
     if (!mine(key)) return;
     if (!typed || typed->find_first_not_of(' ') == std::string::npos)
       problem = Problem{label, "A name is needed."};
-    else if (typed->size() > 200)
-      problem = Problem{label, "The name is longer than 200 letters."};
+    else if (firstLetters(*typed, mostNameLetters) != *typed)
+      problem = Problem{label, fmt::format("The name is longer than {} letters.", mostNameLetters)};
     else
       v = *typed;
   }
@@ -254,7 +255,10 @@ public:
       }
       all.push_back(mm.value());
     }
-    v = all;
+    if (all.size() > static_cast<std::size_t>(mostRibs))
+      problem = Problem{label, fmt::format("{} lengths are listed; there can be {}.", all.size(), mostRibs)};
+    else
+      v = all;
   }
   /// Whole numbers from 1; an empty field is an empty list.
   void shares(const char* key, const char* label, std::vector<double>& v, bool) {

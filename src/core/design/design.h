@@ -12,6 +12,11 @@
 namespace eup {
 
 inline constexpr int mostWings = 5, mostPanels = 8;
+/// Of a name that is typed, and of any text that is kept.
+inline constexpr std::size_t mostNameLetters = 200, mostTextLetters = 4000;
+/// No pixel and no millimetre of a plan lies farther out.
+inline constexpr double farthestPoint = 1e7;
+inline constexpr double farthestRise = 20000; ///< mm, as far as a span
 
 /// All decisions of one panel.
 struct PanelDesign {

@@ -3,9 +3,11 @@
 #include "core/design/design_migration.h"
 #include "core/design/tables.h"
 #include "core/files/bytes.h"
+#include "core/files/json_bounds.h"
 #include "core/files/shipped.h"
 #include "core/measure/length_text.h"
 #include "core/section/naca.h"
+#include <algorithm>
 #include <cmath>
 #include <fmt/format.h>
 #include <nlohmann/json.hpp>
@@ -130,8 +132,8 @@ public:
   void count(const char* key, const char*, int& v, Limits l, bool = true) {
     double n = v;
     real(key, n, l, "");
-    if (n != std::floor(n)) return refuse(key, "a whole number was expected");
-    v = static_cast<int>(n);
+    if (n != std::floor(n)) mend(key, fmt::format("{} is no whole number", formatNumber(n, 3)), std::floor(n));
+    v = static_cast<int>(std::floor(n));
   }
   void flag(const char* key, const char*, bool& v, bool = true) {
     const Json* found = take(key);
@@ -142,9 +144,8 @@ public:
   void text(const char* key, const char*, std::string& v, bool = true) {
     const Json* found = take(key);
     if (!found) return;
-    if (!found->is_string() || found->template get_ref<const std::string&>().size() > 200)
-      return refuse(key, "a text of at most 200 letters was expected");
-    v = found->template get<std::string>();
+    if (!found->is_string()) return refuse(key, "a text was expected");
+    v = cut(key, found->template get_ref<const std::string&>(), mostNameLetters);
   }
   void know(const Tables& rows) { own = &rows; }
   void listed(const char* key, const char*, std::string& v, Shelf shelf, bool = true) {
@@ -169,10 +170,11 @@ public:
   void stations(const char* key, const char*, std::vector<double>& v, bool) {
     const Json* found = take(key);
     if (!found) return;
-    if (!found->is_array() || found->size() > static_cast<std::size_t>(mostRibs))
-      return refuse(key, fmt::format("a list of at most {} stations was expected", mostRibs));
+    if (!found->is_array()) return refuse(key, "a list of numbers was expected");
     v.clear();
-    for (const Json& s : *found) {
+    const std::size_t take = kept(key, found->size(), mostRibs);
+    for (std::size_t i = 0; i < take; ++i) {
+      const Json& s = (*found)[i];
       if (!s.is_number() || !std::isfinite(s.template get<double>()))
         return refuse(key, "a list of numbers was expected");
       v.push_back(s.template get<double>());
@@ -195,21 +197,24 @@ public:
   void numbers(const char* key, const char*, std::vector<int>& v, bool = true) {
     const Json* found = take(key);
     if (!found) return;
-    if (!found->is_array() || found->size() > static_cast<std::size_t>(mostRibs))
-      return refuse(key, fmt::format("a list of at most {} rib numbers was expected", mostRibs));
+    if (!found->is_array()) return refuse(key, "a list of rib numbers was expected, the root rib is 1");
     v.clear();
-    for (const Json& s : *found) {
-      if (!s.is_number_integer() || s.template get<double>() < 1 || s.template get<double>() > mostRibs)
-        return refuse(key, "a list of rib numbers was expected, the root rib is 1");
-      v.push_back(s.template get<int>());
+    const std::size_t take = kept(key, found->size(), mostRibs);
+    for (std::size_t i = 0; i < take; ++i) {
+      const Json& s = (*found)[i];
+      if (!s.is_number_integer()) return refuse(key, "a list of rib numbers was expected, the root rib is 1");
+      const double n = s.template get<double>();
+      if (n < 1 || n > mostRibs)
+        notes.push_back(fmt::format("{}/{}: {} is no rib, and was left out", place, key, formatNumber(n, 0)));
+      else
+        v.push_back(static_cast<int>(n));
     }
   }
   void freeText(const char* key, std::string& v) {
     const Json* found = take(key);
     if (!found) return;
-    if (!found->is_string() || found->template get_ref<const std::string&>().size() > 4000)
-      return refuse(key, "a text was expected");
-    v = found->template get<std::string>();
+    if (!found->is_string()) return refuse(key, "a text was expected");
+    v = cut(key, found->template get_ref<const std::string&>(), mostTextLetters);
   }
   void digits(const char* key, const char*, std::string& v, bool) {
     std::string typed = v;
@@ -234,7 +239,6 @@ public:
     if (!decoded->empty()) v = EmbeddedCopy(*decoded);
   }
   void dihedral(const char* key, Dihedral& v, double, bool) {
-    constexpr double farthest = 20000; // mm, as far as a span
     const Json* found = take(key);
     if (!found) return;
     if (!found->is_object() || found->size() != 1)
@@ -243,9 +247,9 @@ public:
       if (found->contains(keyOf(by))) v.by = by;
     descend(key, *found, [&] {
       // Whether it fits the span is for the wing to say: a wing that contradicts itself can be saved, and must load.
-      if (v.by == DihedralBy::rise) length("rise", "", v.value, Limits{-farthest, farthest});
+      if (v.by == DihedralBy::rise) length("rise", "", v.value, Limits{-farthestRise, farthestRise});
       if (v.by == DihedralBy::angle) angle("angle", "", v.value, Limits{-50, 50});
-      if (v.by == DihedralBy::projected) length("projected", "", v.value, Limits{0, farthest});
+      if (v.by == DihedralBy::projected) length("projected", "", v.value, Limits{0, farthestRise});
     });
   }
   void noteUnknown() {
@@ -258,12 +262,11 @@ public:
 
 private:
   static bool pointsFrom(const Json& json, Polyline& out, std::size_t most) {
-    constexpr double far = 1e7; // no pixel and no millimetre of a plan lies farther out
     if (!json.is_array() || json.size() > most) return false;
     for (const Json& p : json) {
       if (!p.is_array() || p.size() != 2 || !p[0].is_number() || !p[1].is_number()) return false;
       out.emplace_back(p[0].get<double>(), p[1].get<double>());
-      if (!(std::abs(out.back().x()) < far && std::abs(out.back().y()) < far)) return false;
+      if (!(std::abs(out.back().x()) < farthestPoint && std::abs(out.back().y()) < farthestPoint)) return false;
     }
     return true;
   }
@@ -279,10 +282,27 @@ private:
     if (!found) return;
     if (!found->is_number()) return refuse(key, "a number was expected");
     const double n = found->get<double>();
-    if (!(n >= l.low - 1e-9 && n <= l.high + 1e-9))
-      return refuse(key, fmt::format("{} is out of bounds: {} to {} {}", formatNumber(n, 3), formatNumber(l.low, 3),
-                                     formatNumber(l.high, 3), unit));
     v = n;
+    if (n >= l.low - 1e-9 && n <= l.high + 1e-9) return;
+    v = std::clamp(n, l.low, l.high);
+    mend(key,
+         fmt::format("{} is out of bounds, {} to {} {}", formatNumber(n, 3), formatNumber(l.low, 3),
+                     formatNumber(l.high, 3), unit),
+         v);
+  }
+  // One value beyond its limits must not cost a builder the wing: it is mended, and said.
+  void mend(const char* key, const std::string& why, double taken) {
+    notes.push_back(fmt::format("{}/{}: {}; {} was taken", place, key, why, formatNumber(taken, 3)));
+  }
+  std::size_t kept(const char* key, std::size_t there, std::size_t most) {
+    if (there > most)
+      notes.push_back(fmt::format("{}/{}: {} are listed; the first {} were taken", place, key, there, most));
+    return std::min(there, most);
+  }
+  std::string cut(const char* key, const std::string& text, std::size_t letters) {
+    std::string out = firstLetters(text, letters);
+    if (out != text) notes.push_back(fmt::format("{}/{}: longer than {} letters; it was cut", place, key, letters));
+    return out;
   }
   void refuse(const char* key, std::string cause) {
     for (char& c : cause) // what a damaged file says is told as text that can be read
@@ -309,25 +329,28 @@ private:
   std::set<std::string> seen;
 };
 
-/// Lists of nothing but numbers on one line each: a point reads as a point.
-std::string withShortLists(const std::string& text) {
-  std::string out;
-  out.reserve(text.size());
-  bool inText = false;
-  for (std::size_t i = 0; i < text.size(); ++i) {
-    const char c = text[i];
-    if (c == '"' && (i == 0 || text[i - 1] != '\\')) inText = !inText;
-    const std::size_t end =
-        c == '[' && !inText ? text.find_first_not_of("0123456789+-.eE, \n", i + 1) : std::string::npos;
-    if (end == std::string::npos || text[end] != ']') {
-      out += c;
-      continue;
-    }
-    for (std::size_t k = i; k <= end; ++k)
-      if (text[k] != '\n' && text[k] != ' ') out += text[k] == ',' ? std::string(", ") : std::string(1, text[k]);
-    i = end;
+/// Indented by two, but lists of nothing but numbers on one line each: a point reads as a point.
+void write(const Json& json, std::string& out, int depth) {
+  const auto plain = [](const Json& j) { return j.dump(-1, ' ', false, Json::error_handler_t::replace); };
+  const auto onlyNumbers = [](const Json& list) {
+    return std::all_of(list.begin(), list.end(), [](const Json& one) { return one.is_number(); });
+  };
+  if (!json.is_structured() || json.empty()) {
+    out += plain(json);
+    return;
   }
-  return out;
+  const bool list = json.is_array(), oneLine = list && onlyNumbers(json);
+  out += list ? '[' : '{';
+  bool first = true;
+  for (const auto& [key, value] : json.items()) {
+    if (!first) out += oneLine ? ", " : ",";
+    first = false;
+    if (!oneLine) out.append(1, '\n').append(static_cast<std::size_t>(2 * (depth + 1)), ' ');
+    if (!list) out += plain(Json(key)) + ": ";
+    write(value, out, depth + 1);
+  }
+  if (!oneLine) out.append(1, '\n').append(static_cast<std::size_t>(2 * depth), ' ');
+  out += list ? ']' : '}';
 }
 
 Problem jsonProblem(std::string_view text, const nlohmann::json::parse_error& error) {
@@ -354,10 +377,13 @@ std::string designToText(const Design& design) {
   writer.root["format"] = fileFormatName;
   writer.root["version"] = fileFormatVersion;
   describe(design, writer);
-  return withShortLists(writer.root.dump(2, ' ', false, Json::error_handler_t::replace)) + "\n";
+  std::string out;
+  write(writer.root, out, 0);
+  return out + "\n";
 }
 
 Result<ReadDesign> designFromText(std::string_view text) {
+  if (const auto bounded = withinJsonBounds(text); !bounded) return bounded.problem();
   Json json;
   try {
     json = Json::parse(text);

@@ -1,4 +1,5 @@
 #include "core/design/tables.h"
+#include "core/files/json_bounds.h"
 #include "core/files/shipped.h"
 #include "core/measure/length_text.h"
 #include <algorithm>
@@ -70,6 +71,7 @@ const Row* rowNamed(const std::vector<Row>& own, const std::vector<Row>& shipped
 } // namespace
 
 Result<Tables> readTables(std::string_view text) {
+  if (const auto bounded = withinJsonBounds(text); !bounded) return bounded.problem();
   const auto json = Json::parse(text, nullptr, false);
   if (json.is_discarded()) return Problem{"tables", "this is not JSON: the file is damaged or of another kind"};
   const auto there = [&](Shelf s) { return json.is_object() && json.contains(keyOf(s)); };

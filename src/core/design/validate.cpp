@@ -150,6 +150,33 @@ void checkRise(const PanelBrief& d, std::vector<Finding>& out) {
                  {"join.dihedral.rise", "panel.span"}});
 }
 
+/// How much there is to cut in a panel, in plain ribs: a place where ribs cross costs about a sixth of one.
+double ribsToCut(const PanelBrief& d) {
+  const auto n = static_cast<double>(ribStations(d.ribs, d.panel.span).size());
+  if (d.ribs.direction == RibDirection::flight) return n * (1 + d.riblets.inBay);
+  if (!d.ribs.crossing) return n;
+  const double turn = d.ribs.direction == RibDirection::diagonal ? degToRad(d.ribs.angleDeg) : degToRad(60);
+  const double reach = 2 * std::max(d.panel.rootChord, d.panel.tipChord) * std::abs(std::sin(turn));
+  return 2 * n + n * n * std::min(reach / d.panel.span, 1.0) / 6;
+}
+
+/// A wing is worked out anew at every change: what would take seconds cannot be worked on.
+void checkSize(double ribs, std::vector<Finding>& out) {
+  constexpr double most = 16000; // about two seconds on a small machine of two processors
+  if (ribs <= most) return;
+  out.push_back(
+      {"ribs.many",
+       Severity::serious,
+       Stage::ribs,
+       "There is too much to cut for it to be worked out",
+       fmt::format("All wings together have as much as {:.0f} ribs; at most {:.0f} are worked out, which takes "
+                   "some seconds.",
+                   ribs, most),
+       "Fewer ribs, riblets or panels, or none that cross.",
+       {},
+       {pathOf({}) + "ribs.count", pathOf({}) + "ribs.spacing", pathOf({}) + "ribs.crossing"}});
+}
+
 } // namespace
 
 Finding inPanel(Finding f, PanelId id, int of, const std::string& wing) {
@@ -163,10 +190,12 @@ Finding inPanel(Finding f, PanelId id, int of, const std::string& wing) {
 
 std::vector<Finding> impossible(const Design& design) {
   std::vector<Finding> out;
+  double ribs = 0;
   for (std::size_t w = 0; w < design.wings.size(); ++w)
     for (const PanelBrief& p : briefsOf(design, static_cast<int>(w))) {
       std::vector<Finding> here;
       checkStations(p, here);
+      ribs += ribsToCut(p);
       checkSpars(p, here);
       checkDirection(p, here);
       checkRiblets(p, here);
@@ -175,6 +204,7 @@ std::vector<Finding> impossible(const Design& design) {
       const std::string& name = w > 0 ? design.wings[w].name : std::string();
       for (Finding& f : here) out.push_back(inPanel(std::move(f), p.id, p.of, name));
     }
+  checkSize(ribs, out);
   return out;
 }
 

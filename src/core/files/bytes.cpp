@@ -27,6 +27,13 @@ void update(SHA2_CTX& context, std::string_view bytes) {
 
 } // namespace
 
+std::string withoutControls(std::string_view text) {
+  std::string out(text);
+  for (char& c : out)
+    if ((static_cast<unsigned char>(c) < ' ' && c != '\n' && c != '\t') || c == 0x7F) c = '?';
+  return out;
+}
+
 std::string toBase64(std::string_view bytes) {
   std::string out;
   out.reserve((bytes.size() + 2) / 3 * 4);

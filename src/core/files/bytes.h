@@ -15,6 +15,9 @@ std::string asUtf8(std::string_view text);
 /// The first so many letters of UTF-8; a letter is never cut.
 std::string firstLetters(std::string_view text, std::size_t most);
 
+/// What can be shown anywhere: control letters, with which a text could steer a terminal, become question marks.
+std::string withoutControls(std::string_view text);
+
 std::string toBase64(std::string_view bytes);
 /// Nothing when the text is no base64.
 std::optional<std::string> fromBase64(std::string_view text);

@@ -41,7 +41,9 @@ private:
   std::variant<T, Problem> held;
 };
 
-/// For what is done rather than answered.
-struct Done {};
+/// For what is done rather than answered; with a word on what could not be done as well as it should be.
+struct Done {
+  std::string note{};
+};
 
 } // namespace eup

@@ -231,6 +231,30 @@ Result<Done> normalise(Surfaces& s, std::vector<std::string>& mended) {
   return Done{};
 }
 
+/// A digit in the wrong place makes a list that is a section in form only: what no section is, is told by its line.
+Result<Done> refuseTypos(const Surfaces& s) {
+  List loop(s.upper.rbegin(), s.upper.rend());
+  loop.insert(loop.end(), s.lower.begin() + 1, s.lower.end());
+  constexpr double far = 0.2, spike = 5; // of the chord; times the distance of its neighbours
+  for (std::size_t i = 1; i + 1 < loop.size(); ++i) {
+    const double out = std::min((loop[i].at - loop[i - 1].at).norm(), (loop[i + 1].at - loop[i].at).norm());
+    if (out > far && out > spike * (loop[i + 1].at - loop[i - 1].at).norm())
+      return Problem{atLine(loop[i].line), "this point lies far from the ones before and after it: is a digit wrong?"};
+  }
+  constexpr double thickest = 0.6, least = 0.002; // of the chord, of its square
+  Polyline points;
+  for (const auto& p : loop) points.push_back(p.at);
+  const auto high = std::max_element(
+      loop.begin(), loop.end(), [](const auto& a, const auto& b) { return std::abs(a.at.y()) < std::abs(b.at.y()); });
+  const Box box = boundsOf(points);
+  if (box.height() > thickest)
+    return Problem{atLine(high->line),
+                   fmt::format("with this point the section is {:.0f} % thick: is a digit wrong?", 100 * box.height())};
+  if (std::abs(signedArea(points)) < least)
+    return Problem{atLine(high->line), "the outline encloses hardly anything: is a digit wrong in it?"};
+  return Done{};
+}
+
 Result<Done> refuseCrossing(const Surfaces& s) {
   List loop(s.upper.rbegin(), s.upper.rend());
   loop.insert(loop.end(), s.lower.begin() + 1, s.lower.end());
@@ -280,6 +304,7 @@ Result<ReadSection> readCoordinates(std::string_view bytes, std::string_view fal
     std::swap(s.upper, s.lower);
     read.mended.push_back("the list starts with the lower surface: taken the other way round");
   }
+  if (auto done = refuseTypos(s); !done) return done.problem();
   if (auto done = refuseCrossing(s); !done) return done.problem();
   ListedSection& section = read.section;
   section.name = taken.value().name.empty() ? std::string(fallbackName) : taken.value().name;

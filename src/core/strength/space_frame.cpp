@@ -4,6 +4,7 @@
 #include <Eigen/Geometry>
 #include <Eigen/SparseCholesky>
 #include <numeric>
+#include <optional>
 
 namespace eup {
 namespace {
@@ -48,6 +49,16 @@ EndStiffness stiffnessOf(const MemberStuff& m, double length, const Matrix3& own
   symmetric(k.atB, p, pb - q, b.transpose() * pb - bq - bq.transpose() + s);
   k.between << -p, -pa - q, q.transpose() - pb.transpose(), qa - b.transpose() * pa - bq + w;
   return k;
+}
+
+/// Nothing where something moves without resistance.
+template <class Ordering>
+std::optional<Eigen::VectorXd> solved(const Eigen::SparseMatrix<double>& stiffness, const Eigen::VectorXd& load) {
+  const Eigen::SimplicialLDLT<Eigen::SparseMatrix<double>, Eigen::Lower, Ordering> solver(stiffness);
+  if (solver.info() != Eigen::Success) return std::nullopt;
+  const Eigen::VectorXd d = solver.vectorD();
+  if (d.minCoeff() <= 1e-12 * d.maxCoeff()) return std::nullopt;
+  return Eigen::VectorXd(solver.solve(load));
 }
 
 } // namespace
@@ -178,12 +189,13 @@ Result<Done> SpaceFrame::solve() {
     if (row[i] >= 0) load.segment<6>(row[i]) = loads[order[i]];
   movement = Eigen::VectorXd::Zero(static_cast<Eigen::Index>(6 * nodes.size()));
   if (count == 0) return Done{};
-  const Eigen::SimplicialLDLT<Eigen::SparseMatrix<double>, Eigen::Lower, Eigen::NaturalOrdering<int>> solver(stiffness);
-  const Problem loose{"frame", "something in it moves without resistance"};
-  if (solver.info() != Eigen::Success) return loose;
-  const Eigen::VectorXd d = solver.vectorD();
-  if (d.minCoeff() <= 1e-12 * d.maxCoeff()) return loose;
-  const Eigen::VectorXd x = solver.solve(load);
+  // A net of many crossing ribs has no narrow band: there an ordering that follows the net costs far less.
+  constexpr std::size_t narrow = 1500; // nodes
+  const std::optional<Eigen::VectorXd> answer = nodes.size() <= narrow
+                                                    ? solved<Eigen::NaturalOrdering<int>>(stiffness, load)
+                                                    : solved<Eigen::AMDOrdering<int>>(stiffness, load);
+  if (!answer) return Problem{"frame", "something in it moves without resistance"};
+  const Eigen::VectorXd& x = *answer;
   for (std::size_t i = 0; i < nodes.size(); ++i)
     if (row[i] >= 0) movement.segment<6>(static_cast<Eigen::Index>(6 * order[i])) = x.segment<6>(row[i]);
   return Done{};

@@ -5,6 +5,7 @@
 #include <algorithm>
 #include <cmath>
 #include <iterator>
+#include <set>
 
 namespace eup {
 namespace {
@@ -178,8 +179,9 @@ private:
   int lapped(const Rib& rib, const Lap& lap) {
     const Point3 place = rib.inPanel({lap.x, lap.middle});
     constexpr double same = 0.05; // mm
-    for (const int i : laps)
-      if ((of(i).middle - place).head<2>().norm() < same) return i;
+    const auto near = lapsAt.lower_bound({place.y() - same, -1});
+    for (auto it = near; it != lapsAt.end() && it->first < place.y() + same; ++it)
+      if ((of(it->second).middle - place).head<2>().norm() < same) return it->second;
     const Cut cut = loft.cutAt(place.y());
     Crossing c;
     c.t = place.y();
@@ -188,8 +190,9 @@ private:
     c.bottom = {place.x(), place.y(), surfaceHeightAt(cut, Face::lower, place.x())};
     c.node = frame.node(place);
     crossings.push_back(c);
-    laps.push_back(static_cast<int>(crossings.size()) - 1);
-    return laps.back();
+    const int added = static_cast<int>(crossings.size()) - 1;
+    lapsAt.emplace(place.y(), added);
+    return added;
   }
 
   /// One stretch of a line, from rib to rib.
@@ -308,16 +311,22 @@ private:
   SpaceFrame frame;
   std::vector<Line> lines;
   std::vector<Crossing> crossings;
-  std::vector<int> laps;                ///< indices of those
-  std::vector<std::vector<int>> ribsOn; ///< of each main rib: its crossing with each line, -1 for none
+  std::set<std::pair<double, int>> lapsAt; ///< place along the span, index in `crossings`
+  std::vector<std::vector<int>> ribsOn;    ///< of each main rib: its crossing with each line, -1 for none
   FrameTwist result;
 };
 
 } // namespace
 
+std::size_t crossingsIn(const Frame& frame) {
+  std::size_t all = 0;
+  for (const Rib& rib : frame.riblets) all += rib.laps.size();
+  return all;
+}
+
 std::optional<FrameTwist> frameTwist(const PanelBrief& d, const PanelLoft& loft, const Frame& built, double couple) {
   FrameModel frame(d, loft, built.spars);
-  if (frame.swings() || built.ribs.size() < 2) return std::nullopt;
+  if (frame.swings() || built.ribs.size() < 2 || crossingsIn(built) > mostCrossings) return std::nullopt;
   for (const Rib& rib : built.ribs) frame.addRib(rib, true);
   for (const Rib& rib : built.riblets)
     if (rib.kind == RibKind::crossing) frame.addRib(rib, false);

@@ -14,9 +14,15 @@ struct FrameTwist {
   bool tooFar() const { return twist > 0.35; }
 };
 
+/// More places where ribs cross than this are not reckoned with: it would take seconds and all the memory.
+inline constexpr std::size_t mostCrossings = 4000;
+/// In how many places the ribs of a frame cross.
+std::size_t crossingsIn(const Frame& frame);
+
 /// Root nodes held fast. Members: caps or sheet of the spars, leading and trailing stock, ribs (also those that cross);
 /// walls that carry shear: webs between caps, sheet, covering; bars: diagonals. Spars are upright as built. Cap
-/// strips run along the main ribs. Nothing for a panel that has no two lines along the span, which would swing.
+/// strips run along the main ribs. Nothing for a panel that has no two lines along the span, which would swing, and
+/// for one of more than `mostCrossings`.
 std::optional<FrameTwist> frameTwist(const PanelBrief& design, const PanelLoft& loft, const Frame& frame,
                                      double couple);
 

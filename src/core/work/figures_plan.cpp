@@ -1,4 +1,5 @@
 // Figures and findings of the plan that was measured.
+#include "core/work/finder.h"
 #include "core/work/report_parts.h"
 #include <fmt/format.h>
 
@@ -130,33 +131,33 @@ void planFindings(const TrueWing& w, std::vector<Finding>& out) {
           "Take or leave it under Judge: " + (j.take ? "now taken. " + j.taken : "now left. " + j.left));
 }
 
-void sectionFindings(const TruePanel& w, std::vector<Finding>& out) {
+void sectionFindings(Finder f) {
+  const TruePanel& w = f.w;
   for (const bool root : {true, false}) {
     const SectionChoice& choice = root ? w.design.sections.root : w.design.sections.tip;
     const std::vector<std::string> cure{fmt::format("sections.{}.kind", root ? "root" : "tip")};
     if (choice.kind == SectionKind::traced)
       if (const auto fit = fitTrace(choice.traced); !fit)
-        out.push_back({"section.trace",
-                       Severity::serious,
-                       Stage::sections,
-                       fmt::format("The {} section cannot be traced", root ? "root" : "tip"),
-                       fit.problem().text() + ". NACA 0009 stands in for it.",
-                       "Read its outline on the plan, or choose another source.",
-                       {},
-                       cure});
+        f.say({"section.trace",
+               Severity::serious,
+               Stage::sections,
+               fmt::format("The {} section cannot be traced", root ? "root" : "tip"),
+               fit.problem().text() + ". NACA 0009 stands in for it.",
+               "Read its outline on the plan, or choose another source.",
+               {},
+               cure});
     const Section& s = root ? w.shape.rootSection : w.shape.tipSection;
     for (int i = section_grid::noseSteps + 2; i + 1 < section_grid::points; ++i) {
       const auto k = static_cast<std::size_t>(i);
       if (s.upper[k].y() - s.lower[k].y() > 1e-5) continue;
-      out.push_back(
-          {"section.crossed",
-           Severity::serious,
-           Stage::sections,
-           fmt::format("The {} section's surfaces cross", root ? "root" : "tip"),
-           fmt::format("At {:.0f} % of the chord nothing is left between them.", section_grid::fraction(i) * 100),
-           "Take back the last step.",
-           {},
-           cure});
+      f.say({"section.crossed",
+             Severity::serious,
+             Stage::sections,
+             fmt::format("The {} section's surfaces cross", root ? "root" : "tip"),
+             fmt::format("At {:.0f} % of the chord nothing is left between them.", section_grid::fraction(i) * 100),
+             "Take back the last step.",
+             {},
+             cure});
       break;
     }
   }

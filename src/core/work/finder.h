@@ -55,9 +55,18 @@ struct BraceTold {
   std::string decision(const char* what) const { return fmt::format("join.braces.{}.{}", brace.number, what); }
 };
 
-/// Of joins and of setting up.
-void jointFindings(Finder f);
+// What each trade has to say against a panel; `trades.cpp` lists them.
+void sectionFindings(Finder f);
+void shapeFindings(Finder f);
+void ribFindings(Finder f);
+void strengthFindings(Finder f);
+void bayFindings(Finder f);
+void joinFindings(Finder f);  ///< its shape
+void jointFindings(Finder f); ///< what holds it
+void tipFindings(Finder f);
+void twistFindings(Finder f);
 void footFindings(Finder f);
-void joinFindings(Finder f);
+/// And against a wing as a whole.
+void softFindings(const WholeWing& wing, std::vector<Finding>& out);
 
 } // namespace eup

@@ -1,5 +1,4 @@
 // What the builder should know about the wing that follows from the decisions.
-#include "core/design/validate.h"
 #include "core/geometry/polyline.h"
 #include "core/work/finder.h"
 #include "core/work/report_parts.h"
@@ -140,6 +139,8 @@ void notchFindings(Finder f) {
              {path + ".rootFraction", path + ".tipFraction"}});
   }
 }
+
+} // namespace
 
 void shapeFindings(Finder f) {
   const PanelBrief& d = f.w.design;
@@ -349,6 +350,8 @@ void tipFindings(Finder f) {
          {"tip.reach", "tip.thickness", "tip.strips", "tip.width"}});
 }
 
+namespace {
+
 /// Numbers of ribs that were asked to be thick or doubled, and are not there.
 void ribListFindings(Finder f) {
   const int count = static_cast<int>(f.w.frame.ribs.size());
@@ -444,34 +447,25 @@ void cornerFindings(Finder f) {
 
 } // namespace
 
-std::vector<Finding> allFindings(const TrueWing& w) {
-  std::vector<Finding> out;
-  planFindings(w, out);
-  for (const WholeWing& wing : w.wings) {
-    softFindings(wing, out);
-    for (const TruePanel& panel : wing.panels) {
-      std::vector<Finding> here;
-      const Finder f{panel, here};
-      sectionFindings(panel, here);
-      shapeFindings(f);
-      thinFindings(f);
-      notchFindings(f);
-      strengthFindings(f);
-      bayFindings(f);
-      joinFindings(f);
-      footFindings(f);
-      ribListFindings(f);
-      cornerFindings(f);
-      holeFindings(f);
-      tipFindings(f);
-      jointFindings(f);
-      const int number = panel.design.id.wing;
-      const std::string name = number > 0 ? w.design.wings[static_cast<std::size_t>(number)].name : std::string();
-      for (Finding& finding : here) out.push_back(inPanel(std::move(finding), panel.design.id, panel.design.of, name));
-    }
-  }
-  std::stable_sort(out.begin(), out.end(), [](const Finding& a, const Finding& b) { return a.severity > b.severity; });
-  return out;
+void twistFindings(Finder f) {
+  const std::size_t crossings = crossingsIn(f.w.frame);
+  if (crossings <= mostCrossings) return;
+  f.say({"twist.many",
+         Severity::note,
+         Stage::spars,
+         "So many ribs cross that the twist is not reckoned",
+         fmt::format("They cross in {} places; up to {} are reckoned with.", crossings, mostCrossings),
+         "Fewer ribs, or none that cross, for a figure.",
+         {},
+         {"ribs.count", "ribs.spacing", "ribs.crossing"}});
+}
+
+void ribFindings(Finder f) {
+  thinFindings(f);
+  notchFindings(f);
+  ribListFindings(f);
+  cornerFindings(f);
+  holeFindings(f);
 }
 
 } // namespace eup

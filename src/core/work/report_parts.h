@@ -45,7 +45,6 @@ inline const char* innerEnd(const PanelBrief& d) {
 void planFigures(const TrueWing& wing, FigureList& out);
 void planFindings(const TrueWing& wing, std::vector<Finding>& out);
 void wingFigures(const TrueWing& aircraft, const WholeWing& wing, FigureList& out);
-void sectionFindings(const TruePanel& panel, std::vector<Finding>& out);
 void sectionFigures(const TruePanel& panel, FigureList& out);
 void panelFigures(const TruePanel& panel, FigureList& out);
 void ribFigures(const TruePanel& panel, FigureList& out);

@@ -3,6 +3,7 @@
 #include "core/drawing/reference_drawing.h"
 #include "core/exchange/dxf_writer.h"
 #include "core/exchange/svg_writer.h"
+#include "core/files/bytes.h"
 #include "core/files/text_file.h"
 #include <algorithm>
 #include <fmt/format.h>
@@ -95,6 +96,15 @@ std::vector<Job> jobsOf(const TrueWing& w, const ExportOrder& order) {
   return jobs;
 }
 
+std::string fileOf(const Job& job, PrintPiece piece, Hand hand, ExportFormat format) {
+  return fmt::format("{}-{}-{}.{}", job.name, printPieceChoices[static_cast<std::size_t>(piece)].key, name(hand),
+                     name(format));
+}
+
+std::string documentOf(const TrueWing& w) {
+  return fileNameOf(w.design.name) + "-bench.pdf";
+}
+
 constexpr const char* inchLegend = "Inches as fractions to 1/64; what is left over stands behind them in thousandths: "
                                    "3/8\" +.006 is six thousandths more.";
 
@@ -159,7 +169,10 @@ std::string fileNameOf(std::string_view text) {
     if (out.size() >= 60) break;
   }
   while (!out.empty() && out.back() == '-') out.pop_back();
-  return out.empty() ? "wing" : out;
+  // Two names must not become one where letters are left out: then a few of their checksum's tell them apart.
+  const bool lost = text.size() > 60 || std::any_of(text.begin(), text.end(), [](char c) { return c < 0; });
+  if (out.empty()) out = "wing";
+  return lost ? out + "-" + sha256(text).substr(0, 4) : out;
 }
 
 const char* purposeOf(PrintPiece piece) {
@@ -200,6 +213,17 @@ int sheetsOfPaper(const TrueWing& w, const ExportOrder& order) {
   return all;
 }
 
+std::vector<std::string> exportNames(const TrueWing& w, const ExportOrder& order) {
+  std::vector<std::string> out;
+  for (const Job& job : jobsOf(w, order))
+    for (const PrintPiece piece : order.pieces)
+      for (const Hand hand : job.hands)
+        for (const ExportFormat format : order.formats)
+          if (format != ExportFormat::pdf || !order.oneDocument) out.push_back(fileOf(job, piece, hand, format));
+  if (order.oneDocument) out.push_back(documentOf(w));
+  return out;
+}
+
 Result<std::vector<std::filesystem::path>> exportWing(const TrueWing& w, const std::filesystem::path& folder,
                                                       const ExportOrder& order, const Progress& progress) {
   std::error_code error;
@@ -214,7 +238,8 @@ Result<std::vector<std::filesystem::path>> exportWing(const TrueWing& w, const s
   double step = 0;
   const auto write = [&](const std::string& file, const Result<std::string>& text) -> std::optional<Problem> {
     if (!text) return text.problem();
-    if (const auto done = writeFileAtomically(folder / file, text.value()); !done) return done.problem();
+    if (const auto done = writeFileAtomically(folder / file, text.value(), Links::replaced); !done)
+      return done.problem();
     written.push_back(folder / file);
     return std::nullopt;
   };
@@ -232,9 +257,7 @@ Result<std::vector<std::filesystem::path>> exportWing(const TrueWing& w, const s
             document.push_back(section);
             continue;
           }
-          const std::string file =
-              fmt::format("{}-{}-{}.{}", job.name, printPieceChoices[static_cast<std::size_t>(piece)].key, name(hand),
-                          name(format));
+          const std::string file = fileOf(job, piece, hand, format);
           const Result<std::string> text =
               format == ExportFormat::pdf ? toPdf(std::vector{section}, order.paper)
               : format == ExportFormat::svg
@@ -245,8 +268,7 @@ Result<std::vector<std::filesystem::path>> exportWing(const TrueWing& w, const s
       }
   if (!document.empty()) {
     const std::string legend = w.design.unit == LengthUnit::inch ? inchLegend : "Lengths in millimetres.";
-    if (const auto problem = write(fileNameOf(w.design.name) + "-bench.pdf", toPdf(document, order.paper, legend)))
-      return *problem;
+    if (const auto problem = write(documentOf(w), toPdf(document, order.paper, legend))) return *problem;
   }
   return written;
 }

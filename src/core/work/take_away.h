@@ -46,6 +46,9 @@ std::vector<PrintSection> sectionsOf(const TrueWing& aircraft, const ExportOrder
 /// How many sheets of paper its PDF takes.
 int sheetsOfPaper(const TrueWing& aircraft, const ExportOrder& order);
 
+/// What the files would be called; not all of them may come to be (a wing without braces).
+std::vector<std::string> exportNames(const TrueWing& wing, const ExportOrder& order);
+
 /// Writes the pieces that are ordered, a file each for every hand and format (or one PDF of all), into an existing
 /// or new folder, and the same of every other wing of the aircraft. Returns the paths written. Names say wing, drawing
 /// and hand: "fenlark-1500-ribs-right.svg", "fenlark-1500-tailplane-plan-left.pdf", "fenlark-1500-bench.pdf". A fin has

@@ -3,6 +3,7 @@
 #include "core/work/report_parts.h"
 #include "core/work/true_wing.h"
 #include <algorithm>
+#include <new>
 
 namespace eup {
 namespace {
@@ -197,7 +198,7 @@ const Figure* TrueWing::figure(std::string_view key) const {
   return nullptr;
 }
 
-std::variant<TrueWing, std::vector<Finding>> work(const Design& d) {
+static std::variant<TrueWing, std::vector<Finding>> workOut(const Design& d) {
   if (auto contradictions = impossible(d); !contradictions.empty()) return contradictions;
   TrueWing w;
   w.design = d;
@@ -220,6 +221,21 @@ std::variant<TrueWing, std::vector<Finding>> work(const Design& d) {
   for (WholeWing& wing : w.wings) wing.soft = softWingOf(wing);
   w.findings = allFindings(w);
   return w;
+}
+
+std::variant<TrueWing, std::vector<Finding>> work(const Design& design) {
+  try {
+    return workOut(design);
+  } catch (const std::bad_alloc&) {
+    return std::vector{Finding{"work.memory",
+                               Severity::serious,
+                               Stage::panels,
+                               "There is not enough memory to work this out",
+                               "",
+                               "Take back the last change, or close other programs.",
+                               {},
+                               {}}};
+  }
 }
 
 } // namespace eup

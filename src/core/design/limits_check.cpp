@@ -1,0 +1,115 @@
+#include "core/design/limits_check.h"
+#include "core/design/decisions.h"
+#include "core/design/describe.h"
+#include "core/files/bytes.h"
+#include "core/files/text_file.h"
+#include "core/measure/length_text.h"
+#include "core/section/naca.h"
+#include <cmath>
+#include <fmt/format.h>
+
+namespace eup {
+namespace {
+
+class Checker {
+public:
+  std::optional<Problem> problem;
+  std::size_t copies = 0; ///< bytes of them
+
+  template <class F> void group(const char* key, Topic, int, F inside) { group(key, Topic::none, inside); }
+  template <class F> void group(const char*, Topic, F inside) { inside(); }
+  template <class F> void hidden(const char*, F inside) { inside(); }
+  void extra(const char*, const char*, const char*, bool) {}
+  void know(const Tables& rows) { own = &rows; }
+  template <class L, class F> void list(const char* key, Topic, L& items, int most, F each) {
+    if (static_cast<int>(items.size()) > most)
+      refuse(key, fmt::format("{} of them; there can be {}", items.size(), most));
+    for (std::size_t i = 0; i < items.size() && !problem; ++i) each(items[i], i);
+  }
+  template <class L, class F> void parts(const char* key, L& items, int most, F each) {
+    if (items.empty()) refuse(key, "one is needed at least");
+    list(key, Topic::none, items, most, each);
+  }
+  void length(const char* key, const char* label, double v, Limits l, bool = true) { real(key, label, v, l, " mm"); }
+  void fraction(const char* key, const char* label, double v, Limits l, bool = true) {
+    real(key, label, v, l, " of the chord");
+  }
+  void number(const char* key, const char* label, double v, Limits l, bool = true) { real(key, label, v, l, ""); }
+  void mass(const char* key, const char* label, double v, Limits l, bool = true) { real(key, label, v, l, " g"); }
+  void angle(const char* key, const char* label, double v, Limits l, bool = true) { real(key, label, v, l, "°"); }
+  void count(const char* key, const char* label, int v, Limits l, bool = true) { real(key, label, v, l, ""); }
+  void flag(const char*, const char*, bool, bool = true) {}
+  void text(const char* key, const char* label, const std::string& v, bool = true) {
+    if (!fits(v, mostNameLetters)) refuse(*label ? label : key, tooLong(mostNameLetters));
+  }
+  void freeText(const char* key, const std::string& v) {
+    if (!fits(v, mostTextLetters)) refuse(key, tooLong(mostTextLetters));
+  }
+  void listed(const char* key, const char* label, const std::string& v, Shelf shelf, bool = true) {
+    if (own && !own->has(shelf, v)) refuse(*label ? label : key, fmt::format("“{}” is in no table", v));
+  }
+  template <class E> void choice(const char* key, const char*, const E& v, std::span<const Choice> names, bool = true) {
+    if (static_cast<std::size_t>(v) >= names.size()) refuse(key, "none of the choices");
+  }
+  void stations(const char* key, const char* label, const std::vector<double>& v, bool) {
+    if (v.size() > static_cast<std::size_t>(mostRibs))
+      refuse(*label ? label : key, fmt::format("{} lengths; there can be {}", v.size(), mostRibs));
+    for (const double x : v)
+      if (!std::isfinite(x)) refuse(*label ? label : key, "a length is no number");
+  }
+  void numbers(const char* key, const char* label, const std::vector<int>& v, bool = true) {
+    if (v.size() > static_cast<std::size_t>(mostRibs))
+      refuse(*label ? label : key, fmt::format("{} numbers; there can be {}", v.size(), mostRibs));
+    for (const int n : v)
+      if (n < 1 || n > mostRibs) refuse(*label ? label : key, fmt::format("{} is no rib", n));
+  }
+  void shares(const char*, const char* label, const std::vector<double>& v, bool) {
+    if (const auto cause = wrongShares(v)) refuse(label, *cause);
+    for (const double x : v)
+      if (!(x >= 0 && x <= mostShare)) refuse(label, "a share of lift is beyond its limits");
+  }
+  void digits(const char*, const char* label, const std::string& v, bool) {
+    if (const auto naca = readNaca(v); !naca) refuse(label, naca.problem().cause);
+  }
+  void points(const char* key, const Polyline& v, std::size_t most) {
+    if (v.size() > most) refuse(key, fmt::format("{} points; there can be {}", v.size(), most));
+    for (const Point& p : v)
+      if (!(std::abs(p.x()) < farthestPoint && std::abs(p.y()) < farthestPoint))
+        refuse(key, "a point lies farther out than any plan");
+  }
+  void bytes(const char*, const EmbeddedCopy& v) { copies += v.bytes().size(); }
+  void dihedral(const char*, const Dihedral& v, double, bool) {
+    const Limits l = v.by == DihedralBy::angle  ? Limits{-50, 50}
+                     : v.by == DihedralBy::rise ? Limits{-farthestRise, farthestRise}
+                                                : Limits{0, farthestRise};
+    real("dihedral", "Dihedral", v.value, l, v.by == DihedralBy::angle ? "°" : " mm");
+  }
+
+private:
+  static bool fits(const std::string& text, std::size_t letters) { return firstLetters(text, letters) == text; }
+  static std::string tooLong(std::size_t letters) { return fmt::format("longer than {} letters", letters); }
+  void real(const char* key, const char* label, double v, Limits l, const char* unit) {
+    if (v >= l.low - 1e-9 && v <= l.high + 1e-9) return;
+    refuse(*label ? label : key, fmt::format("{}{} is out of bounds: {} to {}{}", formatNumber(v, 3), unit,
+                                             formatNumber(l.low, 3), formatNumber(l.high, 3), unit));
+  }
+  void refuse(const char* what, std::string cause) {
+    if (!problem) problem = Problem{what, std::move(cause)};
+  }
+  const Tables* own = nullptr;
+};
+
+} // namespace
+
+std::optional<Problem> outOfLimits(const Design& design) {
+  Checker checker;
+  describe(design, checker);
+  // In a file a copy takes four letters for three bytes; the rest of it is small beside that.
+  if (!checker.problem && checker.copies / 3 * 4 > largestTextFile - (4u << 20))
+    checker.problem = Problem{"Plan", fmt::format("the copies kept with the wing are {} MB: a file with them would be "
+                                                  "too large to be opened again; keep fewer of them",
+                                                  checker.copies >> 20)};
+  return checker.problem;
+}
+
+} // namespace eup

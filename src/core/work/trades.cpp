@@ -1,0 +1,95 @@
+// What each trade tells of a wing: a row for every one. Its prints stand in `take_away.cpp`, its parts in `partsOf`.
+#include "core/design/validate.h"
+#include "core/work/finder.h"
+#include "core/work/report_parts.h"
+#include <algorithm>
+
+namespace eup {
+namespace {
+
+constexpr unsigned bits(std::initializer_list<Stage> stages) {
+  unsigned out = 0;
+  for (const Stage s : stages) out |= FigureList::bitOf(s);
+  return out;
+}
+
+void joinFiguresWhereItMeets(const TruePanel& p, FigureList& out) {
+  if (p.design.mirrored || !p.design.innermost()) joinFigures(p, out); // a fin's root meets nothing
+}
+
+/// Of a panel. `stages`: which its figures are of.
+struct PanelTrade {
+  void (*figures)(const TruePanel&, FigureList&);
+  unsigned stages;
+  void (*findings)(Finder);
+};
+constexpr PanelTrade ofPanels[] = {
+    {sectionFigures, bits({Stage::sections}), sectionFindings},
+    {panelFigures, bits({Stage::panels}), shapeFindings},
+    {ribFigures, bits({Stage::ribs}), ribFindings},
+    {sparFigures, bits({Stage::spars}), strengthFindings},
+    {bayFigures, bits({Stage::spars}), bayFindings},
+    {massFigures, bits({Stage::spars}), nullptr},
+    {joinFiguresWhereItMeets, bits({Stage::joins}), joinFindings},
+    {joinerFigures, bits({Stage::joins, Stage::ribs}), jointFindings},
+    {tipFigures, bits({Stage::panels, Stage::ribs, Stage::joins}), tipFindings},
+    {settingUpFigures, bits({Stage::joins}), footFindings},
+    {twistFigures, bits({Stage::spars}), twistFindings},
+};
+
+/// Of a wing as a whole.
+struct WingTrade {
+  void (*figures)(const WholeWing&, FigureList&);
+  unsigned stages;
+  void (*findings)(const WholeWing&, std::vector<Finding>&);
+};
+constexpr WingTrade ofWings[] = {
+    {loadFigures, bits({Stage::spars}), nullptr},
+    {softWingFigures, bits({Stage::spars}), softFindings},
+};
+
+constexpr unsigned ofAircraft = bits({Stage::panels, Stage::spars, Stage::joins});
+
+} // namespace
+
+std::vector<Figure> figuresOf(const TrueWing& w, Stage stage) {
+  FigureList out(w.design.unit, stage);
+  const auto wanted = [&](unsigned stages) {
+    out.mayTell(stages);
+    return (stages & FigureList::bitOf(stage)) != 0;
+  };
+  if (wanted(bits({Stage::plan}))) planFigures(w, out);
+  for (const WholeWing& wing : w.wings) {
+    out.turnToWhole(wing.panels.front().design.id.wing);
+    if (wanted(ofAircraft)) wingFigures(w, wing, out);
+    for (const WingTrade& t : ofWings)
+      if (wanted(t.stages)) t.figures(wing, out);
+    for (const TruePanel& panel : wing.panels) {
+      out.turnTo(panel.design);
+      for (const PanelTrade& t : ofPanels)
+        if (wanted(t.stages)) t.figures(panel, out);
+    }
+  }
+  return std::move(out.all);
+}
+
+std::vector<Finding> allFindings(const TrueWing& w) {
+  std::vector<Finding> out;
+  planFindings(w, out);
+  for (const WholeWing& wing : w.wings) {
+    for (const WingTrade& t : ofWings)
+      if (t.findings) t.findings(wing, out);
+    for (const TruePanel& panel : wing.panels) {
+      std::vector<Finding> here;
+      for (const PanelTrade& t : ofPanels)
+        if (t.findings) t.findings(Finder{panel, here});
+      const int number = panel.design.id.wing;
+      const std::string name = number > 0 ? w.design.wings[static_cast<std::size_t>(number)].name : std::string();
+      for (Finding& finding : here) out.push_back(inPanel(std::move(finding), panel.design.id, panel.design.of, name));
+    }
+  }
+  std::stable_sort(out.begin(), out.end(), [](const Finding& a, const Finding& b) { return a.severity > b.severity; });
+  return out;
+}
+
+} // namespace eup
