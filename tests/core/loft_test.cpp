@@ -34,6 +34,27 @@ TEST(Loft, SweepIsLaidOffBeforeTheTipIsTurned) {
   EXPECT_GT(tip.te.y(), 0) << "nose down lifts the tail";
 }
 
+/// A cut by a plane that leans lies on the panel's surface: every point of it, taken into the panel, is on the section
+/// that stands upright there.
+TEST(Loft, ALeaningCutLiesOnTheSurface) {
+  const PanelLoft loft = loftOf(test::panelOf(500, 260, 120, 60, 4, 0.25), "6412", "2409");
+  for (const double lean : {0.3, -0.25}) {
+    const Cut cut = loft.cutLeaning(240, lean);
+    for (const Face face : {Face::upper, Face::lower})
+      for (std::size_t i = 5; i < cut.face(face).size(); i += 7) {
+        const Point& p = cut.face(face)[i];
+        const double z = p.y() * std::cos(lean), t = 240 + p.y() * std::sin(lean);
+        const Polyline& here = loft.cutAt(t).face(face);
+        const auto k = static_cast<std::size_t>(
+            std::upper_bound(here.begin(), here.end(), p.x(), [](double x, const Point& q) { return x < q.x(); }) -
+            here.begin());
+        if (k == 0 || k >= here.size()) continue;
+        const double share = (p.x() - here[k - 1].x()) / (here[k].x() - here[k - 1].x());
+        EXPECT_NEAR(z, here[k - 1].y() + share * (here[k].y() - here[k - 1].y()), 0.02) << lean << " " << i;
+      }
+  }
+}
+
 TEST(Planform, OfAStraightTaper) {
   const Planform f = planformOf(std::vector{test::panelOf(750, 250, 160)});
   EXPECT_NEAR(f.meanChord, 208.293, 0.001);

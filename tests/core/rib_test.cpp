@@ -6,6 +6,24 @@
 namespace eup {
 namespace {
 
+/// Sheet that ends at a spar ends at the rear face of its cap, which may taper, on the straight line from root to tip.
+TEST(Sheet, EndsAtTheRearFaceOfItsSpar) {
+  Design d;
+  PanelDesign& p = d.inner();
+  p.panel = test::panelOf(600, 240, 120, 36, 0, 0);
+  p.sheeting.to = SheetEdge::spar;
+  p.spars[0].rootFraction = p.spars[0].tipFraction = 0.3;
+  p.spars[0].top.width = 9, p.spars[0].top.tapers = true, p.spars[0].top.tipWidth = 3;
+  p.spars[0].bottom.width = 5;
+  const TrueWing w = test::wingOf(d);
+  for (const double t : {0.0, 150.0, 420.0, 600.0}) {
+    const double chord = 240 - 120 * t / 600, middle = 0.3 * chord;
+    EXPECT_NEAR(sheetEdgeAt(w.inner().design, w.inner().shape.loft, Face::upper, t) * chord,
+                middle + (9 - 6 * t / 600) / 2, 1e-9);
+    EXPECT_NEAR(sheetEdgeAt(w.inner().design, w.inner().shape.loft, Face::lower, t) * chord, middle + 2.5, 1e-9);
+  }
+}
+
 using test::bareDesign;
 using test::figureOf;
 using test::hasFinding;

@@ -95,6 +95,17 @@ std::string pathOf(PanelId id) {
   return fmt::format("wings.{}.panels.{}.", id.wing, id.panel);
 }
 
+bool isThere(const PanelDesign& panel, std::string_view path) {
+  for (const auto& [list, size] : {std::pair<std::string_view, std::size_t>("spars.", panel.spars.size()),
+                                   std::pair<std::string_view, std::size_t>("join.braces.", panel.join.braces.size())})
+    if (path.starts_with(list)) {
+      std::size_t number = 0;
+      std::from_chars(path.data() + list.size(), path.data() + path.size(), number);
+      return number < size;
+    }
+  return true;
+}
+
 std::string_view withinPanel(std::string_view path) {
   const auto prefix = prefixOf(path);
   return prefix ? path.substr(prefix->second) : path;

@@ -45,6 +45,8 @@ std::optional<PanelId> panelOfPath(std::string_view path);
 inline bool ofWholeModel(std::string_view path) {
   return path.starts_with("flying.") || path == "glue";
 }
+/// Whether a path within a panel names a spar or a brace that it has; true for what is no list.
+bool isThere(const PanelDesign& panel, std::string_view path);
 /// The wing whose decision that is, or one of its panels'.
 std::optional<int> wingOfPath(std::string_view path);
 

@@ -1,4 +1,5 @@
 #include "core/design/wing_edit.h"
+#include <algorithm>
 
 namespace eup {
 namespace {
@@ -9,8 +10,8 @@ PanelDesign startingPanel(WingKind kind, const PanelDesign& main) {
   const bool fin = kind == WingKind::fin, wing = kind == WingKind::second;
   if (wing) return main;
   p.sections.root = p.sections.tip = nacaSection("0009");
-  p.panel.span = main.panel.span * (fin ? 0.25 : 0.35);
-  p.panel.rootChord = main.panel.rootChord * (fin ? 0.6 : 0.5);
+  p.panel.span = std::max(main.panel.span * (fin ? 0.25 : 0.35), 40.0); // a panel has limits of its own
+  p.panel.rootChord = std::max(main.panel.rootChord * (fin ? 0.6 : 0.5), 10.0);
   p.panel.tipChord = p.panel.rootChord * 0.75;
   p.panel.tipSetback = p.panel.rootChord * (fin ? 0.2 : 0.1);
   p.panel.washoutDeg = 0;

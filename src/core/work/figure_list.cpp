@@ -11,6 +11,7 @@ void FigureList::add(Figure figure) {
   if (panel) {
     figure.panel = panel->panel;
     if (!figure.rib && panel->panel > 0) figure.key = fmt::format("panel{}.{}", panel->panel + 1, figure.key);
+    std::erase_if(figure.decisions, [&](const std::string& decision) { return !isThere(*brief, decision); });
     for (std::string& decision : figure.decisions)
       if (!ofWholeModel(decision)) decision.insert(0, path);
   }

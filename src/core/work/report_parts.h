@@ -21,9 +21,9 @@ public:
   /// From now on figures are of that panel: their decisions are named within it, and so are their keys, but for the
   /// innermost panel, and for figures of one rib, which ribs' numbers tell apart. Keys of all wings but the main one
   /// begin with "wing2.".
-  void turnTo(const PanelBrief& of) { wing = of.id.wing, panel = of.id, path = pathOf(of.id); }
+  void turnTo(const PanelBrief& of) { wing = of.id.wing, panel = of.id, path = pathOf(of.id), brief = &of; }
   /// From now on figures are of that wing as a whole.
-  void turnToWhole(int of) { wing = of, panel.reset(); }
+  void turnToWhole(int of) { wing = of, panel.reset(), brief = nullptr; }
   void add(Figure figure);
   std::string len(double mm) const { return told(mm, Quantity::length, unit); }
   std::string deg(double rad) const { return told(rad, Quantity::angle, unit); }
@@ -35,6 +35,7 @@ private:
   int wing = 0;
   std::optional<PanelId> panel;
   std::string path; ///< of that panel
+  const PanelBrief* brief = nullptr;
 };
 
 /// Where along its panel something is measured from: "the root", or "the join" of a panel further out.

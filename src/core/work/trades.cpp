@@ -85,6 +85,8 @@ std::vector<Finding> allFindings(const TrueWing& w) {
         if (t.findings) t.findings(Finder{panel, here});
       const int number = panel.design.id.wing;
       const std::string name = number > 0 ? w.design.wings[static_cast<std::size_t>(number)].name : std::string();
+      for (Finding& finding : here) // what the wing has not is no cure
+        std::erase_if(finding.decisions, [&](const std::string& path) { return !isThere(panel.design, path); });
       for (Finding& finding : here) out.push_back(inPanel(std::move(finding), panel.design.id, panel.design.of, name));
     }
   }
