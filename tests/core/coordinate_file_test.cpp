@@ -157,5 +157,21 @@ TEST(CoordinateFile, TitlesAreReadAndSavedWhateverTheirLetters) {
   }
 }
 
+/// A digit in the wrong place: still a list of numbers, but no section.
+TEST(Coordinates, TyposAreRefusedWithTheirLine) {
+  const std::string good = "mine\n1 0\n0.75 0.04\n0.5 0.07\n0.25 0.08\n0.05 0.04\n0 0\n0.05 -0.02\n0.25 -0.03\n"
+                           "0.5 -0.02\n0.75 -0.01\n1 0\n";
+  ASSERT_TRUE(readCoordinates(good).ok());
+  const auto said = [&](const char* from, const char* to) {
+    std::string text = good;
+    text.replace(text.find(from), std::string(from).size(), to);
+    const auto read = readCoordinates(text);
+    return read ? std::string("read") : read.problem().text();
+  };
+  EXPECT_NE(said("0.75 0.04", "8.75 0.04").find("line 3"), std::string::npos) << said("0.75 0.04", "8.75 0.04");
+  EXPECT_NE(said("0.25 -0.03", "-001 -0.03"), "read");
+  EXPECT_NE(said("0.5 0.07", "0.5 0.7").find("line 4"), std::string::npos) << said("0.5 0.07", "0.5 0.7");
+}
+
 } // namespace
 } // namespace eup

@@ -1,5 +1,6 @@
 #include "core/files/text_file.h"
 #include "support.h"
+#include <chrono>
 #include <csignal>
 #include <fcntl.h>
 #include <sys/resource.h>
@@ -98,6 +99,38 @@ TEST(AtomicWrite, KilledHalfWayLeavesOldOrNewNeverHalf) {
     const std::string now = slurp(path);
     EXPECT_TRUE(now == a || now == b) << now.size();
   }
+}
+
+TEST(AtomicWrite, KeepsWhatIsReadOnlyAndFollowsLinksOnlyWhereItMay) {
+  const ScratchFolder folder, elsewhere;
+  const auto mine = folder.path / "wing.euptera", away = elsewhere.path / "away.pdf", link = folder.path / "link.pdf";
+  ASSERT_TRUE(writeFileAtomically(mine, "old").ok());
+  chmod(mine.c_str(), 0444);
+  const auto refused = writeFileAtomically(mine, "new");
+  ASSERT_FALSE(refused.ok());
+  EXPECT_NE(refused.problem().text().find("read-only"), std::string::npos);
+  EXPECT_EQ(slurp(mine), "old");
+  // A link in a folder of exports must not lead out of it; a person's own file may be one.
+  ASSERT_TRUE(writeFileAtomically(away, "theirs").ok());
+  std::filesystem::create_symlink(away, link);
+  ASSERT_TRUE(writeFileAtomically(link, "through").ok());
+  EXPECT_EQ(slurp(away), "through");
+  ASSERT_TRUE(writeFileAtomically(link, "here", Links::replaced).ok());
+  EXPECT_EQ(slurp(away), "through");
+  EXPECT_EQ(slurp(link), "here");
+  EXPECT_FALSE(std::filesystem::is_symlink(link));
+}
+
+TEST(AtomicWrite, LitterOfKilledSavesIsClearedWhenItIsOld) {
+  const ScratchFolder folder;
+  const auto path = folder.path / "wing.euptera", old = folder.path / ".wing.euptera.a1B2c3",
+             young = folder.path / ".wing.euptera.d4E5f6", other = folder.path / ".wing.euptera.backup-of-mine";
+  for (const auto& p : {path, old, young, other}) ASSERT_TRUE(writeFileAtomically(p, "x").ok());
+  for (const auto& p : {old, other})
+    std::filesystem::last_write_time(p, std::filesystem::file_time_type::clock::now() - std::chrono::hours(1));
+  clearKilledSaves(path);
+  EXPECT_FALSE(std::filesystem::exists(old));
+  for (const auto& p : {path, young, other}) EXPECT_TRUE(std::filesystem::exists(p)) << p;
 }
 
 TEST(ReadTextFile, SaysWhyNot) {

@@ -8,8 +8,10 @@
 #include "core/plan/plan_image.h"
 #include "places.h"
 #include "support.h"
+#include <chrono>
 #include <Eigen/LU>
 #include <random>
+#include <sys/stat.h>
 
 namespace eup {
 namespace {
@@ -271,6 +273,71 @@ TEST(DrawView, FollowsAPerspective) {
 }
 
 // RFC 4648, section 10; FIPS 180-4 example "abc".
+/// Files that are made to keep a reader busy, or to take all memory, are refused at once and by name.
+TEST(HostilePlans, AreRefusedAtOnce) {
+  const test::ScratchFolder folder;
+  const auto said = [&](const char* name, const std::string& bytes) {
+    const auto path = folder.path / name;
+    EXPECT_TRUE(writeFileAtomically(path, bytes).ok());
+    const auto begun = std::chrono::steady_clock::now();
+    const auto read = openPlanImage(path, {}, {});
+    EXPECT_LT(std::chrono::duration<double>(std::chrono::steady_clock::now() - begun).count(), 20) << name;
+    return read ? std::string("read") : read.problem().text();
+  };
+  // A picture of many passes is held whole before its first row: 30 000 pixels a side in a hundred bytes.
+  const auto jpeg = [](int side) {
+    const std::string length{static_cast<char>(side >> 8), static_cast<char>(side & 0xFF)};
+    return "\xFF\xD8\xFF\xC2" + std::string("\0\x11\x08", 3) + length + length +
+           std::string("\x03\x01\x11\0\x02\x11\0\x03\x11\0", 10) +
+           std::string("\xFF\xDA\0\x0C\x03\x01\0\x02\0\x03\0\0\0\0", 14) + std::string(40, '\0') + "\xFF\xD9";
+  };
+  EXPECT_NE(said("passes.jpg", jpeg(15000)).find("many passes"), std::string::npos) << said("passes.jpg", jpeg(15000));
+  EXPECT_NE(said("huge.jpg", jpeg(30000)).find("pixels"), std::string::npos) << said("huge.jpg", jpeg(30000));
+  // Ten of ten of ten … of one line.
+  std::string bomb =
+      R"(<svg xmlns="http://www.w3.org/2000/svg" width="200mm" height="100mm"><defs><path id="u0" d="M0 0 L9 9"/>)";
+  for (int i = 1; i < 10; ++i) {
+    bomb += "<g id=\"u" + std::to_string(i) + "\">";
+    for (int k = 0; k < 10; ++k) bomb += "<use href=\"#u" + std::to_string(i - 1) + "\"/>";
+    bomb += "</g>";
+  }
+  EXPECT_NE(said("again.svg", bomb + R"(</defs><use href="#u9"/></svg>)").find("again so often"), std::string::npos);
+  EXPECT_EQ(
+      said("circle.svg",
+           R"(<svg xmlns="http://www.w3.org/2000/svg" width="9mm" height="9mm"><g id="a"><use href="#a"/></g></svg>)")
+          .find("again so often"),
+      std::string::npos)
+      << "one that uses itself is told of by the library, if at all";
+  std::string deep = R"(<svg xmlns="http://www.w3.org/2000/svg" width="9mm" height="9mm">)";
+  for (int i = 0; i < 100'000; ++i) deep += "<g>";
+  EXPECT_NE(said("deep.svg", deep), "read");
+  // A filter is not drawn, what it is of is.
+  const auto path = folder.path / "filter.svg";
+  ASSERT_TRUE(writeFileAtomically(
+                  path, R"(<svg xmlns="http://www.w3.org/2000/svg" width="400mm" height="400mm" viewBox="0 0 9 9">)"
+                        R"(<filter id="f"><feTurbulence numOctaves="20" baseFrequency="0.9"/></filter>)"
+                        R"x(<rect width="5" height="5" style="filter:url(#f)"/></svg>)x")
+                  .ok());
+  const auto plain = openPlanImage(path, {}, {});
+  ASSERT_TRUE(plain.ok()) << plain.problem().text();
+  EXPECT_EQ(plain.value().notes, std::vector<std::string>{"the SVG's filters are left out"});
+  EXPECT_LT(plain.value().levels.front().row(20)[20], 40) << "the rectangle is there";
+  // Blocks that hold each other twice, thirty deep.
+  std::string dxf =
+      "0\nSECTION\n2\nBLOCKS\n0\nBLOCK\n2\nB0\n10\n0\n20\n0\n0\nLINE\n10\n0\n20\n0\n11\n5\n21\n5\n0\nENDBLK\n";
+  for (int i = 1; i < 40; ++i) {
+    dxf += "0\nBLOCK\n2\nB" + std::to_string(i) + "\n10\n0\n20\n0\n";
+    for (int k = 0; k < 2; ++k) dxf += "0\nINSERT\n2\nB" + std::to_string(i - 1) + "\n10\n1\n20\n1\n";
+    dxf += "0\nENDBLK\n";
+  }
+  dxf += "0\nENDSEC\n0\nSECTION\n2\nENTITIES\n0\nINSERT\n2\nB39\n10\n0\n20\n0\n0\nENDSEC\n0\nEOF\n";
+  EXPECT_NE(said("blocks.dxf", dxf).find("four million"), std::string::npos);
+  const auto pipe = folder.path / "pipe";
+  ASSERT_EQ(mkfifo(pipe.c_str(), 0600), 0);
+  for (const std::filesystem::path& endless : {pipe, std::filesystem::path("/dev/zero")})
+    EXPECT_NE(openPlanImage(endless, {}, {}).problem().text().find("device or a pipe"), std::string::npos);
+}
+
 TEST(Bytes, MatchTheirPublishedExamples) {
   EXPECT_EQ(toBase64("foobar"), "Zm9vYmFy");
   EXPECT_EQ(toBase64("fooba"), "Zm9vYmE=");

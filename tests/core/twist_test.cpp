@@ -339,5 +339,46 @@ TEST(TwistTest, ASparInTheNoseIsWorkedOut) {
   }
 }
 
+/// So many nodes that they are ordered another way: a cantilever of 1600 bays bends as one of a single bay, F L³ ÷ 3 E
+/// I.
+TEST(SpaceFrame, AnyNumberOfNodesBendsAsTheHandbookSays) {
+  for (const int bays : {1, 1600}) {
+    SpaceFrame frame;
+    const double length = 800, modulus = 10000;
+    const MemberStuff strip = rectangularMember(modulus, modulus / 16, 8, 6);
+    std::vector<int> nodes;
+    std::vector<Point3> at;
+    for (int i = 0; i <= bays; ++i) {
+      at.emplace_back(0, length * i / bays, 0);
+      nodes.push_back(frame.node(at.back()));
+      if (i > 0)
+        frame.member(nodes[static_cast<std::size_t>(i - 1)], at[static_cast<std::size_t>(i - 1)], nodes.back(),
+                     at.back(), strip, Point3::UnitZ());
+    }
+    frame.hold(nodes.front());
+    frame.force(nodes.back(), at.back(), {0, 0, 2});
+    ASSERT_TRUE(frame.solve().ok());
+    const double sag = 2 * length * length * length / (3 * modulus * 8 * 6 * 6 * 6 / 12.0);
+    EXPECT_NEAR(frame.moved(nodes.back(), at.back()).z(), sag, 1e-4 * sag) << bays;
+  }
+}
+
+/// Hundreds of ribs that cross are worked out; only their twist is not, and that is said. More than can be worked on is
+/// refused as what it is.
+TEST(CrossingRibs, HundredsOfThemEnd) {
+  Design d = demoDesign("lanehurst-1180");
+  d.inner().ribs.rule = RibRule::count;
+  d.inner().ribs.count = 150;
+  const TrueWing w = test::wingOf(d);
+  EXPECT_GT(crossingsIn(w.inner().frame), mostCrossings);
+  EXPECT_FALSE(w.inner().strength.twist.has_value());
+  EXPECT_TRUE(test::hasFinding(w.findings, "twist.many"));
+  d.inner().ribs.count = mostRibs;
+  while (d.wings[0].panels.size() < 4) d.wings[0].panels.push_back(d.inner());
+  const auto refused = work(d);
+  ASSERT_TRUE(std::holds_alternative<std::vector<Finding>>(refused));
+  EXPECT_TRUE(test::hasFinding(std::get<std::vector<Finding>>(refused), "ribs.many"));
+}
+
 } // namespace
 } // namespace eup

@@ -117,6 +117,11 @@ Result<Picture> readPng(const std::filesystem::path& path, const Progress& progr
 
 namespace {
 
+// A picture in many passes is held whole, in coefficients, before its first row: what that may take, and how many
+// passes are no attempt to keep the reader busy.
+constexpr double mostCoefficientBytes = 4e8;
+constexpr int mostPasses = 100;
+
 struct JpegErrors {
   jpeg_error_mgr manager; // first: the library hands back its address
   std::jmp_buf mark;
@@ -130,21 +135,50 @@ void jpegFailed(j_common_ptr info) {
 }
 void jpegSaid(j_common_ptr) {}
 
+/// Asked by the library while it gathers the passes.
+struct JpegWatch {
+  jpeg_progress_mgr manager; // first, as above
+  const Progress* progress;
+  JpegErrors* errors;
+};
+
+void jpegGoesOn(j_common_ptr info) {
+  const auto* watch = reinterpret_cast<const JpegWatch*>(info->progress);
+  const char* cause = nullptr;
+  if (info->is_decompressor && reinterpret_cast<j_decompress_ptr>(info)->input_scan_number > mostPasses)
+    cause = "more passes than any picture has";
+  else if (watch->manager.completed_passes == 0 && *watch->progress && !(*watch->progress)(0))
+    cause = stopped;
+  if (!cause) return;
+  std::snprintf(watch->errors->cause, sizeof watch->errors->cause, "%s", cause);
+  std::longjmp(watch->errors->mark, 1);
+}
+
 struct JpegReading {
   jpeg_decompress_struct info{};
   JpegErrors errors{};
+  JpegWatch watch{};
   bool made = false;
   ~JpegReading() {
     if (made) jpeg_destroy_decompress(&info);
   }
 };
 
-bool jpegStart(JpegReading& r, std::FILE* file) {
+bool jpegHeader(JpegReading& r, std::FILE* file) {
   if (setjmp(r.errors.mark)) return false;
   jpeg_create_decompress(&r.info);
   r.made = true;
   jpeg_stdio_src(&r.info, file);
   jpeg_read_header(&r.info, TRUE);
+  return true;
+}
+
+bool jpegStart(JpegReading& r, const Progress& progress) {
+  if (setjmp(r.errors.mark)) return false;
+  r.watch.manager.progress_monitor = jpegGoesOn;
+  r.watch.progress = &progress;
+  r.watch.errors = &r.errors;
+  r.info.progress = &r.watch.manager;
   r.info.out_color_space = JCS_GRAYSCALE;
   jpeg_start_decompress(&r.info);
   return true;
@@ -165,7 +199,13 @@ Result<Picture> readJpeg(const std::filesystem::path& path, const Progress& prog
   r.info.err = jpeg_std_error(&r.errors.manager);
   r.errors.manager.error_exit = jpegFailed;
   r.errors.manager.output_message = jpegSaid;
-  if (!jpegStart(r, file.handle)) return Problem{"", fmt::format("damaged JPEG: {}", r.errors.cause)};
+  if (!jpegHeader(r, file.handle)) return Problem{"", fmt::format("damaged JPEG: {}", r.errors.cause)};
+  // Its size is looked at before anything is unpacked.
+  const double pixels = static_cast<double>(r.info.image_width) * r.info.image_height;
+  if (pixels > mostPixels) return paper(r.info.image_width, r.info.image_height).problem();
+  if (jpeg_has_multiple_scans(&r.info) && pixels * r.info.num_components * sizeof(JCOEF) > mostCoefficientBytes)
+    return Problem{"", "the JPEG is written in many passes and too large for that: write it in one (baseline)"};
+  if (!jpegStart(r, progress)) return Problem{"", fmt::format("damaged JPEG: {}", r.errors.cause)};
   auto raster = paper(r.info.output_width, r.info.output_height);
   if (!raster) return raster.problem();
   Picture picture;

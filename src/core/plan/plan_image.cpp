@@ -93,6 +93,8 @@ Result<PlanImage> openPlanImage(const std::filesystem::path& path, const OpenOrd
   std::error_code error;
   if (!std::filesystem::exists(path, error)) return Problem{file, "the file is not there"};
   if (std::filesystem::is_directory(path, error)) return Problem{file, "this is a folder, not a plan"};
+  if (!std::filesystem::is_regular_file(path, error)) // reading a device or a pipe may never end
+    return Problem{file, "this is a device or a pipe, not a file"};
   std::ifstream in(path, std::ios::binary);
   std::string head(4096, '\0');
   in.read(head.data(), static_cast<std::streamsize>(head.size()));

@@ -15,6 +15,8 @@
 #include <poppler-global.h>
 #include <poppler-page-renderer.h>
 #include <poppler-page.h>
+#include <pugixml.hpp>
+#include <set>
 #include <sstream>
 #include <string>
 
@@ -104,9 +106,78 @@ Result<Picture> readPdf(const std::filesystem::path& path, const OpenOrder& orde
   return picture;
 }
 
+namespace {
+
+/// How many things an SVG draws when all that is used again is counted each time, and its filters taken off: they cost
+/// minutes, and no plan needs them.
+class SvgWeight {
+public:
+  explicit SvgWeight(pugi::xml_document& document) { gather(document); }
+  int filters = 0;
+  bool deep = false;
+  double of(const pugi::xml_node& node, int depth = 0) {
+    if (depth > mostDeep) deep = true;
+    if (deep) return 0;
+    double sum = 1;
+    for (const pugi::xml_node& child : node.children()) sum += of(child, depth + 1);
+    if (const char* name = node.name(); std::string_view(name).ends_with("use")) {
+      const char* to = node.attribute("href") ? node.attribute("href").value() : node.attribute("xlink:href").value();
+      const std::string id = *to == '#' ? to + 1 : "";
+      if (const auto known = weights.find(id); known != weights.end())
+        sum += known->second;
+      else if (const auto found = named.find(id); found != named.end() && open.insert(id).second) {
+        sum += weights[id] = of(found->second, depth + 1);
+        open.erase(id);
+      }
+    }
+    return std::min(sum, 1e18);
+  }
+
+private:
+  static constexpr int mostDeep = 200;
+  void gather(pugi::xml_node node) {
+    for (pugi::xml_node next = node.first_child(); next;) { // without recursion: a file may nest as deep as it likes
+      if (const char* id = next.attribute("id").value(); *id) named.emplace(id, next);
+      if (next.remove_attribute("filter")) ++filters;
+      if (pugi::xml_attribute style = next.attribute("style"))
+        if (std::string_view(style.value()).find("filter") != std::string_view::npos)
+          ++filters, next.remove_attribute(style);
+      if (next.first_child()) {
+        next = next.first_child();
+        continue;
+      }
+      while (next && next != node && !next.next_sibling()) next = next.parent();
+      next = next && next != node ? next.next_sibling() : pugi::xml_node();
+    }
+  }
+  std::map<std::string, pugi::xml_node> named;
+  std::map<std::string, double> weights;
+  std::set<std::string> open;
+};
+
+/// The text to draw: without filters. Refuses what would draw its parts without end.
+Result<std::string> harmlessSvg(std::string text, std::vector<std::string>& notes) {
+  pugi::xml_document document;
+  if (!document.load_buffer(text.data(), text.size())) return text; // what is wrong with it the library says better
+  SvgWeight weight(document);
+  constexpr double most = 500'000;
+  if (weight.of(document) > most || weight.deep)
+    return Problem{"", "the SVG uses its parts again so often that it would not be drawn in any time"};
+  if (weight.filters == 0) return text;
+  notes.emplace_back("the SVG's filters are left out");
+  std::ostringstream out;
+  document.save(out, "", pugi::format_raw);
+  return out.str();
+}
+
+} // namespace
+
 Result<Picture> readSvg(const std::filesystem::path& path, const OpenOrder& order, const Progress& progress) {
-  const auto text = readTextFile(path, largestDrawing);
-  if (!text) return Problem{"", text.problem().cause};
+  auto whole = readTextFile(path, largestDrawing);
+  if (!whole) return Problem{"", whole.problem().cause};
+  Picture picture;
+  const auto text = harmlessSvg(std::move(whole.value()), picture.notes);
+  if (!text) return text.problem();
   GError* error = nullptr;
   RsvgHandle* handle =
       rsvg_handle_new_from_data(reinterpret_cast<const guint8*>(text.value().data()), text.value().size(), &error);
@@ -118,7 +189,6 @@ Result<Picture> readSvg(const std::filesystem::path& path, const OpenOrder& orde
   const std::unique_ptr<RsvgHandle, void (*)(gpointer)> owner(handle, g_object_unref);
   rsvg_handle_set_dpi(handle, 96);
   double w = 0, h = 0;
-  Picture picture;
   if (!rsvg_handle_get_intrinsic_size_in_pixels(handle, &w, &h)) {
     gboolean hasWidth = 0, hasHeight = 0, hasBox = 0;
     RsvgLength width, height;
@@ -174,7 +244,11 @@ public:
     const auto found = blocks.find(d.name);
     if (found == blocks.end()) return;
     const double turn = degToRad(d.angle), c = std::cos(turn), s = std::sin(turn);
-    const Polyline none;
+    // A block that is put into another grows with it: blocks within blocks could grow without end.
+    if (tooMany || points + found->second.points > mostPoints) {
+      tooMany = true;
+      return;
+    }
     const auto copy = found->second.lines;
     for (const Polyline& line : copy) {
       Polyline out;
@@ -257,17 +331,19 @@ private:
   struct Block {
     Point base{0, 0};
     std::vector<Polyline> lines;
+    std::size_t points = 0; ///< and one more for every line
   };
   static constexpr std::size_t mostPoints = 4'000'000;
 
   void keep(Polyline line) {
     for (const Point& p : line)
       if (!p.allFinite() || p.cwiseAbs().maxCoeff() > 1e9) return;
-    points += line.size();
+    points += line.size() + 1;
     if (points > mostPoints) {
       tooMany = true;
       return;
     }
+    if (!block.empty()) blocks[block].points += line.size() + 1;
     (block.empty() ? lines : blocks[block].lines).push_back(std::move(line));
   }
   void ellipse(const Point& centre, const Point& major, double ratio, double from, double to) {

@@ -231,16 +231,25 @@ Result<Done> normalise(Surfaces& s, std::vector<std::string>& mended) {
   return Done{};
 }
 
+/// A point that lies far from both its neighbours, while they lie close to each other.
+Result<Done> refuseSpikes(const List& listed) {
+  constexpr double far = 0.2, spike = 5; // of the whole; times the distance of its neighbours
+  Box all;
+  for (const auto& p : listed) all.include(p.at);
+  const double whole = std::max(all.width(), all.height());
+  for (std::size_t i = 1; i + 1 < listed.size(); ++i) {
+    const double out = std::min((listed[i].at - listed[i - 1].at).norm(), (listed[i + 1].at - listed[i].at).norm());
+    if (out > far * whole && out > spike * (listed[i + 1].at - listed[i - 1].at).norm())
+      return Problem{atLine(listed[i].line),
+                     "this point lies far from the ones before and after it: is a digit wrong?"};
+  }
+  return Done{};
+}
+
 /// A digit in the wrong place makes a list that is a section in form only: what no section is, is told by its line.
 Result<Done> refuseTypos(const Surfaces& s) {
   List loop(s.upper.rbegin(), s.upper.rend());
   loop.insert(loop.end(), s.lower.begin() + 1, s.lower.end());
-  constexpr double far = 0.2, spike = 5; // of the chord; times the distance of its neighbours
-  for (std::size_t i = 1; i + 1 < loop.size(); ++i) {
-    const double out = std::min((loop[i].at - loop[i - 1].at).norm(), (loop[i + 1].at - loop[i].at).norm());
-    if (out > far && out > spike * (loop[i + 1].at - loop[i - 1].at).norm())
-      return Problem{atLine(loop[i].line), "this point lies far from the ones before and after it: is a digit wrong?"};
-  }
   constexpr double thickest = 0.6, least = 0.002; // of the chord, of its square
   Polyline points;
   for (const auto& p : loop) points.push_back(p.at);
@@ -294,6 +303,7 @@ Result<ReadSection> readCoordinates(std::string_view bytes, std::string_view fal
   if (!taken) return taken.problem();
   if (taken.value().points.size() < 5)
     return Problem{"", fmt::format("{} points are listed; a section needs at least 5", taken.value().points.size())};
+  if (auto done = refuseSpikes(taken.value().points); !done) return done.problem();
   ReadSection read;
   auto split = splitSurfaces(std::move(taken.value().points), read.mended);
   if (!split) return split.problem();
