@@ -101,6 +101,8 @@ void Document::replace(Design design, const QString& path, bool asSaved) {
   future.clear();
   lastMerge.clear();
   filePath = path;
+  const auto there = path.isEmpty() ? Result<std::string>(Problem{}) : readTextFile(path.toStdString());
+  inFile = there ? sha256(there.value()) : std::string();
   present.wing.reset(); // another aircraft's wing is not shown under this one's name
   Q_EMIT replaced();
   follow(kept);
@@ -111,8 +113,8 @@ Result<std::vector<std::string>> Document::open(const QString& path) {
   if (!text) return text.problem();
   auto read = designFromText(text.value());
   if (!read) return read.problem();
-  inFile = sha256(text.value());
   replace(std::move(read.value().design), path, true);
+  inFile = sha256(text.value());
   return std::move(read.value().notes);
 }
 

@@ -54,8 +54,9 @@ void LayoutBoard::drawPanel(Ink& ink, const TruePanel& w, double side) const {
   const Polyline outline{at(root.le.x(), 0), at(tip.le.x(), span), at(tip.te.x(), span), at(root.te.x(), 0)};
   ink.loop(outline, look.panel, edge, 1.4);
   if (current) ink.pick({Topic::panel, 0}, {outline});
-  if (const double r = sheetEdgeAt(w.design, w.shape.loft, Face::upper, 0); r > 0)
-    strip(0, 0, r * root.chord, sheetEdgeAt(w.design, w.shape.loft, Face::upper, span) * tip.chord, look.sheet);
+  if (const auto sheet = noseSheet(w.design, w.shape.loft, Face::upper))
+    strip(sheet->from.at(sheet->inner) * root.chord, sheet->from.at(sheet->outer) * tip.chord,
+          sheet->to.at(sheet->inner) * root.chord, sheet->to.at(sheet->outer) * tip.chord, look.sheet);
   if (w.design.leadingEdge.kind != LeadingEdgeKind::none)
     strip(0, 0, w.design.leadingEdge.width, w.design.leadingEdge.width, look.stock);
   if (w.design.trailingEdge.kind != TrailingEdgeKind::none)

@@ -93,10 +93,12 @@ void MainWindow::offerRecovery() {
                       .arg(when));
   }
   if (others > 0)
-    words << tr("%n state(s) that were not saved are kept: File, States that were kept.", nullptr, others);
+    words << (others == 1
+                  ? tr("One more state that was not saved is kept: File, States that were kept.")
+                  : tr("%1 more states that were not saved are kept: File, States that were kept.").arg(others));
   if (unreadable > 0)
-    words << tr("%n kept state(s) cannot be read, and are kept all the same: File, States that were kept.", nullptr,
-                unreadable);
+    words << (unreadable == 1 ? tr("One kept state cannot be read, and is kept all the same.")
+                              : tr("%1 kept states cannot be read, and are kept all the same.").arg(unreadable));
   if (words.isEmpty()) return;
   say((messageBar->isHidden() ? QString() : messageText->text() + "\n") + words.join(" "));
   recoverButton->setVisible(recoverable.has_value());

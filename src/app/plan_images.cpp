@@ -12,7 +12,7 @@ PlanImages::~PlanImages() = default;
 
 QString PlanImages::resolved(const std::string& file, const QString& folder) {
   const QString path = QString::fromStdString(file);
-  return QFileInfo(path).isAbsolute() || folder.isEmpty() ? path : QDir(folder).filePath(path);
+  return QFileInfo(path).isAbsolute() || folder.isEmpty() ? path : QDir::cleanPath(QDir(folder).filePath(path));
 }
 
 std::string PlanImages::keyOf(const PlanSheet& s, const QString& folder) {

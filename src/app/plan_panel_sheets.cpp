@@ -41,7 +41,7 @@ void PlanPanel::openPlan(const QString& path, int pageNumber) {
     s.page = pageNumber;
     s.width = image.full().width;
     s.height = image.full().height;
-    s.dpi = image.dpi;
+    s.dpi = std::clamp(image.dpi, 0.0, mostDpi);
     next.plan.sheets.push_back(std::move(s));
     theSheet = next.plan.sheets.size() - 1;
     document.edit(tr("Open plan %1").arg(QFileInfo(path).fileName()), std::move(next));
@@ -79,7 +79,7 @@ void PlanPanel::relink(const QString& path) {
       s.file = path.toStdString();
       s.checksum = opened.value().checksum;
       s.width = image.full().width, s.height = image.full().height;
-      if (image.dpi > 0) s.dpi = image.dpi;
+      if (image.dpi > 0) s.dpi = std::min(image.dpi, mostDpi);
     });
     if (!sameSize) {
       Design next = document.design();

@@ -244,6 +244,7 @@ int plan(const Args& args, Streams io) {
   if (const int* code = std::get_if<int>(&wing)) return *code;
   const TrueWing& w = std::get<TrueWing>(wing);
   const auto len = [&](double mm) { return told(mm, Quantity::length, w.design.unit); };
+  if (w.design.plan.sheets.empty()) io.out << "No plan is kept with this wing.\n";
   for (std::size_t i = 0; i < w.plan.sheets.size(); ++i) {
     io.out << w.design.plan.sheets[i].name << "  " << w.design.plan.sheets[i].file << '\n';
     for (const std::string& words : w.plan.sheets[i].sheet.words) io.out << "  " << words << '\n';

@@ -249,5 +249,16 @@ RC_GTEST_PROP(TurnedRibs, AlwaysGiveNumbersOrAReason, ()) {
   }
 }
 
+/// A turned rib's nose may lie past the panel's end: what covers it there is what covers the panel.
+TEST(TurnedRibs, AreCoveredPastThePanelsEndsToo) {
+  Design d;
+  d.inner().sheeting.top = d.inner().sheeting.bottom = true;
+  d.inner().sheeting.thickness = 2;
+  const TrueWing w = test::wingOf(d);
+  const PanelLoft& loft = w.inner().shape.loft;
+  for (const double t : {-30.0, 0.0, loft.span(), loft.span() + 30})
+    EXPECT_DOUBLE_EQ(coverAt(w.inner().design, loft, Face::lower, 0.1, t), 2) << t;
+}
+
 } // namespace
 } // namespace eup

@@ -2,6 +2,7 @@
 #pragma once
 #include "core/design/design.h"
 #include "core/design/subject.h"
+#include "core/plan/plan_image.h"
 #include <optional>
 
 namespace eup {
@@ -16,7 +17,7 @@ template <class P, class V> void describePlan(P& plan, V& v) {
     v.count("page", "Page", s.page, Limits{1, 9999});
     v.count("width", "Width", s.width, Limits{0, 100000});
     v.count("height", "Height", s.height, Limits{0, 100000});
-    v.number("dpi", "Pixels an inch", s.dpi, Limits{0, 100000});
+    v.number("dpi", "Pixels an inch", s.dpi, Limits{0, mostDpi});
     v.choice("by", "Made true by", s.by, std::span(makeTrueChoices));
     v.list("lengths", Topic::none, s.lengths, mostKnownLengths, [&](auto& l, std::size_t) {
       v.freeText("name", l.name);

@@ -12,17 +12,9 @@ SurfaceLine SurfaceLine::behindSpar(const PanelBrief& d, const PanelLoft& loft, 
   return line;
 }
 
-SurfaceLine SurfaceLine::beforeTail(const PanelLoft& loft, double mm) {
-  SurfaceLine line(1);
-  line.loft = &loft;
-  line.tail = mm;
-  return line;
-}
-
 double SurfaceLine::at(double t) const {
-  if (!loft) return fraction;
+  if (!spar) return fraction;
   const double chord = loft->frameAt(t).chord;
-  if (!spar) return std::clamp(1 - tail / chord, 0.0, 1.0);
   // The line is straight in space; in chord fractions it bends a little where the chord tapers.
   const double share = t / loft->span();
   const double x = (1 - share) * spar->rootFraction * loft->frameAt(0).chord +
@@ -46,21 +38,13 @@ std::optional<SurfacePlace> noseSheet(const PanelBrief& d, const PanelLoft& loft
                       0, loft.span()};
 }
 
-std::optional<SurfacePlace> capStripBand(const PanelBrief& d, const PanelLoft& loft, Face face) {
-  if (!(face == Face::upper ? d.capStrips.top : d.capStrips.bottom)) return std::nullopt;
-  const auto sheet = noseSheet(d, loft, face);
-  const double stock = d.trailingEdge.kind == TrailingEdgeKind::none ? 0 : d.trailingEdge.width;
-  return SurfacePlace{face, sheet ? sheet->to : SurfaceLine::atFraction(0), SurfaceLine::beforeTail(loft, stock), 0,
-                      loft.span()};
-}
-
 double sheetEdgeAt(const PanelBrief& d, const PanelLoft& loft, Face face, double t) {
   const auto sheet = noseSheet(d, loft, face);
   return sheet ? sheet->to.at(t) : 0;
 }
 
 double coverAt(const PanelBrief& d, const PanelLoft& loft, Face face, double fraction, double t) {
-  if (const auto sheet = noseSheet(d, loft, face); sheet && sheet->holds(fraction, t)) return d.sheeting.thickness;
+  if (const auto sheet = noseSheet(d, loft, face); sheet && sheet->isBetween(fraction, t)) return d.sheeting.thickness;
   return (face == Face::upper ? d.capStrips.top : d.capStrips.bottom) ? d.capStrips.thickness : 0;
 }
 

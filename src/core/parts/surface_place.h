@@ -1,5 +1,5 @@
 // A place on a panel's surface: on one face, from one line that runs along the span to another, between two places of
-// the span. What lies on the frame is told as such places: nose sheet, the band of the cap strips.
+// the span. What lies on the frame is told as such a place: the nose sheet.
 #pragma once
 #include "core/loft/panel_loft.h"
 #include <optional>
@@ -13,8 +13,6 @@ public:
   static SurfaceLine atFraction(double fraction) { return SurfaceLine(fraction); }
   /// The rear face of a spar's wood on that face. The spar is there.
   static SurfaceLine behindSpar(const PanelBrief& design, const PanelLoft& loft, int index, Face face);
-  /// So far before the trailing edge, along the chord line.
-  static SurfaceLine beforeTail(const PanelLoft& loft, double mm);
 
   /// In [0, 1].
   double at(double t) const;
@@ -25,17 +23,17 @@ private:
   const PanelLoft* loft = nullptr;
   const Spar* spar = nullptr;
   Face face = Face::upper;
-  double end = 0;  ///< mm of span where the spar ends
-  double tail = 0; ///< mm before the trailing edge
+  double end = 0; ///< mm of span where the spar ends
 };
 
 struct SurfacePlace {
   Face face = Face::upper;
   SurfaceLine from, to;
   double inner = 0, outer = 0; ///< mm of the panel's span
-  bool holds(double fraction, double t) const {
+  /// Between its two lines, which run on past the panel's ends, as turned ribs do.
+  bool isBetween(double fraction, double t) const {
     constexpr double hair = 1e-9;
-    return t >= inner - hair && t <= outer + hair && fraction >= from.at(t) - hair && fraction <= to.at(t) + hair;
+    return fraction >= from.at(t) - hair && fraction <= to.at(t) + hair;
   }
 };
 
@@ -44,9 +42,6 @@ double endOf(const PanelBrief& design, const Spar& spar);
 
 /// The nose sheet of a face, from the leading edge; nothing where there is none.
 std::optional<SurfacePlace> noseSheet(const PanelBrief& design, const PanelLoft& loft, Face face);
-/// Where ribs have cap strips: from the sheet, or the leading edge, to the front of the trailing edge's stock.
-std::optional<SurfacePlace> capStripBand(const PanelBrief& design, const PanelLoft& loft, Face face);
-
 /// The chord fraction where the nose sheet ends at t; 0 when that face has none.
 double sheetEdgeAt(const PanelBrief& design, const PanelLoft& loft, Face face, double t);
 /// Thickness of what covers the rib at a chord fraction of a face: sheet, cap strip or nothing.

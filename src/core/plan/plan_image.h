@@ -36,6 +36,7 @@ struct PlanImage {
 /// 32 000 pixels a side and 400 million in all: an A0 sheet at 600 pixels an inch, half a gigabyte with its halves.
 inline constexpr int mostPixelsAside = 32000;
 inline constexpr double mostPixels = 4e8;
+inline constexpr double mostDpi = 100000; ///< that is kept: a file may say what it likes
 
 struct OpenOrder {
   int page = 1;
