@@ -9,6 +9,8 @@ namespace {
 
 /// Words over and under a picture, in pixels.
 constexpr double overPicture = 26, underBrace = 48, underBoard = 34;
+/// In how many rows the words under the packing stand, so that neighbours do not run into each other.
+constexpr int packingRows = 2;
 
 /// How many times larger than the join something is drawn: a number that can be said.
 double magnified(double most) {
@@ -54,7 +56,6 @@ Box JoinBoard::content() const {
 JoinBoard::Below JoinBoard::below(double pixels) const {
   const TruePanel& w = panel();
   const Box box = content();
-  const int wordRows = packingRows();
   Below out;
   double braceWide = 0, braceHigh = 0;
   for (const Brace& b : w.join.braces) {
@@ -68,10 +69,12 @@ JoinBoard::Below JoinBoard::below(double pixels) const {
     if (s.there) lift = std::max(lift, s.height);
   const double deep = rib.depth + lift, wide = box.width();
   const double words =
-      underBoard + static_cast<double>(rows) * (overPicture + underBrace) + overPicture + 46.0 * wordRows + 12;
+      underBoard + static_cast<double>(rows) * (overPicture + underBrace) + overPicture + 46.0 * packingRows + 12;
   const double free = std::max(-box.low.y() - words / pixels, 0.05 * wide);
-  const double forBrace = braceWide > 0 ? (rows > 1 || w.join.braces.size() > 1 ? 0.4 : 0.62) * wide / braceWide : 0,
-               forRib = 0.86 * wide / rib.frame.chord;
+  // Beside a brace stands how it is bent: two in a row leave room for that.
+  const double beside = 175 / pixels,
+               roomForBrace = w.join.braces.size() > 1 ? std::max(0.48 * wide - beside, 0.15 * wide) : 0.62 * wide;
+  const double forBrace = braceWide > 0 ? roomForBrace / braceWide : 0, forRib = 0.86 * wide / rib.frame.chord;
   const double asked = static_cast<double>(rows) * forBrace * braceHigh + forRib * deep;
   const double fit = std::min(1.0, free / std::max(asked, 1e-6));
   out.brace = magnified(forBrace * fit);
@@ -83,11 +86,6 @@ JoinBoard::Below JoinBoard::below(double pixels) const {
   out.row = out.brace * braceHigh + (overPicture + underBrace) / pixels + spare;
   out.packing = out.top - static_cast<double>(rows) * out.row;
   return out;
-}
-
-/// In how many rows the words under the packing stand, so that they do not run into each other.
-int JoinBoard::packingRows() const {
-  return panel().settingUp.ribs.front().at.size() > 4 ? 2 : 1;
 }
 
 /// What the picture spans on one side: at the centre the whole half, further out the two panels that meet.
@@ -261,12 +259,11 @@ void JoinBoard::drawPacking(Ink& ink, const Point& at, double k) const {
   }
   ink.line(foot - Point(12, 0), foot + Point(rib.frame.chord * k + 12, 0), look.ink, 1.6);
   int row = 0;
-  const int rows = packingRows();
   for (const Support& s : supports.at) {
     if (!s.there) continue;
     const Point p = place({s.x, 0});
     ink.line({p.x(), foot.y()}, {p.x(), foot.y() + s.height * k}, look.accent, 3);
-    const double down = (row++ % rows) * 46;
+    const double down = (row++ % packingRows) * 46;
     ink.text({p.x(), foot.y()}, QString::fromStdString(s.line), look.faint, {0, 16 + down}, Qt::AlignHCenter, 11);
     ink.text({p.x(), foot.y()}, len(s.height), look.accent, {0, 31 + down}, Qt::AlignHCenter, 12, true);
     ink.text({p.x(), foot.y()},

@@ -20,6 +20,8 @@ KeptDialog::KeptDialog(const KeptStates& states, QWidget* parent) : QDialog(pare
   column->addWidget(words);
   list = new QListWidget(this);
   list->setObjectName("keptStates");
+  list->setWordWrap(true);
+  list->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
   list->setAccessibleName(tr("States that were kept, the newest first"));
   column->addWidget(list, 1);
   auto* buttons = new QDialogButtonBox(QDialogButtonBox::Close, this);

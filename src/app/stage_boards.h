@@ -130,7 +130,6 @@ private:
     double brace = 1, rib = 1;
   };
   Below below(double pixelsPerMm) const;
-  int packingRows() const;
   void drawBraces(Ink& ink, double left, const Below& place) const;
   void drawBrace(Ink& ink, const Point& at, double k, const Brace& brace) const;
   void drawPacking(Ink& ink, const Point& at, double k) const;

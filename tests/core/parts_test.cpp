@@ -1,6 +1,7 @@
 // The list of parts is the one home of masses: each piece by hand, and everything that tells grams against it.
 #include "core/design/design_file.h"
 #include "core/files/shipped.h"
+#include "core/parts/diagonals.h"
 #include "core/work/stiffening.h"
 #include "support.h"
 
@@ -92,6 +93,29 @@ TEST(Parts, WaysToStiffenWeighWhatTheWingWeighsMore) {
           << name << ": " << t.what;
     }
   }
+}
+
+/// A zigzag begins at the spar at the root and turns in every bay; of chosen bays only those, and none beyond the last.
+TEST(Diagonals, RunAsTheyAreDecided) {
+  Stiffening s;
+  s.diagonals = Diagonals::zigzag;
+  s.plane = DiagonalPlane::sloping;
+  const auto zigzag = diagonalBars(s, 4);
+  ASSERT_EQ(zigzag.size(), 4u);
+  for (std::size_t i = 0; i < zigzag.size(); ++i) {
+    EXPECT_EQ(zigzag[i].bay, static_cast<int>(i) + 1);
+    EXPECT_EQ(zigzag[i].fromFront, i % 2 == 0);
+    EXPECT_TRUE(zigzag[i].topInFront && !zigzag[i].topBehind) << "from the spar's top to the underside behind it";
+  }
+  s.diagonals = Diagonals::crossed;
+  s.plane = DiagonalPlane::both;
+  s.firstBay = 2, s.lastBay = 99;
+  const auto crossed = diagonalBars(s, 3);
+  ASSERT_EQ(crossed.size(), 8u) << "two bays, two planes, two ways";
+  EXPECT_EQ(crossed.front().bay, 2);
+  EXPECT_EQ(crossed.back().bay, 3);
+  s.diagonals = Diagonals::none;
+  EXPECT_TRUE(diagonalBars(s, 3).empty());
 }
 
 } // namespace
