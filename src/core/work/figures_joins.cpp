@@ -81,9 +81,9 @@ void legFigures(const TruePanel& w, const BraceTold& of, FigureList& out) {
   const std::string path = fmt::format("spars.{}", b.spar), toRib = of.decision("toRib");
   const std::string name = w.design.spars[static_cast<std::size_t>(b.spar)].name;
   const bool centre = w.join.centre, faces = of.decided.over == BraceOver::faces;
-  const auto leg = [&](const char* key, std::string label, const BraceLeg& l) {
+  const auto leg = [&](const char* key, const std::string& label, const BraceLeg& l) {
     out.add({of.key(key),
-             of.label(std::move(label)),
+             of.label(label),
              l.length,
              Quantity::length,
              Stage::joins,
@@ -96,9 +96,9 @@ void legFigures(const TruePanel& w, const BraceTold& of, FigureList& out) {
   };
   leg("leg", centre ? "Brace leg" : "Brace leg outwards", b.outer);
   if (!centre) leg("legInside", "Brace leg inwards", b.inner);
-  const auto depth = [&](const char* key, std::string label, double value) {
+  const auto depth = [&](const char* key, const std::string& label, double value) {
     out.add({of.key(key),
-             of.label(std::move(label)),
+             of.label(label),
              value,
              Quantity::length,
              Stage::joins,
