@@ -39,7 +39,7 @@ struct Streams {
 };
 
 int refuse(Streams io, const std::string& what, const Problem& problem, int code) {
-  io.err << "euptera-cli: " << withoutControls(what + ": " + problem.text()) << '\n';
+  io.err << "euptera-cli: " << withoutControls(fmt::format("{}: {}", what, problem.text())) << '\n';
   return code;
 }
 
@@ -49,7 +49,8 @@ std::variant<TrueWing, int> wingOf(const std::string& path, Streams io) {
   if (!text) return refuse(io, "cannot read", text.problem(), unreadable);
   const auto read = designFromText(text.value());
   if (!read) return refuse(io, path, read.problem(), unreadable);
-  for (const std::string& note : read.value().notes) io.err << withoutControls("note: " + path + ": " + note) << '\n';
+  for (const std::string& note : read.value().notes)
+    io.err << withoutControls(fmt::format("note: {}: {}", path, note)) << '\n';
   auto result = work(read.value().design);
   if (auto* wing = std::get_if<TrueWing>(&result)) return std::move(*wing);
   io.err << findingsText(std::get<std::vector<Finding>>(result));
@@ -103,7 +104,7 @@ int section(const Args& args, Streams io) {
     const auto read = readCoordinates(text.value(), std::filesystem::path(args.spec).stem().string());
     if (!read) return refuse(io, args.spec, read.problem(), unreadable);
     for (const std::string& note : read.value().mended)
-      io.err << withoutControls("note: " + args.spec + ": " + note) << '\n';
+      io.err << withoutControls(fmt::format("note: {}: {}", args.spec, note)) << '\n';
     section = makeSection(read.value().section);
     radius = measure(section).noseRadius;
   } else {

@@ -330,7 +330,7 @@ private:
 };
 
 /// Indented by two, but lists of nothing but numbers on one line each: a point reads as a point.
-void write(const Json& json, std::string& out, int depth) {
+void write(const Json& json, std::string& out, std::size_t depth) {
   const auto plain = [](const Json& j) { return j.dump(-1, ' ', false, Json::error_handler_t::replace); };
   const auto onlyNumbers = [](const Json& list) {
     return std::all_of(list.begin(), list.end(), [](const Json& one) { return one.is_number(); });
@@ -345,11 +345,11 @@ void write(const Json& json, std::string& out, int depth) {
   for (const auto& [key, value] : json.items()) {
     if (!first) out += oneLine ? ", " : ",";
     first = false;
-    if (!oneLine) out.append(1, '\n').append(static_cast<std::size_t>(2 * (depth + 1)), ' ');
+    if (!oneLine) out.append(1, '\n').append(2 * (depth + 1), ' ');
     if (!list) out += plain(Json(key)) + ": ";
     write(value, out, depth + 1);
   }
-  if (!oneLine) out.append(1, '\n').append(static_cast<std::size_t>(2 * depth), ' ');
+  if (!oneLine) out.append(1, '\n').append(2 * depth, ' ');
   out += list ? ']' : '}';
 }
 
