@@ -42,7 +42,7 @@ void PlanImages::start(const std::string& key, const PlanSheet& sheet, const QSt
     // The linked file while it is what it was; else the copy, if one is kept; else the file as it is now.
     QString trouble;
     QString from = path;
-    const auto checksum = sha256OfFile(path.toStdString());
+    const auto checksum = sha256OfFile(path.toStdString(), [job](double) { return !job->stop.load(); });
     const bool altered = checksum && !sheet.checksum.empty() && checksum.value() != sheet.checksum;
     QTemporaryFile unpacked;
     if ((!checksum || altered) && !sheet.copy.empty()) {
@@ -113,7 +113,8 @@ void PlanImages::open(const QString& path, int page, std::function<void(const Re
     auto opened = openPlanImage(path.toStdString(), order, progress);
     if (!opened) {
       result = opened.problem();
-    } else if (const auto checksum = sha256OfFile(path.toStdString()); !checksum) {
+    } else if (const auto checksum = sha256OfFile(path.toStdString(), [job](double) { return !job->stop.load(); });
+               !checksum) {
       result = checksum.problem();
     } else {
       result = OpenedPlan{std::make_shared<const PlanImage>(std::move(opened.value())), checksum.value()};

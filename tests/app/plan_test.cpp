@@ -3,7 +3,9 @@
 #include "app/plan_panel.h"
 #include "core/design/design_file.h"
 #include "core/design/plan_use.h"
+#include "core/files/text_file.h"
 #include "driver.h"
+#include "endless_plan.h"
 #include "places.h"
 #include <nlohmann/json.hpp>
 
@@ -378,6 +380,25 @@ TEST_F(PlanStage, ShinesThroughUnderTheRibsThatWereTraced) {
   };
   EXPECT_TRUE(differs(1)) << "the root's section was traced";
   EXPECT_FALSE(differs(6));
+}
+
+/// A sheet that cannot be drawn in any time does not hold the window: reading it is stopped, and the window closes.
+TEST_F(PlanStage, CanBeLeftWhileASheetIsDrawnWithoutEnd) {
+  QTemporaryDir dir;
+  const QString endless = dir.filePath("endless.pdf");
+  ASSERT_TRUE(writeFileAtomically(endless.toStdString(), eup::test::formsOfForms(10)).ok());
+  window->plan().openPlan(endless);
+  QTest::qWait(500);
+  ASSERT_TRUE(window->document().planImages().opening().has_value());
+  QElapsedTimer clock;
+  clock.start();
+  press("stopOpening");
+  ASSERT_TRUE(window->document().planImages().settle(20000));
+  EXPECT_EQ(design().plan.sheets.size(), 0u);
+  window->plan().openPlan(endless);
+  QTest::qWait(500);
+  window.reset();
+  EXPECT_LT(clock.elapsed(), 20000) << "and not the minute that a sheet may be silent";
 }
 
 } // namespace

@@ -104,6 +104,9 @@ TEST(CoordinateFile, RefusesWithTheLine) {
   refuse("a\n0 0\n1 0\n", "2 points", "too few");
   refuse(written(loop) + "0.5 abc\n", fmt::format("line {}", loop.size() + 2).c_str(), "text among numbers");
   refuse(written(loop) + "0.5 0.1 0.2\n", fmt::format("line {}", loop.size() + 2).c_str(), "three numbers");
+  const std::string title = written(loop).substr(0, written(loop).find('\n') + 1);
+  refuse(title + "7 0.0068\n" + written(loop).substr(title.size()),
+         "line 2: this point lies far from the one beside it", "7");
   refuse(written(loop) + "1e300 0\n", fmt::format("line {}", loop.size() + 2).c_str(), "far too large");
   refuse("x\nnan 0\n1 0\n0 0\n1 0\n0.5 0.1\n", "line 2", "not a number");
   auto crossed = loop;

@@ -465,5 +465,15 @@ RC_GTEST_PROP(DesignFile, AnyDamageIsSurvived, ()) {
     (void)work(read.value().design); // whatever loads can be worked, or says why not
 }
 
+TEST(DesignFile, ANumberTooLargeIsToldByItsLine) {
+  std::string text = designToText(Design{});
+  const auto at = text.find("\"span\": ") + 8;
+  text.insert(at, "1e999, \"was\": ");
+  const auto read = designFromText(text);
+  ASSERT_FALSE(read.ok());
+  const auto line = 1 + std::count(text.begin(), text.begin() + static_cast<std::ptrdiff_t>(at), '\n');
+  EXPECT_EQ(read.problem().text(), fmt::format("line {}: the number 1e999 is too large to be read", line));
+}
+
 } // namespace
 } // namespace eup

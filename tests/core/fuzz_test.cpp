@@ -1,6 +1,7 @@
 // Random decisions, several at once, taken from the description so that new ones are in it by themselves: whatever is
 // within limits can be worked out or is explained, can be told, printed, saved and read again. A fixed number here;
 // EUPTERA_FUZZ=20000 for any number by hand, EUPTERA_FUZZ_FROM for another seed.
+#include "chance.h"
 #include "core/design/decisions.h"
 #include "core/design/design_file.h"
 #include "core/design/limits_check.h"
@@ -15,39 +16,12 @@
 #include "support.h"
 #include <chrono>
 #include <cstdlib>
-#include <random>
 #include <set>
 
 namespace eup {
 namespace {
 
-int asked(const char* name, int usual) {
-  const char* typed = std::getenv(name);
-  return typed ? std::atoi(typed) : usual;
-}
-
-class Chance {
-public:
-  explicit Chance(unsigned seed) : engine(seed) {}
-  double share() { return std::uniform_real_distribution<double>(0, 1)(engine); }
-  bool once(int in) { return number(in) == 0; }
-  /// In [0, below).
-  int number(int below) { return std::uniform_int_distribution<int>(0, std::max(below, 1) - 1)(engine); }
-  /// Within limits: at an end, near the low one, or anywhere.
-  double within(const Limits& l) {
-    switch (number(4)) {
-    case 0:
-      return once(2) ? l.low : l.high;
-    case 1:
-      return l.low + (l.high - l.low) * std::pow(share(), 6);
-    default:
-      return l.low + (l.high - l.low) * share();
-    }
-  }
-
-private:
-  std::mt19937 engine;
-};
+using test::Chance;
 
 std::string listOf(Chance& chance, bool whole, double most) {
   std::string out;
@@ -158,8 +132,8 @@ void lookAt(const Design& d, Chance& chance) {
 }
 
 TEST(Fuzz, RandomDecisionsWithinLimits) {
-  const int many = asked("EUPTERA_FUZZ", 40);
-  const auto first = static_cast<unsigned>(asked("EUPTERA_FUZZ_FROM", 1));
+  const int many = test::asked("EUPTERA_FUZZ", 40);
+  const auto first = static_cast<unsigned>(test::asked("EUPTERA_FUZZ_FROM", 1));
   for (unsigned seed = first; seed < first + static_cast<unsigned>(many); ++seed) {
     SCOPED_TRACE("seed " + std::to_string(seed));
     Chance chance(seed);
@@ -180,8 +154,8 @@ TEST(Fuzz, RandomDecisionsWithinLimits) {
 
 /// Bytes of a wing file changed at random: read, or refused with a reason.
 TEST(Fuzz, DamagedWingFiles) {
-  const int many = asked("EUPTERA_FUZZ", 300);
-  const auto first = static_cast<unsigned>(asked("EUPTERA_FUZZ_FROM", 1));
+  const int many = test::asked("EUPTERA_FUZZ", 300);
+  const auto first = static_cast<unsigned>(test::asked("EUPTERA_FUZZ_FROM", 1));
   const std::string whole(*shipped::demo("tarnbrook-2000"));
   for (unsigned seed = first; seed < first + static_cast<unsigned>(many); ++seed) {
     SCOPED_TRACE("seed " + std::to_string(seed));
@@ -218,8 +192,8 @@ TEST(Fuzz, DamagedWingFiles) {
 
 /// The same with coordinates.
 TEST(Fuzz, DamagedCoordinates) {
-  const int many = asked("EUPTERA_FUZZ", 300);
-  const auto first = static_cast<unsigned>(asked("EUPTERA_FUZZ_FROM", 1));
+  const int many = test::asked("EUPTERA_FUZZ", 300);
+  const auto first = static_cast<unsigned>(test::asked("EUPTERA_FUZZ_FROM", 1));
   const std::string whole = coordinatesText(makeNaca(readNaca("4412").value()), CoordinateLayout::loop);
   for (unsigned seed = first; seed < first + static_cast<unsigned>(many); ++seed) {
     SCOPED_TRACE("seed " + std::to_string(seed));
@@ -243,7 +217,11 @@ TEST(Fuzz, DamagedCoordinates) {
     ASSERT_EQ(outOfLimits(d), std::nullopt);
     ASSERT_TRUE(designFromText(designToText(d)).ok());
     const Section s = makeSection(read.value().section);
-    ASSERT_TRUE(readCoordinates(coordinatesText(s, CoordinateLayout::blocks), "y").ok()) << "what is written is read";
+    const auto again = readCoordinates(coordinatesText(s, CoordinateLayout::blocks), "y");
+    if (!again) {
+      if (const char* to = std::getenv("EUPTERA_FUZZ_KEEP")) (void)writeFileAtomically(to, text);
+    }
+    ASSERT_TRUE(again.ok()) << "what is written is read: " << again.problem().text();
   }
 }
 

@@ -1,3 +1,4 @@
+#include "chance.h"
 #include "core/drawing/drawing.h"
 #include "core/exchange/dxf_writer.h"
 #include "core/exchange/pdf_writer.h"
@@ -6,12 +7,16 @@
 #include "core/files/text_file.h"
 #include "core/plan/ink.h"
 #include "core/plan/plan_image.h"
+#include "core/plan/reading_apart.h"
+#include "endless_plan.h"
 #include "places.h"
 #include "support.h"
+#include <array>
 #include <chrono>
 #include <Eigen/LU>
 #include <random>
 #include <sys/stat.h>
+#include <unistd.h>
 
 namespace eup {
 namespace {
@@ -158,10 +163,11 @@ TEST(DamagedPlans, NeverCrashAndAlwaysSayWhy) {
   seeds.push_back(toPdf(std::vector{square()}, Paper::a4, false).value());
   seeds.push_back(toDxf(square()).value());
   seeds.push_back(toSvg(square()));
-  std::mt19937 random(7);
+  std::mt19937 random(static_cast<unsigned>(test::asked("EUPTERA_FUZZ_FROM", 7)));
   const auto pick = [&](std::size_t n) { return std::uniform_int_distribution<std::size_t>(0, n - 1)(random); };
   int opened = 0, refused = 0;
-  for (int round = 0; round < 12; ++round)
+  const int rounds = test::asked("EUPTERA_FUZZ", 0) / static_cast<int>(seeds.size()) + 12;
+  for (int round = 0; round < rounds; ++round)
     for (const std::string& seed : seeds) {
       std::string bytes = seed;
       if (round % 4 == 0) bytes.resize(pick(bytes.size()) + 1);
@@ -336,6 +342,62 @@ TEST(HostilePlans, AreRefusedAtOnce) {
   ASSERT_EQ(mkfifo(pipe.c_str(), 0600), 0);
   for (const std::filesystem::path& endless : {pipe, std::filesystem::path("/dev/zero")})
     EXPECT_NE(openPlanImage(endless, {}, {}).problem().text().find("device or a pipe"), std::string::npos);
+}
+
+/// What draws plans is a program apart: it is ended when nothing comes of it, and at once when it is told to stop.
+TEST(HostilePlans, ADrawingWithoutEndIsEnded) {
+  const test::ScratchFolder folder;
+  const auto few = folder.path / "few.pdf", endless = folder.path / "endless.pdf";
+  ASSERT_TRUE(writeFileAtomically(few, test::formsOfForms(1)).ok());
+  ASSERT_TRUE(writeFileAtomically(endless, test::formsOfForms(10)).ok());
+  const auto small = openPlanImage(few);
+  ASSERT_TRUE(small.ok()) << small.problem().text();
+  EXPECT_LT(*std::min_element(small.value().full().grey.begin(), small.value().full().grey.end()), 100) << "drawn";
+  OpenOrder order;
+  order.patience = std::chrono::seconds(1);
+  const auto givenUp = openPlanImage(endless, order);
+  ASSERT_FALSE(givenUp.ok());
+  EXPECT_EQ(givenUp.problem().text(), "endless.pdf: drawing it was given up: nothing came of it within 1 s");
+  int asked = 0;
+  const auto begun = std::chrono::steady_clock::now();
+  const auto stopped = openPlanImage(endless, {}, [&](double) { return ++asked < 5; });
+  EXPECT_LT(std::chrono::duration<double>(std::chrono::steady_clock::now() - begun).count(), 20);
+  ASSERT_FALSE(stopped.ok());
+  EXPECT_NE(stopped.problem().text().find("stopped"), std::string::npos);
+}
+
+/// Its words, with nothing to draw: how far it is, then the picture or the fault.
+TEST(HostilePlans, WhatDrawsPlansSaysWhatItTakes) {
+  const auto drawn = [](const std::vector<const char*>& words) {
+    std::array<int, 2> ends{};
+    EXPECT_EQ(pipe(ends.data()), 0);
+    const int code =
+        image_readers::answerApart(static_cast<int>(words.size()), words.data(), ends[1],
+                                   [](image_readers::Drawn, const std::filesystem::path&, const OpenOrder& order,
+                                      const Progress& progress) -> Result<image_readers::Picture> {
+                                     if (!progress(0.5)) return Problem{"", "nobody listens"};
+                                     if (order.page == 2) return Problem{"", "no such page"};
+                                     image_readers::Picture picture;
+                                     picture.raster = image_readers::paper(2, 1).value();
+                                     picture.raster.grey = {65, 66};
+                                     picture.dpi = order.vectorDpi;
+                                     return picture;
+                                   });
+    close(ends[1]);
+    std::string text(4096, '\0');
+    text.resize(static_cast<std::size_t>(std::max<ssize_t>(0, read(ends[0], text.data(), text.size()))));
+    close(ends[0]);
+    return std::pair(code, text);
+  };
+  const auto good = drawn({"reader", "pdf", "a", "1", "96"});
+  EXPECT_EQ(good.first, 0);
+  EXPECT_EQ(good.second, "{\"share\":0.5}\n{\"dpi\":96.0,\"height\":1,\"notes\":[],\"pages\":1,\"width\":2}\nAB");
+  EXPECT_EQ(drawn({"reader", "pdf", "a", "2", "96"}).second, "{\"share\":0.5}\n{\"fault\":\"no such page\"}\n");
+  for (const std::vector<const char*>& odd :
+       {std::vector<const char*>{"reader"}, {"reader", "png", "a", "1", "96"}, {"reader", "pdf", "a", "1", "nan"}}) {
+    EXPECT_EQ(drawn(odd).first, 2);
+    EXPECT_EQ(drawn(odd).second, "");
+  }
 }
 
 TEST(Bytes, MatchTheirPublishedExamples) {

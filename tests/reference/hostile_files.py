@@ -71,4 +71,14 @@ with scratch() as folder:
             if not lines: break
         victim.write_text(RANDOM.choice(["\n", "\r\n", "\r"]).join(lines))
         answers(f"list {i}", "section", victim, "--json")
+    # What cannot be written is told by an exit code of its own: a full disk, a reader that has gone.
+    victim.write_text(text)
+    for command in (["report", victim], ["stations", victim], ["demo", "fenlark-1500"], ["--help"]):
+        with open("/dev/full", "w") as full:
+            done = subprocess.run([CLI, *map(str, command)], stdout=full, stderr=subprocess.PIPE, timeout=60)
+        true(f"{command[0]} on a full disk: exit {done.returncode}", done.returncode == 3)
+        true(f"{command[0]} on a full disk says so", b"cannot be written" in done.stderr)
+        gone = subprocess.Popen([CLI, *map(str, command)], stdout=subprocess.PIPE, stderr=subprocess.PIPE)
+        gone.stdout.close()
+        true(f"{command[0]} to no one: {gone.wait(60)}", gone.returncode in (0, 3))
 finish()

@@ -382,6 +382,17 @@ std::string designToText(const Design& design) {
   return out + "\n";
 }
 
+/// The library names the number in quotes at the end of what it says, and not its place.
+static Problem tooLarge(std::string_view text, std::string_view said) {
+  const auto to = said.rfind('\''), from = to == std::string_view::npos ? to : said.rfind('\'', to - 1);
+  if (from == std::string_view::npos) return {"", "a number in the file is too large to be read"};
+  const std::string_view number = said.substr(from + 1, to - from - 1);
+  const auto line =
+      1 + std::count(text.begin(), text.begin() + static_cast<std::ptrdiff_t>(std::min(text.find(number), text.size())),
+                     '\n');
+  return {fmt::format("line {}", line), fmt::format("the number {} is too large to be read", firstLetters(number, 30))};
+}
+
 Result<ReadDesign> designFromText(std::string_view text) {
   if (const auto bounded = withinJsonBounds(text); !bounded) return bounded.problem();
   Json json;
@@ -389,8 +400,8 @@ Result<ReadDesign> designFromText(std::string_view text) {
     json = Json::parse(text);
   } catch (const nlohmann::json::parse_error& error) {
     return jsonProblem(text, error);
-  } catch (const nlohmann::json::exception&) {
-    return Problem{"", "a number in the file is too large to be read"};
+  } catch (const nlohmann::json::exception& error) {
+    return tooLarge(text, error.what());
   }
   if (!json.is_object() || !json.contains("format") || json["format"] != fileFormatName)
     return Problem{"/format", fmt::format("this is not a wing file: “format” should be “{}”", fileFormatName)};

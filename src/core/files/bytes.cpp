@@ -73,7 +73,7 @@ std::string sha256(std::string_view bytes) {
   return finished(context);
 }
 
-Result<std::string> sha256OfFile(const std::filesystem::path& path) {
+Result<std::string> sha256OfFile(const std::filesystem::path& path, const Progress& progress) {
   std::error_code error;
   if (std::filesystem::is_directory(path, error)) return Problem{path.string(), "this is a folder, not a file"};
   std::ifstream in(path, std::ios::binary);
@@ -81,8 +81,10 @@ Result<std::string> sha256OfFile(const std::filesystem::path& path) {
   SHA2_CTX context;
   SHA256Init(&context);
   std::string piece(1 << 20, '\0');
-  while (in.read(piece.data(), static_cast<std::streamsize>(piece.size())) || in.gcount() > 0)
+  while (in.read(piece.data(), static_cast<std::streamsize>(piece.size())) || in.gcount() > 0) {
+    if (progress && !progress(0)) return Problem{path.string(), "stopped before all was read"};
     update(context, std::string_view(piece).substr(0, static_cast<std::size_t>(in.gcount())));
+  }
   return finished(context);
 }
 

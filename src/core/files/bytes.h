@@ -24,7 +24,7 @@ std::optional<std::string> fromBase64(std::string_view text);
 
 /// In lower-case hex.
 std::string sha256(std::string_view bytes);
-/// Of a file of any size, read in pieces. Refuses what cannot be read.
-Result<std::string> sha256OfFile(const std::filesystem::path& path);
+/// Of a file of any size, read in pieces. Refuses what cannot be read; "stopped" when `progress` says so.
+Result<std::string> sha256OfFile(const std::filesystem::path& path, const Progress& progress = {});
 
 } // namespace eup

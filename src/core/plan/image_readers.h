@@ -1,4 +1,4 @@
-// One reader a kind of file, each into grey pixels. Used by plan_image.cpp only.
+// One reader a kind of scanned picture, each into grey pixels. Used by plan_image.cpp, and by what draws plans.
 #pragma once
 #include "core/plan/plan_image.h"
 
@@ -17,9 +17,6 @@ Result<Raster> paper(double width, double height);
 Result<Picture> readPng(const std::filesystem::path& path, const Progress& progress);
 Result<Picture> readJpeg(const std::filesystem::path& path, const Progress& progress);
 Result<Picture> readTiff(const std::filesystem::path& path, const OpenOrder& order, const Progress& progress);
-Result<Picture> readPdf(const std::filesystem::path& path, const OpenOrder& order, const Progress& progress);
-Result<Picture> readSvg(const std::filesystem::path& path, const OpenOrder& order, const Progress& progress);
-Result<Picture> readDxf(const std::filesystem::path& path, const OpenOrder& order, const Progress& progress);
 
 inline const char* stopped = "stopped before all was read";
 inline constexpr double mmPerSvgPixel = 25.4 / 96; // CSS: 96 pixels an inch

@@ -1,5 +1,6 @@
 #include "core/plan/plan_image.h"
 #include "core/plan/image_readers.h"
+#include "core/plan/reading_apart.h"
 #include <algorithm>
 #include <cmath>
 #include <Eigen/LU>
@@ -116,9 +117,10 @@ Result<PlanImage> openPlanImage(const std::filesystem::path& path, const OpenOrd
   if (start.starts_with("II*\0"sv) || start.starts_with("MM\0*"sv) || start.starts_with("II+\0"sv) ||
       start.starts_with("MM\0+"sv))
     return finish(readTiff(path, order, progress));
-  if (start.substr(0, 1024).find("%PDF-") != std::string_view::npos) return finish(readPdf(path, order, progress));
-  if (start.find("<svg") != std::string_view::npos) return finish(readSvg(path, order, progress));
-  if (start.find("SECTION") != std::string_view::npos) return finish(readDxf(path, order, progress));
+  if (start.substr(0, 1024).find("%PDF-") != std::string_view::npos)
+    return finish(readApart(Drawn::pdf, path, order, progress));
+  if (start.find("<svg") != std::string_view::npos) return finish(readApart(Drawn::svg, path, order, progress));
+  if (start.find("SECTION") != std::string_view::npos) return finish(readApart(Drawn::dxf, path, order, progress));
   return Problem{file, "this is no plan that can be read: PNG, JPEG, TIFF, PDF, SVG and DXF are"};
 }
 

@@ -4,6 +4,7 @@
 #include "core/geometry/point.h"
 #include "core/measure/progress.h"
 #include "core/measure/result.h"
+#include <chrono>
 #include <cstdint>
 #include <Eigen/Core>
 #include <filesystem>
@@ -41,6 +42,8 @@ inline constexpr double mostDpi = 100000; ///< that is kept: a file may say what
 struct OpenOrder {
   int page = 1;
   double vectorDpi = 150; ///< resolution that PDF, SVG and DXF are drawn at
+  /// How long a drawn plan may be silent: a band of a heavy sheet takes some seconds.
+  std::chrono::seconds patience{60};
 };
 
 /// PNG, JPEG, TIFF, a page of a PDF, SVG, DXF; told apart by their first bytes. The full picture is held once, a row or

@@ -246,6 +246,19 @@ Result<Done> refuseSpikes(const List& listed) {
   return Done{};
 }
 
+/// A surface's last point that lies far from the one before it, which lies close to its own neighbour.
+Result<Done> refuseFarTails(const Surfaces& s) {
+  constexpr double far = 0.5, spike = 5; // of the whole surface; times the step before it
+  for (const List* list : {&s.upper, &s.lower}) {
+    if (list->size() < 3) continue;
+    const Point &last = list->back().at, &next = (*list)[list->size() - 2].at, &after = (*list)[list->size() - 3].at;
+    const double out = (last - next).norm(), whole = (last - list->front().at).norm();
+    if (out > far * whole && out > spike * (next - after).norm())
+      return Problem{atLine(list->back().line), "this point lies far from the one beside it: is a digit wrong?"};
+  }
+  return Done{};
+}
+
 /// A digit in the wrong place makes a list that is a section in form only: what no section is, is told by its line.
 Result<Done> refuseTypos(const Surfaces& s) {
   List loop(s.upper.rbegin(), s.upper.rend());
@@ -308,6 +321,7 @@ Result<ReadSection> readCoordinates(std::string_view bytes, std::string_view fal
   auto split = splitSurfaces(std::move(taken.value().points), read.mended);
   if (!split) return split.problem();
   Surfaces& s = split.value();
+  if (auto done = refuseFarTails(s); !done) return done.problem();
   completeTail(s, read.mended);
   if (auto done = normalise(s, read.mended); !done) return done.problem();
   if (meanHeight(s.upper) < meanHeight(s.lower)) {

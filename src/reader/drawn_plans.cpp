@@ -1,7 +1,7 @@
 // Drawn plans: a page of a PDF, SVG, DXF, drawn in bands at a stated resolution.
+#include "reader/drawn_plans.h"
 #include "core/files/text_file.h"
 #include "core/measure/units.h"
-#include "core/plan/image_readers.h"
 #include <algorithm>
 #include <cairo.h>
 #include <cmath>
@@ -68,7 +68,7 @@ double fitting(double dpi, double wide, double high, std::vector<std::string>& n
 
 } // namespace
 
-Result<Picture> readPdf(const std::filesystem::path& path, const OpenOrder& order, const Progress& progress) {
+static Result<Picture> readPdf(const std::filesystem::path& path, const OpenOrder& order, const Progress& progress) {
   poppler::set_debug_error_function([](const std::string&, void*) {}, nullptr);
   const std::unique_ptr<poppler::document> document(poppler::document::load_from_file(path.string()));
   if (!document) return Problem{"", "damaged PDF: it cannot be read"};
@@ -172,7 +172,7 @@ Result<std::string> harmlessSvg(std::string text, std::vector<std::string>& note
 
 } // namespace
 
-Result<Picture> readSvg(const std::filesystem::path& path, const OpenOrder& order, const Progress& progress) {
+static Result<Picture> readSvg(const std::filesystem::path& path, const OpenOrder& order, const Progress& progress) {
   auto whole = readTextFile(path, largestDrawing);
   if (!whole) return Problem{"", whole.problem().cause};
   Picture picture;
@@ -441,7 +441,7 @@ std::optional<Problem> brokenPairs(const std::string& text) {
 
 } // namespace
 
-Result<Picture> readDxf(const std::filesystem::path& path, const OpenOrder& order, const Progress& progress) {
+static Result<Picture> readDxf(const std::filesystem::path& path, const OpenOrder& order, const Progress& progress) {
   const auto text = readTextFile(path, largestDrawing);
   if (!text) return Problem{"", text.problem().cause};
   if (const auto broken = brokenPairs(text.value())) return *broken;
@@ -490,6 +490,19 @@ Result<Picture> readDxf(const std::filesystem::path& path, const OpenOrder& orde
   for (const auto& [what, count] : drawing.skipped)
     picture.notes.push_back(fmt::format("{} {} of the DXF are not shown", count, what));
   return picture;
+}
+
+Result<Picture> drawPlan(Drawn kind, const std::filesystem::path& path, const OpenOrder& order,
+                         const Progress& progress) {
+  switch (kind) {
+  case Drawn::pdf:
+    return readPdf(path, order, progress);
+  case Drawn::svg:
+    return readSvg(path, order, progress);
+  case Drawn::dxf:
+    break;
+  }
+  return readDxf(path, order, progress);
 }
 
 } // namespace eup::image_readers
