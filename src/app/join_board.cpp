@@ -235,7 +235,7 @@ void JoinBoard::drawPacking(Ink& ink, const Point& at, double k) const {
   const RibSupports& supports = w.settingUp.ribs[i];
   const Placement turn{-w.settingUp.turn, {0, 0}};
   const Point nose = turn(rib.frame.le);
-  const double board = nose.y() - supports.at.front().height;
+  const double board = w.settingUp.board;
   double high = rib.depth;
   for (const Support& s : supports.at)
     if (s.there) high = std::max(high, rib.depth + s.height);

@@ -58,9 +58,9 @@ void LayoutBoard::drawPanel(Ink& ink, const TruePanel& w, double side) const {
     strip(sheet->from.at(sheet->inner) * root.chord, sheet->from.at(sheet->outer) * tip.chord,
           sheet->to.at(sheet->inner) * root.chord, sheet->to.at(sheet->outer) * tip.chord, look.sheet);
   if (w.design.leadingEdge.kind != LeadingEdgeKind::none)
-    strip(0, 0, w.design.leadingEdge.width, w.design.leadingEdge.width, look.stock);
+    strip(0, 0, w.design.leading.onRib(), w.design.leading.onRib(), look.stock);
   if (w.design.trailingEdge.kind != TrailingEdgeKind::none)
-    strip(root.chord - w.design.trailingEdge.width, tip.chord - w.design.trailingEdge.width, root.chord, tip.chord,
+    strip(root.chord - w.design.trailing.onRib(), tip.chord - w.design.trailing.onRib(), root.chord, tip.chord,
           look.stock);
   for (const SparLine& line : w.frame.spars) {
     const Spar& spar = w.design.spars[static_cast<std::size_t>(line.index)];

@@ -184,14 +184,14 @@ std::vector<Handle> RibBoard::handles() const {
                                         d.at(id).sheeting.fraction + side * by.x() / chord);
                    }});
   }
-  if (w.design.trailingEdge.kind != TrailingEdgeKind::none) {
-    const double x = chord - w.design.trailingEdge.width;
+  if (w.design.trailing.width > 0) {
+    const double x = chord - w.design.trailing.onRib(r.turn);
     const auto place = lastCrossing(r.upper, x);
     const Point at = onBoard(place ? pointAt(r.upper, *place) : Point(x, 0));
     out.push_back({tr("front of the trailing edge"), at, at, Qt::SizeHorCursor, tr("Change TE width"),
-                   [id = here(), side](const Design& d, const Point& by) {
+                   [id = here(), side, taken = w.design.trailing.taken(1, r.turn)](const Design& d, const Point& by) {
                      return decideValue(d, pathOf(id) + "trailingEdge.width",
-                                        d.at(id).trailingEdge.width - side * by.x());
+                                        d.at(id).trailingEdge.width - side * by.x() / taken);
                    }});
   }
   return out;

@@ -181,13 +181,12 @@ void SpaceBoard::addPanel(std::vector<Piece>& to, const WholeWing& wing, std::si
       const double e0 = sheetEdgeAt(p.design, p.shape.loft, face, t0),
                    e1 = sheetEdgeAt(p.design, p.shape.loft, face, t1);
       constexpr int roundNose = 8;
-      const double w = p.design.leadingEdge.width;
+      const double w = p.design.leading.onRib(), tail = p.design.trailing.onRib();
       if (e0 > 0)
         surface(face, t0, t1, {0, 0}, {e0, e1}, roundNose, look.sheet);
       else if (p.design.leadingEdge.kind != LeadingEdgeKind::none)
         surface(face, t0, t1, {0, 0}, {w / c0, w / c1}, 4, look.stock);
-      if (const TrailingEdge& te = p.design.trailingEdge; te.kind != TrailingEdgeKind::none)
-        surface(face, t0, t1, {1 - te.width / c0, 1 - te.width / c1}, {1, 1}, 1, look.stock);
+      if (tail > 0) surface(face, t0, t1, {1 - tail / c0, 1 - tail / c1}, {1, 1}, 1, look.stock);
     }
     for (const SparLine& line : p.frame.spars) {
       const Spar& spar = p.design.spars[static_cast<std::size_t>(line.index)];

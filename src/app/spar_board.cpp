@@ -271,8 +271,11 @@ void SparBoard::drawSection(Ink& ink) const {
   const double moment = worst.load.moment(w.design.inboard + t) * section.bent.stiffness / sum;
   double k = std::round(sectionHigh / ink.scale / std::max(section.depth(), 0.1) * 2) / 2; // times larger, in halves
   k = std::max(std::min(k, std::round(0.12 * span / widest * 2) / 2), 0.5);
-  ink.text(head, tr("%1 at R%2, %3 times larger").arg(nameOf(line.index)).arg(chosenRib().number).arg(k, 0, 'f', 1),
-           look.ink, {}, Qt::AlignLeft, 12, true);
+  const QString size = k > 1   ? tr("%1 times larger").arg(k, 0, 'f', 1)
+                       : k < 1 ? tr("at half the board's scale")
+                               : tr("at the board's scale");
+  ink.text(head, tr("%1 at R%2, %3").arg(nameOf(line.index)).arg(chosenRib().number).arg(size), look.ink, {},
+           Qt::AlignLeft, 12, true);
   ink.text(
       head,
       tr("stress %1: %2")

@@ -58,7 +58,7 @@ void StiffenDialog::showWays(std::vector<StiffeningTrial> found) {
     put(0, QString::fromStdString(t.what));
     put(1, tr("%1°").arg(radToDeg(t.twist), 0, 'f', 2));
     put(2, tr("× %1").arg(t.stiffer, 0, 'f', 2));
-    put(3, i == 0 ? QString() : tr("%1 g").arg(t.grams, 0, 'f', 2));
+    put(3, i == 0 ? QString() : tr("%1 g").arg(std::abs(t.grams) < 0.005 ? 0.0 : t.grams, 0, 'f', 2)); // no −0.00
   }
   if (!trials.empty()) table->setCurrentCell(0, 0);
 }

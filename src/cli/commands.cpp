@@ -106,7 +106,7 @@ int section(const Args& args, Streams io) {
     for (const std::string& note : read.value().mended)
       io.err << withoutControls(fmt::format("note: {}: {}", args.spec, note)) << '\n';
     section = makeSection(read.value().section);
-    radius = measure(section).noseRadius;
+    radius = listedNoseCentre(read.value().section.upper, read.value().section.lower).norm();
   } else {
     return refuse(io, "section", naca.problem(), usage);
   }

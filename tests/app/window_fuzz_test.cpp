@@ -23,6 +23,7 @@ protected:
     answers = own.get();
     window->askBy(std::move(own));
     answers->folder = out.path();
+    QDir::setCurrent(out.path()); // a folder that is typed without its place
     QObject::connect(&closer, &QTimer::timeout, window.get(), [this] { meetDialog(); });
     closer.start(40);
   }

@@ -13,10 +13,10 @@ std::vector<Point> loopPoints() {
   const Section s = makeNaca(readNaca("2412").value());
   std::vector<Point> out;
   for (std::size_t i = s.upper.size(); i-- > section_grid::noseSteps + 1;)
-    if (i % 3 == 2) out.push_back(s.upper[i]);
+    if ((s.upper.size() - 1 - i) % 3 == 0) out.push_back(s.upper[i]);
   out.push_back({0, 0});
   for (std::size_t i = section_grid::noseSteps + 1; i < s.lower.size(); ++i)
-    if (i % 3 == 2) out.push_back(s.lower[i]);
+    if ((s.lower.size() - 1 - i) % 3 == 0) out.push_back(s.lower[i]);
   return out;
 }
 

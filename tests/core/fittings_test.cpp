@@ -190,13 +190,13 @@ TEST(Tips, ArePackedToTheMiddleOfTheTipRib) {
   Design d;
   d.inner().tip = {TipKind::outline, 50, 0.6, 5, 4, 12, 3, 3, 5};
   const TrueWing w = wingOf(d);
-  const auto& packing = w.inner().settingUp.ribs.back().at;
-  EXPECT_NEAR(figureOf(w, "tip.packing.1"), packing.front().height - 2, 1e-9) << "half the sheet under the nose";
+  const double nose = w.inner().settingUp.ribs.back().nose;
+  EXPECT_NEAR(figureOf(w, "tip.packing.1"), nose - 2, 1e-9) << "half the sheet under the nose";
   const ChordFrame tip = w.inner().shape.loft.frameAt(w.inner().shape.loft.span());
   // Nose down: the chord line rises by c sin θ to its end.
-  EXPECT_NEAR(figureOf(w, "tip.packing.3"), packing.front().height - 2 + tip.chord * std::sin(tip.washout), 1e-9);
+  EXPECT_NEAR(figureOf(w, "tip.packing.3"), nose - 2 + tip.chord * std::sin(tip.washout), 1e-9);
   EXPECT_NEAR(figureOf(w, "tip.packing.2"),
-              packing.front().height - 2 + 0.6 * tip.chord * std::sin(tip.washout) + 5 * std::cos(tip.washout), 1e-9);
+              nose - 2 + 0.6 * tip.chord * std::sin(tip.washout) + 5 * std::cos(tip.washout), 1e-9);
 }
 
 TEST(Tips, BlocksHaveTheTipSectionScaledToTheOutline) {

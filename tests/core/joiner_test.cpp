@@ -1,4 +1,5 @@
 // Joiners, brace slots and the strength of joints, against rotation in space, brute force and closed forms.
+#include "core/design/design_file.h"
 #include "core/joins/in_space.h"
 #include "core/work/take_away.h"
 #include "support.h"
@@ -248,7 +249,8 @@ TEST(JointStrength, GluedFaceAgainstSummedSquares) {
 /// A rod's leg in its socket: a load that changes straight along it, and balances V and M at the mouth.
 RC_GTEST_PROP(JointStrength, SocketsLoadBalances, ()) {
   const double m = *rc::gen::inRange(1000, 20000), v = *rc::gen::inRange(1, 40), l = *rc::gen::inRange(40, 300);
-  const double end = socketLoad(m, v, l);
+  RC_PRE(m > v * l / 2); // nearer than that it presses more at its mouth
+  const double end = socketLoad({l}, m, v);
   // At the mouth it presses the other way; the two together give V, and their moment M.
   const double mouth = 2 * v / l - end;
   double force = 0, moment = 0;
@@ -261,6 +263,46 @@ RC_GTEST_PROP(JointStrength, SocketsLoadBalances, ()) {
   RC_ASSERT(std::abs(force - v) < 1e-6 * (1 + v));
   // ∫ q s ds about the mouth, with q ending at 6 M ÷ l² − 2 V ÷ l, is M.
   RC_ASSERT(std::abs(moment - m) < 1e-3 * m);
+}
+
+/// The panel inside a join is loaded beyond the mouth of its socket. Springs in a row under a stiff rod, solved for the
+/// rod's place and turn by the two equations of balance.
+TEST(JointStrength, ASocketInsideIsPressedAtItsMouthAndMore) {
+  const double m = 9000, v = 30, l = 120;
+  for (const bool beyond : {false, true}) {
+    constexpr int springs = 4000;
+    double n = 0, s1 = 0, s2 = 0; // Σ 1, Σ s, Σ s², s from the mouth into the socket
+    for (int i = 0; i < springs; ++i) {
+      const double s = l * (i + 0.5) / springs, k = l / springs;
+      n += k, s1 += k * s, s2 += k * s * s;
+    }
+    // a + b s with Σ (a + b s) = V and Σ (a + b s) s = the moment about the mouth of a load that lies that way.
+    const double moment = beyond ? -m : m, det = n * s2 - s1 * s1;
+    const double a = (v * s2 - moment * s1) / det, b = (n * moment - s1 * v) / det;
+    const double greatest = std::max(std::abs(a), std::abs(a + b * l));
+    EXPECT_NEAR(socketLoad({l, beyond}, m, v), greatest, 1e-3 * greatest) << beyond;
+    // On two ribs: they hold V between them, and M about the mouth.
+    const double end = moment / l, mouth = v - end;
+    EXPECT_NEAR(mouthForce({l, beyond}, m, v), std::abs(mouth), 1e-9) << beyond;
+  }
+  EXPECT_NEAR(socketLoad({l, true}, m, v), 6 * m / (l * l) + 4 * v / l, 1e-9);
+}
+
+/// Further out the inside panel's socket is the one that is worked most; what follows names it.
+TEST(JointStrength, AJoinFurtherOutIsMeasuredInsideToo) {
+  Design d = demoDesign("tarnbrook-2000");
+  Joiner& j = d.wings[0].panels[1].join.joiner;
+  j.fitted = true;
+  const TrueWing w = wingOf(d);
+  const TruePanel& p = w.at({0, 1});
+  const JoinStrength& s = p.strength.join;
+  const double l = p.joiner->reachInside, press = (6 * s.moment / (l * l) + 4 * s.shear / l) / j.diameter;
+  EXPECT_GE(s.bearing, press - 1e-9);
+  EXPECT_GE(s.crushForce, s.moment / std::max(l, p.joiner->reach) - 1e-9);
+  if (l <= p.joiner->reach) {
+    EXPECT_NEAR(s.bearing, press, 1e-9);
+    EXPECT_TRUE(s.pressed.beyond);
+  }
 }
 
 TEST(JointStrength, MoreWoodNeverLowersAReserve) {

@@ -91,7 +91,7 @@ TEST(SettingUp, FlatUndersideBlocksWashoutByChordTimesSine) {
   const TrueWing w = wingOf(d);
   EXPECT_FALSE(w.inner().settingUp.fellBack);
   EXPECT_NEAR(figureOf(w, "setup.12.te"), 160 * std::sin(degToRad(3)), 0.01);
-  EXPECT_NEAR(figureOf(w, "setup.12.le"), 0, 0.01);
+  EXPECT_NEAR(figureOf(w, "setup.12.nose"), 0, 0.01);
   EXPECT_NEAR(figureOf(w, "setup.1.te"), 0, 0.01);
 }
 

@@ -74,7 +74,7 @@ TEST(Packing, StripsTaperFromRootToTip) {
 // Trade value: strips from one sheet, 12 to 9 mm over 915 mm, fence 0.18785° (worked from the arc tangent).
 TEST(Packing, FenceOfATaperedStrip) {
   SettingUp setting;
-  setting.ribs = {{1, {{"LE", 0, 0, 12, std::nullopt, true}}, {}}, {2, {{"LE", 0, 915, 9, std::nullopt, true}}, {}}};
+  setting.ribs = {{1, {{"LE", 0, 0, 12, 0, true}}, 0, {}}, {2, {{"LE", 0, 915, 9, 0, true}}, 0, {}}};
   EXPECT_NEAR(radToDeg(taperedStrips(setting).front().fence), 0.18785, 1e-5);
 }
 
@@ -158,7 +158,10 @@ TEST(SettingUpBoard, HasEverySupport) {
 TEST(Errors, HalfAMillimetreUnderTheTail) {
   const TrueWing w = wingOf(Design{});
   const Rib& tip = w.inner().frame.ribs.back();
-  EXPECT_NEAR(figureOf(w, "error.washout"), std::atan(0.5 / (tip.frame.te.x() - tip.frame.le.x())), 1e-9);
+  EXPECT_NEAR(figureOf(w, "error.washout"),
+              std::atan(0.5 / (tip.frame.te.x() - tip.frame.le.x() -
+                               7 / std::cos(std::atan(30 / 700.0)) * std::cos(tip.frame.washout))),
+              1e-6);
   EXPECT_NEAR(figureOf(w, "error.rise"), std::asin(0.5 / 700), 1e-12);
 }
 

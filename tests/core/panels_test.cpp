@@ -306,13 +306,13 @@ RC_GTEST_PROP(EndCut, AgreesWithCornersCutInSpace, ()) {
                rise = degToRad(*rc::gen::inRange(-30, 31) / 10.0), fold = degToRad(*rc::gen::inRange(-100, 150) / 10.0);
   const Point3 along = Point3(std::tan(sweep), 1, std::tan(rise)), up(0, 0, 1), n = joinPlane(fold, true);
   const EndCut cut = endCut(along, up, n);
-  // Edges of the strip run along its length on the upper face: two at its top, one below the front one.
-  const Point3 length = Point3(along.x(), along.y(), 0).normalized(), aft = length.cross(up);
+  // Edges of the strip run along its length: two at its top, one below the front one, square to it as the strip is.
+  const Point3 length = along.normalized(), aft = length.cross(up).normalized(), high = aft.cross(length);
   const auto hit = [&](const Point3& from) -> Point3 { return from - length * (n.dot(from) / n.dot(length)); };
-  const Point3 front = hit(Point3(0, 0, 0)), back = hit(10 * aft), below = hit(Point3(0, 0, -10));
+  const Point3 front = hit(Point3(0, 0, 0)), back = hit(10 * aft), below = hit(-10 * high);
   RC_ASSERT(std::abs(std::tan(cut.mitre) - (back - front).dot(length) / 10) < 1e-9);
   RC_ASSERT(std::abs(std::tan(cut.bevel) - (front - below).dot(length) / 10) < 1e-9);
-  RC_ASSERT(std::abs(std::sin(cut.tilt) + n.dot(up)) < 1e-9);
+  RC_ASSERT(std::abs(std::sin(cut.tilt) + n.dot(high)) < 1e-9);
 }
 
 // The bevels of the two ends that meet add up to the angle between them, where nothing is swept.

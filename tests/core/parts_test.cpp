@@ -118,5 +118,64 @@ TEST(Diagonals, RunAsTheyAreDecided) {
   EXPECT_TRUE(diagonalBars(s, 3).empty());
 }
 
+/// What holds the join is weighed: half of a plate that both hands share, by its own outline.
+TEST(Parts, OfTheJoinAreWeighed) {
+  Design d;
+  const TrueWing w = test::wingOf(d);
+  const Brace& b = w.inner().join.braces.at(0);
+  double area = 0; // by trapezoids between the outline's own corners
+  for (std::size_t i = 0; i < b.outline.size(); ++i) {
+    const Point &p = b.outline[i], &q = b.outline[(i + 1) % b.outline.size()];
+    area += (q.x() - p.x()) * (q.y() + p.y()) / 2;
+  }
+  const double density = w.inner().design.tables.named(d.inner().join.braces[0].material).density;
+  EXPECT_NEAR(w.inner().mass.gramsOf(Part::What::brace),
+              std::abs(area) / 2 * d.inner().join.braces[0].thickness * d.inner().join.braces[0].plates() * density *
+                  1e-6,
+              1e-9);
+  d.inner().join.joiner.fitted = true;
+  d.inner().join.joiner.bore = 6;
+  const TrueWing rod = test::wingOf(d);
+  const double wall = 3.14159265 / 4 * (64 - 36) * rod.inner().joiner->reach;
+  EXPECT_NEAR(rod.inner().mass.gramsOf(Part::What::joiner),
+              wall * rod.inner().design.tables.named(d.inner().join.joiner.material).density * 1e-6, 1e-3);
+}
+
+/// Sheet ends at the stock that it is butted to, and covering lies on the faces that are covered.
+TEST(Parts, SheetStopsAtTheStockAndCoveringOnItsFaces) {
+  Design d;
+  d.inner().panel = test::panelOf(500, 200, 200);
+  d.inner().sheeting.fraction = 1;
+  d.inner().leadingEdge.kind = LeadingEdgeKind::square;
+  d.inner().leadingEdge.width = 10;
+  d.inner().trailingEdge.kind = TrailingEdgeKind::wedge;
+  d.inner().trailingEdge.width = 30;
+  d.inner().stiffening.covering = "film";
+  const TrueWing w = test::wingOf(d);
+  const Rib& r = w.inner().frame.ribs[3];
+  double arcs = 0; // along the outline, from 10 to 170 of the chord
+  for (const Polyline* face : {&r.upper, &r.lower})
+    for (std::size_t i = 1; i < face->size(); ++i) {
+      const Point a = (*face)[i - 1], b = (*face)[i];
+      const double from = std::clamp(10.0, a.x(), std::max(a.x(), b.x())),
+                   to = std::clamp(170.0, a.x(), std::max(a.x(), b.x()));
+      if (b.x() > a.x()) arcs += (b - a).norm() * (to - from) / (b.x() - a.x());
+    }
+  EXPECT_NEAR(r.upperRun.sheetWood + r.lowerRun.sheetWood, arcs, 0.01);
+  const double both = w.inner().mass.gramsOf(Part::What::covering);
+  d.inner().stiffening.coveringOn = CoveringOn::top;
+  EXPECT_NEAR(test::wingOf(d).inner().mass.gramsOf(Part::What::covering), both / 2, 1e-9);
+}
+
+/// A wing that weighs more than the whole model is told.
+TEST(Parts, AWingHeavierThanItsModelIsTold) {
+  Design d;
+  EXPECT_FALSE(test::hasFinding(test::wingOf(d).findings, "mass.model"));
+  d.flying.mass = 60;
+  EXPECT_TRUE(test::hasFinding(test::wingOf(d).findings, "mass.model"));
+  for (const std::string& name : shipped::demoNames())
+    EXPECT_FALSE(test::hasFinding(test::wingOf(demoDesign(name)).findings, "mass.model")) << name;
+}
+
 } // namespace
 } // namespace eup

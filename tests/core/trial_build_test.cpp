@@ -42,7 +42,7 @@ Polyline flatPart(const Drawing& drawing) {
 /// A flat rib stood on its packing: turned and lifted so that its nose point and its underside at the tail are as high
 /// as the board says. `under` is the underside at the chord's end, in the rib's own axes.
 Placement stood(const RibSupports& packing, double chord, double under) {
-  const double nose = packing.at.front().height, tail = packing.at.back().height;
+  const double nose = packing.nose, tail = packing.at.back().height;
   // nose point (0,0) and (chord, under): sin and cos of the turn from their difference in height
   const double reach = std::hypot(chord, under), lead = std::atan2(under, chord);
   const double turn = std::asin(std::clamp((tail - nose) / reach, -1.0, 1.0)) - lead;
@@ -71,7 +71,7 @@ TEST_P(TrialBuild, FlatRibsOnTheirPackingMakeThePanelAgain) {
   for (std::size_t k = 0; k < w.main().panels.size(); ++k) {
     const TruePanel& p = w.main().panels[k];
     const Placement level{-p.settingUp.turn, {0, 0}};
-    const double board = level(p.frame.ribs.front().frame.le).y() - p.settingUp.ribs.front().at.front().height;
+    const double board = p.settingUp.board;
     for (std::size_t i = 0; i < p.frame.ribs.size(); ++i) {
       const Rib& rib = p.frame.ribs[i];
       if (rib.turn != 0) continue; // these stand on each other: see the crossing ribs' own test

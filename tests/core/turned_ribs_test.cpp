@@ -149,19 +149,18 @@ TEST(TurnedRibs, StandOnTheirPacking) {
     if (r.turn == 0) continue;
     const RibSupports& s = p.settingUp.ribs[static_cast<std::size_t>(r.number - 1)];
     const Point3 nose = r.inPanel({0, 0}), tail = r.inPanel({r.frame.chord, 0});
-    if (s.at.front().there) {
-      EXPECT_NEAR(s.at.front().height, nose.z() - board, 1e-6);
-    }
+    EXPECT_NEAR(s.nose, nose.z() - board, 1e-6);
     if (!s.at.back().there) continue;
     EXPECT_NEAR(s.at.back().t, tail.y(), 1e-9);
     EXPECT_NEAR(s.at.back().height, p.shape.loft.at(Face::lower, 1, tail.y()).y() - board, 2e-3) << r.name();
   }
 }
 
-TEST(TurnedRibs, StockIsAsWideAsDecidedSquareToNothingButTheFlight) {
+TEST(TurnedRibs, StockAlongTheFlightIsAsWideAsDecided) {
   Design d = turned(RibDirection::diagonal, 30);
   d.inner().leadingEdge.kind = LeadingEdgeKind::square;
   d.inner().leadingEdge.width = 8;
+  d.inner().leadingEdge.widthIs = d.inner().trailingEdge.widthIs = WidthIs::alongFlight;
   d.inner().trailingEdge.kind = TrailingEdgeKind::wedge;
   d.inner().trailingEdge.width = 20;
   d.inner().panel.washoutDeg = 0;
@@ -209,7 +208,7 @@ TEST(TurnedRibs, PlanAndSheetsHaveThemAll) {
   std::size_t crossing = 0, outwards = 0;
   const auto sheets = ribSheets(drawings, Hand::right, 3000, 0);
   for (const Label& l : sheets.front().labels) {
-    crossing += l.text.find("x RIGHT") != std::string::npos;
+    crossing += l.text.find("x RIGHT   at") != std::string::npos;
     outwards += l.text.find("outwards") != std::string::npos;
   }
   EXPECT_EQ(crossing, p.frame.ribs.size() - 1) << "one in every bay";

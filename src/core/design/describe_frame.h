@@ -70,6 +70,7 @@ template <class P, class V> void describeFrame(P& p, V& v) {
     const bool any = e.kind != LeadingEdgeKind::none, shaped = e.kind == LeadingEdgeKind::shaped;
     v.choice("kind", "LE stock", e.kind, std::span(leadingEdgeChoices));
     v.length("width", "LE width", e.width, Limits{0.5, 200}, any);
+    v.choice("widthIs", "LE width is", e.widthIs, std::span(widthIsChoices), any);
     v.length("height", "LE seat height", e.height, Limits{0.5, 200}, shaped);
     v.length("letIn", "LE let in", e.letIn, Limits{0, 50}, shaped);
     v.listed("material", "LE of", e.material, Shelf::material, any);
@@ -79,6 +80,7 @@ template <class P, class V> void describeFrame(P& p, V& v) {
     const bool any = e.kind != TrailingEdgeKind::none, sheets = e.kind == TrailingEdgeKind::twoSheets;
     v.choice("kind", "TE stock", e.kind, std::span(trailingEdgeChoices));
     v.length("width", "TE width", e.width, Limits{0.5, 500}, any);
+    v.choice("widthIs", "TE width is", e.widthIs, std::span(widthIsChoices), any);
     v.length("sheet", "TE sheet", e.sheet, Limits{0.2, 20}, sheets);
     v.length("overhang", "TE overhang", e.overhang, Limits{0, 50}, sheets);
     v.listed("material", "TE of", e.material, Shelf::material, any);

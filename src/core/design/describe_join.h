@@ -34,6 +34,8 @@ template <class P, class V> void describeJoin(P& p, const PanelPlace& place, V& 
     });
     v.group("", Topic::settingUp, [&] {
       v.choice("datum", "Panel pinned with", j.datum, std::span(datumChoices));
+      v.choice("noseOn", "LE packed under", j.noseOn, std::span(noseOnChoices),
+               p.leadingEdge.kind != LeadingEdgeKind::none);
       v.stations("packing", "Packing at hand", j.packing, true);
       v.flag("feet", "Feet on the ribs", j.feet);
       v.extra("feet on the ribs", "yes", "no", j.feet);

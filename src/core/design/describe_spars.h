@@ -65,6 +65,7 @@ template <class P, class V> void describeSpars(P& p, const PanelPlace& place, V&
     auto& s = p.stiffening;
     const bool any = s.diagonals != Diagonals::none;
     v.listed("covering", "Covering", s.covering, Shelf::covering);
+    v.choice("coveringOn", "It covers", s.coveringOn, std::span(coveringOnChoices), s.covering != uncovered);
     v.choice("diagonals", "Diagonals", s.diagonals, std::span(diagonalsChoices));
     v.choice("plane", "They lie", s.plane, std::span(diagonalPlaneChoices), any);
     v.count("firstBay", "From bay", s.firstBay, Limits{1, mostRibs}, any);

@@ -210,6 +210,17 @@ void migrateBraces(Json& json) {
   });
 }
 
+/// Since version 10 an edge's width is meant square to the edge unless it says otherwise; it was along the flight. And
+/// it is decided where the leading edge is packed, and which faces are covered.
+void migrateWidths(Json& json) {
+  forEachPanel(json, [&](Json& panel) {
+    for (const char* edge : {"leadingEdge", "trailingEdge"})
+      if (panel.contains(edge) && panel[edge].is_object()) panel[edge]["widthIs"] = "alongFlight";
+    if (panel.contains("join") && panel["join"].is_object()) panel["join"]["noseOn"] = "rear";
+    if (panel.contains("stiffening") && panel["stiffening"].is_object()) panel["stiffening"]["coveringOn"] = "both";
+  });
+}
+
 } // namespace
 
 void migrate(Json& json, int version) {
@@ -221,6 +232,7 @@ void migrate(Json& json, int version) {
   if (version < 7) migrateMaterials(json);
   if (version < 8) migrateLoadFactors(json);
   if (version < 9) migrateBraces(json);
+  if (version < 10) migrateWidths(json);
 }
 
 } // namespace eup

@@ -75,6 +75,13 @@ struct CapStrips {
   bool operator==(const CapStrips&) const = default;
 };
 
+/// How the width of stock along an edge is meant: as the strip is, or as what it takes of a rib that stands with the
+/// flight. The two differ on a swept edge.
+enum class WidthIs { squareToEdge, alongFlight };
+inline constexpr std::array widthIsChoices{Choice{"squareToEdge", "square to the edge"},
+                                           Choice{"alongFlight", "along the flight"}};
+static_assert(widthIsChoices.size() == wordsFor(WidthIs::alongFlight));
+
 enum class LeadingEdgeKind { none, square, onEdge, shaped };
 inline constexpr std::array leadingEdgeChoices{Choice{"none", "none"}, Choice{"square", "square strip"},
                                                Choice{"onEdge", "square, on edge"}, Choice{"shaped", "shaped strip"}};
@@ -82,7 +89,8 @@ static_assert(leadingEdgeChoices.size() == wordsFor(LeadingEdgeKind::shaped));
 
 struct LeadingEdge {
   LeadingEdgeKind kind = LeadingEdgeKind::square;
-  double width = 7;  ///< along the chord; side of the strip when it is square or on edge
+  double width = 7; ///< side of the strip when it is square or on edge
+  WidthIs widthIs = WidthIs::squareToEdge;
   double height = 8; ///< shaped strip only: of the part that is let into the rib
   double letIn = 2;  ///< shaped strip only: how deep it sits in the rib's notch
   std::string material = "balsa-160";
@@ -96,7 +104,8 @@ static_assert(trailingEdgeChoices.size() == wordsFor(TrailingEdgeKind::twoSheets
 
 struct TrailingEdge {
   TrailingEdgeKind kind = TrailingEdgeKind::wedge;
-  double width = 28;   ///< along the chord, at every rib
+  double width = 28;
+  WidthIs widthIs = WidthIs::squareToEdge;
   double sheet = 1.5;  ///< two sheets only: thickness of each
   double overhang = 3; ///< two sheets only: how far they stand out behind the rib tails
   std::string material = "balsa-160";

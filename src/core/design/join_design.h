@@ -22,6 +22,12 @@ inline constexpr std::array datumChoices{Choice{"chordLevel", "root chord level"
                                          Choice{"undersideFlat", "root underside flat"}};
 static_assert(datumChoices.size() == wordsFor(Datum::undersideFlat));
 
+/// Under which place of its stock the leading edge is packed while the panel is built.
+enum class NoseOn { middle, rear };
+inline constexpr std::array noseOnChoices{Choice{"middle", "the middle of its stock"},
+                                          Choice{"rear", "the rear edge of its stock"}};
+static_assert(noseOnChoices.size() == wordsFor(NoseOn::rear));
+
 enum class BraceSide { front, behind, both };
 inline constexpr std::array braceSideChoices{Choice{"front", "before the spar"}, Choice{"behind", "behind the spar"},
                                              Choice{"both", "one on either side"}};
@@ -97,6 +103,7 @@ struct Join {
   Propping propping = Propping::bothPropped;
   BlockAt blockAt = BlockAt::spar;
   Datum datum = Datum::chordLevel;
+  NoseOn noseOn = NoseOn::rear;
   bool rootLeans = false; ///< the ribs that meet there lean into its plane; else they stand square and are bevelled
   SparsThere sparsThere = SparsThere::end;
   double crackLeaves = 0.5; ///< mm of a cracked spar that is not cut through

@@ -39,6 +39,22 @@ Join settled(Join join) {
   return join;
 }
 
+/// Once the panel's root is known.
+void settleEdges(PanelBrief& p) {
+  const auto stock = [&](bool fitted, double width, WidthIs is, double aft) {
+    EdgeStock out;
+    out.sweep = std::atan2(aft, p.panel.span);
+    if (is == WidthIs::alongFlight) out.given = std::cos(out.sweep);
+    out.width = fitted ? width * out.given : 0;
+    return out;
+  };
+  const LeadingEdge& le = p.leadingEdge;
+  const TrailingEdge& te = p.trailingEdge;
+  p.leading = stock(le.kind != LeadingEdgeKind::none, le.width, le.widthIs, p.panel.tipSetback);
+  p.trailing = stock(te.kind != TrailingEdgeKind::none, te.width, te.widthIs,
+                     p.panel.tipSetback + p.panel.tipChord - p.panel.rootChord);
+}
+
 } // namespace
 
 LoadFactors PanelBrief::factors() const {
@@ -86,6 +102,7 @@ std::vector<PanelBrief> briefsOf(const Design& d, int wing) {
       p.panel.rootWashoutDeg = 0; // the wing's root is what all turns are measured against
       p.panel.rootAxis = 0;
     }
+    settleEdges(p);
     out.push_back(std::move(p));
   }
   return out;

@@ -2,11 +2,24 @@
 // what it shares with the whole aircraft.
 #pragma once
 #include "core/design/design.h"
+#include <cmath>
 #include <optional>
 #include <string>
 #include <vector>
 
 namespace eup {
+
+/// Stock along an edge of the panel, as it is fitted.
+struct EdgeStock {
+  double width = 0; ///< mm square to the edge, in the panel's plane; 0 without stock
+  double sweep = 0; ///< rad, of the edge, aft positive
+  double given = 1; ///< what a width that is decided for it is square to the edge
+
+  /// What a decided width takes of a rib that is turned out of the flight's direction by so much (rad, tail outwards).
+  double taken(double decided, double turn = 0) const { return decided * given / std::cos(turn + sweep); }
+  /// What the stock takes of it.
+  double onRib(double turn = 0) const { return width / std::cos(turn + sweep); }
+};
 
 struct PanelBrief : PanelDesign {
   explicit PanelBrief(const PanelDesign& decided) : PanelDesign(decided) {}
@@ -16,13 +29,14 @@ struct PanelBrief : PanelDesign {
   std::string glue; ///< of wood to wood
   Tables tables;    ///< what its parts are of is looked up in them
   PanelId id;
-  int of = 1;                 ///< panels in this wing
-  int firstRib = 1;           ///< its root rib's number: ribs are counted through the whole wing
-  double inboard = 0;         ///< true span inside it, mm
-  double setback = 0;         ///< its root's leading edge behind the wing's, before any turn
-  double fold = 0;            ///< rad: half the angle between it and what it joins at its root
-  double gamma = 0;           ///< rad, to the horizontal; of a fin, to the upright
-  bool mirrored = true;       ///< it has a left hand too
+  int of = 1;           ///< panels in this wing
+  int firstRib = 1;     ///< its root rib's number: ribs are counted through the whole wing
+  double inboard = 0;   ///< true span inside it, mm
+  double setback = 0;   ///< its root's leading edge behind the wing's, before any turn
+  double fold = 0;      ///< rad: half the angle between it and what it joins at its root
+  double gamma = 0;     ///< rad, to the horizontal; of a fin, to the upright
+  bool mirrored = true; ///< it has a left hand too
+  EdgeStock leading, trailing;
   double carries = 1;         ///< the wing's share of the load
   double foldBeyond = 0;      ///< of the join at its tip
   std::optional<Join> beyond; ///< the join at its tip, as the panel outside it decides

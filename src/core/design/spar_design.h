@@ -129,6 +129,12 @@ static_assert(diagonalPlaneChoices.size() == wordsFor(DiagonalPlane::sloping));
 
 inline constexpr const char* uncovered = "none";
 
+/// Which faces are covered: a single surface has one.
+enum class CoveringOn { both, top, below };
+inline constexpr std::array coveringOnChoices{Choice{"both", "both faces"}, Choice{"top", "the top alone"},
+                                              Choice{"below", "the underside alone"}};
+static_assert(coveringOnChoices.size() == wordsFor(CoveringOn::below));
+
 /// What stiffens a panel against twisting, beside its spars, ribs, edges and sheet.
 struct Stiffening {
   Diagonals diagonals = Diagonals::none;
@@ -137,6 +143,11 @@ struct Stiffening {
   double width = 3, depth = 3;
   std::string material = "balsa-160";
   std::string covering = uncovered;
+  CoveringOn coveringOn = CoveringOn::both;
+  /// How many faces are covered, of those two.
+  int covers(bool top, bool below) const {
+    return (top && coveringOn != CoveringOn::below ? 1 : 0) + (below && coveringOn != CoveringOn::top ? 1 : 0);
+  }
   bool operator==(const Stiffening&) const = default;
 };
 

@@ -22,7 +22,10 @@ Drawing blockGauge(const DrawnPanel& w) {
   d.loop(Layer::cut, rectangle({0, 0}, {45, h}));
   d.write({50, h / 2 + 1}, fmt::format("Tip block {}", told(block.height, Quantity::length, w.design.unit)), 5);
   d.write({50, h / 2 - 5},
-          fmt::format("under R{} at {:.0f} % of the chord", w.frame.ribs.back().number, block.fraction * 100), 3);
+          fmt::format("under R{}, {} aft of its nose ({:.0f} % of the chord)", w.frame.ribs.back().number,
+                      told(block.fraction * w.frame.ribs.back().frame.chord, Quantity::length, w.design.unit),
+                      block.fraction * 100),
+          3);
   return d;
 }
 
@@ -31,7 +34,10 @@ Drawing bevelGauge(const DrawnPanel& w) {
   Drawing d;
   d.loop(Layer::cut, {{0, 0}, {20, 0}, {20 + run * std::tan(std::abs(lean)), run}, {0, run}});
   const double x = 26 + run * std::tan(std::abs(lean));
-  d.write({x, run / 2 + 1}, fmt::format("Root lean {}", told(lean, Quantity::angle, w.design.unit)), 5);
+  d.write({x, run / 2 + 1},
+          fmt::format("Root lean {}, its top {}", told(std::abs(lean), Quantity::angle, w.design.unit),
+                      lean > 0 ? "outwards" : "inwards"),
+          5);
   d.write({x, run / 2 - 5}, "stand it on the board: the root rib leans along the slope", 3);
   return d;
 }
@@ -64,8 +70,9 @@ Drawing braceDrawing(const DrawnPanel& w, const Brace& b) {
   const std::string legs = w.join.centre ? leg(b.outer) : leg(b.inner) + " and " + leg(b.outer);
   const Box box = d.bounds();
   d.write({box.low.x(), box.low.y() - 6},
-          fmt::format("Brace, {} ply: bend {}{}; grain along", told(decided.thickness, Quantity::length, w.design.unit),
-                      told(b.bend, Quantity::angle, w.design.unit),
+          fmt::format("Brace, {} of {}: bend {}{}; grain along",
+                      told(decided.thickness, Quantity::length, w.design.unit),
+                      w.design.tables.named(decided.material).label, told(b.bend, Quantity::angle, w.design.unit),
                       b.folded ? ", folded " + told(b.turn, Quantity::angle, w.design.unit) : std::string()),
           3);
   d.write({box.low.x(), box.low.y() - 10.5},
@@ -121,8 +128,11 @@ std::vector<Drawing> benchCard(const DrawnPanel& w, Hand hand, double pageHeight
                                 w.frame.ribs.front().name(), fmt::format("R{}", w.frame.ribs.front().number - 1),
                                 told(2 * w.join.fold, Quantity::angle, w.design.unit), gamma, rise),
               3.5));
-    put(blockGauge(w));
-    put(bevelGauge(w));
+    constexpr double flatJoin = 1e-3; // rad: nothing to prop or to bevel
+    if (std::abs(w.join.fold) > flatJoin) {
+      put(blockGauge(w));
+      put(bevelGauge(w));
+    }
   }
   for (const Brace& b : w.join.braces)
     if (b.depthRoot > 0) put(braceDrawing(w, b));

@@ -61,10 +61,11 @@ std::vector<Plate> platesOf(const DrawnWing& wing, Hand hand) {
 /// Which plate it is, in words.
 std::string wordsOf(const Plate& p, Hand hand) {
   const LengthUnit unit = p.panel.design.unit;
-  return fmt::format("{} {}, {}{}, ply {}", p.panel.frame.ribs.front().name(),
+  return fmt::format("{} {}, {}{}, {} {}", p.panel.frame.ribs.front().name(),
                      p.panel.design.spars[static_cast<std::size_t>(p.brace.spar)].name,
                      p.panel.join.centre ? "both hands" : nameLarge(hand),
                      p.brace.folded ? ", folded " + told(p.brace.turn, Quantity::angle, unit) : std::string(),
+                     p.panel.design.tables.named(p.decided.material).label,
                      told(p.decided.thickness, Quantity::length, unit));
 }
 

@@ -20,7 +20,6 @@ std::string len(const DrawnPanel& w, double mm) {
 
 /// The rib's underside over a level foot; or over its top, under a level edge that a rule or a level is laid on.
 Drawing incidenceTemplate(const DrawnPanel& w, const Rib& rib, Hand hand, bool above) {
-  const RibSupports& supports = w.settingUp.ribs[static_cast<std::size_t>(rib.number - w.design.firstRib)];
   const Placement turn{-w.settingUp.turn, {0, 0}};
   const auto stands = [&](const Point& chordAxes) -> Point { // along the rib, and up
     const Point3 p = rib.inPanel(chordAxes);
@@ -28,7 +27,7 @@ Drawing incidenceTemplate(const DrawnPanel& w, const Rib& rib, Hand hand, bool a
     return {q.x() / std::cos(rib.turn), q.y()};
   };
   const Point nose = stands({0, 0});
-  const double board = nose.y() - supports.at.front().height;
+  const double board = w.settingUp.board;
   Polyline loop;
   for (const Point& p : above ? rib.upper : rib.lower) {
     const Point q = stands(p);
@@ -58,7 +57,7 @@ Drawing incidenceTemplate(const DrawnPanel& w, const Rib& rib, Hand hand, bool a
 Drawing washoutBlock(const DrawnPanel& w, const RibSupports& supports) {
   const Support& te = supports.at.back();
   constexpr double deep = 12; // mm along the chord, before the tail
-  const double high = std::max(te.height, 0.0), front = std::max(high - deep * std::tan(te.slope.value_or(0)), 0.0);
+  const double high = std::max(te.height, 0.0), front = std::max(high - deep * std::tan(te.slope), 0.0);
   Drawing d;
   d.loop(Layer::cut, {{0, 0}, {deep, 0}, {deep, high}, {0, front}});
   d.write({deep + 4, 1},

@@ -85,9 +85,9 @@ Drawing panelOnPlan(const DrawnPanel& w, Hand hand) {
   d.loop(Layer::cut,
          {onPlan(root.te.x(), 0), onPlan(tip.te.x(), span), onPlan(tip.le.x(), span), onPlan(root.le.x(), 0)});
   if (w.design.leadingEdge.kind != LeadingEdgeKind::none)
-    chordwiseLine(d, w, w.design.leadingEdge.width, w.design.leadingEdge.width, Layer::cut);
+    chordwiseLine(d, w, w.design.leading.onRib(), w.design.leading.onRib(), Layer::cut);
   if (w.design.trailingEdge.kind != TrailingEdgeKind::none)
-    chordwiseLine(d, w, root.chord - w.design.trailingEdge.width, tip.chord - w.design.trailingEdge.width, Layer::cut);
+    chordwiseLine(d, w, root.chord - w.design.trailing.onRib(), tip.chord - w.design.trailing.onRib(), Layer::cut);
   for (Face f : {Face::upper, Face::lower})
     if (const double r = sheetEdgeAt(w.design, w.shape.loft, f, 0); r > 0)
       chordwiseLine(d, w, r * root.chord, sheetEdgeAt(w.design, w.shape.loft, f, span) * tip.chord, Layer::mark);

@@ -1,6 +1,7 @@
 #include "core/drawing/paging.h"
 #include "core/drawing/wing_drawings.h"
 #include "core/geometry/polyline.h"
+#include "core/geometry/region.h"
 #include "core/joins/setting_up.h"
 #include "core/measure/figure.h"
 #include "core/parts/spar_sheets.h"
@@ -20,6 +21,27 @@ void grainArrow(Drawing& d, const Point& from, double length) {
     d.line(Layer::mark, tip, tip + Point(back, 1));
     d.line(Layer::mark, tip, tip + Point(back, -1));
   }
+}
+
+struct Room {
+  Point at{0, 0}; ///< the words' middle, on their base line
+  double size = 3;
+};
+
+/// A place on the wood where the words lie clear of its edges, the chord line and the grain arrow; in the largest
+/// lettering that fits.
+std::optional<Room> roomFor(const std::string& words, const Region& wood, const Rib& rib) {
+  constexpr double wide = 0.62, clear = 0.5; // of a letter's height; mm
+  for (const double size : {3.0, 2.4, 1.8})
+    for (const double fraction : {0.3, 0.35, 0.4, 0.25, 0.45, 0.2, 0.5, 0.55, 0.6, 0.15, 0.65, 0.7})
+      for (const bool above : {true, false}) {
+        const double x = fraction * rib.frame.chord, half = wide * size * static_cast<double>(words.size()) / 2 + clear;
+        const double base = above ? 2.2 : -size - 0.8; // over the arrow, or under the chord line
+        const Polyline box = rectangle({x - half, base - clear}, {x + half, base + size + clear});
+        const double area = 2 * half * (size + 2 * clear);
+        if (areaOf(intersect({box}, wood)) > area * (1 - 1e-6)) return Room{{x, base}, size};
+      }
+  return std::nullopt;
 }
 
 Drawing sparDrawing(const DrawnPanel& w, const SparLine& line, Hand hand) {
@@ -89,6 +111,15 @@ Drawing ribDrawing(const DrawnPanel& w, const Rib& rib, Hand hand) {
   const double arrow = rib.frame.chord * 0.12;
   const double middle = between ? box.low.x() + box.width() * 0.3 : rib.frame.chord * 0.45;
   grainArrow(d, {middle, std::min(1.5, rib.depth / 8)}, std::min(arrow, box.width() / 2));
+  // Where the edge is swept the nose is bevelled: how far, on the face that is cut back most.
+  const double bevel = w.design.leading.width > 0 ? std::abs(w.design.leading.sweep + rib.turn) : 0;
+  const double cutBack = rib.thickness * std::tan(bevel);
+  constexpr double worthALine = 0.15; // mm
+  if (cutBack > worthALine) {
+    const double x = box.low.x() + cutBack;
+    if (const auto top = lastCrossing(rib.upper, x), bottom = lastCrossing(rib.lower, x); top && bottom)
+      d.line(Layer::mark, pointAt(rib.upper, *top), pointAt(rib.lower, *bottom));
+  }
   std::vector<Point> halves; // over each piece behind a web that runs through
   for (const Polyline& piece : rib.wantedPieces > 1 ? wood : Region{}) {
     Box at;
@@ -96,19 +127,29 @@ Drawing ribDrawing(const DrawnPanel& w, const Rib& rib, Hand hand) {
     if (signedArea(piece) > 0 && at.low.x() > box.low.x() + 1e-6)
       halves.emplace_back(at.centre().x(), at.high.y() + 1.5);
   }
+  // On the wood itself, so that it is still there when the rib is cut out.
+  const std::string own = w.design.of > 1
+                              ? fmt::format("{} {} panel {}", rib.name(), nameLarge(hand), w.design.id.panel + 1)
+                              : fmt::format("{} {}", rib.name(), nameLarge(hand));
+  const auto inside = roomFor(own, wood, rib);
   if (hand == Hand::left) d = mirrored(std::move(d));
+  if (inside)
+    d.write({hand == Hand::left ? -inside->at.x() : inside->at.x(), inside->at.y()}, own, inside->size, Anchor::middle);
   for (const Point& at : halves)
     d.write({hand == Hand::left ? -at.x() : at.x(), at.y()}, rib.name(), 3, Anchor::middle);
   const auto len = [&](double mm) { return told(mm, Quantity::length, w.design.unit); };
   d.write({d.bounds().low.x() + 3, box.low.y() - 4.5},
-          fmt::format("{} {}   at {}   chord {}   {} thick{}", rib.name(), nameLarge(hand), len(rib.t()),
-                      len(rib.frame.chord), len(rib.thickness / rib.layers),
-                      (rib.layers > 1 ? std::string(", cut two") : std::string()) +
-                          (rib.shared ? ", one for both hands" : "") +
-                          (rib.lean != 0 ? "   leans " + told(rib.lean, Quantity::angle, w.design.unit) : "") +
-                          (rib.turn != 0 ? "   tail " + told(std::abs(rib.turn), Quantity::angle, w.design.unit) +
-                                               (rib.turn > 0 ? " outwards" : " inwards")
-                                         : "")),
+          fmt::format(
+              "{} {}   at {}{}   chord {}   {} thick{}", rib.name(), nameLarge(hand), len(rib.t()),
+              w.design.innermost() ? "" : " from the join", len(rib.frame.chord), len(rib.thickness / rib.layers),
+              (rib.layers > 1 ? std::string(", cut two") : std::string()) + (rib.shared ? ", one for both hands" : "") +
+                  (rib.lean != 0 ? "   top leans " + told(std::abs(rib.lean), Quantity::angle, w.design.unit) +
+                                       (rib.lean > 0 ? " outwards" : " inwards")
+                                 : "") +
+                  (cutBack > worthALine ? "   nose bevelled " + told(bevel, Quantity::angle, w.design.unit) : "") +
+                  (rib.turn != 0 ? "   tail " + told(std::abs(rib.turn), Quantity::angle, w.design.unit) +
+                                       (rib.turn > 0 ? " outwards" : " inwards")
+                                 : "")),
           3);
   return d;
 }

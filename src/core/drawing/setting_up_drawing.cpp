@@ -46,10 +46,10 @@ Drawing settingUpDrawing(const DrawnPanel& w, Hand hand) {
       const double y = last ? -5 : 1.2;
       d.write(p + Point(3, y), shown(s.height, Quantity::length, w.design.unit).number, 3);
       d.write(p + Point(3, y - 3), stackText(stackFor(s.height, w.design.join.packing), w.design.unit), 2);
-      if (s.slope && !last)
+      if (!last)
         d.write(p + Point(3, y - 5.6),
-                fmt::format("{} {}", told(std::abs(*s.slope), Quantity::angle, w.design.unit),
-                            *s.slope >= 0 ? "up aft" : "down aft"),
+                fmt::format("{} {}", told(std::abs(s.slope), Quantity::angle, w.design.unit),
+                            s.slope >= 0 ? "up aft" : "down aft"),
                 2);
     }
     for (const Foot& foot : supports.feet) {

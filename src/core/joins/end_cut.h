@@ -10,8 +10,9 @@ struct EndCut {
   double tilt = 0;  ///< rad, the same of a saw blade that is set to the mitre
 };
 
-/// `along` is the strip's way outwards, `up` square to its upper face, `normal` square to the plane of the join,
-/// towards the tip: all in the same axes (aft, outwards, up), of any length but zero; `along` not in the plane.
+/// `along` is the strip's way outwards, `up` a way that its upper face looks: square to the strip itself, what of it
+/// runs along the strip is left out; `normal` square to the plane of the join, towards the tip: all in the same axes
+/// (aft, outwards, up), of any length but zero; `along` neither in the plane nor along `up`.
 EndCut endCut(const Point3& along, const Point3& up, const Point3& normal);
 
 /// Square to the plane that halves the angle at a join, in the axes of the panel that lies outside it (`outer`) or

@@ -1,4 +1,5 @@
 #include "core/joins/panel_join.h"
+#include "core/joins/setting_up.h"
 #include <algorithm>
 #include <cmath>
 #include <Eigen/Geometry>
@@ -101,22 +102,47 @@ double braceDepth(const Bracing& brace, double rim, const Spar& spar, const Spar
   return depth;
 }
 
-TipBlock tipBlock(const PanelLoft& loft, double fraction, double onBoard, std::optional<double> givenBoard) {
+TipBlock tipBlock(const PanelLoft& loft, double fraction, double onBoard, const PinnedFlat& pinned) {
   const double s = std::sin(onBoard), c = std::cos(onBoard);
+  // Folded up about the aft direction of what it is joined to, and with it turned to how that lies.
+  const Placement turn{-pinned.turn, {0, 0}};
+  const auto height = [&](const Point& p, double t) {
+    return turn(Point(pinned.setback + p.x(), t * s + p.y() * c)).y();
+  };
   const auto underside = [&](double t) -> Point {
     const Cut cut = loft.cutAt(t);
-    if (fraction <= 0) return cut.frame.le;
     const double x = planX(cut.frame, fraction);
     return {x, surfaceHeightAt(cut, Face::lower, x)};
   };
-  double board = 0; // height of the board in axes whose origin is the root leading edge
-  if (givenBoard)
-    board = *givenBoard;
+  double board = 1e300;
+  if (pinned.board)
+    board = *pinned.board;
   else
-    for (const Point& p : loft.cutAt(0).lower) board = std::min(board, p.y() * c);
-  const double tip = loft.span() * s + underside(loft.span()).y() * c;
-  return {tip - board, tip - underside(0).y() * c, fraction, loft.span()};
+    for (const Point& p : loft.cutAt(0).lower) board = std::min(board, height(p, 0));
+  const double tip = height(underside(loft.span()), loft.span());
+  return {tip - board, tip - height(underside(0), 0), fraction, loft.span()};
 }
+
+namespace {
+
+std::vector<CapStep> capSteps(const PanelBrief& d, const std::vector<SparLine>& spars, const Neighbour& inside) {
+  std::vector<CapStep> out;
+  for (std::size_t k = 0; k < std::min(spars.size(), inside.spars.size()); ++k) {
+    const SparLine &here = spars[k], &there = inside.spars[k];
+    const Spar &spar = d.spars[k], &within = inside.design.spars[k];
+    if (spar.kind != SparKind::caps || within.kind != SparKind::caps || !there.reaches(there.middle.span)) continue;
+    for (const bool top : {true, false}) {
+      const Cap mine = capAt(top ? spar.top : spar.bottom, 0),
+                its = capAt(top ? within.top : within.bottom, there.share(there.middle.span));
+      if (!mine.fitted || !its.fitted) continue;
+      const Point step = (top ? here.upperSeat : here.lowerSeat).root - (top ? there.upperSeat : there.lowerSeat).tip;
+      out.push_back({static_cast<int>(k), top, step.y(), step.x() + inside.design.panel.tipSetback});
+    }
+  }
+  return out;
+}
+
+} // namespace
 
 PanelJoin panelJoin(const PanelBrief& d, const PanelShape& shape, const std::vector<SparLine>& spars, double rootDepth,
                     const Neighbour* inside) {
@@ -136,11 +162,15 @@ PanelJoin panelJoin(const PanelBrief& d, const PanelShape& shape, const std::vec
   j.trim = trimOver(j.rootDepth, std::abs(j.fold));
   j.rootTaller = 1 / std::cos(j.fold);
   const auto main = mainSpar(d);
-  double fraction = 0;
+  const double tipChord = loft.frameAt(span).chord;
+  double fraction = std::min(noseSupport(d, tipChord) / tipChord, 0.5);
   if (d.join.blockAt == BlockAt::trailingEdge) fraction = 1;
   if (d.join.blockAt == BlockAt::spar) fraction = main ? d.spars[static_cast<std::size_t>(*main)].tipFraction : 0.3;
-  j.block = tipBlock(loft, fraction, j.onBoard,
-                     j.otherFlat ? std::optional((inside ? inside->shape.loft : loft).lowest()) : std::nullopt);
+  const Lie lie = inside ? lieOf(inside->design, inside->shape) : lieOf(d, shape);
+  PinnedFlat pinned{lie.turn, inside ? inside->design.panel.tipSetback : 0, {}};
+  if (j.otherFlat) pinned.board = lie.board;
+  j.block = tipBlock(loft, fraction, j.onBoard, pinned);
+  if (inside) j.steps = capSteps(d, spars, *inside);
   for (std::size_t i = 0; i < d.join.braces.size(); ++i) {
     const Bracing& decided = d.join.braces[i];
     const auto k = static_cast<std::size_t>(decided.spar - 1);

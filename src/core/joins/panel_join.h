@@ -35,6 +35,14 @@ struct TipBlock {
   double inboard = 0;  ///< mm: the tip rib's place along the panel's true span
 };
 
+/// Caps of a spar that should run on through a join and lie beside each other there, in the outer panel's axes: the
+/// outer one less the inner one.
+struct CapStep {
+  int spar = 0;
+  bool top = true;
+  double up = 0, aft = 0; ///< mm
+};
+
 struct PanelJoin {
   bool centre = true;     ///< with the mirror image, not with a panel inside
   double gamma = 0;       ///< rad, the panel to the horizontal
@@ -48,7 +56,8 @@ struct PanelJoin {
   double trim = 0;        ///< rootDepth · tan(fold), an end
   double rootTaller = 1;  ///< 1 / cos(fold): a root rib that leans is cut this much taller
   TipBlock block;
-  std::vector<Brace> braces; ///< those that have a spar to lie on, in the order in which they are decided
+  std::vector<CapStep> steps; ///< of every cap that both panels have there
+  std::vector<Brace> braces;  ///< those that have a spar to lie on, in the order in which they are decided
 };
 
 /// What a panel joins: the panel inside it.
@@ -58,10 +67,18 @@ struct Neighbour {
   const std::vector<SparLine>& spars;
 };
 
+/// What a propped panel is joined to while it stands on its block.
+struct PinnedFlat {
+  double turn = 0;    ///< rad that it is turned nose down from root chord level, and the propped panel with it
+  double setback = 0; ///< mm that the propped panel's root lies behind its own axes' origin
+  /// The board's height in its axes, turned; nothing when both are propped: the root then rests on the lowest point of
+  /// its underside.
+  std::optional<double> board;
+};
+
 /// The block stands where `fraction` of the tip rib's chord is, under its lower surface; washout is in it. `onBoard` is
-/// the propped panel's angle to the board. The root rests on the lowest point of its underside, or, with its neighbour
-/// pinned flat, on that one's packing: `board` is then the board's height in the panel's axes.
-TipBlock tipBlock(const PanelLoft& loft, double fraction, double onBoard, std::optional<double> board);
+/// the propped panel's angle to what it is joined to.
+TipBlock tipBlock(const PanelLoft& loft, double fraction, double onBoard, const PinnedFlat& pinned);
 
 /// `rootDepth` is the greatest depth of what stands at the root; `inside` is null for the innermost panel.
 PanelJoin panelJoin(const PanelBrief& design, const PanelShape& shape, const std::vector<SparLine>& spars,

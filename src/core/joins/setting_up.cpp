@@ -41,14 +41,21 @@ struct Underside {
       const double planAt = cut.frame.fromChord({x, 0}).x();
       return lies({planAt, surfaceHeightAt(cut, Face::lower, planAt)});
     };
-    const double step = 0.01 * cut.frame.chord; // either way: the slope that a strip lying there takes
-    const Point a = point(chordX - step), b = point(std::min(chordX + step, cut.frame.chord));
-    Support s{std::move(line),
-              chordX,
-              tOf(chordX),
-              point(chordX).y() - board,
-              std::atan2(b.y() - a.y(), b.x() - a.x()),
-              true};
+    // Either way: the slope that a strip lying there takes. At an end of the chord there is only one side; two strides
+    // into it, longer than the section is sampled by, give the slope at the end itself.
+    const double chord = cut.frame.chord, step = 0.01 * chord, stride = 0.03 * chord;
+    const auto slopeBetween = [&](double from, double to) {
+      const Point a = point(from), b = point(to);
+      return (b.y() - a.y()) / (b.x() - a.x());
+    };
+    double slope = 0;
+    if (chordX + step > chord) {
+      slope = 1.5 * slopeBetween(chordX - stride, chordX) - 0.5 * slopeBetween(chordX - 2 * stride, chordX - stride);
+    } else {
+      const double before = std::min(step, chordX); // near the nose as far to either side as there is
+      slope = before > 0 ? slopeBetween(chordX - before, chordX + before) : slopeBetween(chordX, chordX + step);
+    }
+    Support s{std::move(line), chordX, tOf(chordX), point(chordX).y() - board, std::atan(slope), true};
     s.there = on(s.t);
     return s;
   }
@@ -56,20 +63,12 @@ struct Underside {
   bool on(double t) const { return t > -1e-6 && t < span + 1e-6; }
 };
 
-/// The depth of what covers the underside at a place, upright: a foot starts from the wood above it.
-double coverUnder(const PanelBrief& d, const PanelLoft& loft, const Cut& cut, double chordX) {
-  const double fraction = std::clamp(chordX / cut.frame.chord, 0.0, 1.0),
-               slope = loft.slope(Face::lower, fraction, cut.frame.t);
-  return coverAt(d, loft, Face::lower, fraction, cut.frame.t) * std::sqrt(1 + slope * slope);
-}
-
 /// Two feet: the front one behind the nose, clear of a cap let into the underside, the rear one before the trailing
 /// stock.
 std::vector<Foot> feetOf(const PanelBrief& d, const PanelLoft& loft, const Rib& rib, const Underside& under) {
   const double chord = rib.frame.chord, width = d.join.footWidth;
-  const double stock = d.trailingEdge.kind == TrailingEdgeKind::none ? 0 : d.trailingEdge.width;
-  const double back = chord - stock - 1 - width;
-  double front = std::max(0.12 * chord, d.leadingEdge.kind == LeadingEdgeKind::none ? 0 : d.leadingEdge.width + 1);
+  const double back = chord - d.trailing.onRib(rib.turn) - 1 - width;
+  double front = std::max(0.12 * chord, d.leading.onRib(rib.turn) + 1);
   for (bool moved = true; moved;) { // on past every notch in the underside that it would cut into
     moved = false;
     for (const Notch& n : rib.notches) {
@@ -86,8 +85,8 @@ std::vector<Foot> feetOf(const PanelBrief& d, const PanelLoft& loft, const Rib& 
     constexpr double into = 0.3; // mm of the wood that the foot shares with the rib, so that they are one piece
     const auto wood = [&](double at) -> Point {
       const double planAt = rib.frame.fromChord({at, 0}).x();
-      const Point on(planAt, surfaceHeightAt(under.cut, Face::lower, planAt) + coverUnder(d, loft, under.cut, at));
-      return rib.frame.toChord(on);
+      const Point bare(planAt, surfaceHeightAt(under.cut, Face::lower, planAt)); // a foot starts from the wood above it
+      return rib.frame.toChord(bare + Point(0, coverDrop(d, loft, under.cut, Face::lower, bare)));
     };
     const auto floor = [&](double at) -> Point { // straight below on the board
       const Point top = under.lies(rib.frame.fromChord({at, 0}));
@@ -106,13 +105,17 @@ std::vector<Foot> feetOf(const PanelBrief& d, const PanelLoft& loft, const Rib& 
 
 } // namespace
 
-SettingUp settingUp(const PanelBrief& d, const PanelShape& shape, const Frame& frame) {
-  const PanelLoft& loft = shape.loft;
-  const Section& root = shape.rootSection;
-  SettingUp out;
+double noseSupport(const PanelBrief& d, double chord, double turn) {
+  constexpr double withoutStock = 0.05; // of the chord
+  if (d.leading.width <= 0) return withoutStock * chord;
+  return d.leading.onRib(turn) * (d.join.noseOn == NoseOn::middle ? 0.5 : 1);
+}
+
+Lie lieOf(const PanelBrief& d, const PanelShape& shape) {
+  Lie out;
   out.datum = d.join.datum;
   if (out.datum == Datum::undersideFlat) {
-    if (longestBearing(root) >= leastFlat) {
+    if (longestBearing(shape.rootSection) >= leastFlat) {
       out.turn = shape.rootMeasures.undersideAngle + degToRad(d.panel.rootWashoutDeg);
     } else {
       out.datum = Datum::chordLevel;
@@ -120,24 +123,30 @@ SettingUp settingUp(const PanelBrief& d, const PanelShape& shape, const Frame& f
     }
   }
   const Placement turn{-out.turn, {0, 0}};
-  double board = 1e300;
-  for (double t : {0.0, loft.span()})
-    for (const Point& p : outlineOf(loft.cutAt(t))) board = std::min(board, turn(p).y());
+  out.board = 1e300;
+  for (double t : {0.0, shape.loft.span()})
+    for (const Point& p : outlineOf(shape.loft.cutAt(t))) out.board = std::min(out.board, turn(p).y());
+  return out;
+}
+
+SettingUp settingUp(const PanelBrief& d, const PanelShape& shape, const Frame& frame) {
+  const PanelLoft& loft = shape.loft;
+  SettingUp out{lieOf(d, shape), 0, {}};
   if (d.join.feet) out.lift = d.join.footClearance;
-  board -= out.lift;
+  out.board -= out.lift;
+  const Placement turn{-out.turn, {0, 0}};
   for (const Rib& rib : frame.ribs) {
     const Cut cut = rib.turn == 0 ? loft.cutAt(rib.t()) : cutOf(loft, rib);
-    const Underside under{rib, cut, turn, board, loft.span()};
-    RibSupports supports{rib.number, {}, {}};
+    const Underside under{rib, cut, turn, out.board, loft.span()};
+    RibSupports supports{rib.number, {}, turn(cut.frame.le).y() - out.board, {}};
     if (d.join.feet) supports.feet = feetOf(d, loft, rib, under);
-    supports.at.push_back({"LE", 0, cut.frame.t, turn(cut.frame.le).y() - board, std::nullopt, under.on(cut.frame.t)});
+    supports.at.push_back(under.at("LE", noseSupport(d, rib.frame.chord, rib.turn)));
     for (const SparLine& line : frame.spars) {
       supports.at.push_back(under.at(d.spars[static_cast<std::size_t>(line.index)].name, sparOn(line, rib)));
       Support& s = supports.at.back();
       s.there = s.there && line.reaches(s.t);
     }
-    if (d.trailingEdge.kind != TrailingEdgeKind::none)
-      supports.at.push_back(under.at("TE front", rib.frame.chord - d.trailingEdge.width / std::cos(rib.turn)));
+    if (d.trailing.width > 0) supports.at.push_back(under.at("TE front", rib.frame.chord - d.trailing.onRib(rib.turn)));
     supports.at.push_back(under.at("TE", rib.frame.chord));
     out.ribs.push_back(std::move(supports));
   }

@@ -5,12 +5,12 @@
 namespace eup {
 
 struct Support {
-  std::string line;            ///< "LE", a spar's name, "TE front", "TE"
-  double x = 0;                ///< aft of the rib's nose along the chord line
-  double t = 0;                ///< mm of the panel's span
-  double height = 0;           ///< mm over the board
-  std::optional<double> slope; ///< rad, + rising aft; none at the nose point
-  bool there = true;           ///< false where its spar has ended, or a turned rib has run out over the panel's end
+  std::string line;  ///< "LE", a spar's name, "TE front", "TE"
+  double x = 0;      ///< aft of the rib's nose along the chord line
+  double t = 0;      ///< mm of the panel's span
+  double height = 0; ///< mm of the underside over the board
+  double slope = 0;  ///< rad, + rising aft, of what lies there
+  bool there = true; ///< false where its spar has ended, or a turned rib has run out over the panel's end
 };
 
 /// A foot that the rib stands on: part of the rib's sheet, below its underside. Chord axes.
@@ -23,14 +23,25 @@ struct Foot {
 struct RibSupports {
   int rib = 1;
   std::vector<Support> at;
+  double nose = 0; ///< mm of the nose point of the chord line over the board
   std::vector<Foot> feet;
 };
 
-struct SettingUp {
+/// How a panel lies on the board while it is built, its lowest place on it.
+struct Lie {
   Datum datum = Datum::chordLevel; ///< what was used
   bool fellBack = false;           ///< the underside is convex: it cannot lie flat, the chord was levelled instead
-  double lift = 0;                 ///< mm that the panel's lowest place stands over the board: with feet
   double turn = 0;                 ///< rad that the panel is turned nose down from root chord level
+  double board = 0;                ///< the board's height over the root's leading edge point, in axes turned with it
+};
+Lie lieOf(const PanelBrief& design, const PanelShape& shape);
+
+/// Where the packing under the leading edge stands, mm aft of a rib's nose along its chord line: under the decided
+/// place of the stock; without stock at a twentieth of the chord, where sheet or rib bears.
+double noseSupport(const PanelBrief& design, double chord, double turn = 0);
+
+struct SettingUp : Lie {
+  double lift = 0; ///< mm that the panel's lowest place stands over the board: with feet; `board` is then so much lower
   std::vector<RibSupports> ribs;
 };
 

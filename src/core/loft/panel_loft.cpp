@@ -101,8 +101,16 @@ Point PanelLoft::at(Face face, double f, double t) const {
 
 double PanelLoft::slope(Face face, double f, double t) const {
   constexpr double step = 0.01; // of the chord either way: the slope that a strip of wood lying there takes
-  const Point a = at(face, std::max(f - step, 0.0), t), b = at(face, std::min(f + step, 1.0), t);
-  return (b.y() - a.y()) / (b.x() - a.x());
+  const auto between = [&](double from, double to) {
+    const Point a = at(face, from, t), b = at(face, to, t);
+    return (b.y() - a.y()) / (b.x() - a.x());
+  };
+  if (f > 1 - step) { // at the tail there is one side only: by two strides, for a curve that bends evenly
+    constexpr double stride = 0.03;
+    const double middle = between(1 - stride, 1), before = between(1 - 2 * stride, 1 - stride);
+    return middle + (middle - before) * (f - (1 - stride / 2)) / stride;
+  }
+  return between(std::max(f - step, 0.0), f + step);
 }
 
 double PanelLoft::lowest() const {

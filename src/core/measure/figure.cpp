@@ -76,7 +76,8 @@ static Shown shownPlain(double value, Quantity quantity, LengthUnit unit) {
   case Quantity::stiffness:
     return {fmt::format("{:.3g}", value / 1e6), "N·m²"};
   case Quantity::ratio:
-    return {fmt::format("{:.2f}", value), ""};
+    // Three digits say what a reserve or an aspect ratio has to say.
+    return {fmt::format("{:.{}f}", value, std::abs(value) < 10 ? 2 : std::abs(value) < 100 ? 1 : 0), ""};
   case Quantity::percent:
     return {fmt::format("{:.1f}", value * 100), "%"};
   case Quantity::mass:

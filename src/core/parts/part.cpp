@@ -60,19 +60,20 @@ public:
       case LeadingEdgeKind::none:
         return 0.0;
       case LeadingEdgeKind::onEdge:
-        return le.width * le.width * heavy(le.material);
+        return d.leading.width * d.leading.onRib() * heavy(le.material);
       case LeadingEdgeKind::square:
       case LeadingEdgeKind::shaped:
         break;
       }
-      return 0.85 * le.width * depthAt(rib, le.width) * heavy(le.material);
+      return 0.85 * d.leading.onRib() * depthAt(rib, d.leading.onRib()) * heavy(le.material);
     });
     const TrailingEdge& te = d.trailingEdge;
     addRunning(Piece::trailingEdge, "trailing edge", te.material, [&](const Rib& rib) {
       if (te.kind == TrailingEdgeKind::none) return 0.0;
       const double chord = loft.frameAt(tOf(rib)).chord;
+      const double width = d.trailing.onRib();
       const double area =
-          te.kind == TrailingEdgeKind::wedge ? te.width * depthAt(rib, chord - te.width) / 2 : 2 * te.width * te.sheet;
+          te.kind == TrailingEdgeKind::wedge ? width * depthAt(rib, chord - width) / 2 : 2 * width * te.sheet;
       return area * heavy(te.material);
     });
   }
@@ -80,10 +81,11 @@ public:
   void addSkins() {
     const Sheeting& s = d.sheeting;
     addRunning(Piece::sheet, "nose sheeting", s.material, [&](const Rib& rib) {
-      return (rib.upperRun.sheetArc + rib.lowerRun.sheetArc) * s.thickness * heavy(s.material);
+      return (rib.upperRun.sheetWood + rib.lowerRun.sheetWood) * s.thickness * heavy(s.material);
     });
     addRunning(Piece::covering, "covering", d.stiffening.covering, [&](const Rib& rib) {
-      return 2 * loft.frameAt(tOf(rib)).chord * d.tables.covering(d.stiffening.covering).areaWeight * 1e-6;
+      return d.stiffening.covers(true, true) * loft.frameAt(tOf(rib)).chord *
+             d.tables.covering(d.stiffening.covering).areaWeight * 1e-6;
     });
   }
 
@@ -145,7 +147,7 @@ public:
         return {p.x(), t, p.y()};
       }
       const double chord = loft.frameAt(t).chord;
-      const Point p = loft.at(top ? Face::upper : Face::lower, 1 - d.trailingEdge.width / chord, t);
+      const Point p = loft.at(top ? Face::upper : Face::lower, 1 - d.trailing.onRib() / chord, t);
       return {p.x(), t, p.y()};
     };
     std::vector<double> lengths(ribs.size(), 0.0); // bay by bay

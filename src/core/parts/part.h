@@ -16,7 +16,9 @@ struct Part {
     capStrips,
     covering,
     diagonals,
-    tip
+    tip,
+    brace,
+    joiner
   } what = What::ribs;
   std::string name;     ///< "R4", "main spar, top cap", "leading edge"
   std::string material; ///< key of the table of materials; of coverings for a covering

@@ -15,13 +15,9 @@ struct Making {
   const PanelBrief& design;
   const PanelLoft& loft;
   Rib& rib;
-  /// What lies so wide along the flight behind the leading edge, or before the trailing edge, takes this much of a rib.
-  double noseScale() const { return across(loft.frameAt(0).le, loft.frameAt(loft.span()).le); }
-  double tailScale() const { return across(loft.frameAt(0).te, loft.frameAt(loft.span()).te); }
-  double across(const Point& root, const Point& tip) const {
-    return rib.turn == 0 ? 1 : 1 / (std::cos(rib.turn) - (tip.x() - root.x()) / loft.span() * std::sin(rib.turn));
-  }
-  double x(double fromTail) const { return rib.frame.chord - fromTail * tailScale(); }
+  /// What a decided width behind the leading edge, or before the trailing edge, takes of the rib.
+  double fromNose(double decided) const { return design.leading.taken(decided, rib.turn); }
+  double x(double fromTail) const { return rib.frame.chord - design.trailing.taken(fromTail, rib.turn); }
   /// How much wider than square to itself something is in the rib's plane that runs aft by `sweep`.
   double stretch(double sweep) const { return 1 / std::cos(rib.turn + sweep); }
   /// Which place of the panel's span that is where a straight line meets the rib.
@@ -134,19 +130,23 @@ Polyline onEdgeStrip(double w, double wide) {
   return {{0, 0}, {half * wide, -half}, {2 * half * wide, 0}, {half * wide, half}};
 }
 
+double noseCutAt(const Making& m) {
+  return noseCut(m.design, m.rib.turn);
+}
+
 /// What the leading edge stock takes. `ahead` is how far the cut starts before the nose, to take all of it.
 Region leadingCut(const Making& m) {
   const LeadingEdge& e = m.design.leadingEdge;
-  const double ahead = -m.rib.frame.chord, wide = m.noseScale();
+  const double ahead = -m.rib.frame.chord, wide = m.fromNose(1);
   switch (e.kind) {
   case LeadingEdgeKind::none:
     return {};
   case LeadingEdgeKind::square:
-    return {slab(m, ahead, e.width * wide)};
+    return {slab(m, ahead, noseCutAt(m))};
   case LeadingEdgeKind::onEdge:
-    return {slab(m, ahead, e.width / std::numbers::sqrt2 * wide), onEdgeStrip(e.width, wide)};
+    return {slab(m, ahead, noseCutAt(m)), onEdgeStrip(e.width, wide)};
   case LeadingEdgeKind::shaped: {
-    const double face = std::max(e.width - e.letIn, 0.0) * wide, back = e.width * wide;
+    const double face = noseCutAt(m), back = e.width * wide;
     const double middle = (heightOf(m.rib.upper, back) + heightOf(m.rib.lower, back)) / 2;
     return {slab(m, ahead, face), rectangle({face - 1, middle - e.height / 2}, {back, middle + e.height / 2})};
   }
@@ -254,7 +254,9 @@ void cutNotches(const Making& m, const SparLine& line, const Cut& cut, Region& c
     const Point seat = m.meet(up ? line.upperSeat : line.lowerSeat);
     const double inner = seat.y() - sign * cap.depth / std::cos(m.rib.lean);
     const double width = cap.width * stretch + m.design.ribs.notchFit, halfCap = cap.width * stretch / 2;
-    Notch notch{line.index, f, sign * (surfaceHeightAt(cut, f, seat.x()) - inner), cap.depth, width, {}, {}};
+    const double surface = surfaceHeightAt(cut, f, seat.x());
+    const double cover = coverDrop(m.design, m.loft, cut, f, {seat.x(), surface}) / std::cos(m.rib.lean);
+    Notch notch{line.index, f, sign * (surface - inner), sign * (surface - inner) - cover, width, {}, {}};
     notch.bottom = m.rib.frame.toChord({seat.x(), inner});
     const double low = std::min(inner, seat.y()), high = std::max(inner, seat.y());
     notch.shape =
@@ -367,9 +369,13 @@ void cutLaps(const Making& m, const Cut& cut, const std::vector<Standing>& other
 
 FaceRun runOf(const Making& m, Face f) {
   const double edge = sheetEdgeAt(m.design, m.loft, f, m.sheetMeetsAt(f));
+  const auto arcTo = [&](double x) {
+    const auto place = lastCrossing(m.face(f), x);
+    return place ? lengthOf(headOf(m.face(f), *place)) : 0;
+  };
   const double sheet = edge > 0 ? lengthOf(headOf(m.face(f), placeOfFraction(edge))) : 0;
-  const auto end = lastCrossing(m.face(f), m.x(trailingWidth(m.design)));
-  return {sheet, end ? std::max(lengthOf(headOf(m.face(f), *end)) - sheet, 0.0) : 0};
+  const double tail = arcTo(m.x(trailingWidth(m.design))), nose = arcTo(noseCutAt(m));
+  return {sheet, std::max(std::min(sheet, tail) - nose, 0.0), std::max(tail - sheet, 0.0)};
 }
 
 Rib cutRib(const PanelBrief& d, const PanelLoft& loft, const std::vector<SparLine>& spars,
@@ -412,6 +418,21 @@ Rib cutRib(const PanelBrief& d, const PanelLoft& loft, const std::vector<SparLin
 }
 
 } // namespace
+
+double noseCut(const PanelBrief& d, double turn) {
+  const LeadingEdge& e = d.leadingEdge;
+  switch (e.kind) {
+  case LeadingEdgeKind::none:
+    break;
+  case LeadingEdgeKind::square:
+    return d.leading.taken(e.width, turn);
+  case LeadingEdgeKind::onEdge:
+    return d.leading.taken(e.width / std::numbers::sqrt2, turn);
+  case LeadingEdgeKind::shaped:
+    return d.leading.taken(std::max(e.width - e.letIn, 0.0), turn);
+  }
+  return 0;
+}
 
 double ribletEnd(const PanelBrief& d, const std::vector<SparLine>& spars, const Rib& rib) {
   if (d.riblets.to == SheetEdge::fraction) return d.riblets.fraction * rib.frame.chord;

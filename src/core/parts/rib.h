@@ -59,8 +59,9 @@ struct Lap {
 };
 
 struct FaceRun {
-  double sheetArc = 0; ///< along the bare surface, nose to sheet edge
-  double capArc = 0;   ///< along the bare surface, sheet edge to the front of the trailing edge stock
+  double sheetArc = 0;  ///< along the bare surface, nose to sheet edge
+  double sheetWood = 0; ///< of that what is sheet: from the back of the leading edge stock to the trailing edge stock
+  double capArc = 0;    ///< along the bare surface, sheet edge to the front of the trailing edge stock
 };
 
 struct Rib {
@@ -109,6 +110,9 @@ struct Rib {
     return {from, from + thickness};
   }
 };
+
+/// How far behind its nose a rib that is turned by so much is cut upright for its leading edge stock, mm.
+double noseCut(const PanelBrief& design, double turn);
 
 /// Where a riblet ends at t, along the chord line from the nose.
 double ribletEnd(const PanelBrief& design, const std::vector<SparLine>& spars, const Rib& rib);

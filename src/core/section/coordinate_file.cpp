@@ -146,8 +146,9 @@ Surfaces fromLoop(List list) {
   auto nose = std::max_element(list.begin(), list.end(), [&](const ListedPoint& a, const ListedPoint& b) {
     return (a.at - tail).squaredNorm() < (b.at - tail).squaredNorm();
   });
+  constexpr double beside = 0.03; // of the chord: a cambered nose reaches a little ahead of its origin
   for (auto it = list.begin(); it != list.end(); ++it)
-    if (it->at.norm() < 1e-9 && std::abs(it - nose) <= 3) nose = it;
+    if (it->at.norm() < 1e-9 && (it->at - nose->at).norm() < beside * (high->at.x() - low->at.x())) nose = it;
   Surfaces s{List(list.begin(), nose + 1), List(nose, list.end())};
   std::reverse(s.upper.begin(), s.upper.end());
   return s;

@@ -2,7 +2,10 @@
 #include "core/geometry/polyline.h"
 #include "core/section/naca.h"
 #include <algorithm>
+#include <array>
+#include <boost/math/tools/minima.hpp>
 #include <cmath>
+#include <Eigen/Cholesky>
 #include <fmt/format.h>
 #include <map>
 
@@ -27,21 +30,96 @@ Peak peakOf(const std::vector<double>& x, const std::vector<double>& y) {
   return {x[i] + step, y[i] + slope * step + bend * step * step};
 }
 
-/// Centre of the circle through (0,0) that best fits the points near it (least squares on x² + y² = 2ax + 2by).
-Point noseCircle(const Section& s) {
-  double xx = 0, xy = 0, yy = 0, xr = 0, yr = 0;
-  const auto add = [&](const Point& p) {
-    const double r = p.squaredNorm() / 2;
-    xx += p.x() * p.x(), xy += p.x() * p.y(), yy += p.y() * p.y(), xr += p.x() * r, yr += p.y() * r;
-  };
-  int used = 0;
-  for (int i = 1; i < section_grid::points && section_grid::fraction(i) < 0.004; ++i, ++used) {
-    add(s.upper[static_cast<std::size_t>(i)]);
-    add(s.lower[static_cast<std::size_t>(i)]);
+/// The first points of both surfaces: those before `x`, and of each at least so many. Those beside the very nose say
+/// nothing until it is known which way the mean line begins.
+std::array<Polyline, 2> firstPoints(const Polyline& upper, const Polyline& lower, double x, std::size_t least) {
+  std::array<Polyline, 2> out;
+  for (const bool above : {true, false}) {
+    const Polyline& face = above ? upper : lower;
+    constexpr double beside = 0.0015; // chord fractions
+    Polyline& taken = out[above ? 0 : 1];
+    for (std::size_t i = 1; i < face.size() && (taken.size() < least || face[i].x() < x); ++i)
+      if (face[i].x() > beside) taken.push_back(face[i]);
   }
+  return out;
+}
+
+/// How points near the nose lie, when its mean line begins turned by so much.
+struct NoseFit {
+  double root = 0;  ///< α: the half depth begins with α √ξ
+  double error = 0; ///< sum of squares
+};
+
+NoseFit fitNose(const std::array<Polyline, 2>& near, double turn) {
+  using Terms = Eigen::Matrix<double, 6, 1>;
+  const Placement back{-turn, {0, 0}};
+  double widest = 0; // so that all terms are of one size
+  for (const Polyline& face : near)
+    for (const Point& p : face) widest = std::max(widest, back(p).x());
+  if (widest <= 0) return {0, 1e300};
+  Eigen::Matrix<double, 6, 6> squares = Eigen::Matrix<double, 6, 6>::Zero();
+  Terms right = Terms::Zero();
+  double heights = 0;
+  for (const bool upper : {true, false})
+    for (const Point& p : near[upper ? 0 : 1]) {
+      const Point q = back(p);
+      const double w = std::sqrt(std::max(q.x(), 0.0) / widest), square = w * w, side = upper ? 1 : -1;
+      Terms row;
+      row << side * w, side * w * square, upper ? square : 0, upper ? 0 : square, upper ? square * square : 0,
+          upper ? 0 : square * square;
+      squares += row * row.transpose();
+      right += row * q.y();
+      heights += q.y() * q.y();
+    }
+  const Terms found = squares.ldlt().solve(right);
+  if (!found.allFinite()) return {0, 1e300};
+  return {found[0] / std::sqrt(widest), std::max(heights - found.dot(right), 0.0)};
+}
+
+/// Near the nose a section's half depth begins with √x, and its middle with x (as the thickness form and the mean lines
+/// of NACA Report 460 do): with w = √ξ the surfaces are η = ±(α w + γ w³) + β w² + δ w⁴, β and δ of each its own, in
+/// axes along the mean line's own beginning: the turn that this fits best. The circle of curvature at (0,0) has the
+/// radius α² ÷ 2.
+/// Nothing where they do not lie like that.
+std::optional<Point> noseCentreThrough(const std::array<Polyline, 2>& near) {
+  constexpr std::size_t unknowns = 6;
+  const std::size_t many = near[0].size() + near[1].size();
+  if (many <= unknowns) return std::nullopt;
+  constexpr double steepest = 0.5; // rad
+  constexpr int looks = 20, digits = 20;
+  double best = 0;
+  for (int k = -looks; k <= looks; ++k)
+    if (const double turn = steepest * k / looks; fitNose(near, turn).error < fitNose(near, best).error) best = turn;
+  const double step = steepest / looks;
+  best = boost::math::tools::brent_find_minima([&](double turn) { return fitNose(near, turn).error; }, best - step,
+                                               best + step, digits)
+             .first;
+  constexpr double off = 2e-4; // chord fractions, root mean square
+  const auto [root, error] = fitNose(near, best);
+  if (!(root > 0) || std::sqrt(error / static_cast<double>(many)) > off) return std::nullopt;
+  return Point(std::cos(best), std::sin(best)) * (root * root / 2);
+}
+
+/// Centre of the circle through (0,0) that best fits points near it (least squares on x² + y² = 2ax + 2by): for a nose
+/// that is not drawn by such a form, a plate's rounded edge.
+Point plainNoseCircle(const Section& s) {
+  constexpr double guessed = 0.004; // chord fractions
+  double xx = 0, xy = 0, yy = 0, xr = 0, yr = 0;
+  for (const Polyline* face : {&s.upper, &s.lower})
+    for (std::size_t i = 1; i < face->size() && (*face)[i].x() < guessed; ++i) {
+      const Point& p = (*face)[i];
+      const double r = p.squaredNorm() / 2;
+      xx += p.x() * p.x(), xy += p.x() * p.y(), yy += p.y() * p.y(), xr += p.x() * r, yr += p.y() * r;
+    }
   const double det = xx * yy - xy * xy;
-  if (used < 2 || std::abs(det) < 1e-18) return {0, 0};
-  return {(xr * yy - yr * xy) / det, (yr * xx - xr * xy) / det};
+  return std::abs(det) < 1e-18 ? Point(0, 0) : Point((xr * yy - yr * xy) / det, (yr * xx - xr * xy) / det);
+}
+
+/// Of what is drawn, between the points that it is drawn by.
+Point noseCircle(const Section& s) {
+  constexpr double near = 0.03; // chord fractions
+  const auto centre = noseCentreThrough(firstPoints(s.upper, s.lower, near, 8));
+  return centre ? *centre : plainNoseCircle(s);
 }
 
 /// The longest run from point to point of the underside that stays within `flatWithin` of a straight line.
@@ -67,6 +145,12 @@ std::pair<double, double> flatRun(const Polyline& lower) {
 
 double depthAt(const Section& section, double x) {
   return heightAt(section.upper, x) - heightAt(section.lower, x);
+}
+
+Point listedNoseCentre(const Polyline& upper, const Polyline& lower) {
+  constexpr double near = 0.06;    // chord fractions
+  constexpr std::size_t least = 4; // of a surface, where few are listed
+  return noseCentreThrough(firstPoints(upper, lower, near, least)).value_or(Point(0, 0));
 }
 
 double rmsBetween(const Section& a, const Section& b) {

@@ -8,7 +8,7 @@ namespace eup {
 struct SectionMeasures {
   double thickness = 0, thicknessAt = 0; ///< greatest depth square to the chord line, and where
   double camber = 0, camberAt = 0;       ///< greatest height of the line half way between the surfaces, and where
-  double noseRadius = 0;                 ///< circle through the points next to the nose, both surfaces
+  double noseRadius = 0;                 ///< of the circle that the surface follows at (0,0); 0 for no round nose
   Point noseCentre{0, 0};                ///< of that circle
   double tailThickness = 0;
   double tailAngle = 0;            ///< rad, between the surfaces over the last tenth of the chord
@@ -24,6 +24,10 @@ SectionMeasures measure(const Section& section);
 /// A run counts as flat when it leaves a straight line by no more than this share of the chord: 0.1 mm on 250 mm,
 /// which no straightedge on a bench shows.
 inline constexpr double flatWithin = 4e-4;
+
+/// Centre of the circle that listed points follow at (0,0): the points themselves lie on the section, what is drawn
+/// between them does not quite. (0,0) when they are too few or show no round nose.
+Point listedNoseCentre(const Polyline& upper, const Polyline& lower);
 
 /// Depth at a chord fraction in [0, 1], square to the chord line.
 double depthAt(const Section& section, double x);

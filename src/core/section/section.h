@@ -17,7 +17,7 @@ struct Section {
 };
 
 namespace section_grid {
-inline constexpr int noseSteps = 4;
+inline constexpr int noseSteps = 8;
 inline constexpr int chordSteps = 100;
 inline constexpr int points = noseSteps + chordSteps + 1;
 /// Chord fraction of point i ≥ noseSteps: closer together towards both ends, where the curve turns.

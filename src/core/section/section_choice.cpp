@@ -66,8 +66,14 @@ Section withTail(const Section& s, double wanted) {
 /// Half depths ahead of the thickest point scaled so that the nose radius is `factor` times what it was.
 Section withNose(const Section& s, double factor) {
   const double from = std::max(0.05, measure(s).thicknessAt), k = std::sqrt(factor) - 1;
-  Section out = reshaped(s, [&](double x, double&, double& half) {
-    if (x < from) half *= 1 + k * std::pow(1 - x / from, 4);
+  // At x = 0 a cambered section's middle has risen already: it rises with the nose that is scaled ahead of it.
+  const auto start = static_cast<std::size_t>(section_grid::noseSteps);
+  const double risen = (s.upper[start].y() + s.lower[start].y()) / 2;
+  Section out = reshaped(s, [&](double x, double& middle, double& half) {
+    if (x >= from) return;
+    const double share = k * std::pow(1 - x / from, 4);
+    half *= 1 + share;
+    middle += share * risen;
   });
   scaleNose(out, factor, std::sqrt(factor));
   return out;
@@ -161,7 +167,11 @@ std::string sourceName(const SectionChoice& c) {
 
 double noseRadiusOf(const SectionChoice& choice, const SectionMeasures& measures) {
   const bool plain = choice.kind == SectionKind::naca && choice.steps.empty();
-  return plain ? nacaNoseRadius(readNaca(choice.naca).value()) : measures.noseRadius;
+  if (plain) return nacaNoseRadius(readNaca(choice.naca).value());
+  if (choice.kind == SectionKind::listed && choice.steps.empty())
+    if (const double listed = listedNoseCentre(choice.listed.upper, choice.listed.lower).norm(); listed > 0)
+      return listed;
+  return measures.noseRadius;
 }
 
 std::string sourceOf(const SectionChoice& c) {

@@ -84,9 +84,9 @@ void checkEdges(const PanelBrief& d, const PanelLoft& loft, const BentSection& b
     }
   };
   if (d.leadingEdge.kind != LeadingEdgeKind::none)
-    check(BayCheck::What::leadingEdge, 0, d.leadingEdge.width, d.leadingEdge.material);
+    check(BayCheck::What::leadingEdge, 0, d.leading.onRib(), d.leadingEdge.material);
   if (d.trailingEdge.kind != TrailingEdgeKind::none)
-    check(BayCheck::What::trailingEdge, chord - d.trailingEdge.width, chord, d.trailingEdge.material);
+    check(BayCheck::What::trailingEdge, chord - d.trailing.onRib(), chord, d.trailingEdge.material);
 }
 
 void checkSheet(const PanelBrief& d, const SparSection& section, double radius, const Place& at, double length,

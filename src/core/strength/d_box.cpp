@@ -1,6 +1,7 @@
 #include "core/strength/d_box.h"
 #include "core/geometry/cover.h"
 #include "core/geometry/polyline.h"
+#include "core/geometry/region.h"
 #include <algorithm>
 #include <cmath>
 
@@ -22,7 +23,18 @@ Polyline noseBox(const Polyline& upper, const Polyline& lower, double x, double 
   // The web stands between the mid lines of the two skins, not between their outer faces.
   std::erase_if(box,
                 [&](const Point& p) { return (p - skin.front()).norm() < 1e-9 || (p - skin.back()).norm() < 1e-9; });
-  return box;
+  // Where the cover is thicker than a sharp nose's radius the line runs over itself: those turns are no wall.
+  const Region whole = subtractFromWound(box, {});
+  const auto largest = std::max_element(
+      whole.begin(), whole.end(), [](const Polyline& a, const Polyline& b) { return signedArea(a) < signedArea(b); });
+  if (largest == whole.end()) return {};
+  // From the web's upper end over the nose to its lower end.
+  Polyline out = *largest;
+  std::rotate(out.begin(),
+              std::max_element(out.begin(), out.end(),
+                               [&](const Point& a, const Point& b) { return a.x() + a.y() < b.x() + b.y(); }),
+              out.end());
+  return out;
 }
 
 double shearCentreAhead(double area, double webDepth, double webGive, double skinGive) {

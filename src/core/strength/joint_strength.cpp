@@ -39,8 +39,14 @@ double tubeStress(double moment, double diameter, double bore) {
   return moment * 32 * diameter / (std::numbers::pi * (std::pow(diameter, 4) - std::pow(bore, 4)));
 }
 
-double socketLoad(double moment, double shear, double length) {
-  return 6 * moment / (length * length) - 2 * shear / length;
+double socketLoad(const Socket& socket, double moment, double shear) {
+  const double l = socket.reach, couple = 6 * moment / (l * l);
+  if (socket.beyond) return couple + 4 * shear / l;
+  return std::max(std::abs(couple - 2 * shear / l), std::abs(couple - 4 * shear / l));
+}
+
+double mouthForce(const Socket& socket, double moment, double shear) {
+  return std::abs(moment / socket.reach + (socket.beyond ? shear : -shear));
 }
 
 double plateStiffness(const Bracing& brace, double depth, const Tables& tables) {
@@ -49,7 +55,7 @@ double plateStiffness(const Bracing& brace, double depth, const Tables& tables) 
 }
 
 JoinStrength joinStrength(const PanelBrief& d, const SpanLoad& load, const std::vector<BracePlates>& braces,
-                          double rodReach) {
+                          const std::vector<Socket>& sockets) {
   JoinStrength out;
   out.moment = std::abs(load.moment(d.inboard));
   out.shear = std::abs(load.shear(d.inboard));
@@ -69,20 +75,25 @@ JoinStrength joinStrength(const PanelBrief& d, const SpanLoad& load, const std::
     s.gluedLeg = legFor(2, s.glueStrength, each * out.moment, each * out.shear, b.height);
   }
   const Joiner& j = d.join.joiner;
-  if (j.fitted && rodReach > 0 && j.bore < j.diameter) {
+  if (j.fitted && !sockets.empty() && j.bore < j.diameter) {
     out.rodStress = tubeStress(out.moment, j.diameter, j.bore);
     out.rodReserve = reserveOf(weaker(d.tables.named(j.material)), out.rodStress);
-    out.bearing = std::abs(socketLoad(out.moment, out.shear, rodReach)) / j.diameter;
-    out.socketReserve = reserveOf(d.tables.named(j.material).compressionAcross, out.bearing);
-    const double across = d.tables.named(d.ribs.material).compressionAcross,
-                 ply = d.tables.named("birch-ply").compressionAcross, couple = out.moment / rodReach;
-    for (const auto& [force, thickness] :
-         {std::pair(couple + out.shear, d.ribs.rootThickness), std::pair(couple, d.ribs.thickness)}) {
-      const double holds = j.sleeve * (thickness * across + j.facing * ply), reserve = reserveOf(holds, force);
-      if (out.crushHolds > 0 && reserve >= out.crushReserve) continue;
-      out.crushForce = force, out.crushHolds = holds, out.crushReserve = reserve;
-      out.crushArea = j.sleeve * (thickness + j.facing);
+    const double ply = d.tables.named("birch-ply").compressionAcross;
+    for (const Socket& s : sockets) {
+      if (const double press = socketLoad(s, out.moment, out.shear) / j.diameter; press >= out.bearing)
+        out.bearing = press, out.pressed = s;
+      const double across = d.tables.named(s.ribMaterial).compressionAcross;
+      for (const bool mouth : {true, false}) {
+        const double force = mouth ? mouthForce(s, out.moment, out.shear) : out.moment / s.reach,
+                     thickness = mouth ? s.mouthRib : s.endRib,
+                     holds = j.sleeve * (thickness * across + j.facing * ply), reserve = reserveOf(holds, force);
+        if (out.crushHolds > 0 && reserve >= out.crushReserve) continue;
+        out.crushForce = force, out.crushHolds = holds, out.crushReserve = reserve;
+        out.crushArea = j.sleeve * (thickness + j.facing);
+        out.crushed = s, out.crushedMouth = mouth;
+      }
     }
+    out.socketReserve = reserveOf(d.tables.named(j.material).compressionAcross, out.bearing);
   }
   return out;
 }

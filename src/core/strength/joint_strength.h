@@ -15,9 +15,23 @@ double glueShear(double moment, double shear, double length, double height);
 /// Bending stress of a round rod or tube: M ÷ Z, Z = π (D⁴ − d⁴) ÷ (32 D). 0 <= d < D.
 double tubeStress(double moment, double diameter, double bore);
 
-/// Greatest load per mm of socket where a rod's leg of that length takes a moment M and a shear V at its mouth, the
-/// load spread straight along it: 6 M ÷ l² − 2 V ÷ l.
-double socketLoad(double moment, double shear, double length);
+/// A rod's leg in the ribs of one panel.
+struct Socket {
+  double reach = 0;                ///< mm of the leg, > 0
+  bool beyond = false;             ///< the load acts beyond the mouth: in the panel that lies inside the join
+  double mouthRib = 3, endRib = 2; ///< mm thick: the ribs that hold it where it begins and ends
+  std::string ribMaterial = "balsa-160";
+};
+
+/// Greatest load per mm of socket where a rod's leg takes a moment M and a shear V at its mouth, the load spread
+/// straight along it so that it balances both. Where the load acts inboard of the mouth's own end, as in the panel that
+/// carries it: 6 M ÷ l² − 2 V ÷ l at the leg's end (or 4 V ÷ l − 6 M ÷ l² at its mouth, with a load nearer than half
+/// the leg). Where it acts beyond the mouth: 6 M ÷ l² + 4 V ÷ l at the mouth.
+double socketLoad(const Socket& socket, double moment, double shear);
+
+/// The forces of two ribs, at the mouth and at the leg's end, that balance the same: M ÷ l at the end, and at the mouth
+/// M ÷ l − V, or M ÷ l + V where the load acts beyond it.
+double mouthForce(const Socket& socket, double moment, double shear);
 
 struct BraceStrength {
   double share = 1; ///< of the moment: the join's braces share it by their stiffness
@@ -30,13 +44,15 @@ struct JoinStrength {
   double moment = 0, shear = 0;      ///< at the join, from all outside it
   std::vector<BraceStrength> braces; ///< one for every brace that is given; no stress where it has no depth or leg
   double rodStress = 0, rodReserve = 0;
-  /// Of the socket's end ribs the one with least in reserve against being crushed: N on it, M ÷ l + V at the join and M
-  /// ÷ l at its inner end; what it holds, wood pressed across its grain and ply facing as it is; and what that bears
-  /// on, mm².
+  /// Of the sockets' end ribs the one with least in reserve against being crushed: N on it; what it holds, wood pressed
+  /// across its grain and ply facing as it is; and what that bears on, mm².
   double crushForce = 0, crushHolds = 0, crushArea = 0;
   double crushReserve = 0;
-  double bearing = 0;       ///< MPa, rod against sleeve, at the socket's mouth or end
-  double socketReserve = 0; ///< of the rod, pressed across its grain there; the sleeve is no softer
+  Socket crushed;            ///< that rib's
+  bool crushedMouth = false; ///< the rib at the join, not the one at the leg's end
+  double bearing = 0;        ///< MPa, rod against sleeve, where it presses most
+  Socket pressed;            ///< there
+  double socketReserve = 0;  ///< of the rod, pressed across its grain there; the sleeve is no softer
 };
 
 /// A brace as the join has it: `depth` at the join, the shorter leg, the glued height in its middle.
@@ -50,6 +66,6 @@ double plateStiffness(const Bracing& brace, double depth, const Tables& tables);
 
 /// Of the join at the panel's root, under the load of all that lies outside it.
 JoinStrength joinStrength(const PanelBrief& design, const SpanLoad& load, const std::vector<BracePlates>& braces,
-                          double rodReach);
+                          const std::vector<Socket>& sockets);
 
 } // namespace eup

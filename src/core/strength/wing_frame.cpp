@@ -93,7 +93,10 @@ public:
         if (*std::min_element(at.begin(), at.end()) < 0) continue;
         for (const bool top : {true, false}) {
           const bool sheet = (top ? design.sheeting.top : design.sheeting.bottom) && underSheet(lines[k], at);
-          wall(at, top, sheet ? of(design.sheeting.material).shear * design.sheeting.thickness : cover.shear);
+          wall(at, top,
+               sheet                                 ? of(design.sheeting.material).shear * design.sheeting.thickness
+               : design.stiffening.covers(top, !top) ? cover.shear
+                                                     : 0);
         }
       }
     }
@@ -138,10 +141,8 @@ private:
     }
     return f.fromChord({f.chord - trailingMiddle(), 0});
   }
-  double leadingMiddle() const {
-    return design.leadingEdge.kind == LeadingEdgeKind::none ? 1 : design.leadingEdge.width / 2;
-  }
-  double trailingMiddle() const { return 2 * design.trailingEdge.width / 3; } // a wedge's middle of area, from its edge
+  double leadingMiddle() const { return design.leading.width > 0 ? design.leading.onRib() / 2 : 1; }
+  double trailingMiddle() const { return 2 * design.trailing.onRib() / 3; } // a wedge's middle of area, from its edge
   const Line* firstSpar() const {
     for (const Line& l : lines)
       if (l.kind == Line::Kind::spar) return &l;
@@ -204,8 +205,7 @@ private:
     case Line::Kind::leadingEdge:
     case Line::Kind::trailingEdge: {
       const bool front = line.kind == Line::Kind::leadingEdge;
-      const double wide = front ? (design.leadingEdge.kind == LeadingEdgeKind::none ? 2 : design.leadingEdge.width)
-                                : design.trailingEdge.width;
+      const double wide = !front ? design.trailing.width : design.leading.width > 0 ? design.leading.width : 2;
       // A wedge's own constants are those of a strip of two thirds of its front's depth, about.
       const double deep = ((a.top - a.bottom).z() + (b.top - b.bottom).z()) / 2;
       const double high = front ? std::min(wide, std::max(deep, 1.0)) : std::max(deep, 0.5);

@@ -106,10 +106,15 @@ void rodFigures(const TruePanel& w, FigureList& out) {
        s.crushReserve,
        Quantity::ratio,
        Stage::joins,
-       "where the socket begins and ends, on the edge of the rib's hole; the sleeve glued to spar and webs helps",
-       "D × Σ thickness × strength ÷ (M ÷ l + V), D of the sleeve, wood across its grain, ply facing as it is",
-       fmt::format("{:.1f} N ÷ {:.1f} N = {:.2f}; rib of {}, {} of birch ply on it", s.crushHolds, s.crushForce,
-                   s.crushReserve, w.design.tables.named(w.design.ribs.material).label, out.len(j.facing)),
+       fmt::format("{}, on the edge of the rib's hole; the sleeve glued to spar and webs helps",
+                   socketPlace(s.crushed, s.crushedMouth, centre)),
+       !s.crushedMouth ? "D × Σ thickness × strength ÷ (M ÷ l), D of the sleeve, wood across its grain, ply as it is"
+       : s.crushed.beyond
+           ? "D × Σ thickness × strength ÷ (M ÷ l + V), D of the sleeve, wood across its grain, ply as it is"
+           : "D × Σ thickness × strength ÷ (M ÷ l − V), D of the sleeve, wood across its grain, ply as it is",
+       fmt::format("{:.1f} N ÷ {:.1f} N = {:.2f}; l {}; rib of {}, {} of birch ply on it", s.crushHolds, s.crushForce,
+                   s.crushReserve, out.len(s.crushed.reach), w.design.tables.named(s.crushed.ribMaterial).label,
+                   out.len(j.facing)),
        "equilibrium of the rod's leg on two ribs; strengths of the materials' table",
        {"joiner.facing", "joiner.sleeve", "joiner.toRib", "ribs.rootThickness", "ribs.material", "flying.loadFactor"},
        true});
@@ -118,10 +123,11 @@ void rodFigures(const TruePanel& w, FigureList& out) {
            s.bearing,
            Quantity::stress,
            Stage::joins,
-           "at the socket's inner end, over the rod's diameter",
-           "(6 M ÷ l² − 2 V ÷ l) ÷ D",
-           fmt::format("M {:.0f} N·mm, V {:.2f} N, l {}: {:.2f} MPa", s.moment, s.shear,
-                       out.len(std::min(rod.reach, rod.reachInside)), s.bearing),
+           fmt::format("{}, over the rod's diameter", socketPlace(s.pressed, s.pressed.beyond, centre)),
+           s.pressed.beyond ? "(6 M ÷ l² + 4 V ÷ l) ÷ D: the load acts beyond the socket's mouth"
+                            : "(6 M ÷ l² − 2 V ÷ l) ÷ D",
+           fmt::format("M {:.0f} N·mm, V {:.2f} N, l {}: {:.2f} MPa", s.moment, s.shear, out.len(s.pressed.reach),
+                       s.bearing),
            "load spread straight along the socket",
            {"joiner.toRib", "joiner.diameter", "flying.loadFactor"}});
   out.add(
@@ -215,6 +221,12 @@ void gapFigures(const TruePanel& w, FigureList& out) {
 }
 
 } // namespace
+
+std::string socketPlace(const Socket& socket, bool mouth, bool centre) {
+  if (centre) return mouth ? "at the join" : "where the socket ends in either half";
+  if (mouth) return socket.beyond ? "at the join, in the panel inside it" : "at the join, in this panel";
+  return socket.beyond ? "where the socket ends in the panel inside" : "where the socket ends in this panel";
+}
 
 void joinerFigures(const TruePanel& w, FigureList& out) {
   for (std::size_t i = 0; i < w.join.braces.size(); ++i)

@@ -10,12 +10,19 @@
 namespace eup {
 namespace {
 
-const char* underWhat(BlockAt at) {
-  switch (at) {
+/// Where under the leading edge.
+const char* noseWords(const PanelBrief& d) {
+  if (d.leading.width <= 0) return ", a twentieth of the chord";
+  return d.join.noseOn == NoseOn::middle ? ", under the middle of the LE stock"
+                                         : ", under the rear edge of the LE stock";
+}
+
+std::string underWhat(const PanelBrief& d) {
+  switch (d.join.blockAt) {
   case BlockAt::leadingEdge:
-    return "leading edge";
+    return std::string("leading edge") + noseWords(d);
   case BlockAt::spar:
-    return "main spar";
+    return d.spars.empty() ? "place 30 % aft of the leading edge" : "main spar";
   case BlockAt::trailingEdge:
     return "trailing edge";
   }
@@ -156,7 +163,7 @@ void crackFigures(const TruePanel& w, FigureList& out) {
 void jigRodFigures(const TruePanel& w, FigureList& out) {
   if (!w.design.join.rods) return;
   const Placement turn{-w.settingUp.turn, {0, 0}};
-  const double board = turn(w.shape.loft.frameAt(0).le).y() - w.settingUp.ribs.front().at.front().height;
+  const double board = w.settingUp.board;
   const auto rods = jigRods(w.design, w.shape.loft);
   for (std::size_t k = 0; k < rods.size(); ++k)
     for (const bool root : {true, false}) {
@@ -176,54 +183,81 @@ void jigRodFigures(const TruePanel& w, FigureList& out) {
     }
 }
 
-/// How the strips that meet at the join are sawn, for this panel's root end.
-void endCutFigures(const TruePanel& w, FigureList& out) {
-  const double fold = w.join.fold, span = w.shape.loft.span();
-  const Point3 up(0, 0, 1), plane = joinPlane(fold, true);
+/// One end of a panel: how the strips that meet at a join there are sawn.
+struct SawnEnd {
+  bool root = true;
+  double fold = 0;   ///< rad, half the break of the join
+  std::string key;   ///< what its figures begin with
+  std::string which; ///< " end", " outer end"
+  std::vector<std::string> from;
+};
+
+void endCutFigures(const TruePanel& w, const SawnEnd& end, FigureList& out) {
+  const double span = w.shape.loft.span(), here = end.root ? 0 : span;
+  const Point3 up(0, 0, 1), plane = joinPlane(end.fold, end.root);
   const ChordFrame root = w.shape.loft.frameAt(0), tip = w.shape.loft.frameAt(span);
-  const std::vector<std::string> from{"join.dihedral.rise", "join.dihedral.angle", "panel.tipSetback"};
+  // On this panel's end, where the other panel lies: longer outwards at an inner end is shorter at an outer one.
   const auto strip = [&](const std::string& key, const std::string& what, const Point& a, const Point& b) {
     const EndCut cut = endCut({b.x() - a.x(), span, b.y() - a.y()}, up, plane);
     const std::string runs = fmt::format("runs {} aft and {} up over {}; the join leans {}", out.len(b.x() - a.x()),
-                                         out.len(b.y() - a.y()), out.len(span), out.deg(fold));
-    out.add({"cut." + key + ".mitre", what + " end, mitre", cut.mitre, Quantity::angle, Stage::joins,
-             "on its upper face, out of square to its length; + longer at the front",
-             "where the plane that halves the join meets the face", runs, "solid geometry", from});
-    out.add({"cut." + key + ".bevel", what + " end, bevel", cut.bevel, Quantity::angle, Stage::joins,
-             "on its side face, out of upright; + longer below", "where the plane that halves the join meets the side",
-             runs, "solid geometry", from});
-    out.add({"cut." + key + ".tilt", what + " end, blade tilts", cut.tilt, Quantity::angle, Stage::joins,
+                                         out.len(b.y() - a.y()), out.len(span), out.deg(end.fold));
+    out.add(
+        {end.key + key + ".mitre", what + end.which + ", mitre", cut.mitre, Quantity::angle, Stage::joins,
+         fmt::format("on its upper face, out of square to its length; + longer at the {}", end.root ? "front" : "back"),
+         "where the plane that halves the join meets the face", runs, "solid geometry", end.from});
+    out.add({end.key + key + ".bevel", what + end.which + ", bevel", cut.bevel, Quantity::angle, Stage::joins,
+             fmt::format("on its side face, out of square to its length; + longer {}", end.root ? "below" : "above"),
+             "where the plane that halves the join meets the side", runs, "solid geometry", end.from});
+    out.add({end.key + key + ".tilt", what + end.which + ", blade tilts", cut.tilt, Quantity::angle, Stage::joins,
              "of a saw that is set to the mitre, out of upright", "of the plane that halves the join to the face", runs,
-             "solid geometry", from});
+             "solid geometry", end.from});
   };
-  strip("le", "LE", root.le, tip.le);
-  strip("te", "TE", root.te, tip.te);
+  if (w.design.leadingEdge.kind != LeadingEdgeKind::none) strip("le", "LE", root.le, tip.le);
+  if (w.design.trailingEdge.kind != TrailingEdgeKind::none) strip("te", "TE", root.te, tip.te);
   for (const SparLine& line : w.frame.spars) {
+    if (!line.reaches(here)) continue;
     const std::string key = fmt::format("spar.{}", line.index + 1);
-    const std::string& name = w.design.spars[static_cast<std::size_t>(line.index)].name;
-    strip(key + ".top", fmt::format("Top of {},", name), line.upperSeat.root, line.upperSeat.tip);
-    strip(key + ".bottom", fmt::format("Bottom of {},", name), line.lowerSeat.root, line.lowerSeat.tip);
+    const Spar& spar = w.design.spars[static_cast<std::size_t>(line.index)];
+    const auto cap = [&](const char* which, const char* words, const Cap& whole, const StraightLine& seat) {
+      if (spar.kind == SparKind::caps && capAt(whole, line.share(here)).fitted)
+        strip(key + which, fmt::format("{} of {},", words, spar.name), seat.root, seat.tip);
+    };
+    cap(".top", "Top", spar.top, line.upperSeat);
+    cap(".bottom", "Bottom", spar.bottom, line.lowerSeat);
+    if (spar.kind == SparKind::fullDepth)
+      strip(key + ".sheet", fmt::format("{},", spar.name), line.middle.root, line.middle.tip);
   }
   // A sheet lies on the surface: its end runs square to the LE but for this, and its edge leans by the bevel.
   for (const Face face : {Face::upper, Face::lower}) {
-    const double edge = sheetEdgeAt(w.design, w.shape.loft, face, 0);
+    const double edge = sheetEdgeAt(w.design, w.shape.loft, face, here);
     if (edge <= 0) continue;
     const bool top = face == Face::upper;
     const Point3 along(tip.le.x() - root.le.x(), span, tip.le.y() - root.le.y());
-    const Point3 chordwise(1, 0, w.shape.loft.slope(face, edge / 2, 0));
+    const Point3 chordwise(1, 0, w.shape.loft.slope(face, edge / 2, here));
     Point3 square = chordwise.cross(along);
     if (square.z() < 0) square = -square;
     const EndCut cut = endCut(along, square, plane);
-    const std::string key = top ? "cut.sheetTop." : "cut.sheetBottom.", what = top ? "Top sheet" : "Bottom sheet";
-    const std::string runs =
-        fmt::format("the LE runs {} aft over {}; the join leans {}", out.len(along.x()), out.len(span), out.deg(fold));
-    out.add({key + "mitre", what + " end, mitre", cut.mitre, Quantity::angle, Stage::joins,
-             "on its face, out of square to the LE's edge; + longer at the front. Cut it before the long edge",
-             "where the plane that halves the join meets the sheet", runs, "solid geometry", from});
-    out.add({key + "tilt", what + " end, blade tilts", cut.tilt, Quantity::angle, Stage::joins,
+    const std::string key = end.key + (top ? "sheetTop." : "sheetBottom."),
+                      what = (top ? "Top sheet" : "Bottom sheet") + end.which;
+    const std::string runs = fmt::format("the LE runs {} aft over {}; the join leans {}", out.len(along.x()),
+                                         out.len(span), out.deg(end.fold));
+    out.add({key + "mitre", what + ", mitre", cut.mitre, Quantity::angle, Stage::joins,
+             fmt::format("on its face, out of square to the LE's edge; + longer at the {}. Cut it before the long edge",
+                         end.root ? "front" : "back"),
+             "where the plane that halves the join meets the sheet", runs, "solid geometry", end.from});
+    out.add({key + "tilt", what + ", blade tilts", cut.tilt, Quantity::angle, Stage::joins,
              "of a knife that is set to the mitre, out of upright, half way along the sheet's width",
-             "of the plane that halves the join to the sheet", runs, "solid geometry", from});
+             "of the plane that halves the join to the sheet", runs, "solid geometry", end.from});
   }
+}
+
+/// At this panel's root, and at its tip where another panel is joined to it.
+void endCutFigures(const TruePanel& w, FigureList& out) {
+  if (w.design.join.sparsThere != SparsThere::through)
+    endCutFigures(
+        w, {true, w.join.fold, "cut.", " end", {"join.dihedral.rise", "join.dihedral.angle", "panel.tipSetback"}}, out);
+  if (w.design.beyond && w.design.beyond->sparsThere != SparsThere::through)
+    endCutFigures(w, {false, w.design.foldBeyond, "cutOuter.", " outer end", {"panel.tipSetback"}}, out);
 }
 
 } // namespace
@@ -233,7 +267,7 @@ void joinFigures(const TruePanel& w, FigureList& out) {
   const double span = w.shape.loft.span();
   const DihedralBy by = w.design.join.dihedral.by;
   const std::vector<std::string> from{"join.dihedral.rise", "join.dihedral.angle", "panel.span"};
-  const char* at = underWhat(w.design.join.blockAt);
+  const std::string at = underWhat(w.design);
   const std::string folded = j.centre ? (j.otherFlat ? "2Γ" : "Γ") : "(Γ − Γ inside)";
   out.add(
       {"join.block",
@@ -299,7 +333,7 @@ void joinFigures(const TruePanel& w, FigureList& out) {
   braceFigures(w, out);
   crackFigures(w, out);
   jigRodFigures(w, out);
-  if (w.design.join.sparsThere != SparsThere::through) endCutFigures(w, out);
+  endCutFigures(w, out);
 }
 
 namespace {
@@ -398,23 +432,35 @@ void settingUpFigures(const TruePanel& w, FigureList& out) {
     for (std::size_t i = 0; i < rib.at.size(); ++i) {
       const Support& at = rib.at[i];
       if (!at.there) continue;
-      const std::string slope = at.slope ? fmt::format("slopes {} {} there", out.deg(std::abs(*at.slope)),
-                                                       *at.slope >= 0 ? "up aft" : "down aft")
-                                         : "at the nose point of the chord line";
-      out.add({fmt::format("setup.{}.{}", rib.rib, lineKey(at.line, i)),
-               fmt::format("Packing, {}", at.line),
-               at.height,
-               Quantity::length,
-               Stage::joins,
-               fmt::format("R{}, {} aft of the nose, board to underside", rib.rib, out.len(at.x)),
+      const std::string slope =
+          fmt::format("slopes {} {} there", out.deg(std::abs(at.slope)), at.slope >= 0 ? "up aft" : "down aft");
+      out.add({fmt::format("setup.{}.{}", rib.rib, lineKey(at.line, i)), fmt::format("Packing, {}", at.line), at.height,
+               Quantity::length, Stage::joins,
+               fmt::format("R{}, {} aft of the nose{}, board to underside", rib.rib, out.len(at.x),
+                           i == 0 ? noseWords(w.design) : ""),
                "height of the underside over the board, " + datum,
                fmt::format("{}; pack with {}{}", slope,
                            stackText(stackFor(at.height, w.design.join.packing), w.design.unit), wrong(rib, i, out)),
                ruledLoft,
-               {"join.datum", "panel.washout", "panel.washoutAxis", "join.packing"},
-               at.line == "TE",
-               rib.rib});
+               i == 0 ? std::vector<std::string>{"join.datum", "panel.washout", "panel.washoutAxis", "join.packing",
+                                                 "join.noseOn", "leadingEdge.width"}
+                      : std::vector<std::string>{"join.datum", "panel.washout", "panel.washoutAxis", "join.packing"},
+               at.line == "TE", rib.rib});
     }
+    if (rib.at.front().there)
+      out.add({fmt::format("setup.{}.nose", rib.rib),
+               "Nose point of the chord line",
+               rib.nose,
+               Quantity::length,
+               Stage::joins,
+               fmt::format("R{}, board to the foremost end of its chord line: to line it up by, not to pack it by",
+                           rib.rib),
+               "height of the chord line's front end over the board, " + datum,
+               fmt::format("the packing under the LE stands {} aft of it", out.len(rib.at.front().x)),
+               ruledLoft,
+               {"join.datum", "panel.washout", "panel.washoutAxis"},
+               false,
+               rib.rib});
     footFigures(w, rib, out);
   }
   stripFigures(w, out);

@@ -94,6 +94,10 @@ const char* wordsOf(PartMass::What what) {
     return "tip";
   case PartMass::What::covering:
     return "covering";
+  case PartMass::What::brace:
+    return "braces";
+  case PartMass::What::joiner:
+    return "joiner";
   }
   return "";
 }
@@ -140,7 +144,8 @@ void massFigures(const TruePanel& w, FigureList& out) {
            all,
            Quantity::mass,
            Stage::spars,
-           "one hand; no glue, paint, joiner or servo",
+           w.join.centre ? "one hand, with its half of what holds the join; no glue, paint or servo"
+                         : "one hand, with what holds its join; no glue, paint or servo",
            "Σ volume × density",
            sum,
            "densities of the materials' table",

@@ -84,8 +84,8 @@ void turnFigures(const TruePanel& w, const Rib& rib, FigureList& out) {
 
 void woodFigures(const TruePanel& w, const Rib& rib, FigureList& out) {
   const auto key = [&](const char* what) { return fmt::format("rib.{}.{}", rib.number, what); };
-  const double density = w.design.tables.named(w.design.ribs.material).density;
-  const double grams = rib.cutArea * rib.thickness * density * 1e-6;
+  const Material& wood = w.design.tables.named(w.design.ribs.material);
+  const double grams = rib.cutArea * rib.thickness * wood.density * 1e-6;
   out.add({key("area"),
            "Wood in the rib",
            rib.cutArea,
@@ -100,15 +100,16 @@ void woodFigures(const TruePanel& w, const Rib& rib, FigureList& out) {
            false,
            rib.number});
   out.add({key("mass"),
-           "Mass in medium balsa",
+           "Mass",
            grams,
            Quantity::mass,
            Stage::ribs,
            rib.name(),
            "area × thickness × density",
-           fmt::format("{:.0f} mm² × {} mm × {:.0f} kg/m³ = {:.2f} g", rib.cutArea, rib.thickness, density, grams),
-           "density: common practice, 160 kg/m³",
-           {"ribs.thickness"},
+           fmt::format("{:.0f} mm² × {} mm × {:.0f} kg/m³ ({}) = {:.2f} g", rib.cutArea, rib.thickness, wood.density,
+                       wood.label, grams),
+           wood.source,
+           {"ribs.thickness", "ribs.material"},
            false,
            rib.number});
   const auto arc = [&](const char* what, const char* label, const FaceRun& run, const char* face,
@@ -183,9 +184,48 @@ void notchFigures(const TruePanel& w, const Rib& rib, FigureList& out) {
   }
 }
 
+/// Where the edges do not run square to the ribs: what is planed off ribs and stock so that they lie on each other.
+void bevelFigures(const TruePanel& w, FigureList& out) {
+  const PanelBrief& d = w.design;
+  const double enough = degToRad(0.1); // less is sanded off unseen
+  double turn = 0;
+  for (const Rib& rib : w.frame.ribs)
+    if (rib.kind == RibKind::main) turn = rib.turn;
+  const auto bevel = [&](const char* key, const char* label, double angle, const char* edge, double thickness,
+                         const char* whichRibs, std::vector<std::string> from) {
+    if (std::abs(angle) < enough) return;
+    const double off = thickness * std::tan(std::abs(angle));
+    out.add({key, label, angle, Quantity::angle, Stage::ribs,
+             fmt::format("of {}, out of square to their faces, {} over a thickness of {}; + longer on the {} face",
+                         whichRibs, out.len(off), out.len(thickness), edge[0] == 'l' ? "inner" : "outer"),
+             fmt::format("sweep of the {}{}", edge, turn != 0 ? " and the rib's own turn" : ""),
+             fmt::format("atan(aft ÷ span) and the turn: {}", out.deg(angle)), planeGeometry, std::move(from)});
+  };
+  if (d.leading.width > 0) {
+    bevel("ribs.noseBevel", "Noses bevelled by", d.leading.sweep + turn, "leading edge", d.ribs.thickness,
+          "the ribs between the end ribs", {"panel.tipSetback", "panel.span", "ribs.direction"});
+    const double twist = w.shape.loft.frameAt(w.shape.loft.span()).washout - w.shape.loft.frameAt(0).washout;
+    if (std::abs(twist) > enough)
+      out.add({"le.backTurns",
+               "Back of the LE turns by",
+               twist,
+               Quantity::angle,
+               Stage::ribs,
+               "from the panel's inner end to its outer end, so that it stands square to every chord line; + nose down",
+               "washout at the outer end less that at the inner one",
+               fmt::format("plane the back of a straight strip to it, or let the strip turn: {}", out.deg(twist)),
+               ruledLoft,
+               {"panel.washout"}});
+  }
+  if (d.trailing.width > 0)
+    bevel("ribs.tailBevel", "Tails bevelled by", d.trailing.sweep + turn, "trailing edge", d.ribs.thickness,
+          "the ribs between the end ribs", {"panel.tipSetback", "panel.tipChord", "panel.span", "ribs.direction"});
+}
+
 } // namespace
 
 void ribFigures(const TruePanel& w, FigureList& out) {
+  bevelFigures(w, out);
   for (const Rib& rib : w.frame.ribs) {
     frameFigures(w, rib, out);
     turnFigures(w, rib, out);

@@ -135,8 +135,14 @@ static void placeFigures(const TrueWing& aircraft, const WholeWing& wing, Figure
   const double area = wing.planform.area * (fin ? 0.5 : 1),
                by = fin ? 2 * main.planform.halfSpan : main.planform.meanChord;
   const double volume = area * std::abs(arm) / (main.planform.area * by);
-  out.add({"wing.volume", fin ? "Fin volume" : "Tail volume", volume, Quantity::ratio, Stage::panels,
-           "how much it steadies the model for its size",
+  out.add({"wing.volume",
+           fin                              ? "Fin volume"
+           : place.kind == WingKind::canard ? "Foreplane volume"
+                                            : "Tail volume",
+           volume, Quantity::ratio, Stage::panels,
+
+           place.kind == WingKind::canard ? "how far forward it brings the point that the model balances on"
+                                          : "how much it steadies the model for its size",
            fin ? "area × arm ÷ (wing area × span)" : "area × arm ÷ (wing area × mean chord)",
            fmt::format("{} × {} ÷ ({} × {}) = {:.3f}", told(area, Quantity::area, aircraft.design.unit),
                        out.len(std::abs(arm)), told(main.planform.area, Quantity::area, aircraft.design.unit),
@@ -183,7 +189,7 @@ void wingFigures(const TrueWing& aircraft, const WholeWing& wing, FigureList& ou
   const double area = p.area * hands / 2;
   const char* halved = both ? "" : " ÷ 2";
   out.add({"panel.area", both ? "Wing area" : "Area", area, Quantity::area, Stage::panels,
-           both ? "both halves, flat as drawn" : "one side",
+           both ? "both halves from rib to rib, flat as drawn, without tips" : "one side, without its tip",
            (one ? std::string("half span × (root chord + tip chord)")
                 : std::string("Σ panel span × (root chord + tip chord)")) +
                halved,
@@ -193,6 +199,20 @@ void wingFigures(const TrueWing& aircraft, const WholeWing& wing, FigureList& ou
                        }),
                        halved, told(area, Quantity::area, unit)),
            planeGeometry, plan, true});
+  const TruePanel& last = wing.panels.back();
+  const double tips = last.tip ? last.tip->area * hands : 0;
+  if (tips > 0)
+    out.add({"panel.areaWithTips",
+             "Area with tips",
+             area + tips,
+             Quantity::area,
+             Stage::panels,
+             both ? "both halves and both tips, flat as drawn" : "one side and its tip",
+             "area + what stands beyond the tip rib",
+             fmt::format("{} + {} × {} = {}", told(area, Quantity::area, unit), hands,
+                         told(tips / hands, Quantity::area, unit), told(area + tips, Quantity::area, unit)),
+             planeGeometry,
+             {pathOf(last.design.id) + "tip.kind", pathOf(last.design.id) + "tip.reach"}});
   const double aspect = hands * p.halfSpan * hands * p.halfSpan / area;
   out.add({"panel.aspect", "Aspect ratio", aspect, Quantity::ratio, Stage::panels, "on the flat span", "span² ÷ area",
            fmt::format("({})² ÷ {} = {:.2f}", out.len(hands * p.halfSpan), told(area, Quantity::area, unit), aspect),
@@ -218,13 +238,15 @@ void wingFigures(const TrueWing& aircraft, const WholeWing& wing, FigureList& ou
                              out.len(p.meanChordAt), out.len(p.halfSpan), out.len(p.meanChordLe))
                : fmt::format("= {}", out.len(p.meanChordLe)),
            planeGeometry, plan});
-  const double mass = aircraft.design.flying.mass, loading = mass / (p.area / 1e4);
+  const double mass = aircraft.design.flying.mass, lifting = p.area + tips, loading = mass / (lifting / 1e4);
   std::vector<std::string> loadingFrom{"flying.mass"};
   loadingFrom.insert(loadingFrom.end(), plan.begin(), plan.end());
   if (main)
-    out.add({"panel.loading", "Wing loading", loading, Quantity::loading, Stage::panels, "whole model on the flat area",
-             "model mass ÷ wing area", fmt::format("{:.0f} g ÷ {:.2f} dm² = {:.1f} g/dm²", mass, p.area / 1e4, loading),
-             planeGeometry, loadingFrom});
+    out.add({"panel.loading", "Wing loading", loading, Quantity::loading, Stage::panels,
+             tips > 0 ? "whole model on the flat area with its tips" : "whole model on the flat area",
+             "model mass ÷ wing area",
+             fmt::format("{:.5g} g ÷ {:.2f} dm² = {:.1f} g/dm²", mass, lifting / 1e4, loading), planeGeometry,
+             loadingFrom});
   if (!main) placeFigures(aircraft, wing, out);
   if (!one) {
     out.add({"wing.effectiveDihedral", "Effective dihedral", wing.effectiveDihedral, Quantity::angle, Stage::joins,

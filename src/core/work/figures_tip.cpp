@@ -32,7 +32,7 @@ void ribletFigures(const TruePanel& w, FigureList& out) {
 void restFigures(const TruePanel& w, FigureList& out) {
   const ChordFrame tip = w.shape.loft.frameAt(w.shape.loft.span());
   const Placement turn{-w.settingUp.turn, {0, 0}};
-  const double board = turn(tip.le).y() - w.settingUp.ribs.back().at.front().height;
+  const double board = w.settingUp.board;
   const Tip& t = w.design.tip;
   const double deep = t.kind == TipKind::bow ? t.bowWidth : t.thickness; // upright on the board
   for (std::size_t i = 0; i < w.tip->rests.size(); ++i) {

@@ -59,6 +59,7 @@ struct BraceTold {
 void sectionFindings(Finder f);
 void shapeFindings(Finder f);
 void ribFindings(Finder f);
+void clashFindings(Finder f); ///< what wants the same place in a rib
 void strengthFindings(Finder f);
 void bayFindings(Finder f);
 void joinFindings(Finder f);  ///< its shape
@@ -67,6 +68,7 @@ void tipFindings(Finder f);
 void twistFindings(Finder f);
 void footFindings(Finder f);
 /// And against a wing as a whole.
+void massFinding(const TrueWing& aircraft, std::vector<Finding>& out);
 void softFindings(const WholeWing& wing, std::vector<Finding>& out);
 
 } // namespace eup

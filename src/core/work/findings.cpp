@@ -91,11 +91,11 @@ void notchFindings(Finder f) {
       if (spar.kind == SparKind::caps) taken = (top.fitted ? top.depth : 0) + (bottom.fitted ? bottom.depth : 0);
       if (taken >= room || room <= 0) deep.add(rib.number, taken - room);
       for (const Notch& n : rib.notches)
-        if (n.depth - n.underCover > 1.5 * n.underCover + f.w.design.sheeting.thickness + 1)
+        if (const double cap = (n.face == Face::upper ? top : bottom).depth;
+            n.depth - cap > 1.5 * cap + f.w.design.sheeting.thickness + 1)
           off.add(rib.number, n.depth);
       const double half = (spar.kind == SparKind::caps ? std::max(top.width, bottom.width) : spar.sheet) / 2;
-      const double nose = f.w.design.leadingEdge.kind == LeadingEdgeKind::none ? 0 : f.w.design.leadingEdge.width;
-      const double tail = f.w.design.trailingEdge.kind == TrailingEdgeKind::none ? 0 : f.w.design.trailingEdge.width;
+      const double nose = f.w.design.leading.onRib(rib.turn), tail = f.w.design.trailing.onRib(rib.turn);
       if (x - half < nose) ahead.add(rib.number, nose - x + half);
       if (x + half > c - tail) behind.add(rib.number, x + half - c + tail);
     }
@@ -308,6 +308,24 @@ void bayFindings(Finder f) {
   }
 }
 
+void massFinding(const TrueWing& aircraft, std::vector<Finding>& out) {
+  double parts = 0;
+  for (const WholeWing& wing : aircraft.wings)
+    for (const TruePanel& p : wing.panels) parts += p.mass.grams() * (wing.mirrored ? 2 : 1);
+  const double model = aircraft.design.flying.mass;
+  if (parts <= model) return;
+  out.push_back(
+      {"mass.model",
+       Severity::warning,
+       Stage::spars,
+       "The wing's parts weigh more than the whole model is said to",
+       fmt::format("All parts, both hands: {}; the model: {}.", told(parts, Quantity::mass, aircraft.design.unit),
+                   told(model, Quantity::mass, aircraft.design.unit)),
+       "Correct the model's mass, or choose lighter wood, thinner parts or a lighter covering.",
+       {},
+       {"flying.mass", "wings.0.panels.0.ribs.material", "wings.0.panels.0.stiffening.covering"}});
+}
+
 /// A wing that its own lift, or its ailerons, would twist without end near the speed that it is dived at.
 void softFindings(const WholeWing& wing, std::vector<Finding>& out) {
   const double dive = wing.panels.front().design.flying.diveSpeed;
@@ -369,48 +387,6 @@ void ribListFindings(Finder f) {
                {key}});
 }
 
-/// Holes that run into a half-lap or a spar's notch.
-void holeFindings(Finder f) {
-  const auto meets = [](const PassHole& h, const Rib& rib) {
-    const Box hole{h.middle - Point(h.width, h.height) / 2, h.middle + Point(h.width, h.height) / 2};
-    const auto over = [&](const Box& b) {
-      return (hole.low.array() < b.high.array()).all() && (b.low.array() < hole.high.array()).all();
-    };
-    for (const Lap& lap : rib.laps) {
-      const double far = rib.frame.chord;
-      if (over(lap.fromAbove ? Box{{lap.x - lap.width / 2, lap.middle}, {lap.x + lap.width / 2, far}}
-                             : Box{{lap.x - lap.width / 2, -far}, {lap.x + lap.width / 2, lap.middle}}))
-        return true;
-    }
-    return h.what != Passing::What::brace &&
-           std::any_of(rib.notches.begin(), rib.notches.end(), [&](const Notch& n) { return over(boundsOf(n.shape)); });
-  };
-  const auto lapMeets = [&](const Rib& rib) {
-    return std::any_of(rib.laps.begin(), rib.laps.end(), [&](const Lap& lap) {
-      return std::any_of(rib.notches.begin(), rib.notches.end(), [&](const Notch& n) {
-        const Box box = boundsOf(n.shape);
-        return lap.x + lap.width / 2 > box.low.x() && lap.x - lap.width / 2 < box.high.x();
-      });
-    });
-  };
-  SharedFault met;
-  for (const auto* ribs : {&f.w.frame.ribs, &f.w.frame.riblets})
-    for (const Rib& rib : *ribs)
-      if (std::any_of(rib.passHoles.begin(), rib.passHoles.end(), [&](const PassHole& h) { return meets(h, rib); }) ||
-          lapMeets(rib))
-        met.add(rib.number, 1);
-  met.ribs.erase(std::unique(met.ribs.begin(), met.ribs.end()), met.ribs.end());
-  if (met.ribs.empty()) return;
-  f.say({"ribs.holes",
-         Severity::warning,
-         Stage::ribs,
-         fmt::format("In {} one cut runs into another", ribNames(met.ribs)),
-         "A half-lap, or the way of a joiner, a rod or a brace through the rib, meets a spar's notch or each other.",
-         "Move it along the chord, or the spar, or turn the ribs otherwise.",
-         met.ribs.front(),
-         {"joiner.fraction", "join.rodFront", "join.rodRear", "join.braces.0.slots", "ribs.angle"}});
-}
-
 /// Turned ribs leave a corner of the panel at either end without support, on one edge.
 void cornerFindings(Finder f) {
   double turn = 0, widest = 0;
@@ -465,7 +441,7 @@ void ribFindings(Finder f) {
   notchFindings(f);
   ribListFindings(f);
   cornerFindings(f);
-  holeFindings(f);
+  clashFindings(f);
 }
 
 } // namespace eup

@@ -1,5 +1,6 @@
 // Findings of joins, braces, joiners and setting up.
 #include "core/work/finder.h"
+#include "core/work/report_parts.h"
 #include <algorithm>
 #include <fmt/format.h>
 
@@ -42,7 +43,7 @@ void jointFindings(Finder f) {
     f.say({"joiner.socket",
            Severity::warning,
            Stage::joins,
-           "The joiner may be squeezed where its socket ends",
+           fmt::format("The joiner may be squeezed {}", socketPlace(s.pressed, s.pressed.beyond, f.w.join.centre)),
            fmt::format("Pressed across, it holds {:.2f} times what presses on it there. {} or more is usual.",
                        s.socketReserve, usualReserve),
            "Let it reach farther, make it thicker or of harder stuff; plug a thin tube.",
@@ -52,7 +53,7 @@ void jointFindings(Finder f) {
     f.say({"joiner.ribs",
            Severity::warning,
            Stage::joins,
-           "The joiner may crush the ribs where its socket ends",
+           fmt::format("The joiner may crush a rib {}", socketPlace(s.crushed, s.crushedMouth, f.w.join.centre)),
            fmt::format("{:.0f} N on a rib that holds {:.0f} N by itself.", s.crushForce, s.crushHolds),
            "Face those ribs with ply, glue the sleeve to spar and webs, or let the socket reach farther.",
            f.w.frame.ribs.front().number,
@@ -194,6 +195,24 @@ void joinFindings(Finder f) {
            "Bind the place, or add a brace; without either it is for wings that weigh next to nothing.",
            {},
            {"join.sparsThere"}});
+  for (const CapStep& step : f.w.join.steps) {
+    constexpr double seen = 0.3; // mm: less is dressed off
+    if (std::max(std::abs(step.up), std::abs(step.aft)) < seen) continue;
+    const auto way = [&](double by, const char* plus, const char* minus) {
+      return fmt::format("{} {}", f.len(std::abs(by)), by > 0 ? plus : minus);
+    };
+    f.say({"join.step",
+           Severity::warning,
+           Stage::joins,
+           fmt::format("The {} caps of the {} do not meet at the join", step.top ? "top" : "bottom",
+                       d.spars[static_cast<std::size_t>(step.spar)].name),
+           fmt::format("The outer one lies {} and {}.", way(step.up, "higher", "lower"),
+                       way(step.aft, "farther aft", "farther forward")),
+           "Cover both panels alike as far as the join, set the spars to meet, or dress and pack the step.",
+           f.w.frame.ribs.front().number,
+           {step.top ? "sheeting.top" : "sheeting.bottom", "sheeting.fraction", "capStrips.thickness",
+            fmt::format("spars.{}.rootFraction", step.spar)}});
+  }
   lostBraces(f);
   for (const Brace& b : f.w.join.braces) braceFindings(f, b);
 }

@@ -43,6 +43,9 @@ inline const char* innerEnd(const PanelBrief& d) {
   return d.innermost() ? "the root" : "the join";
 }
 
+/// Which of a socket's ends that is.
+std::string socketPlace(const Socket& socket, bool mouth, bool centre);
+
 void planFigures(const TrueWing& wing, FigureList& out);
 void planFindings(const TrueWing& wing, std::vector<Finding>& out);
 void wingFigures(const TrueWing& aircraft, const WholeWing& wing, FigureList& out);

@@ -39,12 +39,15 @@ void sparCells(const TruePanel& p, const Rib& rib, std::size_t k, std::vector<st
 }
 
 void supportCells(const TruePanel& p, const Rib& rib, const Columns& columns, std::vector<std::string>& row) {
-  const std::vector<Support>& at = p.settingUp.ribs[static_cast<std::size_t>(rib.number - p.design.firstRib)].at;
+  const RibSupports& supports = p.settingUp.ribs[static_cast<std::size_t>(rib.number - p.design.firstRib)];
+  const std::vector<Support>& at = supports.at;
   const auto put = [&](const Support* s) {
     row.push_back(s && s->there ? cell(s->height) : "");
-    row.push_back(s && s->there && s->slope ? degCell(*s->slope) : "");
+    row.push_back(s && s->there ? degCell(s->slope) : "");
   };
-  row.push_back(cell(at.front().height)); // the leading edge, where there is no slope
+  row.push_back(cell(supports.nose));
+  row.push_back(cell(at.front().x));
+  put(&at.front());
   for (std::size_t k = 0; k < columns.spars; ++k) put(k < p.frame.spars.size() ? &at[k + 1] : nullptr);
   const bool stock = at.size() == p.frame.spars.size() + 3;
   if (columns.trailingStock) put(stock ? &at[p.frame.spars.size() + 1] : nullptr);
@@ -82,8 +85,9 @@ Table stationTable(const TrueWing& w) {
     for (const char* what :
          {"x_mm", "depth_mm", "notch_top_mm", "notch_bottom_mm", "slot_mm", "arc_top_mm", "arc_bottom_mm"})
       table.columns.push_back(fmt::format("spar{}_{}", k, what));
-  table.columns.push_back("under_le_mm");
-  std::vector<std::string> lines;
+  table.columns.emplace_back("nose_mm");
+  table.columns.emplace_back("under_le_at_mm");
+  std::vector<std::string> lines{"le"};
   for (std::size_t k = 1; k <= columns.spars; ++k) lines.push_back(fmt::format("spar{}", k));
   if (columns.trailingStock) lines.emplace_back("te_front");
   lines.emplace_back("te");

@@ -63,6 +63,9 @@ std::vector<StiffeningTrial> stiffeningTrials(const TruePanel& panel, const Prog
   std::vector<StiffeningTrial> out;
   if (!panel.strength.twist || panel.strength.twist->twist <= 0) return out;
   out.push_back({"as decided", nullptr, panel.strength.twist->twist, 1, 0});
+  // What holds the join is the same with every way.
+  const double asBuilt =
+      panel.mass.grams() - panel.mass.gramsOf(Part::What::brace) - panel.mass.gramsOf(Part::What::joiner);
   double tried = 0;
   for (const Way& way : ways) {
     if (progress && !progress(tried++ / std::size(ways))) break;
@@ -77,7 +80,7 @@ std::vector<StiffeningTrial> stiffeningTrials(const TruePanel& panel, const Prog
     const auto twist = frameTwist(changed, panel.shape.loft, frame, panel.strength.twist->couple);
     if (!twist || twist->twist <= 0) continue;
     const double gain = panel.strength.twist->twist / twist->twist,
-                 grams = gramsOf(partsOf(changed, panel.shape.loft, frame, panel.tip)) - panel.mass.grams();
+                 grams = gramsOf(partsOf(changed, panel.shape.loft, frame, panel.tip)) - asBuilt;
     constexpr double nothing = 1e-6; // sheet that already reaches as far, by another rule
     if (std::abs(gain - 1) < nothing && std::abs(grams) < nothing) continue;
     out.push_back({way.what, way.change, twist->twist, gain, grams});

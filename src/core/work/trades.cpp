@@ -90,6 +90,7 @@ std::vector<Finding> allFindings(const TrueWing& w) {
       for (Finding& finding : here) out.push_back(inPanel(std::move(finding), panel.design.id, panel.design.of, name));
     }
   }
+  massFinding(w, out);
   std::stable_sort(out.begin(), out.end(), [](const Finding& a, const Finding& b) { return a.severity > b.severity; });
   return out;
 }

@@ -1,5 +1,6 @@
 #include "core/design/validate.h"
 #include "core/geometry/in_parallel.h"
+#include "core/joins/join_parts.h"
 #include "core/work/report_parts.h"
 #include "core/work/true_wing.h"
 #include <algorithm>
@@ -25,6 +26,7 @@ TruePanel workPanel(PanelBrief d, const TruePanel* inside) {
   p.settingUp = settingUp(p.design, p.shape, p.frame);
   p.joiner = joinerRod(p.design, p.shape, neighbour ? &*neighbour : nullptr);
   p.parts = partsOf(p.design, loft, p.frame, p.tip);
+  for (Part& part : partsOfJoin(p.design, p.join, p.joiner)) p.parts.push_back(std::move(part));
   p.mass = panelMass(p.parts, p.frame.ribs, p.design.inboard);
   p.strength.skin = sheetSkin(p.design, loft, p.frame.ribs);
   p.strength.noseBox = noseBoxOf(p.design, loft, p.frame.ribs.front());
@@ -40,16 +42,28 @@ void addJoinChecks(TruePanel& p, const std::vector<BayCheck>& checks, int spar) 
     if (first && c.stress > 0) keep(*first, c);
 }
 
+/// What holds the joiner: this panel's ribs, and at a join further out those of the panel inside it, whose load acts
+/// beyond its mouth.
+std::vector<Socket> socketsOf(const TruePanel& p, const TruePanel* inside) {
+  if (!p.joiner) return {};
+  const Ribs& own = p.design.ribs;
+  std::vector<Socket> out{{p.joiner->reach, false, own.rootThickness, own.thickness, own.material}};
+  if (inside) {
+    const Ribs& there = inside->design.ribs;
+    out.push_back({p.joiner->reachInside, true, there.tipThickness, there.thickness, there.material});
+  }
+  return out;
+}
+
 /// How hard the join at its root is worked.
-void loadJoin(TruePanel& p) {
+void loadJoin(TruePanel& p, const TruePanel* inside) {
   std::vector<BracePlates> plates;
   for (const Brace& b : p.join.braces) {
     const BraceLeg& shorter = b.inner.length < b.outer.length ? b.inner : b.outer;
     plates.push_back({p.design.join.braces[static_cast<std::size_t>(b.number)], b.depthRoot, shorter.length,
                       (b.depthRoot + shorter.depthEnd) / 2});
   }
-  const double reach = p.joiner ? std::min(p.joiner->reach, p.joiner->reachInside) : 0;
-  p.strength.join = joinStrength(p.design, p.strength.bending.load, plates, reach);
+  p.strength.join = joinStrength(p.design, p.strength.bending.load, plates, socketsOf(p, inside));
   const JoinStrength& s = p.strength.join;
   const LoadCase::What load = p.strength.bending.worst.what;
   const auto check = [&](BayCheck::What what, double stress, double reserve) {
@@ -69,10 +83,10 @@ void loadJoin(TruePanel& p) {
 }
 
 /// Its strength, when the loads of the whole wing are known.
-void loadPanel(TruePanel& p, const std::vector<LoadCase>& cases) {
+void loadPanel(TruePanel& p, const TruePanel* inside, const std::vector<LoadCase>& cases) {
   p.strength.bending = strengthOf(p.design, p.frame.spars, p.strength.skin, cases);
   p.strength.bays = bayChecks(p.design, p.shape.loft, p.frame, p.strength.skin, cases);
-  loadJoin(p);
+  loadJoin(p, inside);
 }
 
 /// Even ones, each panel as stiff all along as its twist test says, where it has been made.
@@ -159,8 +173,9 @@ void loadWing(WholeWing& w, double gust) {
   }
   w.loads = loadCases(briefs, mass, gust);
   double slope = 0;
-  for (TruePanel& p : w.panels) {
-    loadPanel(p, w.loads);
+  for (std::size_t i = 0; i < w.panels.size(); ++i) {
+    TruePanel& p = w.panels[i];
+    loadPanel(p, i > 0 ? &w.panels[i - 1] : nullptr, w.loads);
     w.tipDeflection += slope * p.shape.loft.span() + p.strength.bending.tipDeflection;
     slope += p.strength.bending.tipSlope;
   }
