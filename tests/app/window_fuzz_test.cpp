@@ -43,8 +43,10 @@ protected:
 
   void doSomething(Chance& chance) {
     answers->write = out.filePath(QString("w%1.euptera").arg(chance.number(3)));
-    answers->open =
-        QString::fromStdString(eup::test::testFile("version" + std::to_string(1 + chance.number(8)) + ".euptera"));
+    // A copy: what is opened may be saved again.
+    const std::string old = "version" + std::to_string(1 + chance.number(9)) + ".euptera";
+    answers->open = out.filePath(QString::fromStdString(old));
+    if (!QFile::exists(answers->open)) QFile::copy(QString::fromStdString(eup::test::testFile(old)), answers->open);
     answers->unsaved = chance.once(2) ? Asking::Unsaved::discard : Asking::Unsaved::save;
     answers->changed = static_cast<Asking::Changed>(chance.number(3));
     dialogs = Chance(static_cast<unsigned>(chance.number(1 << 30)));

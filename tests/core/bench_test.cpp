@@ -1,6 +1,8 @@
 // What is carried to the bench: the plan, the bench card and the rib sheet say what the figures say.
+#include "core/design/design_file.h"
 #include "core/drawing/paging.h"
 #include "core/geometry/polyline.h"
+#include "core/geometry/region.h"
 #include "core/work/take_away.h"
 #include "support.h"
 
@@ -59,6 +61,72 @@ TEST(BenchCard, ListsThePackingOfEveryRib) {
         EXPECT_NE(text.find(shown(s.height, Quantity::length, unit).number), std::string::npos);
     }
     EXPECT_NE(text.find("model aircraft only"), std::string::npos) << "the caution is on the print";
+  }
+}
+
+/// What is told as a figure for the saw, the strips and the ribs' holes stands on the card of its panel.
+TEST(BenchCard, HasTheAnglesLengthsAndHoles) {
+  const TrueWing w = wingOf(demoDesign("tarnbrook-2000"));
+  const DrawnWing drawing = drawn(w);
+  int angles = 0, holes = 0;
+  for (std::size_t k = 0; k < drawing.size(); ++k) {
+    const std::string text = allText(stacked(benchCard(drawing[k], Hand::right), 5));
+    const std::string prefix = k == 0 ? "" : fmt::format("panel{}.", k + 1);
+    for (const Figure& f : w.figures()) {
+      const bool here = k == 0 ? !f.key.starts_with("panel") : f.key.starts_with(prefix);
+      const std::string key = here && k > 0 ? f.key.substr(prefix.size()) : f.key;
+      if (here && (key.starts_with("cut.") || key.starts_with("cutOuter."))) {
+        EXPECT_NE(text.find(told(f.value, f.quantity, LengthUnit::mm)), std::string::npos) << f.key;
+        ++angles;
+      }
+    }
+    for (const Rib& rib : w.main().panels[k].frame.ribs)
+      for (const PassHole& h : rib.passHoles) {
+        EXPECT_NE(text.find(shown(h.middle.x(), Quantity::length, LengthUnit::mm).number), std::string::npos)
+            << rib.name();
+        ++holes;
+      }
+    // A cap's true length by Pythagoras: along the panel and aft.
+    const SparLine& line = w.main().panels[k].frame.spars.front();
+    const double length = std::hypot(line.end, (line.planTip - line.planRoot) * line.end / line.middle.span);
+    EXPECT_NE(text.find(told(length, Quantity::length, LengthUnit::mm)), std::string::npos);
+  }
+  EXPECT_GT(angles, 40);
+  EXPECT_GT(holes, 2);
+}
+
+/// A join without dihedral has nothing to prop and nothing to bevel.
+TEST(BenchCard, OfAFlatJoinHasNoGaugesOfNothing) {
+  Design d;
+  d.inner().join.dihedral = {DihedralBy::angle, 0};
+  const std::string text = allText(stacked(benchCard(drawn(wingOf(d)).front(), Hand::right), 5));
+  EXPECT_EQ(text.find("Tip block"), std::string::npos);
+  EXPECT_EQ(text.find("Root lean"), std::string::npos);
+}
+
+/// Every rib says which it is on its own wood, so that it is known when it has been cut out.
+TEST(RibSheet, NamesStandOnTheWood) {
+  for (const Hand hand : {Hand::right, Hand::left}) {
+    const TrueWing w = wingOf(demoDesign("fenlark-1500"));
+    for (const Rib& rib : w.inner().frame.ribs) {
+      const Drawing part = ribDrawing(drawn(w).front(), rib, hand);
+      const std::string words = rib.name() + " " + nameLarge(hand);
+      int inside = 0;
+      for (const Label& l : part.labels)
+        if (l.text == words) {
+          const Region box{rectangle(l.at - Point(0.31 * l.height * static_cast<double>(words.size()), 0),
+                                     l.at + Point(0.31 * l.height * static_cast<double>(words.size()), l.height))};
+          Region wood = rib.wood;
+          if (hand == Hand::left)
+            for (Polyline& loop : wood) {
+              for (Point& p : loop) p.x() = -p.x();
+              std::reverse(loop.begin(), loop.end());
+            }
+          EXPECT_NEAR(areaOf(intersect(box, wood)), areaOf(box), 1e-3) << words;
+          ++inside;
+        }
+      EXPECT_EQ(inside, 1) << words;
+    }
   }
 }
 

@@ -2,7 +2,9 @@
 #include "core/geometry/polyline.h"
 #include "core/joins/packing.h"
 #include "core/joins/panel_join.h"
+#include "core/joins/sawn_ends.h"
 #include "core/measure/figure.h"
+#include <algorithm>
 #include <cmath>
 #include <fmt/format.h>
 
@@ -108,6 +110,86 @@ Drawing packingRows(const DrawnPanel& w, std::size_t from, std::size_t to) {
   return d;
 }
 
+/// A table of words: columns at those places, the first row its head.
+Drawing tableOf(const std::string& head, const std::vector<double>& columns,
+                const std::vector<std::vector<std::string>>& rows) {
+  Drawing d;
+  constexpr double row = 4.6;
+  d.write({0, 0}, head, 3.5);
+  double y = -row - 1;
+  for (std::size_t i = 0; i < rows.size(); ++i, y -= row) {
+    for (std::size_t k = 0; k < rows[i].size(); ++k) d.write({columns[k], y}, rows[i][k], 2.6);
+    if (i == 0) d.line(Layer::text, {0, y - 1.2}, {columns.back() + 28, y - 1.2});
+  }
+  return d;
+}
+
+/// How everything that meets a join is sawn there.
+Drawing sawnTable(const DrawnPanel& w, bool root, double fold) {
+  const auto deg = [&](double rad) { return told(rad, Quantity::angle, w.design.unit); };
+  std::vector<std::vector<std::string>> rows{{"", "mitre on its face", "bevel on its side", "blade tilts"}};
+  for (const SawnStrip& s : sawnEnds(w.design, w.shape.loft, w.frame.spars, root, fold)) {
+    std::string name = s.name;
+    if (name.ends_with(',')) name.pop_back();
+    rows.push_back({name, deg(s.cut.mitre), s.sheet ? "" : deg(s.cut.bevel), deg(s.cut.tilt)});
+  }
+  return tableOf(root ? fmt::format("Sawn ends at {}: + longer at the front, and below", w.frame.ribs.front().name())
+                      : fmt::format("Sawn ends at {}: + longer at the back, and above", w.frame.ribs.back().name()),
+                 {0, 62, 96, 130}, rows);
+}
+
+/// What the ribs are bored and slotted for, rib by rib.
+Drawing holeTable(const DrawnPanel& w) {
+  const auto len = [&](double mm) { return shown(mm, Quantity::length, w.design.unit).number; };
+  std::vector<std::vector<std::string>> rows{{"Rib", "for", "from the nose", "under the top", "size"}};
+  for (const Rib& rib : w.frame.ribs)
+    for (const PassHole& h : rib.passHoles) {
+      const bool brace = h.what == Passing::What::brace;
+      rows.push_back({rib.name(),
+                      brace                          ? "brace"
+                      : h.what == Passing::What::pin ? "pin"
+                      : h.what == Passing::What::rod ? "jig rod"
+                                                     : "joiner's sleeve",
+                      len(h.middle.x()), len(h.underTop),
+                      brace ? len(h.width) + " × " + len(h.height) : len(h.width) + " across"});
+    }
+  return tableOf(
+      fmt::format("Holes and slots in the ribs, their middles ({})", w.design.unit == LengthUnit::mm ? "mm" : "inches"),
+      {0, 20, 62, 96, 130}, rows);
+}
+
+/// Strips as they are bought and cut: true lengths, a little over.
+Drawing stripTable(const DrawnPanel& w) {
+  const auto len = [&](double mm) { return told(mm, Quantity::length, w.design.unit); };
+  const double span = w.shape.loft.span();
+  std::vector<std::vector<std::string>> rows{{"Strip", "of", "section", "true length"}};
+  const auto wood = [&](const std::string& key) { return w.design.tables.named(key).label; };
+  const auto along = [&](double sweep) { return len(span / std::cos(sweep)); };
+  const LeadingEdge& le = w.design.leadingEdge;
+  const TrailingEdge& te = w.design.trailingEdge;
+  if (w.design.leading.width > 0)
+    rows.push_back(
+        {"leading edge", wood(le.material), len(w.design.leading.width) + " wide", along(w.design.leading.sweep)});
+  if (w.design.trailing.width > 0)
+    rows.push_back(
+        {"trailing edge", wood(te.material), len(w.design.trailing.width) + " wide", along(w.design.trailing.sweep)});
+  for (const SparLine& line : w.frame.spars) {
+    const Spar& spar = w.design.spars[static_cast<std::size_t>(line.index)];
+    const std::string length = len(line.end * line.stretch);
+    if (spar.kind == SparKind::fullDepth)
+      rows.push_back({spar.name, wood(spar.sheetMaterial), len(spar.sheet) + " sheet", length});
+    for (const bool top : {true, false}) {
+      const Cap& cap = top ? spar.top : spar.bottom;
+      if (spar.kind != SparKind::caps || !cap.fitted) continue;
+      rows.push_back({spar.name + (top ? ", top" : ", bottom"), wood(cap.material),
+                      len(cap.width) + " × " + len(cap.depth) +
+                          (cap.tapers ? " to " + len(cap.tipWidth) + " × " + len(cap.tipDepth) : std::string()),
+                      length});
+    }
+  }
+  return tableOf("Strips of this panel, one hand: cut them a hair long", {0, 44, 90, 140}, rows);
+}
+
 } // namespace
 
 std::vector<Drawing> benchCard(const DrawnPanel& w, Hand hand, double pageHeight) {
@@ -136,13 +218,46 @@ std::vector<Drawing> benchCard(const DrawnPanel& w, Hand hand, double pageHeight
   }
   for (const Brace& b : w.join.braces)
     if (b.depthRoot > 0) put(braceDrawing(w, b));
-  put(words(fmt::format("Packing: underside over the board ({}), {}", w.design.unit == LengthUnit::mm ? "mm" : "inches",
-                        w.settingUp.datum == Datum::undersideFlat ? "root underside flat" : "root chord level"),
-            4));
+  if (w.joiner) {
+    const auto len = [&](double mm) { return told(mm, Quantity::length, w.design.unit); };
+    put(words(fmt::format("Joiner {} {}: {} to R{}{}, {} long in all, {}", len(w.design.join.joiner.diameter),
+                          w.design.tables.named(w.design.join.joiner.material).label, len(w.joiner->reach),
+                          w.joiner->toRib,
+                          w.join.centre ? std::string(" in either half")
+                                        : fmt::format(" outwards, {} to R{} inwards", len(w.joiner->reachInside),
+                                                      w.joiner->toRibInside),
+                          len(w.joiner->reach + w.joiner->reachInside),
+                          w.joiner->bend == 0 ? std::string("straight")
+                                              : "bent " + told(w.joiner->bend, Quantity::angle, w.design.unit)),
+              3));
+  }
+  const bool meets = w.design.mirrored || !w.design.innermost();
+  if (meets && w.design.join.sparsThere != SparsThere::through) put(sawnTable(w, true, w.join.fold));
+  if (w.design.beyond && w.design.beyond->sparsThere != SparsThere::through)
+    put(sawnTable(w, false, w.design.foldBeyond));
+  put(stripTable(w));
+  if (std::any_of(w.frame.ribs.begin(), w.frame.ribs.end(), [](const Rib& r) { return !r.passHoles.empty(); }))
+    put(holeTable(w));
+  if (w.tip && !w.tip->rests.empty()) {
+    std::vector<std::vector<std::string>> rows{{"Under the tip", "packing"}};
+    for (const TipRest& rest : w.tip->rests)
+      rows.push_back(
+          {rest.where, told(underTipRest(w.design, w.shape.loft, w.settingUp, rest), Quantity::length, w.design.unit)});
+    put(tableOf("Packing under the tip's stock, board to its underside", {0, 62}, rows));
+  }
   const std::size_t ribs = w.settingUp.ribs.size(),
-                    each = std::max<std::size_t>(1, static_cast<std::size_t>(pageHeight / packingRow) - 2);
+                    each = std::max<std::size_t>(1, static_cast<std::size_t>(pageHeight / packingRow) - 3);
   const std::size_t few = std::min(each, std::size_t{8}); // so that a table begins under what stands before it
-  for (std::size_t from = 0; from < ribs; from += few) put(packingRows(w, from, std::min(from + few, ribs)));
+  for (std::size_t from = 0; from < ribs; from += few) {
+    Drawing rows = packingRows(w, from, std::min(from + few, ribs));
+    if (from == 0) // its heading is not left behind on the page before
+      rows.write({0, 7},
+                 fmt::format("Packing: underside over the board ({}), {}",
+                             w.design.unit == LengthUnit::mm ? "mm" : "inches",
+                             w.settingUp.datum == Datum::undersideFlat ? "root underside flat" : "root chord level"),
+                 4);
+    put(std::move(rows));
+  }
   put(words("Blades, planes and glue: mind fingers, eyes and air; read the maker's sheet of each glue. Sizes for "
             "model aircraft only.",
             2.6));

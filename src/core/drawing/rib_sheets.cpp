@@ -37,6 +37,8 @@ std::optional<Room> roomFor(const std::string& words, const Region& wood, const 
       for (const bool above : {true, false}) {
         const double x = fraction * rib.frame.chord, half = wide * size * static_cast<double>(words.size()) / 2 + clear;
         const double base = above ? 2.2 : -size - 0.8; // over the arrow, or under the chord line
+        if (std::any_of(rib.sparX.begin(), rib.sparX.end(), [&](double at) { return std::abs(at - x) < half; }))
+          continue; // where a spar's line is drawn
         const Polyline box = rectangle({x - half, base - clear}, {x + half, base + size + clear});
         const double area = 2 * half * (size + 2 * clear);
         if (areaOf(intersect({box}, wood)) > area * (1 - 1e-6)) return Room{{x, base}, size};
@@ -117,8 +119,9 @@ Drawing ribDrawing(const DrawnPanel& w, const Rib& rib, Hand hand) {
   constexpr double worthALine = 0.15; // mm
   if (cutBack > worthALine) {
     const double x = box.low.x() + cutBack;
-    if (const auto top = lastCrossing(rib.upper, x), bottom = lastCrossing(rib.lower, x); top && bottom)
-      d.line(Layer::mark, pointAt(rib.upper, *top), pointAt(rib.lower, *bottom));
+    constexpr double hair = 0.01;
+    const Box there = boundsOf(intersect({rectangle({x, -rib.frame.chord}, {x + hair, rib.frame.chord})}, wood));
+    if (!there.empty()) d.line(Layer::mark, {x, there.low.y()}, {x, there.high.y()});
   }
   std::vector<Point> halves; // over each piece behind a web that runs through
   for (const Polyline& piece : rib.wantedPieces > 1 ? wood : Region{}) {

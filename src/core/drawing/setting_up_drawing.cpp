@@ -25,6 +25,13 @@ Drawing settingUpDrawing(const DrawnPanel& w, Hand hand) {
   d.loop(Layer::mark, {at(root.le, 0), at(tip.le, span), at(tip.te, span), at(root.te, 0)});
   const auto& lines = w.settingUp.ribs.front().at;
   std::vector<Polyline> along(lines.size());
+  const auto fallsToTheRight = [&](std::size_t k) {
+    const auto place = [&](const RibSupports& s) {
+      return onRib(w.frame.ribs[static_cast<std::size_t>(s.rib - w.design.firstRib)], {s.at[k].x, 0});
+    };
+    const Point way = place(w.settingUp.ribs.back()) - place(w.settingUp.ribs.front());
+    return way.x() * way.y() <= 0;
+  };
   for (const RibSupports& supports : w.settingUp.ribs) {
     const Rib& rib = w.frame.ribs[static_cast<std::size_t>(supports.rib - w.design.firstRib)];
     const Point nose = onRib(rib, {0, 0});
@@ -34,7 +41,7 @@ Drawing settingUpDrawing(const DrawnPanel& w, Hand hand) {
     const double from = slope == 0 ? 0 : std::min(reaches(0), reaches(span)),
                  to = slope == 0 ? rib.frame.chord : std::max(reaches(0), reaches(span));
     d.line(Layer::mark, onRib(rib, {from, 0}), onRib(rib, {to, 0}));
-    d.write(nose + Point(0, 6), rib.name(), 4, Anchor::middle);
+    d.write(nose + Point(-1.5, 3), rib.name(), 4, Anchor::right);
     for (std::size_t k = 0; k < supports.at.size(); ++k) {
       const Support& s = supports.at[k];
       if (!s.there) continue;
@@ -42,8 +49,10 @@ Drawing settingUpDrawing(const DrawnPanel& w, Hand hand) {
       along[k].push_back(p);
       d.line(Layer::cut, p - Point(2, 0), p + Point(2, 0));
       d.line(Layer::cut, p - Point(0, 2), p + Point(0, 2));
-      const bool last = k + 1 == supports.at.size(); // below the trailing edge there is room
-      const double y = last ? -5 : 1.2;
+      const bool last = k + 1 == supports.at.size();
+      // On that side of the line of supports that it falls away from to the right: words do not stand on lines.
+      double y = fallsToTheRight(k) ? 7.4 : -4.6;
+      if (k == 0) y = s.x + 8; // beyond the nose, where nothing runs
       d.write(p + Point(3, y), shown(s.height, Quantity::length, w.design.unit).number, 3);
       d.write(p + Point(3, y - 3), stackText(stackFor(s.height, w.design.join.packing), w.design.unit), 2);
       if (!last)

@@ -1,6 +1,7 @@
 // The drawings that go to the bench: ribs, plan, bench card. Full size, in one hand each.
 #pragma once
 #include "core/drawing/drawing.h"
+#include "core/joins/joiner.h"
 #include "core/parts/frame.h"
 #include "core/parts/tip.h"
 
@@ -18,6 +19,7 @@ struct DrawnPanel {
   const Frame& frame;
   const std::optional<TipShape>& tip;
   const PanelJoin& join;
+  const std::optional<JoinerRod>& joiner;
   const SettingUp& settingUp;
   const PanelStrength& strength;
   const std::vector<LoadCase>& loads;

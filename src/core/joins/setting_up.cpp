@@ -129,6 +129,12 @@ Lie lieOf(const PanelBrief& d, const PanelShape& shape) {
   return out;
 }
 
+double underTipRest(const PanelBrief& d, const PanelLoft& loft, const SettingUp& setting, const TipRest& rest) {
+  const double deep = d.tip.kind == TipKind::bow ? d.tip.bowWidth : d.tip.thickness; // upright on the board
+  const Placement turn{-setting.turn, {0, 0}};
+  return turn(loft.frameAt(loft.span()).fromChord(rest.at)).y() - setting.board - deep / 2;
+}
+
 SettingUp settingUp(const PanelBrief& d, const PanelShape& shape, const Frame& frame) {
   const PanelLoft& loft = shape.loft;
   SettingUp out{lieOf(d, shape), 0, {}};

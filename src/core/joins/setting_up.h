@@ -1,6 +1,7 @@
 // Setting up: how high the underside lies over the building board, and at what slope, under every rib.
 #pragma once
 #include "core/parts/frame.h"
+#include "core/parts/tip.h"
 
 namespace eup {
 
@@ -44,6 +45,10 @@ struct SettingUp : Lie {
   double lift = 0; ///< mm that the panel's lowest place stands over the board: with feet; `board` is then so much lower
   std::vector<RibSupports> ribs;
 };
+
+/// How high the underside of a tip's stock lies over the board at a place where it is held, so that its middle meets
+/// the tip rib's chord line, mm.
+double underTipRest(const PanelBrief& design, const PanelLoft& loft, const SettingUp& setting, const TipRest& rest);
 
 /// The panel lies with its lowest point on the board, or stands that much over it on the feet of its ribs.
 SettingUp settingUp(const PanelBrief& design, const PanelShape& shape, const Frame& frame);

@@ -94,7 +94,7 @@ std::optional<Point> noseCentreThrough(const std::array<Polyline, 2>& near) {
   best = boost::math::tools::brent_find_minima([&](double turn) { return fitNose(near, turn).error; }, best - step,
                                                best + step, digits)
              .first;
-  constexpr double off = 2e-4; // chord fractions, root mean square
+  constexpr double off = 5e-5; // chord fractions, root mean square
   const auto [root, error] = fitNose(near, best);
   if (!(root > 0) || std::sqrt(error / static_cast<double>(many)) > off) return std::nullopt;
   return Point(std::cos(best), std::sin(best)) * (root * root / 2);

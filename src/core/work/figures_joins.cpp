@@ -1,10 +1,9 @@
 // Figures of the centre join and of setting up.
-#include "core/joins/end_cut.h"
 #include "core/joins/joiner.h"
 #include "core/joins/packing.h"
+#include "core/joins/sawn_ends.h"
 #include "core/work/finder.h"
 #include "core/work/report_parts.h"
-#include <Eigen/Geometry>
 #include <fmt/format.h>
 
 namespace eup {
@@ -193,61 +192,35 @@ struct SawnEnd {
 };
 
 void endCutFigures(const TruePanel& w, const SawnEnd& end, FigureList& out) {
-  const double span = w.shape.loft.span(), here = end.root ? 0 : span;
-  const Point3 up(0, 0, 1), plane = joinPlane(end.fold, end.root);
-  const ChordFrame root = w.shape.loft.frameAt(0), tip = w.shape.loft.frameAt(span);
-  // On this panel's end, where the other panel lies: longer outwards at an inner end is shorter at an outer one.
-  const auto strip = [&](const std::string& key, const std::string& what, const Point& a, const Point& b) {
-    const EndCut cut = endCut({b.x() - a.x(), span, b.y() - a.y()}, up, plane);
-    const std::string runs = fmt::format("runs {} aft and {} up over {}; the join leans {}", out.len(b.x() - a.x()),
-                                         out.len(b.y() - a.y()), out.len(span), out.deg(end.fold));
-    out.add(
-        {end.key + key + ".mitre", what + end.which + ", mitre", cut.mitre, Quantity::angle, Stage::joins,
-         fmt::format("on its upper face, out of square to its length; + longer at the {}", end.root ? "front" : "back"),
-         "where the plane that halves the join meets the face", runs, "solid geometry", end.from});
-    out.add({end.key + key + ".bevel", what + end.which + ", bevel", cut.bevel, Quantity::angle, Stage::joins,
-             fmt::format("on its side face, out of square to its length; + longer {}", end.root ? "below" : "above"),
-             "where the plane that halves the join meets the side", runs, "solid geometry", end.from});
-    out.add({end.key + key + ".tilt", what + end.which + ", blade tilts", cut.tilt, Quantity::angle, Stage::joins,
-             "of a saw that is set to the mitre, out of upright", "of the plane that halves the join to the face", runs,
-             "solid geometry", end.from});
-  };
-  if (w.design.leadingEdge.kind != LeadingEdgeKind::none) strip("le", "LE", root.le, tip.le);
-  if (w.design.trailingEdge.kind != TrailingEdgeKind::none) strip("te", "TE", root.te, tip.te);
-  for (const SparLine& line : w.frame.spars) {
-    if (!line.reaches(here)) continue;
-    const std::string key = fmt::format("spar.{}", line.index + 1);
-    const Spar& spar = w.design.spars[static_cast<std::size_t>(line.index)];
-    const auto cap = [&](const char* which, const char* words, const Cap& whole, const StraightLine& seat) {
-      if (spar.kind == SparKind::caps && capAt(whole, line.share(here)).fitted)
-        strip(key + which, fmt::format("{} of {},", words, spar.name), seat.root, seat.tip);
+  for (const SawnStrip& s : sawnEnds(w.design, w.shape.loft, w.frame.spars, end.root, end.fold)) {
+    const std::string key = end.key + s.key, what = s.name + end.which;
+    const std::string runs =
+        fmt::format("{} runs {} aft and {} up over {}; the join leans {}", s.sheet ? "the LE" : "it",
+                    out.len(s.along.x()), out.len(s.along.z()), out.len(s.along.y()), out.deg(end.fold));
+    // At an outer end the strip lies on the other side of the plane: what is longer there is shorter here.
+    const char *longer = end.root ? "front" : "back", *leans = end.root ? "below" : "above";
+    const auto add = [&](const char* of, const char* words, double angle, std::string where, const char* rule) {
+      out.add({key + of, what + words, angle, Quantity::angle, Stage::joins, std::move(where), rule, runs,
+               "solid geometry", end.from});
     };
-    cap(".top", "Top", spar.top, line.upperSeat);
-    cap(".bottom", "Bottom", spar.bottom, line.lowerSeat);
-    if (spar.kind == SparKind::fullDepth)
-      strip(key + ".sheet", fmt::format("{},", spar.name), line.middle.root, line.middle.tip);
-  }
-  // A sheet lies on the surface: its end runs square to the LE but for this, and its edge leans by the bevel.
-  for (const Face face : {Face::upper, Face::lower}) {
-    const double edge = sheetEdgeAt(w.design, w.shape.loft, face, here);
-    if (edge <= 0) continue;
-    const bool top = face == Face::upper;
-    const Point3 along(tip.le.x() - root.le.x(), span, tip.le.y() - root.le.y());
-    const Point3 chordwise(1, 0, w.shape.loft.slope(face, edge / 2, here));
-    Point3 square = chordwise.cross(along);
-    if (square.z() < 0) square = -square;
-    const EndCut cut = endCut(along, square, plane);
-    const std::string key = end.key + (top ? "sheetTop." : "sheetBottom."),
-                      what = (top ? "Top sheet" : "Bottom sheet") + end.which;
-    const std::string runs = fmt::format("the LE runs {} aft over {}; the join leans {}", out.len(along.x()),
-                                         out.len(span), out.deg(end.fold));
-    out.add({key + "mitre", what + ", mitre", cut.mitre, Quantity::angle, Stage::joins,
-             fmt::format("on its face, out of square to the LE's edge; + longer at the {}. Cut it before the long edge",
-                         end.root ? "front" : "back"),
-             "where the plane that halves the join meets the sheet", runs, "solid geometry", end.from});
-    out.add({key + "tilt", what + ", blade tilts", cut.tilt, Quantity::angle, Stage::joins,
-             "of a knife that is set to the mitre, out of upright, half way along the sheet's width",
-             "of the plane that halves the join to the sheet", runs, "solid geometry", end.from});
+    if (s.sheet) {
+      add(".mitre", ", mitre", s.cut.mitre,
+          fmt::format("on its face, out of square to the LE's edge; + longer at the {}. Cut it before the long edge",
+                      longer),
+          "where the plane that halves the join meets the sheet");
+      add(".tilt", ", blade tilts", s.cut.tilt,
+          "of a knife that is set to the mitre, out of upright, half way along the sheet's width",
+          "of the plane that halves the join to the sheet");
+      continue;
+    }
+    add(".mitre", ", mitre", s.cut.mitre,
+        fmt::format("on its upper face, out of square to its length; + longer at the {}", longer),
+        "where the plane that halves the join meets the face");
+    add(".bevel", ", bevel", s.cut.bevel,
+        fmt::format("on its side face, out of square to its length; + longer {}", leans),
+        "where the plane that halves the join meets the side");
+    add(".tilt", ", blade tilts", s.cut.tilt, "of a saw that is set to the mitre, out of upright",
+        "of the plane that halves the join to the face");
   }
 }
 

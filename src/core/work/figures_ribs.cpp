@@ -187,14 +187,14 @@ void notchFigures(const TruePanel& w, const Rib& rib, FigureList& out) {
 /// Where the edges do not run square to the ribs: what is planed off ribs and stock so that they lie on each other.
 void bevelFigures(const TruePanel& w, FigureList& out) {
   const PanelBrief& d = w.design;
-  const double enough = degToRad(0.1); // less is sanded off unseen
   double turn = 0;
   for (const Rib& rib : w.frame.ribs)
     if (rib.kind == RibKind::main) turn = rib.turn;
   const auto bevel = [&](const char* key, const char* label, double angle, const char* edge, double thickness,
                          const char* whichRibs, std::vector<std::string> from) {
-    if (std::abs(angle) < enough) return;
     const double off = thickness * std::tan(std::abs(angle));
+    constexpr double seen = 0.1; // mm: less is sanded off unseen
+    if (off < seen) return;
     out.add({key, label, angle, Quantity::angle, Stage::ribs,
              fmt::format("of {}, out of square to their faces, {} over a thickness of {}; + longer on the {} face",
                          whichRibs, out.len(off), out.len(thickness), edge[0] == 'l' ? "inner" : "outer"),
@@ -205,7 +205,7 @@ void bevelFigures(const TruePanel& w, FigureList& out) {
     bevel("ribs.noseBevel", "Noses bevelled by", d.leading.sweep + turn, "leading edge", d.ribs.thickness,
           "the ribs between the end ribs", {"panel.tipSetback", "panel.span", "ribs.direction"});
     const double twist = w.shape.loft.frameAt(w.shape.loft.span()).washout - w.shape.loft.frameAt(0).washout;
-    if (std::abs(twist) > enough)
+    if (std::abs(twist) > degToRad(0.1))
       out.add({"le.backTurns",
                "Back of the LE turns by",
                twist,
@@ -225,7 +225,6 @@ void bevelFigures(const TruePanel& w, FigureList& out) {
 } // namespace
 
 void ribFigures(const TruePanel& w, FigureList& out) {
-  bevelFigures(w, out);
   for (const Rib& rib : w.frame.ribs) {
     frameFigures(w, rib, out);
     turnFigures(w, rib, out);
@@ -234,6 +233,7 @@ void ribFigures(const TruePanel& w, FigureList& out) {
   }
   for (const Rib& rib : w.frame.riblets)
     if (rib.kind == RibKind::crossing) turnFigures(w, rib, out);
+  bevelFigures(w, out);
 }
 
 } // namespace eup

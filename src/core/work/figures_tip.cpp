@@ -30,22 +30,19 @@ void ribletFigures(const TruePanel& w, FigureList& out) {
 
 /// Heights over the board at which an outline or a bow is held while it is glued to the tip rib.
 void restFigures(const TruePanel& w, FigureList& out) {
-  const ChordFrame tip = w.shape.loft.frameAt(w.shape.loft.span());
-  const Placement turn{-w.settingUp.turn, {0, 0}};
-  const double board = w.settingUp.board;
   const Tip& t = w.design.tip;
-  const double deep = t.kind == TipKind::bow ? t.bowWidth : t.thickness; // upright on the board
+  const double deep = t.kind == TipKind::bow ? t.bowWidth : t.thickness;
   for (std::size_t i = 0; i < w.tip->rests.size(); ++i) {
     const TipRest& rest = w.tip->rests[i];
-    const double middle = turn(tip.fromChord(rest.at)).y() - board;
+    const double under = underTipRest(w.design, w.shape.loft, w.settingUp, rest), middle = under + deep / 2;
     out.add({fmt::format("tip.packing.{}", i + 1),
              fmt::format("Packing under the tip, {}", rest.where),
-             middle - deep / 2,
+             under,
              Quantity::length,
              Stage::joins,
              "board to the underside of its stock, so that its middle meets the tip rib's chord line",
              "height of the chord line, the edge raised as decided, less half the stock",
-             fmt::format("{} − {} ÷ 2 = {}", out.len(middle), out.len(deep), out.len(middle - deep / 2)),
+             fmt::format("{} − {} ÷ 2 = {}", out.len(middle), out.len(deep), out.len(under)),
              ruledLoft,
              {"tip.thickness", "tip.raised", "join.datum"},
              true});

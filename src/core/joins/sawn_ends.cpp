@@ -1,0 +1,46 @@
+#include "core/joins/sawn_ends.h"
+#include <Eigen/Geometry>
+#include <fmt/format.h>
+
+namespace eup {
+
+std::vector<SawnStrip> sawnEnds(const PanelBrief& d, const PanelLoft& loft, const std::vector<SparLine>& spars,
+                                bool root, double fold) {
+  std::vector<SawnStrip> out;
+  const double span = loft.span(), here = root ? 0 : span;
+  const Point3 plane = joinPlane(fold, root);
+  const ChordFrame inner = loft.frameAt(0), outer = loft.frameAt(span);
+  const auto strip = [&](std::string key, std::string name, const Point& a, const Point& b) {
+    const Point3 along(b.x() - a.x(), span, b.y() - a.y());
+    out.push_back({std::move(key), std::move(name), along, endCut(along, Point3::UnitZ(), plane), false});
+  };
+  if (d.leading.width > 0) strip("le", "LE", inner.le, outer.le);
+  if (d.trailing.width > 0) strip("te", "TE", inner.te, outer.te);
+  for (const SparLine& line : spars) {
+    if (!line.reaches(here)) continue;
+    const std::string key = fmt::format("spar.{}", line.index + 1);
+    const Spar& spar = d.spars[static_cast<std::size_t>(line.index)];
+    for (const bool top : {true, false})
+      if (spar.kind == SparKind::caps && capAt(top ? spar.top : spar.bottom, line.share(here)).fitted) {
+        const StraightLine& seat = top ? line.upperSeat : line.lowerSeat;
+        strip(key + (top ? ".top" : ".bottom"), fmt::format("{} of {},", top ? "Top" : "Bottom", spar.name), seat.root,
+              seat.tip);
+      }
+    if (spar.kind == SparKind::fullDepth) strip(key + ".sheet", spar.name + ",", line.middle.root, line.middle.tip);
+  }
+  // A sheet lies on the surface: its end runs square to the LE but for this, and its edge leans by the bevel.
+  for (const Face face : {Face::upper, Face::lower}) {
+    const double edge = sheetEdgeAt(d, loft, face, here);
+    if (edge <= 0) continue;
+    const Point3 along(outer.le.x() - inner.le.x(), span, outer.le.y() - inner.le.y());
+    const Point3 chordwise(1, 0, loft.slope(face, edge / 2, here));
+    Point3 square = chordwise.cross(along);
+    if (square.z() < 0) square = -square;
+    const bool top = face == Face::upper;
+    out.push_back({top ? "sheetTop" : "sheetBottom", top ? "Top sheet" : "Bottom sheet", along,
+                   endCut(along, square, plane), true});
+  }
+  return out;
+}
+
+} // namespace eup
