@@ -83,6 +83,7 @@ std::vector<ThroughRib> throughRib(const PanelBrief& d, const std::vector<SparLi
 std::vector<Clash> clashesOf(const std::vector<ThroughRib>& all) {
   constexpr double least = 0.05; // mm² and mm: less is the sampling of a circle, or faces that touch
   std::vector<Box> boxes;
+  boxes.reserve(all.size());
   for (const ThroughRib& one : all) boxes.push_back(boundsOf(one.shape));
   std::vector<Clash> out;
   for (std::size_t a = 0; a < all.size(); ++a)

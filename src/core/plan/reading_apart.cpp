@@ -55,6 +55,7 @@ public:
     posix_spawn_file_actions_addopen(&actions, STDERR_FILENO, "/dev/null", O_WRONLY, 0);
     std::vector<std::string> held = words;
     std::vector<char*> argv;
+    argv.reserve(held.size() + 1);
     for (std::string& word : held) argv.push_back(word.data());
     argv.push_back(nullptr);
     if (::posix_spawn(&pid, program.c_str(), &actions, nullptr, argv.data(), environ) != 0) pid = -1;
