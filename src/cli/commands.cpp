@@ -1,4 +1,5 @@
 #include "cli/commands.h"
+#include "cli/assemble_command.h"
 #include "cli/table_commands.h"
 #include "core/design/design_file.h"
 #include "core/design/plan_use.h"
@@ -31,6 +32,7 @@ struct Args {
   bool flat = false, stepped = false, oneDocument = false;
   bool json = false, csv = false;
   BendArgs bend;
+  AssembleArgs assemble;
 };
 
 struct Streams {
@@ -229,6 +231,20 @@ int sizeSpar(const Args& args, Streams io) {
   return fine;
 }
 
+/// The wing put together again from its flat parts, with the errors that are typed.
+int assemble(const Args& args, Streams io) {
+  const auto wing = wingOf(args.file, io);
+  if (const int* code = std::get_if<int>(&wing)) return *code;
+  const auto& wings = std::get<TrueWing>(wing).wings;
+  if (args.wing < 1 || args.wing > static_cast<int>(wings.size()))
+    return refuse(io, args.file, Problem{"--wing", fmt::format("there is no wing {}", args.wing)}, usage);
+  const WholeWing& whole = wings[static_cast<std::size_t>(args.wing - 1)];
+  const auto faults = faultsOf(args.assemble, whole);
+  if (!faults) return refuse(io, args.file, faults.problem(), usage);
+  tellAssembly(whole, faults.value(), args.json, io.out);
+  return fine;
+}
+
 int upgrade(const Args& args, Streams io) {
   const auto text = readTextFile(args.file);
   if (!text) return refuse(io, "cannot read", text.problem(), unreadable);
@@ -383,6 +399,14 @@ int run(const std::vector<std::string>& given, std::ostream& out, std::ostream& 
   sectionCommand->add_option("spec", args.spec, "2412, 23012, or a file")->required();
   sectionCommand->add_flag("--json", args.json, "as JSON, with the points");
   withFile(command("plan", "what was read off the plan, judged, and the layout that follows", plan));
+  CLI::App* trial = withFile(command(
+      "assemble", "puts the wing together again from its flat parts: how far it is from what was decided", assemble));
+  trial->add_flag("--json", args.json, "as JSON");
+  trial->add_option("--wing", args.wing, "which wing of the aircraft; 1 is the main wing");
+  trial->add_option("--notch", args.assemble.notches, "a notch that much too deep, as in R3=0.3 (mm)");
+  trial->add_option("--packing", args.assemble.packing,
+                    "packing under a rib's tail that much too high, as in R9=0.5 (mm)");
+  trial->add_option("--brace", args.assemble.braces, "a panel's brace bent that much too far, as in 1=0.5 (degrees)");
   withFile(command("upgrade", "prints the wing in the present file format", upgrade));
   CLI::App* sheet = withFile(
       command("section-sheet", "a wing's section full size with nose gauges, or its coordinates", sectionSheet));

@@ -183,5 +183,23 @@ TEST_F(Commands, SectionSheetsAndTheCatalogue) {
   EXPECT_EQ(found.out.find("NACA 0012 "), std::string::npos);
 }
 
+/// The wing put together again, by the command line: nothing off, and an error with its size; what is typed wrong is
+/// said.
+TEST_F(Commands, AssembleTellsWhatAnErrorDoes) {
+  const std::string file = write("a.euptera", designToText(Design{}));
+  const auto right = run({"assemble", file, "--json"});
+  EXPECT_EQ(right.code, 0);
+  const auto json = nlohmann::json::parse(right.out);
+  EXPECT_LT(json["off"].get<double>(), 0.05);
+  const auto wrong =
+      nlohmann::json::parse(run({"assemble", file, "--json", "--notch", "R3=0.3", "--brace", "1=0.5"}).out);
+  EXPECT_NEAR(wrong["panels"][0]["ribs"][2]["up"].get<double>(), -0.3, 0.01);
+  EXPECT_NEAR(wrong["panels"][0]["gamma"].get<double>() - json["panels"][0]["gamma"].get<double>(), 0.25, 0.01);
+  EXPECT_NE(run({"assemble", file}).out.find("the tip lies 0.000 mm"), std::string::npos);
+  for (const char* odd : {"R99=0.3", "R3", "=1", "R3=x", "3=1e9", "R=2"})
+    EXPECT_EQ(run({"assemble", file, "--notch", odd}).code, 2) << odd;
+  EXPECT_EQ(run({"assemble", file, "--brace", "4=1"}).code, 2);
+}
+
 } // namespace
 } // namespace eup

@@ -55,6 +55,7 @@ void ribFigures(const TruePanel& panel, FigureList& out);
 void sparFigures(const TruePanel& panel, FigureList& out);
 void joinFigures(const TruePanel& panel, FigureList& out);
 void joinerFigures(const TruePanel& panel, FigureList& out);
+void assemblyFigures(const WholeWing& wing, FigureList& out);
 void loadFigures(const WholeWing& wing, FigureList& out);
 void massFigures(const TruePanel& panel, FigureList& out);
 void softWingFigures(const WholeWing& wing, FigureList& out);

@@ -45,6 +45,7 @@ struct WingTrade {
 };
 constexpr WingTrade ofWings[] = {
     {loadFigures, bits({Stage::spars}), nullptr},
+    {assemblyFigures, bits({Stage::joins}), nullptr},
     {softWingFigures, bits({Stage::spars}), softFindings},
 };
 
