@@ -105,7 +105,7 @@ def ruled(design, rows, figures):
         near(f"{name} washout", row["washout_deg"], washout, 1e-4)
         near(f"{name} nose aft", row["le_x_mm"], nose[0], 1e-4)
         near(f"{name} nose up", row["le_z_mm"], nose[2], 1e-4)
-        near(f"{name} nose and tail", row["under_te_mm"] - row["under_le_mm"], tail[2] - nose[2], 0.5)
+        near(f"{name} nose and tail", row["under_te_mm"] - row["nose_mm"], tail[2] - nose[2], 0.5)
         near(f"{name} chord figure", figures[f"rib.{name[1:]}.chord"], chord, 1e-4)
         near(f"{name} washout figure", figures[f"rib.{name[1:]}.washout"], washout, 1e-4)
     spacing = np.diff([row["station_mm"] for row in rows])

@@ -70,10 +70,15 @@ def cut(design, root, tip, share, up, low):
         takes.append(LineString(np.vstack([front, edge])).buffer(sheet["thickness"], cap_style=2, join_style=2))
         takes.append(LineString(back).buffer(strip["thickness"], cap_style=2, join_style=2))
     middle = lambda x: np.mean([np.interp(x, (f - nose) @ along, (f - nose) @ square) for f in (up, low)])
-    face = le["width"] - le["letIn"]
+    # Widths are square to the edge: along the rib they take width over the cosine of the edge's sweep.
+    p = design["panel"]
+    def along_rib(edge, aft):
+        return np.hypot(1, aft / p["span"]) if edge["widthIs"] == "squareToEdge" else 1
+    wider = along_rib(le, p["tipSetback"])
+    face, back = (le["width"] - le["letIn"]) * wider, le["width"] * wider
     takes.append(chordwise(-50, face))
-    takes.append(chordwise(face - 1, le["width"], middle(le["width"]) - le["height"] / 2, middle(le["width"]) + le["height"] / 2))
-    takes.append(chordwise(chord - te["width"], chord + 300))
+    takes.append(chordwise(face - 1, back, middle(back) - le["height"] / 2, middle(back) + le["height"] / 2))
+    takes.append(chordwise(chord - te["width"] * along_rib(te, p["tipSetback"] + p["tipChord"] - p["rootChord"]), chord + 300))
     for spar in design["spars"]:
         for index, cap, sign in ((0, spar["top"], -1), (1, spar["bottom"], 1)):
             ends = []
