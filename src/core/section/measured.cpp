@@ -86,7 +86,7 @@ std::optional<Point> noseCentreThrough(const std::array<Polyline, 2>& near) {
   const std::size_t many = near[0].size() + near[1].size();
   if (many <= unknowns) return std::nullopt;
   constexpr double steepest = 0.5; // rad
-  constexpr int looks = 20, digits = 20;
+  constexpr int looks = 8, digits = 16;
   double best = 0;
   for (int k = -looks; k <= looks; ++k)
     if (const double turn = steepest * k / looks; fitNose(near, turn).error < fitNose(near, best).error) best = turn;
