@@ -28,6 +28,8 @@ protected:
     closer.start(40);
   }
 
+  ~WindowFuzz() override { QDir::setCurrent(before); } // the folder goes with this test
+
   template <class T> T* any(Chance& chance, const std::function<bool(const T&)>& fits = {}) const {
     QList<T*> all;
     for (T* one : window->findChildren<T*>())
@@ -139,6 +141,7 @@ protected:
 
   Answers* answers = nullptr;
   QTemporaryDir out;
+  QString before = QDir::currentPath();
   QTimer closer;
   Chance dialogs{1};
   int met = 0;

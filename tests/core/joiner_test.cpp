@@ -250,7 +250,7 @@ TEST(JointStrength, GluedFaceAgainstSummedSquares) {
 RC_GTEST_PROP(JointStrength, SocketsLoadBalances, ()) {
   const double m = *rc::gen::inRange(1000, 20000), v = *rc::gen::inRange(1, 40), l = *rc::gen::inRange(40, 300);
   RC_PRE(m > v * l / 2); // nearer than that it presses more at its mouth
-  const double end = socketLoad({l}, m, v);
+  const double end = socketLoad({l}, m, v).load;
   // At the mouth it presses the other way; the two together give V, and their moment M.
   const double mouth = 2 * v / l - end;
   double force = 0, moment = 0;
@@ -280,12 +280,17 @@ TEST(JointStrength, ASocketInsideIsPressedAtItsMouthAndMore) {
     const double moment = beyond ? -m : m, det = n * s2 - s1 * s1;
     const double a = (v * s2 - moment * s1) / det, b = (n * moment - s1 * v) / det;
     const double greatest = std::max(std::abs(a), std::abs(a + b * l));
-    EXPECT_NEAR(socketLoad({l, beyond}, m, v), greatest, 1e-3 * greatest) << beyond;
+    EXPECT_NEAR(socketLoad({l, beyond}, m, v).load, greatest, 1e-3 * greatest) << beyond;
     // On two ribs: they hold V between them, and M about the mouth.
     const double end = moment / l, mouth = v - end;
     EXPECT_NEAR(mouthForce({l, beyond}, m, v), std::abs(mouth), 1e-9) << beyond;
   }
-  EXPECT_NEAR(socketLoad({l, true}, m, v), 6 * m / (l * l) + 4 * v / l, 1e-9);
+  // Where that is: at the leg's end, unless the load acts beyond the mouth, or nearer to it than half the leg.
+  EXPECT_FALSE(socketLoad({l, false}, m, v).mouth);
+  EXPECT_TRUE(socketLoad({l, true}, m, v).mouth);
+  EXPECT_TRUE(socketLoad({l, false}, v * l / 4, v).mouth);
+  EXPECT_NEAR(socketLoad({l, false}, v * l / 4, v).load, 4 * v / l - 6 * (v * l / 4) / (l * l), 1e-9);
+  EXPECT_NEAR(socketLoad({l, true}, m, v).load, 6 * m / (l * l) + 4 * v / l, 1e-9);
 }
 
 /// Further out the inside panel's socket is the one that is worked most; what follows names it.

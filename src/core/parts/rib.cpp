@@ -130,10 +130,6 @@ Polyline onEdgeStrip(double w, double wide) {
   return {{0, 0}, {half * wide, -half}, {2 * half * wide, 0}, {half * wide, half}};
 }
 
-double noseCutAt(const Making& m) {
-  return noseCut(m.design, m.rib.turn);
-}
-
 /// What the leading edge stock takes. `ahead` is how far the cut starts before the nose, to take all of it.
 Region leadingCut(const Making& m) {
   const LeadingEdge& e = m.design.leadingEdge;
@@ -142,11 +138,11 @@ Region leadingCut(const Making& m) {
   case LeadingEdgeKind::none:
     return {};
   case LeadingEdgeKind::square:
-    return {slab(m, ahead, noseCutAt(m))};
+    return {slab(m, ahead, noseCut(m.design, m.rib.turn))};
   case LeadingEdgeKind::onEdge:
-    return {slab(m, ahead, noseCutAt(m)), onEdgeStrip(e.width, wide)};
+    return {slab(m, ahead, noseCut(m.design, m.rib.turn)), onEdgeStrip(e.width, wide)};
   case LeadingEdgeKind::shaped: {
-    const double face = noseCutAt(m), back = e.width * wide;
+    const double face = noseCut(m.design, m.rib.turn), back = e.width * wide;
     const double middle = (heightOf(m.rib.upper, back) + heightOf(m.rib.lower, back)) / 2;
     return {slab(m, ahead, face), rectangle({face - 1, middle - e.height / 2}, {back, middle + e.height / 2})};
   }
@@ -374,7 +370,7 @@ FaceRun runOf(const Making& m, Face f) {
     return place ? lengthOf(headOf(m.face(f), *place)) : 0;
   };
   const double sheet = edge > 0 ? lengthOf(headOf(m.face(f), placeOfFraction(edge))) : 0;
-  const double tail = arcTo(m.x(trailingWidth(m.design))), nose = arcTo(noseCutAt(m));
+  const double tail = arcTo(m.x(trailingWidth(m.design))), nose = arcTo(noseCut(m.design, m.rib.turn));
   return {sheet, std::max(std::min(sheet, tail) - nose, 0.0), std::max(tail - sheet, 0.0)};
 }
 
@@ -418,21 +414,6 @@ Rib cutRib(const PanelBrief& d, const PanelLoft& loft, const std::vector<SparLin
 }
 
 } // namespace
-
-double noseCut(const PanelBrief& d, double turn) {
-  const LeadingEdge& e = d.leadingEdge;
-  switch (e.kind) {
-  case LeadingEdgeKind::none:
-    break;
-  case LeadingEdgeKind::square:
-    return d.leading.taken(e.width, turn);
-  case LeadingEdgeKind::onEdge:
-    return d.leading.taken(e.width / std::numbers::sqrt2, turn);
-  case LeadingEdgeKind::shaped:
-    return d.leading.taken(std::max(e.width - e.letIn, 0.0), turn);
-  }
-  return 0;
-}
 
 double ribletEnd(const PanelBrief& d, const std::vector<SparLine>& spars, const Rib& rib) {
   if (d.riblets.to == SheetEdge::fraction) return d.riblets.fraction * rib.frame.chord;

@@ -1,8 +1,9 @@
-// Where lines along the span meet a rib, and what of it is seen from above.
+// Where lines along the span meet a rib, what an edge takes of it, and what of it is seen from above.
 #include "core/geometry/polyline.h"
 #include "core/parts/rib.h"
 #include <algorithm>
 #include <cmath>
+#include <numbers>
 
 namespace eup {
 
@@ -28,6 +29,21 @@ double sparWidth(const Spar& spar, double share) {
   if (spar.kind == SparKind::fullDepth) return spar.sheet;
   const Cap top = capAt(spar.top, share), bottom = capAt(spar.bottom, share);
   return std::max(top.fitted ? top.width : 0, bottom.fitted ? bottom.width : 0);
+}
+
+double noseCut(const PanelBrief& d, double turn) {
+  const LeadingEdge& e = d.leadingEdge;
+  switch (e.kind) {
+  case LeadingEdgeKind::none:
+    break;
+  case LeadingEdgeKind::square:
+    return d.leading.taken(e.width, turn);
+  case LeadingEdgeKind::onEdge:
+    return d.leading.taken(e.width / std::numbers::sqrt2, turn);
+  case LeadingEdgeKind::shaped:
+    return d.leading.taken(std::max(e.width - e.letIn, 0.0), turn);
+  }
+  return 0;
 }
 
 Polyline seenFromAbove(const Rib& rib) {

@@ -39,10 +39,11 @@ double tubeStress(double moment, double diameter, double bore) {
   return moment * 32 * diameter / (std::numbers::pi * (std::pow(diameter, 4) - std::pow(bore, 4)));
 }
 
-double socketLoad(const Socket& socket, double moment, double shear) {
+SocketPress socketLoad(const Socket& socket, double moment, double shear) {
   const double l = socket.reach, couple = 6 * moment / (l * l);
-  if (socket.beyond) return couple + 4 * shear / l;
-  return std::max(std::abs(couple - 2 * shear / l), std::abs(couple - 4 * shear / l));
+  if (socket.beyond) return {couple + 4 * shear / l, true};
+  const double end = std::abs(couple - 2 * shear / l), mouth = std::abs(couple - 4 * shear / l);
+  return {std::max(end, mouth), mouth > end};
 }
 
 double mouthForce(const Socket& socket, double moment, double shear) {
@@ -80,8 +81,9 @@ JoinStrength joinStrength(const PanelBrief& d, const SpanLoad& load, const std::
     out.rodReserve = reserveOf(weaker(d.tables.named(j.material)), out.rodStress);
     const double ply = d.tables.named("birch-ply").compressionAcross;
     for (const Socket& s : sockets) {
-      if (const double press = socketLoad(s, out.moment, out.shear) / j.diameter; press >= out.bearing)
-        out.bearing = press, out.pressed = s;
+      const SocketPress press = socketLoad(s, out.moment, out.shear);
+      if (press.load / j.diameter >= out.bearing)
+        out.bearing = press.load / j.diameter, out.pressed = s, out.pressedMouth = press.mouth;
       const double across = d.tables.named(s.ribMaterial).compressionAcross;
       for (const bool mouth : {true, false}) {
         const double force = mouth ? mouthForce(s, out.moment, out.shear) : out.moment / s.reach,

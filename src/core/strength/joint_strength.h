@@ -27,7 +27,11 @@ struct Socket {
 /// straight along it so that it balances both. Where the load acts inboard of the mouth's own end, as in the panel that
 /// carries it: 6 M ÷ l² − 2 V ÷ l at the leg's end (or 4 V ÷ l − 6 M ÷ l² at its mouth, with a load nearer than half
 /// the leg). Where it acts beyond the mouth: 6 M ÷ l² + 4 V ÷ l at the mouth.
-double socketLoad(const Socket& socket, double moment, double shear);
+struct SocketPress {
+  double load = 0;    ///< N/mm
+  bool mouth = false; ///< there, and not at the leg's end
+};
+SocketPress socketLoad(const Socket& socket, double moment, double shear);
 
 /// The forces of two ribs, at the mouth and at the leg's end, that balance the same: M ÷ l at the end, and at the mouth
 /// M ÷ l − V, or M ÷ l + V where the load acts beyond it.
@@ -52,6 +56,7 @@ struct JoinStrength {
   bool crushedMouth = false; ///< the rib at the join, not the one at the leg's end
   double bearing = 0;        ///< MPa, rod against sleeve, where it presses most
   Socket pressed;            ///< there
+  bool pressedMouth = false; ///< at its mouth
   double socketReserve = 0;  ///< of the rod, pressed across its grain there; the sleeve is no softer
 };
 

@@ -123,8 +123,9 @@ void rodFigures(const TruePanel& w, FigureList& out) {
            s.bearing,
            Quantity::stress,
            Stage::joins,
-           fmt::format("{}, over the rod's diameter", socketPlace(s.pressed, s.pressed.beyond, centre)),
+           fmt::format("{}, over the rod's diameter", socketPlace(s.pressed, s.pressedMouth, centre)),
            s.pressed.beyond ? "(6 M ÷ l² + 4 V ÷ l) ÷ D: the load acts beyond the socket's mouth"
+           : s.pressedMouth ? "(4 V ÷ l − 6 M ÷ l²) ÷ D: the load acts nearer than half the leg"
                             : "(6 M ÷ l² − 2 V ÷ l) ÷ D",
            fmt::format("M {:.0f} N·mm, V {:.2f} N, l {}: {:.2f} MPa", s.moment, s.shear, out.len(s.pressed.reach),
                        s.bearing),

@@ -43,7 +43,7 @@ void jointFindings(Finder f) {
     f.say({"joiner.socket",
            Severity::warning,
            Stage::joins,
-           fmt::format("The joiner may be squeezed {}", socketPlace(s.pressed, s.pressed.beyond, f.w.join.centre)),
+           fmt::format("The joiner may be squeezed {}", socketPlace(s.pressed, s.pressedMouth, f.w.join.centre)),
            fmt::format("Pressed across, it holds {:.2f} times what presses on it there. {} or more is usual.",
                        s.socketReserve, usualReserve),
            "Let it reach farther, make it thicker or of harder stuff; plug a thin tube.",
