@@ -119,8 +119,7 @@ void DecidePanel::refresh(Changes what) {
   const auto shown = shownDecisions();
   const PanelId id = here();
   const PanelDesign& panel = document.design().at(id);
-  heading->setText(
-      tr("DECIDE · %1").arg(QString::fromStdString(fullTitleOf(subject, panel, id.panel == 0, mirrored(wingHere())))));
+  heading->setText(tr("DECIDE · %1").arg(QString::fromStdString(fullTitleOf(subject, document.design(), id))));
   // What the rows and buttons are built for.
   std::string now = subject.key() + pathOf(id) + (document.design().unit == LengthUnit::inch ? "inch" : "mm") +
                     (document.possible() ? "|" : "|impossible|");
@@ -283,7 +282,13 @@ void DecidePanel::addTools(QGridLayout* grid, int& line) {
     return addSparTools(grid, line);
   case Topic::join:
   case Topic::brace:
-    return addBraceTools(grid, line);
+    addBraceTools(grid, line);
+    return addTrialTool(grid, line + 1);
+  case Topic::settingUp:
+    return addTrialTool(grid, line);
+  case Topic::balance:
+  case Topic::aboard:
+    return addAboardTools(grid, line);
   case Topic::stiffening:
     addStiffeningTools(grid, line);
     if (document.design().at(here()).spars.empty()) addSparTools(grid, line + 1);

@@ -48,6 +48,7 @@ Q_SIGNALS:
   void openCoordinates(const QString& end); ///< "root" or "tip"
   void writeSection(const QString& end);
   void openTables(Shelf shelf);
+  void tryTogether();               ///< the wing, from its parts
   void refused(const QString& why); ///< what a button could not do
 
 private:
@@ -64,6 +65,8 @@ private:
   void addSparTools(QGridLayout* under, int line);
   void addBraceTools(QGridLayout* under, int line);
   void addStiffeningTools(QGridLayout* under, int line);
+  void addTrialTool(QGridLayout* under, int line);
+  void addAboardTools(QGridLayout* under, int line);
   void addTablesTool(QGridLayout* under, int line, const QString& words, Shelf shelf);
   void addCopyMenu(QGridLayout* grid, PanelId id);
   void fill(const std::vector<const Decision*>& shown);

@@ -217,6 +217,47 @@ void DecidePanel::addBraceTools(QGridLayout* under, int line) {
   under->addWidget(remove, line, 1, 1, 2);
 }
 
+/// What the model carries, added and taken out.
+void DecidePanel::addAboardTools(QGridLayout* under, int line) {
+  const Subject subject = standpoint.subject();
+  auto* add = new QPushButton(tr("Add something aboard"), form);
+  add->setObjectName("addAboard");
+  add->setEnabled(static_cast<int>(document.design().balance.aboard.size()) < mostAboard);
+  connect(add, &QPushButton::clicked, this, [this] {
+    Design next = document.design();
+    std::vector<Aboard>& all = next.balance.aboard;
+    Aboard one;
+    if (!all.empty()) one.name = tr("item %1").arg(all.size() + 1).toStdString();
+    all.push_back(one);
+    const int added = static_cast<int>(all.size()) - 1;
+    document.edit(tr("Add something aboard"), std::move(next));
+    standpoint.choose({Topic::aboard, added});
+  });
+  under->addWidget(add, line, 0);
+  if (subject.topic != Topic::aboard) return;
+  auto* remove = new QPushButton(tr("Take it out"), form);
+  remove->setObjectName("removeAboard");
+  connect(remove, &QPushButton::clicked, this, [this, index = subject.number] {
+    Design next = document.design();
+    std::vector<Aboard>& all = next.balance.aboard;
+    if (index >= static_cast<int>(all.size())) return;
+    const QString name = QString::fromStdString(all[static_cast<std::size_t>(index)].name);
+    all.erase(all.begin() + index);
+    const Subject then = all.empty() ? Subject{Topic::balance, 0} : Subject{Topic::aboard, std::max(index - 1, 0)};
+    document.edit(tr("Take the %1 out").arg(name), std::move(next));
+    standpoint.choose(then);
+  });
+  under->addWidget(remove, line, 1, 1, 2);
+}
+
+void DecidePanel::addTrialTool(QGridLayout* under, int line) {
+  auto* open = new QPushButton(tr("Put together on trial…"), form);
+  open->setObjectName("tryTogether");
+  open->setEnabled(document.possible());
+  connect(open, &QPushButton::clicked, this, [this] { Q_EMIT tryTogether(); });
+  under->addWidget(open, line, 0, 1, 3, Qt::AlignLeft);
+}
+
 /// Ways to stiffen the panel, tried side by side.
 void DecidePanel::addStiffeningTools(QGridLayout* under, int line) {
   auto* tries = new QPushButton(tr("Try ways to stiffen…"), form);

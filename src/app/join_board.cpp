@@ -292,6 +292,8 @@ std::vector<Handle> JoinBoard::handles() const {
   const Point at(side * (flat + span * std::cos(w.join.onBoard)), w.join.risePropped + w.frame.ribs.front().depth);
   return {{tr("tip"), at, at, Qt::SizeVerCursor, tr("Raise the tip"), [id = here()](const Design& d, const Point& by) {
              const PanelDesign& p = d.at(id);
+             if (p.join.blockHeight > 0)
+               return decideValue(d, pathOf(id) + "join.blockHeight", p.join.blockHeight + by.y());
              return decideValue(d, pathOf(id) + "join.dihedral.rise", riseOf(p.join.dihedral, p.panel.span) + by.y());
            }}};
 }
@@ -310,6 +312,8 @@ Board* makeBoard(Stage stage, Document& d, Standpoint& s, const Look& l, QWidget
     return new SparBoard(d, s, l, parent);
   case Stage::joins:
     return new JoinBoard(d, s, l, parent);
+  case Stage::stock:
+    return new StockBoard(d, s, l, parent);
   }
   return nullptr;
 }

@@ -170,7 +170,8 @@ void LayoutBoard::draw(Ink& ink) const {
       ink.dimension(onBoard(deep, one.design.inboard), onBoard(deep, one.design.inboard + one.shape.loft.span()),
                     tr("panel %1: %2").arg(one.design.id.panel + 1).arg(len(one.shape.loft.span())), 0);
   else
-    ink.dimension(onBoard(deep, 0), onBoard(deep, span), tr("half span %1").arg(len(span)), 0);
+    ink.dimension(onBoard(deep, 0), onBoard(deep, span),
+                  (wing.panels.front().design.mirrored ? tr("half span %1") : tr("span %1")).arg(len(span)), 0);
   if (standpoint.hand() != ShownHand::both) {
     const auto chordText = [&](const TruePanel& one, double t, bool outer) {
       const ChordFrame f = one.shape.loft.frameAt(t);
@@ -211,8 +212,11 @@ std::vector<Handle> LayoutBoard::handles() const {
          [](const PanelDesign& d, const Point& by) { return d.panel.rootChord - by.y(); });
   knob(tr("tip leading edge"), tip.le.x(), span, "panel.tipSetback",
        [](const PanelDesign& d, const Point& by) { return d.panel.tipSetback - by.y(); });
-  knob(w.design.of > 1 ? tr("panel span") : tr("half span"), tip.fromChord({tip.chord * 0.5, 0}).x(), span,
-       "panel.span", [side](const PanelDesign& d, const Point& by) { return d.panel.span + side * by.x(); });
+  knob(w.design.of > 1     ? tr("panel span")
+       : w.design.mirrored ? tr("half span")
+                           : tr("span"),
+       tip.fromChord({tip.chord * 0.5, 0}).x(), span, "panel.span",
+       [side](const PanelDesign& d, const Point& by) { return d.panel.span + side * by.x(); });
   out.back().cursor = Qt::SizeHorCursor;
   for (std::size_t k = 0; k < w.frame.spars.size(); ++k) {
     const QString name = QString::fromStdString(w.design.spars[k].name);

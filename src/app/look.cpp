@@ -83,8 +83,9 @@ QFrame#working { background: @field; border: 1px solid @edge; border-radius: 4px
 QFrame#message { background: @accentSoft; border-bottom: 1px solid @edge; }
 QFrame#message[wrong="true"] { background: @wrongSoft; }
 QLabel#cardTitle { color: @wrong; font-weight: 700; } QLabel#cardTitle[severity="note"] { color: @ink; }
-QTableWidget, QListWidget { background: @field; border: 1px solid @edge; border-radius: 3px; gridline-color: @edge; selection-background-color: @accentSoft; selection-color: @ink; }
-QTableWidget:focus, QListWidget:focus { border: 2px solid @accent; }
+QTableWidget, QListWidget, QTreeWidget { background: @field; border: 1px solid @edge; border-radius: 3px; gridline-color: @edge; selection-background-color: @accentSoft; selection-color: @ink; }
+QTreeWidget::item:selected { background: @accentSoft; color: @ink; }
+QTableWidget:focus, QListWidget:focus, QTreeWidget:focus { border: 2px solid @accent; }
 QHeaderView { background: @panel; } QHeaderView::section { background: @panel; color: @faint; border: none; border-bottom: 1px solid @edge; padding: 3px 5px; font-size: 11px; }
 QTableCornerButton::section { background: @panel; border: none; }
 QProgressBar { background: @field; border: 1px solid @edge; border-radius: 3px; text-align: center; } QProgressBar::chunk { background: @accentSoft; }

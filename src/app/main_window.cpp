@@ -2,6 +2,7 @@
 #include "app/decide_panel.h"
 #include "app/follows_panel.h"
 #include "app/load_curves.h"
+#include "app/piece_table.h"
 #include "app/place_bar.h"
 #include "app/plan_panel.h"
 #include "app/rail.h"
@@ -69,6 +70,8 @@ MainWindow::MainWindow(const QString& folder, QWidget* parent) : QMainWindow(par
   middle->addWidget(placeBar);
   middle->addWidget(stack, 1);
   middle->addWidget(loadCurves);
+  pieceTable = new PieceTable(theDocument, theStandpoint, furniture);
+  middle->addWidget(pieceTable, 1);
   middle->addWidget(spanRule);
   across->addLayout(middle, 1);
   across->addWidget(makeSide());
@@ -229,6 +232,7 @@ void MainWindow::makeMenus(QMenuBar* bar) {
     theStandpoint.setInSpace(false);
     shownBoard()->setFocus();
   });
+  add(view, "trial", tr("Put together on t&rial…"), QKeySequence("Ctrl+T"), [this] { showTrial(); });
   view->addSeparator();
   add(view, "fit", tr("Fit the board"), QKeySequence("Ctrl+0"), [this] { shownBoard()->fit(); });
   add(view, "closer", tr("Closer"), QKeySequence::ZoomIn,
@@ -324,6 +328,7 @@ QWidget* MainWindow::makeSide() {
   foot->addStretch();
   column->addLayout(foot);
   connect(decidePanel, &DecidePanel::openTables, this, &MainWindow::showTables);
+  connect(decidePanel, &DecidePanel::tryTogether, this, &MainWindow::showTrial);
   connect(decidePanel, &DecidePanel::openCoordinates, this, &MainWindow::chooseCoordinates);
   connect(decidePanel, &DecidePanel::writeSection, this, &MainWindow::chooseSectionFile);
   connect(decidePanel, &DecidePanel::refused, this, [this](const QString& why) { say(why, true); });
@@ -349,6 +354,7 @@ void MainWindow::refresh(Changes what) {
   const bool onPlan = theStandpoint.stage() == Stage::plan;
   decidePanel->setVisible(!onPlan);
   placeBar->setVisible(!onPlan); // the plan is one of the whole wing
+  pieceTable->setVisible(theStandpoint.stage() == Stage::stock && stack->currentWidget() != spaceBoard);
   loadCurves->setVisible(theStandpoint.stage() == Stage::spars && stack->currentWidget() != spaceBoard);
   planPanel->setVisible(onPlan);
   for (const auto& [hand, button] : handButtons) button->setChecked(theStandpoint.hand() == hand);

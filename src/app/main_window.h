@@ -94,6 +94,8 @@ private:
   void chooseSectionFile(const QString& end);
   void showExport();
   void showTables(Shelf shelf);
+  /// Where the parts come to lie when the chosen wing is put together of them.
+  void showTrial();
   void addRecent(const QString& path);
   void rebuildRecent();
   void rebuildFigureNames();
@@ -116,6 +118,7 @@ private:
   PlanPanel* planPanel = nullptr;
   SpanRule* spanRule = nullptr;
   class LoadCurves* loadCurves = nullptr;
+  class PieceTable* pieceTable = nullptr;
   class PlaceBar* placeBar = nullptr;
   QScrollArea* decideScroll = nullptr;
   QLabel *nameLabel = nullptr, *messageText = nullptr;

@@ -3,6 +3,7 @@
 #include "app/kept_dialog.h"
 #include "app/main_window.h"
 #include "app/tables_dialog.h"
+#include "app/trial_dialog.h"
 #include "core/design/design_file.h"
 #include "core/design/wing_edit.h"
 #include "core/files/shipped.h"
@@ -294,6 +295,11 @@ void MainWindow::showTables(Shelf shelf) {
   Design next = theDocument.design();
   next.own = dialog.own();
   theDocument.edit(tr("Tables"), std::move(next));
+}
+
+void MainWindow::showTrial() {
+  if (!theDocument.possible()) return say(whyNoWing(), true);
+  TrialDialog(theDocument.now(), theStandpoint.wing(), look, this).exec();
 }
 
 bool MainWindow::exportTo(const QString& folder, const ExportOrder& order) {

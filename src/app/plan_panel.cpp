@@ -41,7 +41,7 @@ PlanPanel::PlanPanel(Document& d, Standpoint& s, PlanBoard& b, std::function<Ask
   timer.setSingleShot(true);
   connect(&timer, &QTimer::timeout, this, &PlanPanel::rebuild);
   const auto later = [this] { timer.start(0); };
-  connect(&document, &Document::changed, this, later);
+  connect(&document, &Document::changed, this, &PlanPanel::outdate);
   connect(&document, &Document::replaced, this, [this] {
     reading.reset();
     theSheet = 0;
@@ -52,6 +52,12 @@ PlanPanel::PlanPanel(Document& d, Standpoint& s, PlanBoard& b, std::function<Ask
   connect(&board, &PlanBoard::toolChanged, this, later);
   connect(&document.planImages(), &PlanImages::changed, this, later);
   rebuild();
+}
+
+void PlanPanel::outdate() {
+  if (body)
+    for (QWidget* control : body->findChildren<QWidget*>()) control->blockSignals(true);
+  timer.start(0);
 }
 
 void PlanPanel::turnTo(Page which) {

@@ -36,6 +36,8 @@ Q_SIGNALS:
 
 private:
   void rebuild();
+  /// Controls that were made for the design before say nothing more: the sheet or reading they are of may be gone.
+  void outdate();
   QWidget* sheetsPage();
   QWidget* truePage();
   QWidget* readPage();

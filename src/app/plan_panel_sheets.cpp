@@ -66,6 +66,7 @@ void PlanPanel::relink(const QString& path) {
       return;
     }
     const PlanImage& image = *opened.value().image;
+    if (document.design().plan.sheets.empty()) return; // another wing was opened meanwhile
     const PlanSheet was = document.design().plan.sheets[sheet()];
     const bool sameSize = image.full().width == was.width && image.full().height == was.height;
     editSheet(tr("Link plan again"), [&](PlanSheet& s) {

@@ -102,8 +102,6 @@ void Rail::mark(QLabel* label, const QString& words, bool wrong) {
 /// The parts of the stage that is open; those of a spar under the one that is chosen only.
 void Rail::showParts() {
   const PanelId id = standpoint.panel();
-  const PanelDesign& panel = document.design().at(id);
-  const bool both = mirrored(document.design().wings[static_cast<std::size_t>(id.wing)]);
   std::vector<Subject> shown;
   for (const Subject& s : subjectsOf(document.design(), standpoint.stage(), id))
     if (!isPartOfSpar(s.topic) || s.number == standpoint.spar()) shown.push_back(s);
@@ -147,7 +145,7 @@ void Rail::showParts() {
         if (part.subject == standpoint.subject()) part.button->setFocus();
   }
   for (const Part& part : parts) {
-    const QString title = QString::fromStdString(titleOf(part.subject, panel, id.panel == 0, both));
+    const QString title = QString::fromStdString(titleOf(part.subject, document.design(), id));
     const bool chosen = part.subject == standpoint.subject();
     part.title->setText(fontMetrics().elidedText(title, Qt::ElideRight, isPartOfSpar(part.subject.topic) ? 116 : 128));
     if (const QString look = chosen ? "chosenPart" : ""; part.title->objectName() != look) {

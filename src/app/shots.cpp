@@ -5,6 +5,7 @@
 #include "app/follows_panel.h"
 #include "app/main_window.h"
 #include "app/plan_panel.h"
+#include "app/trial_dialog.h"
 #include <QApplication>
 #include <QDir>
 #include <QMouseEvent>
@@ -65,8 +66,6 @@ QStringList writeShots(const QString& folder) {
                          withReadings(window.document().design(), window.document().plan()).design);
   stage(Stage::panels, 5);
   shoot(window, "plan-under-the-wing");
-  stage(Stage::sections, 1);
-  shoot(window, "section-traced");
   window.openDemo();
   stage(Stage::sections, 1);
   shoot(window, "sections");
@@ -79,6 +78,14 @@ QStringList writeShots(const QString& folder) {
   stage(Stage::joins, 13);
   follows->reveal("join.block");
   shoot(window, "joins");
+  stage(Stage::stock, 4);
+  window.standpoint().setPiece({}, "spar.1.top");
+  shoot(window, "stock");
+  const Look light = lightLook();
+  TrialDialog trial(window.document().now(), 0, light, &window);
+  trial.show();
+  shoot(trial, "trial");
+  trial.close();
   window.openDemo("tarnbrook-2000");
   stage(Stage::panels, 12);
   shoot(window, "three-panels");
@@ -95,9 +102,6 @@ QStringList writeShots(const QString& folder) {
   window.showInSpace(SpaceView::turned);
   shoot(window, "in-space");
   window.openDemo();
-  window.standpoint().setHand(ShownHand::both);
-  stage(Stage::panels, 5);
-  shoot(window, "both-hands");
   window.standpoint().setHand(ShownHand::left);
   window.setDark(true);
   stage(Stage::ribs, 3);

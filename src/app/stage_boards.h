@@ -45,12 +45,25 @@ protected:
   void draw(Ink& ink) const override;
   std::vector<Handle> handles() const override;
   void clicked(const Point& p) override;
+  Point onBoard(double x, double y) const;
 
 private:
-  Point onBoard(double x, double y) const;
   void drawPanel(Ink& ink, const TruePanel& panel, double side) const;
   void drawTip(Ink& ink, const TruePanel& panel, double side, const QColor& edge) const;
   void drawUnderlay(Ink& ink, double side) const;
+};
+
+/// The plan of the wing with the piece that is chosen in the parts list; a click chooses the one that lies there.
+class StockBoard : public LayoutBoard {
+public:
+  using LayoutBoard::LayoutBoard;
+
+protected:
+  QString heading() const override;
+  QString subheading() const override;
+  void draw(Ink& ink) const override;
+  std::vector<Handle> handles() const override { return {}; }
+  void clicked(const Point& p) override;
 };
 
 /// One rib large, with all that lies against it; below it all ribs at one scale.

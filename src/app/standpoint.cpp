@@ -99,6 +99,19 @@ void Standpoint::setSpar(int index) {
   set(theSpar, index, Aspect::subject);
 }
 
+void Standpoint::setPiece(PanelId panel, const std::string& key) {
+  if (panel == thePanel && key == thePiece) return;
+  thePiece = key;
+  if (document.hasWing() && panel.wing < static_cast<int>(document.wing().wings.size()) &&
+      panel.panel < static_cast<int>(document.wing().wing(panel.wing).panels.size())) {
+    thePanel = panel;
+    keepInOrder();
+    for (const Part& part : shownPanel().parts)
+      if (part.key == key && part.rib) theRib = *part.rib;
+  }
+  Q_EMIT changed(Aspect::place | Aspect::subject);
+}
+
 void Standpoint::keepInOrder() {
   const auto& wings = document.design().wings;
   thePanel.wing = std::clamp(thePanel.wing, 0, static_cast<int>(wings.size()) - 1);

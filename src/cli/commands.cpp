@@ -1,5 +1,7 @@
 #include "cli/commands.h"
 #include "cli/assemble_command.h"
+#include "cli/balance_command.h"
+#include "cli/parts_command.h"
 #include "cli/table_commands.h"
 #include "core/design/design_file.h"
 #include "core/design/plan_use.h"
@@ -245,6 +247,20 @@ int assemble(const Args& args, Streams io) {
   return fine;
 }
 
+int parts(const Args& args, Streams io) {
+  const auto wing = wingOf(args.file, io);
+  if (const int* code = std::get_if<int>(&wing)) return *code;
+  tellParts(std::get<TrueWing>(wing), args.json ? PartsAs::json : args.csv ? PartsAs::csv : PartsAs::text, io.out);
+  return fine;
+}
+
+int balance(const Args& args, Streams io) {
+  const auto wing = wingOf(args.file, io);
+  if (const int* code = std::get_if<int>(&wing)) return *code;
+  tellBalance(std::get<TrueWing>(wing), args.json, io.out);
+  return fine;
+}
+
 int upgrade(const Args& args, Streams io) {
   const auto text = readTextFile(args.file);
   if (!text) return refuse(io, "cannot read", text.problem(), unreadable);
@@ -365,6 +381,11 @@ int run(const std::vector<std::string>& given, std::ostream& out, std::ostream& 
   withFile(command("report", "every figure with its working, and the findings", report))
       ->add_flag("--json", args.json, "as JSON");
   withFile(command("stations", "one row a rib", stations))->add_flag("--csv", args.csv, "as CSV (the default)");
+  CLI::App* list = withFile(command("parts", "every piece: how many, of what, how large, how heavy, where", parts));
+  CLI::Option* asJson = list->add_flag("--json", args.json, "as JSON");
+  list->add_flag("--csv", args.csv, "as CSV")->excludes(asJson);
+  withFile(command("balance", "mass, neutral point, where it balances and where it should", balance))
+      ->add_flag("--json", args.json, "as JSON");
   withFile(command("check", "the findings", check));
   CLI::App* stiff = withFile(command("stiffen", "ways to stiffen a panel against twisting, as CSV", stiffen));
   stiff->add_option("--wing", args.wing, "which wing of the aircraft; 1 is the main wing");

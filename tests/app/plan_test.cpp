@@ -356,6 +356,18 @@ TEST_F(PlanStage, SheetsAreNamedAddedAndTakenOut) {
   EXPECT_EQ(design().plan.sheets.size(), 2u);
 }
 
+/// A click that arrives between another wing's opening and the redrawing of the controls reaches nothing of it.
+TEST_F(PlanStage, ControlsOfTheWingBeforeAreDead) {
+  window->openDemo("fenlark-plan");
+  page("Plan");
+  auto* remove = find<QAbstractButton>("removeSheet");
+  window->openDemo("oldacre-1320"); // it has no plan
+  ASSERT_TRUE(design().plan.sheets.empty());
+  remove->click();
+  settle();
+  EXPECT_TRUE(design().plan.sheets.empty());
+}
+
 TEST_F(PlanStage, TheUnderlayLiesUnderTheWing) {
   window->openDemo("fenlark-plan");
   ASSERT_TRUE(window->document().planImages().settle(20000));

@@ -69,7 +69,7 @@ TEST(Parts, DiagonalsAndTipsWeighSomething) {
   const TrueWing w = wingOf(d);
   const double reach = 200 - 28 - 0.3 * 200; // from the spar's line to the stock, seen from above
   const double length = std::hypot(60, reach);
-  EXPECT_NEAR(named(w.inner(), "diagonals, bay 4")->grams, length * 9 * 160e-6, 0.02 * length * 9 * 160e-6);
+  EXPECT_NEAR(named(w.inner(), "diagonal 1 of bay 4")->grams, length * 9 * 160e-6, 0.02 * length * 9 * 160e-6);
   EXPECT_NEAR(w.inner().mass.gramsOf(Part::What::diagonals), 11 * length * 9 * 160e-6, 0.25 * length * 9 * 160e-6);
   // A plate of 3 mm as large as the tip section and 3 mm all round: more than the section, less than its box.
   const double section = w.inner().shape.tipMeasures.area * 200 * 200;

@@ -103,6 +103,20 @@ TEST(FaultyPlan, EveryPlantedFaultIsFoundAndNoneInvented) {
   EXPECT_NE(find(judged, "hands")->what.find("2"), std::string::npos) << find(judged, "hands")->what;
   const std::string thick = find(judged, "thickness")->what;
   for (const char* rib : {"R1 ", "R7 ", "R13 "}) EXPECT_NE(thick.find(rib), std::string::npos) << thick;
+  // What is taken is what the layout then holds, and no more: R7 stays to be decided.
+  const std::string takes = find(judged, "thickness")->taken;
+  const PlanLayout& l = judged.layout;
+  for (const auto& [what, stock] : {std::pair{"The root rib takes", l.rootThickness},
+                                    {"the tip rib", l.tipThickness},
+                                    {"all ribs between", l.thickness}})
+    if (stock) {
+      EXPECT_NE(takes.find(fmt::format("{} {:.0f} mm", what, *stock)), std::string::npos) << takes;
+    }
+  EXPECT_NE(takes.find("not taken over"), std::string::npos) << takes;
+  // In inches it steps by what inch stock steps by: 3/32, not two and a half millimetres.
+  const JudgedPlan inches = judge(clicked.plan, LengthUnit::inch);
+  EXPECT_NEAR(std::remainder(*inches.layout.thickness, 25.4 / 32), 0, 1e-9);
+  EXPECT_NE(find(inches, "thickness")->taken.find("1/32"), std::string::npos);
 }
 
 TEST(FaultyPlan, JudgementsCanBeTakenOrLeft) {

@@ -82,5 +82,33 @@ TEST(SweptEdges, OldFilesKeepTheirRibs) {
   }
 }
 
+/// Sheet round a swept nose is as wide, square to the edge, as the outline of a rib that stands square to it is long:
+/// the same wing with its ribs turned.
+TEST(SweptEdges, SheetIsMeasuredSquareToTheEdge) {
+  for (const double degrees : {30.0, -20.0, 0.0}) {
+    Design d = swept(degrees, WidthIs::squareToEdge);
+    d.inner().sheeting.top = d.inner().sheeting.bottom = true;
+    d.inner().sheeting.to = SheetEdge::fraction;
+    d.inner().sheeting.fraction = 0.3;
+    const TrueWing straight = wingOf(d);
+    d.inner().ribs.direction = RibDirection::squareToLeadingEdge;
+    const TrueWing turned = wingOf(d);
+    const auto middleRib = [](const TrueWing& w) { return w.inner().frame.ribs[w.inner().frame.ribs.size() / 2]; };
+    ASSERT_NEAR(std::abs(middleRib(turned).turn), degToRad(std::abs(degrees)), 1e-9);
+    for (const bool top : {true, false}) {
+      const auto along = [&](const TrueWing& w) {
+        return top ? middleRib(w).upperRun.sheetArc : middleRib(w).lowerRun.sheetArc;
+      };
+      const double across =
+          figureOf(straight, fmt::format("rib.{}.{}", middleRib(straight).number, top ? "sheetTop" : "sheetBottom"));
+      EXPECT_NEAR(across, along(turned), 0.01) << degrees;
+      EXPECT_EQ(along(straight) - across > 1, degrees != 0);
+      if (degrees == 0) {
+        EXPECT_NEAR(across, along(straight), 1e-9);
+      }
+    }
+  }
+}
+
 } // namespace
 } // namespace eup

@@ -120,7 +120,7 @@ public:
   void dihedral(const char* key, const Dihedral& v, double span, bool applies) {
     const double rise = riseOf(v, span), deg = dihedralDeg(v, span);
     group(key, Topic::none, [&] {
-      length("rise", "Rise under the tip", rise, Limits{-0.8 * span, 0.8 * span}, applies);
+      length("rise", "Rise of the tip", rise, Limits{-0.8 * span, 0.8 * span}, applies);
       all.back().follows = v.by != DihedralBy::rise;
       angle("angle", "To the horizontal", deg, Limits{-50, 50}, applies);
       all.back().follows = v.by != DihedralBy::angle;
@@ -302,7 +302,7 @@ public:
     group(key, Topic::none, [&] {
       double rise = riseOf(v, span), deg = dihedralDeg(v, span);
       const bool was = found;
-      length("rise", "Rise under the tip", rise, Limits{-0.8 * span, 0.8 * span});
+      length("rise", "Rise of the tip", rise, Limits{-0.8 * span, 0.8 * span});
       if (found && !was && !problem) v = {DihedralBy::rise, rise};
       const bool riseFound = found;
       angle("angle", "To the horizontal", deg, Limits{-50, 50});
@@ -324,22 +324,6 @@ private:
     }
     return out;
   }
-  static Result<double> parseMass(std::string_view t) {
-    std::string text(t);
-    double factor = 1;
-    const auto endsWith = [&](std::string_view unitText, double f) {
-      while (!text.empty() && text.back() == ' ') text.pop_back();
-      if (!std::string_view(text).ends_with(unitText)) return false;
-      text.resize(text.size() - unitText.size());
-      factor = f;
-      return true;
-    };
-    if (!endsWith("kg", 1000) && !endsWith("oz", gramsPerOunce) && !endsWith("lb", gramsPerPound)) endsWith("g", 1);
-    auto n = parseNumber(text);
-    if (!n) return Problem{"", fmt::format("“{}” is not a mass. Write 1400, 1.4 kg or 49 oz.", t.substr(0, 40))};
-    return n.value() * factor;
-  }
-
   bool mine(const char* key) {
     if (full(key) != target) return false;
     found = true;
@@ -405,8 +389,7 @@ std::vector<std::string> usesOf(const Design& design, Shelf shelf, std::string_v
 
 std::string nameOf(const Design& design, const Decision& d) {
   const PanelId id = panelOfPath(d.path).value_or(PanelId{wingOfPath(d.path).value_or(0), 0});
-  const std::string title =
-      fullTitleOf(d.subject, design.at(id), id.panel == 0, mirrored(design.wings[static_cast<std::size_t>(id.wing)]));
+  const std::string title = fullTitleOf(d.subject, design, id);
   return title.empty() ? d.label : title + ": " + d.label;
 }
 

@@ -59,6 +59,32 @@ template <class D, class V> void describe(D& d, V& v) {
     });
   });
   describeFlying(d, v);
+  v.group("cutList", Topic::cutList, [&] {
+    v.length("trim", "Strips left longer by", d.cutList.trim, Limits{0, 100});
+    v.count("spares", "Spares of every rib", d.cutList.spares, Limits{0, 20});
+    v.count("batch", "Wings built at once", d.cutList.batch, Limits{1, 50});
+  });
+  v.group("balance", Topic::balance, [&] {
+    auto& b = d.balance;
+    v.number("margin", "Margin, share of mean chord", b.margin, Limits{-0.2, 0.6});
+    v.number("glue", "Glue, share of the wood", b.glue, Limits{0, 0.5});
+    v.number("tailFlow", "Flow at the tail, share", b.tailFlow, Limits{0.3, 1.5});
+    v.length("ballastAft", "Ballast would sit at", b.ballastAft, Limits{-20000, 20000});
+    v.list("aboard", Topic::aboard, b.aboard, mostAboard, [&](auto& a, std::size_t) {
+      v.text("name", "Name", a.name);
+      v.mass("grams", "Mass", a.grams, Limits{0, 100000});
+      v.length("aft", "Aft of the root's LE", a.aft, Limits{-20000, 20000});
+      v.length("right", "To the right", a.right, Limits{-20000, 20000});
+      v.length("up", "Up", a.up, Limits{-5000, 5000});
+    });
+    v.hidden("scales", [&] {
+      v.list("weighed", Topic::none, b.weighed, mostWeighed, [&](auto& w, std::size_t) {
+        v.freeText("piece", w.piece);
+        v.choice("hand", "Hand", w.hand, std::span(handChoices));
+        v.number("grams", "Weighed", w.grams, Limits{0, 100000});
+      });
+    });
+  });
 }
 
 } // namespace eup

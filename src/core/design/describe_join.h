@@ -13,10 +13,13 @@ template <class P, class V> void describeJoin(P& p, const PanelPlace& place, V& 
     auto& j = p.join;
     v.group("", Topic::join, [&] {
       const bool joined = !innermost || place.mirrored; // a fin's root meets nothing of its own
-      v.dihedral("dihedral", j.dihedral, p.panel.span, joined);
+      v.dihedral("dihedral", j.dihedral, p.panel.span, joined && j.blockHeight <= 0);
+      v.length("blockHeight", "Block is", j.blockHeight, Limits{0, farthestRise}, joined);
+      v.extra("a block of a given height", "50 mm", "0", j.blockHeight > 0);
       v.choice("propping", "On the board", j.propping, std::span(proppingChoices), innermost && joined);
       v.choice("blockAt", "Block stands under", j.blockAt, std::span(blockChoices), joined);
       v.flag("rootLeans", "End ribs lean to it", j.rootLeans, joined);
+      v.choice("angleTaken", "Its angle is taken", j.angleTaken, std::span(angleTakenChoices), !innermost);
       v.choice("sparsThere", "Spars there", j.sparsThere, std::span(sparsThereChoices), joined);
       v.length("crackLeaves", "Crack leaves", j.crackLeaves, Limits{0, 20},
                joined && j.sparsThere == SparsThere::cracked);
@@ -37,6 +40,7 @@ template <class P, class V> void describeJoin(P& p, const PanelPlace& place, V& 
       v.choice("noseOn", "LE packed under", j.noseOn, std::span(noseOnChoices),
                p.leadingEdge.kind != LeadingEdgeKind::none);
       v.stations("packing", "Packing at hand", j.packing, true);
+      v.numbers("templates", "Templates at ribs", j.templates);
       v.flag("feet", "Feet on the ribs", j.feet);
       v.extra("feet on the ribs", "yes", "no", j.feet);
       v.length("footWidth", "Foot width", j.footWidth, Limits{1, 60}, j.feet);

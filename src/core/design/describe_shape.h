@@ -56,6 +56,8 @@ struct PanelPlace {
   bool outermost = true;
   bool mirrored = true;
   bool innermost() const { return !sparsInside; }
+  /// What its span is called: the wing's own while it is the only one.
+  const char* spanName() const { return !innermost() || !outermost ? "Panel span" : mirrored ? "Half span" : "Span"; }
 };
 
 template <class P, class V> void describeShape(P& p, const PanelPlace& place, V& v) {
@@ -67,7 +69,7 @@ template <class P, class V> void describeShape(P& p, const PanelPlace& place, V&
   v.group("panel", Topic::panel, [&] {
     const bool own = innermost || !p.panel.continues;
     v.flag("continues", "Root as the panel inside", p.panel.continues, !innermost);
-    v.length("span", innermost ? "Half span" : "Panel span", p.panel.span, Limits{20, 20000});
+    v.length("span", place.spanName(), p.panel.span, Limits{20, 20000});
     v.length("rootChord", "Root chord", p.panel.rootChord, Limits{5, 3000}, own);
     v.length("tipChord", "Tip chord", p.panel.tipChord, Limits{5, 3000});
     v.length("tipSetback", "Tip LE set back", p.panel.tipSetback, Limits{-5000, 5000});

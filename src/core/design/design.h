@@ -35,6 +35,43 @@ struct PanelDesign {
   bool operator==(const PanelDesign&) const = default;
 };
 
+/// How pieces are cut: all numbers are the builder's own habit.
+struct CutList {
+  double trim = 3; ///< mm that strips are left longer than they are fitted
+  int spares = 0;  ///< of every rib
+  int batch = 1;   ///< wings that are built at once
+  bool operator==(const CutList&) const = default;
+};
+
+inline constexpr int mostAboard = 40, mostWeighed = 4000;
+
+/// What the model carries beside its wings: a mass and where it sits, from the main wing's root leading edge.
+struct Aboard {
+  std::string name = "battery";
+  double grams = 100;
+  double aft = 0, right = 0, up = 0; ///< mm
+  bool operator==(const Aboard&) const = default;
+};
+
+/// A piece that was laid on the scales.
+struct Weighed {
+  std::string piece; ///< its panel's path and its key: "wings.0.panels.0.rib.4"
+  Hand hand = Hand::right;
+  double grams = 0; ///< of all of that piece in that hand; of one that both share, the whole
+  bool operator==(const Weighed&) const = default;
+};
+
+/// Mass, balance and what they are judged by.
+struct Balance {
+  double margin = 0.08;     ///< static margin wanted, share of the main wing's mean chord
+  double glue = 0.05;       ///< that much of the wood's mass
+  double tailFlow = 0.9;    ///< dynamic pressure at a tailplane over that of the free flow
+  double ballastAft = -150; ///< mm, where ballast would go
+  std::vector<Aboard> aboard;
+  std::vector<Weighed> weighed;
+  bool operator==(const Balance&) const = default;
+};
+
 enum class WingKind { main, second, tailplane, canard, fin };
 inline constexpr std::array wingKindChoices{Choice{"main", "main wing"}, Choice{"second", "second wing"},
                                             Choice{"tailplane", "tailplane"}, Choice{"canard", "foreplane"},
@@ -71,6 +108,8 @@ struct Design {
   Plan plan;
   std::vector<Wing> wings{Wing{}}; ///< the main wing first; never empty
   Flying flying;
+  CutList cutList;
+  Balance balance;
   bool operator==(const Design&) const = default;
 
   PanelDesign& at(PanelId id) {

@@ -221,6 +221,21 @@ void migrateWidths(Json& json) {
   });
 }
 
+/// Since version 11 there is a cut list, a block's height may decide the dihedral, one end may take the whole angle of
+/// a join, and templates are asked for by rib.
+void migrateBlocks(Json& json) {
+  json["cutList"] = Json{{"trim", 3.0}, {"spares", 0}, {"batch", 1}};
+  json["balance"] = Json{{"margin", 0.08},          {"glue", 0.0},
+                         {"tailFlow", 0.9},         {"ballastAft", -150.0},
+                         {"aboard", Json::array()}, {"scales", Json{{"weighed", Json::array()}}}};
+  forEachPanel(json, [&](Json& panel) {
+    if (!panel.contains("join") || !panel["join"].is_object()) return;
+    panel["join"]["blockHeight"] = 0.0;
+    panel["join"]["angleTaken"] = "halves";
+    panel["join"]["templates"] = Json::array();
+  });
+}
+
 } // namespace
 
 void migrate(Json& json, int version) {
@@ -233,6 +248,7 @@ void migrate(Json& json, int version) {
   if (version < 8) migrateLoadFactors(json);
   if (version < 9) migrateBraces(json);
   if (version < 10) migrateWidths(json);
+  if (version < 11) migrateBlocks(json);
 }
 
 } // namespace eup

@@ -17,6 +17,13 @@ inline constexpr std::array blockChoices{Choice{"leadingEdge", "leading edge"}, 
                                          Choice{"trailingEdge", "trailing edge"}};
 static_assert(blockChoices.size() == wordsFor(BlockAt::trailingEdge));
 
+/// Which of the two ends that meet at a join is cut to its angle: each to half of it, or the outer panel's to the whole
+/// while the panel inside ends square.
+enum class AngleTaken { halves, outer };
+inline constexpr std::array angleTakenChoices{Choice{"halves", "half by each end"},
+                                              Choice{"outer", "all by this panel's end"}};
+static_assert(angleTakenChoices.size() == wordsFor(AngleTaken::outer));
+
 enum class Datum { chordLevel, undersideFlat };
 inline constexpr std::array datumChoices{Choice{"chordLevel", "root chord level"},
                                          Choice{"undersideFlat", "root underside flat"}};
@@ -102,6 +109,8 @@ struct Join {
   Dihedral dihedral;
   Propping propping = Propping::bothPropped;
   BlockAt blockAt = BlockAt::spar;
+  double blockHeight = 0; ///< mm of a block that is at hand: the dihedral follows from it; 0: as `dihedral` says
+  AngleTaken angleTaken = AngleTaken::halves; ///< of a join further out; at the centre both hands are alike
   Datum datum = Datum::chordLevel;
   NoseOn noseOn = NoseOn::rear;
   bool rootLeans = false; ///< the ribs that meet there lean into its plane; else they stand square and are bevelled
@@ -116,6 +125,7 @@ struct Join {
   bool rods = false;        ///< the ribs are threaded on two straight rods while the panel is built
   double rodDiameter = 6;
   double rodFront = 0.25, rodRear = 0.6; ///< of the chord at either end
+  std::vector<int> templates; ///< ribs that get incidence templates, from the join, 1 the one at it; none: three
   bool operator==(const Join&) const = default;
 };
 

@@ -74,14 +74,15 @@ std::vector<PanelBrief> briefsOf(const Design& d, int wing) {
     p.unit = d.unit;
     p.flying = d.flying;
     p.glue = d.glue;
+    p.cutList = d.cutList;
     p.tables = d.own;
     p.id = {wing, static_cast<int>(k)};
     p.of = static_cast<int>(panels.size());
     p.mirrored = mirrored(whole);
     p.carries = whole.carries;
     p.gamma = degToRad(dihedralDeg(p.join.dihedral, p.panel.span));
+    if (p.join.blockHeight > 0) p.gamma = std::asin(std::min(p.join.blockHeight / p.panel.span, 0.8));
     if (!p.mirrored && k == 0) p.gamma = 0; // a fin's root panel stands upright
-    p.fold = p.gamma;
     p.join = settled(std::move(p.join));
     if (k + 1 < panels.size()) p.beyond = settled(panels[k + 1].join);
     if (k + 1 < panels.size()) p.tip.kind = TipKind::square; // the wing goes on there
@@ -96,8 +97,6 @@ std::vector<PanelBrief> briefsOf(const Design& d, int wing) {
       p.firstRib = inside.firstRib + static_cast<int>(ribStations(inside.ribs, inside.panel.span).size());
       p.inboard = inside.inboard + inside.panel.span;
       p.setback = inside.setback + inside.panel.tipSetback;
-      p.fold = (p.gamma - inside.gamma) / 2;
-      out.back().foldBeyond = p.fold;
     } else {
       p.panel.rootWashoutDeg = 0; // the wing's root is what all turns are measured against
       p.panel.rootAxis = 0;
@@ -105,7 +104,19 @@ std::vector<PanelBrief> briefsOf(const Design& d, int wing) {
     settleEdges(p);
     out.push_back(std::move(p));
   }
+  settleFolds(out);
   return out;
+}
+
+void settleFolds(std::vector<PanelBrief>& briefs) {
+  for (std::size_t k = 0; k < briefs.size(); ++k) {
+    PanelBrief& p = briefs[k];
+    p.fold = p.lean = k > 0 ? (p.gamma - briefs[k - 1].gamma) / 2 : p.gamma;
+    if (k == 0) continue;
+    PanelBrief& inside = briefs[k - 1];
+    inside.foldBeyond = inside.leanBeyond = p.fold;
+    if (p.join.angleTaken == AngleTaken::outer) p.lean = 2 * p.fold, inside.leanBeyond = 0;
+  }
 }
 
 std::string pathOf(PanelId id) {

@@ -27,7 +27,8 @@ struct PanelBrief : PanelDesign {
   LengthUnit unit = LengthUnit::mm;
   Flying flying;
   std::string glue; ///< of wood to wood
-  Tables tables;    ///< what its parts are of is looked up in them
+  CutList cutList;
+  Tables tables; ///< what its parts are of is looked up in them
   PanelId id;
   int of = 1;           ///< panels in this wing
   int firstRib = 1;     ///< its root rib's number: ribs are counted through the whole wing
@@ -35,10 +36,12 @@ struct PanelBrief : PanelDesign {
   double setback = 0;   ///< its root's leading edge behind the wing's, before any turn
   double fold = 0;      ///< rad: half the angle between it and what it joins at its root
   double gamma = 0;     ///< rad, to the horizontal; of a fin, to the upright
+  double lean = 0;      ///< rad that its root end leans out of square; by half the angle there unless decided otherwise
   bool mirrored = true; ///< it has a left hand too
   EdgeStock leading, trailing;
   double carries = 1;         ///< the wing's share of the load
   double foldBeyond = 0;      ///< of the join at its tip
+  double leanBeyond = 0;      ///< and of its own end there
   std::optional<Join> beyond; ///< the join at its tip, as the panel outside it decides
   /// As typed, or those of the table for the kind of flying.
   LoadFactors factors() const;
@@ -46,8 +49,12 @@ struct PanelBrief : PanelDesign {
   bool outermost() const { return id.panel + 1 == of; }
 };
 
-/// A wing's panels from the middle outwards. The design is not empty (see `Design::wings`).
+/// A wing's panels from the middle outwards. The design is not empty (see `Design::wings`). Where a block decides a
+/// panel's dihedral, the angle is only nearly that until `settleBlocks` has found it.
 std::vector<PanelBrief> briefsOf(const Design& design, int wing);
+
+/// How each panel lies to the one inside it, once their angles to the horizontal are known.
+void settleFolds(std::vector<PanelBrief>& briefs);
 
 /// Where a panel's decisions stand: "wings.0.panels.1.".
 std::string pathOf(PanelId id);
@@ -57,7 +64,7 @@ std::string_view withinPanel(std::string_view path);
 std::optional<PanelId> panelOfPath(std::string_view path);
 /// Whether that decision, as a figure or a finding of a panel names it, is one of the whole model and not of the panel.
 inline bool ofWholeModel(std::string_view path) {
-  return path.starts_with("flying.") || path == "glue";
+  return path.starts_with("flying.") || path.starts_with("cutList.") || path.starts_with("balance.") || path == "glue";
 }
 /// Whether a path within a panel names a spar or a brace that it has; true for what is no list.
 bool isThere(const PanelDesign& panel, std::string_view path);

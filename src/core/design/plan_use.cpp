@@ -164,6 +164,7 @@ void scaleShape(PanelDesign& p, double k) {
   for (Spar& s : p.spars) s.stopsAt *= k;
   for (double& s : p.ribs.stations) s *= k;
   if (p.join.dihedral.by != DihedralBy::angle) p.join.dihedral.value *= k;
+  p.join.blockHeight *= k;
   p.capStrips.width = std::max(0.5, std::round(p.capStrips.width * k * 2) / 2);
   p.leadingEdge.letIn *= k;
 }

@@ -36,9 +36,13 @@ Stage stageOf(Topic topic) {
   case Topic::brace:
   case Topic::joiner:
   case Topic::settingUp:
+    return Stage::joins;
+  case Topic::cutList:
+  case Topic::balance:
+  case Topic::aboard:
     break;
   }
-  return Stage::joins;
+  return Stage::stock;
 }
 
 bool isPartOfSpar(Topic topic) {
@@ -54,11 +58,14 @@ std::string braceName(int number) {
   return which.at(static_cast<std::size_t>(number)) + std::string("brace");
 }
 
-std::string titleOf(const Subject& s, const PanelDesign& panel, bool innermost, bool mirrored) {
+std::string titleOf(const Subject& s, const Design& design, PanelId id) {
+  const PanelDesign& panel = design.at(id);
   const auto k = static_cast<std::size_t>(s.number);
   if (s.topic == Topic::spar && k < panel.spars.size()) return panel.spars[k].name;
   if (s.topic == Topic::spar) return fmt::format("Spar {}", s.number + 1);
-  if (s.topic == Topic::join && innermost) return mirrored ? "Centre join" : "Setting up";
+  if (s.topic == Topic::join && id.panel == 0)
+    return mirrored(design.wings.at(static_cast<std::size_t>(id.wing))) ? "Centre join" : "Setting up";
+  if (s.topic == Topic::aboard && k < design.balance.aboard.size()) return design.balance.aboard[k].name;
   if (s.topic == Topic::brace) {
     std::string name = braceName(s.number);
     name[0] = static_cast<char>(std::toupper(static_cast<unsigned char>(name[0])));
@@ -67,12 +74,12 @@ std::string titleOf(const Subject& s, const PanelDesign& panel, bool innermost, 
   return std::string(topicChoices[static_cast<std::size_t>(s.topic)].label);
 }
 
-std::string fullTitleOf(const Subject& s, const PanelDesign& panel, bool innermost, bool mirrored) {
-  const std::string title = titleOf(s, panel, innermost, mirrored);
+std::string fullTitleOf(const Subject& s, const Design& design, PanelId id) {
+  const std::string title = titleOf(s, design, id);
   if (!isPartOfSpar(s.topic)) return title;
   std::string small = title;
   small[0] = static_cast<char>(std::tolower(static_cast<unsigned char>(small[0])));
-  return titleOf({Topic::spar, s.number}, panel, innermost, mirrored) + ", " + small;
+  return titleOf({Topic::spar, s.number}, design, id) + ", " + small;
 }
 
 std::vector<Subject> subjectsOf(const Design& design, Stage stage, PanelId id) {
@@ -116,6 +123,10 @@ std::vector<Subject> subjectsOf(const Design& design, Stage stage, PanelId id) {
       add({Topic::joiner});
     }
     add({Topic::settingUp});
+    break;
+  case Stage::stock:
+    add({Topic::cutList, Topic::balance});
+    for (int i = 0; i < static_cast<int>(design.balance.aboard.size()); ++i) out.push_back({Topic::aboard, i});
     break;
   }
   return out;

@@ -33,7 +33,10 @@ enum class Topic {
   join,
   brace,
   joiner,
-  settingUp
+  settingUp,
+  cutList,
+  balance,
+  aboard
 };
 inline constexpr std::array topicChoices{Choice{"none", ""},
                                          Choice{"model", "Model"},
@@ -60,8 +63,11 @@ inline constexpr std::array topicChoices{Choice{"none", ""},
                                          Choice{"join", "Join"},
                                          Choice{"brace", "Brace"},
                                          Choice{"joiner", "Joiner"},
-                                         Choice{"settingUp", "Setting up"}};
-static_assert(topicChoices.size() == wordsFor(Topic::settingUp));
+                                         Choice{"settingUp", "Setting up"},
+                                         Choice{"cutList", "Cut list"},
+                                         Choice{"balance", "Balance"},
+                                         Choice{"aboard", "Aboard"}};
+static_assert(topicChoices.size() == wordsFor(Topic::aboard));
 
 /// The stage that a topic is decided in.
 Stage stageOf(Topic topic);
@@ -76,9 +82,9 @@ struct Subject {
 };
 
 /// What it is called in the trade: "Top cap", "main spar", "Second brace".
-std::string titleOf(const Subject& subject, const PanelDesign& panel, bool innermost, bool mirrored);
+std::string titleOf(const Subject& subject, const Design& design, PanelId panel);
 /// The same with the spar that it belongs to: "main spar, top cap".
-std::string fullTitleOf(const Subject& subject, const PanelDesign& panel, bool innermost, bool mirrored);
+std::string fullTitleOf(const Subject& subject, const Design& design, PanelId panel);
 
 /// "brace", "second brace", counted from 0.
 std::string braceName(int number);

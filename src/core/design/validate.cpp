@@ -127,7 +127,8 @@ void checkJoiner(const PanelBrief& d, std::vector<Finding>& out) {
 
 void checkRise(const PanelBrief& d, std::vector<Finding>& out) {
   const auto& dihedral = d.join.dihedral;
-  if (dihedral.by == DihedralBy::projected && (dihedral.value > d.panel.span || dihedral.value < 0.6 * d.panel.span))
+  if (d.join.blockHeight <= 0 && dihedral.by == DihedralBy::projected &&
+      (dihedral.value > d.panel.span || dihedral.value < 0.6 * d.panel.span))
     out.push_back({"join.projected",
                    Severity::serious,
                    Stage::joins,
@@ -137,17 +138,18 @@ void checkRise(const PanelBrief& d, std::vector<Finding>& out) {
                    "Give the span as it is seen from above, not longer than the panel is; or the rise, or the angle.",
                    {},
                    {"join.dihedral.projected", "panel.span"}});
-  const double rise = dihedral.by == DihedralBy::rise ? dihedral.value : 0;
+  const bool block = d.join.blockHeight > 0;
+  const double rise = block ? d.join.blockHeight : dihedral.by == DihedralBy::rise ? dihedral.value : 0;
   if (std::abs(rise) <= 0.8 * d.panel.span) return;
   out.push_back({"join.rise",
                  Severity::serious,
                  Stage::joins,
                  "The tip cannot rise that far",
-                 fmt::format("{} of rise on a span of {}", told(rise, Quantity::length, d.unit),
+                 fmt::format("{} of {} on a span of {}", told(rise, Quantity::length, d.unit), block ? "block" : "rise",
                              told(d.panel.span, Quantity::length, d.unit)),
-                 "Lower the rise, or lengthen the panel.",
+                 block ? "Take a lower block, or lengthen the panel." : "Lower the rise, or lengthen the panel.",
                  {},
-                 {"join.dihedral.rise", "panel.span"}});
+                 {block ? "join.blockHeight" : "join.dihedral.rise", "panel.span"}});
 }
 
 /// How much there is to cut in a panel, in plain ribs: a place where ribs cross costs about a sixth of one.

@@ -24,6 +24,7 @@ PanelDesign startingPanel(WingKind kind, const PanelDesign& main) {
   p.spars.front().top.width = p.spars.front().bottom.width = 3;
   p.spars.front().top.depth = p.spars.front().bottom.depth = 2;
   p.join.dihedral = {DihedralBy::angle, 0};
+  p.join.blockHeight = 0;
   p.join.braces.clear();
   return p;
 }

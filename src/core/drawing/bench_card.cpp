@@ -1,3 +1,4 @@
+#include "core/drawing/table.h"
 #include "core/drawing/wing_drawings.h"
 #include "core/geometry/polyline.h"
 #include "core/joins/packing.h"
@@ -32,7 +33,7 @@ Drawing blockGauge(const DrawnPanel& w) {
 }
 
 Drawing bevelGauge(const DrawnPanel& w) {
-  const double lean = w.join.fold, run = std::max(2 * w.frame.ribs.front().depth, 40.0);
+  const double lean = w.join.lean, run = std::max(2 * w.frame.ribs.front().depth, 40.0);
   Drawing d;
   d.loop(Layer::cut, {{0, 0}, {20, 0}, {20 + run * std::tan(std::abs(lean)), run}, {0, run}});
   const double x = 26 + run * std::tan(std::abs(lean));
@@ -110,25 +111,11 @@ Drawing packingRows(const DrawnPanel& w, std::size_t from, std::size_t to) {
   return d;
 }
 
-/// A table of words: columns at those places, the first row its head.
-Drawing tableOf(const std::string& head, const std::vector<double>& columns,
-                const std::vector<std::vector<std::string>>& rows) {
-  Drawing d;
-  constexpr double row = 4.6;
-  d.write({0, 0}, head, 3.5);
-  double y = -row - 1;
-  for (std::size_t i = 0; i < rows.size(); ++i, y -= row) {
-    for (std::size_t k = 0; k < rows[i].size(); ++k) d.write({columns[k], y}, rows[i][k], 2.6);
-    if (i == 0) d.line(Layer::text, {0, y - 1.2}, {columns.back() + 28, y - 1.2});
-  }
-  return d;
-}
-
 /// How everything that meets a join is sawn there.
-Drawing sawnTable(const DrawnPanel& w, bool root, double fold) {
+Drawing sawnTable(const DrawnPanel& w, bool root, double lean) {
   const auto deg = [&](double rad) { return told(rad, Quantity::angle, w.design.unit); };
   std::vector<std::vector<std::string>> rows{{"", "mitre on its face", "bevel on its side", "blade tilts"}};
-  for (const SawnStrip& s : sawnEnds(w.design, w.shape.loft, w.frame.spars, root, fold)) {
+  for (const SawnStrip& s : sawnEnds(w.design, w.shape.loft, w.frame.spars, root, lean)) {
     std::string name = s.name;
     if (name.ends_with(',')) name.pop_back();
     rows.push_back({name, deg(s.cut.mitre), s.sheet ? "" : deg(s.cut.bevel), deg(s.cut.tilt)});
@@ -158,36 +145,15 @@ Drawing holeTable(const DrawnPanel& w) {
       {0, 20, 62, 96, 130}, rows);
 }
 
-/// Strips as they are bought and cut: true lengths, a little over.
+/// Strips as they are bought and cut.
 Drawing stripTable(const DrawnPanel& w) {
-  const auto len = [&](double mm) { return told(mm, Quantity::length, w.design.unit); };
-  const double span = w.shape.loft.span();
-  std::vector<std::vector<std::string>> rows{{"Strip", "of", "section", "true length"}};
-  const auto wood = [&](const std::string& key) { return w.design.tables.named(key).label; };
-  const auto along = [&](double sweep) { return len(span / std::cos(sweep)); };
-  const LeadingEdge& le = w.design.leadingEdge;
-  const TrailingEdge& te = w.design.trailingEdge;
-  if (w.design.leading.width > 0)
-    rows.push_back(
-        {"leading edge", wood(le.material), len(w.design.leading.width) + " wide", along(w.design.leading.sweep)});
-  if (w.design.trailing.width > 0)
-    rows.push_back(
-        {"trailing edge", wood(te.material), len(w.design.trailing.width) + " wide", along(w.design.trailing.sweep)});
-  for (const SparLine& line : w.frame.spars) {
-    const Spar& spar = w.design.spars[static_cast<std::size_t>(line.index)];
-    const std::string length = len(line.end * line.stretch);
-    if (spar.kind == SparKind::fullDepth)
-      rows.push_back({spar.name, wood(spar.sheetMaterial), len(spar.sheet) + " sheet", length});
-    for (const bool top : {true, false}) {
-      const Cap& cap = top ? spar.top : spar.bottom;
-      if (spar.kind != SparKind::caps || !cap.fitted) continue;
-      rows.push_back({spar.name + (top ? ", top" : ", bottom"), wood(cap.material),
-                      len(cap.width) + " × " + len(cap.depth) +
-                          (cap.tapers ? " to " + len(cap.tipWidth) + " × " + len(cap.tipDepth) : std::string()),
-                      length});
-    }
-  }
-  return tableOf("Strips of this panel, one hand: cut them a hair long", {0, 44, 90, 140}, rows);
+  std::vector<std::vector<std::string>> rows{
+      {"Strip", "of", w.design.unit == LengthUnit::mm ? "from (mm)" : "from (inches)", "true length"}};
+  for (const Part& part : w.parts)
+    if (part.what == Part::What::leadingEdge || part.what == Part::What::trailingEdge || part.what == Part::What::spars)
+      rows.push_back({part.name, w.design.tables.named(part.material).label, wordsOf(part.stock, w.design.unit),
+                      told(part.length, Quantity::length, w.design.unit)});
+  return tableOf("Strips of this panel, one hand: cut them a hair long", {0, 52, 96, 150}, rows);
 }
 
 } // namespace
@@ -232,9 +198,9 @@ std::vector<Drawing> benchCard(const DrawnPanel& w, Hand hand, double pageHeight
               3));
   }
   const bool meets = w.design.mirrored || !w.design.innermost();
-  if (meets && w.design.join.sparsThere != SparsThere::through) put(sawnTable(w, true, w.join.fold));
+  if (meets && w.design.join.sparsThere != SparsThere::through) put(sawnTable(w, true, w.join.lean));
   if (w.design.beyond && w.design.beyond->sparsThere != SparsThere::through)
-    put(sawnTable(w, false, w.design.foldBeyond));
+    put(sawnTable(w, false, w.design.leanBeyond));
   put(stripTable(w));
   if (std::any_of(w.frame.ribs.begin(), w.frame.ribs.end(), [](const Rib& r) { return !r.passHoles.empty(); }))
     put(holeTable(w));

@@ -1,5 +1,5 @@
-// Gauges at full size: a template under three ribs of a panel that stands them as they shall stand, a stair of packing
-// heights, and a cradle that holds both sides of a join at its angle.
+// Gauges at full size: a template under the ribs of a panel that were asked for, which stands them as they shall stand,
+// a stair of packing heights, and a cradle that holds both sides of a join at its angle.
 #include "core/drawing/wing_drawings.h"
 #include "core/geometry/polyline.h"
 #include "core/joins/panel_join.h"
@@ -51,6 +51,18 @@ Drawing incidenceTemplate(const DrawnPanel& w, const Rib& rib, Hand hand, bool a
                       hand == Hand::right ? "left" : "right"),
           3);
   return d;
+}
+
+/// Those that were asked for, or the root, middle and tip rib; from 0.
+std::vector<std::size_t> templatedRibs(const DrawnPanel& w) {
+  const std::size_t ribs = w.frame.ribs.size();
+  std::vector<std::size_t> out;
+  for (const int asked : w.design.join.templates)
+    if (asked >= 1 && static_cast<std::size_t>(asked) <= ribs) out.push_back(static_cast<std::size_t>(asked) - 1);
+  if (out.empty()) out = {0, ribs / 2, ribs - 1};
+  std::sort(out.begin(), out.end());
+  out.erase(std::unique(out.begin(), out.end()), out.end());
+  return out;
 }
 
 /// A block that stands under the trailing edge of one rib: as high as it shall lie, and as steep.
@@ -123,8 +135,7 @@ std::vector<Drawing> gauges(const DrawnPanel& w, Hand hand) {
     part.hand = hand;
     parts.push_back(std::move(part));
   };
-  std::vector<std::size_t> chosen{0, w.frame.ribs.size() / 2, w.frame.ribs.size() - 1};
-  chosen.erase(std::unique(chosen.begin(), chosen.end()), chosen.end());
+  const std::vector<std::size_t> chosen = templatedRibs(w);
   for (const std::size_t i : chosen)
     for (const bool above : {false, true}) put(incidenceTemplate(w, w.frame.ribs[i], hand, above));
   constexpr double worthAStep = 0.2; // mm: what lies lower lies on the board

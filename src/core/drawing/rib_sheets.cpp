@@ -49,11 +49,8 @@ std::optional<Room> roomFor(const std::string& words, const Region& wood, const 
 Drawing sparDrawing(const DrawnPanel& w, const SparLine& line, Hand hand) {
   const Spar& spar = w.design.spars[static_cast<std::size_t>(line.index)];
   Drawing d;
-  std::vector<Rib> passed = w.frame.ribs;
-  for (const Rib& rib : w.frame.riblets)
-    if (rib.kind == RibKind::crossing) passed.push_back(rib);
-  std::sort(passed.begin(), passed.end(), [](const Rib& a, const Rib& b) { return a.t() < b.t(); });
-  d.loop(Layer::cut, fullDepthSparOutline(spar, line, passed, w.design.ribs.notchFit));
+  d.loop(Layer::cut,
+         fullDepthSparOutline(spar, line, passedBySheet(w.frame.ribs, w.frame.riblets), w.design.ribs.notchFit));
   const Box box = d.bounds();
   grainArrow(d, box.centre(), std::min(40.0, box.width() / 4));
   if (hand == Hand::left) d = mirrored(std::move(d));

@@ -1,6 +1,7 @@
 // The setting-up board: a panel's plan with what goes under every rib.
 #include "core/drawing/wing_drawings.h"
 #include "core/joins/packing.h"
+#include "core/joins/setting_up.h"
 #include "core/measure/figure.h"
 #include <algorithm>
 #include <cmath>
@@ -65,6 +66,21 @@ Drawing settingUpDrawing(const DrawnPanel& w, Hand hand) {
       const Point a = onRib(rib, foot.breakFrom), b = onRib(rib, foot.breakTo);
       d.loop(Layer::mark, {a - Point(rib.thickness, 0), a + Point(rib.thickness, 0), b + Point(rib.thickness, 0),
                            b - Point(rib.thickness, 0)});
+    }
+  }
+  if (w.tip && !w.tip->rests.empty()) { // what a tip's stock is held up by, at its ends and where it reaches farthest
+    Polyline edge;
+    for (const Point& p : w.tip->edge) edge.push_back(at(tip.fromChord({p.x(), 0}), span + p.y()));
+    d.strokes.push_back({Layer::mark, edge, false});
+    for (const TipRest& rest : w.tip->rests) {
+      const bool out = rest.at.x() > 0 && rest.at.x() < tip.chord;
+      const Point p = at(tip.fromChord({rest.at.x(), 0}), span + (out ? w.tip->reach : 0));
+      d.line(Layer::cut, p - Point(2, 0), p + Point(2, 0));
+      d.line(Layer::cut, p - Point(0, 2), p + Point(0, 2));
+      const double high = underTipRest(w.design, w.shape.loft, w.settingUp, rest);
+      d.write(p + Point(side * 4, out ? 2.5 : rest.at.x() > 0 ? -5 : 4),
+              fmt::format("tip {}: {}", rest.where, shown(high, Quantity::length, w.design.unit).number), 3,
+              side > 0 ? Anchor::left : Anchor::right);
     }
   }
   for (std::size_t k = 0; k < along.size(); ++k) {

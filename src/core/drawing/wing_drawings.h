@@ -2,8 +2,7 @@
 #pragma once
 #include "core/drawing/drawing.h"
 #include "core/joins/joiner.h"
-#include "core/parts/frame.h"
-#include "core/parts/tip.h"
+#include "core/parts/part.h"
 
 namespace eup {
 
@@ -23,6 +22,7 @@ struct DrawnPanel {
   const SettingUp& settingUp;
   const PanelStrength& strength;
   const std::vector<LoadCase>& loads;
+  const std::vector<Part>& parts;
 };
 /// A wing's panels, from the middle outwards.
 using DrawnWing = std::vector<DrawnPanel>;
@@ -54,9 +54,14 @@ std::vector<Drawing> bracesOneByOne(const DrawnWing& wing, Hand hand);
 /// A panel flat on the board, full size, with the height over the board, the slope and the packing at every support.
 Drawing settingUpDrawing(const DrawnPanel& panel, Hand hand);
 
-/// Gauges for setting a panel up, full size: what stands under its root, middle and tip rib, stairs of packing heights
+/// Gauges for setting a panel up, full size: what stands under the ribs that were asked for (its root, middle and tip
+/// rib where none were), stairs of packing heights
 /// under LE and TE, the cradle for its join. Each by itself.
 std::vector<Drawing> gauges(const DrawnPanel& panel, Hand hand);
+
+/// What has to be bought and cut for one hand: by stock, and piece by piece, with what both hands share on the right's.
+/// In blocks that are printed under each other, a table in pieces that fit a page of that height.
+std::vector<Drawing> cutList(const DrawnWing& wing, Hand hand, double pageHeight = 260);
 
 /// What the strength card says before any number; screens and reports say it short.
 inline constexpr std::string_view strengthCaution =

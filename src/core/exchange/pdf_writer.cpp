@@ -280,6 +280,7 @@ private:
     const std::string title = sections.size() > 1 ? "Key" : sections.front().drawings.front().title;
     for (std::size_t i = 0; i < all.size(); i += keyColumns * keyRows) {
       heading(page, fmt::format("{}, {}, full size 1:1", title, handLarge()));
+      if (sections.size() == 1 && !legend.empty()) page.text({left, top0 - 1.5}, legend, 2.8); // there are no contents
       const std::size_t here = std::min(all.size() - i, keyColumns * keyRows);
       // Few drawings have larger pictures.
       const bool few = here <= 2;

@@ -44,7 +44,8 @@ int sheetCount(const std::vector<PrintSection>& sections, Paper paper);
 /// Of drawings of one kind, with their key.
 int pageCount(const std::vector<Drawing>& drawings, Paper paper, bool sideways);
 
-/// Where there are several sections, contents: what is on which page and what to print it for, with `legend` under it.
+/// Where there are several sections, contents: what is on which page and what to print it for, with `legend` under it;
+/// else the legend stands on the key.
 /// A key (small pictures with their pages' numbers), then every drawing on as many pages as it takes, each page with
 /// its check bars both ways, hand, scale and number.
 Result<std::string> toPdf(const std::vector<PrintSection>& sections, Paper paper, const std::string& legend = {});

@@ -67,6 +67,17 @@ double areaOf(const Region& region) {
   return sum;
 }
 
+Point centroidOf(const Region& region) {
+  Point sum(0, 0);
+  double area = 0;
+  for (const Polyline& loop : region) {
+    const double one = signedArea(loop); // a hole's is negative
+    sum += one * centroidOf(loop);
+    area += one;
+  }
+  return std::abs(area) > 0 ? Point(sum / area) : Point(0, 0);
+}
+
 Box boundsOf(const Region& region) {
   Box box;
   for (const Polyline& loop : region) box.include(boundsOf(loop));

@@ -9,6 +9,8 @@ using Region = std::vector<Polyline>;
 
 double areaOf(const Region& region);
 Box boundsOf(const Region& region);
+/// Of its area, holes left out; the origin for a region without any.
+Point centroidOf(const Region& region);
 /// Loops that are outsides, that is: pieces of wood.
 int pieceCount(const Region& region);
 

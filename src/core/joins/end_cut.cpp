@@ -17,8 +17,8 @@ EndCut endCut(const Point3& along, const Point3& up, const Point3& normal) {
           std::asin(std::clamp(-n.dot(face), -1.0, 1.0))};
 }
 
-Point3 joinPlane(double fold, bool outer) {
-  return {0, std::cos(fold), outer ? -std::sin(fold) : std::sin(fold)};
+Point3 joinPlane(double lean, bool outer) {
+  return {0, std::cos(lean), outer ? -std::sin(lean) : std::sin(lean)};
 }
 
 } // namespace eup

@@ -15,8 +15,8 @@ struct EndCut {
 /// (aft, outwards, up), of any length but zero; `along` neither in the plane nor along `up`.
 EndCut endCut(const Point3& along, const Point3& up, const Point3& normal);
 
-/// Square to the plane that halves the angle at a join, in the axes of the panel that lies outside it (`outer`) or
-/// inside it. `fold` is half the angle between the two panels, rad.
-Point3 joinPlane(double fold, bool outer);
+/// Square to the plane of a join, in the axes of the panel that lies outside it (`outer`) or inside it. `lean` is how
+/// far that panel's end is out of square, rad: half the angle between the two where the plane halves it.
+Point3 joinPlane(double lean, bool outer);
 
 } // namespace eup

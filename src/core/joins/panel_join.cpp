@@ -1,6 +1,7 @@
 #include "core/joins/panel_join.h"
 #include "core/joins/setting_up.h"
 #include <algorithm>
+#include <boost/math/tools/toms748_solve.hpp>
 #include <cmath>
 #include <Eigen/Geometry>
 #include <numbers>
@@ -144,6 +145,56 @@ std::vector<CapStep> capSteps(const PanelBrief& d, const std::vector<SparLine>& 
 
 } // namespace
 
+/// A panel further out is propped against the one inside it, which is pinned flat as it was built.
+static bool otherIsFlat(const PanelBrief& d) {
+  return !d.innermost() || d.join.propping == Propping::oneFlat;
+}
+
+/// Where the block under the panel's tip stands, and what the panel is joined to meanwhile.
+struct Block {
+  double fraction = 0; ///< of the tip rib's chord
+  PinnedFlat pinned;
+};
+
+static Block blockOf(const PanelBrief& d, const PanelShape& shape, const PanelBrief* inside,
+                     const PanelShape* insideShape) {
+  const double tipChord = shape.loft.frameAt(shape.loft.span()).chord;
+  const auto main = mainSpar(d);
+  double fraction = std::min(noseSupport(d, tipChord) / tipChord, 0.5);
+  if (d.join.blockAt == BlockAt::trailingEdge) fraction = 1;
+  if (d.join.blockAt == BlockAt::spar) fraction = main ? d.spars[static_cast<std::size_t>(*main)].tipFraction : 0.3;
+  const Lie lie = inside ? lieOf(*inside, *insideShape) : lieOf(d, shape);
+  Block out{fraction, {lie.turn, inside ? inside->panel.tipSetback : 0, {}}};
+  if (otherIsFlat(d)) out.pinned.board = lie.board;
+  return out;
+}
+
+void settleBlocks(std::vector<PanelBrief>& briefs) {
+  if (std::none_of(briefs.begin(), briefs.end(), [](const PanelBrief& b) { return b.join.blockHeight > 0; })) return;
+  std::optional<PanelShape> inside;
+  for (std::size_t k = 0; k < briefs.size(); ++k) {
+    PanelBrief& d = briefs[k];
+    PanelShape shape = shapeOf(d, inside ? &*inside : nullptr);
+    const double within = k > 0 ? briefs[k - 1].gamma : 0;
+    if (d.join.blockHeight > 0 && (k > 0 || d.mirrored)) {
+      const Block block = blockOf(d, shape, k > 0 ? &briefs[k - 1] : nullptr, inside ? &*inside : nullptr);
+      const auto tooHigh = [&](double onBoard) {
+        return tipBlock(shape.loft, block.fraction, onBoard, block.pinned).height - d.join.blockHeight;
+      };
+      constexpr double down = -0.9, up = 1.2; // rad: beyond what a wing is folded by
+      std::uintmax_t steps = 60;
+      if (tooHigh(down) < 0 && tooHigh(up) > 0) {
+        const auto [low, high] =
+            boost::math::tools::toms748_solve(tooHigh, down, up, boost::math::tools::eps_tolerance<double>(48), steps);
+        const double onBoard = (low + high) / 2;
+        d.gamma = k > 0 ? within + onBoard : otherIsFlat(d) ? onBoard / 2 : onBoard;
+      }
+    }
+    inside.emplace(std::move(shape));
+  }
+  settleFolds(briefs);
+}
+
 PanelJoin panelJoin(const PanelBrief& d, const PanelShape& shape, const std::vector<SparLine>& spars, double rootDepth,
                     const Neighbour* inside) {
   PanelJoin j;
@@ -152,24 +203,17 @@ PanelJoin panelJoin(const PanelBrief& d, const PanelShape& shape, const std::vec
   j.centre = !inside;
   j.gamma = d.gamma;
   j.fold = d.fold;
+  j.lean = d.lean;
   j.rise = riseUnderTip(span, j.gamma);
-  // A panel further out is propped against the one inside it, which is pinned flat as it was built.
-  j.otherFlat = inside || d.join.propping == Propping::oneFlat;
+  j.otherFlat = otherIsFlat(d);
   j.onBoard = j.otherFlat ? 2 * j.fold : j.fold;
   j.risePropped = riseUnderTip(span, j.onBoard);
   j.fromAbove = projected(span, j.gamma);
   j.rootDepth = rootDepth;
-  j.trim = trimOver(j.rootDepth, std::abs(j.fold));
-  j.rootTaller = 1 / std::cos(j.fold);
-  const auto main = mainSpar(d);
-  const double tipChord = loft.frameAt(span).chord;
-  double fraction = std::min(noseSupport(d, tipChord) / tipChord, 0.5);
-  if (d.join.blockAt == BlockAt::trailingEdge) fraction = 1;
-  if (d.join.blockAt == BlockAt::spar) fraction = main ? d.spars[static_cast<std::size_t>(*main)].tipFraction : 0.3;
-  const Lie lie = inside ? lieOf(inside->design, inside->shape) : lieOf(d, shape);
-  PinnedFlat pinned{lie.turn, inside ? inside->design.panel.tipSetback : 0, {}};
-  if (j.otherFlat) pinned.board = lie.board;
-  j.block = tipBlock(loft, fraction, j.onBoard, pinned);
+  j.trim = trimOver(j.rootDepth, std::abs(j.lean));
+  j.rootTaller = 1 / std::cos(j.lean);
+  const Block block = blockOf(d, shape, inside ? &inside->design : nullptr, inside ? &inside->shape : nullptr);
+  j.block = tipBlock(loft, block.fraction, j.onBoard, block.pinned);
   if (inside) j.steps = capSteps(d, spars, *inside);
   for (std::size_t i = 0; i < d.join.braces.size(); ++i) {
     const Bracing& decided = d.join.braces[i];

@@ -46,15 +46,16 @@ struct CapStep {
 struct PanelJoin {
   bool centre = true;     ///< with the mirror image, not with a panel inside
   double gamma = 0;       ///< rad, the panel to the horizontal
-  double fold = 0;        ///< rad, half the angle between the two that meet: what each end is bevelled by
+  double fold = 0;        ///< rad, half the angle between the two that meet
+  double lean = 0;        ///< rad, what this panel's end is bevelled by
   double rise = 0;        ///< L sin Γ, of the panel's tip over its root in the finished wing
   double onBoard = 0;     ///< rad, of the propped panel as it stands on the board
   bool otherFlat = false; ///< what it joins is pinned flat meanwhile
   double risePropped = 0; ///< L sin of that
   double fromAbove = 0;   ///< L cos Γ
   double rootDepth = 0;   ///< what the trim is taken over: the root rib's greatest depth
-  double trim = 0;        ///< rootDepth · tan(fold), an end
-  double rootTaller = 1;  ///< 1 / cos(fold): a root rib that leans is cut this much taller
+  double trim = 0;        ///< rootDepth · tan(lean), at this panel's end
+  double rootTaller = 1;  ///< 1 / cos(lean): a root rib that leans is cut this much taller
   TipBlock block;
   std::vector<CapStep> steps; ///< of every cap that both panels have there
   std::vector<Brace> braces;  ///< those that have a spar to lie on, in the order in which they are decided
@@ -79,6 +80,10 @@ struct PinnedFlat {
 /// The block stands where `fraction` of the tip rib's chord is, under its lower surface; washout is in it. `onBoard` is
 /// the propped panel's angle to what it is joined to.
 TipBlock tipBlock(const PanelLoft& loft, double fraction, double onBoard, const PinnedFlat& pinned);
+
+/// The angles of panels whose dihedral a block's height decides: each so that the block fits where it stands. Panels
+/// from the middle outwards, their briefs otherwise whole.
+void settleBlocks(std::vector<PanelBrief>& briefs);
 
 /// `rootDepth` is the greatest depth of what stands at the root; `inside` is null for the innermost panel.
 PanelJoin panelJoin(const PanelBrief& design, const PanelShape& shape, const std::vector<SparLine>& spars,

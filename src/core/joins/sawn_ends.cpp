@@ -5,10 +5,10 @@
 namespace eup {
 
 std::vector<SawnStrip> sawnEnds(const PanelBrief& d, const PanelLoft& loft, const std::vector<SparLine>& spars,
-                                bool root, double fold) {
+                                bool root, double lean) {
   std::vector<SawnStrip> out;
   const double span = loft.span(), here = root ? 0 : span;
-  const Point3 plane = joinPlane(fold, root);
+  const Point3 plane = joinPlane(lean, root);
   const ChordFrame inner = loft.frameAt(0), outer = loft.frameAt(span);
   const auto strip = [&](std::string key, std::string name, const Point& a, const Point& b) {
     const Point3 along(b.x() - a.x(), span, b.y() - a.y());

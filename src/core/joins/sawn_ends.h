@@ -15,9 +15,9 @@ struct SawnStrip {
   bool sheet = false; ///< lies on the surface: it has a mitre on its face and a knife's tilt
 };
 
-/// At the panel's root (`root`) or tip, where half the break of the join is `fold`, rad. Of what is fitted and reaches
+/// At the panel's root (`root`) or tip, where its end leans by `lean` to the join, rad. Of what is fitted and reaches
 /// there: edges, caps, sheet spars, nose sheet half way along its width.
 std::vector<SawnStrip> sawnEnds(const PanelBrief& design, const PanelLoft& loft, const std::vector<SparLine>& spars,
-                                bool root, double fold);
+                                bool root, double lean);
 
 } // namespace eup

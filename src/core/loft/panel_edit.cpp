@@ -6,6 +6,10 @@
 namespace eup {
 namespace {
 
+/// A block says nothing of the pieces that a panel is cut into or put together of.
+constexpr const char* decidedByBlock =
+    "a block's height decides its dihedral: take the block out and give the angle first";
+
 constexpr double shortest = 20; // mm: the least span of a panel
 
 std::vector<PanelDesign>& panelsOf(Design& d, int wing) {
@@ -214,6 +218,8 @@ Result<Design> withPanelAdded(const Design& design, int wing) {
     if (s.stops) s.stops = false, s.kind = SparKind::caps, s.top.fitted = s.bottom.fitted = false;
   }
   next.join.joiner.fitted = false;
+  next.join.blockHeight = 0;
+  next.join.templates.clear();
   next.join.dihedral = {DihedralBy::angle, std::min(50.0, radToDeg(last.gamma) + moreUp)};
   for (Bracing& b : next.join.braces) b.toRib = 2;
   panels.push_back(std::move(next));
@@ -227,6 +233,7 @@ Result<Design> withPanelSplit(const Design& design, PanelId id, double t) {
   const PanelBrief whole = briefsOf(design, id.wing).at(static_cast<std::size_t>(id.panel));
   if (t < shortest || whole.panel.span - t < shortest)
     return Problem{"", "a panel cannot be shorter than 20 mm: choose a rib further from its ends"};
+  if (whole.join.blockHeight > 0) return Problem{"", decidedByBlock};
   const PanelLoft loft(whole.panel, sectionOf(whole.sections.root), sectionOf(whole.sections.tip));
   const ChordFrame frame = loft.frameAt(t);
   PanelDesign inner = d.at(id), outer = whole;
@@ -256,6 +263,8 @@ Result<Design> withPanelSplit(const Design& design, PanelId id, double t) {
   splitRibs(whole, t, inner.ribs, outer.ribs);
   inner.join.dihedral = ofShare(whole.join.dihedral, t / whole.panel.span);
   outer.join.dihedral = ofShare(whole.join.dihedral, 1 - t / whole.panel.span);
+  outer.join.angleTaken = AngleTaken::halves;
+  outer.join.templates.clear();
   outer.join.braces.clear(); // nothing is folded there yet
   d.at(id) = std::move(inner);
   panels.insert(panels.begin() + id.panel + 1, std::move(outer));
@@ -270,6 +279,7 @@ Result<Design> withPanelsMerged(const Design& design, PanelId id) {
   const PanelBrief &in = briefs[static_cast<std::size_t>(id.panel)],
                    &out = briefs[static_cast<std::size_t>(id.panel) + 1];
   PanelDesign& one = d.at(id);
+  if (in.join.blockHeight > 0) return Problem{"", decidedByBlock};
   std::vector<double> stations = ribStations(in.ribs, in.panel.span);
   const std::size_t inside = stations.size();
   for (double s : ribStations(out.ribs, out.panel.span))

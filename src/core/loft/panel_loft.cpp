@@ -113,6 +113,10 @@ double PanelLoft::slope(Face face, double f, double t) const {
   return between(std::max(f - step, 0.0), f + step);
 }
 
+Point3 PanelLoft::leadingWay() const {
+  return Point3(tip.le.x() - root.le.x(), length, tip.le.y() - root.le.y()).normalized();
+}
+
 double PanelLoft::lowest() const {
   // Straight lines have their lowest point at an end.
   double low = 1e300;

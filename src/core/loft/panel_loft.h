@@ -50,6 +50,8 @@ public:
   Point middle(double f, double t) const { return lerp(at(Face::upper, f, t), at(Face::lower, f, t), 0.5); }
   /// Chordwise slope dz/dx of the surface there.
   double slope(Face face, double f, double t) const;
+  /// Which way the leading edge runs: one long, (aft, along the span, up).
+  Point3 leadingWay() const;
   /// The lowest point of the underside over the whole panel.
   double lowest() const;
 

@@ -7,4 +7,10 @@ PanelShape::PanelShape(const PanelBrief& design, ShapedSection root, ShapedSecti
       tipSection(tipShape.section), rootMeasures(measure(rootSection)), tipMeasures(measure(tipSection)),
       loft(design.panel, rootSection, tipSection), stations(stationsOf(design, loft)) {}
 
+PanelShape shapeOf(const PanelBrief& d, const PanelShape* inside) {
+  ShapedSection root = inside && d.panel.continues ? inside->tipShape : shape(d.sections.root);
+  ShapedSection tip = d.sections.tip == d.sections.root ? root : shape(d.sections.tip);
+  return {d, std::move(root), std::move(tip)};
+}
+
 } // namespace eup

@@ -15,4 +15,7 @@ struct PanelShape {
   Stations stations;
 };
 
+/// Its root section is the tip's of the panel inside it where it continues that; null for the innermost.
+PanelShape shapeOf(const PanelBrief& design, const PanelShape* inside);
+
 } // namespace eup

@@ -268,6 +268,22 @@ std::string formatNumber(double value, int decimals) {
   return out == "-0" ? "0" : out;
 }
 
+Result<double> parseMass(std::string_view t) {
+  std::string text(t);
+  double factor = 1;
+  const auto endsWith = [&](std::string_view unitText, double f) {
+    while (!text.empty() && text.back() == ' ') text.pop_back();
+    if (!std::string_view(text).ends_with(unitText)) return false;
+    text.resize(text.size() - unitText.size());
+    factor = f;
+    return true;
+  };
+  if (!endsWith("kg", 1000) && !endsWith("oz", gramsPerOunce) && !endsWith("lb", gramsPerPound)) endsWith("g", 1);
+  const auto n = parseNumber(text);
+  if (!n) return Problem{"", fmt::format("“{}” is not a mass. Write 1400, 1.4 kg or 49 oz.", t.substr(0, 40))};
+  return n.value() * factor;
+}
+
 std::string formatLength(double mm, LengthUnit unit, int decimals) {
   if (unit == LengthUnit::mm) return formatNumber(mm, decimals);
   const std::string text = fraction64(std::abs(mm) / mmPerInch);

@@ -16,6 +16,9 @@ Result<double> parseLength(std::string_view text, LengthUnit bare);
 /// As `parseLength`, for numbers with no unit: `12`, `0,5`, `-3.25`, `1/2`. Trailing `%` or `°` are allowed.
 Result<double> parseNumber(std::string_view text);
 
+/// A mass in grams: `1400`, `1.4 kg`, `49 oz`, `3 lb`. A bare number is grams.
+Result<double> parseMass(std::string_view text);
+
 /// A length for reading: mm to `decimals` places without trailing zeros, or inches as a fraction to the nearest
 /// 1/64 with what is left over marked (`1 31/64" +.004`). No unit is written after mm.
 std::string formatLength(double mm, LengthUnit unit, int decimals = 2);

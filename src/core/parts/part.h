@@ -1,9 +1,39 @@
-// A piece of a panel, once: masses are added up of them, and cut lists, prints and steps will read them.
+// A piece of a panel, once: what it is of, how large it is cut, what it weighs and where. Masses, the cut list and
+// prints read it; each trade tells its own.
 #pragma once
 #include "core/parts/frame.h"
 #include "core/parts/tip.h"
 
 namespace eup {
+
+/// What a piece is made from, as it is bought, mm.
+struct Stock {
+  enum class Form { sheet, strip, rod, block, covering } form = Form::sheet;
+  double thickness = 0;                    ///< of a sheet; depth of a strip or a block; a rod's diameter
+  double width = 0;                        ///< of a strip or a block; a tube's bore
+  double thicknessThen = 0, widthThen = 0; ///< a strip that tapers: at its outer end; else as at the inner one
+  bool tapers() const { return thicknessThen != thickness || widthThen != width; }
+  static Stock sheet(double thickness) { return {Form::sheet, thickness, 0, thickness, 0}; }
+  static Stock strip(double width, double depth) { return {Form::strip, depth, width, depth, width}; }
+  static Stock strip(double width, double depth, double widthThen, double depthThen) {
+    return {Form::strip, depth, width, depthThen, widthThen};
+  }
+  static Stock rod(double diameter, double bore) { return {Form::rod, diameter, bore, diameter, bore}; }
+  static Stock block(double width, double height) { return {Form::block, height, width, height, width}; }
+  static Stock covering() { return {Form::covering, 0, 0, 0, 0}; }
+  auto operator<=>(const Stock&) const = default;
+};
+
+/// "6 × 3 strip", "2 sheet", "8 tube, bore 6", "covering": numbers in the document's unit, which the table's head
+/// names.
+std::string wordsOf(const Stock& stock, LengthUnit unit);
+
+/// Which way a piece's grain runs.
+enum class GrainWay { none, length, chord, span, upright };
+const char* wordsOf(GrainWay grain); ///< "length", "chord", "span", "upright"
+
+/// Which print shows a piece at full size; what is only cut to length stands on the cut list.
+enum class DrawnOn { cutList, ribs, braces };
 
 struct Part {
   enum class What {
@@ -20,9 +50,10 @@ struct Part {
     brace,
     joiner
   } what = What::ribs;
-  std::string name;     ///< "R4", "main spar, top cap", "leading edge"
+  std::string key;      ///< within its panel, stays the same while the piece is there: "rib.4", "spar.1.top"
+  std::string name;     ///< on board, print and list: "R4", "main spar, top cap"
   std::string material; ///< key of the table of materials; of coverings for a covering
-  double grams = 0;     ///< of one hand
+  double grams = 0;     ///< of one hand: of all its `count`, half of them where both hands share it
   /// Where along the panel's span it weighs: g/mm, straight between. Empty for what stands in one place.
   struct Run {
     double from = 0, to = 0, atFrom = 0, atTo = 0;
@@ -30,12 +61,31 @@ struct Part {
   std::vector<Run> runs{};
   double at = 0;            ///< of what stands in one place: mm of the panel's span
   std::optional<int> rib{}; ///< its number, of a rib and its strips
+  int bay = 0;              ///< counted from the panel's root, of what stands in one; else 0
+  int count = 1;            ///< pieces alike, in one hand
+  bool shared = false;      ///< one for both hands together: told with the right one
+  Stock stock{};
+  double length = 0, breadth = 0; ///< mm, of one piece as it is cut: along its grain, or its longer way; and across
+  double area = 0;                ///< mm², of one flat piece
+  GrainWay grain = GrainWay::none;
+  DrawnOn drawn = DrawnOn::cutList;
+  Point3 centre{0, 0, 0};            ///< of mass, in the panel's axes (aft, outwards, up)
+  Point3 from{0, 0, 0}, to{0, 0, 0}; ///< of what runs straight: the ends of its middle line; else the same point
 };
 
-/// Every piece of one hand that is decided: no glue, hardware or paint. Ribs by their cut area; strips, sheet and
-/// covering by their cross-section at every rib, straight between; edges as strips under the section's outline (a
-/// square one 0.85 of width × depth behind it, a wedge half); diagonals by their length; of the tip a plate and an
-/// outline by their area, a bow by its strips' length, a block as half the tip rib's depth over its plan.
+/// As a size to cut to, without the unit: how long, and how wide where that says something. `trim` is left on what is
+/// cut to length.
+std::string sizeOf(const Part& part, LengthUnit unit, double trim = 0);
+/// With what is left on to be trimmed when it is fitted: strips and rods, which are cut to length.
+double cutLength(const Part& part, double trim);
+/// How many of it are cut for one hand; what both hands share comes with the right one. Ribs have spares.
+int countFor(const Part& part, Hand hand, const CutList& order);
+
+/// Every piece of one hand that is decided: no glue, hardware or paint. Ribs by their cut area; caps as strips between
+/// the places where they change; webs between ribs and caps; edges as strips under the section's outline (a square one
+/// 0.85 of width × depth behind it, a wedge half), bought as deep as the deepest of them; sheet and covering by their
+/// cross-section at every rib, straight between; diagonals bar by bar; of the tip a plate and an outline by their area,
+/// a bow by its strips' length, a block as half the tip rib's depth over its plan.
 std::vector<Part> partsOf(const PanelBrief& design, const PanelLoft& loft, const Frame& frame,
                           const std::optional<TipShape>& tip);
 

@@ -466,9 +466,9 @@ static std::vector<Rib> cutRibs(const PanelBrief& d, const PanelLoft& loft, cons
     Rib rib = ribAt(stands.at, kind, stands.thickness);
     rib.layers = stands.layers;
     rib.thick = std::find(d.ribs.thick.begin(), d.ribs.thick.end(), static_cast<int>(i) + 1) != d.ribs.thick.end();
-    if (rib.kind == RibKind::root && d.join.rootLeans) rib.lean = d.fold;
+    if (rib.kind == RibKind::root && d.join.rootLeans) rib.lean = d.lean;
     rib.shared = rib.kind == RibKind::root && d.innermost() && d.join.sparsThere == SparsThere::through;
-    if (rib.kind == RibKind::tip && d.beyond && d.beyond->rootLeans) rib.lean = -d.foldBeyond;
+    if (rib.kind == RibKind::tip && d.beyond && d.beyond->rootLeans) rib.lean = -d.leanBeyond;
     return cutRib(d, loft, spars, passing, rib.kind == RibKind::main ? crossing : none, std::move(rib));
   });
 }

@@ -114,6 +114,11 @@ struct Rib {
 /// How far behind its nose a rib that is turned by so much is cut upright for its leading edge stock, mm.
 double noseCut(const PanelBrief& design, double turn);
 
+/// How wide the nose sheet of a face is at the rib, laid flat and measured square to the leading edge, mm. Each step
+/// over the rib counts by what of it lies across that edge, since sheet laid round a swept edge is rolled about it:
+/// exact where the panel does not taper.
+double sheetAcross(const PanelLoft& loft, const Rib& rib, Face face);
+
 /// Where a riblet ends at t, along the chord line from the nose.
 double ribletEnd(const PanelBrief& design, const std::vector<SparLine>& spars, const Rib& rib);
 

@@ -56,4 +56,18 @@ Polyline seenFromAbove(const Rib& rib) {
   return {back + square * in, back + square * out, front + square * out, front + square * in};
 }
 
+double sheetAcross(const PanelLoft& loft, const Rib& rib, Face face) {
+  const Polyline& run = face == Face::upper ? rib.upper : rib.lower;
+  const Point3 along = loft.leadingWay();
+  double left = (face == Face::upper ? rib.upperRun : rib.lowerRun).sheetArc, sum = 0;
+  for (std::size_t i = 1; i < run.size() && left > 0; ++i) {
+    const double whole = (run[i] - run[i - 1]).norm();
+    if (whole <= 0) continue;
+    const Point3 step = (rib.inPanel(run[i]) - rib.inPanel(run[i - 1])) * std::min(left / whole, 1.0);
+    sum += (step - step.dot(along) * along).norm();
+    left -= whole;
+  }
+  return sum;
+}
+
 } // namespace eup

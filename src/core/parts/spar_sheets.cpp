@@ -5,6 +5,14 @@
 
 namespace eup {
 
+std::vector<Rib> passedBySheet(const std::vector<Rib>& ribs, const std::vector<Rib>& riblets) {
+  std::vector<Rib> passed = ribs;
+  for (const Rib& rib : riblets)
+    if (rib.kind == RibKind::crossing) passed.push_back(rib);
+  std::sort(passed.begin(), passed.end(), [](const Rib& a, const Rib& b) { return a.t() < b.t(); });
+  return passed;
+}
+
 Polyline fullDepthSparOutline(const Spar& spar, const SparLine& line, const std::vector<Rib>& ribs, double fit) {
   const double along = line.stretch;
   const bool slotBelow = spar.ribSlot == SlotFrom::above; // the rib keeps the other half

@@ -5,6 +5,9 @@
 
 namespace eup {
 
+/// The ribs that a full-depth spar is slotted for, from the root outwards: all but those that end before it.
+std::vector<Rib> passedBySheet(const std::vector<Rib>& ribs, const std::vector<Rib>& riblets);
+
 /// A full-depth sheet spar with its slots, flat: s along its own length from the root, z up.
 Polyline fullDepthSparOutline(const Spar& spar, const SparLine& line, const std::vector<Rib>& ribs, double fit);
 

@@ -1,4 +1,5 @@
 #include "core/parts/through_rib.h"
+#include "core/geometry/polyline.h"
 #include "core/geometry/region.h"
 #include <cmath>
 #include <numbers>

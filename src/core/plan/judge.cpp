@@ -287,6 +287,26 @@ private:
     return out_;
   }
 
+  /// What is sold that comes nearest to the thicknesses read: at either end of the wing, and for all between.
+  struct RibStock {
+    std::optional<double> root, tip, between;
+  };
+  RibStock stockRead() const {
+    RibStock to;
+    if (out.hands.empty() || out.hands.front().stations.empty()) return to;
+    const double step = unit == LengthUnit::mm ? 0.5 : mmPerInch / 32;
+    const auto stock = [&](double t) { return std::max(step, std::round(t / step) * step); };
+    const int first = out.hands.front().stations.front().first, last = out.hands.front().stations.back().first;
+    std::vector<double> between;
+    for (const auto& [rib, t] : thicknesses()) {
+      if (rib == first) to.root = stock(t);
+      if (rib == last) to.tip = stock(t);
+      if (rib != first && rib != last) between.push_back(t);
+    }
+    if (!between.empty()) to.between = stock(median(between));
+    return to;
+  }
+
   static double median(std::vector<double> v) {
     std::sort(v.begin(), v.end());
     return v[v.size() / 2];
@@ -313,7 +333,18 @@ private:
     j.what = odd.empty() ? fmt::format("Ribs are of one thickness, {}", len(usual))
                          : fmt::format("Ribs of another thickness: {}", odd);
     j.detail = fmt::format("The usual rib is {}.", len(usual));
-    j.taken = "Root, tip and other ribs each take the thickness that was read, to the nearest half millimetre.";
+    const RibStock ribs = stockRead();
+    std::string to;
+    const auto takes = [&](const char* what, const std::optional<double>& stock) {
+      if (stock) to += fmt::format("{}{} {}", to.empty() ? "" : ", ", what, len(*stock));
+    };
+    takes("the root rib takes", ribs.root);
+    takes("the tip rib", ribs.tip);
+    takes("all ribs between", ribs.between);
+    if (!to.empty()) to.front() = static_cast<char>(std::toupper(static_cast<unsigned char>(to.front())));
+    j.taken = to.empty() ? "None of the ribs that were read is one of the wing's: nothing is taken."
+                         : fmt::format("{}, to the nearest {}.", to, unit == LengthUnit::mm ? "half millimetre" : "1/32 in");
+    if (ribs.between && j.fault) j.taken += " A rib between that is of another thickness is not taken over: decide it.";
     j.left = "Rib thicknesses stay as they were decided.";
     out.judgements.push_back(std::move(j));
   }
@@ -428,23 +459,15 @@ private:
   void layout() {
     out.layout = layoutOf(out.hands.front());
     if (out.hands.size() == 2 && taken("hands")) takeMean(out.layout, layoutOf(out.hands[1]));
-    const auto ribs = thicknesses();
     const bool known =
         std::any_of(out.judgements.begin(), out.judgements.end(), [](const auto& j) { return j.key == "thickness"; });
-    if (known && taken("thickness")) {
-      std::vector<double> between;
-      const int first = out.hands.front().stations.front().first, last = out.hands.front().stations.back().first;
-      const auto stock = [](double t) { return std::max(0.5, std::round(t * 2) / 2); };
-      for (const auto& [rib, t] : ribs) {
-        if (rib == first) out.layout.rootThickness = stock(t);
-        if (rib == last) (out.layout.outer.empty() ? out.layout : out.layout.outer.back()).tipThickness = stock(t);
-        if (rib != first && rib != last) between.push_back(t);
-      }
-      if (!between.empty()) {
-        out.layout.thickness = stock(median(between));
-        for (PlanLayout& panel : out.layout.outer) panel.thickness = out.layout.thickness;
-      }
-    }
+    if (!known || !taken("thickness")) return;
+    const RibStock ribs = stockRead();
+    PlanLayout& outermost = out.layout.outer.empty() ? out.layout : out.layout.outer.back();
+    out.layout.rootThickness = ribs.root;
+    outermost.tipThickness = ribs.tip;
+    out.layout.thickness = ribs.between;
+    for (PlanLayout& panel : out.layout.outer) panel.thickness = ribs.between;
   }
 
   const Plan& plan;

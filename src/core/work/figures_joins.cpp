@@ -185,18 +185,18 @@ void jigRodFigures(const TruePanel& w, FigureList& out) {
 /// One end of a panel: how the strips that meet at a join there are sawn.
 struct SawnEnd {
   bool root = true;
-  double fold = 0;   ///< rad, half the break of the join
+  double lean = 0;   ///< rad, how far it is out of square to meet the join
   std::string key;   ///< what its figures begin with
   std::string which; ///< " end", " outer end"
   std::vector<std::string> from;
 };
 
 void endCutFigures(const TruePanel& w, const SawnEnd& end, FigureList& out) {
-  for (const SawnStrip& s : sawnEnds(w.design, w.shape.loft, w.frame.spars, end.root, end.fold)) {
+  for (const SawnStrip& s : sawnEnds(w.design, w.shape.loft, w.frame.spars, end.root, end.lean)) {
     const std::string key = end.key + s.key, what = s.name + end.which;
     const std::string runs =
         fmt::format("{} runs {} aft and {} up over {}; the join leans {}", s.sheet ? "the LE" : "it",
-                    out.len(s.along.x()), out.len(s.along.z()), out.len(s.along.y()), out.deg(end.fold));
+                    out.len(s.along.x()), out.len(s.along.z()), out.len(s.along.y()), out.deg(end.lean));
     // At an outer end the strip lies on the other side of the plane: what is longer there is shorter here.
     const char *longer = end.root ? "front" : "back", *leans = end.root ? "below" : "above";
     const auto add = [&](const char* of, const char* words, double angle, std::string where, const char* rule) {
@@ -228,9 +228,9 @@ void endCutFigures(const TruePanel& w, const SawnEnd& end, FigureList& out) {
 void endCutFigures(const TruePanel& w, FigureList& out) {
   if (w.design.join.sparsThere != SparsThere::through)
     endCutFigures(
-        w, {true, w.join.fold, "cut.", " end", {"join.dihedral.rise", "join.dihedral.angle", "panel.tipSetback"}}, out);
+        w, {true, w.join.lean, "cut.", " end", {"join.dihedral.rise", "join.dihedral.angle", "panel.tipSetback"}}, out);
   if (w.design.beyond && w.design.beyond->sparsThere != SparsThere::through)
-    endCutFigures(w, {false, w.design.foldBeyond, "cutOuter.", " outer end", {"panel.tipSetback"}}, out);
+    endCutFigures(w, {false, w.design.leanBeyond, "cutOuter.", " outer end", {"panel.tipSetback"}}, out);
 }
 
 } // namespace
@@ -239,15 +239,16 @@ void joinFigures(const TruePanel& w, FigureList& out) {
   const PanelJoin& j = w.join;
   const double span = w.shape.loft.span();
   const DihedralBy by = w.design.join.dihedral.by;
-  const std::vector<std::string> from{"join.dihedral.rise", "join.dihedral.angle", "panel.span"};
+  const bool byBlock = w.design.join.blockHeight > 0;
+  const std::vector<std::string> from =
+      byBlock ? std::vector<std::string>{"join.blockHeight", "join.blockAt", "panel.span"}
+              : std::vector<std::string>{"join.dihedral.rise", "join.dihedral.angle", "panel.span"};
+  std::vector<std::string> takenFrom = from;
+  if (!j.centre) takenFrom.emplace_back("join.angleTaken");
   const std::string at = underWhat(w.design);
   const std::string folded = j.centre ? (j.otherFlat ? "2Γ" : "Γ") : "(Γ − Γ inside)";
   out.add(
-      {"join.block",
-       "Block under the tip",
-       j.block.height,
-       Quantity::length,
-       Stage::joins,
+      {"join.block", "Block under the tip", j.block.height, Quantity::length, Stage::joins,
        fmt::format("R{}, under the {}, board to underside", w.frame.ribs.back().number, at),
        fmt::format("L sin {} and what the underside lies off the chord there, over {}", folded,
                    j.otherFlat ? (j.centre ? "the pinned half's board" : "the board that the panel inside is pinned to")
@@ -255,22 +256,27 @@ void joinFigures(const TruePanel& w, FigureList& out) {
        fmt::format("{} × sin {} = {}; the underside and the washout there make it {}", out.len(span),
                    out.deg(j.onBoard), out.len(j.risePropped), out.len(j.block.height)),
        planeGeometry,
-       {"join.dihedral.rise", "join.dihedral.angle", "join.blockAt", "join.propping", "panel.span", "panel.washout"},
+       byBlock ? std::vector<std::string>{"join.blockHeight", "join.blockAt", "join.propping", "panel.span",
+                                          "panel.washout"}
+               : std::vector<std::string>{"join.dihedral.rise", "join.dihedral.angle", "join.blockAt", "join.propping",
+                                          "panel.span", "panel.washout"},
        true});
   out.add({"join.blockOverRoot", "Same, over the root there", j.block.overRoot, Quantity::length, Stage::joins,
            fmt::format("underside at the {}, tip less root", at),
            "height of the tip's underside less that of the root's at the same place on the chord",
            fmt::format("at {:.0f} % of the chord", j.block.fraction * 100), planeGeometry, from});
-  out.add({"join.rise", "Rise under the tip", j.rise, Quantity::length, Stage::joins,
-           j.centre ? "chord line at the tip, both halves propped" : "chord line at the panel's tip over its root",
-           by == DihedralBy::rise ? "as decided" : "L sin Γ",
+  out.add({"join.rise", "Tip rises by", j.rise, Quantity::length, Stage::joins,
+           j.centre ? "chord line at the tip over the root, finished wing; the block is another figure"
+                    : "chord line at the panel's tip over its root, finished wing; the block is another figure",
+           by == DihedralBy::rise && !byBlock ? "as decided" : "L sin Γ",
            fmt::format("{} × sin {} = {}", out.len(span), out.deg(j.gamma), out.len(j.rise)), planeGeometry, from});
   out.add({"join.dihedral", j.centre ? "Dihedral" : "Panel to the horizontal", j.gamma, Quantity::angle, Stage::joins,
            j.centre ? "each half, to the horizontal" : "of the finished wing",
-           by == DihedralBy::rise    ? "asin(rise ÷ L)"
+           byBlock                   ? "the angle at which the block of that height fits under its place"
+           : by == DihedralBy::rise  ? "asin(rise ÷ L)"
            : by == DihedralBy::angle ? "as decided"
                                      : "acos(span from above ÷ L)",
-           by == DihedralBy::projected
+           by == DihedralBy::projected && !byBlock
                ? fmt::format("acos({} ÷ {}) = {}", out.len(j.fromAbove), out.len(span), out.deg(j.gamma))
                : fmt::format("asin({} ÷ {}) = {}", out.len(j.rise), out.len(span), out.deg(j.gamma)),
            planeGeometry, from, true});
@@ -289,20 +295,25 @@ void joinFigures(const TruePanel& w, FigureList& out) {
              fmt::format("{} × sin {} = {}", out.len(span), out.deg(j.onBoard), out.len(j.risePropped)), planeGeometry,
              from});
   }
-  const char* half = j.centre ? "Γ" : "half of Γ − Γ inside";
-  out.add({"join.rootLean", "Root rib leans", j.fold, Quantity::angle, Stage::joins,
-           w.design.join.rootLeans ? "out of square to the panel; the ribs that meet there are cut for it"
-           : j.centre              ? "out of square to the panel; each end bevelled by this"
-                                   : "out of square to the panel; both ends that meet are bevelled by this",
-           half, fmt::format("{} = {}", half, out.deg(j.fold)), planeGeometry, from});
+  const bool whole = !j.centre && w.design.join.angleTaken == AngleTaken::outer;
+  const char* half = j.centre ? "Γ" : whole ? "Γ − Γ inside" : "half of Γ − Γ inside";
+  out.add({"join.rootLean", "Root rib leans", j.lean, Quantity::angle, Stage::joins,
+           whole                     ? (w.design.join.rootLeans
+                                            ? "out of square to the panel; this rib alone is cut for it, the panel inside ends square"
+                                            : "out of square to the panel; this end alone is bevelled, the panel inside ends square")
+           : w.design.join.rootLeans ? "out of square to the panel; the ribs that meet there are cut for it"
+           : j.centre                ? "out of square to the panel; each end bevelled by this"
+                                     : "out of square to the panel; both ends that meet are bevelled by this",
+           half, fmt::format("{} = {}", half, out.deg(j.lean)), planeGeometry, takenFrom});
   out.add({"join.trim", "Trim at the top", j.trim, Quantity::length, Stage::joins,
-           j.fold >= 0 ? "off the upper edge of each end" : "off the lower edge of each end",
+           fmt::format("off the {} edge of {}", j.lean >= 0 ? "upper" : "lower", whole ? "this end" : "each end"),
            fmt::format("root depth × tan ({})", half),
-           fmt::format("{} × tan {} = {}", out.len(j.rootDepth), out.deg(std::abs(j.fold)), out.len(j.trim)),
-           planeGeometry, from});
+           fmt::format("{} × tan {} = {}", out.len(j.rootDepth), out.deg(std::abs(j.lean)), out.len(j.trim)),
+           planeGeometry, takenFrom});
   out.add({"join.rootTaller", "Root rib cut taller", j.rootTaller - 1, Quantity::percent, Stage::joins,
            "because it leans", fmt::format("1 ÷ cos ({}) − 1", half),
-           fmt::format("1 ÷ cos {} − 1 = {:.2f} %", out.deg(j.fold), (j.rootTaller - 1) * 100), planeGeometry, from});
+           fmt::format("1 ÷ cos {} − 1 = {:.2f} %", out.deg(j.lean), (j.rootTaller - 1) * 100), planeGeometry,
+           takenFrom});
   braceFigures(w, out);
   crackFigures(w, out);
   jigRodFigures(w, out);

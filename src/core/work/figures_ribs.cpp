@@ -112,17 +112,22 @@ void woodFigures(const TruePanel& w, const Rib& rib, FigureList& out) {
            {"ribs.thickness", "ribs.material"},
            false,
            rib.number});
-  const auto arc = [&](const char* what, const char* label, const FaceRun& run, const char* face,
-                       std::vector<std::string> from) {
-    if (run.sheetArc <= 0) return;
-    out.add({key(what), label, run.sheetArc, Quantity::length, Stage::ribs,
-             fmt::format("round the {} surface of {}, nose to sheet edge", face, rib.name()),
-             "length of the bare surface from the leading edge point", "summed along the outline", planeGeometry,
-             std::move(from), false, rib.number});
+  const auto sheet = [&](const char* what, const char* label, Face face, std::vector<std::string> from) {
+    const bool top = face == Face::upper;
+    const double along = (top ? rib.upperRun : rib.lowerRun).sheetArc;
+    if (along <= 0) return;
+    const double across = sheetAcross(w.shape.loft, rib, face);
+    out.add(
+        {key(what), label, across, Quantity::length, Stage::ribs,
+         fmt::format("on the flat sheet, square to the leading edge, from the nose round the {} surface to the sheet's "
+                     "edge at {}",
+                     top ? "upper" : "lower", rib.name()),
+         "length of the bare surface from the leading edge point, each step by what of it lies across that edge",
+         fmt::format("{} along the rib; the leading edge is swept {}", out.len(along), out.deg(w.design.leading.sweep)),
+         planeGeometry, std::move(from), false, rib.number});
   };
-  arc("sheetTop", "Sheet width, top", rib.upperRun, "upper", {"sheeting.top", "sheeting.fraction", "sheeting.to"});
-  arc("sheetBottom", "Sheet width, below", rib.lowerRun, "lower",
-      {"sheeting.bottom", "sheeting.fraction", "sheeting.to"});
+  sheet("sheetTop", "Sheet width, top", Face::upper, {"sheeting.top", "sheeting.fraction", "sheeting.to"});
+  sheet("sheetBottom", "Sheet width, below", Face::lower, {"sheeting.bottom", "sheeting.fraction", "sheeting.to"});
 }
 
 void notchFigures(const TruePanel& w, const Rib& rib, FigureList& out) {

@@ -154,14 +154,23 @@ void shapeFindings(Finder f) {
            {},
            {"panel.rootChord", "panel.tipChord"}});
   if (d.panel.washoutDeg < 0)
-    f.say({"panel.washin",
-           Severity::warning,
-           Stage::panels,
-           "The tip is turned nose up",
-           fmt::format("{:.2f}° of washin: the tip stalls first.", -d.panel.washoutDeg),
-           "Washout is entered as a positive angle.",
-           {},
-           {"panel.washout"}});
+    f.say(d.outermost() ? Finding{"panel.washin",
+                                  Severity::warning,
+                                  Stage::panels,
+                                  "The tip is turned nose up",
+                                  fmt::format("{:.2f}° of washin: the tip stalls first.", -d.panel.washoutDeg),
+                                  "Washout is entered as a positive angle.",
+                                  {},
+                                  {"panel.washout"}}
+                        : Finding{"panel.washin",
+                                  Severity::note,
+                                  Stage::panels,
+                                  fmt::format("Panel {}'s outer end is turned nose up", d.id.panel + 1),
+                                  fmt::format("{:.2f}° of washin: the wing stalls there before it does at its root.",
+                                              -d.panel.washoutDeg),
+                                  "Right where it is wanted. Washout is entered as a positive angle.",
+                                  {},
+                                  {"panel.washout"}});
   SharedFault bay;
   for (std::size_t i = 1; i < f.w.frame.ribs.size(); ++i)
     if (f.w.frame.ribs[i].t() - f.w.frame.ribs[i - 1].t() <

@@ -56,6 +56,9 @@ std::vector<std::string> headlinesOf(Stage stage, const Subject& subject) {
       return {spar + "worstReserve", "bay.weakest", "mass.spars", "load.tipDeflection"};
     }
   }
+  case Stage::stock:
+    if (subject.topic == Topic::cutList) return of("parts.", {"mass", "pieces"});
+    return of("balance.", {"at", "wanted", "margin", "ballast"});
   case Stage::joins:
     break;
   }

@@ -34,6 +34,9 @@ std::vector<Drawing> pagesOf(PrintPiece piece, const DrawnWing& w, Hand hand, co
   case PrintPiece::benchCard:
     for (const DrawnPanel& panel : w) add(flowed(benchCard(panel, hand, frame.y()), frame, betweenBlocks));
     return out;
+  case PrintPiece::cutList:
+    add(flowed(cutList(w, hand, frame.y()), frame, betweenBlocks / 2));
+    return out;
   case PrintPiece::strength:
     for (const DrawnPanel& panel : w) add(flowed(strengthCard(panel, hand), frame, betweenBlocks / 2));
     return out;
@@ -53,6 +56,7 @@ Drawing wholeOf(PrintPiece piece, const DrawnWing& w, Hand hand, double sheetWid
   case PrintPiece::settingUp:
   case PrintPiece::gauges:
   case PrintPiece::benchCard:
+  case PrintPiece::cutList:
   case PrintPiece::strength:
     break;
   }
@@ -63,7 +67,8 @@ Drawing wholeOf(PrintPiece piece, const DrawnWing& w, Hand hand, double sheetWid
 PrintSection sectionOf(PrintPiece piece, const DrawnWing& w, Hand hand, Paper paper) {
   const std::string title(printPieceChoices[static_cast<std::size_t>(piece)].label);
   PrintSection upright{pagesOf(piece, w, hand, pageFrame(paper, false)), false, purposeOf(piece), title};
-  if (upright.drawings.empty() || piece == PrintPiece::benchCard || piece == PrintPiece::strength) return upright;
+  const bool text = piece == PrintPiece::benchCard || piece == PrintPiece::cutList || piece == PrintPiece::strength;
+  if (upright.drawings.empty() || text) return upright;
   PrintSection sideways{pagesOf(piece, w, hand, pageFrame(paper, true)), true, purposeOf(piece), title};
   return sheetCount({sideways}, paper) < sheetCount({upright}, paper) ? sideways : upright;
 }
@@ -105,14 +110,17 @@ std::string documentOf(const TrueWing& w) {
   return fileNameOf(w.design.name) + "-bench.pdf";
 }
 
-constexpr const char* inchLegend = "Inches as fractions to 1/64; what is left over stands behind them in thousandths: "
-                                   "3/8\" +.006 is six thousandths more.";
+std::string legendOf(LengthUnit unit) {
+  return unit == LengthUnit::inch ? "Inches as fractions to 1/64; what is left over stands behind them in thousandths: "
+                                    "3/8\" +.006 is six thousandths more."
+                                  : "Lengths in millimetres.";
+}
 
-Result<Done> writeByName(const Drawing& drawing, const std::filesystem::path& path, Paper paper) {
+Result<Done> writeByName(const Drawing& drawing, const std::filesystem::path& path, Paper paper, LengthUnit unit) {
   const std::string ending = path.extension().string();
   if (ending == ".svg") return writeFileAtomically(path, toSvg(drawing));
   const auto text = ending == ".dxf"   ? toDxf(drawing)
-                    : ending == ".pdf" ? toPdf(std::vector{drawing}, paper, betterSideways({drawing}, paper))
+                    : ending == ".pdf" ? toPdf({{{drawing}, betterSideways({drawing}, paper)}}, paper, legendOf(unit))
                                        : Problem{path.filename().string(),
                                                  "end the name in .pdf, .svg or .dxf (a section also in .dat)"};
   if (!text) return text.problem();
@@ -129,21 +137,22 @@ Result<Done> writeSection(const TruePanel& w, bool root, const std::filesystem::
   const double chord = root ? w.design.panel.rootChord : w.design.panel.tipChord;
   const double radius = noseRadiusOf(root ? w.design.sections.root : w.design.sections.tip,
                                      root ? w.shape.rootMeasures : w.shape.tipMeasures);
-  return writeByName(sectionDrawing(section, chord, radius, w.design.name, w.design.unit), path, paper);
+  return writeByName(sectionDrawing(section, chord, radius, w.design.name, w.design.unit), path, paper, w.design.unit);
 }
 
 Result<Done> writeReference(const JudgedPlan& plan, const Design& d, Hand hand, const std::filesystem::path& path,
                             Paper paper) {
   if (plan.hands.empty()) return Problem{"", "no edges were read off the plan yet: read LE and TE at the end ribs"};
   for (const DrawnHand& h : plan.hands)
-    if (h.hand == hand) return writeByName(referenceDrawing(h, d.name, d.unit, hand), path, paper);
-  return writeByName(referenceDrawing(plan.hands.front(), d.name, d.unit, hand), path, paper);
+    if (h.hand == hand) return writeByName(referenceDrawing(h, d.name, d.unit, hand), path, paper, d.unit);
+  return writeByName(referenceDrawing(plan.hands.front(), d.name, d.unit, hand), path, paper, d.unit);
 }
 
 DrawnWing drawn(const TrueWing& w, int wing) {
   DrawnWing out;
   for (const TruePanel& p : w.wing(wing).panels)
-    out.push_back({p.design, p.shape, p.frame, p.tip, p.join, p.joiner, p.settingUp, p.strength, w.wing(wing).loads});
+    out.push_back(
+        {p.design, p.shape, p.frame, p.tip, p.join, p.joiner, p.settingUp, p.strength, w.wing(wing).loads, p.parts});
   return out;
 }
 
@@ -189,6 +198,8 @@ const char* purposeOf(PrintPiece piece) {
     return "stick on ply and saw out, grain along";
   case PrintPiece::benchCard:
     return "keep in sight: block, bevel and packing as numbers and gauges";
+  case PrintPiece::cutList:
+    return "take to the shop and to the saw: what to buy, and every piece with its size";
   case PrintPiece::strength:
     return "keep with the model: loads, reserves, sources, cautions";
   }
@@ -259,7 +270,7 @@ Result<std::vector<std::filesystem::path>> exportWing(const TrueWing& w, const s
           }
           const std::string file = fileOf(job, piece, hand, format);
           const Result<std::string> text =
-              format == ExportFormat::pdf ? toPdf(std::vector{section}, order.paper)
+              format == ExportFormat::pdf ? toPdf(std::vector{section}, order.paper, legendOf(w.design.unit))
               : format == ExportFormat::svg
                   ? Result<std::string>(toSvg(wholeOf(piece, job.wing, hand, order.sheetWidth)))
                   : toDxf(wholeOf(piece, job.wing, hand, order.sheetWidth));
@@ -267,8 +278,8 @@ Result<std::vector<std::filesystem::path>> exportWing(const TrueWing& w, const s
         }
       }
   if (!document.empty()) {
-    const std::string legend = w.design.unit == LengthUnit::inch ? inchLegend : "Lengths in millimetres.";
-    if (const auto problem = write(documentOf(w), toPdf(document, order.paper, legend))) return *problem;
+    if (const auto problem = write(documentOf(w), toPdf(document, order.paper, legendOf(w.design.unit))))
+      return *problem;
   }
   return written;
 }

@@ -47,6 +47,7 @@ constexpr WingTrade ofWings[] = {
     {loadFigures, bits({Stage::spars}), nullptr},
     {assemblyFigures, bits({Stage::joins}), nullptr},
     {softWingFigures, bits({Stage::spars}), softFindings},
+    {partsFigures, bits({Stage::stock}), nullptr},
 };
 
 constexpr unsigned ofAircraft = bits({Stage::panels, Stage::spars, Stage::joins});
@@ -71,6 +72,10 @@ std::vector<Figure> figuresOf(const TrueWing& w, Stage stage) {
         if (wanted(t.stages)) t.figures(panel, out);
     }
   }
+  if (wanted(bits({Stage::stock}))) {
+    out.turnToWhole(0);
+    balanceFigures(w, out);
+  }
   return std::move(out.all);
 }
 
@@ -92,6 +97,7 @@ std::vector<Finding> allFindings(const TrueWing& w) {
     }
   }
   massFinding(w, out);
+  balanceFindings(w, out);
   std::stable_sort(out.begin(), out.end(), [](const Finding& a, const Finding& b) { return a.severity > b.severity; });
   return out;
 }

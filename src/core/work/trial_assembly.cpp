@@ -145,6 +145,18 @@ Point underOver(const Rib& rib, double chordX) {
   return at;
 }
 
+/// Where a foot meets the board: the middle of its lowest edge, as it is cut.
+Point soleOf(const Foot& foot, const OnBoard& board, const Plane& plane) {
+  double lowest = 1e300;
+  for (const Point& q : foot.outline) lowest = std::min(lowest, board.height(plane.at(q)));
+  Point sum(0, 0);
+  int count = 0;
+  constexpr double level = 0.01; // mm
+  for (const Point& q : foot.outline)
+    if (board.height(plane.at(q)) < lowest + level) sum += q, ++count;
+  return sum / count;
+}
+
 double faultOf(const std::vector<AssemblyFault>& faults, AssemblyFault::What what, const TruePanel& p, int rib) {
   double by = 0;
   for (const AssemblyFault& f : faults)
@@ -158,7 +170,8 @@ AssembledRib seated(const TruePanel& p, std::size_t i, const OnBoard& board, con
   const RibSupports& supports = p.settingUp.ribs[i];
   const Plane plane(rib);
   AssembledRib out{rib.number, 0, 0, 0};
-  const auto notch = strip ? notchOf(p, rib, *strip) : std::nullopt;
+  const bool onFeet = supports.feet.size() > 1;
+  const auto notch = strip && !onFeet ? notchOf(p, rib, *strip) : std::nullopt;
   const Support &nose = supports.at.front(), &tail = supports.at.back();
   Point flat(0, 0), target(0, 0); // the part's place, and where it comes to lie
   if (notch) {
@@ -175,16 +188,17 @@ AssembledRib seated(const TruePanel& p, std::size_t i, const OnBoard& board, con
       const double deeper = sign * faultOf(faults, AssemblyFault::What::notch, p, rib.number);
       flat += Point(std::sin(turn), std::cos(turn)) * deeper;
     }
-  } else if (nose.there) {
-    flat = underOver(rib, nose.x);
+  } else if (onFeet || nose.there) {
+    flat = onFeet ? soleOf(supports.feet.front(), board, plane) : underOver(rib, nose.x);
     const Point3 there = plane.at(flat);
-    target = flat + Point(0, (board.zAt(there.x(), nose.height) - there.z()) / std::max(plane.up.z(), 0.1));
+    const double high = onFeet ? 0 : nose.height;
+    target = flat + Point(0, (board.zAt(there.x(), high) - there.z()) / std::max(plane.up.z(), 0.1));
   } else {
     return out;
   }
-  if (!tail.there) return out;
-  const Point rests = underOver(rib, tail.x);
-  const double want = tail.height + faultOf(faults, AssemblyFault::What::packing, p, rib.number);
+  if (!onFeet && !tail.there) return out;
+  const Point rests = onFeet ? soleOf(supports.feet.back(), board, plane) : underOver(rib, tail.x);
+  const double want = (onFeet ? 0 : tail.height) + faultOf(faults, AssemblyFault::What::packing, p, rib.number);
   const auto placed = [&](const Point& q, double turn) -> Point { return target + Placement{turn, {0, 0}}(q - flat); };
   double turn = 0;
   for (int step = 0; step < 8; ++step) {
@@ -239,12 +253,13 @@ double joinedAt(const TruePanel& p, const TruePanel* inside, double gammaInside,
                            return braceBend({there, gammaInside}, {sweep, gammaInside + way * fold}) - bend;
                          });
   }
-  // No brace: both ends that meet are sawn by half the break.
-  for (const SawnStrip& s : sawnEnds(p.design, p.shape.loft, p.frame.spars, true, p.join.fold)) {
+  // No brace: the ends that meet are sawn, this one by so much; the other by as much, or not at all.
+  const double ends = inside && p.design.join.angleTaken == AngleTaken::halves ? 2 : 1;
+  for (const SawnStrip& s : sawnEnds(p.design, p.shape.loft, p.frame.spars, true, p.join.lean)) {
     if (s.sheet) continue;
-    const auto bevel = [&](double fold) { return endCut(s.along, Point3::UnitZ(), joinPlane(fold, true)).bevel; };
-    const double fold = way * openedUntil([&](double f) { return way * (bevel(way * f) - s.cut.bevel); });
-    return inside ? gammaInside + 2 * fold : fold;
+    const auto bevel = [&](double lean) { return endCut(s.along, Point3::UnitZ(), joinPlane(lean, true)).bevel; };
+    const double lean = way * openedUntil([&](double f) { return way * (bevel(way * f) - s.cut.bevel); });
+    return gammaInside + ends * lean;
   }
   return gamma;
 }

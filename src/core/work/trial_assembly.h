@@ -39,7 +39,8 @@ struct Assembly {
   double tipOff = 0;          ///< of the wing's own tip
 };
 
-/// Of the right hand; the left is its mirror image. Ribs are seated by the lower cap of the panel's first spar that
+/// Of the right hand; the left is its mirror image. Ribs that have two feet stand on them, packing under the tail being
+/// what lies under the rear one. The others are seated by the lower cap of the panel's first spar that
 /// reaches them (or its upper cap, or its slot), and by the packing under their tails; without a spar by the packing
 /// under nose and tail. A rib that nothing seats stays where it was drawn.
 Assembly assembled(const WholeWing& wing, const std::vector<AssemblyFault>& faults = {});

@@ -11,9 +11,7 @@ namespace {
 
 /// A panel sees the one inside it: its root continues it and is joined to it.
 TruePanel workPanel(PanelBrief d, const TruePanel* inside) {
-  ShapedSection root = inside && d.panel.continues ? inside->shape.tipShape : shape(d.sections.root);
-  ShapedSection tip = d.sections.tip == d.sections.root ? root : shape(d.sections.tip);
-  PanelShape shape(d, std::move(root), std::move(tip));
+  PanelShape shape = shapeOf(d, inside ? &inside->shape : nullptr);
   TruePanel p(std::move(d), std::move(shape));
   const PanelLoft& loft = p.shape.loft;
   std::vector<SparLine> spars = sparLines(p.design, loft);
@@ -26,7 +24,7 @@ TruePanel workPanel(PanelBrief d, const TruePanel* inside) {
   p.settingUp = settingUp(p.design, p.shape, p.frame);
   p.joiner = joinerRod(p.design, p.shape, neighbour ? &*neighbour : nullptr);
   p.parts = partsOf(p.design, loft, p.frame, p.tip);
-  for (Part& part : partsOfJoin(p.design, p.join, p.joiner)) p.parts.push_back(std::move(part));
+  for (Part& part : partsOfJoin(p.design, p.join, p.joiner, p.frame.spars)) p.parts.push_back(std::move(part));
   p.mass = panelMass(p.parts, p.frame.ribs, p.design.inboard);
   p.strength.skin = sheetSkin(p.design, loft, p.frame.ribs);
   p.strength.noseBox = noseBoxOf(p.design, loft, p.frame.ribs.front());
@@ -146,6 +144,7 @@ void addDiveChecks(WholeWing& w) {
 /// Without its loads.
 WholeWing workWing(std::vector<PanelBrief> briefs) {
   WholeWing w;
+  settleBlocks(briefs);
   w.mirrored = briefs.front().mirrored;
   std::vector<Panel> shapes;
   std::vector<double> gammas;

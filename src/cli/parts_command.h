@@ -1,0 +1,11 @@
+// euptera-cli parts: every piece of the wings, for people and for other programs.
+#pragma once
+#include "core/work/true_wing.h"
+#include <iosfwd>
+
+namespace eup::cli {
+
+enum class PartsAs { text, csv, json };
+void tellParts(const TrueWing& aircraft, PartsAs as, std::ostream& out);
+
+} // namespace eup::cli

@@ -1,0 +1,188 @@
+// Parts of a frame beside its spars: ribs and their cap strips, edges, skins, diagonals.
+#include "core/geometry/polyline.h"
+#include "core/parts/diagonals.h"
+#include "core/parts/part_maker.h"
+#include <algorithm>
+#include <fmt/format.h>
+
+namespace eup {
+namespace {
+
+/// So far along a face from its nose.
+Point alongFace(const Polyline& face, double arc) {
+  for (std::size_t i = 1; i < face.size(); ++i) {
+    const double step = (face[i] - face[i - 1]).norm();
+    if (arc <= step && step > 0) return lerp(face[i - 1], face[i], arc / step);
+    arc -= step;
+  }
+  return face.back();
+}
+
+void addCapStrips(PartMaker& m, const Rib& rib) {
+  const CapStrips& c = m.d.capStrips;
+  for (const bool top : {true, false}) {
+    const double arc = top ? rib.upperRun.capArc : rib.lowerRun.capArc;
+    if (!(top ? c.top : c.bottom) || arc <= 0) continue;
+    Part part = PartMaker::piece(Part::What::capStrips,
+                                 fmt::format("capStrip.{}.{}", rib.name().substr(1), top ? "top" : "bottom"),
+                                 fmt::format("{}, cap strip {}", rib.name(), top ? "on top" : "below"), c.material);
+    part.rib = rib.number, part.at = rib.t();
+    part.stock = Stock::strip(c.width, c.thickness);
+    part.length = arc, part.breadth = c.width;
+    part.grain = GrainWay::length;
+    part.grams = arc * c.thickness * c.width * m.heavy(c.material);
+    const FaceRun& run = top ? rib.upperRun : rib.lowerRun;
+    const Polyline& face = top ? rib.upper : rib.lower;
+    part.centre = rib.inPanel(alongFace(face, run.sheetArc + arc / 2));
+    m.add(std::move(part));
+  }
+}
+
+/// Where the middle of a strip along an edge begins and ends.
+void layAlongEdge(Part& part, const PanelLoft& loft, bool leading, double onRib) {
+  const auto end = [&](double t) -> Point3 {
+    const ChordFrame frame = loft.frameAt(t);
+    const Point at = frame.fromChord({leading ? onRib / 2 : frame.chord - onRib / 2, 0});
+    return {at.x(), t, at.y()};
+  };
+  part.from = end(0), part.to = end(loft.span());
+}
+
+void addLeadingEdge(PartMaker& m) {
+  const LeadingEdge& le = m.d.leadingEdge;
+  if (le.kind == LeadingEdgeKind::none) return;
+  Part part = PartMaker::piece(Part::What::leadingEdge, "le", "leading edge", le.material);
+  const double width = m.d.leading.width, onRib = m.d.leading.onRib();
+  part.length = m.edgeLength(true), part.breadth = width, part.grain = GrainWay::length;
+  layAlongEdge(part, m.loft, true, onRib);
+  const bool onEdge = le.kind == LeadingEdgeKind::onEdge;
+  part.stock = onEdge ? Stock::strip(width, width) : Stock::strip(width, m.deepest(onRib, false));
+  m.addRunning(std::move(part), m.heavy(le.material), [&](const Rib& rib) {
+    return Slice{onEdge ? width * onRib : 0.85 * onRib * m.depthAt(rib, onRib), m.middleAt(rib, onRib / 2)};
+  });
+}
+
+void addTrailingEdge(PartMaker& m) {
+  const TrailingEdge& te = m.d.trailingEdge;
+  if (te.kind == TrailingEdgeKind::none) return;
+  const bool wedge = te.kind == TrailingEdgeKind::wedge;
+  const double width = m.d.trailing.width, onRib = m.d.trailing.onRib();
+  Part part =
+      PartMaker::piece(Part::What::trailingEdge, "te", wedge ? "trailing edge" : "trailing edge sheets", te.material);
+  part.length = m.edgeLength(false), part.grain = GrainWay::length;
+  part.breadth = wedge ? width : width + te.overhang;
+  part.stock = wedge ? Stock::strip(width, m.deepest(onRib, true)) : Stock::sheet(te.sheet);
+  layAlongEdge(part, m.loft, false, onRib);
+  part.count = wedge ? 1 : 2;
+  part.area = wedge ? 0 : part.length * part.breadth;
+  m.addRunning(std::move(part), m.heavy(te.material), [&](const Rib& rib) {
+    const double chord = m.loft.frameAt(m.tOf(rib)).chord;
+    return wedge ? Slice{onRib * m.depthAt(rib, chord - onRib) / 2, m.middleAt(rib, chord - onRib * 2 / 3)}
+                 : Slice{2 * (onRib + te.overhang * onRib / width) * te.sheet, m.middleAt(rib, chord - onRib / 2)};
+  });
+}
+
+/// How wide the sheet of a face is, at either end of the panel and at most.
+double widest(const PartMaker& m, bool top) {
+  double most = 0;
+  for (const Rib& rib : m.ribs) most = std::max(most, sheetAcross(m.loft, rib, top ? Face::upper : Face::lower));
+  return most;
+}
+
+} // namespace
+
+void addRibParts(PartMaker& m, const Rib& rib) {
+  Part part = PartMaker::piece(Part::What::ribs, "rib." + rib.name().substr(1), rib.name(), m.d.ribs.material);
+  const Box box = boundsOf(rib.wood);
+  part.rib = rib.number, part.at = rib.t();
+  part.bay = rib.kind == RibKind::riblet || rib.kind == RibKind::crossing ? rib.number - m.ribs.front().number + 1 : 0;
+  part.count = rib.layers, part.shared = rib.shared;
+  part.stock = Stock::sheet(rib.thickness / rib.layers);
+  part.area = rib.cutArea;
+  part.length = box.empty() ? 0 : box.width(), part.breadth = box.empty() ? 0 : box.height();
+  part.grain = GrainWay::chord;
+  part.drawn = DrawnOn::ribs;
+  part.grams = rib.cutArea * rib.thickness * m.heavy(part.material) * (rib.shared ? 0.5 : 1);
+  const auto [in, away] = rib.body();
+  const double across = (in + away) / 2; // of its middle from its plane
+  part.centre = rib.inPanel(centroidOf(rib.wood)) +
+                across * Point3(-std::sin(rib.turn), std::cos(rib.turn) * std::cos(rib.lean), -std::sin(rib.lean));
+  m.add(std::move(part));
+  addCapStrips(m, rib);
+}
+
+void addEdgeParts(PartMaker& m) {
+  addLeadingEdge(m);
+  addTrailingEdge(m);
+}
+
+void addSkinParts(PartMaker& m) {
+  const Sheeting& s = m.d.sheeting;
+  for (const bool top : {true, false}) {
+    Part part = PartMaker::piece(Part::What::sheet, top ? "sheet.top" : "sheet.bottom",
+                                 top ? "nose sheet, top" : "nose sheet, below", s.material);
+    part.stock = Stock::sheet(s.thickness);
+    part.length = m.edgeLength(true), part.breadth = widest(m, top);
+    part.grain = s.carries ? GrainWay::span : GrainWay::length;
+    m.addRunning(std::move(part), s.thickness * m.heavy(s.material), [&](const Rib& rib) {
+      const FaceRun& run = top ? rib.upperRun : rib.lowerRun;
+      const Point at = rib.frame.fromChord(alongFace(top ? rib.upper : rib.lower, run.sheetArc - run.sheetWood / 2));
+      return Slice{run.sheetWood, at};
+    });
+  }
+  for (const bool top : {true, false}) {
+    if (m.d.stiffening.covers(top, !top) == 0) continue;
+    Part part = PartMaker::piece(Part::What::covering, top ? "covering.top" : "covering.bottom",
+                                 top ? "covering, top" : "covering, below", m.d.stiffening.covering);
+    part.stock = Stock::covering();
+    part.length = m.edgeLength(true);
+    for (const Rib& rib : m.ribs) part.breadth = std::max(part.breadth, m.loft.frameAt(m.tOf(rib)).chord);
+    m.addRunning(std::move(part), m.d.tables.covering(m.d.stiffening.covering).areaWeight * 1e-6, [&](const Rib& rib) {
+      const double t = m.tOf(rib);
+      return Slice{m.loft.frameAt(t).chord, m.loft.at(top ? Face::upper : Face::lower, 0.5, t)};
+    });
+  }
+}
+
+void addDiagonalParts(PartMaker& m) {
+  const Stiffening& s = m.d.stiffening;
+  if (s.diagonals == Diagonals::none || m.spars.empty()) return;
+  std::vector<const SparLine*> order;
+  for (const SparLine& line : m.spars) order.push_back(&line);
+  std::sort(order.begin(), order.end(),
+            [](const SparLine* a, const SparLine* b) { return a->middle.root.x() < b->middle.root.x(); });
+  const SparLine& front = *order.front();
+  const SparLine* behind = order.size() > 1 ? order[1] : nullptr;
+  const auto place = [&](const Rib& rib, bool atFront, bool top) -> Point3 {
+    const double t = m.tOf(rib);
+    if (const SparLine* line = atFront ? &front : behind) {
+      const Point p = top ? line->upperSeat.at(t) : line->lowerSeat.at(t);
+      return {p.x(), t, p.y()};
+    }
+    const double chord = m.loft.frameAt(t).chord;
+    const Point p = m.loft.at(top ? Face::upper : Face::lower, 1 - m.d.trailing.onRib() / chord, t);
+    return {p.x(), t, p.y()};
+  };
+  int before = 0, inBay = 0;
+  for (const DiagonalBar& bar : diagonalBars(s, static_cast<int>(m.ribs.size()) - 1)) {
+    const Rib &in = m.ribs[static_cast<std::size_t>(bar.bay - 1)], &away = m.ribs[static_cast<std::size_t>(bar.bay)];
+    if (!front.reaches(m.tOf(away)) || (behind && !behind->reaches(m.tOf(away)))) continue;
+    const Point3 from = place(in, bar.fromFront, bar.fromFront ? bar.topInFront : bar.topBehind),
+                 to = place(away, !bar.fromFront, bar.fromFront ? bar.topBehind : bar.topInFront);
+    inBay = bar.bay == before ? inBay + 1 : 1, before = bar.bay;
+    Part part = PartMaker::piece(Part::What::diagonals, fmt::format("diagonal.{}.{}", bar.bay, inBay),
+                                 fmt::format("diagonal {} of bay {}", inBay, bar.bay), s.material);
+    part.bay = bar.bay;
+    part.stock = Stock::strip(s.width, s.depth);
+    part.length = (to - from).norm(), part.breadth = s.width;
+    part.grain = GrainWay::length;
+    part.grams = part.length * s.width * s.depth * m.heavy(s.material);
+    part.centre = (from + to) / 2;
+    part.from = from, part.to = to;
+    part.from = from, part.to = to;
+    part.at = (m.tOf(in) + m.tOf(away)) / 2;
+    m.add(std::move(part));
+  }
+}
+
+} // namespace eup

@@ -1,0 +1,96 @@
+#include "core/parts/part_maker.h"
+#include <algorithm>
+
+namespace eup {
+
+Part PartMaker::piece(Part::What what, std::string key, std::string name, std::string material) {
+  Part part;
+  part.what = what, part.key = std::move(key), part.name = std::move(name), part.material = std::move(material);
+  return part;
+}
+
+void PartMaker::add(Part part) {
+  if (part.grams > 0) out.push_back(std::move(part));
+}
+
+void PartMaker::addRunning(Part part, double weight, const std::function<Slice(const Rib&)>& sliceAt) {
+  Slice before = ribs.empty() ? Slice{} : sliceAt(ribs.front());
+  Point3 moment(0, 0, 0);
+  for (std::size_t i = 1; i < ribs.size(); ++i) {
+    const double from = ribs[i - 1].t(), to = ribs[i].t();
+    const Slice now = sliceAt(ribs[i]);
+    if (const double a = before.volume * weight, b = now.volume * weight; to > from && a + b > 0) {
+      part.runs.push_back({from, to, a, b});
+      const double long_ = to - from, first = long_ * (2 * a + b) / 6, second = long_ * (a + 2 * b) / 6;
+      part.grams += first + second;
+      const Point middle = first * before.at + second * now.at;
+      moment += Point3(middle.x(), first * from + second * to, middle.y());
+    }
+    before = now;
+  }
+  if (part.grams <= 0) return;
+  part.centre = moment / part.grams;
+  out.push_back(std::move(part));
+}
+
+void PartMaker::addStraight(Part part, double from, double to, const std::function<Slice(double t)>& sliceAt) {
+  if (to <= from) return;
+  const double weight = heavy(part.material);
+  constexpr double hair = 1e-9; // with what lies inside its ends
+  const double places[] = {from + hair, (from + to) / 2, to - hair}, shares[] = {1, 4, 1};
+  Point3 moment(0, 0, 0);
+  for (int i = 0; i < 3; ++i) {
+    const Slice slice = sliceAt(places[i]);
+    const double grams = shares[i] * (to - from) / 6 * slice.volume * weight;
+    part.grams += grams;
+    moment += grams * Point3(slice.at.x(), places[i], slice.at.y());
+  }
+  if (part.grams <= 0) return;
+  part.centre = moment / part.grams;
+  part.at = part.centre.y();
+  const auto end = [&](double t) -> Point3 {
+    const Point at = sliceAt(t).at;
+    return {at.x(), t, at.y()};
+  };
+  part.from = end(places[0]), part.to = end(places[2]);
+  spread(part, from, to, [&](double t) { return sliceAt(t).volume * weight; });
+  out.push_back(std::move(part));
+}
+
+void PartMaker::spread(Part& part, double from, double to, const std::function<double(double)>& weight) const {
+  double sum = 0;
+  for (std::size_t i = 1; i < ribs.size(); ++i) {
+    const double a = ribs[i - 1].t(), b = ribs[i].t();
+    const auto at = [&](double t) {
+      return t >= from - 1e-9 && t <= to + 1e-9 ? weight(std::clamp(t, from, to)) : 0.0;
+    };
+    if (b <= a || (at(a) <= 0 && at(b) <= 0)) continue;
+    part.runs.push_back({a, b, at(a), at(b)});
+    sum += (at(a) + at(b)) / 2 * (b - a);
+  }
+  for (Part::Run& run : part.runs) run.atFrom *= part.grams / sum, run.atTo *= part.grams / sum;
+}
+
+double PartMaker::depthAt(const Rib& rib, double x) const {
+  const double t = tOf(rib), f = std::clamp(x / loft.frameAt(t).chord, 0.0, 1.0);
+  return std::max(loft.at(Face::upper, f, t).y() - loft.at(Face::lower, f, t).y(), 0.0);
+}
+
+Point PartMaker::middleAt(const Rib& rib, double x) const {
+  const double t = tOf(rib);
+  return loft.middle(std::clamp(x / loft.frameAt(t).chord, 0.0, 1.0), t);
+}
+
+double PartMaker::deepest(double x, bool fromTail) const {
+  double deep = 0;
+  for (const Rib& rib : ribs) deep = std::max(deep, depthAt(rib, fromTail ? loft.frameAt(tOf(rib)).chord - x : x));
+  return deep;
+}
+
+double PartMaker::edgeLength(bool leading) const {
+  const ChordFrame in = loft.frameAt(0), away = loft.frameAt(loft.span());
+  const Point way = leading ? away.le - in.le : away.te - in.te;
+  return std::hypot(way.norm(), loft.span());
+}
+
+} // namespace eup

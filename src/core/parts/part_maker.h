@@ -1,0 +1,64 @@
+// How the trades of a panel tell their parts: what is common to pieces that stand in one place, run along the span, or
+// lie on a straight line.
+#pragma once
+#include "core/parts/part.h"
+#include "core/parts/spar_sheets.h"
+#include <functional>
+
+namespace eup {
+
+/// Of something that runs along the span, at one place of it.
+struct Slice {
+  double volume = 0; ///< mm³ a mm of span (of a covering: mm² a mm)
+  Point at{0, 0};    ///< (x, z) of its middle
+};
+
+/// Collects the parts of one panel.
+class PartMaker {
+public:
+  PartMaker(const PanelBrief& brief, const PanelLoft& panelLoft, const Frame& frame)
+      : d(brief), loft(panelLoft), spars(frame.spars), ribs(frame.ribs), riblets(frame.riblets) {}
+  std::vector<Part> out;
+
+  static Part piece(Part::What what, std::string key, std::string name, std::string material);
+  /// Stands in one place.
+  void add(Part part);
+  /// What runs along the span, by its slices at every rib; `weight` is grams of one unit of them.
+  void addRunning(Part part, double weight, const std::function<Slice(const Rib&)>& sliceAt);
+  /// What runs along a straight line between two places of the span, its slice a polynomial of at most the second
+  /// degree: exactly (Simpson's rule).
+  void addStraight(Part part, double from, double to, const std::function<Slice(double t)>& sliceAt);
+  /// Shares a part's grams out over the bays as `weight` runs there.
+  void spread(Part& part, double from, double to, const std::function<double(double)>& weight) const;
+
+  double heavy(const std::string& material) const { return d.tables.named(material).density * 1e-6; } // g/mm³
+  double tOf(const Rib& rib) const { return std::clamp(rib.t(), 0.0, loft.span()); }
+  double depthAt(const Rib& rib, double x) const;
+  /// Half way between the faces, so far behind the nose.
+  Point middleAt(const Rib& rib, double x) const;
+  /// The greatest depth of the section so far behind the nose, or before the tail.
+  double deepest(double x, bool fromTail) const;
+  /// The ribs that a sheet spar is slotted for, from the root outwards.
+  std::vector<Rib> passed() const { return passedBySheet(ribs, riblets); }
+  /// Along an edge of the panel from its root to its tip.
+  double edgeLength(bool leading) const;
+
+  const PanelBrief& d;
+  const PanelLoft& loft;
+  const std::vector<SparLine>& spars;
+  const std::vector<Rib>& ribs;
+  const std::vector<Rib>& riblets;
+};
+
+/// A rib or riblet, and its cap strips.
+void addRibParts(PartMaker& maker, const Rib& rib);
+void addEdgeParts(PartMaker& maker);
+/// Nose sheet and covering.
+void addSkinParts(PartMaker& maker);
+/// Caps, doublers and webs, or a sheet spar.
+void addSparParts(PartMaker& maker, const SparLine& line);
+/// Bars from the first spar to the next line behind it.
+void addDiagonalParts(PartMaker& maker);
+void addTipParts(PartMaker& maker, const TipShape& tip);
+
+} // namespace eup

@@ -1,0 +1,68 @@
+// The part that a tip is made of.
+#include "core/geometry/polyline.h"
+#include "core/parts/part_maker.h"
+#include <algorithm>
+
+namespace eup {
+
+void addTipParts(PartMaker& m, const TipShape& tip) {
+  const Tip& t = m.d.tip;
+  if (t.kind == TipKind::square) return;
+  Part part = PartMaker::piece(Part::What::tip, "tip", "tip", tipWood);
+  part.at = m.loft.span();
+  part.drawn = DrawnOn::ribs;
+  part.grain = GrainWay::length;
+  const ChordFrame frame = m.loft.frameAt(m.loft.span());
+  const auto beyond = [&](const Point& plan) -> Point3 { // (aft of the tip rib's nose, beyond it)
+    const Point p = frame.fromChord({plan.x(), 0});
+    return {p.x(), m.loft.span() + plan.y(), p.y()};
+  };
+  const auto flat = [&](const Polyline& outline, double thickness) {
+    const Box box = boundsOf(outline);
+    part.length = std::max(box.width(), box.height()), part.breadth = std::min(box.width(), box.height());
+    part.stock = Stock::sheet(thickness);
+    part.area = std::abs(signedArea(outline));
+    part.grams = part.area * thickness * m.heavy(tipWood);
+  };
+  Polyline ring = tip.edge;
+  switch (t.kind) {
+  case TipKind::square:
+    return;
+  case TipKind::plate: {
+    part.name = "tip plate";
+    flat(tip.plate, t.thickness);
+    const Point p = frame.fromChord(centroidOf(tip.plate));
+    part.centre = {p.x(), m.loft.span() + t.thickness / 2, p.y()};
+    break;
+  }
+  case TipKind::outline:
+    part.name = "tip outline";
+    ring.insert(ring.end(), tip.inner.rbegin(), tip.inner.rend());
+    flat(ring, t.thickness);
+    part.centre = beyond(centroidOf(ring));
+    break;
+  case TipKind::bow:
+    part.name = "tip bow's strips";
+    ring.insert(ring.end(), tip.inner.rbegin(), tip.inner.rend());
+    part.count = t.strips;
+    part.length = tip.longest, part.breadth = t.bowWidth;
+    part.stock = Stock::strip(t.bowWidth, t.thickness);
+    part.grams = (tip.longest + tip.shortest) / 2 * t.bowWidth * t.thickness * t.strips * m.heavy(tipWood);
+    part.centre = beyond(centroidOf(ring));
+    break;
+  case TipKind::block:
+  case TipKind::rounded: {
+    part.name = "tip block";
+    const Box box = boundsOf(tip.edge);
+    part.length = box.width(), part.breadth = box.height();
+    part.stock = Stock::block(box.height(), m.ribs.back().depth);
+    part.grain = GrainWay::chord;
+    part.grams = tip.area * m.ribs.back().depth / 2 * m.heavy(tipWood);
+    part.centre = beyond(centroidOf(tip.edge));
+    break;
+  }
+  }
+  m.add(std::move(part));
+}
+
+} // namespace eup

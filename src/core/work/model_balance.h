@@ -1,0 +1,35 @@
+// The model's mass and balance: pieces, reckoned or weighed, glue, what is aboard, and the neutral point.
+#pragma once
+#include "core/balance/neutral_point.h"
+#include "core/work/true_wing.h"
+
+namespace eup {
+
+/// A surface that lifts and its name.
+struct BalancedWing {
+  std::string name;
+  LiftingSurface surface; ///< with its tips
+  double grams = 0;       ///< its pieces, both hands, weighed ones as weighed
+};
+
+struct ModelBalance {
+  MassPoint pieces, glue, aboard, all;
+  std::vector<BalancedWing> wings; ///< those that lift: no fins
+  NeutralPoint neutral;
+  double meanChord = 0, meanChordLe = 0;             ///< of the main wing
+  double wanted = 0;                                 ///< mm aft: where it should balance for the margin that is decided
+  double area = 0, aspect = 0;                       ///< of the main wing with its tips
+  double rightMore = 0;                              ///< g mm: moment to the right of all that is placed
+  double tipOut = 0;                                 ///< mm: the main wing's tip from the middle, seen from above
+  int weighed = 0;                                   ///< pieces, of one hand each
+  double weighedMore = 0;                            ///< g that they weigh more than was reckoned
+  std::vector<std::string> gone;                     ///< weighed pieces that the wings have not
+  bool complete() const { return aboard.grams > 0; } ///< else it is the wings alone that balance
+};
+
+ModelBalance balanceOf(const TrueWing& aircraft);
+
+/// A piece's name for the scales: its panel's path and its key.
+std::string scalesName(PanelId panel, const Part& part);
+
+} // namespace eup

@@ -1,0 +1,173 @@
+#include "core/work/piece_list.h"
+#include <fmt/format.h>
+
+namespace eup {
+
+std::vector<PieceLine> pieceList(const TrueWing& w) {
+  std::vector<PieceLine> out;
+  for (const WholeWing& wing : w.wings)
+    for (std::size_t k = 0; k < wing.panels.size(); ++k) {
+      const TruePanel& panel = wing.panels[k];
+      for (const Part& part : panel.parts) {
+        PieceLine line{&panel, &part};
+        line.right = countFor(part, Hand::right, w.design.cutList);
+        line.left = wing.mirrored ? countFor(part, Hand::left, w.design.cutList) : 0;
+        line.gramsEach = part.grams * (part.shared ? 2 : 1) / part.count;
+        line.grams = part.grams * (wing.mirrored ? 2 : 1);
+        line.centre = wing.inSpace[k].at(part.centre.x(), part.centre.y(), part.centre.z());
+        out.push_back(line);
+      }
+    }
+  return out;
+}
+
+std::string materialOf(const PieceLine& line) {
+  const Tables& tables = line.panel->design.tables;
+  return line.part->what == Part::What::covering ? tables.covering(line.part->material).label
+                                                 : tables.named(line.part->material).label;
+}
+
+const char* handsOf(const PieceLine& line) {
+  if (line.part->shared) return "one for both";
+  return line.left > 0 ? "right and left" : "right";
+}
+
+namespace {
+
+const Rib* ribOf(const TruePanel& panel, const Part& part) {
+  const std::string name = "R" + part.key.substr(part.key.find('.') + 1); // "rib.4.2", "capStrip.4.2.top"
+  for (const std::vector<Rib>* ribs : {&panel.frame.ribs, &panel.frame.riblets})
+    for (const Rib& rib : *ribs)
+      if (name == rib.name() || name.starts_with(rib.name() + ".top") || name.starts_with(rib.name() + ".bottom"))
+        return &rib;
+  return nullptr;
+}
+
+/// As wide as the stock, along its middle line.
+Polyline bar(const Part& part) {
+  const Point a(part.from.x(), part.from.y()), b(part.to.x(), part.to.y());
+  const double wide = part.stock.form == Stock::Form::strip   ? std::max(part.stock.width, part.stock.widthThen)
+                      : part.what == Part::What::trailingEdge ? part.breadth
+                                                              : part.stock.thickness;
+  const Point along = (b - a).normalized(), square = Point(-along.y(), along.x()) * (wide / 2);
+  return {a - square, b - square, b + square, a + square};
+}
+
+/// A cap strip, behind the sheet or the leading edge stock.
+Polyline stripOnRib(const Rib& rib, const Part& part) {
+  const double half = part.stock.width / 2, middle = (rib.body().first + rib.body().second) / 2;
+  const Point3 out(-std::sin(rib.turn), std::cos(rib.turn), 0);
+  const auto corner = [&](double x, double side) -> Point {
+    const Point3 p = rib.inPanel({x, 0}) + out * (middle + side * half);
+    return {p.x(), p.y()};
+  };
+  const Point3 centre = part.centre - rib.inPanel({0, 0});
+  const double x = centre.head<2>().norm(), reach = part.length / 2;
+  return {corner(x - reach, -1), corner(x + reach, -1), corner(x + reach, 1), corner(x - reach, 1)};
+}
+
+Polyline onFace(const TruePanel& panel, Face face, bool sheet) {
+  const PanelLoft& loft = panel.shape.loft;
+  Polyline front, rear;
+  for (const Rib& rib : panel.frame.ribs) {
+    const double t = std::clamp(rib.t(), 0.0, loft.span());
+    const ChordFrame frame = loft.frameAt(t);
+    const double to = sheet ? sheetEdgeAt(panel.design, loft, face, t) : 1;
+    front.emplace_back(frame.le.x(), t);
+    rear.emplace_back(frame.fromChord({to * frame.chord, 0}).x(), t);
+  }
+  front.insert(front.end(), rear.rbegin(), rear.rend());
+  return front;
+}
+
+} // namespace
+
+Polyline seenFromAbove(const TruePanel& panel, const Part& part) {
+  switch (part.what) {
+  case Part::What::ribs:
+    if (const Rib* rib = ribOf(panel, part)) return seenFromAbove(*rib);
+    return {};
+  case Part::What::capStrips:
+    if (const Rib* rib = ribOf(panel, part)) return stripOnRib(*rib, part);
+    return {};
+  case Part::What::sheet:
+  case Part::What::covering:
+    return onFace(panel, part.key.ends_with("top") ? Face::upper : Face::lower, part.what == Part::What::sheet);
+  case Part::What::tip: {
+    Polyline out;
+    const double span = panel.shape.loft.span();
+    const ChordFrame frame = panel.shape.loft.frameAt(span);
+    const double deep = panel.tip ? panel.tip->reach : 0;
+    Polyline plan = panel.tip ? panel.tip->edge : Polyline{};
+    if (plan.empty()) plan = {{0, 0}, {0, deep}, {frame.chord, deep}, {frame.chord, 0}}; // a plate
+    for (const Point& p : plan) out.emplace_back(frame.fromChord({p.x(), 0}).x(), span + p.y());
+    return out;
+  }
+  default:
+    return part.from == part.to ? Polyline{} : bar(part);
+  }
+}
+
+Table pieceTable(const TrueWing& w) {
+  Table table;
+  table.columns = {"wing",
+                   "panel",
+                   "key",
+                   "name",
+                   "hands",
+                   "right",
+                   "left",
+                   "material",
+                   "form",
+                   "stock_mm",
+                   "stock_width_mm",
+                   "stock_to_mm",
+                   "stock_width_to_mm",
+                   "cut_to_mm",
+                   "length_mm",
+                   "breadth_mm",
+                   "area_mm2",
+                   "grain",
+                   "drawn_on",
+                   "bay",
+                   "grams_each",
+                   "grams",
+                   "centre_x_mm",
+                   "centre_y_mm",
+                   "centre_z_mm"};
+  const auto cell = [](double value) { return fmt::format("{:.5f}", value); };
+  constexpr const char* forms[] = {"sheet", "strip", "rod", "block", "covering"};
+  constexpr const char* prints[] = {"cut list", "ribs", "braces"};
+  for (const PieceLine& l : pieceList(w)) {
+    const Part& p = *l.part;
+    const PanelId id = l.panel->design.id;
+    table.rows.push_back({std::to_string(id.wing + 1),
+                          std::to_string(id.panel + 1),
+                          p.key,
+                          p.name,
+                          handsOf(l),
+                          std::to_string(l.right),
+                          std::to_string(l.left),
+                          materialOf(l),
+                          forms[static_cast<std::size_t>(p.stock.form)],
+                          cell(p.stock.thickness),
+                          cell(p.stock.width),
+                          cell(p.stock.thicknessThen),
+                          cell(p.stock.widthThen),
+                          cell(cutLength(p, w.design.cutList.trim)),
+                          cell(p.length),
+                          cell(p.breadth),
+                          cell(p.area),
+                          wordsOf(p.grain),
+                          prints[static_cast<std::size_t>(p.drawn)],
+                          p.bay > 0 ? std::to_string(p.bay) : std::string(),
+                          cell(l.gramsEach),
+                          cell(l.grams),
+                          cell(l.centre.x()),
+                          cell(l.centre.y()),
+                          cell(l.centre.z())});
+  }
+  return table;
+}
+
+} // namespace eup
