@@ -1,5 +1,6 @@
 #include "app/export_dialog.h"
 #include "app/page_preview.h"
+#include "core/measure/length_text.h"
 #include <QCheckBox>
 #include <QComboBox>
 #include <QDialogButtonBox>
@@ -72,6 +73,26 @@ ExportDialog::ExportDialog(Snapshot snapshot, const QString& startFolder, Asking
   svg = box(tr("SVG"), "svg", false, 1);
   dxf = box(tr("DXF"), "dxf", false, 2);
   ++row;
+  label(tr("Cut by"));
+  cutter = new QComboBox(this);
+  cutter->setObjectName("cutter");
+  cutter->setAccessibleName(tr("Cutter"));
+  // Widths of cut are common practice: measure your own on a test square.
+  for (const auto& [words, takes] : {std::pair(tr("knife or fretsaw, on the line"), 0.0), std::pair(tr("laser"), 0.15),
+                                     std::pair(tr("router, 1 mm"), 1.0), std::pair(tr("another width"), -1.0)})
+    cutter->addItem(words, takes);
+  grid->addWidget(cutter, row, 1);
+  kerf = new QLineEdit("0", this);
+  kerf->setObjectName("kerf");
+  kerf->setAccessibleName(tr("What the cutter takes away"));
+  kerf->setToolTip(tr("SVG and DXF of ribs and braces are moved outwards by half of it"));
+  grid->addWidget(kerf, row++, 2);
+  connect(cutter, &QComboBox::currentIndexChanged, this, [this] {
+    if (const double width = cutter->currentData().toDouble(); width >= 0)
+      kerf->setText(QString::fromStdString(formatLength(width, wing.design.unit, 2)));
+    kerf->setFocus();
+  });
+  connect(kerf, &QLineEdit::textChanged, this, &ExportDialog::refresh);
   label(tr("Paper"));
   paper = new QComboBox(this);
   paper->setObjectName("paper");
@@ -122,6 +143,13 @@ QString ExportDialog::folder() const {
   return path->text().trimmed();
 }
 
+/// Up to five millimetres; nothing for what is none.
+std::optional<double> ExportDialog::kerfTyped() const {
+  constexpr double most = 5;
+  const auto mm = parseLength(kerf->text().toStdString(), wing.design.unit);
+  return mm && mm.value() >= 0 && mm.value() <= most ? std::optional(mm.value()) : std::nullopt;
+}
+
 ExportOrder ExportDialog::order() const {
   ExportOrder o;
   o.formats.clear();
@@ -137,6 +165,7 @@ ExportOrder ExportDialog::order() const {
     if (box->isChecked()) o.pieces.push_back(piece);
   if (const int panel = panels->currentData().toInt(); panel >= 0) o.panels = {panel};
   o.oneDocument = oneDocument->isChecked();
+  o.kerf = kerfTyped().value_or(0);
   return o;
 }
 
@@ -144,6 +173,14 @@ void ExportDialog::refresh() {
   const ExportOrder o = order();
   paper->setEnabled(pdf->isChecked());
   oneDocument->setEnabled(pdf->isChecked());
+  for (QWidget* w : {static_cast<QWidget*>(cutter), static_cast<QWidget*>(kerf)})
+    w->setEnabled(svg->isChecked() || dxf->isChecked());
+  if (!kerfTyped()) {
+    laying.stop();
+    write->setEnabled(false);
+    summary->setText(tr("“%1” is no width of a cut: 0 to 5 mm.").arg(kerf->text().left(40)));
+    return;
+  }
   const bool any = !o.formats.empty() && !o.hands.empty() && !o.pieces.empty();
   write->setEnabled(any && !folder().isEmpty());
   if (!any) {

@@ -24,6 +24,7 @@ public:
   /// Of a snapshot whose wing is current.
   ExportDialog(Snapshot snapshot, const QString& folder, Asking& asking, QWidget* parent = nullptr);
   QString folder() const;
+  std::optional<double> kerfTyped() const;
   ExportOrder order() const;
   /// Waits until pages are shown for the order as it is.
   bool settle() const { return laying.settle(); }
@@ -45,6 +46,8 @@ private:
   QCheckBox *pdf, *svg, *dxf, *right, *left, *oneDocument;
   QComboBox *paper, *panels;
   QLineEdit* path;
+  QComboBox* cutter = nullptr;
+  QLineEdit* kerf = nullptr;
   QLabel* summary;
   PagePreview* preview;
   QPushButton* write;

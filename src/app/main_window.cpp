@@ -86,7 +86,10 @@ MainWindow::MainWindow(const QString& folder, QWidget* parent) : QMainWindow(par
   boards.at(theStandpoint.stage())->setFocus();
 }
 
-MainWindow::~MainWindow() = default;
+/// A field that has the focus says that it is finished when it loses it: while all that it speaks of is still there.
+MainWindow::~MainWindow() {
+  if (QWidget* field = focusWidget()) field->clearFocus();
+}
 
 QWidget* MainWindow::makeTopBar() {
   auto* bar = new QWidget(this);

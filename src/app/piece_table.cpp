@@ -51,6 +51,8 @@ PieceTable::PieceTable(Document& d, Standpoint& s, QWidget* parent) : QWidget(pa
   tree = new QTreeWidget(this);
   tree->setObjectName("pieces");
   tree->setAccessibleName(tr("Every piece of the wings"));
+  tree->setColumnCount(scales + 1);
+  tree->setIndentation(12);
   tree->setUniformRowHeights(true);
   tree->setSelectionMode(QAbstractItemView::SingleSelection);
   tree->setRootIsDecorated(true);
@@ -58,8 +60,8 @@ PieceTable::PieceTable(Document& d, Standpoint& s, QWidget* parent) : QWidget(pa
   tree->header()->setStretchLastSection(false);
   tree->header()->setSectionResizeMode(piece, QHeaderView::Stretch);
   for (const auto& [at, wide] :
-       {std::pair(pieces, 52), std::pair(material, 136), std::pair(from, 104), std::pair(cutTo, 96),
-        std::pair(grain, 58), std::pair(weighs, 58), std::pair(scales, 64)})
+       {std::pair(pieces, 50), std::pair(material, 128), std::pair(from, 106), std::pair(cutTo, 90),
+        std::pair(grain, 52), std::pair(weighs, 54), std::pair(scales, 60)})
     tree->setColumnWidth(at, wide);
   column->addWidget(tree, 1);
   connect(by, &QComboBox::activated, this, [this] { refresh(); });
@@ -223,9 +225,10 @@ void PieceTable::showWeights() {
 
 void PieceTable::weigh(Hand hand, const QString& text) {
   QLineEdit* field = hand == Hand::right ? right : left;
-  const Part* part = chosen();
-  if (!part || !field->isModified()) return;
+  if (!field->isModified()) return;
   field->setModified(false);
+  const Part* part = chosen();
+  if (!part) return;
   said->clear();
   const std::string name = scalesName(standpoint.shownPanel().design.id, *part);
   Design next = document.design();

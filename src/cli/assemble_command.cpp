@@ -63,6 +63,7 @@ void tellAssembly(const WholeWing& wing, const std::vector<AssemblyFault>& fault
                                 {"off", a.off},
                                 {"turned", radToDeg(a.turned)},
                                 {"tipOff", a.tipOff},
+                                {"strip", a.strip},
                                 {"panels", nlohmann::ordered_json::array()}};
     for (const AssembledPanel& p : a.panels) {
       nlohmann::ordered_json panel{{"gamma", radToDeg(p.gamma)},   {"off", p.off},
@@ -70,6 +71,8 @@ void tellAssembly(const WholeWing& wing, const std::vector<AssemblyFault>& fault
                                    {"tipOff", p.tipOff},           {"ribs", nlohmann::ordered_json::array()}};
       for (const AssembledRib& r : p.ribs)
         panel["ribs"].push_back({{"rib", r.rib}, {"off", r.off}, {"turned", radToDeg(r.turned)}, {"up", r.up}});
+      panel["strips"] = nlohmann::ordered_json::array();
+      for (const AssembledStrip& s : p.strips) panel["strips"].push_back({{"name", s.name}, {"shortBy", s.shortBy}});
       root["panels"].push_back(std::move(panel));
     }
     out << root.dump(2) << '\n';
@@ -80,6 +83,7 @@ void tellAssembly(const WholeWing& wing, const std::vector<AssemblyFault>& fault
     for (const AssembledRib& r : p.ribs)
       out << fmt::format("{:6}{:9.3f}{:19.4f}°{:20.3f}\n", fmt::format("R{}", r.rib), r.off,
                          unsignedNothing(radToDeg(r.turned)), unsignedNothing(r.up));
+  out << fmt::format("strips are within {:.3f} mm of what they take between the joins\n", a.strip);
   out << fmt::format("the tip lies {:.3f} mm from where it should be\n", a.tipOff);
 }
 

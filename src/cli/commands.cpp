@@ -31,6 +31,7 @@ struct Args {
   std::vector<double> stock;
   std::vector<std::string> wood, pieces;
   std::vector<int> panels;
+  double kerf = 0;
   bool flat = false, stepped = false, oneDocument = false;
   bool json = false, csv = false;
   BendArgs bend;
@@ -135,6 +136,7 @@ int exportFiles(const Args& args, Streams io) {
                                           : ExportFormat::pdf};
   if (args.hand != "both") order.hands = {args.hand == "right" ? Hand::right : Hand::left};
   order.paper = args.paper == "letter" ? Paper::letter : Paper::a4;
+  order.kerf = args.kerf;
   order.oneDocument = args.oneDocument;
   for (const int panel : args.panels) order.panels.push_back(panel - 1);
   if (!args.pieces.empty()) order.pieces.clear();
@@ -454,6 +456,8 @@ int run(const std::vector<std::string>& given, std::ostream& out, std::ostream& 
   exportCommand->add_option("--panels", args.panels, "only these panels, as in 1,3")
       ->delimiter(',')
       ->check(CLI::Range(1, mostPanels));
+  exportCommand->add_option("--kerf", args.kerf, "mm that the cutter takes away, for SVG and DXF of ribs and braces")
+      ->check(CLI::Range(0.0, 5.0));
   exportCommand->add_flag("--one-document", args.oneDocument, "PDF: one file with contents");
   exportCommand->add_option("--hand", args.hand, "right, left or both")
       ->check(CLI::IsMember({"right", "left", "both"}));

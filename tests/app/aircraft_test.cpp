@@ -37,7 +37,7 @@ TEST_F(WingsOfAModel, ATailplaneIsAddedWorkedOnAndTakenBack) {
   EXPECT_DOUBLE_EQ(design().at({1, 0}).panel.span, 260);
   EXPECT_DOUBLE_EQ(figure("panel.area"), mainArea) << "the main wing is as it was";
   // Every stage follows the wing that is chosen.
-  for (int i = 2; i <= 6; ++i) {
+  for (int i = 2; i <= 7; ++i) {
     stage(i);
     EXPECT_EQ(&window->standpoint().shownWing(), &window->document().wing().wings[1]);
     EXPECT_TRUE(isDrawn(*board()));

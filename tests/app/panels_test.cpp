@@ -129,7 +129,7 @@ TEST_F(PanelStage, TheFinishedWingIsTurnedInSpace) {
 
 TEST_F(PanelStage, EveryStageTurnsToThePanelOfTheRib) {
   window->openDemo("tarnbrook-2000");
-  for (int s = 2; s <= 6; ++s) {
+  for (int s = 2; s <= 7; ++s) {
     stage(s);
     for (int rib = 1; rib <= 24; rib += 4) {
       window->standpoint().setRib(rib);

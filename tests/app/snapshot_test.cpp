@@ -30,7 +30,7 @@ protected:
     return design();
   }
   void everyStage() {
-    for (int i = 1; i <= 6; ++i) {
+    for (int i = 1; i <= 7; ++i) {
       stage(i);
       board()->grab();
       for (const Subject& s : subjectsOf(design(), window->standpoint().stage(), window->standpoint().panel())) {
@@ -149,7 +149,7 @@ TEST_F(Selection, EveryPartHasFewRows) {
   for (const char* demo :
        {"fenlark-1500", "tarnbrook-2000", "skerrow-1460", "lanehurst-1180", "oldacre-1320", "gossamoor-480"}) {
     window->openDemo(demo);
-    for (int i = 2; i <= 6; ++i) {
+    for (int i = 2; i <= 7; ++i) {
       stage(i);
       QApplication::sendPostedEvents(nullptr, QEvent::DeferredDelete);
       int rows = 0;
@@ -203,7 +203,7 @@ TEST_F(Selection, TheKeyboardReachesEverything) {
     QTest::keyClick(QApplication::focusWidget() ? QApplication::focusWidget() : window.get(), static_cast<Qt::Key>(key),
                     with);
   };
-  for (int i = 2; i <= 6; ++i) {
+  for (int i = 2; i <= 7; ++i) {
     press(Qt::Key_0 + i, Qt::ControlModifier);
     ASSERT_EQ(static_cast<int>(window->standpoint().stage()), i - 1);
     QApplication::processEvents(); // what was built anew shows itself a moment later

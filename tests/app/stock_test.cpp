@@ -109,6 +109,8 @@ TEST_F(StockTest, PiecesAreWeighed) {
 }
 
 TEST_F(StockTest, WhatIsAboardDecidesTheBalance) {
+  window->openDemo("tarnbrook-2000");
+  QApplication::processEvents();
   part("balance.0");
   press("addAboard");
   QApplication::processEvents();

@@ -11,7 +11,7 @@ namespace {
 class Window : public WindowTest {};
 
 TEST_F(Window, EveryStageIsReachedByPointerAndKey) {
-  for (int i = 1; i <= 6; ++i) {
+  for (int i = 1; i <= 7; ++i) {
     stage(i);
     EXPECT_EQ(static_cast<int>(window->standpoint().stage()), i - 1);
     EXPECT_TRUE(board()->isVisible());
@@ -192,7 +192,7 @@ TEST_F(Window, SparsComeAndGo) {
   part("spar.0");
   choose("spars.0.kind", "fullDepth");
   EXPECT_EQ(design().inner().spars[0].kind, SparKind::fullDepth);
-  for (int i = 1; i <= 6; ++i) stage(i), QApplication::processEvents();
+  for (int i = 1; i <= 7; ++i) stage(i), QApplication::processEvents();
 }
 
 TEST_F(Window, ImpossibleDecisionsKeepTheLastGoodWing) {
@@ -205,7 +205,7 @@ TEST_F(Window, ImpossibleDecisionsKeepTheLastGoodWing) {
   EXPECT_FALSE(window->document().possible());
   EXPECT_DOUBLE_EQ(window->document().wing().inner().shape.loft.span(), 748) << "the last good wing stays";
   EXPECT_FALSE(window->document().findings().empty());
-  for (int i = 1; i <= 6; ++i) stage(i), board()->grab();
+  for (int i = 1; i <= 7; ++i) stage(i), board()->grab();
   ExportOrder order;
   window->document().undo();
   EXPECT_TRUE(window->document().possible());
@@ -295,17 +295,27 @@ TEST_F(Window, ExportDialogSaysWhatItWillDo) {
   QTest::mouseClick(dialog.findChild<QCheckBox*>("piece plan"), Qt::LeftButton, {}, {8, 8});
   ASSERT_TRUE(dialog.settle());
   EXPECT_LT(dialog.sheets(), all);
-  EXPECT_EQ(dialog.order().pieces.size(), 6u);
+  EXPECT_EQ(dialog.order().pieces.size(), 7u);
   QTest::mouseClick(dialog.findChild<QCheckBox*>("pdf"), Qt::LeftButton, {}, {8, 8});
   EXPECT_FALSE(dialog.findChild<QPushButton*>("primary")->isEnabled()) << "nothing to write";
   QTest::mouseClick(dialog.findChild<QCheckBox*>("svg"), Qt::LeftButton, {}, {8, 8});
   QTest::mouseClick(dialog.findChild<QCheckBox*>("left"), Qt::LeftButton, {}, {8, 8});
   EXPECT_TRUE(dialog.findChild<QPushButton*>("primary")->isEnabled());
   EXPECT_EQ(dialog.order().hands, std::vector{Hand::right});
+  // What a cutter takes away, by the cutter or typed.
+  auto* kerf = dialog.findChild<QLineEdit*>("kerf");
+  dialog.findChild<QComboBox*>("cutter")->setCurrentIndex(1);
+  EXPECT_EQ(dialog.order().kerf, 0.15);
+  kerf->setText("a hair");
+  EXPECT_FALSE(dialog.findChild<QPushButton*>("primary")->isEnabled());
+  EXPECT_TRUE(dialog.findChild<QLabel*>("summary")->text().contains("a hair"));
+  kerf->setText("0.2");
+  EXPECT_EQ(dialog.order().kerf, 0.2);
+  EXPECT_TRUE(dialog.findChild<QPushButton*>("primary")->isEnabled());
 }
 
 TEST_F(Window, ControlsHaveNames) {
-  for (int i = 1; i <= 6; ++i) {
+  for (int i = 1; i <= 7; ++i) {
     stage(i);
     for (QWidget* w : window->findChildren<QWidget*>()) {
       if (!w->isVisible() || w->focusPolicy() == Qt::NoFocus) continue;

@@ -127,6 +127,16 @@ TEST(Balance, WingsHangLevel) {
   }
 }
 
+/// A file may hold a fin alone: it has no neutral point, and no margin.
+TEST(Balance, FinsAloneHaveNoNeutralPoint) {
+  Design d;
+  d.wings[0].kind = WingKind::fin;
+  d.balance.aboard = {{"fuselage", 1100, 190, 0, 0}};
+  const TrueWing w = wingOf(d);
+  EXPECT_EQ(w.figure("balance.neutral"), nullptr);
+  EXPECT_GT(figureOf(w, "balance.at"), 0);
+}
+
 TEST(Balance, BehindTheNeutralPointIsSerious) {
   Design d;
   d.balance.aboard = {{"fuselage", 1100, 190, 0, 0}};

@@ -115,6 +115,13 @@ TEST(Pdf, PageCountsFollowTheOverlap) {
   d.loop(Layer::cut, rectangle({0, 0}, {2 * frame.x() - pageOverlap + 1, 10}));
   EXPECT_EQ(pageCount({d}, Paper::a4, false), 4);
   EXPECT_FALSE(toPdf(std::vector<Drawing>{}, Paper::a4, false).ok());
+  // Ink in two opposite corners: the pages at the other two would be empty, and are not printed.
+  Drawing corners;
+  corners.loop(Layer::cut, rectangle({0, 0}, {10, 10}));
+  corners.loop(Layer::cut, rectangle({1.5 * frame.x(), 1.5 * frame.y()}, {1.5 * frame.x() + 10, 1.5 * frame.y() + 10}));
+  EXPECT_EQ(pageCount({corners}, Paper::a4, false), 3);
+  corners.line(Layer::mark, {0, 1.5 * frame.y()}, {2, 1.5 * frame.y()});
+  EXPECT_EQ(pageCount({corners}, Paper::a4, false), 4);
 }
 
 TEST(TakeAway, WritesEveryFileOrSaysWhyNot) {

@@ -147,7 +147,8 @@ TEST(Fuzz, RandomDecisionsWithinLimits) {
       if (const char* to = std::getenv("EUPTERA_FUZZ_KEEP")) (void)writeFileAtomically(to, designToText(d));
       return;
     }
-    ASSERT_LT(static_cast<double>(std::clock() - begun) / CLOCKS_PER_SEC, 60) << "far beyond what even a watched build takes";
+    ASSERT_LT(static_cast<double>(std::clock() - begun) / CLOCKS_PER_SEC, 60)
+        << "far beyond what even a watched build takes";
   }
 }
 

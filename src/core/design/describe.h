@@ -63,6 +63,8 @@ template <class D, class V> void describe(D& d, V& v) {
     v.length("trim", "Strips left longer by", d.cutList.trim, Limits{0, 100});
     v.count("spares", "Spares of every rib", d.cutList.spares, Limits{0, 20});
     v.count("batch", "Wings built at once", d.cutList.batch, Limits{1, 50});
+    v.length("stock", "Strips are sold", d.cutList.stock, Limits{100, 10000});
+    v.number("scarf", "Scarf, × depth", d.cutList.scarf, Limits{3, 30});
   });
   v.group("balance", Topic::balance, [&] {
     auto& b = d.balance;

@@ -32,6 +32,8 @@ template <class P, class V> void describeFrame(P& p, V& v) {
     v.numbers("doubled", "Doubled ribs", r.doubled);
     v.extra("doubled ribs", "2", "", !r.doubled.empty());
     v.listed("material", "Ribs of", r.material, Shelf::material);
+    v.choice("second", "Of a second wood", r.second, std::span(secondWoodChoices));
+    v.listed("secondMaterial", "That is", r.secondMaterial, Shelf::material, r.second != SecondWood::none);
     v.length("notchFit", "Notch fit", r.notchFit, Limits{0, 2});
     v.length("rim", "Least wood", r.rim, Limits{0.2, 20});
   });

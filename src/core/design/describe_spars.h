@@ -34,6 +34,7 @@ template <class P, class V> void describeSpars(P& p, const PanelPlace& place, V&
         v.extra("taper", "yes", "no", c.tapers);
         v.length("tipWidth", "Width at its end", c.tipWidth, Limits{0.3, 200}, strip && c.tapers);
         v.length("tipDepth", "Depth at its end", c.tipDepth, Limits{0.2, 200}, strip && c.tapers);
+        v.number("taperFrom", "Tapers from, of length", c.taperFrom, Limits{0, 0.95}, strip && c.tapers);
         v.flag("changes", "Wood changes", c.changes, on);
         v.extra("second wood", "yes", "no", c.changes);
         v.number("changesAt", "Changes at, of length", c.changesAt, alongCap, on && c.changes);

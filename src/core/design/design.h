@@ -37,9 +37,11 @@ struct PanelDesign {
 
 /// How pieces are cut: all numbers are the builder's own habit.
 struct CutList {
-  double trim = 3; ///< mm that strips are left longer than they are fitted
-  int spares = 0;  ///< of every rib
-  int batch = 1;   ///< wings that are built at once
+  double trim = 3;     ///< mm that strips are left longer than they are fitted
+  int spares = 0;      ///< of every rib
+  int batch = 1;       ///< wings that are built at once
+  double stock = 1000; ///< mm: how long strips and sheets are sold
+  double scarf = 10;   ///< a scarf is that many times as long as the strip is deep
   bool operator==(const CutList&) const = default;
 };
 

@@ -224,12 +224,18 @@ void migrateWidths(Json& json) {
 /// Since version 11 there is a cut list, a block's height may decide the dihedral, one end may take the whole angle of
 /// a join, and templates are asked for by rib.
 void migrateBlocks(Json& json) {
-  json["cutList"] = Json{{"trim", 3.0}, {"spares", 0}, {"batch", 1}};
+  json["cutList"] = Json{{"trim", 3.0}, {"spares", 0}, {"batch", 1}, {"stock", 1000.0}, {"scarf", 10.0}};
   json["balance"] = Json{{"margin", 0.08},          {"glue", 0.0},
                          {"tailFlow", 0.9},         {"ballastAft", -150.0},
                          {"aboard", Json::array()}, {"scales", Json{{"weighed", Json::array()}}}};
   forEachPanel(json, [&](Json& panel) {
     if (!panel.contains("join") || !panel["join"].is_object()) return;
+    if (panel.contains("ribs") && panel["ribs"].is_object())
+      panel["ribs"]["second"] = "none", panel["ribs"]["secondMaterial"] = "light-ply";
+    if (panel.contains("spars") && panel["spars"].is_array())
+      for (Json& spar : panel["spars"])
+        for (const char* cap : {"top", "bottom"})
+          if (spar.is_object() && spar.contains(cap) && spar[cap].is_object()) spar[cap]["taperFrom"] = 0.0;
     panel["join"]["blockHeight"] = 0.0;
     panel["join"]["angleTaken"] = "halves";
     panel["join"]["templates"] = Json::array();

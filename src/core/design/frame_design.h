@@ -35,6 +35,13 @@ struct Riblets {
   bool operator==(const Riblets&) const = default;
 };
 
+/// Which ribs are of a second wood.
+enum class SecondWood { none, ends, thick, endsAndThick };
+inline constexpr std::array secondWoodChoices{Choice{"none", "none"}, Choice{"ends", "root and tip rib"},
+                                              Choice{"thick", "thick ribs"},
+                                              Choice{"endsAndThick", "end ribs and thick ribs"}};
+static_assert(secondWoodChoices.size() == wordsFor(SecondWood::endsAndThick));
+
 struct Ribs {
   RibRule rule = RibRule::count;
   int count = 12;
@@ -51,8 +58,10 @@ struct Ribs {
   double thickThickness = 3;
   std::vector<int> doubled;           ///< ribs of two pieces, glued face to face
   std::string material = "balsa-160"; ///< and of riblets; grain along the chord
-  double notchFit = 0.1;              ///< a notch or slot is this much wider than what goes in
-  double rim = 2;                     ///< thinner wood than this is reported
+  SecondWood second = SecondWood::none;
+  std::string secondMaterial = "light-ply";
+  double notchFit = 0.1; ///< a notch or slot is this much wider than what goes in
+  double rim = 2;        ///< thinner wood than this is reported
   bool operator==(const Ribs&) const = default;
 };
 

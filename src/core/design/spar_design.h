@@ -45,6 +45,7 @@ struct Cap {
   std::string material = "spruce";
   bool tapers = false; ///< towards the spar's outer end
   double tipWidth = 4, tipDepth = 2;
+  double taperFrom = 0;   ///< of the spar's length: it is parallel up to there
   bool changes = false;   ///< of another material from there on
   double changesAt = 0.5; ///< of the spar's length
   std::string thenMaterial = "balsa-160";
@@ -83,7 +84,7 @@ inline Cap capAt(const Cap& cap, double share) {
     return here;
   }
   if (cap.tapers) {
-    const double s = std::clamp(share, 0.0, 1.0);
+    const double s = std::clamp((share - cap.taperFrom) / (1 - cap.taperFrom), 0.0, 1.0);
     here.width += (cap.tipWidth - cap.width) * s;
     here.depth += (cap.tipDepth - cap.depth) * s;
   }

@@ -102,7 +102,7 @@ std::vector<Drawing> bracesOneByOne(const DrawnWing& wing, Hand hand) {
   return out;
 }
 
-std::vector<Drawing> bracePlates(const DrawnWing& wing, Hand hand) {
+std::vector<Drawing> bracePlates(const DrawnWing& wing, Hand hand, double kerf) {
   const std::vector<Plate> plates = platesOf(wing, hand);
   if (plates.empty()) return {};
   Drawing sheet;
@@ -113,10 +113,10 @@ std::vector<Drawing> bracePlates(const DrawnWing& wing, Hand hand) {
   double wood = 0, y = 0, beside = 0;
   for (const Plate& p : plates) beside = std::max(beside, boundsOf(p.brace.outline).high.x());
   for (const Plate& p : plates) {
-    if (!above.empty()) y = -dropUnder(above, p.brace.outline);
+    if (!above.empty()) y = -dropUnder(above, p.brace.outline) - kerf;
     above = p.brace.outline;
     for (Point& q : above) q += Point(0, y);
-    Drawing part = plateAt(p, y);
+    Drawing part = withKerf(plateAt(p, y), kerf);
     sheet.add(hand == Hand::left ? mirrored(std::move(part)) : part, {0, 0});
     sheet.write({beside + 6, above[2].y() - 3}, wordsOf(p, hand), 3);
     wood += std::abs(signedArea(p.brace.outline));

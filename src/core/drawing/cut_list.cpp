@@ -100,7 +100,7 @@ std::vector<Drawing> cutList(const DrawnWing& wing, Hand hand, double pageHeight
                    flat ? told(b.area, Quantity::area, unit) + " of its pieces' boxes" : len(b.length),
                    len(b.longest)});
   }
-  table("What to buy, without waste between the pieces", {0, 50, 96, 112, 154}, buy);
+  table("What to buy, without waste between the pieces", {0, 48, 90, 104, 148}, buy);
   std::vector<std::vector<std::string>> rows{
       {"Piece", "", "of", "from (" + in + ")", "cut to (" + in + ")", "grain", "drawn on"}};
   const bool several = wing.size() > 1;
@@ -110,7 +110,7 @@ std::vector<Drawing> cutList(const DrawnWing& wing, Hand hand, double pageHeight
                     fmt::format("{} ×", l.count), woodOf(*l.panel, *l.part), wordsOf(l.part->stock, unit),
                     sizeOf(*l.part, unit, order.trim), wordsOf(l.part->grain), drawn});
   }
-  table(several ? "Every piece, by panel" : "Every piece", {0, 40, 48, 84, 116, 146, 170}, rows);
+  table(several ? "Every piece, by panel" : "Every piece", {0, 43, 50, 86, 114, 136, 150}, rows);
   return blocks;
 }
 

@@ -51,6 +51,20 @@ void Drawing::add(const Drawing& other, const Point& at) {
                 std::make_move_iterator(moved.labels.end()));
 }
 
+Drawing withKerf(Drawing d, double kerf) {
+  if (kerf <= 0) return d;
+  Region piece;
+  double area = 0;
+  for (const Stroke& s : d.strokes)
+    if (s.layer == Layer::cut && s.closed) piece.push_back(s.points), area += signedArea(s.points);
+  if (piece.empty()) return d;
+  if (area < 0) // a left hand runs the other way round
+    for (Polyline& loop : piece) std::reverse(loop.begin(), loop.end());
+  std::erase_if(d.strokes, [](const Stroke& s) { return s.layer == Layer::cut && s.closed; });
+  d.region(Layer::cut, grown(piece, kerf / 2));
+  return d;
+}
+
 Drawing mirrored(Drawing d) {
   for (Stroke& s : d.strokes)
     for (Point& p : s.points) p.x() = -p.x();

@@ -49,6 +49,10 @@ struct Drawing {
   void add(const Drawing& other, const Point& at);
 };
 
+/// For a cutter that takes `kerf` mm away: every closed cut loop moved outwards by half of it, holes inwards, so that
+/// the piece is true. Loops of one drawing are one piece.
+Drawing withKerf(Drawing drawing, double kerf);
+
 /// Left for right: every x changes its sign; the lettering stays readable.
 Drawing mirrored(Drawing drawing);
 

@@ -172,8 +172,10 @@ std::vector<Drawing> ribParts(const DrawnWing& wing, Hand hand) {
   return parts;
 }
 
-std::vector<Drawing> ribSheets(const DrawnWing& wing, Hand hand, double width, double height) {
-  return packed(ribParts(wing, hand), {width, height > 0 ? height : 1e9}, betweenParts);
+std::vector<Drawing> ribSheets(const DrawnWing& wing, Hand hand, double width, double height, double kerf) {
+  std::vector<Drawing> parts = ribParts(wing, hand);
+  for (Drawing& part : parts) part = withKerf(std::move(part), kerf);
+  return packed(parts, {width, height > 0 ? height : 1e9}, betweenParts);
 }
 
 } // namespace eup

@@ -78,9 +78,12 @@ Drawing settingUpDrawing(const DrawnPanel& w, Hand hand) {
       d.line(Layer::cut, p - Point(2, 0), p + Point(2, 0));
       d.line(Layer::cut, p - Point(0, 2), p + Point(0, 2));
       const double high = underTipRest(w.design, w.shape.loft, w.settingUp, rest);
-      d.write(p + Point(side * 4, out ? 2.5 : rest.at.x() > 0 ? -5 : 4),
+      // Within the tip: beside the rib's own numbers.
+      d.write(p + Point(side * (out ? -4 : 9), out               ? 2.5
+                                               : rest.at.x() > 0 ? 4
+                                                                 : -7),
               fmt::format("tip {}: {}", rest.where, shown(high, Quantity::length, w.design.unit).number), 3,
-              side > 0 ? Anchor::left : Anchor::right);
+              (side > 0) == out ? Anchor::right : Anchor::left);
     }
   }
   for (std::size_t k = 0; k < along.size(); ++k) {

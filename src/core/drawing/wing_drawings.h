@@ -36,7 +36,7 @@ std::vector<Drawing> tipParts(const DrawnPanel& panel, Hand hand);
 
 /// All ribs (and riblets, full-depth spars, tip parts) in rows no wider than `width` where they fit, on as many sheets
 /// of `height` as it takes; `height` 0 is one endless sheet. Drawings start at (0,0).
-std::vector<Drawing> ribSheets(const DrawnWing& wing, Hand hand, double width, double height);
+std::vector<Drawing> ribSheets(const DrawnWing& wing, Hand hand, double width, double height, double kerf = 0);
 
 /// The half wing flat on the board, panel beside panel, seen from above: x to the tip (to the left for a left hand),
 /// leading edge up.
@@ -47,7 +47,7 @@ std::vector<Drawing> ribParts(const DrawnWing& wing, Hand hand);
 
 /// Every brace of the wing, nested on one sheet; those at the centre belong to both hands and are on the right's. Empty
 /// without any.
-std::vector<Drawing> bracePlates(const DrawnWing& wing, Hand hand);
+std::vector<Drawing> bracePlates(const DrawnWing& wing, Hand hand, double kerf = 0);
 /// The same plates each by itself.
 std::vector<Drawing> bracesOneByOne(const DrawnWing& wing, Hand hand);
 

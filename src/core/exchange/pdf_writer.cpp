@@ -380,6 +380,38 @@ Point pageFrame(Paper paper, bool sideways) {
   return size - Point(left + right, top + bottom);
 }
 
+/// Whether a straight piece of ink lies at least in part in the window (Liang and Barsky, 1984).
+static bool crosses(const Box& window, const Point& a, const Point& b) {
+  double from = 0, to = 1;
+  const Point way = b - a;
+  for (int axis = 0; axis < 2; ++axis)
+    for (const bool low : {true, false}) {
+      const double step = low ? -way[axis] : way[axis],
+                   room = low ? a[axis] - window.low[axis] : window.high[axis] - a[axis];
+      if (step == 0 && room < 0) return false;
+      if (step < 0) from = std::max(from, room / step);
+      if (step > 0) to = std::min(to, room / step);
+    }
+  return from <= to;
+}
+
+/// Whether anything is drawn or written on that page.
+static bool hasInk(const Drawing& d, const Box& window) {
+  for (const Stroke& s : d.strokes) {
+    for (std::size_t i = 1; i < s.points.size(); ++i)
+      if (crosses(window, s.points[i - 1], s.points[i])) return true;
+    if (s.closed && !s.points.empty() && crosses(window, s.points.back(), s.points.front())) return true;
+  }
+  for (const Label& l : d.labels) { // by the middle line of its letters
+    const double wide = textWidth(l.text, l.height), before = l.anchor == Anchor::left     ? 0
+                                                              : l.anchor == Anchor::middle ? wide / 2
+                                                                                           : wide;
+    const Point along = l.turned ? Point(0, 1) : Point(1, 0), begin = l.at - along * before;
+    if (crosses(window, begin, begin + along * wide)) return true;
+  }
+  return false;
+}
+
 std::vector<PrintPage> printPages(const std::vector<PrintSection>& sections, Paper paper) {
   std::vector<PrintPage> out;
   for (std::size_t s = 0; s < sections.size(); ++s) {
@@ -394,7 +426,7 @@ std::vector<PrintPage> printPages(const std::vector<PrintSection>& sections, Pap
           PrintPage page{s, d, {}, row, column, t.down, t.across};
           page.window.include(from);
           page.window.include(Point(from + Point(frame.x(), -frame.y())));
-          out.push_back(page);
+          if (hasInk(sections[s].drawings[d], page.window)) out.push_back(page); // no sheet is printed empty
         }
     }
   }

@@ -119,6 +119,13 @@ void splitCap(Cap& inner, Cap& outer, const Cap& whole, double share) {
     if (!inner.doubled) inner.depth += whole.doubler; // all along: it is of that depth
   }
   if (!whole.tapers) return;
+  if (whole.taperFrom >= share) { // parallel up to the cut
+    inner.tapers = false;
+    outer.taperFrom = (whole.taperFrom - share) / (1 - share);
+    return;
+  }
+  inner.taperFrom = whole.taperFrom / share;
+  outer.taperFrom = 0;
   inner.tipWidth = outer.width = cut.width;
   outer.depth = cut.depth;
   inner.tipDepth = cut.depth + inner.depth - whole.depth;
@@ -164,6 +171,8 @@ void endAs(Cap& one, const Cap& out, double share) {
   for (double* at : {&one.changesAt, &one.dropsAt, &one.doubledTo}) *at = std::clamp(*at, alongCap.low, alongCap.high);
   one.tipWidth = out.tapers ? out.tipWidth : out.width;
   one.tipDepth = out.tapers ? out.tipDepth : out.depth;
+  one.taperFrom = out.tapers && !one.tapers ? share + out.taperFrom * (1 - share) : one.taperFrom * share;
+  one.taperFrom = std::clamp(one.taperFrom, 0.0, 0.95);
   one.tapers = std::abs(one.tipWidth - one.width) > 1e-9 || std::abs(one.tipDepth - one.depth) > 1e-9;
 }
 

@@ -57,6 +57,7 @@ void addLeadingEdge(PartMaker& m) {
   layAlongEdge(part, m.loft, true, onRib);
   const bool onEdge = le.kind == LeadingEdgeKind::onEdge;
   part.stock = onEdge ? Stock::strip(width, width) : Stock::strip(width, m.deepest(onRib, false));
+  part.length += m.pastEnds(part.from, part.to, part.stock.thickness);
   m.addRunning(std::move(part), m.heavy(le.material), [&](const Rib& rib) {
     return Slice{onEdge ? width * onRib : 0.85 * onRib * m.depthAt(rib, onRib), m.middleAt(rib, onRib / 2)};
   });
@@ -73,6 +74,7 @@ void addTrailingEdge(PartMaker& m) {
   part.breadth = wedge ? width : width + te.overhang;
   part.stock = wedge ? Stock::strip(width, m.deepest(onRib, true)) : Stock::sheet(te.sheet);
   layAlongEdge(part, m.loft, false, onRib);
+  if (wedge) part.length += m.pastEnds(part.from, part.to, part.stock.thickness);
   part.count = wedge ? 1 : 2;
   part.area = wedge ? 0 : part.length * part.breadth;
   m.addRunning(std::move(part), m.heavy(te.material), [&](const Rib& rib) {
@@ -92,7 +94,7 @@ double widest(const PartMaker& m, bool top) {
 } // namespace
 
 void addRibParts(PartMaker& m, const Rib& rib) {
-  Part part = PartMaker::piece(Part::What::ribs, "rib." + rib.name().substr(1), rib.name(), m.d.ribs.material);
+  Part part = PartMaker::piece(Part::What::ribs, "rib." + rib.name().substr(1), rib.name(), woodOf(m.d.ribs, rib));
   const Box box = boundsOf(rib.wood);
   part.rib = rib.number, part.at = rib.t();
   part.bay = rib.kind == RibKind::riblet || rib.kind == RibKind::crossing ? rib.number - m.ribs.front().number + 1 : 0;

@@ -60,6 +60,21 @@ std::string sizeOf(const Part& part, LengthUnit unit, double trim) {
   return flat ? fmt::format("{} × {}", long_, sizeText(part.breadth, unit)) : long_;
 }
 
+std::optional<Scarfed> scarfed(const Part& part, const CutList& order) {
+  const double length = cutLength(part, order.trim), slope = order.scarf * part.stock.thickness;
+  const bool strip = part.stock.form == Stock::Form::strip || part.stock.form == Stock::Form::rod;
+  if (!strip || length <= order.stock || order.stock <= 2 * slope) return std::nullopt;
+  Scarfed out;
+  out.scarf = slope;
+  double reach = order.stock * (part.key.ends_with("bottom") ? 0.9 : 1); // the first length
+  while (reach < length) {
+    out.at.push_back(reach - slope / 2);
+    reach += order.stock - slope;
+    ++out.lengths;
+  }
+  return out;
+}
+
 int countFor(const Part& part, Hand hand, const CutList& order) {
   if (part.shared && hand == Hand::left) return 0;
   return order.batch * part.count + (part.what == Part::What::ribs ? order.spares : 0);

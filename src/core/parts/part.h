@@ -3,6 +3,7 @@
 #pragma once
 #include "core/parts/frame.h"
 #include "core/parts/tip.h"
+#include <tuple>
 
 namespace eup {
 
@@ -21,7 +22,11 @@ struct Stock {
   static Stock rod(double diameter, double bore) { return {Form::rod, diameter, bore, diameter, bore}; }
   static Stock block(double width, double height) { return {Form::block, height, width, height, width}; }
   static Stock covering() { return {Form::covering, 0, 0, 0, 0}; }
-  auto operator<=>(const Stock&) const = default;
+  bool operator==(const Stock&) const = default;
+  bool operator<(const Stock& o) const {
+    return std::tie(form, thickness, width, thicknessThen, widthThen) <
+           std::tie(o.form, o.thickness, o.width, o.thicknessThen, o.widthThen);
+  }
 };
 
 /// "6 × 3 strip", "2 sheet", "8 tube, bore 6", "covering": numbers in the document's unit, which the table's head
@@ -78,6 +83,16 @@ struct Part {
 std::string sizeOf(const Part& part, LengthUnit unit, double trim = 0);
 /// With what is left on to be trimmed when it is fitted: strips and rods, which are cut to length.
 double cutLength(const Part& part, double trim);
+/// A strip that is longer than its stock, made of several lengths.
+struct Scarfed {
+  int lengths = 1;        ///< of stock that it takes
+  double scarf = 0;       ///< mm, how long each scarf is: the slope × the depth
+  std::vector<double> at; ///< mm from the strip's inner end to the middle of each scarf
+};
+/// Nothing for what its stock is long enough for, and for what is not a strip or a rod. The first length is whole; of a
+/// bottom cap it is shorter by a tenth, so that scarfs above and below do not fall together.
+std::optional<Scarfed> scarfed(const Part& part, const CutList& order);
+
 /// How many of it are cut for one hand; what both hands share comes with the right one. Ribs have spares.
 int countFor(const Part& part, Hand hand, const CutList& order);
 

@@ -33,17 +33,22 @@ void PartMaker::addRunning(Part part, double weight, const std::function<Slice(c
   out.push_back(std::move(part));
 }
 
-void PartMaker::addStraight(Part part, double from, double to, const std::function<Slice(double t)>& sliceAt) {
+void PartMaker::addStraight(Part part, double from, double to, const std::function<Slice(double t)>& sliceAt,
+                            double bend) {
   if (to <= from) return;
   const double weight = heavy(part.material);
   constexpr double hair = 1e-9; // with what lies inside its ends
-  const double places[] = {from + hair, (from + to) / 2, to - hair}, shares[] = {1, 4, 1};
+  std::vector<double> ends{from, to};
+  if (bend > from && bend < to) ends.insert(ends.begin() + 1, bend);
   Point3 moment(0, 0, 0);
-  for (int i = 0; i < 3; ++i) {
-    const Slice slice = sliceAt(places[i]);
-    const double grams = shares[i] * (to - from) / 6 * slice.volume * weight;
-    part.grams += grams;
-    moment += grams * Point3(slice.at.x(), places[i], slice.at.y());
+  for (std::size_t k = 1; k < ends.size(); ++k) {
+    const double a = ends[k - 1], b = ends[k], places[] = {a + hair, (a + b) / 2, b - hair}, shares[] = {1, 4, 1};
+    for (int i = 0; i < 3; ++i) {
+      const Slice slice = sliceAt(places[i]);
+      const double grams = shares[i] * (b - a) / 6 * slice.volume * weight;
+      part.grams += grams;
+      moment += grams * Point3(slice.at.x(), places[i], slice.at.y());
+    }
   }
   if (part.grams <= 0) return;
   part.centre = moment / part.grams;
@@ -52,7 +57,7 @@ void PartMaker::addStraight(Part part, double from, double to, const std::functi
     const Point at = sliceAt(t).at;
     return {at.x(), t, at.y()};
   };
-  part.from = end(places[0]), part.to = end(places[2]);
+  part.from = end(from), part.to = end(to);
   spread(part, from, to, [&](double t) { return sliceAt(t).volume * weight; });
   out.push_back(std::move(part));
 }
@@ -69,6 +74,22 @@ void PartMaker::spread(Part& part, double from, double to, const std::function<d
     sum += (at(a) + at(b)) / 2 * (b - a);
   }
   for (Part::Run& run : part.runs) run.atFrom *= part.grams / sum, run.atTo *= part.grams / sum;
+}
+
+double PartMaker::pastEnds(const Point3& from, const Point3& to, double deep) const {
+  constexpr double hair = 0.01; // mm
+  const double run = to.y() - from.y();
+  if (run <= hair) return 0;
+  double more = 0; // of the span
+  const auto end = [&](const Point3& at, double t, double lean) {
+    const ChordFrame frame = loft.frameAt(t);
+    const double over = at.z() - frame.fromChord({(at.x() - frame.le.x()) / std::cos(frame.washout), 0}).y(),
+                 slope = std::tan(lean);
+    more += std::max(-(over - deep / 2) * slope, -(over + deep / 2) * slope);
+  };
+  if (from.y() < hair) end(from, 0, d.lean);
+  if (to.y() > loft.span() - hair) end(to, loft.span(), d.leanBeyond);
+  return more * (to - from).norm() / run;
 }
 
 double PartMaker::depthAt(const Rib& rib, double x) const {

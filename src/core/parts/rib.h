@@ -111,6 +111,9 @@ struct Rib {
   }
 };
 
+/// What a rib is of: key of the table of materials.
+const std::string& woodOf(const Ribs& ribs, const Rib& rib);
+
 /// How far behind its nose a rib that is turned by so much is cut upright for its leading edge stock, mm.
 double noseCut(const PanelBrief& design, double turn);
 

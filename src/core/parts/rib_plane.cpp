@@ -70,4 +70,11 @@ double sheetAcross(const PanelLoft& loft, const Rib& rib, Face face) {
   return sum;
 }
 
+const std::string& woodOf(const Ribs& ribs, const Rib& rib) {
+  const bool end = rib.kind == RibKind::root || rib.kind == RibKind::tip,
+             ends = ribs.second == SecondWood::ends || ribs.second == SecondWood::endsAndThick,
+             thick = ribs.second == SecondWood::thick || ribs.second == SecondWood::endsAndThick;
+  return (end && ends) || (rib.thick && thick) ? ribs.secondMaterial : ribs.material;
+}
+
 } // namespace eup

@@ -41,18 +41,30 @@ void addCap(PartMaker& m, const Spar& s, const SparLine& line, bool top) {
     if (to <= from) return;
     const Cap in = capAt(bare, from + 1e-9), away = capAt(bare, to - 1e-9);
     Part part = PartMaker::piece(Part::What::spars, key + keyEnd, name + nameEnd, in.material);
-    part.length = (to - from) * line.end * line.stretch, part.breadth = std::max(in.width, away.width);
+    part.breadth = std::max(in.width, away.width);
     part.grain = GrainWay::length;
     part.stock = doubler                        ? Stock::strip(in.width, cap.doubler, away.width, cap.doubler)
                  : cap.shape == CapShape::strip ? Stock::strip(in.width, in.depth, away.width, away.depth)
                                                 : Stock::rod(cap.depth, boreOf(cap));
     const double inwards = top ? -1 : 1;
-    m.addStraight(std::move(part), from * line.end, to * line.end, [&](double t) {
-      const Cap here = capAt(bare, std::clamp(line.share(t), from, to));
-      const double area = doubler ? here.width * cap.doubler : capArea(here),
-                   off = doubler ? here.depth + cap.doubler / 2 : here.depth / 2;
-      return Slice{area * line.stretch, seat.at(t) + Point(0, inwards * off)};
-    });
+    const auto middle = [&](double share, const Cap& here) -> Point3 {
+      const double t = share * line.end, off = doubler ? here.depth + cap.doubler / 2 : here.depth / 2;
+      const Point at = seat.at(t) + Point(0, inwards * off);
+      return {at.x(), t, at.y()};
+    };
+    const Point3 begins = middle(from, in), ends = middle(to, away);
+    part.length = (ends - begins).norm();
+    if (m.d.join.sparsThere != SparsThere::through)
+      part.length += m.pastEnds(begins, ends, doubler ? cap.doubler : in.depth);
+    m.addStraight(
+        std::move(part), from * line.end, to * line.end,
+        [&](double t) {
+          const Cap here = capAt(bare, std::clamp(line.share(t), from, to));
+          const double area = doubler ? here.width * cap.doubler : capArea(here),
+                       off = doubler ? here.depth + cap.doubler / 2 : here.depth / 2;
+          return Slice{area * line.stretch, seat.at(t) + Point(0, inwards * off)};
+        },
+        cap.tapers ? cap.taperFrom * line.end : 0);
   };
   const double end = reachOf(cap), change = cap.changes ? std::min(cap.changesAt, end) : end;
   strip("", "", 0, change, false);
@@ -153,6 +165,7 @@ double sparGrams(const Spar& spar, const SparLine& line, const Tables& tables) {
   std::vector<double> places{0, 1};
   for (const Cap& cap : {spar.top, spar.bottom}) {
     if (cap.changes) places.push_back(cap.changesAt);
+    if (cap.tapers) places.push_back(cap.taperFrom);
     if (cap.doubled) places.push_back(cap.doubledTo);
     if (cap.drops) places.push_back(cap.dropsAt);
   }

@@ -342,8 +342,9 @@ private:
     takes("the tip rib", ribs.tip);
     takes("all ribs between", ribs.between);
     if (!to.empty()) to.front() = static_cast<char>(std::toupper(static_cast<unsigned char>(to.front())));
-    j.taken = to.empty() ? "None of the ribs that were read is one of the wing's: nothing is taken."
-                         : fmt::format("{}, to the nearest {}.", to, unit == LengthUnit::mm ? "half millimetre" : "1/32 in");
+    j.taken = to.empty()
+                  ? "None of the ribs that were read is one of the wing's: nothing is taken."
+                  : fmt::format("{}, to the nearest {}.", to, unit == LengthUnit::mm ? "half millimetre" : "1/32 in");
     if (ribs.between && j.fault) j.taken += " A rib between that is of another thickness is not taken over: decide it.";
     j.left = "Rib thicknesses stay as they were decided.";
     out.judgements.push_back(std::move(j));

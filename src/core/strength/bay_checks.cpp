@@ -55,7 +55,7 @@ void checkWeb(const PanelBrief& d, const SparLine& line, const Place& at, double
   if (width <= 0 || !deep) return;
   const Cap upper = capAt(spar.top, share), lower = capAt(spar.bottom, share);
   const Material& m = d.tables.named(spar.webMaterial);
-  const double stress = std::abs(webShearFlow(at.shear, at.moment, *deep, capMiddlesChange(spar, line))) / width;
+  const double stress = std::abs(webShearFlow(at.shear, at.moment, *deep, capMiddlesChange(spar, line, at.t))) / width;
   keep(bay, {BayCheck::What::web, stress, m.shearStrength, at.load});
   double weaker = std::min(m.shearStrength, d.tables.glue(d.glue).shearStrength);
   for (const Cap& cap : {upper, lower}) weaker = std::min(weaker, d.tables.named(cap.material).shearStrength);

@@ -84,8 +84,8 @@ JoinStrength joinStrength(const PanelBrief& d, const SpanLoad& load, const std::
       const SocketPress press = socketLoad(s, out.moment, out.shear);
       if (press.load / j.diameter >= out.bearing)
         out.bearing = press.load / j.diameter, out.pressed = s, out.pressedMouth = press.mouth;
-      const double across = d.tables.named(s.ribMaterial).compressionAcross;
       for (const bool mouth : {true, false}) {
+        const double across = d.tables.named(s.materialAt(mouth)).compressionAcross;
         const double force = mouth ? mouthForce(s, out.moment, out.shear) : out.moment / s.reach,
                      thickness = mouth ? s.mouthRib : s.endRib,
                      holds = j.sleeve * (thickness * across + j.facing * ply), reserve = reserveOf(holds, force);

@@ -20,7 +20,8 @@ struct Socket {
   double reach = 0;                ///< mm of the leg, > 0
   bool beyond = false;             ///< the load acts beyond the mouth: in the panel that lies inside the join
   double mouthRib = 3, endRib = 2; ///< mm thick: the ribs that hold it where it begins and ends
-  std::string ribMaterial = "balsa-160";
+  std::string mouthMaterial = "balsa-160", endMaterial = "balsa-160";
+  const std::string& materialAt(bool mouth) const { return mouth ? mouthMaterial : endMaterial; }
 };
 
 /// Greatest load per mm of socket where a rod's leg takes a moment M and a shear V at its mouth, the load spread

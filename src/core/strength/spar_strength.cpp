@@ -85,11 +85,12 @@ double webShearFlow(double shear, double moment, double depth, double depthChang
   return (shear + moment * depthChange / depth) / depth;
 }
 
-double capMiddlesChange(const Spar& spar, const SparLine& line) {
+double capMiddlesChange(const Spar& spar, const SparLine& line, double t) {
   const StraightLine &up = line.upperSeat, &low = line.lowerSeat;
   double change = (up.tip.y() - up.root.y() - low.tip.y() + low.root.y()) / up.span;
   for (const Cap& cap : {spar.top, spar.bottom})
-    if (cap.tapers && cap.shape == CapShape::strip && line.end > 0) change -= (cap.tipDepth - cap.depth) / 2 / line.end;
+    if (cap.tapers && cap.shape == CapShape::strip && line.end > 0 && line.share(t) >= cap.taperFrom)
+      change -= (cap.tipDepth - cap.depth) / 2 / (line.end * (1 - cap.taperFrom));
   return change;
 }
 
@@ -141,7 +142,7 @@ Strength strengthOf(const PanelBrief& d, const std::vector<SparLine>& lines, con
         s.lower = capStress(spar, sections[i], along, moment * share, Face::lower, d.tables);
         if (const auto root = capMiddles(spar, lines[i], 0)) {
           s.webDepth = *root;
-          s.webDepthChange = capMiddlesChange(spar, lines[i]);
+          s.webDepthChange = capMiddlesChange(spar, lines[i], 0);
           s.webFlow = webShearFlow(load.shear(d.inboard) * share, s.moment, s.webDepth, s.webDepthChange);
         }
       }

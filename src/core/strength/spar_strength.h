@@ -24,7 +24,7 @@ inline const SheetSkin* skinOf(const SparLine& line, const SheetSkin& skin) {
 }
 
 /// How that depth changes per mm outwards, a doubler's step left out.
-double capMiddlesChange(const Spar& spar, const SparLine& line);
+double capMiddlesChange(const Spar& spar, const SparLine& line, double t);
 
 struct CapStress {
   double stress = 0;   ///< MPa, at the outer face

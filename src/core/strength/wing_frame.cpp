@@ -66,7 +66,7 @@ public:
       if (last >= 0) {
         const Crossing &a = of(last), &b = of(i);
         const double deep = ((a.top - a.bottom).z() + (b.top - b.bottom).z()) / 2;
-        const Material& wood = of(design.ribs.material);
+        const Material& wood = of(woodOf(design.ribs, rib));
         frame.member(a.node, a.middle, b.node, b.middle,
                      rectangularMember(wood.modulus, wood.shear, rib.thickness, std::max(deep, rib.thickness)),
                      Point3::UnitZ());

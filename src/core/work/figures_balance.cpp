@@ -9,6 +9,12 @@ namespace {
 const char* fromRoot = "aft of the main wing's leading edge at its root";
 const char* moments = "moments about the root's leading edge";
 
+/// "150 mm before the root's leading edge".
+std::string placed(double aft, LengthUnit unit) {
+  return fmt::format("{} {} the root's leading edge", told(std::abs(aft), Quantity::length, unit),
+                     aft < 0 ? "before" : "aft of");
+}
+
 } // namespace
 
 void balanceFigures(const TrueWing& w, FigureList& out) {
@@ -38,6 +44,7 @@ void balanceFigures(const TrueWing& w, FigureList& out) {
       fmt::format("({:.0f} + {:.0f} + {:.0f}) g mm ÷ {}", b.pieces.grams * b.pieces.at.x(),
                   b.glue.grams * b.glue.at.x(), b.aboard.grams * b.aboard.at.x(), grams(b.all.grams)),
       "statics", from, b.complete());
+  if (!b.lifts()) return;
   std::string shares;
   for (std::size_t i = 0; i < b.wings.size(); ++i) {
     const SurfaceShare& s = b.neutral.shares[i];
@@ -62,8 +69,7 @@ void balanceFigures(const TrueWing& w, FigureList& out) {
       true);
   if (const auto ballast = ballastFor(b.all, b.wanted, d.ballastAft))
     add("ballast", *ballast >= 0 ? "Ballast to balance there" : "Too much ballast there by", std::abs(*ballast),
-        Quantity::mass, fmt::format("at {} aft of the root's leading edge", out.len(d.ballastAft)),
-        "mass × (balance − wanted) ÷ (wanted − place of the ballast)",
+        Quantity::mass, placed(d.ballastAft, unit), "mass × (balance − wanted) ÷ (wanted − place of the ballast)",
         fmt::format("{} × ({} − {}) ÷ ({} − {})", grams(b.all.grams), out.len(b.all.at.x()), out.len(b.wanted),
                     out.len(b.wanted), out.len(d.ballastAft)),
         "statics", {"balance.ballastAft", "balance.margin"}, true);
@@ -75,7 +81,7 @@ void balanceFigures(const TrueWing& w, FigureList& out) {
              std::abs(back),
              Quantity::length,
              Stage::stock,
-             fmt::format("from {} to {} aft of the root's leading edge", out.len(first.aft), out.len(first.aft + back)),
+             "from " + placed(first.aft, unit) + " to " + placed(first.aft + back, unit),
              "way of the balance × all mass ÷ its mass",
              fmt::format("{} × {} ÷ {}", out.len(std::abs(b.wanted - b.all.at.x())), grams(b.all.grams),
                          grams(first.grams)),

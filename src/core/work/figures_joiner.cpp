@@ -113,8 +113,8 @@ void rodFigures(const TruePanel& w, FigureList& out) {
            ? "D × Σ thickness × strength ÷ (M ÷ l + V), D of the sleeve, wood across its grain, ply as it is"
            : "D × Σ thickness × strength ÷ (M ÷ l − V), D of the sleeve, wood across its grain, ply as it is",
        fmt::format("{:.1f} N ÷ {:.1f} N = {:.2f}; l {}; rib of {}, {} of birch ply on it", s.crushHolds, s.crushForce,
-                   s.crushReserve, out.len(s.crushed.reach), w.design.tables.named(s.crushed.ribMaterial).label,
-                   out.len(j.facing)),
+                   s.crushReserve, out.len(s.crushed.reach),
+                   w.design.tables.named(s.crushed.materialAt(s.crushedMouth)).label, out.len(j.facing)),
        "equilibrium of the rod's leg on two ribs; strengths of the materials' table",
        {"joiner.facing", "joiner.sleeve", "joiner.toRib", "ribs.rootThickness", "ribs.material", "flying.loadFactor"},
        true});

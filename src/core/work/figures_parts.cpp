@@ -41,4 +41,91 @@ void partsFigures(const WholeWing& wing, FigureList& out) {
            true});
 }
 
+/// Strips that are made of several lengths, and how deep edge strips have to be, to buy and rib by rib.
+void stockFigures(const TruePanel& w, FigureList& out) {
+  const CutList& order = w.design.cutList;
+  for (const Part& part : w.parts) {
+    const auto made = scarfed(part, order);
+    if (!made) continue;
+    std::string places;
+    for (const double at : made->at) places += fmt::format("{}{}", places.empty() ? "" : ", ", out.len(at));
+    out.add({"scarf." + part.key,
+             fmt::format("Scarf in the {}", part.name),
+             made->at.front(),
+             Quantity::length,
+             Stage::stock,
+             fmt::format("from its inner end to the scarf's middle; {} lengths, each scarf {} long", made->lengths,
+                         out.len(made->scarf)),
+             "a whole length of stock less half the scarf; a bottom cap's a tenth shorter",
+             fmt::format("{} to cut from stock of {}: at {}; scarf {:.4g} × {}", out.len(cutLength(part, order.trim)),
+                         out.len(order.stock), places, order.scarf, out.len(part.stock.thickness)),
+             "a slope of 8 to 12 to 1 is common practice",
+             {"cutList.stock", "cutList.scarf", "cutList.trim"},
+             true});
+  }
+  for (const Part& part : w.parts) {
+    const Stock& s = part.stock;
+    if (part.what != Part::What::spars || s.form != Stock::Form::strip || s.widthThen >= s.width) continue;
+    const SparLine& line = w.frame.spars[static_cast<std::size_t>(part.key[5] - '1')];
+    const Spar& spar = w.design.spars[static_cast<std::size_t>(line.index)];
+    const Cap& cap = part.key.find(".top") != std::string::npos ? spar.top : spar.bottom;
+    const double over = line.end * line.stretch * (1 - cap.taperFrom), off = cap.width - cap.tipWidth;
+    out.add({"fence." + part.key,
+             fmt::format("Fence for the {}", part.name),
+             std::atan(off / over),
+             Quantity::angle,
+             Stage::stock,
+             fmt::format("saw's fence set off {} over {}; turn alternate strips end for end, so that none is wasted",
+                         out.len(off), out.len(over)),
+             "atan((inner − outer width) ÷ length of the taper)",
+             fmt::format("atan(({} − {}) ÷ {})", out.len(cap.width), out.len(cap.tipWidth), out.len(over)),
+             planeGeometry,
+             {fmt::format("spars.{}.top.tipWidth", line.index), "cutList.stock"},
+             true});
+  }
+  const PanelLoft& loft = w.shape.loft;
+  const auto planed = [&](const char* which, const char* label, double onRib, bool leading, const char* decision) {
+    for (const Rib& rib : w.frame.ribs) {
+      const double t = std::clamp(rib.t(), 0.0, loft.span()), chord = loft.frameAt(t).chord,
+                   f = std::clamp(leading ? onRib / chord : 1 - onRib / chord, 0.0, 1.0),
+                   deep = loft.at(Face::upper, f, t).y() - loft.at(Face::lower, f, t).y();
+      out.add({fmt::format("rib.{}.{}", rib.number, which),
+               label,
+               deep,
+               Quantity::length,
+               Stage::stock,
+               fmt::format("{}, at the {} of the strip, over both faces", rib.name(), leading ? "back" : "front"),
+               "depth of the section there",
+               fmt::format("{:.2f} % of the chord of {}", 100 * f, out.len(chord)),
+               ruledLoft,
+               {decision},
+               false,
+               rib.number});
+    }
+  };
+  if (w.design.leadingEdge.kind == LeadingEdgeKind::square || w.design.leadingEdge.kind == LeadingEdgeKind::shaped)
+    planed("lePlaned", "LE planed to", w.design.leading.onRib(), true, "leadingEdge.width");
+  if (w.design.trailingEdge.kind == TrailingEdgeKind::wedge)
+    planed("tePlaned", "TE planed to", w.design.trailing.onRib(), false, "trailingEdge.width");
+  if (w.design.trailingEdge.kind == TrailingEdgeKind::twoSheets)
+    for (const bool root : {true, false}) {
+      const double t = root ? 0 : loft.span(),
+                   between =
+                       std::abs(std::atan(loft.slope(Face::lower, 1, t)) - std::atan(loft.slope(Face::upper, 1, t))),
+                   sheet = w.design.trailingEdge.sheet, bevel = between / 2;
+      if (bevel < 1e-3) continue;
+      out.add({root ? "te.bevelRoot" : "te.bevelTip",
+               root ? "TE sheets close, at the root" : "TE sheets close, at the tip",
+               bevel,
+               Quantity::angle,
+               Stage::stock,
+               fmt::format("bevel on the inside of each sheet, {} wide", out.len(sheet / std::tan(bevel))),
+               "half the angle between the faces at the tail; width sheet ÷ tan of it",
+               fmt::format("{} ÷ 2; {} ÷ tan {}", out.deg(between), out.len(sheet), out.deg(bevel)),
+               planeGeometry,
+               {"trailingEdge.sheet"},
+               true});
+    }
+}
+
 } // namespace eup

@@ -84,7 +84,7 @@ void turnFigures(const TruePanel& w, const Rib& rib, FigureList& out) {
 
 void woodFigures(const TruePanel& w, const Rib& rib, FigureList& out) {
   const auto key = [&](const char* what) { return fmt::format("rib.{}.{}", rib.number, what); };
-  const Material& wood = w.design.tables.named(w.design.ribs.material);
+  const Material& wood = w.design.tables.named(woodOf(w.design.ribs, rib));
   const double grams = rib.cutArea * rib.thickness * wood.density * 1e-6;
   out.add({key("area"),
            "Wood in the rib",

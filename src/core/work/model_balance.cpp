@@ -90,6 +90,9 @@ ModelBalance balanceOf(const TrueWing& w) {
   for (const Aboard& a : decided.aboard) aboard.push_back({a.grams, {a.aft, a.right, a.up}});
   out.pieces = together(pieces), out.glue = together(glue), out.aboard = together(aboard);
   out.all = together(std::vector{out.pieces, out.glue, out.aboard});
+  out.rightMore = out.all.grams * out.all.at.y();
+  out.tipOut = w.main().fromAbove;
+  if (!out.lifts()) return out;
   std::vector<LiftingSurface> surfaces;
   for (const BalancedWing& wing : out.wings) surfaces.push_back(wing.surface);
   out.neutral = neutralPoint(surfaces);
@@ -97,8 +100,6 @@ ModelBalance balanceOf(const TrueWing& w) {
   out.meanChord = main.meanChord, out.meanChordLe = w.design.wings.front().aft + main.meanChordLe;
   out.wanted = out.neutral.aft - decided.margin * out.meanChord;
   out.area = out.wings.front().surface.area, out.aspect = out.wings.front().surface.aspect();
-  out.rightMore = out.all.grams * out.all.at.y();
-  out.tipOut = w.main().fromAbove;
   return out;
 }
 

@@ -57,6 +57,7 @@ void joinFigures(const TruePanel& panel, FigureList& out);
 void joinerFigures(const TruePanel& panel, FigureList& out);
 void assemblyFigures(const WholeWing& wing, FigureList& out);
 void partsFigures(const WholeWing& wing, FigureList& out);
+void stockFigures(const TruePanel& panel, FigureList& out);
 void balanceFigures(const TrueWing& aircraft, FigureList& out);
 void balanceFindings(const TrueWing& aircraft, std::vector<Finding>& out);
 void loadFigures(const WholeWing& wing, FigureList& out);

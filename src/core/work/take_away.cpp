@@ -45,12 +45,12 @@ std::vector<Drawing> pagesOf(PrintPiece piece, const DrawnWing& w, Hand hand, co
 }
 
 /// The same on one endless sheet; empty where there is nothing.
-Drawing wholeOf(PrintPiece piece, const DrawnWing& w, Hand hand, double sheetWidth) {
+Drawing wholeOf(PrintPiece piece, const DrawnWing& w, Hand hand, const ExportOrder& order) {
   switch (piece) {
   case PrintPiece::ribs:
-    return ribSheets(w, hand, sheetWidth, 0).front();
+    return ribSheets(w, hand, order.sheetWidth, 0, order.kerf).front();
   case PrintPiece::braces: // nested, as it is sawn out of one piece of ply
-    return bracePlates(w, hand).front();
+    return bracePlates(w, hand, order.kerf).front();
   case PrintPiece::plan:
     return planDrawing(w, hand);
   case PrintPiece::settingUp:
@@ -270,10 +270,9 @@ Result<std::vector<std::filesystem::path>> exportWing(const TrueWing& w, const s
           }
           const std::string file = fileOf(job, piece, hand, format);
           const Result<std::string> text =
-              format == ExportFormat::pdf ? toPdf(std::vector{section}, order.paper, legendOf(w.design.unit))
-              : format == ExportFormat::svg
-                  ? Result<std::string>(toSvg(wholeOf(piece, job.wing, hand, order.sheetWidth)))
-                  : toDxf(wholeOf(piece, job.wing, hand, order.sheetWidth));
+              format == ExportFormat::pdf   ? toPdf(std::vector{section}, order.paper, legendOf(w.design.unit))
+              : format == ExportFormat::svg ? Result<std::string>(toSvg(wholeOf(piece, job.wing, hand, order)))
+                                            : toDxf(wholeOf(piece, job.wing, hand, order));
           if (const auto problem = write(file, text)) return *problem;
         }
       }

@@ -38,7 +38,8 @@ struct ExportOrder {
   double sheetWidth = 900; ///< mm, of the one sheet of ribs in SVG and DXF
   std::vector<PrintPiece> pieces{std::begin(allPieces), std::end(allPieces)}; ///< only these
   std::vector<int> panels{}; ///< of every wing, counted from 0; empty for all
-  bool oneDocument = false;  ///< PDF: one file with contents in place of one a piece and hand
+  double kerf = 0; ///< mm that the cutter takes away: SVG and DXF of ribs and braces are moved outwards by half of it
+  bool oneDocument = false; ///< PDF: one file with contents in place of one a piece and hand
 };
 
 /// What that order prints of an aircraft, piece by piece and hand by hand; a wing of its own after the other. The paper

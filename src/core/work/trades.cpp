@@ -35,6 +35,7 @@ constexpr PanelTrade ofPanels[] = {
     {tipFigures, bits({Stage::panels, Stage::ribs, Stage::joins}), tipFindings},
     {settingUpFigures, bits({Stage::joins}), footFindings},
     {twistFigures, bits({Stage::spars}), twistFindings},
+    {stockFigures, bits({Stage::stock}), nullptr},
 };
 
 /// Of a wing as a whole.

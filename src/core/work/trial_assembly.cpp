@@ -224,6 +224,38 @@ AssembledRib seated(const TruePanel& p, std::size_t i, const OnBoard& board, con
   return out;
 }
 
+/// The strips of a panel as they reach from plane to plane: along their upper and lower edges, by where those meet the
+/// planes that the saw follows.
+std::vector<AssembledStrip> stripsBetween(const TruePanel& p) {
+  std::vector<AssembledStrip> out;
+  const double span = p.shape.loft.span();
+  for (const Part& part : p.parts) {
+    const bool edge = part.what == Part::What::leadingEdge || part.what == Part::What::trailingEdge;
+    if ((!edge && part.what != Part::What::spars) || part.stock.form != Stock::Form::strip) continue;
+    if (!edge && p.design.join.sparsThere == SparsThere::through) continue;
+    constexpr double hair = 0.01;                                    // mm
+    if (part.from.y() > hair || part.to.y() < span - hair) continue; // it ends in the panel
+    const Point3 way = (part.to - part.from).normalized();
+    double first = 1e300, last = -1e300;
+    for (const double side : {-0.5, 0.5}) {
+      const Point3 off(0, 0, side * part.stock.thickness);
+      const auto meets = [&](bool root) {
+        const ChordFrame frame = p.shape.loft.frameAt(root ? 0 : span);
+        const Point3 normal = joinPlane(root ? p.design.lean : p.design.leanBeyond, root),
+                     on(frame.le.x(), root ? 0 : span, frame.le.y());
+        // The plane holds the chord line, which is turned where there is washout.
+        const Point3 chord(std::cos(frame.washout), 0, std::sin(frame.washout)); // nose down, the tail is up
+        const Point3 square = chord.cross(Point3::UnitX().cross(normal).normalized()).normalized();
+        const Point3 from = part.from + off;
+        return ((on - from).dot(square) / way.dot(square));
+      };
+      first = std::min(first, meets(true)), last = std::max(last, meets(false));
+    }
+    out.push_back({part.name, last - first - part.length});
+  }
+  return out;
+}
+
 /// How far something is opened, from nothing up, until a function that rises with it is nothing.
 double openedUntil(const std::function<double(double)>& rising) {
   double low = 0, high = 1.2; // rad: beyond what a wing is folded by
@@ -280,6 +312,8 @@ Assembly assembled(const WholeWing& wing, const std::vector<AssemblyFault>& faul
       panel.off = std::max(panel.off, panel.ribs.back().off);
       panel.turned = std::max(panel.turned, std::abs(panel.ribs.back().turned));
     }
+    panel.strips = stripsBetween(p);
+    for (const AssembledStrip& s : panel.strips) out.strip = std::max(out.strip, std::abs(s.shortBy));
     panel.gamma = joinedAt(p, k > 0 ? &wing.panels[k - 1] : nullptr, gammaInside, faults);
     const PanelFrame frame{origin, panel.gamma};
     const double span = p.shape.loft.span();
@@ -314,6 +348,16 @@ void assemblyFigures(const WholeWing& wing, FigureList& out) {
   out.add({"assembly.turned", "Put together again, turned by", a.turned, Quantity::angle, Stage::joins,
            "the most that any rib is turned against its washout", how, fmt::format("= {}", out.deg(a.turned)), source,
            from});
+  out.add({"assembly.strip",
+           "Put together again, strips off by",
+           a.strip,
+           Quantity::length,
+           Stage::joins,
+           "the most that a strip's length on the parts list differs from what it takes between the joins",
+           "the strips' edges meet the planes that the saw follows",
+           fmt::format("= {}", out.len(a.strip)),
+           source,
+           {path + "join.dihedral.rise", path + "join.dihedral.angle"}});
   out.add({"assembly.tipOff",
            "Put together again, tip off by",
            a.tipOff,

@@ -25,8 +25,15 @@ struct AssembledRib {
   double up = 0;     ///< mm that its seat stands too high, square to the panel
 };
 
+/// A straight strip between the joins at its ends.
+struct AssembledStrip {
+  std::string name;
+  double shortBy = 0; ///< mm that the length on the list is less than it takes between the planes of the joins
+};
+
 struct AssembledPanel {
   std::vector<AssembledRib> ribs;
+  std::vector<AssembledStrip> strips;
   double off = 0, turned = 0; ///< the worst of them
   double gamma = 0;           ///< rad to the horizontal, as its join makes it
   Point3 tip{0, 0, 0};        ///< its tip rib's nose point in space, and
@@ -37,6 +44,7 @@ struct Assembly {
   std::vector<AssembledPanel> panels;
   double off = 0, turned = 0; ///< the worst rib's
   double tipOff = 0;          ///< of the wing's own tip
+  double strip = 0;           ///< mm: the most that a strip's length on the list differs from what it takes
 };
 
 /// Of the right hand; the left is its mirror image. Ribs that have two feet stand on them, packing under the tail being

@@ -44,12 +44,14 @@ void addJoinChecks(TruePanel& p, const std::vector<BayCheck>& checks, int spar) 
 /// beyond its mouth.
 std::vector<Socket> socketsOf(const TruePanel& p, const TruePanel* inside) {
   if (!p.joiner) return {};
-  const Ribs& own = p.design.ribs;
-  std::vector<Socket> out{{p.joiner->reach, false, own.rootThickness, own.thickness, own.material}};
-  if (inside) {
-    const Ribs& there = inside->design.ribs;
-    out.push_back({p.joiner->reachInside, true, there.tipThickness, there.thickness, there.material});
-  }
+  const auto socket = [](const TruePanel& in, double reach, bool beyond, const Rib& mouth, int endRib) {
+    const Rib& end = in.rib(endRib);
+    return Socket{
+        reach, beyond, mouth.thickness, end.thickness, woodOf(in.design.ribs, mouth), woodOf(in.design.ribs, end)};
+  };
+  std::vector<Socket> out{socket(p, p.joiner->reach, false, p.frame.ribs.front(), p.joiner->toRib)};
+  if (inside)
+    out.push_back(socket(*inside, p.joiner->reachInside, true, inside->frame.ribs.back(), p.joiner->toRibInside));
   return out;
 }
 
