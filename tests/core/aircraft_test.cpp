@@ -188,5 +188,18 @@ TEST(Aircraft, PathsNameTheirWing) {
     EXPECT_EQ(wingOfPath(other), std::nullopt) << other;
 }
 
+/// A new wing, and each kind that is added to it, begins sound: in mm and in inches nothing is wrong with it.
+TEST(Aircraft, NewWingsAreSound) {
+  for (const LengthUnit unit : {LengthUnit::mm, LengthUnit::inch})
+    for (const WingKind kind :
+         {WingKind::main, WingKind::second, WingKind::tailplane, WingKind::canard, WingKind::fin}) {
+      Design d;
+      d.unit = unit;
+      if (kind != WingKind::main) d = withWingAdded(d, kind).value();
+      for (const Finding& f : wingOf(d).findings)
+        EXPECT_EQ(f.severity, Severity::note) << static_cast<int>(kind) << " " << f.key << ": " << f.what;
+    }
+}
+
 } // namespace
 } // namespace eup

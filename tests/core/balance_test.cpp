@@ -93,6 +93,14 @@ TEST(Balance, WhatIsAdvisedBalancesIt) {
     }
 }
 
+/// A place beside the balance point is none for ballast: no tons are asked for.
+TEST(Balance, NoBallastBesideTheBalancePoint) {
+  Design d = demoDesign("fenlark-1500");
+  d.balance.aboard[0].grams = 0;
+  d.balance.ballastAft = figureOf(wingOf(d), "balance.wanted") - 0.01;
+  EXPECT_EQ(wingOf(d).figure("balance.ballast"), nullptr);
+}
+
 /// Weighed pieces count in place of reckoned ones, by hand; half of the difference to one side is told.
 TEST(Balance, WeighedPiecesReplaceReckonedOnes) {
   Design d = demoDesign("tarnbrook-2000");

@@ -67,8 +67,9 @@ void balanceFigures(const TrueWing& w, FigureList& out) {
       "of the main wing's mean chord, stick fixed", "(neutral point − balance point) ÷ mean chord",
       fmt::format("({} − {}) ÷ {}", out.len(b.neutral.aft), out.len(b.all.at.x()), out.len(b.meanChord)), moments, from,
       true);
-  if (const auto ballast = ballastFor(b.all, b.wanted, d.ballastAft))
-    add("ballast", *ballast >= 0 ? "Ballast to balance there" : "Too much ballast there by", std::abs(*ballast),
+  // More than the model itself at a place beside the balance point is no advice.
+  if (const auto ballast = ballastFor(b.all, b.wanted, d.ballastAft); ballast && std::abs(*ballast) <= b.all.grams)
+    add("ballast", *ballast >= 0 ? "Ballast to balance there" : "To be taken away there", std::abs(*ballast),
         Quantity::mass, placed(d.ballastAft, unit), "mass × (balance − wanted) ÷ (wanted − place of the ballast)",
         fmt::format("{} × ({} − {}) ÷ ({} − {})", grams(b.all.grams), out.len(b.all.at.x()), out.len(b.wanted),
                     out.len(b.wanted), out.len(d.ballastAft)),
