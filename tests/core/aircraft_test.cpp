@@ -193,7 +193,7 @@ TEST(Aircraft, NewWingsAreSound) {
   for (const LengthUnit unit : {LengthUnit::mm, LengthUnit::inch})
     for (const WingKind kind :
          {WingKind::main, WingKind::second, WingKind::tailplane, WingKind::canard, WingKind::fin}) {
-      Design d;
+      Design d = newWing();
       d.unit = unit;
       if (kind != WingKind::main) d = withWingAdded(d, kind).value();
       for (const Finding& f : wingOf(d).findings)

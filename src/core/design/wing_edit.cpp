@@ -21,8 +21,8 @@ PanelDesign startingPanel(WingKind kind, const PanelDesign& main) {
   p.capStrips.top = p.capStrips.bottom = false;
   p.leadingEdge.width = 5;
   p.trailingEdge.width = 12;
-  p.spars.front().top.width = p.spars.front().bottom.width = 3;
-  p.spars.front().top.depth = p.spars.front().bottom.depth = 2;
+  p.spars.front().top.width = p.spars.front().bottom.width = 5;
+  p.spars.front().top.depth = p.spars.front().bottom.depth = 2.5;
   p.join.dihedral = {DihedralBy::angle, 0};
   p.join.blockHeight = 0;
   p.join.braces.clear();
