@@ -8,9 +8,8 @@ namespace eup::app {
 namespace {
 
 /// What a careful builder can no longer see or measure.
-constexpr double worthSaying = 0.05;            // mm
-const double worthTurning = degToRad(0.02);     // rad
-constexpr double mostMm = 20, mostDegrees = 20; // beyond that nothing would fit at all
+constexpr double worthSaying = 0.05;        // mm
+const double worthTurning = degToRad(0.02); // rad
 
 /// What rounds to nothing has no sign.
 QString degrees(double rad) {
@@ -202,15 +201,15 @@ void TrialDialog::putIn() {
   if (angle) {
     bool read = false;
     value = by->text().replace(',', '.').toDouble(&read);
-    if (!read || !(std::abs(value) <= mostDegrees))
-      return refuse(tr("“%1”: an angle of up to %2° was expected.").arg(by->text()).arg(mostDegrees));
+    if (!read || !(std::abs(value) <= mostFault))
+      return refuse(tr("“%1”: an angle of up to %2° was expected.").arg(by->text()).arg(mostFault));
     value = degToRad(value);
   } else {
     const auto mm = parseLength(typed, wing.panels.front().design.unit);
     if (!mm) return refuse(QString::fromStdString(mm.problem().cause));
     value = mm.value();
-    if (std::abs(value) > mostMm)
-      return refuse(tr("“%1”: an error of up to %2 mm was expected.").arg(by->text()).arg(mostMm));
+    if (std::abs(value) > mostFault)
+      return refuse(tr("“%1”: an error of up to %2 mm was expected.").arg(by->text()).arg(mostFault));
   }
   AssemblyFault fault{kind, 0, 1, value};
   const int number = where->currentData().toInt();

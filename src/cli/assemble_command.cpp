@@ -22,8 +22,7 @@ Result<std::pair<int, double>> numbered(const std::string& typed) {
   if (first.ec != std::errc() || first.ptr != text.data() + equals || second.ec != std::errc() ||
       second.ptr != text.data() + text.size() || !std::isfinite(by))
     return Problem{typed, "write it as in R3=0.3"};
-  constexpr double most = 20; // mm or degrees: beyond that nothing would fit at all
-  if (std::abs(by) > most) return Problem{typed, fmt::format("an error of up to {} was expected", most)};
+  if (std::abs(by) > mostFault) return Problem{typed, fmt::format("an error of up to {} was expected", mostFault)};
   return std::pair(number, by);
 }
 

@@ -1,4 +1,5 @@
 #include "cli/parts_command.h"
+#include "core/parts/part_words.h"
 #include "core/work/piece_list.h"
 #include <fmt/format.h>
 #include <nlohmann/json.hpp>
@@ -12,9 +13,7 @@ using Json = nlohmann::ordered_json;
 Json jsonOf(const PieceLine& l, double trim) {
   const Part& p = *l.part;
   const PanelId id = l.panel->design.id;
-  constexpr const char* forms[] = {"sheet", "strip", "rod", "block", "covering"};
-  constexpr const char* prints[] = {"cut list", "ribs", "braces"};
-  Json stock{{"form", forms[static_cast<std::size_t>(p.stock.form)]}};
+  Json stock{{"form", nameOf(p.stock.form)}};
   switch (p.stock.form) {
   case Stock::Form::sheet:
     stock["thickness"] = p.stock.thickness;
@@ -44,7 +43,7 @@ Json jsonOf(const PieceLine& l, double trim) {
            {"breadth", p.breadth},
            {"area", p.area},
            {"grain", wordsOf(p.grain)},
-           {"drawnOn", prints[static_cast<std::size_t>(p.drawn)]},
+           {"drawnOn", nameOf(p.drawn)},
            {"gramsEach", l.gramsEach},
            {"grams", l.grams},
            {"centre", {l.centre.x(), l.centre.y(), l.centre.z()}}};

@@ -39,6 +39,17 @@ TEST(Fence, IsSetOffByTheTaper) {
   top.taperFrom = 1.0 / 3;
   EXPECT_NEAR(radToDeg(figureOf(wingOf(d), "fence.spar.1.top")), 0.28178, 1e-5);
   EXPECT_EQ(wingOf(d).figure("fence.spar.1.bottom"), nullptr);
+  // The bottom cap has a fence and decisions of its own, and goes by its spar's number.
+  d.inner().spars.push_back(d.inner().spars[0]);
+  d.inner().spars[1].rootFraction = d.inner().spars[1].tipFraction = 0.6;
+  Cap& bottom = d.inner().spars[1].bottom;
+  bottom = d.inner().spars[0].top;
+  bottom.tipWidth = 6;
+  const TrueWing two = wingOf(d);
+  const Figure* fence = two.figure("fence.spar.2.bottom");
+  ASSERT_NE(fence, nullptr);
+  EXPECT_NEAR(fence->value, std::atan(6 / 610.0), 1e-5);
+  EXPECT_EQ(fence->decisions.front(), "wings.0.panels.0.spars.1.bottom.width");
 }
 
 /// A cap that is parallel over its inner part: its width at any place by hand, its mass by areas, and the same strip

@@ -2,6 +2,7 @@
 #include "core/drawing/table.h"
 #include "core/drawing/wing_drawings.h"
 #include "core/measure/figure.h"
+#include "core/parts/part_words.h"
 #include <algorithm>
 #include <fmt/format.h>
 #include <map>
@@ -24,11 +25,6 @@ struct Bought {
   int pieces = 0;
 };
 
-std::string woodOf(const DrawnPanel& panel, const Part& part) {
-  return part.stock.form == Stock::Form::covering ? panel.design.tables.covering(part.material).label
-                                                  : panel.design.tables.named(part.material).label;
-}
-
 /// A strip that tapers is bought parallel.
 Stock boughtAs(Stock stock) {
   stock.thickness = stock.thicknessThen = std::max(stock.thickness, stock.thicknessThen);
@@ -40,8 +36,9 @@ std::vector<Bought> boughtFor(const std::vector<Line>& lines) {
   std::map<std::pair<std::string, Stock>, Bought> all;
   for (const Line& l : lines) {
     const Stock stock = boughtAs(l.part->stock);
-    Bought& b = all[{woodOf(*l.panel, *l.part), stock}];
-    b.wood = woodOf(*l.panel, *l.part), b.from = wordsOf(stock, l.panel->design.unit), b.form = stock.form;
+    Bought& b = all[{materialOf(*l.part, l.panel->design.tables), stock}];
+    b.wood = materialOf(*l.part, l.panel->design.tables), b.from = wordsOf(stock, l.panel->design.unit),
+    b.form = stock.form;
     const double length = cutLength(*l.part, l.panel->design.cutList.trim);
     b.length += l.count * length;
     b.area += l.count * length * l.part->breadth;
@@ -105,10 +102,10 @@ std::vector<Drawing> cutList(const DrawnWing& wing, Hand hand, double pageHeight
       {"Piece", "", "of", "from (" + in + ")", "cut to (" + in + ")", "grain", "drawn on"}};
   const bool several = wing.size() > 1;
   for (const Line& l : lines) {
-    const char* drawn = l.part->drawn == DrawnOn::ribs ? "ribs" : l.part->drawn == DrawnOn::braces ? "braces" : "";
+    const char* drawn = l.part->drawn == DrawnOn::cutList ? "" : nameOf(l.part->drawn);
     rows.push_back({(several ? fmt::format("{}: ", l.panel->design.id.panel + 1) : std::string()) + l.part->name,
-                    fmt::format("{} ×", l.count), woodOf(*l.panel, *l.part), wordsOf(l.part->stock, unit),
-                    sizeOf(*l.part, unit, order.trim), wordsOf(l.part->grain), drawn});
+                    fmt::format("{} ×", l.count), materialOf(*l.part, l.panel->design.tables),
+                    wordsOf(l.part->stock, unit), sizeOf(*l.part, unit, order.trim), wordsOf(l.part->grain), drawn});
   }
   table(several ? "Every piece, by panel" : "Every piece", {0, 43, 50, 86, 114, 136, 150}, rows);
   return blocks;

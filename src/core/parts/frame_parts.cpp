@@ -181,7 +181,6 @@ void addDiagonalParts(PartMaker& m) {
     part.grams = part.length * s.width * s.depth * m.heavy(s.material);
     part.centre = (from + to) / 2;
     part.from = from, part.to = to;
-    part.from = from, part.to = to;
     part.at = (m.tOf(in) + m.tOf(away)) / 2;
     m.add(std::move(part));
   }

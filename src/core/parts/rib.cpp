@@ -415,14 +415,6 @@ Rib cutRib(const PanelBrief& d, const PanelLoft& loft, const std::vector<SparLin
 
 } // namespace
 
-double ribletEnd(const PanelBrief& d, const std::vector<SparLine>& spars, const Rib& rib) {
-  if (d.riblets.to == SheetEdge::fraction) return d.riblets.fraction * rib.frame.chord;
-  const auto k = static_cast<std::size_t>(d.riblets.spar - 1);
-  const Spar& spar = d.spars[k];
-  const SparLine& line = spars[k];
-  return sparOn(line, rib) - sparWidth(spar, line.share(rib.t())) / 2 / std::cos(rib.turn + line.sweep);
-}
-
 /// In the making: where a station is.
 static Rib ribAt(const Station& at, RibKind kind, double thickness) {
   Rib rib;

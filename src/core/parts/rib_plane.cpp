@@ -70,6 +70,14 @@ double sheetAcross(const PanelLoft& loft, const Rib& rib, Face face) {
   return sum;
 }
 
+double ribletEnd(const PanelBrief& d, const std::vector<SparLine>& spars, const Rib& rib) {
+  if (d.riblets.to == SheetEdge::fraction) return d.riblets.fraction * rib.frame.chord;
+  const auto k = static_cast<std::size_t>(d.riblets.spar - 1);
+  const Spar& spar = d.spars[k];
+  const SparLine& line = spars[k];
+  return sparOn(line, rib) - sparWidth(spar, line.share(rib.t())) / 2 / std::cos(rib.turn + line.sweep);
+}
+
 const std::string& woodOf(const Ribs& ribs, const Rib& rib) {
   const bool end = rib.kind == RibKind::root || rib.kind == RibKind::tip,
              ends = ribs.second == SecondWood::ends || ribs.second == SecondWood::endsAndThick,

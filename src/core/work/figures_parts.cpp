@@ -63,26 +63,27 @@ void stockFigures(const TruePanel& w, FigureList& out) {
              {"cutList.stock", "cutList.scarf", "cutList.trim"},
              true});
   }
-  for (const Part& part : w.parts) {
-    const Stock& s = part.stock;
-    if (part.what != Part::What::spars || s.form != Stock::Form::strip || s.widthThen >= s.width) continue;
-    const SparLine& line = w.frame.spars[static_cast<std::size_t>(part.key[5] - '1')];
-    const Spar& spar = w.design.spars[static_cast<std::size_t>(line.index)];
-    const Cap& cap = part.key.find(".top") != std::string::npos ? spar.top : spar.bottom;
-    const double over = line.end * line.stretch * (1 - cap.taperFrom), off = cap.width - cap.tipWidth;
-    out.add({"fence." + part.key,
-             fmt::format("Fence for the {}", part.name),
-             std::atan(off / over),
-             Quantity::angle,
-             Stage::stock,
-             fmt::format("saw's fence set off {} over {}; turn alternate strips end for end, so that none is wasted",
-                         out.len(off), out.len(over)),
-             "atan((inner − outer width) ÷ length of the taper)",
-             fmt::format("atan(({} − {}) ÷ {})", out.len(cap.width), out.len(cap.tipWidth), out.len(over)),
-             planeGeometry,
-             {fmt::format("spars.{}.top.tipWidth", line.index), "cutList.stock"},
-             true});
-  }
+  for (const SparLine& line : w.frame.spars)
+    for (const bool top : {true, false}) {
+      const Spar& spar = w.design.spars[static_cast<std::size_t>(line.index)];
+      const Cap& cap = top ? spar.top : spar.bottom;
+      const bool ripped = spar.kind == SparKind::caps && cap.fitted && cap.shape == CapShape::strip && cap.tapers;
+      if (!ripped || cap.tipWidth >= cap.width) continue;
+      const std::string path = fmt::format("spars.{}.{}.", line.index, top ? "top" : "bottom");
+      const double over = line.end * line.stretch * (1 - cap.taperFrom), off = cap.width - cap.tipWidth;
+      out.add({fmt::format("fence.spar.{}.{}", line.index + 1, top ? "top" : "bottom"),
+               fmt::format("Fence for the {}, {} cap", spar.name, top ? "top" : "bottom"),
+               std::atan(off / over),
+               Quantity::angle,
+               Stage::stock,
+               fmt::format("saw's fence set off {} over {}; turn alternate strips end for end, so that none is wasted",
+                           out.len(off), out.len(over)),
+               "atan((inner − outer width) ÷ length of the taper)",
+               fmt::format("atan(({} − {}) ÷ {})", out.len(cap.width), out.len(cap.tipWidth), out.len(over)),
+               planeGeometry,
+               {path + "width", path + "tipWidth", path + "taperFrom"},
+               true});
+    }
   const PanelLoft& loft = w.shape.loft;
   const auto planed = [&](const char* which, const char* label, double onRib, bool leading, const char* decision) {
     for (const Rib& rib : w.frame.ribs) {

@@ -1,4 +1,5 @@
 #include "core/work/piece_list.h"
+#include "core/parts/part_words.h"
 #include <fmt/format.h>
 
 namespace eup {
@@ -22,9 +23,7 @@ std::vector<PieceLine> pieceList(const TrueWing& w) {
 }
 
 std::string materialOf(const PieceLine& line) {
-  const Tables& tables = line.panel->design.tables;
-  return line.part->what == Part::What::covering ? tables.covering(line.part->material).label
-                                                 : tables.named(line.part->material).label;
+  return materialOf(*line.part, line.panel->design.tables);
 }
 
 const char* handsOf(const PieceLine& line) {
@@ -136,8 +135,6 @@ Table pieceTable(const TrueWing& w) {
                    "centre_y_mm",
                    "centre_z_mm"};
   const auto cell = [](double value) { return fmt::format("{:.5f}", value); };
-  constexpr const char* forms[] = {"sheet", "strip", "rod", "block", "covering"};
-  constexpr const char* prints[] = {"cut list", "ribs", "braces"};
   for (const PieceLine& l : pieceList(w)) {
     const Part& p = *l.part;
     const PanelId id = l.panel->design.id;
@@ -149,7 +146,7 @@ Table pieceTable(const TrueWing& w) {
                           std::to_string(l.right),
                           std::to_string(l.left),
                           materialOf(l),
-                          forms[static_cast<std::size_t>(p.stock.form)],
+                          nameOf(p.stock.form),
                           cell(p.stock.thickness),
                           cell(p.stock.width),
                           cell(p.stock.thicknessThen),
@@ -159,7 +156,7 @@ Table pieceTable(const TrueWing& w) {
                           cell(p.breadth),
                           cell(p.area),
                           wordsOf(p.grain),
-                          prints[static_cast<std::size_t>(p.drawn)],
+                          nameOf(p.drawn),
                           p.bay > 0 ? std::to_string(p.bay) : std::string(),
                           cell(l.gramsEach),
                           cell(l.grams),

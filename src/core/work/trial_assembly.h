@@ -7,6 +7,8 @@
 
 namespace eup {
 
+inline constexpr double mostFault = 20; ///< mm or degrees: beyond that nothing would fit at all
+
 struct AssemblyFault {
   enum class What {
     notch,   ///< mm too deep, of the first notch that the rib is seated by
