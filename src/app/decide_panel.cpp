@@ -97,6 +97,8 @@ DecidePanel::DecidePanel(Document& d, Standpoint& s, QWidget* parent) : QWidget(
   heading = new QLabel(this);
   heading->setObjectName("heading");
   column->addWidget(heading);
+  // What is still being typed belongs to the design before.
+  connect(&document, &Document::replaced, this, &DecidePanel::deafen);
   new Watch(this, document, standpoint, [this](Changes what) { refresh(what); });
   refresh(everything);
 }
@@ -115,6 +117,7 @@ std::vector<const Decision*> DecidePanel::shownDecisions() const {
 
 void DecidePanel::refresh(Changes what) {
   if (!(what & (Aspect::design | Aspect::stage | Aspect::place | Aspect::subject | Aspect::wing))) return;
+  if (what & (Aspect::stage | Aspect::place | Aspect::subject)) settle();
   const Subject subject = standpoint.subject();
   const auto shown = shownDecisions();
   const PanelId id = here();
@@ -133,12 +136,23 @@ void DecidePanel::refresh(Changes what) {
   if (subject.topic == Topic::spar || isPartOfSpar(subject.topic)) now += "|" + std::to_string(panel.spars.size());
   if (subject.topic == Topic::join || subject.topic == Topic::brace)
     now += "|" + std::to_string(panel.join.braces.size());
+  if (subject.topic == Topic::strut) now += "|" + std::to_string(wingHere().struts.size());
   for (const Decision* d : shown) now += "|" + d->path + (d->extra && !d->extra->in ? "+" : "");
   if (now != shape) {
     shape = now;
     rebuild(shown);
   }
   fill(shown);
+}
+
+void DecidePanel::settle() {
+  for (const auto& [path, row] : rows)
+    if (auto* edit = qobject_cast<DecisionEdit*>(row.editor); edit && edit->hasFocus())
+      return edit->commit(); // a change of the design, and with it perhaps of the rows
+}
+
+void DecidePanel::deafen() {
+  for (const auto& [path, row] : rows) row.editor->blockSignals(true);
 }
 
 void DecidePanel::rebuild(const std::vector<const Decision*>& shown) {
@@ -148,6 +162,7 @@ void DecidePanel::rebuild(const std::vector<const Decision*>& shown) {
   for (const auto& [path, row] : rows)
     if (row.editor == focusWas && focusWas) focusPath = path;
   const bool focused = focusWas && focusWas->hasFocus();
+  deafen(); // hidden, a field that is typed in would be taken at its word in the middle of this
   rows.clear();
   if (form) form->hide(), form->deleteLater();
   form = new QWidget(this);
@@ -287,6 +302,8 @@ void DecidePanel::addTools(QGridLayout* grid, int& line) {
   case Topic::settingUp:
     return addTrialTool(grid, line);
   case Topic::balance:
+  case Topic::strut:
+    return addStrutTools(grid, line);
   case Topic::aboard:
     return addAboardTools(grid, line);
   case Topic::stiffening:
@@ -360,7 +377,8 @@ void DecidePanel::type(const std::string& path, const QString& text) {
 void DecidePanel::nudge(const std::string& path, int steps, Qt::KeyboardModifiers modifiers) {
   const auto decision = decisionAt(document.design(), path);
   if (!decision || decision->kind == DecisionKind::text || decision->kind == DecisionKind::stations ||
-      decision->kind == DecisionKind::numbers || decision->kind == DecisionKind::shares)
+      decision->kind == DecisionKind::numbers || decision->kind == DecisionKind::shares ||
+      decision->kind == DecisionKind::outline)
     return;
   const bool whole = decision->kind == DecisionKind::count;
   const double factor = modifiers & Qt::ShiftModifier ? 10 : modifiers & Qt::AltModifier && !whole ? 0.1 : 1;

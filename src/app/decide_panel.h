@@ -19,6 +19,8 @@ public:
   explicit DecisionEdit(QWidget* parent = nullptr);
   /// The text that stands for the decision as it is; what was typed but not committed is replaced.
   void show(const QString& text);
+  /// What was typed counts from now on.
+  void commit();
 
 Q_SIGNALS:
   void committed(const QString& text);
@@ -30,7 +32,6 @@ protected:
   void wheelEvent(QWheelEvent*) override;
 
 private:
-  void commit();
   QString shown;
 };
 
@@ -57,6 +58,8 @@ private:
   void refresh(Changes what);
   std::vector<const Decision*> shownDecisions() const;
   void rebuild(const std::vector<const Decision*>& shown);
+  void settle(); ///< what is typed in a field that is about to go
+  void deafen(); ///< to the fields as they are: they are of what is no longer shown
   void addRow(QGridLayout* grid, int& line, const Decision& d);
   void addExtras(QGridLayout* grid, int& line, const std::vector<const Decision*>& off);
   void addTools(QGridLayout* grid, int& line);
@@ -67,6 +70,7 @@ private:
   void addStiffeningTools(QGridLayout* under, int line);
   void addTrialTool(QGridLayout* under, int line);
   void addAboardTools(QGridLayout* under, int line);
+  void addStrutTools(QGridLayout* under, int line);
   void addTablesTool(QGridLayout* under, int line, const QString& words, Shelf shelf);
   void addCopyMenu(QGridLayout* grid, PanelId id);
   void fill(const std::vector<const Decision*>& shown);

@@ -217,6 +217,46 @@ void DecidePanel::addBraceTools(QGridLayout* under, int line) {
   under->addWidget(remove, line, 1, 1, 2);
 }
 
+/// Struts and wires of the wing, added and taken out. A new one starts like the last, a little farther aft.
+void DecidePanel::addStrutTools(QGridLayout* under, int line) {
+  const Subject subject = standpoint.subject();
+  const auto& struts = wingHere().struts;
+  auto* add = new QPushButton(struts.empty() ? tr("Add a strut or wire") : tr("Add one more"), form);
+  add->setObjectName("addStrut");
+  add->setEnabled(static_cast<int>(struts.size()) < mostStruts);
+  connect(add, &QPushButton::clicked, this, [this] {
+    Design next = document.design();
+    Wing& wing = next.wings[static_cast<std::size_t>(here().wing)];
+    Strut strut;
+    if (wing.struts.empty()) { // half way out on the first spar, its foot below
+      strut.out = std::round(wing.panels.front().panel.span / 2);
+      strut.footAft = std::round(wing.panels.front().panel.rootChord * 0.3);
+    } else {
+      strut = wing.struts.back();
+      strut.name = tr("strut %1").arg(wing.struts.size() + 1).toStdString();
+      strut.footAft += 40;
+    }
+    wing.struts.push_back(strut);
+    const int added = static_cast<int>(wing.struts.size()) - 1;
+    document.edit(tr("Add a strut"), std::move(next));
+    standpoint.choose({Topic::strut, added});
+  });
+  under->addWidget(add, line, 0);
+  if (struts.empty()) return;
+  auto* remove = new QPushButton(tr("Take it out"), form);
+  remove->setObjectName("removeStrut");
+  connect(remove, &QPushButton::clicked, this, [this, index = subject.number] {
+    Design next = document.design();
+    auto& all = next.wings[static_cast<std::size_t>(here().wing)].struts;
+    if (index >= static_cast<int>(all.size())) return;
+    const QString name = QString::fromStdString(all[static_cast<std::size_t>(index)].name);
+    all.erase(all.begin() + index);
+    document.edit(tr("Take the %1 out").arg(name), std::move(next));
+    standpoint.choose({Topic::strut, std::max(index - 1, 0)});
+  });
+  under->addWidget(remove, line, 1, 1, 2);
+}
+
 /// What the model carries, added and taken out.
 void DecidePanel::addAboardTools(QGridLayout* under, int line) {
   const Subject subject = standpoint.subject();

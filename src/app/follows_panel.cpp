@@ -71,12 +71,18 @@ FollowsPanel::FollowsPanel(Document& d, Standpoint& s, const Look& l, QWidget* p
   refresh(everything);
 }
 
+/// Plan and stock are of both hands; what else follows is of the hand on the board.
+const TrueWing& FollowsPanel::model() const {
+  const bool both = standpoint.stage() == Stage::plan || standpoint.stage() == Stage::stock;
+  return both ? document.wing() : standpoint.shownModel();
+}
+
 std::vector<const Figure*> FollowsPanel::shownFigures() const {
   std::vector<const Figure*> out;
   if (!document.hasWing()) return out;
   const TruePanel& here = standpoint.shownPanel();
   const int rib = standpoint.shownRib().number;
-  for (const Figure& f : document.wing().figures(standpoint.stage()))
+  for (const Figure& f : model().figures(standpoint.stage()))
     if ((f.stage == Stage::plan || f.wing == here.design.id.wing) && (!f.rib || *f.rib == rib) &&
         (!f.panel || *f.panel == here.design.id.panel))
       out.push_back(&f);
@@ -88,7 +94,7 @@ void FollowsPanel::noteMoves() {
   if (!document.hasWing()) return;
   std::map<std::string, double> values;
   bool any = false;
-  for (const Figure& f : document.wing().figures(standpoint.stage())) {
+  for (const Figure& f : model().figures(standpoint.stage())) {
     values[f.key] = f.value;
     const auto old = before.find(f.key);
     if (old == before.end() || std::abs(old->second - f.value) < 1e-9 * std::max(1.0, std::abs(f.value))) continue;
@@ -135,6 +141,11 @@ void FollowsPanel::showHeadlines(const std::vector<const Figure*>& figures) {
 
 void FollowsPanel::refresh(Changes what) {
   if (what & (Aspect::wing | Aspect::design)) noteMoves();
+  if (const bool left = document.hasWing() && &model() != &document.wing(); left != ofLeft) { // of another hand
+    ofLeft = left;
+    noteMoves();
+    moved.clear();
+  }
   if (what & Aspect::stage) {
     noteMoves();
     moved.clear();

@@ -38,6 +38,7 @@ protected:
 
 private:
   void refresh(Changes what);
+  const TrueWing& model() const;
   std::vector<const Figure*> shownFigures() const;
   void noteMoves();
   void showHeadlines(const std::vector<const Figure*>& figures);
@@ -51,6 +52,7 @@ private:
   std::vector<HeadlineTile*> tiles;
   QListView* list;
   FollowsList* rows;
+  bool ofLeft = false;                  ///< of a left hand of its own
   std::map<std::string, double> before; ///< values, to tell what moved
   std::map<std::string, QString> moved;
   std::set<std::string> open;  ///< kinds of figures, keys of findings

@@ -20,6 +20,8 @@ double magnified(double most) {
 } // namespace
 
 QString JoinBoard::heading() const {
+  if (standpoint.subject().topic == Topic::strut) return tr("Struts and wires, the finished wing seen from behind");
+  if (standpoint.subject().topic == Topic::posts) return tr("The root on its posts, seen from the left");
   const PanelJoin& j = panel().join;
   if (j.centre && !panel().design.mirrored) return tr("Setting up, seen from behind");
   return j.centre ? tr("Centre join, seen from behind")
@@ -28,6 +30,7 @@ QString JoinBoard::heading() const {
                         .arg(panel().design.id.panel);
 }
 QString JoinBoard::subheading() const {
+  if (showsHolding()) return tr("true to scale, as it flies");
   const PanelJoin& j = panel().join;
   if (j.centre && !panel().design.mirrored) return tr("flat on the board · true lengths");
   if (!j.centre) return tr("the panel inside pinned flat, this one propped · true lengths");
@@ -36,6 +39,7 @@ QString JoinBoard::subheading() const {
 }
 
 Box JoinBoard::content() const {
+  if (showsHolding()) return holdingContent();
   const WholeWing& wing = standpoint.shownWing();
   const double span = reach();
   const double from = standpoint.hand() == ShownHand::right ? -0.05 * span : -1.02 * span,
@@ -97,7 +101,7 @@ double JoinBoard::reach() const {
 
 const TruePanel* JoinBoard::inside() const {
   const PanelId id = panel().design.id;
-  return id.panel == 0 ? nullptr : &document.wing().at({id.wing, id.panel - 1});
+  return id.panel == 0 ? nullptr : &standpoint.shownModel().at({id.wing, id.panel - 1});
 }
 
 /// One panel from behind, its root's leading edge at `from`, leaning by `angle`. Gives back where its tip's lies.
@@ -273,6 +277,7 @@ void JoinBoard::drawPacking(Ink& ink, const Point& at, double k) const {
 }
 
 void JoinBoard::draw(Ink& ink) const {
+  if (showsHolding()) return drawHolding(ink);
   const TruePanel& w = panel();
   const Box box = content();
   ink.line({box.low.x(), 0}, {box.high.x(), 0}, look.ink, 1.8);
@@ -286,6 +291,7 @@ void JoinBoard::draw(Ink& ink) const {
 }
 
 std::vector<Handle> JoinBoard::handles() const {
+  if (showsHolding()) return holdingHandles();
   const TruePanel& w = panel();
   const double side = mirrored() ? -1 : 1, span = w.shape.loft.span();
   const double flat = w.join.centre ? 0 : inside()->shape.loft.span();

@@ -28,7 +28,10 @@ Box LayoutBoard::content() const {
       deep = std::max(deep, w.design.setback + f.te.x()), ahead = std::min(ahead, w.design.setback + f.le.x());
     }
   const double beyond = wing.panels.back().tip ? wing.panels.back().tip->reach : 0;
-  const double from = standpoint.hand() == ShownHand::right ? 0 : -span - beyond,
+  const auto& leftHand = document.wing().of(Hand::left).wing(wing.panels.front().design.id.wing);
+  const double leftReach =
+      leftHand.planform.halfSpan + (leftHand.panels.back().tip ? leftHand.panels.back().tip->reach : 0);
+  const double from = standpoint.hand() == ShownHand::right ? 0 : -leftReach,
                to = standpoint.hand() == ShownHand::left ? 0 : span + beyond;
   const double room = standpoint.hand() == ShownHand::both ? 0 : 0.14 * span; // for the chords written beside the ends
   box.include(Point(from - room, -deep - 40));
@@ -108,6 +111,15 @@ void LayoutBoard::drawTip(Ink& ink, const TruePanel& w, double side, const QColo
     ink.pick({Topic::tip, 0}, {plate});
     return;
   }
+  if (!w.tip->pieces.empty()) {
+    Region pieces;
+    for (const TipPiece& piece : w.tip->pieces) {
+      pieces.push_back(place(piece.outline));
+      ink.loop(pieces.back(), look.balsa, edge, 1.2);
+    }
+    ink.pick({Topic::tip, 0}, pieces);
+    return;
+  }
   Polyline outer = place(w.tip->edge);
   if (w.tip->inner.empty()) {
     ink.loop(outer, look.balsa, edge, 1.2);
@@ -155,9 +167,12 @@ void LayoutBoard::draw(Ink& ink) const {
   const double span = wing.planform.halfSpan;
   for (const double side : {1.0, -1.0}) {
     if (standpoint.hand() == (side > 0 ? ShownHand::left : ShownHand::right)) continue;
-    for (const TruePanel& one : wing.panels)
-      if (&one != &w) drawPanel(ink, one, side);
-    drawPanel(ink, w, side); // over its neighbours
+    const auto& half =
+        document.wing().of(side > 0 ? Hand::right : Hand::left).wing(wing.panels.front().design.id.wing).panels;
+    const TruePanel& current = half[static_cast<std::size_t>(w.design.id.panel)];
+    for (const TruePanel& one : half)
+      if (&one != &current) drawPanel(ink, one, side);
+    drawPanel(ink, current, side); // over its neighbours
     drawUnderlay(ink, side);
   }
   double deep = 0;
@@ -230,7 +245,7 @@ std::vector<Handle> LayoutBoard::handles() const {
     };
     // A spar that the panel inside does not have begins where it is decided to.
     const bool begins =
-        ownRoot || k >= document.wing().at({w.design.id.wing, w.design.id.panel - 1}).frame.spars.size();
+        ownRoot || k >= standpoint.shownModel().at({w.design.id.wing, w.design.id.panel - 1}).frame.spars.size();
     if (begins) end("root", w.frame.spars[k].middle.root.x(), 0, root.chord, true);
     end("tip", w.frame.spars[k].middle.tip.x(), span, tip.chord, false);
   }

@@ -183,6 +183,7 @@ bool MainWindow::saveAs() {
 }
 
 bool MainWindow::mayLeave() {
+  if (QWidget* typing = focusWidget()) typing->clearFocus(); // what is typed counts, and is asked about
   if (!theDocument.modified()) return true;
   switch (asking->aboutUnsaved(this, QString::fromStdString(theDocument.design().name))) {
   case Asking::Unsaved::save:

@@ -9,7 +9,8 @@ namespace eup::app {
 namespace {
 
 enum Column { piece, pieces, material, from, cutTo, grain, weighs, scales };
-constexpr int keyRole = Qt::UserRole, panelRole = Qt::UserRole + 1, wingRole = Qt::UserRole + 2;
+constexpr int keyRole = Qt::UserRole, panelRole = Qt::UserRole + 1, wingRole = Qt::UserRole + 2,
+              handRole = Qt::UserRole + 3; // of a piece that only one hand has
 
 QString inWords(const std::string& text) {
   return QString::fromStdString(text);
@@ -67,6 +68,8 @@ PieceTable::PieceTable(Document& d, Standpoint& s, QWidget* parent) : QWidget(pa
   connect(by, &QComboBox::activated, this, [this] { refresh(); });
   connect(tree, &QTreeWidget::currentItemChanged, this, [this](QTreeWidgetItem* now) {
     if (filling || !now || now->data(piece, keyRole).isNull()) return;
+    if (const QVariant hand = now->data(piece, handRole); hand.isValid())
+      standpoint.setHand(hand.toInt() == static_cast<int>(Hand::left) ? ShownHand::left : ShownHand::right);
     standpoint.setPiece({now->data(piece, wingRole).toInt(), now->data(piece, panelRole).toInt()},
                         now->data(piece, keyRole).toString().toStdString());
   });
@@ -117,7 +120,7 @@ void PieceTable::refresh() {
     Group& g = found->second;
     g.grams += grams, g.count += count;
     auto* item = new QTreeWidgetItem(g.item);
-    item->setText(piece, inWords(l.part->name));
+    item->setText(piece, inWords(nameOf(l)));
     item->setText(pieces, QString::number(count));
     item->setText(material, inWords(materialOf(l)));
     item->setText(from, inWords(wordsOf(l.part->stock, unit)));
@@ -127,6 +130,7 @@ void PieceTable::refresh() {
     item->setText(scales, weighedOf(l));
     for (const int at : {pieces, cutTo, weighs, scales}) item->setTextAlignment(at, Qt::AlignRight | Qt::AlignVCenter);
     item->setData(piece, keyRole, inWords(l.part->key));
+    if (l.only) item->setData(piece, handRole, static_cast<int>(*l.only));
     item->setData(piece, wingRole, l.panel->design.id.wing);
     item->setData(piece, panelRole, l.panel->design.id.panel);
     const QString where = l.part->drawn == DrawnOn::ribs     ? tr("drawn at full size on the ribs' print")
@@ -185,11 +189,16 @@ void PieceTable::markChosen() {
            !item->data(piece, keyRole).isNull() && item->data(piece, wingRole).toInt() == here.wing &&
            item->data(piece, panelRole).toInt() == here.panel;
   };
-  if (!is(now)) {
+  const bool onLeft = standpoint.hand() == ShownHand::left;
+  const auto isShown = [&](const QTreeWidgetItem* item) {
+    const QVariant hand = item ? item->data(piece, handRole) : QVariant();
+    return is(item) && (!hand.isValid() || (hand.toInt() == static_cast<int>(Hand::left)) == onLeft);
+  };
+  if (!isShown(now)) {
     QTreeWidgetItem* found = nullptr;
     for (int i = 0; i < tree->topLevelItemCount() && !found; ++i)
       for (int k = 0; k < tree->topLevelItem(i)->childCount() && !found; ++k)
-        if (is(tree->topLevelItem(i)->child(k))) found = tree->topLevelItem(i)->child(k);
+        if (isShown(tree->topLevelItem(i)->child(k))) found = tree->topLevelItem(i)->child(k);
     tree->setCurrentItem(found);
     if (found) tree->scrollToItem(found);
   }

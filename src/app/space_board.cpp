@@ -66,6 +66,10 @@ Point3 SpaceBoard::seen(const Point3& p) const {
   return {right, p.z() * std::cos(b) + away * std::sin(b), away * std::cos(b) - p.z() * std::sin(b)};
 }
 
+const WholeWing& SpaceBoard::ofSide(const WholeWing& wing, double side) const {
+  return document.wing().of(side > 0 ? Hand::right : Hand::left).wing(wing.panels.front().design.id.wing);
+}
+
 std::vector<double> SpaceBoard::sides(const WholeWing& wing) {
   return wing.mirrored ? std::vector<double>{1, -1} : std::vector<double>{1};
 }
@@ -80,16 +84,18 @@ Point3 SpaceBoard::inModel(const WholeWing& wing, std::size_t panel, const Point
 
 Box SpaceBoard::content() const {
   Box box;
-  for (const WholeWing& wing : document.wing().wings)
-    for (std::size_t k = 0; k < wing.panels.size(); ++k) {
-      const PanelLoft& loft = wing.panels[k].shape.loft;
-      for (const double t : {0.0, loft.span()}) {
-        const ChordFrame f = loft.frameAt(t);
-        for (const Point& xz : {f.le, f.te})
-          for (const double side : sides(wing)) {
+  for (const WholeWing& both : document.wing().wings)
+    for (const double side : sides(both)) {
+      const WholeWing& wing = ofSide(both, side);
+      for (std::size_t k = 0; k < wing.panels.size(); ++k) {
+        const PanelLoft& loft = wing.panels[k].shape.loft;
+        for (const double t : {0.0, loft.span()}) {
+          const ChordFrame f = loft.frameAt(t);
+          for (const Point& xz : {f.le, f.te}) {
             const Point3 s = seen(inModel(wing, k, xz, t, side));
             box.include(Point(s.x(), s.y()));
           }
+        }
       }
     }
   const double room = 0.06 * document.wing().main().planform.halfSpan;
@@ -100,8 +106,8 @@ Box SpaceBoard::content() const {
 
 /// From above: the plan as it is drawn, its panels laid out flat.
 void SpaceBoard::drawFlatPlan(Ink& ink) const {
-  for (const TruePanel& p : document.wing().main().panels)
-    for (const double side : {1.0, -1.0}) {
+  for (const double side : {1.0, -1.0})
+    for (const TruePanel& p : ofSide(document.wing().main(), side).panels) {
       const ChordFrame root = p.shape.loft.frameAt(0), tip = p.shape.loft.frameAt(p.shape.loft.span());
       const auto at = [&](double x, double t) { return Point(side * (p.design.inboard + t), -(p.design.setback + x)); };
       ink.chain({at(root.le.x(), 0), at(tip.le.x(), p.shape.loft.span()), at(tip.te.x(), p.shape.loft.span()),
@@ -235,12 +241,33 @@ void SpaceBoard::addPanel(std::vector<Piece>& to, const WholeWing& wing, std::si
   }
 }
 
+void SpaceBoard::addStruts(std::vector<Piece>& to, const WholeWing& wing, double side) const {
+  const Wing& d = document.wing().design.wings[static_cast<std::size_t>(wing.panels.front().design.id.wing)];
+  for (const HeldStrut& strut : wing.held.struts) {
+    Piece piece;
+    piece.closed = false;
+    for (Point3 p : {strut.place.top, strut.place.foot}) {
+      p.y() *= side;
+      const Point3 s = seen(p + Point3(d.aft, 0, d.up));
+      piece.outline.emplace_back(s.x(), s.y());
+      piece.away += s.z() / 2;
+    }
+    const bool wire = d.struts[static_cast<std::size_t>(strut.place.number)].kind == StrutKind::wire;
+    piece.edge = look.ink;
+    piece.width = wire ? 1 : 3;
+    to.push_back(std::move(piece));
+  }
+}
+
 void SpaceBoard::draw(Ink& ink) const {
   const WholeWing& main = document.wing().main();
   std::vector<Piece> pieces;
-  for (const WholeWing& wing : document.wing().wings)
-    for (const double side : sides(wing))
+  for (const WholeWing& both : document.wing().wings)
+    for (const double side : sides(both)) {
+      const WholeWing& wing = ofSide(both, side);
       for (std::size_t k = 0; k < wing.panels.size(); ++k) addPanel(pieces, wing, k, side);
+      addStruts(pieces, wing, side);
+    }
   if (from == SpaceView::above) drawFlatPlan(ink);
   std::stable_sort(pieces.begin(), pieces.end(), [](const Piece& a, const Piece& b) { return a.away > b.away; });
   for (const Piece& piece : pieces)
@@ -252,7 +279,8 @@ void SpaceBoard::draw(Ink& ink) const {
   if (from == SpaceView::above || from == SpaceView::behind) {
     const Box box = content();
     const double y = box.low.y();
-    ink.dimension({-main.fromAbove, y}, {main.fromAbove, y}, tr("%1 from above").arg(len(2 * main.fromAbove)), 0);
+    const double left = ofSide(main, -1).fromAbove;
+    ink.dimension({-left, y}, {main.fromAbove, y}, tr("%1 from above").arg(len(left + main.fromAbove)), 0);
   }
 }
 

@@ -37,7 +37,10 @@ private:
   /// Ribs, sheet, edges, spars and tip of one panel of one half, as bodies.
   void addPanel(std::vector<Piece>& to, const WholeWing& wing, std::size_t panel, double side) const;
   /// +1 for the right half and -1 for the left, of a wing that has both.
+  void addStruts(std::vector<Piece>& to, const WholeWing& wing, double side) const;
   static std::vector<double> sides(const WholeWing& wing);
+  /// The half on that side, whether or not it is the mirror image.
+  const WholeWing& ofSide(const WholeWing& wing, double side) const;
   /// A panel's (x, z) at t, in axes of the model: aft, right, up.
   Point3 inModel(const WholeWing& wing, std::size_t panel, const Point& xz, double t, double side) const;
 

@@ -23,6 +23,17 @@ QString SparBoard::subheading() const {
 }
 
 QString SparBoard::emptyText() const {
+  QString edges;
+  for (const EdgeStrength& e : panel().strength.bending.edges)
+    edges += tr("%1 edge: %2 % of the bending, least reserve %3, %4\n")
+                 .arg(e.leading ? tr("Leading") : tr("Trailing"))
+                 .arg(e.share * 100, 0, 'f', 0)
+                 .arg(e.worstReserve, 0, 'f', 2)
+                 .arg(tr(wordsOf(e.worstCase)));
+  if (!edges.isEmpty())
+    return tr("No spar: the strips along the edges carry the lift to the root, as in the lightest wings.\n\n%1\nPress "
+              "“Add a spar” on the right where that is not enough.")
+        .arg(edges);
   return panel().design.spars.empty()
              ? tr("No spar yet. A spar carries the lift to the root: this stage tells how hard it works and what is in "
                   "reserve.\n\nPress “Add a spar” on the right to begin.")

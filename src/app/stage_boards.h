@@ -132,6 +132,12 @@ protected:
   std::vector<Handle> handles() const override;
 
 private:
+  /// What holds the wing to its fuselage, while that is decided, in place of the join.
+  bool showsHolding() const;
+  Box holdingContent() const;
+  void drawHolding(Ink& ink) const;
+  void drawPosts(Ink& ink) const;
+  std::vector<Handle> holdingHandles() const;
   double reach() const;
   const TruePanel* inside() const;
   Point drawPanel(Ink& ink, const TruePanel& panel, double side, const Point& from, double angle, bool faint,

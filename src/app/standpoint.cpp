@@ -25,8 +25,12 @@ Subject Standpoint::subject(Stage of) const {
   return all.front();
 }
 
+const TrueWing& Standpoint::shownModel() const {
+  return document.wing().of(theHand == ShownHand::left ? Hand::left : Hand::right);
+}
+
 const WholeWing& Standpoint::shownWing() const {
-  const TrueWing& aircraft = document.wing();
+  const TrueWing& aircraft = shownModel();
   return aircraft.wing(std::min(thePanel.wing, static_cast<int>(aircraft.wings.size()) - 1));
 }
 
@@ -41,7 +45,15 @@ const Rib& Standpoint::shownRib() const {
 }
 
 bool Standpoint::canWork() const {
-  return document.now().bothHave(thePanel);
+  return document.now().bothHave(thePanel) && !(document.hasWing() && &shownModel() != &document.wing());
+}
+
+void Standpoint::setHand(ShownHand hand) {
+  if (hand == theHand) return;
+  theHand = hand;
+  // What follows is another's where the left hand is not the mirror image.
+  const bool other = document.hasWing() && document.wing().left;
+  Q_EMIT changed(other ? Aspect::view | Aspect::place : Changes(Aspect::view));
 }
 
 void Standpoint::setStage(Stage stage) {

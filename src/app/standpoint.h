@@ -33,6 +33,8 @@ public:
   bool underlay() const { return theUnderlay; }                 ///< the plan shines through under the wing
   bool inSpace() const { return theInSpace; }                   ///< the finished wing in place of the stage's own board
 
+  /// What is on the board: the model as its right hand is built, or a left hand of its own. There is a wing.
+  const TrueWing& shownModel() const;
   /// The wing on the board that is worked on, its panel and its rib: the nearest that are there. There is a wing.
   const WholeWing& shownWing() const;
   const TruePanel& shownPanel() const;
@@ -47,7 +49,7 @@ public:
   void choose(const Subject& subject); ///< and the stage that it is decided in
   void setSpar(int index);
   void setPiece(PanelId panel, const std::string& key); ///< and its rib, if it has one
-  void setHand(ShownHand hand) { set(theHand, hand, Aspect::view); }
+  void setHand(ShownHand hand);
   void setCompareWith(const QString& digits) { set(theCompareWith, digits, Aspect::view); }
   void setUnderlay(bool on) { set(theUnderlay, on, Aspect::view); }
   void setInSpace(bool on) { set(theInSpace, on, Aspect::view); }

@@ -56,6 +56,7 @@ public:
   template <class... T> void choice(const char* key, const T&...) { one(key); }
   template <class... T> void listed(const char* key, const T&...) { one(key); }
   template <class... T> void points(const char* key, const T&...) { one(key); }
+  template <class... T> void outline(const char* key, const T&...) { one(key); }
   template <class... T> void bytes(const char* key, const T&...) { one(key); }
   template <class... T> void stations(const char* key, const T&...) { one(key); }
   template <class... T> void numbers(const char* key, const T&...) { one(key); }

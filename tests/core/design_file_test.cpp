@@ -53,6 +53,7 @@ public:
     if (std::string_view(key) == "points") v.resize(1); // of a reading, whose kind moves to one with a single point
     if (std::string_view(key) == "ends" || std::string_view(key) == "level") v.resize(2);
   }
+  void outline(const char*, const char*, Polyline& v, bool) { v = {{-4, 12.5}, {77, 1.0 / 3}}, ++moved; }
   void bytes(const char*, EmbeddedCopy& v) { v = EmbeddedCopy(std::string("\0\xff bytes", 8)), ++moved; }
   void dihedral(const char*, Dihedral& v, double, bool) { v = {DihedralBy::angle, 3.7}, ++moved; }
   int moved = 0;

@@ -54,6 +54,12 @@ Design changed(const Design& d, Chance& chance) {
     return typed(listOf(chance, false, 900));
   case DecisionKind::numbers:
     return typed(listOf(chance, true, 30));
+  case DecisionKind::outline: {
+    std::string text;
+    for (int i = chance.number(9); i >= 0; --i)
+      text += std::to_string(chance.share() * 500 - 100) + " : " + std::to_string(0.1 + chance.share() * 300) + "; ";
+    return typed(text);
+  }
   case DecisionKind::shares:
     return typed(listOf(chance, false, 2));
   default:
@@ -69,7 +75,7 @@ Design rebuilt(const Design& d, Chance& chance) {
   const PanelId id{wing, chance.number(static_cast<int>(d.wings[static_cast<std::size_t>(wing)].panels.size()))};
   Result<Design> next = Problem{};
   Design plain = d;
-  switch (chance.number(9)) {
+  switch (chance.number(10)) {
   case 0:
     next = withWingAdded(d, static_cast<WingKind>(1 + chance.number(4)));
     break;
@@ -90,6 +96,9 @@ Design rebuilt(const Design& d, Chance& chance) {
     break;
   case 6:
     if (plain.at(id).spars.size() < static_cast<std::size_t>(mostSpars)) plain.at(id).spars.push_back(Spar{});
+    return plain;
+  case 8:
+    if (auto& all = plain.wings[static_cast<std::size_t>(wing)].struts; all.size() < mostStruts) all.push_back({});
     return plain;
   case 7:
     if (plain.at(id).join.braces.size() < static_cast<std::size_t>(mostBraces)) plain.at(id).join.braces.push_back({});

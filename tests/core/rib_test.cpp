@@ -127,14 +127,14 @@ TEST(Rib, LeadingEdgeStock) {
                                                        {LeadingEdgeKind::square, 8},
                                                        {LeadingEdgeKind::onEdge, 8 / std::sqrt(2.0)},
                                                        {LeadingEdgeKind::shaped, 6}}) {
-    d.inner().leadingEdge = {kind, 8, WidthIs::squareToEdge, 4, 2};
+    d.inner().leadingEdge = {kind, 8, WidthIs::squareToEdge, 4, 2, 0, {}};
     const Rib r = wingOf(d).inner().frame.ribs[0];
     EXPECT_NEAR(boundsOf(r.wood).low.x(), front, 0.05);
     EXPECT_EQ(r.pieces, 1);
   }
   // On edge: a corner of the square strip points aft, its diagonal behind the nose. At its own height the wood starts
   // there.
-  d.inner().leadingEdge = {LeadingEdgeKind::onEdge, 8, WidthIs::squareToEdge, 4, 2};
+  d.inner().leadingEdge = {LeadingEdgeKind::onEdge, 8, WidthIs::squareToEdge, 4, 2, 0, {}};
   const Rib onEdge = wingOf(d).inner().frame.ribs[0];
   EXPECT_TRUE(std::any_of(onEdge.wood[0].begin(), onEdge.wood[0].end(),
                           [](const Point& p) { return (p - Point(8 * std::sqrt(2.0), 0)).norm() < 0.05; }));
@@ -236,8 +236,12 @@ RC_GTEST_PROP(Rib, AnyDecisionsGiveAWingOrAReason, ()) {
   d.inner().capStrips.thickness = some(0.2, 20);
   d.inner().leadingEdge = {*rc::gen::element(LeadingEdgeKind::none, LeadingEdgeKind::square, LeadingEdgeKind::onEdge,
                                              LeadingEdgeKind::shaped),
-                           some(0.5, 200), *rc::gen::element(WidthIs::squareToEdge, WidthIs::alongFlight),
-                           some(0.5, 200), some(0, 50)};
+                           some(0.5, 200),
+                           *rc::gen::element(WidthIs::squareToEdge, WidthIs::alongFlight),
+                           some(0.5, 200),
+                           some(0, 50),
+                           0,
+                           {}};
   d.inner().trailingEdge = {
       *rc::gen::element(TrailingEdgeKind::none, TrailingEdgeKind::wedge, TrailingEdgeKind::twoSheets), some(0.5, 500),
       *rc::gen::element(WidthIs::squareToEdge, WidthIs::alongFlight), some(0.2, 20), some(0, 50)};

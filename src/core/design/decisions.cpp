@@ -17,6 +17,13 @@ std::string stationsText(const std::vector<double>& stations, LengthUnit unit) {
   return out;
 }
 
+std::string outlineText(const Polyline& line, LengthUnit unit) {
+  std::string out;
+  for (const Point& p : line)
+    out += fmt::format("{}{} : {}", out.empty() ? "" : "; ", formatLength(p.x(), unit), formatLength(p.y(), unit));
+  return out;
+}
+
 std::string numbersText(const std::vector<int>& numbers) {
   std::string out;
   for (int n : numbers) out += (out.empty() ? "" : "; ") + std::to_string(n);
@@ -111,6 +118,9 @@ public:
   }
   void numbers(const char* key, const char* label, const std::vector<int>& v, bool applies = true) {
     add(key, label, DecisionKind::numbers, applies, 0, numbersText(v), "");
+  }
+  void outline(const char* key, const char* label, const Polyline& v, bool applies) {
+    add(key, label, DecisionKind::outline, applies, 0, outlineText(v, unit), "");
   }
   void shares(const char* key, const char* label, const std::vector<double>& v, bool applies) {
     std::string text;
@@ -260,7 +270,30 @@ public:
     else
       v = all;
   }
-  /// Whole numbers from 1; an empty field is an empty list.
+  void outline(const char* key, const char* label, Polyline& v, bool) {
+    if (!mine(key)) return;
+    Polyline all;
+    for (const std::string& one : partsOf(typed.value_or(""))) {
+      if (one.find_first_not_of(' ') == std::string::npos) continue;
+      const std::size_t colon = one.find(':');
+      if (colon == std::string::npos) {
+        problem = Problem{label, fmt::format("“{}”: write how far aft of the tip rib's nose, a colon, and how far out "
+                                             "of the rib, as in 30 : 45; separate places by semicolons.",
+                                             firstLetters(one, 40))};
+        return;
+      }
+      const auto aft = parseLength(one.substr(0, colon), unit), out = parseLength(one.substr(colon + 1), unit);
+      if (!aft || !out) {
+        problem = Problem{label, (aft ? out : aft).problem().cause};
+        return;
+      }
+      all.emplace_back(aft.value(), out.value());
+    }
+    if (const auto cause = wrongOutline(all))
+      problem = Problem{label, *cause + "."};
+    else
+      v = all;
+  }
   void shares(const char* key, const char* label, std::vector<double>& v, bool) {
     if (!mine(key)) return;
     std::vector<double> all;
@@ -281,6 +314,7 @@ public:
     }
     v = all;
   }
+  /// Whole numbers from 1; an empty field is an empty list.
   void numbers(const char* key, const char* label, std::vector<int>& v, bool = true) {
     if (!mine(key)) return;
     std::vector<int> all;

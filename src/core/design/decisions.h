@@ -5,7 +5,21 @@
 
 namespace eup {
 
-enum class DecisionKind { length, angle, percent, number, mass, count, flag, choice, text, stations, numbers, shares };
+enum class DecisionKind {
+  length,
+  angle,
+  percent,
+  number,
+  mass,
+  count,
+  flag,
+  choice,
+  text,
+  stations,
+  numbers,
+  shares,
+  outline
+};
 
 /// How a decision that a wing can do without is put in and taken out.
 struct Extra {

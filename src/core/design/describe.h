@@ -17,6 +17,41 @@ template <class P, class V> void describePanel(P& p, const PanelPlace& place, V&
   describeSpars(p, place, v);
   describeJoin(p, place, v);
   describeTip(p, place, v);
+  describeLeftHand(p, place, v);
+}
+
+/// What holds a wing to its fuselage.
+template <class W, class V> void describeHolding(W& w, V& v) {
+  const bool on = mirrored(w);
+  v.list("struts", Topic::strut, w.struts, mostStruts, [&](auto& s, std::size_t) {
+    const bool strip = s.shape == CapShape::strip;
+    v.text("name", "Name", s.name);
+    v.choice("kind", "It is a", s.kind, std::span(strutKindChoices), on);
+    v.count("panel", "Holds panel", s.panel, Limits{1, mostPanels}, on);
+    v.count("spar", "Its spar", s.spar, Limits{1, mostSpars}, on);
+    v.length("out", "So far out on it", s.out, Limits{1, 20000}, on);
+    v.length("footAft", "Foot aft of the root's LE", s.footAft, Limits{-5000, 5000}, on);
+    v.length("footRight", "Foot from the middle", s.footRight, Limits{0, 5000}, on);
+    v.length("footUp", "Foot up, − down", s.footUp, Limits{-5000, 5000}, on);
+    v.choice("shape", "Of", s.shape, std::span(capShapeChoices), on);
+    v.length("width", "Width", s.width, Limits{0.2, 200}, on && strip);
+    v.length("depth", strip ? "Depth" : "Diameter", s.depth, Limits{0.1, 200}, on);
+    v.length("wall", "Its wall", s.wall, Limits{0.05, 50}, on && s.shape == CapShape::tube);
+    v.listed("material", "Wood or metal", s.material, Shelf::material, on);
+  });
+  v.group("posts", Topic::posts, [&] {
+    auto& p = w.posts;
+    const bool posts = on && p.fitted;
+    v.flag("fitted", "Stands on two posts", p.fitted, on);
+    v.extra("two posts", "yes", "no", p.fitted);
+    v.fraction("front", "Front post at", p.front, Limits{0, 1}, posts);
+    v.fraction("rear", "Rear post at", p.rear, Limits{0, 1}, posts);
+    v.length("height", "Underside over the tubes", p.height, Limits{0, 2000}, posts);
+    v.angle("incidence", "Nose up by", p.incidenceDeg, Limits{-15, 15}, posts);
+    v.length("diameter", "Posts", p.diameter, Limits{0.2, 30}, posts);
+    v.length("inTube", "Sit in their tubes", p.inTube, Limits{0, 500}, posts);
+    v.listed("material", "Posts of", p.material, Shelf::material, posts);
+  });
 }
 
 /// A table of the builder's own rows.
@@ -31,9 +66,9 @@ template <class Rows, class V> void describeRows(Shelf shelf, Rows& rows, V& v) 
 
 /// A visitor has: group (its own key or none; what is decided in it; which one of several), extra (the decision before
 /// it can be put in and taken out), hidden, list, parts, length, angle, fraction, number, count, flag, text, freeText,
-/// digits, choice, listed, know, points, bytes, stations, numbers, shares, dihedral, mass. `know` gives it the rows
-/// that `listed` may name. `D` is Design or const Design. `parts` is a list that is never empty and gives its decisions
-/// no heading of its own.
+/// digits, choice, listed, know, points, outline, bytes, stations, numbers, shares, dihedral, mass. `know` gives it the
+/// rows that `listed` may name. `D` is Design or const Design. `parts` is a list that is never empty and gives its
+/// decisions no heading of its own.
 template <class D, class V> void describe(D& d, V& v) {
   v.group("", Topic::model, [&] {
     v.text("name", "Name", d.name);
@@ -52,7 +87,9 @@ template <class D, class V> void describe(D& d, V& v) {
       v.number("carries", "Share of the load", w.carries, Limits{0.01, 2});
       v.length("aft", "Behind the main wing", w.aft, Limits{-20000, 20000}, number > 0);
       v.length("up", "Over the main wing", w.up, Limits{-5000, 5000}, number > 0);
+      v.flag("hinged", "Root on pins, struts hold", w.hinged, mirrored(w) && !w.struts.empty());
     });
+    describeHolding(w, v);
     v.parts("panels", w.panels, mostPanels, [&](auto& p, std::size_t i) {
       const bool last = i + 1 >= w.panels.size();
       describePanel(p, {i == 0 ? std::nullopt : std::optional(w.panels[i - 1].spars.size()), last, mirrored(w)}, v);

@@ -34,6 +34,11 @@ template <class P, class V> void describeFrame(P& p, V& v) {
     v.listed("material", "Ribs of", r.material, Shelf::material);
     v.choice("second", "Of a second wood", r.second, std::span(secondWoodChoices));
     v.listed("secondMaterial", "That is", r.secondMaterial, Shelf::material, r.second != SecondWood::none);
+    v.choice("make", "Ribs are made", r.make, std::span(ribMakeChoices));
+    const bool stack = r.make == RibMake::stack;
+    v.fraction("boltFront", "Front bolt at", r.boltFront, Limits{0.03, 0.97}, stack);
+    v.fraction("boltRear", "Rear bolt at", r.boltRear, Limits{0.03, 0.97}, stack);
+    v.length("bolt", "Bolts", r.bolt, Limits{0.5, 20}, stack);
     v.length("notchFit", "Notch fit", r.notchFit, Limits{0, 2});
     v.length("rim", "Least wood", r.rim, Limits{0.2, 20});
   });
@@ -75,6 +80,9 @@ template <class P, class V> void describeFrame(P& p, V& v) {
     v.choice("widthIs", "LE width is", e.widthIs, std::span(widthIsChoices), any);
     v.length("height", "LE seat height", e.height, Limits{0.5, 200}, shaped);
     v.length("letIn", "LE let in", e.letIn, Limits{0, 50}, shaped);
+    v.length("proud", "LE proud by", e.proud, Limits{0, 20}, e.kind == LeadingEdgeKind::square);
+    v.extra("stock that stands proud", "1 mm", "0", e.proud > 0);
+    v.numbers("gauges", "Nose gauges at ribs", e.gauges, any);
     v.listed("material", "LE of", e.material, Shelf::material, any);
   });
   v.group("trailingEdge", Topic::trailingEdge, [&] {
@@ -85,6 +93,7 @@ template <class P, class V> void describeFrame(P& p, V& v) {
     v.choice("widthIs", "TE width is", e.widthIs, std::span(widthIsChoices), any);
     v.length("sheet", "TE sheet", e.sheet, Limits{0.2, 20}, sheets);
     v.length("overhang", "TE overhang", e.overhang, Limits{0, 50}, sheets);
+    v.length("height", "TE height", e.height, Limits{0.2, 100}, e.kind == TrailingEdgeKind::square);
     v.listed("material", "TE of", e.material, Shelf::material, any);
   });
 }

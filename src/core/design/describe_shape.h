@@ -6,6 +6,17 @@
 
 namespace eup {
 
+/// Why points cannot be a tip's outline; nothing when they can. It runs from LE to TE beyond the tip rib, and may lie
+/// before or behind it.
+inline std::optional<std::string> wrongOutline(const Polyline& line) {
+  if (line.empty() || line.size() > static_cast<std::size_t>(mostTipPoints))
+    return "an outline has 1 to " + std::to_string(mostTipPoints) + " places between its ends";
+  for (const Point& p : line)
+    if (!(std::abs(p.x()) <= farthestTip && p.y() > 0 && p.y() <= farthestTip))
+      return "a place of an outline lies beyond the tip rib by more than nothing, and within a metre";
+  return std::nullopt;
+}
+
 /// A section's source and its steps.
 template <class S, class V> void describeSection(S& s, V& v) {
   using enum SectionKind;
@@ -80,6 +91,19 @@ template <class P, class V> void describeShape(P& p, const PanelPlace& place, V&
   });
 }
 
+template <class P, class V> void describeLeftHand(P& p, const PanelPlace& place, V& v) {
+  v.group("left", Topic::leftHand, [&] {
+    auto& l = p.left;
+    const bool on = place.mirrored && l.differs;
+    v.flag("differs", "Differs from the right", l.differs, place.mirrored);
+    v.length("span", "Longer by", l.span, Limits{-500, 500}, on);
+    v.length("rootChord", "Root chord more by", l.rootChord, Limits{-300, 300},
+             on && (place.innermost() || !p.panel.continues));
+    v.length("tipChord", "Tip chord more by", l.tipChord, Limits{-300, 300}, on);
+    v.angle("washout", "Washout more by", l.washoutDeg, Limits{-10, 10}, on);
+  });
+}
+
 template <class P, class V> void describeTip(P& p, const PanelPlace& place, V& v) {
   v.group("tip", Topic::tip, [&] {
     using enum TipKind;
@@ -90,10 +114,15 @@ template <class P, class V> void describeTip(P& p, const PanelPlace& place, V& v
     v.fraction("farthest", "Farthest out at", t.farthest, Limits{0.1, 0.95},
                kind == outline || kind == block || kind == bow);
     v.length("raised", "Edge raised there", t.raised, Limits{-200, 200},
-             kind == outline || kind == block || kind == bow || kind == rounded);
+             kind == outline || kind == block || kind == bow || kind == rounded || kind == own);
+    v.outline("outline", "Outline, aft : out", t.outline, kind == own);
+    v.flag("rounding", "A curve through it", t.rounding, kind == own);
     v.length("thickness", kind == bow ? "Each strip" : "Sheet", t.thickness, Limits{0.2, 30},
-             kind == plate || kind == outline || kind == bow);
-    v.length("width", "Width of pieces", t.width, Limits{1, 200}, kind == outline);
+             kind == plate || kind == outline || kind == bow || kind == own);
+    v.length("width", "Width of pieces", t.width, Limits{1, 200}, kind == outline || kind == own);
+    v.count("pieces", "Pieces of sheet", t.pieces, Limits{1, mostTipPieces}, kind == outline || kind == own);
+    v.choice("joint", "They are", t.joint, std::span(tipJointChoices),
+             (kind == outline || kind == own) && t.pieces > 1);
     v.length("margin", "Stands out by", t.margin, Limits{0, 100}, kind == plate);
     v.count("strips", "Strips", t.strips, Limits{1, 20}, kind == bow);
     v.length("bowWidth", "Width of strips", t.bowWidth, Limits{0.5, 50}, kind == bow);

@@ -32,6 +32,7 @@ struct PanelDesign {
   Stiffening stiffening;
   Join join;
   Tip tip; ///< the wing's outermost panel only
+  LeftHand left;
   bool operator==(const PanelDesign&) const = default;
 };
 
@@ -74,6 +75,39 @@ struct Balance {
   bool operator==(const Balance&) const = default;
 };
 
+inline constexpr int mostStruts = 4; ///< a half wing
+
+/// A strut takes pull and pressure, a wire pull alone.
+enum class StrutKind { strut, wire };
+inline constexpr std::array strutKindChoices{Choice{"strut", "strut"}, Choice{"wire", "wire, pulled alone"}};
+static_assert(strutKindChoices.size() == wordsFor(StrutKind::wire));
+
+/// Holds a spar to a place of the fuselage. In each hand one.
+struct Strut {
+  std::string name = "strut";
+  StrutKind kind = StrutKind::strut;
+  int panel = 1, spar = 1;                            ///< counted from 1
+  double out = 350;                                   ///< mm of that panel's span, from its inner end
+  double footAft = 70, footRight = 40, footUp = -120; ///< mm from the wing's root leading edge
+  CapShape shape = CapShape::strip;
+  double width = 8, depth = 4; ///< of a rod or a tube the depth is its diameter
+  double wall = 0.5;
+  std::string material = "spruce";
+  bool operator==(const Strut&) const = default;
+};
+
+/// Two posts by which a wing stands on its fuselage, in tubes.
+struct Posts {
+  bool fitted = false;
+  double front = 0.05, rear = 0.6; ///< of the root chord
+  double height = 30;              ///< mm: underside at the front post over where the posts' tubes end
+  double incidenceDeg = 3;         ///< of the root's chord line to the fuselage, nose up
+  double diameter = 1.5;
+  double inTube = 12; ///< mm that a post sits in its tube
+  std::string material = "spruce";
+  bool operator==(const Posts&) const = default;
+};
+
 enum class WingKind { main, second, tailplane, canard, fin };
 inline constexpr std::array wingKindChoices{Choice{"main", "main wing"}, Choice{"second", "second wing"},
                                             Choice{"tailplane", "tailplane"}, Choice{"canard", "foreplane"},
@@ -84,9 +118,12 @@ static_assert(wingKindChoices.size() == wordsFor(WingKind::fin));
 struct Wing {
   std::string name = "Wing";
   WingKind kind = WingKind::main;
-  double carries = 1;                             ///< its share of the load, of n m g
-  double aft = 0;                                 ///< mm, its root leading edge behind the main wing's
-  double up = 0;                                  ///< mm, over the main wing's
+  double carries = 1;  ///< its share of the load, of n m g
+  double aft = 0;      ///< mm, its root leading edge behind the main wing's
+  double up = 0;       ///< mm, over the main wing's
+  bool hinged = false; ///< with struts: its root turns on pins, and they alone hold it up
+  std::vector<Strut> struts;
+  Posts posts;
   std::vector<PanelDesign> panels{PanelDesign{}}; ///< from the middle outwards; never empty
   bool operator==(const Wing&) const = default;
 };

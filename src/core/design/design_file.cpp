@@ -77,6 +77,7 @@ public:
   void freeText(const char* key, const std::string& v) { (*at)[key] = v; }
   void digits(const char* key, const char*, const std::string& v, bool) { (*at)[key] = v; }
   void points(const char* key, const Polyline& v, std::size_t) { (*at)[key] = pointsToJson(v); }
+  void outline(const char* key, const char*, const Polyline& v, bool) { (*at)[key] = pointsToJson(v); }
   void bytes(const char* key, const EmbeddedCopy& v) { (*at)[key] = toBase64(v.bytes()); }
   void dihedral(const char* key, const Dihedral& v, double, bool) { (*at)[key] = Json{{keyOf(v.by), v.value}}; }
 
@@ -229,6 +230,13 @@ public:
     Polyline read;
     if (!pointsFrom(*found, read, most))
       return refuse(key, fmt::format("a list of at most {} points [x, y], each within 10 million, was expected", most));
+    v = std::move(read);
+  }
+  void outline(const char* key, const char*, Polyline& v, bool) {
+    Polyline read = v;
+    points(key, read, mostTipPoints);
+    if (problem) return;
+    if (const auto cause = wrongOutline(read)) return refuse(key, *cause);
     v = std::move(read);
   }
   void bytes(const char* key, EmbeddedCopy& v) {

@@ -242,6 +242,34 @@ void migrateBlocks(Json& json) {
   });
 }
 
+/// Since version 12 the left hand may differ, wings have struts and posts, tips outlines of their own, ribs are
+/// stacked, a trailing edge may be a square strip and a leading edge stand proud.
+void migrateHands(Json& json) {
+  if (json.contains("wings") && json["wings"].is_array())
+    for (Json& wing : json["wings"])
+      if (wing.is_object()) {
+        if (wing.contains("surface") && wing["surface"].is_object()) wing["surface"]["hinged"] = false;
+        wing["struts"] = Json::array();
+        wing["posts"] = Json{{"fitted", false},     {"front", 0.05},   {"rear", 0.6},    {"height", 30.0},
+                             {"incidenceDeg", 3.0}, {"diameter", 1.5}, {"inTube", 12.0}, {"material", "spruce"}};
+      }
+  const auto put = [](Json& panel, const char* group, std::initializer_list<std::pair<const char*, Json>> values) {
+    if (!panel.contains(group) || !panel[group].is_object()) return;
+    for (const auto& [key, value] : values) panel[group][key] = value;
+  };
+  forEachPanel(json, [&](Json& panel) {
+    put(panel, "ribs", {{"make", "each"}, {"boltFront", 0.2}, {"boltRear", 0.6}, {"bolt", 3.0}});
+    put(panel, "leadingEdge", {{"proud", 0.0}, {"gauges", Json::array()}});
+    put(panel, "trailingEdge", {{"height", 3.0}});
+    put(panel, "tip",
+        {{"outline", Json::array({Json::array({30.0, 35.0}), Json::array({90.0, 40.0}), Json::array({140.0, 25.0})})},
+         {"rounding", true},
+         {"pieces", 1},
+         {"joint", "butt"}});
+    panel["left"] = Json{{"differs", false}, {"span", 0.0}, {"rootChord", 0.0}, {"tipChord", 0.0}, {"washoutDeg", 0.0}};
+  });
+}
+
 } // namespace
 
 void migrate(Json& json, int version) {
@@ -255,6 +283,7 @@ void migrate(Json& json, int version) {
   if (version < 9) migrateBraces(json);
   if (version < 10) migrateWidths(json);
   if (version < 11) migrateBlocks(json);
+  if (version < 12) migrateHands(json);
 }
 
 } // namespace eup

@@ -42,6 +42,12 @@ inline constexpr std::array secondWoodChoices{Choice{"none", "none"}, Choice{"en
                                               Choice{"endsAndThick", "end ribs and thick ribs"}};
 static_assert(secondWoodChoices.size() == wordsFor(SecondWood::endsAndThick));
 
+/// How ribs are made: each cut along its own print; or all of a panel sanded as one block between two templates.
+enum class RibMake { each, stack };
+inline constexpr std::array ribMakeChoices{Choice{"each", "each along its print"},
+                                           Choice{"stack", "as a stack between templates"}};
+static_assert(ribMakeChoices.size() == wordsFor(RibMake::stack));
+
 struct Ribs {
   RibRule rule = RibRule::count;
   int count = 12;
@@ -60,8 +66,11 @@ struct Ribs {
   std::string material = "balsa-160"; ///< and of riblets; grain along the chord
   SecondWood second = SecondWood::none;
   std::string secondMaterial = "light-ply";
-  double notchFit = 0.1; ///< a notch or slot is this much wider than what goes in
-  double rim = 2;        ///< thinner wood than this is reported
+  RibMake make = RibMake::each;
+  double boltFront = 0.2, boltRear = 0.6; ///< of the chord: two bolts hold a stack
+  double bolt = 3;                        ///< their diameter
+  double notchFit = 0.1;                  ///< a notch or slot is this much wider than what goes in
+  double rim = 2;                         ///< thinner wood than this is reported
   bool operator==(const Ribs&) const = default;
 };
 
@@ -100,16 +109,18 @@ struct LeadingEdge {
   LeadingEdgeKind kind = LeadingEdgeKind::square;
   double width = 7; ///< side of the strip when it is square or on edge
   WidthIs widthIs = WidthIs::squareToEdge;
-  double height = 8; ///< shaped strip only: of the part that is let into the rib
-  double letIn = 2;  ///< shaped strip only: how deep it sits in the rib's notch
+  double height = 8;       ///< shaped strip only: of the part that is let into the rib
+  double letIn = 2;        ///< shaped strip only: how deep it sits in the rib's notch
+  double proud = 0;        ///< square strip: it is bought so much deeper above and below, and planed to the ribs' curve
+  std::vector<int> gauges; ///< ribs that get a gauge of their nose, from the join, 1 the one at it
   std::string material = "balsa-160";
   bool operator==(const LeadingEdge&) const = default;
 };
 
-enum class TrailingEdgeKind { none, wedge, twoSheets };
+enum class TrailingEdgeKind { none, wedge, twoSheets, square };
 inline constexpr std::array trailingEdgeChoices{Choice{"none", "none"}, Choice{"wedge", "wedge stock"},
-                                                Choice{"twoSheets", "two sheets"}};
-static_assert(trailingEdgeChoices.size() == wordsFor(TrailingEdgeKind::twoSheets));
+                                                Choice{"twoSheets", "two sheets"}, Choice{"square", "square strip"}};
+static_assert(trailingEdgeChoices.size() == wordsFor(TrailingEdgeKind::square));
 
 struct TrailingEdge {
   TrailingEdgeKind kind = TrailingEdgeKind::wedge;
@@ -117,6 +128,7 @@ struct TrailingEdge {
   WidthIs widthIs = WidthIs::squareToEdge;
   double sheet = 1.5;  ///< two sheets only: thickness of each
   double overhang = 3; ///< two sheets only: how far they stand out behind the rib tails
+  double height = 3;   ///< square strip only: it is not planed, and lies half over and half under the section's middle
   std::string material = "balsa-160";
   bool operator==(const TrailingEdge&) const = default;
 };

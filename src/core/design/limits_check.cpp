@@ -77,6 +77,9 @@ public:
       if (!(std::abs(p.x()) < farthestPoint && std::abs(p.y()) < farthestPoint))
         refuse(key, "a point lies farther out than any plan");
   }
+  void outline(const char* key, const char* label, const Polyline& v, bool) {
+    if (const auto cause = wrongOutline(v)) refuse(*label ? label : key, *cause);
+  }
   void bytes(const char*, const EmbeddedCopy& v) { copies += v.bytes().size(); }
   void dihedral(const char*, const Dihedral& v, double, bool) {
     const Limits l = v.by == DihedralBy::angle  ? Limits{-50, 50}

@@ -1,5 +1,6 @@
 #include "core/design/plan_use.h"
 #include "core/design/decisions.h"
+#include "core/design/describe_shape.h"
 #include "core/design/panel_brief.h"
 #include "core/measure/figure.h"
 #include <algorithm>
@@ -93,6 +94,30 @@ private:
   PanelId id;
 };
 
+/// The tip's outline as it was read, beyond the tip rib as the panels stand now.
+void takeTip(Changed& out, const Plan& plan, const JudgedPlan& judged) {
+  const Polyline read = tipFromPlan(plan, judged);
+  if (read.empty()) return;
+  auto& panels = out.design.wings.front().panels;
+  double span = 0, nose = 0;
+  for (const PanelDesign& p : panels) span += p.panel.span, nose += p.panel.tipSetback;
+  constexpr double atRib = 0.5; // mm: what is read there is the rib's own end
+  Polyline beyond;
+  for (const Point& p : read)
+    if (p.y() - span > atRib)
+      beyond.emplace_back(std::round((p.x() - nose) * 100) / 100, std::round((p.y() - span) * 100) / 100);
+  const std::size_t most = mostTipPoints;
+  for (std::size_t i = 0; beyond.size() > most && i < most; ++i) // evenly thinned out
+    beyond[i] = beyond[i * (beyond.size() - 1) / (most - 1)];
+  if (beyond.size() > most) beyond.resize(most);
+  if (const auto cause = wrongOutline(beyond)) {
+    out.notes.push_back(fmt::format("The tip's outline was not taken: {}.", *cause));
+    return;
+  }
+  panels.back().tip.kind = TipKind::own;
+  panels.back().tip.outline = beyond;
+}
+
 } // namespace
 
 Changed withReadings(const Design& design, const JudgedPlan& judged) {
@@ -116,6 +141,7 @@ Changed withReadings(const Design& design, const JudgedPlan& judged) {
   if (l.halfSpan && panels.size() > l.outer.size() + 1)
     out.notes.push_back(fmt::format("The plan was read as {} panel{}; those further out stay as they were.",
                                     l.outer.size() + 1, l.outer.empty() ? "" : "s"));
+  takeTip(out, d.plan, judged);
   for (int number : {1, 2}) {
     SectionChoice& section = number == 1 ? panels.front().sections.root : panels.back().sections.tip;
     if (auto traced = tracedFromPlan(d.plan, judged.sheets, number)) {
@@ -161,6 +187,8 @@ void scaleShape(PanelDesign& p, double k) {
   for (double* shape : {&p.panel.span, &p.panel.rootChord, &p.panel.tipChord, &p.panel.tipSetback, &p.ribs.spacing,
                         &p.tip.reach, &p.tip.raised})
     *shape *= k;
+  for (Point& place : p.tip.outline) place *= k;
+  p.left.span *= k, p.left.rootChord *= k, p.left.tipChord *= k;
   for (Spar& s : p.spars) s.stopsAt *= k;
   for (double& s : p.ribs.stations) s *= k;
   if (p.join.dihedral.by != DihedralBy::angle) p.join.dihedral.value *= k;
@@ -207,6 +235,8 @@ Changed atHalfSpan(const Design& design, double halfSpan, StockRule stock) {
   const double k = halfSpan / halfSpanOf(d.wings.front());
   for (Wing& wing : d.wings) {
     wing.aft *= k, wing.up *= k;
+    for (Strut& s : wing.struts) s.out *= k, s.footAft *= k, s.footRight *= k, s.footUp *= k;
+    wing.posts.height *= k;
     for (PanelDesign& p : wing.panels) {
       scaleShape(p, k);
       if (stock == StockRule::step) stepStock(p, k, d.unit);
@@ -216,6 +246,10 @@ Changed atHalfSpan(const Design& design, double halfSpan, StockRule stock) {
       "Mass stays at {}; a wing {} times the size is about {:.1f} times as heavy for the same build: decide it again.",
       told(d.flying.mass, Quantity::mass, d.unit), fmt::format("{:.2f}", k), k * k * k));
   if (stock == StockRule::keep) out.notes.emplace_back("Stock sizes stay as they were: look at the spars' reserves.");
+  for (Wing& wing : d.wings)
+    for (PanelDesign& p : wing.panels)
+      for (Point& place : p.tip.outline)
+        place = {std::clamp(place.x(), -farthestTip, farthestTip), std::clamp(place.y(), 1e-3, farthestTip)};
   // What no longer fits the limits of a decision is held at them.
   for (const Decision& decision : decisionsOf(d)) {
     if (decision.kind != DecisionKind::length || decision.follows) continue;

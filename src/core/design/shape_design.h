@@ -24,11 +24,20 @@ struct Panel {
   bool operator==(const Panel&) const = default;
 };
 
-enum class TipKind { square, plate, outline, block, bow, rounded };
+enum class TipKind { square, plate, outline, block, bow, rounded, own };
 inline constexpr std::array tipChoices{Choice{"square", "square, at the rib"}, Choice{"plate", "sheet plate"},
                                        Choice{"outline", "outline of sheet"},  Choice{"block", "carved block"},
-                                       Choice{"bow", "strips round a form"},   Choice{"rounded", "corners rounded"}};
-static_assert(tipChoices.size() == wordsFor(TipKind::rounded));
+                                       Choice{"bow", "strips round a form"},   Choice{"rounded", "corners rounded"},
+                                       Choice{"own", "outline of its own"}};
+static_assert(tipChoices.size() == wordsFor(TipKind::own));
+
+inline constexpr int mostTipPoints = 40, mostTipPieces = 8;
+inline constexpr double farthestTip = 1000; ///< mm of a place of a tip's outline, beyond its rib and along it
+
+/// How the pieces of a tip's outline meet.
+enum class TipJoint { butt, scarf };
+inline constexpr std::array tipJointChoices{Choice{"butt", "butted"}, Choice{"scarf", "scarfed"}};
+static_assert(tipJointChoices.size() == wordsFor(TipJoint::scarf));
 
 /// What stands beyond the outermost panel's tip rib.
 struct Tip {
@@ -43,7 +52,22 @@ struct Tip {
   double bowWidth = 5;   ///< of each strip, square to the plan
   double springBack = 0; ///< of its bend that a bow loses when it is taken off the form
   double radius = 25;    ///< of a rounded tip's two corners
+  /// An outline of its own: places (aft of the tip rib's nose, beyond the rib) between its two ends, from LE to TE.
+  Polyline outline{{30, 35}, {90, 40}, {140, 25}};
+  bool rounding = true; ///< a curve through them; else straight from one to the next
+  int pieces = 1;       ///< of sheet that an outline is made of, each with its grain along it
+  TipJoint joint = TipJoint::butt;
   bool operator==(const Tip&) const = default;
+};
+
+/// By how much the left hand differs from the right; all else of it is the mirror image.
+struct LeftHand {
+  bool differs = false;
+  double span = 0;       ///< mm longer
+  double rootChord = 0;  ///< mm longer, where the root is decided
+  double tipChord = 0;   ///< mm longer, forwards and aft as the setback leaves it
+  double washoutDeg = 0; ///< more washout at the tip; less is wash-in
+  bool operator==(const LeftHand&) const = default;
 };
 
 } // namespace eup

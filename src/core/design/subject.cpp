@@ -15,6 +15,7 @@ Stage stageOf(Topic topic) {
   case Topic::panel:
   case Topic::ribPlaces:
   case Topic::tip:
+  case Topic::leftHand:
     return Stage::panels;
   case Topic::ribs:
   case Topic::riblets:
@@ -35,6 +36,8 @@ Stage stageOf(Topic topic) {
   case Topic::join:
   case Topic::brace:
   case Topic::joiner:
+  case Topic::strut:
+  case Topic::posts:
   case Topic::settingUp:
     return Stage::joins;
   case Topic::cutList:
@@ -65,6 +68,9 @@ std::string titleOf(const Subject& s, const Design& design, PanelId id) {
   if (s.topic == Topic::spar) return fmt::format("Spar {}", s.number + 1);
   if (s.topic == Topic::join && id.panel == 0)
     return mirrored(design.wings.at(static_cast<std::size_t>(id.wing))) ? "Centre join" : "Setting up";
+  if (const auto& struts = design.wings.at(static_cast<std::size_t>(id.wing)).struts;
+      s.topic == Topic::strut && k < struts.size())
+    return struts[k].name;
   if (s.topic == Topic::aboard && k < design.balance.aboard.size()) return design.balance.aboard[k].name;
   if (s.topic == Topic::brace) {
     std::string name = braceName(s.number);
@@ -100,6 +106,7 @@ std::vector<Subject> subjectsOf(const Design& design, Stage stage, PanelId id) {
   case Stage::panels:
     add({Topic::panel, Topic::ribPlaces});
     if (outermost) add({Topic::tip});
+    if (mirrored(wing)) add({Topic::leftHand});
     add({Topic::wing, Topic::model});
     break;
   case Stage::ribs:
@@ -121,6 +128,10 @@ std::vector<Subject> subjectsOf(const Design& design, Stage stage, PanelId id) {
       add({Topic::join});
       for (int i = 0; i < static_cast<int>(panel.join.braces.size()); ++i) out.push_back({Topic::brace, i});
       add({Topic::joiner});
+    }
+    if (mirrored(wing) && innermost) { // of the wing, and told with its root
+      for (int i = 0; i < std::max(1, static_cast<int>(wing.struts.size())); ++i) out.push_back({Topic::strut, i});
+      add({Topic::posts});
     }
     add({Topic::settingUp});
     break;

@@ -2,6 +2,7 @@
 // a stair of packing heights, and a cradle that holds both sides of a join at its angle.
 #include "core/drawing/wing_drawings.h"
 #include "core/geometry/polyline.h"
+#include "core/geometry/region.h"
 #include "core/joins/panel_join.h"
 #include "core/joins/setting_up.h"
 #include "core/measure/figure.h"
@@ -79,6 +80,30 @@ Drawing washoutBlock(const DrawnPanel& w, const RibSupports& supports) {
   return d;
 }
 
+/// Held against the planed nose: the rib's curve as it is under its sheet, cut away.
+Drawing noseGauge(const DrawnPanel& w, const Rib& rib, Hand hand) {
+  const Sheeting& s = w.design.sheeting;
+  const bool sheeted = s.top && s.bottom;
+  const Region nose = sheeted ? grown({rib.bare}, -s.thickness) : Region{rib.bare};
+  const double reach = std::min(1.5 * w.design.leading.onRib(rib.turn) + 10, 0.6 * rib.frame.chord);
+  double high = 0, low = 0;
+  for (const Polyline& loop : nose)
+    for (const Point& p : loop)
+      if (p.x() <= reach) high = std::max(high, p.y()), low = std::min(low, p.y());
+  constexpr double body = 12; // mm of gauge round the nose
+  Drawing d;
+  for (const Polyline& loop : subtract({rectangle({-body, low - body}, {reach, high + body})}, nose))
+    d.loop(Layer::cut, loop);
+  d.line(Layer::mark, {-body, 0}, {-body / 3, 0}); // the chord line
+  if (hand == Hand::left) d = mirrored(std::move(d));
+  const Box box = d.bounds();
+  d.write({box.low.x(), box.low.y() - 5},
+          fmt::format("nose gauge {} {}{}; the line is the chord line", rib.name(), nameLarge(hand),
+                      sheeted ? ", under its sheet" : ""),
+          3);
+  return d;
+}
+
 /// Steps as high as the packing at one line of supports, rib after rib.
 Drawing stair(const DrawnPanel& w, std::size_t line) {
   constexpr double tread = 12;
@@ -138,6 +163,10 @@ std::vector<Drawing> gauges(const DrawnPanel& w, Hand hand) {
   const std::vector<std::size_t> chosen = templatedRibs(w);
   for (const std::size_t i : chosen)
     for (const bool above : {false, true}) put(incidenceTemplate(w, w.frame.ribs[i], hand, above));
+  for (Drawing& part : stackTemplates(w, hand)) put(std::move(part));
+  for (const int asked : w.design.leadingEdge.gauges)
+    if (asked >= 1 && static_cast<std::size_t>(asked) <= w.frame.ribs.size())
+      put(noseGauge(w, w.frame.ribs[static_cast<std::size_t>(asked) - 1], hand));
   constexpr double worthAStep = 0.2; // mm: what lies lower lies on the board
   for (const std::size_t i : chosen)
     if (w.settingUp.ribs[i].at.back().height > worthAStep) put(washoutBlock(w, w.settingUp.ribs[i]));

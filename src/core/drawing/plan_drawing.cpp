@@ -70,6 +70,10 @@ void tipOnPlan(Drawing& d, const DrawnPanel& w) {
            {onPlan(to, span), onPlan(to, span + w.tip->reach), onPlan(from, span + w.tip->reach), onPlan(from, span)});
     return;
   }
+  for (std::size_t i = 1; i < w.tip->pieces.size(); ++i) { // where one piece meets the next
+    const Polyline joint = place({w.tip->pieces[i].outline.front(), w.tip->pieces[i].outline.back()});
+    d.line(Layer::cut, joint.front(), joint.back());
+  }
   d.strokes.push_back({Layer::cut, place(w.tip->edge), false});
   if (!w.tip->inner.empty()) d.strokes.push_back({Layer::cut, place(w.tip->inner), false});
   for (const TipTemplate& one : w.tip->templates)

@@ -153,7 +153,12 @@ std::vector<Drawing> strengthCard(const DrawnPanel& w, Hand hand) {
     drawReserves(w, s.spar, page);
     drawBays(w, s.spar, page);
   }
-  if (w.strength.bending.spars.empty()) page.text("No spar: nothing is reckoned.", 4);
+  for (const EdgeStrength& e : w.strength.bending.edges)
+    page.text(fmt::format("{} edge, a spar here: {:.0f} % of the bending, least reserve {:.2f}, {}",
+                          e.leading ? "Leading" : "Trailing", e.share * 100, e.worstReserve, wordsOf(e.worstCase)),
+              4);
+  if (w.strength.bending.spars.empty() && w.strength.bending.edges.empty())
+    page.text("No spar: nothing is reckoned.", 4);
   page.paragraph(sourcesOf(d), 2.4);
   for (Drawing& block : page.blocks) block.title = title, block.wing = d.name, block.hand = hand;
   return std::move(page.blocks);

@@ -1,17 +1,13 @@
 // Tip parts at full size: the outline's pieces, a plate, the form and strips of a bow, templates for a carved block.
 #include "core/drawing/wing_drawings.h"
+#include "core/geometry/polyline.h"
 #include "core/measure/figure.h"
 #include <algorithm>
+#include <cmath>
 #include <fmt/format.h>
 
 namespace eup {
 namespace {
-
-void close(Drawing& d, const Polyline& outer, const Polyline& inner, Layer layer) {
-  Polyline loop = outer;
-  loop.insert(loop.end(), inner.rbegin(), inner.rend());
-  d.loop(layer, loop);
-}
 
 /// (aft, beyond) on the plan → drawing: the leading edge up, the tip to the right, as on the plan.
 Polyline onSheet(const Polyline& line) {
@@ -45,9 +41,21 @@ std::vector<Drawing> tipParts(const DrawnPanel& w, Hand hand) {
     out.push_back(named(d, hand, fmt::format("Tip plate, sheet {}", len(t.thickness))));
     return out;
   case TipKind::outline:
-    close(d, onSheet(tip.edge), onSheet(tip.inner), Layer::cut);
-    out.push_back(
-        named(d, hand, fmt::format("Tip outline, sheet {}; piece it with the grain along", len(t.thickness))));
+  case TipKind::own:
+    for (std::size_t i = 0; i < tip.pieces.size(); ++i) {
+      const TipPiece& one = tip.pieces[i];
+      Drawing piece;
+      piece.loop(Layer::cut, onSheet(one.outline));
+      const Point middle = centroidOf(one.outline), way(std::cos(one.grain), std::sin(one.grain));
+      const double half = std::min(one.length / 4, 15.0);
+      for (const Polyline& arrow : {Polyline{middle - way * half, middle + way * half}})
+        piece.strokes.push_back({Layer::mark, onSheet(arrow), false});
+      out.push_back(named(
+          piece, hand,
+          fmt::format("Tip outline{}, sheet {}; the line is the grain",
+                      tip.pieces.size() > 1 ? fmt::format(", piece {} of {}", i + 1, tip.pieces.size()) : std::string(),
+                      len(t.thickness))));
+    }
     return out;
   case TipKind::bow:
     d.loop(Layer::cut, onSheet(tip.form));

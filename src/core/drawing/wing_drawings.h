@@ -27,6 +27,9 @@ struct DrawnPanel {
 /// A wing's panels, from the middle outwards.
 using DrawnWing = std::vector<DrawnPanel>;
 
+/// The two templates of a stack of ribs, with its bolts; none for ribs that are not stacked.
+std::vector<Drawing> stackTemplates(const DrawnPanel& panel, Hand hand);
+
 /// One rib in chord axes with its lettering. A right-hand rib has its nose on the left, a left-hand one on the right:
 /// either way the printed face is the one that looks to the tip.
 Drawing ribDrawing(const DrawnPanel& panel, const Rib& rib, Hand hand);

@@ -177,6 +177,8 @@ public:
         surface.get(), CAIRO_PDF_METADATA_TITLE,
         fmt::format("{}: {}, {} hand", first.wing, sections.size() > 1 ? "for the bench" : first.title, handWords())
             .c_str());
+    // No time of day in it: the same wing is the same file, byte for byte.
+    cairo_pdf_surface_set_metadata(surface.get(), CAIRO_PDF_METADATA_CREATE_DATE, "");
     cairo_status_t status;
     {
       const std::unique_ptr<cairo_t, decltype(&cairo_destroy)> cairo(cairo_create(surface.get()), cairo_destroy);

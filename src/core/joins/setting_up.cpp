@@ -59,6 +59,18 @@ struct Underside {
     s.there = on(s.t);
     return s;
   }
+  /// Under a strip that is not planed to the surface.
+  Support under(std::string line, const Point& corner, const Point& otherCorner) const {
+    const Point a = lies(cut.frame.fromChord(corner)), b = lies(cut.frame.fromChord(otherCorner));
+    Support s{std::move(line),
+              corner.x(),
+              tOf(corner.x()),
+              a.y() - board,
+              std::atan((b.y() - a.y()) / (b.x() - a.x())),
+              true};
+    s.there = on(s.t);
+    return s;
+  }
   double tOf(double chordX) const { return rib.inPanel({chordX, 0}).y(); }
   bool on(double t) const { return t > -1e-6 && t < span + 1e-6; }
 };
@@ -124,8 +136,15 @@ Lie lieOf(const PanelBrief& d, const PanelShape& shape) {
   }
   const Placement turn{-out.turn, {0, 0}};
   out.board = 1e300;
-  for (double t : {0.0, shape.loft.span()})
+  for (double t : {0.0, shape.loft.span()}) {
     for (const Point& p : outlineOf(shape.loft.cutAt(t))) out.board = std::min(out.board, turn(p).y());
+    if (d.trailingEdge.kind != TrailingEdgeKind::square) continue;
+    const ChordFrame frame = shape.loft.frameAt(t); // a strip may hang below the section
+    const double wide = std::min(d.trailing.onRib(), frame.chord),
+                 middle = frame.toChord(shape.loft.middle(1 - wide / 2 / frame.chord, t)).y();
+    for (const double x : {frame.chord - wide, frame.chord})
+      out.board = std::min(out.board, turn(frame.fromChord({x, middle - d.trailingEdge.height / 2})).y());
+  }
   return out;
 }
 
@@ -152,8 +171,15 @@ SettingUp settingUp(const PanelBrief& d, const PanelShape& shape, const Frame& f
       Support& s = supports.at.back();
       s.there = s.there && line.reaches(s.t);
     }
-    if (d.trailing.width > 0) supports.at.push_back(under.at("TE front", rib.frame.chord - d.trailing.onRib(rib.turn)));
-    supports.at.push_back(under.at("TE", rib.frame.chord));
+    if (d.trailingEdge.kind == TrailingEdgeKind::square) {
+      const Polyline strip = squareTail(d, rib);
+      supports.at.push_back(under.under("TE front", strip[0], strip[1]));
+      supports.at.push_back(under.under("TE", strip[1], strip[0]));
+    } else {
+      if (d.trailing.width > 0)
+        supports.at.push_back(under.at("TE front", rib.frame.chord - d.trailing.onRib(rib.turn)));
+      supports.at.push_back(under.at("TE", rib.frame.chord));
+    }
     out.ribs.push_back(std::move(supports));
   }
   return out;

@@ -156,6 +156,18 @@ Planform planformOf(std::span<const Panel> panels) {
   return out;
 }
 
+Planform together(const Planform& right, const Planform& left) {
+  Planform out;
+  out.halfSpan = (right.halfSpan + left.halfSpan) / 2;
+  out.area = (right.area + left.area) / 2;
+  const double r = right.area / (right.area + left.area), l = 1 - r;
+  out.meanChord = r * right.meanChord + l * left.meanChord;
+  out.meanChordAt = r * right.meanChordAt + l * left.meanChordAt;
+  out.meanChordLe = r * right.meanChordLe + l * left.meanChordLe;
+  out.aspect = 4 * out.halfSpan * out.halfSpan / out.area;
+  return out;
+}
+
 double effectiveDihedral(std::span<const Panel> panels, std::span<const double> gammas) {
   double weighed = 0, all = 0, y0 = 0;
   for (std::size_t i = 0; i < panels.size(); ++i) {

@@ -83,6 +83,9 @@ struct Planform {
 /// Panels from the middle outwards, with their roots filled in; at least one.
 Planform planformOf(std::span<const Panel> panels);
 
+/// Of a wing whose halves are not alike: each given as the whole that it would be with its mirror image.
+Planform together(const Planform& right, const Planform& left);
+
 /// The plain dihedral that rights as much as the panels' own, rad: ∫Γ c y dy ÷ ∫c y dy, the area-arm mean of strip
 /// theory, y along the true length.
 double effectiveDihedral(std::span<const Panel> panels, std::span<const double> gammas);

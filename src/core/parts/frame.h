@@ -17,4 +17,8 @@ struct Frame {
 Frame cutFrame(const PanelBrief& design, const PanelShape& shape, std::vector<SparLine> spars,
                const std::vector<Passing>& passing);
 
+/// A rib's shape at any place of the span, also a little past the panel's ends, with nothing cut into it but what the
+/// edges' stock and the cover take.
+Rib cutTemplate(const PanelBrief& design, const PanelLoft& loft, double t, int number);
+
 } // namespace eup

@@ -48,6 +48,11 @@ void layAlongEdge(Part& part, const PanelLoft& loft, bool leading, double onRib)
   part.from = end(0), part.to = end(loft.span());
 }
 
+/// What a square strip is bought deeper by, above and below.
+double squareProud(const LeadingEdge& le) {
+  return le.kind == LeadingEdgeKind::square ? le.proud : 0;
+}
+
 void addLeadingEdge(PartMaker& m) {
   const LeadingEdge& le = m.d.leadingEdge;
   if (le.kind == LeadingEdgeKind::none) return;
@@ -56,7 +61,7 @@ void addLeadingEdge(PartMaker& m) {
   part.length = m.edgeLength(true), part.breadth = width, part.grain = GrainWay::length;
   layAlongEdge(part, m.loft, true, onRib);
   const bool onEdge = le.kind == LeadingEdgeKind::onEdge;
-  part.stock = onEdge ? Stock::strip(width, width) : Stock::strip(width, m.deepest(onRib, false));
+  part.stock = onEdge ? Stock::strip(width, width) : Stock::strip(width, m.deepest(onRib, false) + 2 * squareProud(le));
   part.length += m.pastEnds(part.from, part.to, part.stock.thickness);
   m.addRunning(std::move(part), m.heavy(le.material), [&](const Rib& rib) {
     return Slice{onEdge ? width * onRib : 0.85 * onRib * m.depthAt(rib, onRib), m.middleAt(rib, onRib / 2)};
@@ -66,19 +71,20 @@ void addLeadingEdge(PartMaker& m) {
 void addTrailingEdge(PartMaker& m) {
   const TrailingEdge& te = m.d.trailingEdge;
   if (te.kind == TrailingEdgeKind::none) return;
-  const bool wedge = te.kind == TrailingEdgeKind::wedge;
+  const bool square = te.kind == TrailingEdgeKind::square, wedge = te.kind == TrailingEdgeKind::wedge || square;
   const double width = m.d.trailing.width, onRib = m.d.trailing.onRib();
   Part part =
       PartMaker::piece(Part::What::trailingEdge, "te", wedge ? "trailing edge" : "trailing edge sheets", te.material);
   part.length = m.edgeLength(false), part.grain = GrainWay::length;
   part.breadth = wedge ? width : width + te.overhang;
-  part.stock = wedge ? Stock::strip(width, m.deepest(onRib, true)) : Stock::sheet(te.sheet);
+  part.stock = wedge ? Stock::strip(width, square ? te.height : m.deepest(onRib, true)) : Stock::sheet(te.sheet);
   layAlongEdge(part, m.loft, false, onRib);
   if (wedge) part.length += m.pastEnds(part.from, part.to, part.stock.thickness);
   part.count = wedge ? 1 : 2;
   part.area = wedge ? 0 : part.length * part.breadth;
   m.addRunning(std::move(part), m.heavy(te.material), [&](const Rib& rib) {
     const double chord = m.loft.frameAt(m.tOf(rib)).chord;
+    if (square) return Slice{onRib * te.height, m.middleAt(rib, chord - onRib / 2)};
     return wedge ? Slice{onRib * m.depthAt(rib, chord - onRib) / 2, m.middleAt(rib, chord - onRib * 2 / 3)}
                  : Slice{2 * (onRib + te.overhang * onRib / width) * te.sheet, m.middleAt(rib, chord - onRib / 2)};
   });

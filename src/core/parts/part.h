@@ -53,7 +53,9 @@ struct Part {
     diagonals,
     tip,
     brace,
-    joiner
+    joiner,
+    strut,
+    post
   } what = What::ribs;
   std::string key;      ///< within its panel, stays the same while the piece is there: "rib.4", "spar.1.top"
   std::string name;     ///< on board, print and list: "R4", "main spar, top cap"

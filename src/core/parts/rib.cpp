@@ -85,9 +85,10 @@ Polyline capRun(const Making& m, Face f) {
   const double edge = sheetEdgeAt(m.design, m.loft, f, m.sheetMeetsAt(f));
   const Polyline& face = m.face(f);
   // Into the stock behind, which is cut away anyhow: a band that ends square to the curve must not leave a needle.
-  const double into = m.design.trailingEdge.kind == TrailingEdgeKind::wedge
-                          ? std::min(m.design.capStrips.thickness, m.design.trailingEdge.width)
-                          : 0.1;
+  const double into =
+      m.design.trailingEdge.kind == TrailingEdgeKind::wedge || m.design.trailingEdge.kind == TrailingEdgeKind::square
+          ? std::min(m.design.capStrips.thickness, m.design.trailingEdge.width)
+          : 0.1;
   const double width = trailingWidth(m.design);
   const auto end = lastCrossing(face, m.x(width > 0 ? width - into : 0));
   const PlaceOn start = placeOfFraction(std::max(edge - lapUnderSheet, 0.0));
@@ -167,7 +168,7 @@ Region trailingCut(const Making& m) {
   const TrailingEdge& e = m.design.trailingEdge;
   const double beyond = 2 * m.rib.frame.chord;
   if (e.kind == TrailingEdgeKind::none) return {};
-  if (e.kind == TrailingEdgeKind::wedge) return {slab(m, m.x(e.width), beyond)};
+  if (e.kind != TrailingEdgeKind::twoSheets) return {slab(m, m.x(e.width), beyond)};
   return {slab(m, tailEnd(m), beyond)}; // the sheets' own thickness is cover
 }
 
@@ -465,6 +466,11 @@ static std::vector<Rib> cutRibs(const PanelBrief& d, const PanelLoft& loft, cons
   });
 }
 
+Rib cutTemplate(const PanelBrief& d, const PanelLoft& loft, double t, int number) {
+  Rib rib = ribAt({number, t, t, 0}, RibKind::main, d.ribs.thickness);
+  return cutRib(d, loft, {}, {}, {}, std::move(rib));
+}
+
 Frame cutFrame(const PanelBrief& d, const PanelShape& shape, std::vector<SparLine> spars,
                const std::vector<Passing>& passing) {
   Frame out{std::move(spars), {}, {}};
@@ -482,8 +488,15 @@ Beside besideRib(const PanelBrief& d, const PanelLoft& loft, const Rib& given) {
   out.sheet = subtract(intersect(whole, sheetBand(m)), leadingCut(m));
   out.trailingStock = intersect(whole, d.trailingEdge.kind == TrailingEdgeKind::wedge ? trailingCut(m) : Region{});
   if (d.trailingEdge.kind == TrailingEdgeKind::twoSheets) out.trailingStock = intersect(whole, trailingSheets(m));
+  if (d.trailingEdge.kind == TrailingEdgeKind::square) out.trailingStock = {squareTail(d, given)};
   out.capStrips = subtract(intersect(whole, capBands(m)), out.sheet);
   return out;
+}
+
+Polyline squareTail(const PanelBrief& d, const Rib& rib) {
+  const double chord = rib.frame.chord, wide = d.trailing.onRib(rib.turn), x = chord - wide / 2,
+               middle = (heightOf(rib.upper, x) + heightOf(rib.lower, x)) / 2, half = d.trailingEdge.height / 2;
+  return rectangle({chord - wide, middle - half}, {chord, middle + half});
 }
 
 double arcTo(const PanelLoft& loft, Face face, double f, double t) {

@@ -143,6 +143,11 @@ struct Beside {
 };
 Beside besideRib(const PanelBrief& design, const PanelLoft& loft, const Rib& rib);
 
+/// A square strip along the trailing edge as it lies against a rib: four corners, chord axes, front lower one first and
+/// counter-clockwise. It is level with the chord line, half over and half under the line between the faces at its
+/// middle.
+Polyline squareTail(const PanelBrief& design, const Rib& rib);
+
 /// Length along a face's surface from the nose point (0,0) to chord fraction f at t.
 double arcTo(const PanelLoft& loft, Face face, double f, double t);
 

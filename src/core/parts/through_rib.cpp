@@ -76,7 +76,7 @@ std::vector<ThroughRib> throughRib(const PanelBrief& d, const std::vector<SparLi
   const double far = rib.frame.chord;
   if (const double nose = noseCut(d, rib.turn); nose > 0)
     out.push_back({leadingStock, -1, false, rectangle({-far, -far}, {nose, far})});
-  if (const double tail = d.trailing.onRib(rib.turn); tail > 0 && d.trailingEdge.kind == TrailingEdgeKind::wedge)
+  if (const double tail = d.trailing.onRib(rib.turn); tail > 0 && d.trailingEdge.kind != TrailingEdgeKind::twoSheets)
     out.push_back({trailingStock, -1, false, rectangle({far - tail, -far}, {2 * far, far})});
   return out;
 }

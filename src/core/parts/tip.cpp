@@ -1,6 +1,9 @@
 #include "core/parts/tip.h"
 #include "core/geometry/polyline.h"
 #include "core/geometry/region.h"
+#include <algorithm>
+#include <array>
+#include <boost/math/interpolators/catmull_rom.hpp>
 #include <cmath>
 #include <numbers>
 
@@ -30,6 +33,128 @@ Polyline outlineEdge(double chord, double reach, double farthest) {
   for (int i = 1; i <= quarterSteps; ++i)
     out.emplace_back(peak + (chord - peak) * std::sin(angle(i)), reach * std::cos(angle(i)));
   out.back() = {chord, 0};
+  return out;
+}
+
+/// Through places of its own from the rib's nose to its tail: a centripetal Catmull-Rom curve, or straight lines.
+Polyline ownEdge(const Tip& tip, double chord) {
+  Polyline through{{0, 0}};
+  constexpr double apart = 1e-3; // mm: places that are one
+  for (const Point& p : tip.outline)
+    if ((p - through.back()).norm() > apart) through.push_back(p);
+  if ((Point(chord, 0) - through.back()).norm() <= apart) through.pop_back();
+  through.emplace_back(chord, 0);
+  if (!tip.rounding || through.size() < 3) return through;
+  if (through.size() == 3) { // too few for the spline: the parabola through them
+    const double a = (through[1] - through[0]).norm(), b = a + (through[2] - through[1]).norm(), m = a / b;
+    Polyline out;
+    for (int k = 0; k <= 2 * quarterSteps; ++k) {
+      const double s = k / (2.0 * quarterSteps);
+      out.push_back(through[0] * ((s - m) * (s - 1) / m) + through[1] * (s * (s - 1) / (m * (m - 1))) +
+                    through[2] * (s * (s - m) / (1 - m)));
+    }
+    return out;
+  }
+  std::vector<std::array<double, 2>> knots;
+  for (const Point& p : through) knots.push_back({p.x(), p.y()});
+  boost::math::catmull_rom<std::array<double, 2>> curve(std::move(knots));
+  Polyline out;
+  constexpr int steps = 16; // from place to place
+  for (std::size_t i = 0; i + 1 < through.size(); ++i) {
+    const double from = curve.parameter_at_point(i), to = curve.parameter_at_point(i + 1);
+    for (int k = 0; k < steps; ++k) {
+      const auto p = curve(std::min(from + (to - from) * k / steps, curve.max_parameter()));
+      out.emplace_back(p[0], p[1]);
+    }
+  }
+  out.front() = {0, 0};
+  out.emplace_back(chord, 0);
+  return out;
+}
+
+/// The inner edge of pieces that are so wide, for an outline of any shape: what is left of it inside; empty when that
+/// is nothing.
+Polyline insideOf(const Polyline& edge, double wide) {
+  const double chord = edge.back().x(), below = -4 * wide - 10;
+  Polyline whole = edge; // on to the rib's inner side, so that only the outline itself is moved in
+  whole.insert(whole.end(), {Point(chord, below), Point(0, below)});
+  if (signedArea(whole) < 0) std::reverse(whole.begin(), whole.end());
+  const Region left = grown({whole}, -wide);
+  const auto most = std::max_element(
+      left.begin(), left.end(), [](const Polyline& a, const Polyline& b) { return signedArea(a) < signedArea(b); });
+  if (most == left.end()) return {};
+  // Cut at the rib: from its front to its rear, over the top.
+  Region beyond = intersect({*most}, {rectangle({-4000, 0}, {4000, 4000})});
+  const auto tip = std::max_element(beyond.begin(), beyond.end(),
+                                    [](const Polyline& a, const Polyline& b) { return signedArea(a) < signedArea(b); });
+  if (tip == beyond.end() || tip->size() < 3) return {};
+  Polyline out = *tip;
+  std::reverse(out.begin(), out.end()); // clockwise: from the front over the top to the rear
+  std::size_t start = 0;
+  for (std::size_t i = 0; i < out.size(); ++i) // the foremost place on the rib
+    if (out[i].y() < 1e-6 && (out[start].y() >= 1e-6 || out[i].x() < out[start].x())) start = i;
+  std::rotate(out.begin(), out.begin() + static_cast<std::ptrdiff_t>(start), out.end());
+  return out;
+}
+
+/// How far along a line its place nearest to a point is.
+PlaceOn nearestOn(const Polyline& line, const Point& p) {
+  PlaceOn best;
+  double least = 1e300;
+  for (std::size_t i = 0; i + 1 < line.size(); ++i) {
+    const Point way = line[i + 1] - line[i];
+    const double t = way.squaredNorm() > 0 ? std::clamp((p - line[i]).dot(way) / way.squaredNorm(), 0.0, 1.0) : 0;
+    if (const double far = (p - line[i] - t * way).norm(); far < least) least = far, best = {i, t};
+  }
+  return best;
+}
+
+PlaceOn placeAt(const Polyline& line, double along) {
+  for (std::size_t i = 0; i + 1 < line.size(); ++i) {
+    const double step = (line[i + 1] - line[i]).norm();
+    if (along <= step && step > 0) return {i, along / step};
+    along -= step;
+  }
+  return {line.size() - 2, 1};
+}
+
+bool before(PlaceOn a, PlaceOn b) {
+  return std::pair(a.segment, a.t) < std::pair(b.segment, b.t);
+}
+
+/// Cut across at even lengths along the outer edge, square to it or slanting.
+std::vector<TipPiece> piecesOf(const Tip& tip, const Polyline& edge, const Polyline& inner) {
+  std::vector<TipPiece> out;
+  const double length = lengthOf(edge);
+  PlaceOn outerFrom{0, 0}, innerFrom{0, 0};
+  const int count = inner.empty() ? 1 : tip.pieces;
+  for (int k = 1; k <= count; ++k) {
+    PlaceOn outerTo{edge.size() - 2, 1}, innerTo{inner.empty() ? 0 : inner.size() - 2, 1};
+    if (k < count) {
+      outerTo = placeAt(edge, length * k / count);
+      PlaceOn across = nearestOn(inner, pointAt(edge, outerTo));
+      if (tip.joint == TipJoint::scarf) {
+        double on = lengthOf(headOf(inner, across)) + tipScarf * tip.width;
+        across = placeAt(inner, std::min(on, lengthOf(inner)));
+      }
+      innerTo = before(across, innerFrom) ? innerFrom : across;
+    }
+    TipPiece piece;
+    piece.outline = pieceOf(edge, outerFrom, outerTo);
+    if (!inner.empty()) {
+      Polyline back = pieceOf(inner, innerFrom, innerTo);
+      piece.outline.insert(piece.outline.end(), back.rbegin(), back.rend());
+    }
+    piece.outline = simplified(piece.outline, 0);
+    const Point along = pointAt(edge, outerTo) - pointAt(edge, outerFrom);
+    piece.grain = std::atan2(along.y(), along.x());
+    const double c = std::cos(piece.grain), s = std::sin(piece.grain);
+    Box box;
+    for (const Point& p : piece.outline) box.include(Point(p.x() * c + p.y() * s, p.y() * c - p.x() * s));
+    piece.length = box.width(), piece.breadth = box.height();
+    out.push_back(std::move(piece));
+    outerFrom = outerTo, innerFrom = innerTo;
+  }
   return out;
 }
 
@@ -124,6 +249,18 @@ std::optional<TipShape> tipShape(const PanelBrief& d, const PanelLoft& loft) {
     return out;
   }
   const bool rounded = tip.kind == TipKind::rounded;
+  if (tip.kind == TipKind::own) {
+    out.edge = ownEdge(tip, chord);
+    out.area = std::abs(signedArea(out.edge));
+    Point farthest(0, 0);
+    for (const Point& p : out.edge)
+      if (p.y() > farthest.y()) farthest = p;
+    out.reach = farthest.y();
+    out.inner = insideOf(out.edge, tip.width);
+    out.rests = {{"LE", {0, 0}}, {"edge", {farthest.x(), tip.raised}}, {"TE", {chord, 0}}};
+    out.pieces = piecesOf(tip, out.edge, out.inner);
+    return out;
+  }
   out.reach = reachOf(tip, chord);
   out.edge = rounded ? roundedEdge(chord, out.reach) : outlineEdge(chord, tip.reach, tip.farthest);
   out.area = rounded ? chord * out.reach - (2 - std::numbers::pi / 2) * out.reach * out.reach
@@ -135,6 +272,7 @@ std::optional<TipShape> tipShape(const PanelBrief& d, const PanelLoft& loft) {
     out.inner = movedIn(out.edge, deep);
     out.rests = {{"LE", {0, 0}}, {"edge", {tip.farthest * chord, tip.raised}}, {"TE", {chord, 0}}};
   }
+  if (tip.kind == TipKind::outline) out.pieces = piecesOf(tip, out.edge, out.inner);
   if (tip.kind == TipKind::bow) {
     out.form = overBent(out.inner, tip.springBack);
     out.longest = lengthOf(out.edge);

@@ -18,10 +18,18 @@ struct TipRest {
   Point at{0, 0}; ///< chord axes of the tip rib
 };
 
+/// One piece of sheet of a tip that is made of several. Places as in `TipShape`.
+struct TipPiece {
+  Polyline outline;
+  double grain = 0;               ///< rad from the chord line's way aft, outwards: along the piece
+  double length = 0, breadth = 0; ///< of the blank, along the grain and across
+};
+
 /// Places on the plan are (aft of the tip rib's nose along its chord line, beyond the rib).
 struct TipShape {
-  Polyline edge;    ///< outermost edge from LE to TE; empty for a plate
-  Polyline inner;   ///< of an outline's pieces or a bow: its inner edge
+  Polyline edge;                ///< outermost edge from LE to TE; empty for a plate
+  Polyline inner;               ///< of an outline's pieces or a bow: its inner edge; empty for one that is solid sheet
+  std::vector<TipPiece> pieces; ///< of an outline, from the leading edge round
   Polyline form;    ///< what a bow's innermost strip is bent round: `inner`, bent further by what springs back
   Polyline plate;   ///< closed, chord axes of the tip rib
   double reach = 0; ///< mm beyond the tip rib
@@ -35,8 +43,15 @@ struct TipShape {
 /// stay. It is fixed where it reaches farthest (y). 0 <= share < 1.
 Polyline overBent(const Polyline& line, double share);
 
-/// The outline is two quarters of ellipses that meet where it reaches farthest, or a straight end with two quarters of
-/// circles. Nothing for a square tip.
+/// The outline is two quarters of ellipses that meet where it reaches farthest, a straight end with two quarters of
+/// circles, or goes through places of its own. Nothing for a square tip.
+/// Whether it is cut of flat sheet along its outline.
+inline bool ofSheet(const Tip& tip) {
+  return tip.kind == TipKind::outline || tip.kind == TipKind::own;
+}
+/// How many times as long along the outline a scarf between pieces is as they are wide: common practice.
+inline constexpr double tipScarf = 2;
+
 std::optional<TipShape> tipShape(const PanelBrief& design, const PanelLoft& loft);
 
 } // namespace eup

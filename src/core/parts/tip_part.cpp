@@ -2,6 +2,7 @@
 #include "core/geometry/polyline.h"
 #include "core/parts/part_maker.h"
 #include <algorithm>
+#include <fmt/format.h>
 
 namespace eup {
 
@@ -36,11 +37,21 @@ void addTipParts(PartMaker& m, const TipShape& tip) {
     break;
   }
   case TipKind::outline:
-    part.name = "tip outline";
-    ring.insert(ring.end(), tip.inner.rbegin(), tip.inner.rend());
-    flat(ring, t.thickness);
-    part.centre = beyond(centroidOf(ring));
-    break;
+  case TipKind::own:
+    for (std::size_t i = 0; i < tip.pieces.size(); ++i) {
+      const TipPiece& one = tip.pieces[i];
+      Part piece = part;
+      const bool only = tip.pieces.size() == 1;
+      piece.key = only ? "tip" : fmt::format("tip.{}", i + 1);
+      piece.name = only ? "tip outline" : fmt::format("tip outline, piece {}", i + 1);
+      piece.length = one.length, piece.breadth = one.breadth;
+      piece.stock = Stock::sheet(t.thickness);
+      piece.area = std::abs(signedArea(one.outline));
+      piece.grams = piece.area * t.thickness * m.heavy(tipWood);
+      piece.centre = beyond(centroidOf(one.outline));
+      m.add(std::move(piece));
+    }
+    return;
   case TipKind::bow:
     part.name = "tip bow's strips";
     ring.insert(ring.end(), tip.inner.rbegin(), tip.inner.rend());

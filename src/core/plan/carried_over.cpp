@@ -1,5 +1,6 @@
 // What is carried over from a plan by itself: points for the other hand, outlines of sections.
 #include "core/plan/judge.h"
+#include <algorithm>
 #include <fmt/format.h>
 
 namespace eup {
@@ -34,6 +35,19 @@ std::vector<ReferencePoint> referencePoints(const DrawnHand& hand) {
   points(ReadingKind::trailingEdge, 1, "TE");
   for (const ReadLine& l : hand.lines)
     if (l.kind == ReadingKind::spar && l.panel == 1) points(l.kind, l.number, fmt::format("spar {}", l.number));
+  return out;
+}
+
+Polyline tipFromPlan(const Plan& plan, const JudgedPlan& judged) {
+  Polyline out;
+  if (judged.hands.empty()) return out;
+  const DrawnHand& hand = judged.hands.front();
+  for (const Reading& r : plan.readings) {
+    if (r.kind != ReadingKind::tip || r.hand != hand.hand) continue;
+    for (const Point& p : inMm(r, judged.sheets))
+      out.emplace_back((p.y() - hand.y0) / hand.aft, (p.x() - hand.x0) / hand.outwards);
+  }
+  if (out.size() > 1 && out.front().x() > out.back().x()) std::reverse(out.begin(), out.end());
   return out;
 }
 

@@ -100,6 +100,10 @@ struct ReferencePoint {
 };
 std::vector<ReferencePoint> referencePoints(const DrawnHand& hand);
 
+/// A tip's outline that was read, of the hand that has most readings: (aft of the root's leading edge, out from the
+/// root) in mm, from the leading edge round to the trailing edge. Empty when none was read.
+Polyline tipFromPlan(const Plan& plan, const JudgedPlan& judged);
+
 /// Section outlines that were read, as traced sections in plan mm; number 1 root, 2 tip.
 std::optional<TracedSection> tracedFromPlan(const Plan& plan, const std::vector<LaidSheet>& sheets, int number);
 

@@ -9,7 +9,7 @@ namespace eup {
 namespace {
 
 struct Place {
-  double t, moment, shear; ///< of this spar
+  double t, moment, shear, pressed; ///< of this spar
   LoadCase::What load;
 };
 
@@ -23,9 +23,10 @@ void checkCaps(const PanelBrief& d, const PanelLoft& loft, const SparLine& line,
     const Cap cap = capAt(up ? spar.top : spar.bottom, share);
     if (!whole && !cap.fitted) continue;
     const Material& m = d.tables.named(whole ? spar.sheetMaterial : cap.material);
-    const double stress =
-        section.bent.stress(std::abs(at.moment), up ? section.upperOuter : section.lowerOuter, m.modulus);
     const bool pressed = up == pressedAbove;
+    const double stress =
+        section.bent.stress(std::abs(at.moment), up ? section.upperOuter : section.lowerOuter, m.modulus) +
+        section.bent.pressedBy(std::max(pressed ? at.pressed : -at.pressed, 0.0), m.modulus);
     keep(bay, {pressed ? BayCheck::What::compression : BayCheck::What::tension, stress,
                pressed ? m.compression : m.tension, at.load});
     if (!pressed || whole || !capAt(spar.top, share).fitted || !capAt(spar.bottom, share).fitted)
@@ -206,7 +207,8 @@ std::vector<SparBay> bayChecks(const PanelBrief& d, const PanelLoft& loft, const
         if (!line.reaches(to) || stiffness <= 0) continue;
         const double share = stiffness / sum;
         for (const LoadCase& c : cases) {
-          const Place at{t, share * c.load.moment(d.inboard + t), share * c.load.shear(d.inboard + t), c.what};
+          const Place at{t, share * c.load.moment(d.inboard + t), share * c.load.shear(d.inboard + t),
+                         share * c.load.pressed(d.inboard + t), c.what};
           const double length = (to - from) * line.stretch;
           checkCaps(d, loft, line, sections[k], at, length, into);
           checkWeb(d, line, at, length, into);

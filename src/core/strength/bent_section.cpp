@@ -12,6 +12,7 @@ BentSection bentSection(const std::vector<Fibre>& fibres) {
   if (ea <= 0) return {};
   BentSection b;
   b.axis = eaz / ea;
+  b.stretch = ea;
   for (const Fibre& f : fibres) {
     const double h = f.high - f.low, arm = (f.high + f.low) / 2 - b.axis;
     b.stiffness += f.modulus * f.width * h * (h * h / 12 + arm * arm);

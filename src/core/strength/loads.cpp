@@ -59,11 +59,23 @@ double SpanLoad::perLength(double y) const {
   return lift / halfSpan * shares(*this, y).density + outboardOf(besides, y).here;
 }
 double SpanLoad::shear(double y) const {
-  return lift * shares(*this, y).shear + outboardOf(besides, y).sum + atTip;
+  double by = 0;
+  for (const HeldPlace& h : held)
+    if (h.y > y) by += h.up;
+  return lift * shares(*this, y).shear + outboardOf(besides, y).sum + atTip + by;
 }
 double SpanLoad::moment(double y) const {
+  double by = 0;
+  for (const HeldPlace& h : held) by += h.up * std::max(h.y - y, 0.0);
   return lift * halfSpan * shares(*this, y).moment + outboardOf(besides, y).moment +
-         atTip * std::max(halfSpan - y, 0.0);
+         atTip * std::max(halfSpan - y, 0.0) + by;
+}
+
+double SpanLoad::pressed(double y) const {
+  double out = 0;
+  for (const HeldPlace& h : held)
+    if (h.y > y) out += h.pressed;
+  return out;
 }
 
 const char* wordsOf(LoadCase::What what) {

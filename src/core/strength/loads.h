@@ -14,6 +14,11 @@ struct LinearRun {
   double from = 0, to = 1, root = 1, tip = 1;
 };
 
+/// What a strut does to the wing where it holds it: N upwards, and N that press the spar from there inwards.
+struct HeldPlace {
+  double y = 0, up = 0, pressed = 0;
+};
+
 /// Lift per mm, shear and bending moment at y for a half wing of straight-tapered panels. Schrenk's is the mean of the
 /// chord and of the ellipse of the same area (NACA TM 948, 1940). Upwards is positive.
 struct SpanLoad {
@@ -24,10 +29,12 @@ struct SpanLoad {
   std::vector<LinearRun> table{};   ///< of LoadShape::table: lift in any unit
   std::vector<LinearRun> besides{}; ///< other loads on the wing, N/mm
   double atTip = 0;                 ///< N, one force at the tip
+  std::vector<HeldPlace> held{};    ///< by struts and wires
 
   double perLength(double y) const;
   double shear(double y) const;
   double moment(double y) const;
+  double pressed(double y) const; ///< N along the spar, by struts further out
 };
 
 /// Value at y, what lies outboard of it, and that times its arm from y.

@@ -5,7 +5,7 @@
 namespace eup {
 namespace {
 
-constexpr int bays = 120; // steps along the span for the worst reserve and the deflection
+constexpr int bays = strengthSteps; // for the worst reserve and the deflection
 
 /// The cap's upper or lower material so far along the spar; a sheet spar has one for both.
 const Material& faceMaterial(const Spar& s, Face f, double share, const Tables& tables) {
@@ -35,15 +35,18 @@ void addCap(const Cap& cap, double top, double modulus, std::vector<Fibre>& to) 
   }
 }
 
-std::optional<CapStress> capStress(const Spar& spar, const SparSection& section, double share, double moment, Face f,
-                                   const Tables& tables) {
+std::optional<CapStress> capStress(const Spar& spar, const SparSection& section, double share, double moment,
+                                   double pressed, Face f, const Tables& tables) {
   if (!has(spar, f, share) || section.bent.empty()) return std::nullopt;
   const Material& m = faceMaterial(spar, f, share, tables);
   CapStress c;
   const double outer = f == Face::upper ? section.upperOuter : section.lowerOuter;
   c.stress = section.bent.stress(std::abs(moment), outer, m.modulus);
   // A cap on its own, or both on one side of the axis, is bent: then both ways act at once and the weaker counts.
-  c.strength = (f == Face::upper) == (moment >= 0) ? m.compression : m.tension;
+  const bool compressed = (f == Face::upper) == (moment >= 0);
+  c.strength = compressed ? m.compression : m.tension;
+  // Struts press the spar or pull it along: added where it makes things worse.
+  c.stress += section.bent.pressedBy(std::max(compressed ? pressed : -pressed, 0.0), m.modulus);
   c.reserve = c.stress > 0 ? c.strength / c.stress : 1e9;
   return c;
 }
@@ -94,9 +97,43 @@ double capMiddlesChange(const Spar& spar, const SparLine& line, double t) {
   return change;
 }
 
+namespace {
+
+/// The edges' strips at one step of the span, each with its share of the bending there.
+void bendEdges(const PanelBrief& d, const std::vector<EdgeSpar>& edges, std::size_t step, double stiffness,
+               const std::vector<LoadCase>& cases, const SpanLoad& rootLoad, std::vector<EdgeStrength>& out) {
+  const double t = d.panel.span * static_cast<double>(step) / bays;
+  for (std::size_t i = 0; i < edges.size(); ++i) {
+    const EdgeSection& here = edges[i].along[step];
+    const Material& m = edges[i].material;
+    EdgeStrength& e = out[i];
+    if (here.inertia <= 0) continue;
+    const auto stressAt = [&](double moment, double z) { return std::abs(moment) / stiffness * m.modulus * z; };
+    if (step == 0) {
+      e.share = m.modulus * here.inertia / stiffness;
+      e.stress = stressAt(rootLoad.moment(d.inboard), std::max(here.above, here.below));
+    }
+    for (const LoadCase& c : cases) {
+      const double moment = c.load.moment(d.inboard + t);
+      for (const bool up : {true, false}) {
+        const double stress = stressAt(moment, up ? here.above : here.below),
+                     holds = up == (moment >= 0) ? m.compression : m.tension;
+        if (stress > 0 && holds / stress < e.worstReserve)
+          e.worstReserve = holds / stress, e.worstAt = t, e.worstCase = c.what;
+      }
+    }
+  }
+}
+
+} // namespace
+
 Strength strengthOf(const PanelBrief& d, const std::vector<SparLine>& lines, const SheetSkin& skin,
-                    const std::vector<LoadCase>& cases) {
+                    const std::vector<EdgeSpar>& edges, const std::vector<LoadCase>& cases) {
   Strength out;
+  for (const EdgeSpar& e : edges) {
+    out.edges.push_back({e.leading});
+    out.rootStiffness += e.material.modulus * e.along.front().inertia;
+  }
   out.worst = worstAt(cases, d.inboard);
   out.load = out.worst.load;
   const SpanLoad& load = out.load;
@@ -112,9 +149,9 @@ Strength strengthOf(const PanelBrief& d, const std::vector<SparLine>& lines, con
   const double step = d.panel.span / bays;
   double slope = 0, sag = 0, before = 0;
   std::vector<SparSection> sections(lines.size());
-  std::vector<double> moments(cases.size());
+  std::vector<double> moments(cases.size()), presses(cases.size());
   for (int k = 0; k <= bays; ++k) {
-    const double t = step * k, moment = load.moment(d.inboard + t);
+    const double t = step * k, moment = load.moment(d.inboard + t), press = load.pressed(d.inboard + t);
     BentPlace place;
     place.t = t;
     for (std::size_t i = 0; i < lines.size(); ++i) {
@@ -122,6 +159,9 @@ Strength strengthOf(const PanelBrief& d, const std::vector<SparLine>& lines, con
           sparSection(d.spars[static_cast<std::size_t>(lines[i].index)], lines[i], t, d.tables, skinOf(lines[i], skin));
       place.stiffness += sections[i].bent.stiffness;
     }
+    for (const EdgeSpar& e : edges)
+      place.stiffness += e.material.modulus * e.along[static_cast<std::size_t>(k)].inertia;
+    if (place.stiffness > 0) bendEdges(d, edges, static_cast<std::size_t>(k), place.stiffness, cases, load, out.edges);
     if (place.stiffness <= 0) {
       if (!out.bareFrom) out.bareFrom = t;
       if (out.rootStiffness > 0) before = 0; // what bends there is held by edges and sheet, which is not reckoned
@@ -130,7 +170,8 @@ Strength strengthOf(const PanelBrief& d, const std::vector<SparLine>& lines, con
       out.along.push_back(place);
       continue;
     }
-    for (std::size_t c = 0; c < cases.size(); ++c) moments[c] = cases[c].load.moment(d.inboard + t);
+    for (std::size_t c = 0; c < cases.size(); ++c)
+      moments[c] = cases[c].load.moment(d.inboard + t), presses[c] = cases[c].load.pressed(d.inboard + t);
     for (std::size_t i = 0; i < lines.size(); ++i) {
       const Spar& spar = d.spars[static_cast<std::size_t>(lines[i].index)];
       SparStrength& s = out.spars[i];
@@ -138,8 +179,8 @@ Strength strengthOf(const PanelBrief& d, const std::vector<SparLine>& lines, con
       const double along = lines[i].share(t);
       if (k == 0) {
         s.share = share, s.moment = moment * share;
-        s.upper = capStress(spar, sections[i], along, moment * share, Face::upper, d.tables);
-        s.lower = capStress(spar, sections[i], along, moment * share, Face::lower, d.tables);
+        s.upper = capStress(spar, sections[i], along, moment * share, press * share, Face::upper, d.tables);
+        s.lower = capStress(spar, sections[i], along, moment * share, press * share, Face::lower, d.tables);
         if (const auto root = capMiddles(spar, lines[i], 0)) {
           s.webDepth = *root;
           s.webDepthChange = capMiddlesChange(spar, lines[i], 0);
@@ -148,7 +189,7 @@ Strength strengthOf(const PanelBrief& d, const std::vector<SparLine>& lines, con
       }
       for (std::size_t c = 0; c < cases.size(); ++c)
         for (const Face f : {Face::upper, Face::lower}) {
-          const auto stress = capStress(spar, sections[i], along, moments[c] * share, f, d.tables);
+          const auto stress = capStress(spar, sections[i], along, moments[c] * share, presses[c] * share, f, d.tables);
           if (!stress) continue;
           double& here = f == Face::upper ? s.along[static_cast<std::size_t>(k)].upper
                                           : s.along[static_cast<std::size_t>(k)].lower;

@@ -1,6 +1,7 @@
 // How the spars carry the bending: stiffness of each cross-section, stress in its caps, bend of the wing.
 #pragma once
 #include "core/parts/spar_line.h"
+#include "core/strength/edge_spars.h"
 #include "core/strength/loads.h"
 #include "core/strength/sheet_skin.h"
 
@@ -66,15 +67,17 @@ struct Strength {
   LoadCase worst;
   SpanLoad load; ///< of it
   std::vector<SparStrength> spars;
-  double rootStiffness = 0;       ///< ΣEI
-  double tipDeflection = 0;       ///< mm against its root held fast, bending alone: ∬ M / ΣEI
-  double tipSlope = 0;            ///< rad, the same way
-  std::vector<BentPlace> along;   ///< from root to tip in even steps
-  std::optional<double> bareFrom; ///< mm from the panel's root: beyond it no spar is left
+  std::vector<EdgeStrength> edges; ///< of a panel without a spar
+  double rootStiffness = 0;        ///< ΣEI
+  double tipDeflection = 0;        ///< mm against its root held fast, bending alone: ∬ M / ΣEI
+  double tipSlope = 0;             ///< rad, the same way
+  std::vector<BentPlace> along;    ///< from root to tip in even steps
+  std::optional<double> bareFrom;  ///< mm from the panel's root: beyond it no spar is left
 };
 
 /// `cases` is not empty.
+/// `edges` are those of `edgeSpars`: the spars of a panel that has none.
 Strength strengthOf(const PanelBrief& design, const std::vector<SparLine>& lines, const SheetSkin& skin,
-                    const std::vector<LoadCase>& cases);
+                    const std::vector<EdgeSpar>& edges, const std::vector<LoadCase>& cases);
 
 } // namespace eup

@@ -142,7 +142,10 @@ private:
     return f.fromChord({f.chord - trailingMiddle(), 0});
   }
   double leadingMiddle() const { return design.leading.width > 0 ? design.leading.onRib() / 2 : 1; }
-  double trailingMiddle() const { return 2 * design.trailing.onRib() / 3; } // a wedge's middle of area, from its edge
+  double trailingMiddle() const { // a wedge's middle of area, from its edge, or a strip's
+    return design.trailingEdge.kind == TrailingEdgeKind::square ? design.trailing.onRib() / 2
+                                                                : 2 * design.trailing.onRib() / 3;
+  }
   const Line* firstSpar() const {
     for (const Line& l : lines)
       if (l.kind == Line::Kind::spar) return &l;
@@ -208,7 +211,9 @@ private:
       const double wide = !front ? design.trailing.width : design.leading.width > 0 ? design.leading.width : 2;
       // A wedge's own constants are those of a strip of two thirds of its front's depth, about.
       const double deep = ((a.top - a.bottom).z() + (b.top - b.bottom).z()) / 2;
-      const double high = front ? std::min(wide, std::max(deep, 1.0)) : std::max(deep, 0.5);
+      const double high = front                                                  ? std::min(wide, std::max(deep, 1.0))
+                          : design.trailingEdge.kind == TrailingEdgeKind::square ? design.trailingEdge.height
+                                                                                 : std::max(deep, 0.5);
       const Material& wood = of(front ? design.leadingEdge.material : design.trailingEdge.material);
       frame.member(a.node, a.middle, b.node, b.middle, rectangularMember(wood.modulus, wood.shear, wide, high),
                    Point3::UnitZ());

@@ -1,4 +1,5 @@
 // Figures and findings of the model's balance.
+#include "core/work/holding.h"
 #include "core/work/model_balance.h"
 #include "core/work/report_parts.h"
 #include <fmt/format.h>
@@ -90,6 +91,21 @@ void balanceFigures(const TrueWing& w, FigureList& out) {
              {"balance.aboard.0.aft", "balance.aboard.0.grams", "balance.margin"},
              true});
   }
+  if (b.wingMove && std::abs(*b.wingMove) > 0.05)
+    add("wingMove", *b.wingMove >= 0 ? "Or move the main wing aft by" : "Or move the main wing forward by",
+        std::abs(*b.wingMove), Quantity::length, "all else stays where it is on the fuselage",
+        "(balance − wanted) ÷ (its share of the lift − its share of the mass)",
+        fmt::format("({} − {}) ÷ ({:.3f} − {:.3f})", out.len(b.all.at.x()), out.len(b.wanted),
+                    (b.all.at.x() - b.wanted) / *b.wingMove +
+                        (b.wings.front().grams + b.wings.front().glue) / b.all.grams,
+                    (b.wings.front().grams + b.wings.front().glue) / b.all.grams),
+        "statics; the neutral point goes with the wing by its share of Σ a S η (1 − dε/dα)", {"balance.margin"}, true);
+  if (const auto posts = postsOf(w.main(), w.design.wings.front().posts); posts && b.wingMove)
+    add("frontPost", "Front post on the fuselage, from where it is", *b.wingMove, Quantity::length,
+        "aft positive; the rear one as far behind it as now", "as far as the wing moves",
+        fmt::format("{}; then {} aft of where the root's leading edge is now", out.len(*b.wingMove),
+                    out.len(posts->frontAft + *b.wingMove)),
+        "statics", {"balance.margin", "wings.0.posts.front"}, true);
   const double tipMass = std::abs(b.rightMore) / b.tipOut;
   constexpr double worthSaying = 0.01; // g
   if (tipMass > worthSaying)

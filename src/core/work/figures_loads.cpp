@@ -98,6 +98,10 @@ const char* wordsOf(PartMass::What what) {
     return "braces";
   case PartMass::What::joiner:
     return "joiner";
+  case PartMass::What::strut:
+    return "struts";
+  case PartMass::What::post:
+    return "posts";
   }
   return "";
 }

@@ -106,6 +106,26 @@ void stockFigures(const TruePanel& w, FigureList& out) {
   };
   if (w.design.leadingEdge.kind == LeadingEdgeKind::square || w.design.leadingEdge.kind == LeadingEdgeKind::shaped)
     planed("lePlaned", "LE planed to", w.design.leading.onRib(), true, "leadingEdge.width");
+  if (const LeadingEdge& le = w.design.leadingEdge; le.kind == LeadingEdgeKind::square && le.proud > 0)
+    for (const Part& part : w.parts)
+      if (part.what == Part::What::leadingEdge)
+        for (const Rib& rib : w.frame.ribs) {
+          const double t = std::clamp(rib.t(), 0.0, loft.span()), chord = loft.frameAt(t).chord,
+                       f = std::clamp(w.design.leading.onRib() / chord, 0.0, 1.0),
+                       deep = loft.at(Face::upper, f, t).y() - loft.at(Face::lower, f, t).y();
+          out.add({fmt::format("rib.{}.leProud", rib.number),
+                   "LE stands proud by",
+                   (part.stock.thickness - deep) / 2,
+                   Quantity::length,
+                   Stage::stock,
+                   fmt::format("{}, above and below at the back of the strip, before it is planed", rib.name()),
+                   "(depth of the strip as bought − depth of the section there) ÷ 2",
+                   fmt::format("({} − {}) ÷ 2", out.len(part.stock.thickness), out.len(deep)),
+                   "left proud and planed to the ribs: common practice",
+                   {"leadingEdge.proud", "leadingEdge.width"},
+                   false,
+                   rib.number});
+        }
   if (w.design.trailingEdge.kind == TrailingEdgeKind::wedge)
     planed("tePlaned", "TE planed to", w.design.trailing.onRib(), false, "trailingEdge.width");
   if (w.design.trailingEdge.kind == TrailingEdgeKind::twoSheets)

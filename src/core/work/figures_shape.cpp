@@ -114,7 +114,8 @@ void sectionFigures(const TruePanel& w, FigureList& out) {
 
 /// A quarter of its mean chord, aft of the main wing's root leading edge.
 static double quarterChord(const WholeWing& wing, const Wing& place) {
-  return place.aft + wing.planform.meanChordLe + wing.planform.meanChord / 4;
+  const Planform p = bothHands(wing);
+  return place.aft + p.meanChordLe + p.meanChord / 4;
 }
 
 /// How far from the main wing another one works, and how large it is for that.
@@ -126,15 +127,15 @@ static void placeFigures(const TrueWing& aircraft, const WholeWing& wing, Figure
   const std::vector<std::string> from{fmt::format("wings.{}.surface.aft", number)};
   out.add({"wing.arm", "Arm to the main wing", arm, Quantity::length, Stage::panels,
            "from quarter to quarter of the mean chords, + aft", "set back, and where each mean chord stands",
-           fmt::format("{} + {} + {} ÷ 4 − ({} + {} ÷ 4) = {}", out.len(place.aft), out.len(wing.planform.meanChordLe),
-                       out.len(wing.planform.meanChord), out.len(main.planform.meanChordLe),
-                       out.len(main.planform.meanChord), out.len(arm)),
+           fmt::format("{} + {} + {} ÷ 4 − ({} + {} ÷ 4) = {}", out.len(place.aft),
+                       out.len(bothHands(wing).meanChordLe), out.len(bothHands(wing).meanChord),
+                       out.len(bothHands(main).meanChordLe), out.len(bothHands(main).meanChord), out.len(arm)),
            planeGeometry, from, true});
   if (place.kind == WingKind::second) return;
   const bool fin = !wing.mirrored;
-  const double area = wing.planform.area * (fin ? 0.5 : 1),
-               by = fin ? 2 * main.planform.halfSpan : main.planform.meanChord;
-  const double volume = area * std::abs(arm) / (main.planform.area * by);
+  const Planform mainPlan = bothHands(main), plan = bothHands(wing);
+  const double area = plan.area * (fin ? 0.5 : 1), by = fin ? 2 * mainPlan.halfSpan : mainPlan.meanChord;
+  const double volume = area * std::abs(arm) / (mainPlan.area * by);
   out.add({"wing.volume",
            fin                              ? "Fin volume"
            : place.kind == WingKind::canard ? "Foreplane volume"
@@ -145,13 +146,14 @@ static void placeFigures(const TrueWing& aircraft, const WholeWing& wing, Figure
                                           : "how much it steadies the model for its size",
            fin ? "area × arm ÷ (wing area × span)" : "area × arm ÷ (wing area × mean chord)",
            fmt::format("{} × {} ÷ ({} × {}) = {:.3f}", told(area, Quantity::area, aircraft.design.unit),
-                       out.len(std::abs(arm)), told(main.planform.area, Quantity::area, aircraft.design.unit),
-                       out.len(by), volume),
+                       out.len(std::abs(arm)), told(mainPlan.area, Quantity::area, aircraft.design.unit), out.len(by),
+                       volume),
            "volume coefficient as in textbooks of aeroplane stability", from});
 }
 
 void wingFigures(const TrueWing& aircraft, const WholeWing& wing, FigureList& out) {
-  const Planform& p = wing.planform;
+  const Planform p = bothHands(wing);
+  const OtherHand other = wing.other.value_or(OtherHand{p, wing.fromAbove, 0, 0});
   const LengthUnit unit = aircraft.design.unit;
   const bool one = wing.panels.size() == 1, both = wing.mirrored, main = wing.panels.front().design.id.wing == 0;
   const double hands = both ? 2 : 1; // a fin has no other half
@@ -176,31 +178,42 @@ void wingFigures(const TrueWing& aircraft, const WholeWing& wing, FigureList& ou
   const auto spanOf = [&](const TruePanel& panel) { return out.len(panel.shape.loft.span()); };
   out.add({"panel.span", "Span, flat as drawn", hands * p.halfSpan, Quantity::length, Stage::panels,
            both ? "both halves laid flat" : "root rib to tip rib",
-           fmt::format("{}{}", each, one ? (both ? "half span" : "span") : "Σ panel span"),
-           fmt::format("{}{} = {}", each, sum(spanOf), out.len(hands * p.halfSpan)), planeGeometry, spans});
+           wing.other ? "right half + left half"
+                      : fmt::format("{}{}", each, one ? (both ? "half span" : "span") : "Σ panel span"),
+           wing.other ? fmt::format("{} + {} = {}", out.len(wing.planform.halfSpan), out.len(other.planform.halfSpan),
+                                    out.len(2 * p.halfSpan))
+                      : fmt::format("{}{} = {}", each, sum(spanOf), out.len(hands * p.halfSpan)),
+           planeGeometry, spans});
   if (both)
-    out.add({"panel.spanFromAbove", "Span, from above", 2 * wing.fromAbove, Quantity::length, Stage::panels,
-             "tip to tip of the joined wing", one ? "2 L cos Γ" : "2 Σ L cos Γ",
-             fmt::format("2 × {} = {}", sum([&](const TruePanel& panel) {
-                           return fmt::format("{} × cos {}", spanOf(panel), out.deg(panel.join.gamma));
-                         }),
-                         out.len(2 * wing.fromAbove)),
+    out.add({"panel.spanFromAbove", "Span, from above", wing.fromAbove + other.fromAbove, Quantity::length,
+             Stage::panels, "tip to tip of the joined wing", one ? "2 L cos Γ" : "2 Σ L cos Γ",
+             wing.other ? fmt::format("{} + {}", out.len(wing.fromAbove), out.len(other.fromAbove))
+                        : fmt::format("2 × {} = {}", sum([&](const TruePanel& panel) {
+                                        return fmt::format("{} × cos {}", spanOf(panel), out.deg(panel.join.gamma));
+                                      }),
+                                      out.len(2 * wing.fromAbove)),
              planeGeometry, joins, true});
   const double area = p.area * hands / 2;
+  const auto twoHands = [&](double right, double left) {
+    return fmt::format("{} + {}, right and left", told(right, Quantity::area, unit), told(left, Quantity::area, unit));
+  };
   const char* halved = both ? "" : " ÷ 2";
   out.add({"panel.area", both ? "Wing area" : "Area", area, Quantity::area, Stage::panels,
            both ? "both halves from rib to rib, flat as drawn, without tips" : "one side, without its tip",
            (one ? std::string("half span × (root chord + tip chord)")
                 : std::string("Σ panel span × (root chord + tip chord)")) +
                halved,
-           fmt::format("{}{} = {}", sum([&](const TruePanel& panel) {
-                         return fmt::format("{} × ({} + {})", spanOf(panel), out.len(panel.design.panel.rootChord),
-                                            out.len(panel.design.panel.tipChord));
-                       }),
-                       halved, told(area, Quantity::area, unit)),
+           wing.other ? twoHands(wing.planform.area / 2, other.planform.area / 2)
+                      : fmt::format("{}{} = {}", sum([&](const TruePanel& panel) {
+                                      return fmt::format("{} × ({} + {})", spanOf(panel),
+                                                         out.len(panel.design.panel.rootChord),
+                                                         out.len(panel.design.panel.tipChord));
+                                    }),
+                                    halved, told(area, Quantity::area, unit)),
            planeGeometry, plan, true});
   const TruePanel& last = wing.panels.back();
-  const double tips = last.tip ? last.tip->area * hands : 0;
+  const double ownTip = last.tip ? last.tip->area : 0,
+               tips = wing.other ? ownTip + wing.other->tipArea : ownTip * hands;
   if (tips > 0)
     out.add({"panel.areaWithTips",
              "Area with tips",
@@ -209,34 +222,37 @@ void wingFigures(const TrueWing& aircraft, const WholeWing& wing, FigureList& ou
              Stage::panels,
              both ? "both halves and both tips, flat as drawn" : "one side and its tip",
              "area + what stands beyond the tip rib",
-             fmt::format("{} + {} × {} = {}", told(area, Quantity::area, unit), hands,
-                         told(tips / hands, Quantity::area, unit), told(area + tips, Quantity::area, unit)),
+             wing.other
+                 ? twoHands(wing.planform.area / 2 + ownTip, other.planform.area / 2 + other.tipArea)
+                 : fmt::format("{} + {} × {} = {}", told(area, Quantity::area, unit), hands,
+                               told(tips / hands, Quantity::area, unit), told(area + tips, Quantity::area, unit)),
              planeGeometry,
              {pathOf(last.design.id) + "tip.kind", pathOf(last.design.id) + "tip.reach"}});
   const double aspect = hands * p.halfSpan * hands * p.halfSpan / area;
   out.add({"panel.aspect", "Aspect ratio", aspect, Quantity::ratio, Stage::panels, "on the flat span", "span² ÷ area",
            fmt::format("({})² ÷ {} = {:.2f}", out.len(hands * p.halfSpan), told(area, Quantity::area, unit), aspect),
            planeGeometry, plan});
+  const bool plain = one && !wing.other; // told in closed form
   const double taper = wing.panels.back().design.panel.tipChord / wing.panels.front().design.panel.rootChord;
   out.add({"panel.mac", "Mean aerodynamic chord", p.meanChord, Quantity::length, Stage::panels,
-           "see its place along the span", one ? "⅔ c_r (1 + λ + λ²) ÷ (1 + λ)" : "∫c² dy ÷ ∫c dy",
-           one ? fmt::format("⅔ × {} × (1 + {:.4f} + {:.4f}) ÷ {:.4f} = {}",
-                             out.len(wing.panels.front().design.panel.rootChord), taper, taper * taper, 1 + taper,
-                             out.len(p.meanChord))
-               : fmt::format("each panel in closed form, over {}: {}", told(p.area / 2, Quantity::area, unit),
-                             out.len(p.meanChord)),
+           "see its place along the span", plain ? "⅔ c_r (1 + λ + λ²) ÷ (1 + λ)" : "∫c² dy ÷ ∫c dy",
+           plain ? fmt::format("⅔ × {} × (1 + {:.4f} + {:.4f}) ÷ {:.4f} = {}",
+                               out.len(wing.panels.front().design.panel.rootChord), taper, taper * taper, 1 + taper,
+                               out.len(p.meanChord))
+                 : fmt::format("each panel in closed form, over {}: {}", told(p.area / 2, Quantity::area, unit),
+                               out.len(p.meanChord)),
            "MAC = ∫c² dy ÷ S, worked for a straight taper", plan, true});
   out.add({"panel.macAt", "Mean chord stands at", p.meanChordAt, Quantity::length, Stage::panels,
-           "from the root, along the true span", one ? "half span ÷ 3 × (1 + 2λ) ÷ (1 + λ)" : "∫c y dy ÷ ∫c dy",
-           one ? fmt::format("{} ÷ 3 × {:.4f} ÷ {:.4f} = {}", out.len(p.halfSpan), 1 + 2 * taper, 1 + taper,
-                             out.len(p.meanChordAt))
-               : fmt::format("= {}", out.len(p.meanChordAt)),
+           "from the root, along the true span", plain ? "half span ÷ 3 × (1 + 2λ) ÷ (1 + λ)" : "∫c y dy ÷ ∫c dy",
+           plain ? fmt::format("{} ÷ 3 × {:.4f} ÷ {:.4f} = {}", out.len(p.halfSpan), 1 + 2 * taper, 1 + taper,
+                               out.len(p.meanChordAt))
+                 : fmt::format("= {}", out.len(p.meanChordAt)),
            planeGeometry, plan});
   out.add({"panel.macLe", "Mean chord's LE behind root LE", p.meanChordLe, Quantity::length, Stage::panels,
-           "on the plan", one ? "tip set-back × its place ÷ half span" : "∫c x dy ÷ ∫c dy, x the leading edge",
-           one ? fmt::format("{} × {} ÷ {} = {}", out.len(wing.panels.front().design.panel.tipSetback),
-                             out.len(p.meanChordAt), out.len(p.halfSpan), out.len(p.meanChordLe))
-               : fmt::format("= {}", out.len(p.meanChordLe)),
+           "on the plan", plain ? "tip set-back × its place ÷ half span" : "∫c x dy ÷ ∫c dy, x the leading edge",
+           plain ? fmt::format("{} × {} ÷ {} = {}", out.len(wing.panels.front().design.panel.tipSetback),
+                               out.len(p.meanChordAt), out.len(p.halfSpan), out.len(p.meanChordLe))
+                 : fmt::format("= {}", out.len(p.meanChordLe)),
            planeGeometry, plan});
   const double mass = aircraft.design.flying.mass, lifting = p.area + tips, loading = mass / (lifting / 1e4);
   std::vector<std::string> loadingFrom{"flying.mass"};

@@ -192,6 +192,25 @@ void sparFigures(const TruePanel& w, FigureList& out) {
        schrenkSource(load.shape),
        {"flying.mass", "flying.loadFactor", "flying.shape", "panel.span", "panel.rootChord", "panel.tipChord"},
        true});
+  for (const EdgeStrength& e : st.edges) {
+    const std::string head = e.leading ? "edge.leading." : "edge.trailing.",
+                      edge = e.leading ? "leadingEdge" : "trailingEdge";
+    const EdgeSection root = edgeSection(w.design, w.shape.loft, e.leading, 0);
+    const char* name = e.leading ? "leading edge" : "trailing edge";
+    out.add({head + "reserve",
+             fmt::format("Least reserve, {}", name),
+             e.worstReserve,
+             Quantity::ratio,
+             Stage::spars,
+             fmt::format("{} from {}, {}: the panel has no other spar", out.len(e.worstAt), innerEnd(w.design),
+                         wordsOf(e.worstCase)),
+             "strength ÷ (M E z ÷ Σ E I), each strip about its own middle",
+             fmt::format("at the root {:.0f} % of the bending, {:.2f} MPa, I {:.3g} mm⁴", e.share * 100, e.stress,
+                         root.inertia),
+             "strips side by side with nothing but ribs between bend together; beam theory",
+             {edge + ".width", edge + ".material", "flying.loadFactor"},
+             true});
+  }
   for (const SparStrength& s : st.spars) {
     if (s.root.bent.empty()) continue;
     const Spar& spar = w.design.spars[static_cast<std::size_t>(s.spar)];

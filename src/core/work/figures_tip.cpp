@@ -108,7 +108,33 @@ void tipFigures(const TruePanel& w, FigureList& out) {
                        out.len(whole)),
            planeGeometry,
            {"tip.reach", "panel.span"}});
-  if (tip.area > 0)
+  const bool own = w.design.tip.kind == TipKind::own;
+  if (own)
+    out.add({"tip.area",
+             "Area of a tip",
+             tip.area,
+             Quantity::area,
+             Stage::panels,
+             "beyond the tip rib, one hand",
+             "Σ of the triangles under its outline",
+             fmt::format("{} places from LE to TE, {} out at most: {}", w.design.tip.outline.size(), out.len(tip.reach),
+                         told(tip.area, Quantity::area, w.design.unit)),
+             w.design.tip.rounding ? "centripetal Catmull-Rom curve through the places" : planeGeometry,
+             {"tip.outline", "tip.rounding"}});
+  for (std::size_t i = 0; tip.pieces.size() > 1 && i < tip.pieces.size(); ++i)
+    out.add({fmt::format("tip.piece.{}", i + 1),
+             fmt::format("Tip, piece {}: sheet at least", i + 1),
+             tip.pieces[i].breadth,
+             Quantity::length,
+             Stage::panels,
+             fmt::format("across its grain; {} along it", out.len(tip.pieces[i].length)),
+             "the piece's breadth square to the line between the ends of its outer edge",
+             fmt::format("grain {} out of the chord line", out.deg(tip.pieces[i].grain)),
+             w.design.tip.joint == TipJoint::scarf ? "scarfs twice as long as the pieces are wide: common practice"
+                                                   : planeGeometry,
+             {"tip.pieces", "tip.width"},
+             true});
+  if (tip.area > 0 && !own)
     out.add({"tip.area",
              "Area of a tip",
              tip.area,

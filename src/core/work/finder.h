@@ -65,6 +65,7 @@ void bayFindings(Finder f);
 void joinFindings(Finder f);  ///< its shape
 void jointFindings(Finder f); ///< what holds it
 void tipFindings(Finder f);
+void stackFindings(Finder f);
 void twistFindings(Finder f);
 void footFindings(Finder f);
 /// And against a wing as a whole.

@@ -204,8 +204,8 @@ void strengthFindings(Finder f) {
            Severity::serious,
            Stage::spars,
            "No spar carries the lift",
-           "There is neither a cap nor a full-depth spar.",
-           "Add a spar.",
+           "There is neither a cap nor a full-depth spar, nor stock along an edge.",
+           "Add a spar, or strips along the edges.",
            {},
            {}});
   if (const auto& bare = f.w.strength.bending.bareFrom; bare && f.w.strength.bending.rootStiffness > 0) {
@@ -220,6 +220,20 @@ void strengthFindings(Finder f) {
            "Let a spar run on, unless the edges and the sheet there are known to do.",
            {},
            {"spars.0.stops", "spars.0.stopsAt"}});
+  }
+  for (const EdgeStrength& e : f.w.strength.bending.edges) {
+    if (e.worstReserve >= usualReserve) continue;
+    const std::string edge = e.leading ? "leadingEdge" : "trailingEdge";
+    f.say({e.leading ? "edge.leading" : "edge.trailing",
+           e.worstReserve < 1 && e.share > 0.5 ? Severity::serious : Severity::warning,
+           Stage::spars,
+           fmt::format("{} in the {} edge, which is a spar here", e.worstReserve < 1 ? "Too little" : "Little reserve",
+                       e.leading ? "leading" : "trailing"),
+           fmt::format("Strength is {:.2f} of the stress, {} from the root, {}. {} or more is usual.", e.worstReserve,
+                       f.len(e.worstAt), wordsOf(e.worstCase), usualReserve),
+           "Use a wider or harder strip, add a spar, or take a lower load factor.",
+           {},
+           {edge + ".width", edge + ".material", "flying.loadFactor"}});
   }
   for (const SparStrength& s : f.w.strength.bending.spars) {
     if (s.root.bent.empty() || s.worstReserve >= usualReserve) continue;
@@ -362,6 +376,15 @@ void softFindings(const WholeWing& wing, std::vector<Finding>& out) {
 
 void tipFindings(Finder f) {
   const Tip& t = f.w.design.tip;
+  if (f.w.tip && t.kind == TipKind::own && selfCrossing(simplified(f.w.tip->edge, 0)))
+    return f.say({"tip.crossing",
+                  Severity::serious,
+                  Stage::panels,
+                  "The tip's outline crosses itself",
+                  "Its places are joined in the order in which they stand, from the leading edge round.",
+                  "Put them in order, or join them by straight lines.",
+                  {},
+                  {"tip.outline", "tip.rounding"}});
   if (!f.w.tip || (t.kind != TipKind::outline && t.kind != TipKind::bow)) return;
   const double deep = t.kind == TipKind::outline ? t.width : t.thickness * t.strips;
   const double chord = f.w.design.panel.tipChord,

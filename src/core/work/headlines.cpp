@@ -53,7 +53,8 @@ std::vector<std::string> headlinesOf(Stage stage, const Subject& subject) {
     case Topic::happenings:
       return {"load.halfLift", "load.rootMoment", "bay.weakest", "load.tipDeflection"};
     default:
-      return {spar + "worstReserve", "bay.weakest", "mass.spars", "load.tipDeflection"};
+      return {spar + "worstReserve", "edge.leading.reserve", "edge.trailing.reserve",
+              "bay.weakest",         "mass.spars",           "load.tipDeflection"};
     }
   }
   case Stage::stock:
@@ -69,6 +70,12 @@ std::vector<std::string> headlinesOf(Stage stage, const Subject& subject) {
     return of("joiner.", {"reserve", "leg", "bend", "socket"});
   case Topic::settingUp:
     return of("setup.*.", {"le", "spar1", "teFront", "te"});
+  case Topic::strut: {
+    const std::string strut = fmt::format("strut.{}.", subject.number + 1);
+    return {strut + "length", strut + "toSpar", strut + "force", strut + "reserve", "struts.relief"};
+  }
+  case Topic::posts:
+    return {"posts.front", "posts.rear", "posts.apart"};
   default:
     return {"join.block", "join.dihedral", "join.rise", "join.trim", "join.break"};
   }

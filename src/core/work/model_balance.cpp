@@ -43,10 +43,12 @@ LiftingSurface surfaceOf(const TrueWing& w, std::size_t number) {
   const Planform& p = wing.planform;
   const auto& tip = wing.panels.back().tip;
   LiftingSurface out;
-  out.area = p.area + (tip ? 2 * tip->area : 0);
-  out.span = 2 * (p.halfSpan + (tip ? tip->reach : 0));
-  out.meanChord = p.meanChord;
-  out.quarterChord = w.design.wings[number].aft + p.meanChordLe + p.meanChord / 4;
+  const OtherHand left = wing.other.value_or(OtherHand{p, wing.fromAbove, tip ? tip->area : 0, tip ? tip->reach : 0});
+  const Planform both = together(p, left.planform); // itself again where the hands are alike
+  out.area = both.area + (tip ? tip->area : 0) + left.tipArea;
+  out.span = p.halfSpan + (tip ? tip->reach : 0) + left.planform.halfSpan + left.tipReach;
+  out.meanChord = both.meanChord;
+  out.quarterChord = w.design.wings[number].aft + both.meanChordLe + both.meanChord / 4;
   if (w.design.wings[number].kind == WingKind::tailplane) out.flow = w.design.balance.tailFlow;
   return out;
 }
@@ -64,41 +66,52 @@ ModelBalance balanceOf(const TrueWing& w) {
   std::vector<MassPoint> pieces, glue, aboard;
   for (std::size_t i = 0; i < w.wings.size(); ++i) {
     const WholeWing& wing = w.wings[i];
-    double grams = 0;
+    double grams = 0, glued = 0;
+    const auto put = [&](const TruePanel& panel, const Part& part, Hand hand, double reckoned, const Point3& at) {
+      const double weighs = scales.gramsOf(scalesName(panel.design.id, part), hand, reckoned, out);
+      grams += weighs;
+      pieces.push_back({weighs, at});
+      if (part.what == Part::What::covering) return;
+      glue.push_back({weighs * decided.glue, at});
+      glued += weighs * decided.glue;
+    };
     for (std::size_t k = 0; k < wing.panels.size(); ++k)
       for (const Part& part : wing.panels[k].parts) {
-        const std::string name = scalesName(wing.panels[k].design.id, part);
-        const Point3 right = inModel(w, i, k, part.centre);
-        const auto put = [&](Hand hand, double reckoned, const Point3& at) {
-          const double weighs = scales.gramsOf(name, hand, reckoned, out);
-          grams += weighs;
-          pieces.push_back({weighs, at});
-          if (part.what != Part::What::covering) glue.push_back({weighs * decided.glue, at});
-        };
-        if (!wing.mirrored)
-          put(Hand::right, part.grams, right);
-        else if (part.shared)
-          put(Hand::right, 2 * part.grams, {right.x(), 0, right.z()});
-        else {
-          put(Hand::right, part.grams, right);
-          put(Hand::left, part.grams, {right.x(), -right.y(), right.z()});
-        }
+        const Point3 at = inModel(w, i, k, part.centre);
+        if (wing.mirrored && part.shared)
+          put(wing.panels[k], part, Hand::right, 2 * part.grams, {at.x(), 0, at.z()});
+        else
+          put(wing.panels[k], part, Hand::right, part.grams, at);
       }
-    if (wing.mirrored) out.wings.push_back({w.design.wings[i].name, surfaceOf(w, i), grams});
+    const TrueWing& left = w.of(Hand::left);
+    for (std::size_t k = 0; wing.mirrored && k < left.wings[i].panels.size(); ++k)
+      for (const Part& part : left.wings[i].panels[k].parts) {
+        if (part.shared) continue;
+        const Point3 at = inModel(left, i, k, part.centre);
+        put(left.wings[i].panels[k], part, Hand::left, part.grams, {at.x(), -at.y(), at.z()});
+      }
+    if (wing.mirrored) out.wings.push_back({w.design.wings[i].name, surfaceOf(w, i), grams, glued});
   }
   scales.tellGone(out);
   for (const Aboard& a : decided.aboard) aboard.push_back({a.grams, {a.aft, a.right, a.up}});
   out.pieces = together(pieces), out.glue = together(glue), out.aboard = together(aboard);
   out.all = together(std::vector{out.pieces, out.glue, out.aboard});
   out.rightMore = out.all.grams * out.all.at.y();
-  out.tipOut = w.main().fromAbove;
+  const WholeWing& leftMain = w.of(Hand::left).main();
+  out.tipOut = out.rightMore > 0 ? leftMain.fromAbove : w.main().fromAbove; // of the lighter side
   if (!out.lifts()) return out;
   std::vector<LiftingSurface> surfaces;
   for (const BalancedWing& wing : out.wings) surfaces.push_back(wing.surface);
   out.neutral = neutralPoint(surfaces);
-  const Planform& main = w.main().planform;
+  const Planform main = bothHands(w.main());
   out.meanChord = main.meanChord, out.meanChordLe = w.design.wings.front().aft + main.meanChordLe;
   out.wanted = out.neutral.aft - decided.margin * out.meanChord;
+  // All else stays where it is: the main wing takes its own mass and its own share of the lift along.
+  double lift = 0;
+  for (const SurfaceShare& s : out.neutral.shares) lift += s.weight;
+  const double moves = out.neutral.shares.front().weight / lift -
+                       (out.all.grams > 0 ? (out.wings.front().grams + out.wings.front().glue) / out.all.grams : 0);
+  if (std::abs(moves) > 0.05) out.wingMove = (out.all.at.x() - out.wanted) / moves;
   out.area = out.wings.front().surface.area, out.aspect = out.wings.front().surface.aspect();
   return out;
 }

@@ -10,6 +10,7 @@ struct BalancedWing {
   std::string name;
   LiftingSurface surface; ///< with its tips
   double grams = 0;       ///< its pieces, both hands, weighed ones as weighed
+  double glue = 0;        ///< and what glues them
 };
 
 struct ModelBalance {
@@ -18,6 +19,7 @@ struct ModelBalance {
   NeutralPoint neutral;
   double meanChord = 0, meanChordLe = 0;        ///< of the main wing
   double wanted = 0;                            ///< mm aft: where it should balance for the margin that is decided
+  std::optional<double> wingMove;               ///< mm aft: the main wing alone, so that the margin is as decided
   double area = 0, aspect = 0;                  ///< of the main wing with its tips
   double rightMore = 0;                         ///< g mm: moment to the right of all that is placed
   double tipOut = 0;                            ///< mm: the main wing's tip from the middle, seen from above

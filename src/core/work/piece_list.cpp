@@ -4,20 +4,48 @@
 
 namespace eup {
 
+/// The same piece, as it is cut, in the other hand.
+static bool alike(const Part& a, const Part& b) {
+  const auto near = [](double x, double y) { return std::abs(x - y) < 1e-6; };
+  return a.material == b.material && a.stock == b.stock && a.count == b.count && near(a.length, b.length) &&
+         near(a.breadth, b.breadth) && near(a.area, b.area) && near(a.grams, b.grams) &&
+         (a.centre - b.centre).norm() < 1e-6;
+}
+
+static const Part* partNamed(const TruePanel& panel, const std::string& key) {
+  for (const Part& part : panel.parts)
+    if (part.key == key) return &part;
+  return nullptr;
+}
+
+static PieceLine lineOf(const TrueWing& w, const WholeWing& wing, std::size_t k, const Part& part,
+                        std::optional<Hand> only) {
+  PieceLine line{&wing.panels[k], &part};
+  line.only = only;
+  if (only != Hand::left) line.right = countFor(part, Hand::right, w.design.cutList);
+  if (wing.mirrored && only != Hand::right) line.left = countFor(part, Hand::left, w.design.cutList);
+  line.gramsEach = part.grams * (part.shared ? 2 : 1) / part.count;
+  line.grams = part.grams * (wing.mirrored && !only ? 2 : 1);
+  line.centre = wing.inSpace[k].at(part.centre.x(), part.centre.y(), part.centre.z());
+  if (only == Hand::left) line.centre.y() *= -1;
+  return line;
+}
+
 std::vector<PieceLine> pieceList(const TrueWing& w) {
   std::vector<PieceLine> out;
-  for (const WholeWing& wing : w.wings)
-    for (std::size_t k = 0; k < wing.panels.size(); ++k) {
-      const TruePanel& panel = wing.panels[k];
-      for (const Part& part : panel.parts) {
-        PieceLine line{&panel, &part};
-        line.right = countFor(part, Hand::right, w.design.cutList);
-        line.left = wing.mirrored ? countFor(part, Hand::left, w.design.cutList) : 0;
-        line.gramsEach = part.grams * (part.shared ? 2 : 1) / part.count;
-        line.grams = part.grams * (wing.mirrored ? 2 : 1);
-        line.centre = wing.inSpace[k].at(part.centre.x(), part.centre.y(), part.centre.z());
-        out.push_back(line);
+  for (std::size_t i = 0; i < w.wings.size(); ++i)
+    for (std::size_t k = 0; k < w.wings[i].panels.size(); ++k) {
+      const WholeWing& right = w.wings[i];
+      const WholeWing* left = w.left && right.mirrored ? &w.left->wings[i] : nullptr;
+      for (const Part& part : right.panels[k].parts) {
+        const Part* other = left && !part.shared ? partNamed(left->panels[k], part.key) : nullptr;
+        const bool same = !left || part.shared || (other && alike(part, *other));
+        out.push_back(lineOf(w, right, k, part, same ? std::optional<Hand>() : Hand::right));
+        if (!same && other) out.push_back(lineOf(w, *left, k, *other, Hand::left));
       }
+      for (const Part& part : left ? left->panels[k].parts : std::vector<Part>{}) // what the right one has not
+        if (!part.shared && !partNamed(right.panels[k], part.key))
+          out.push_back(lineOf(w, *left, k, *partNamed(left->panels[k], part.key), Hand::left));
     }
   return out;
 }
@@ -28,7 +56,11 @@ std::string materialOf(const PieceLine& line) {
 
 const char* handsOf(const PieceLine& line) {
   if (line.part->shared) return "one for both";
-  return line.left > 0 ? "right and left" : "right";
+  return line.only == Hand::left ? "left" : line.left > 0 ? "right and left" : "right";
+}
+
+std::string nameOf(const PieceLine& line) {
+  return !line.only ? line.part->name : fmt::format("{}, {} hand", line.part->name, name(*line.only));
 }
 
 namespace {
@@ -98,6 +130,9 @@ Polyline seenFromAbove(const TruePanel& panel, const Part& part) {
     const ChordFrame frame = panel.shape.loft.frameAt(span);
     const double deep = panel.tip ? panel.tip->reach : 0;
     Polyline plan = panel.tip ? panel.tip->edge : Polyline{};
+    if (panel.tip && part.key.starts_with("tip.")) // one piece of several
+      for (std::size_t i = 0; i < panel.tip->pieces.size(); ++i)
+        if (part.key == fmt::format("tip.{}", i + 1)) plan = panel.tip->pieces[i].outline;
     if (plan.empty()) plan = {{0, 0}, {0, deep}, {frame.chord, deep}, {frame.chord, 0}}; // a plate
     for (const Point& p : plan) out.emplace_back(frame.fromChord({p.x(), 0}).x(), span + p.y());
     return out;

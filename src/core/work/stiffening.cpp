@@ -64,8 +64,9 @@ std::vector<StiffeningTrial> stiffeningTrials(const TruePanel& panel, const Prog
   if (!panel.strength.twist || panel.strength.twist->twist <= 0) return out;
   out.push_back({"as decided", nullptr, panel.strength.twist->twist, 1, 0});
   // What holds the join is the same with every way.
-  const double asBuilt =
-      panel.mass.grams() - panel.mass.gramsOf(Part::What::brace) - panel.mass.gramsOf(Part::What::joiner);
+  double asBuilt = panel.mass.grams();
+  for (const Part::What same : {Part::What::brace, Part::What::joiner, Part::What::strut, Part::What::post})
+    asBuilt -= panel.mass.gramsOf(same);
   double tried = 0;
   for (const Way& way : ways) {
     if (progress && !progress(tried++ / std::size(ways))) break;

@@ -75,9 +75,10 @@ PrintSection sectionOf(PrintPiece piece, const DrawnWing& w, Hand hand, Paper pa
 
 /// A wing of the aircraft with what of it is ordered.
 struct Job {
-  DrawnWing wing;
+  DrawnWing right, left; ///< as either is built; the left one is turned over when it is drawn
   std::string name;
   std::vector<Hand> hands;
+  const DrawnWing& wing(Hand hand) const { return hand == Hand::left ? left : right; }
 };
 
 std::vector<Job> jobsOf(const TrueWing& w, const ExportOrder& order) {
@@ -91,12 +92,16 @@ std::vector<Job> jobsOf(const TrueWing& w, const ExportOrder& order) {
     names.push_back(file);
     std::vector<Hand> hands = order.hands;
     if (!w.wings[i].mirrored) hands = {Hand::right};
-    DrawnWing wing;
-    for (const DrawnPanel& panel : drawn(w, static_cast<int>(i)))
-      if (order.panels.empty() ||
-          std::find(order.panels.begin(), order.panels.end(), panel.design.id.panel) != order.panels.end())
-        wing.push_back(panel);
-    if (!wing.empty()) jobs.push_back({std::move(wing), std::move(file), std::move(hands)});
+    const auto ordered = [&](Hand hand) {
+      DrawnWing wing;
+      for (const DrawnPanel& panel : drawn(w.of(hand), static_cast<int>(i)))
+        if (order.panels.empty() ||
+            std::find(order.panels.begin(), order.panels.end(), panel.design.id.panel) != order.panels.end())
+          wing.push_back(panel);
+      return wing;
+    };
+    DrawnWing right = ordered(Hand::right);
+    if (!right.empty()) jobs.push_back({right, ordered(Hand::left), std::move(file), std::move(hands)});
   }
   return jobs;
 }
@@ -211,7 +216,7 @@ std::vector<PrintSection> sectionsOf(const TrueWing& w, const ExportOrder& order
   for (const Job& job : jobsOf(w, order))
     for (const PrintPiece piece : order.pieces)
       for (const Hand hand : job.hands)
-        if (PrintSection s = sectionOf(piece, job.wing, hand, order.paper); !s.drawings.empty())
+        if (PrintSection s = sectionOf(piece, job.wing(hand), hand, order.paper); !s.drawings.empty())
           out.push_back(std::move(s));
   return out;
 }
@@ -259,7 +264,7 @@ Result<std::vector<std::filesystem::path>> exportWing(const TrueWing& w, const s
   for (const Job& job : jobs)
     for (const PrintPiece piece : order.pieces)
       for (const Hand hand : job.hands) {
-        PrintSection section = sectionOf(piece, job.wing, hand, order.paper);
+        PrintSection section = sectionOf(piece, job.wing(hand), hand, order.paper);
         const bool nothing = section.drawings.empty(); // no braces, or none of that hand alone
         for (const ExportFormat format : order.formats) {
           if (progress && !progress(step++ / steps)) return stopped;
@@ -271,8 +276,8 @@ Result<std::vector<std::filesystem::path>> exportWing(const TrueWing& w, const s
           const std::string file = fileOf(job, piece, hand, format);
           const Result<std::string> text =
               format == ExportFormat::pdf   ? toPdf(std::vector{section}, order.paper, legendOf(w.design.unit))
-              : format == ExportFormat::svg ? Result<std::string>(toSvg(wholeOf(piece, job.wing, hand, order)))
-                                            : toDxf(wholeOf(piece, job.wing, hand, order));
+              : format == ExportFormat::svg ? Result<std::string>(toSvg(wholeOf(piece, job.wing(hand), hand, order)))
+                                            : toDxf(wholeOf(piece, job.wing(hand), hand, order));
           if (const auto problem = write(file, text)) return *problem;
         }
       }

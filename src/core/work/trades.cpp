@@ -27,6 +27,7 @@ constexpr PanelTrade ofPanels[] = {
     {sectionFigures, bits({Stage::sections}), sectionFindings},
     {panelFigures, bits({Stage::panels}), shapeFindings},
     {ribFigures, bits({Stage::ribs}), ribFindings},
+    {stackFigures, bits({Stage::ribs}), stackFindings},
     {sparFigures, bits({Stage::spars}), strengthFindings},
     {bayFigures, bits({Stage::spars}), bayFindings},
     {massFigures, bits({Stage::spars}), nullptr},
@@ -65,6 +66,7 @@ std::vector<Figure> figuresOf(const TrueWing& w, Stage stage) {
   for (const WholeWing& wing : w.wings) {
     out.turnToWhole(wing.panels.front().design.id.wing);
     if (wanted(ofAircraft)) wingFigures(w, wing, out);
+    if (wanted(bits({Stage::joins}))) holdingFigures(w, wing, out);
     for (const WingTrade& t : ofWings)
       if (wanted(t.stages)) t.figures(wing, out);
     for (const TruePanel& panel : wing.panels) {
@@ -97,6 +99,7 @@ std::vector<Finding> allFindings(const TrueWing& w) {
       for (Finding& finding : here) out.push_back(inPanel(std::move(finding), panel.design.id, panel.design.of, name));
     }
   }
+  holdingFindings(w, out);
   massFinding(w, out);
   balanceFindings(w, out);
   std::stable_sort(out.begin(), out.end(), [](const Finding& a, const Finding& b) { return a.severity > b.severity; });

@@ -197,7 +197,11 @@ AssembledRib seated(const TruePanel& p, std::size_t i, const OnBoard& board, con
     return out;
   }
   if (!onFeet && !tail.there) return out;
-  const Point rests = onFeet ? soleOf(supports.feet.back(), board, plane) : underOver(rib, tail.x);
+  const bool squareStrip =
+      p.design.trailingEdge.kind == TrailingEdgeKind::square; // it is what is packed, not the section
+  const Point rests = onFeet        ? soleOf(supports.feet.back(), board, plane)
+                      : squareStrip ? squareTail(p.design, rib)[1]
+                                    : underOver(rib, tail.x);
   const double want = (onFeet ? 0 : tail.height) + faultOf(faults, AssemblyFault::What::packing, p, rib.number);
   const auto placed = [&](const Point& q, double turn) -> Point { return target + Placement{turn, {0, 0}}(q - flat); };
   double turn = 0;

@@ -12,6 +12,7 @@
 #include "core/strength/panel_strength.h"
 #include "core/strength/part_masses.h"
 #include "core/strength/soft_wing.h"
+#include "core/strength/struts.h"
 
 #include <memory>
 #include <mutex>
@@ -36,6 +37,13 @@ struct TruePanel {
   const Rib& rib(int number) const { return frame.rib(number); }
 };
 
+/// What is told of a wing's other hand where it is not the mirror image of this one.
+struct OtherHand {
+  Planform planform;
+  double fromAbove = 0;             ///< mm, half span seen from above
+  double tipArea = 0, tipReach = 0; ///< of what stands beyond the tip rib
+};
+
 /// One wing: its panels from the middle outwards, and what only all of them together have.
 struct WholeWing {
   std::vector<TruePanel> panels;
@@ -48,6 +56,8 @@ struct WholeWing {
   std::optional<SoftWing> soft;    ///< where every panel has a twist test
   std::vector<PanelFrame> inSpace; ///< of each panel in the finished wing
   bool mirrored = true;            ///< has a left hand too
+  std::optional<OtherHand> other;  ///< where the hands differ
+  HeldWing held;                   ///< by struts and wires
 
   /// Stations, and with them ribs, are numbered through all panels.
   int stationCount() const { return panels.back().shape.stations.all.back().number; }
@@ -55,17 +65,24 @@ struct WholeWing {
   const TruePanel& panelAt(int station) const;
 };
 
+/// Both its halves, alike or not.
+inline Planform bothHands(const WholeWing& w) {
+  return w.other ? together(w.planform, w.other->planform) : w.planform;
+}
+
 struct TrueWing {
   Design design;   ///< what it follows from
   JudgedPlan plan; ///< the paper plan, as far as it was read
   std::vector<WholeWing> wings;
-  double gustFactor = 1; ///< load factor of the gust
+  double gustFactor = 1;                ///< load factor of the gust
+  std::shared_ptr<const TrueWing> left; ///< whose right hand is this one's left; null while that is the mirror image
   std::vector<Finding> findings;
 
   /// Figures are written when they are asked for, and once: a change on screen asks for those of one stage. May be
   /// asked from several threads. What they are told of is not changed after that.
   const std::vector<Figure>& figures(Stage stage) const;
-  std::vector<Figure> figures() const; ///< of all stages, in the order of work
+  /// Of all stages, in the order of work; then what is another of a left hand of its own, its key under "left.".
+  std::vector<Figure> figures() const;
   const Figure* figure(std::string_view key) const;
   const WholeWing& main() const { return wings.front(); }
   const WholeWing& wing(int number) const { return wings.at(static_cast<std::size_t>(number)); }
@@ -74,6 +91,8 @@ struct TrueWing {
   }
   /// The main wing's innermost panel.
   const TruePanel& inner() const { return at({}); }
+  /// What that hand is built from: as a right hand, to be turned over for the left.
+  const TrueWing& of(Hand hand) const { return hand == Hand::left && left ? *left : *this; }
 
 private:
   struct Told {

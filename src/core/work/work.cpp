@@ -1,9 +1,12 @@
+#include "core/design/left_hand.h"
 #include "core/design/validate.h"
 #include "core/geometry/in_parallel.h"
 #include "core/joins/join_parts.h"
+#include "core/work/holding.h"
 #include "core/work/report_parts.h"
 #include "core/work/true_wing.h"
 #include <algorithm>
+#include <map>
 #include <new>
 
 namespace eup {
@@ -84,7 +87,7 @@ void loadJoin(TruePanel& p, const TruePanel* inside) {
 
 /// Its strength, when the loads of the whole wing are known.
 void loadPanel(TruePanel& p, const TruePanel* inside, const std::vector<LoadCase>& cases) {
-  p.strength.bending = strengthOf(p.design, p.frame.spars, p.strength.skin, cases);
+  p.strength.bending = strengthOf(p.design, p.frame.spars, p.strength.skin, edgeSpars(p.design, p.shape.loft), cases);
   p.strength.bays = bayChecks(p.design, p.shape.loft, p.frame, p.strength.skin, cases);
   loadJoin(p, inside);
 }
@@ -165,7 +168,7 @@ WholeWing workWing(std::vector<PanelBrief> briefs) {
 }
 
 /// `gust` is the whole model's load factor in a gust.
-void loadWing(WholeWing& w, double gust) {
+void loadWing(WholeWing& w, const Wing& decided, double gust) {
   std::vector<PanelBrief> briefs;
   std::vector<LinearRun> mass;
   for (const TruePanel& p : w.panels) {
@@ -173,10 +176,13 @@ void loadWing(WholeWing& w, double gust) {
     mass.insert(mass.end(), p.mass.runs.begin(), p.mass.runs.end());
   }
   w.loads = loadCases(briefs, mass, gust);
+  holdWing(w, decided);
+  addPosts(w, decided.posts);
   double slope = 0;
   for (std::size_t i = 0; i < w.panels.size(); ++i) {
     TruePanel& p = w.panels[i];
     loadPanel(p, i > 0 ? &w.panels[i - 1] : nullptr, w.loads);
+    if (i == 0) slope = w.held.rootTurnUnder(p.strength.bending.worst.what);
     w.tipDeflection += slope * p.shape.loft.span() + p.strength.bending.tipDeflection;
     slope += p.strength.bending.tipSlope;
   }
@@ -198,12 +204,34 @@ const std::vector<Figure>& TrueWing::figures(Stage stage) const {
   return told.figures[k];
 }
 
+/// Of a left hand of its own: what is not as in the right one.
+static void addLeft(const TrueWing& left, std::vector<Figure>& all) {
+  std::map<std::string_view, const Figure*> right;
+  for (const Figure& f : all) right.emplace(f.key, &f);
+  std::vector<Figure> more;
+  for (const Stage stage : allStages) {
+    if (stage == Stage::plan) continue;
+    for (const Figure& f : left.figures(stage)) {
+      const auto same = right.find(f.key);
+      const bool ofOneHand = f.panel || f.rib || f.key.find("strut") != std::string::npos;
+      if (!ofOneHand || (same != right.end() && std::abs(same->second->value - f.value) < 1e-9)) continue;
+      more.push_back(f);
+      more.back().key.insert(0, "left.");
+      more.back().label += ", left hand";
+      more.back().bench = false; // the right one's is shown large
+      if (f.panel) more.back().decisions.push_back(pathOf({f.wing, *f.panel}) + "left.differs");
+    }
+  }
+  all.insert(all.end(), more.begin(), more.end());
+}
+
 std::vector<Figure> TrueWing::figures() const {
   std::vector<Figure> all;
   for (const Stage stage : allStages) {
     const std::vector<Figure>& some = figures(stage);
     all.insert(all.end(), some.begin(), some.end());
   }
+  if (left) addLeft(*left, all);
   return all;
 }
 
@@ -214,6 +242,45 @@ const Figure* TrueWing::figure(std::string_view key) const {
   return nullptr;
 }
 
+static std::variant<TrueWing, std::vector<Finding>> workOut(const Design& d);
+
+static OtherHand toldOf(const WholeWing& w) {
+  const auto& tip = w.panels.back().tip;
+  return {w.planform, w.fromAbove, tip ? tip->area : 0, tip ? tip->reach : 0};
+}
+
+/// A left hand of its own, from a design of its own. What is wrong with it alone is found too.
+static std::vector<Finding> addLeftHand(TrueWing& w) {
+  std::vector<std::vector<double>> gammas;
+  for (const WholeWing& wing : w.wings) {
+    gammas.emplace_back();
+    for (const TruePanel& p : wing.panels) gammas.back().push_back(p.design.gamma);
+  }
+  auto made = workOut(leftOf(w.design, gammas));
+  const auto ofLeft = [](Finding f) {
+    f.what = "Left hand: " + f.what;
+    return f;
+  };
+  std::vector<Finding> out;
+  if (const auto* why = std::get_if<std::vector<Finding>>(&made)) {
+    for (const Finding& f : *why) out.push_back(ofLeft(f));
+    return out;
+  }
+  auto left = std::make_shared<TrueWing>(std::move(std::get<TrueWing>(made)));
+  for (std::size_t i = 0; i < w.wings.size(); ++i)
+    if (w.wings[i].mirrored) w.wings[i].other = toldOf(left->wings[i]), left->wings[i].other = toldOf(w.wings[i]);
+  const auto known = [&](const Finding& f) {
+    return std::any_of(w.findings.begin(), w.findings.end(),
+                       [&](const Finding& r) { return r.key == f.key && r.rib == f.rib && r.panel == f.panel; });
+  };
+  for (const Finding& f : left->findings)
+    if (!f.key.starts_with("balance.") && !known(f)) w.findings.push_back(ofLeft(f));
+  std::stable_sort(w.findings.begin(), w.findings.end(),
+                   [](const Finding& a, const Finding& b) { return a.severity > b.severity; });
+  w.left = std::move(left);
+  return out;
+}
+
 static std::variant<TrueWing, std::vector<Finding>> workOut(const Design& d) {
   if (auto contradictions = impossible(d); !contradictions.empty()) return contradictions;
   TrueWing w;
@@ -222,7 +289,7 @@ static std::variant<TrueWing, std::vector<Finding>> workOut(const Design& d) {
   for (std::size_t i = 0; i < d.wings.size(); ++i) w.wings.push_back(workWing(briefsOf(d, static_cast<int>(i))));
   const Planform& main = w.wings.front().planform;
   w.gustFactor = gustFactor(d.flying.mass, d.flying.gust, d.flying.airSpeed, main.area, main.meanChord, main.aspect);
-  for (WholeWing& wing : w.wings) loadWing(wing, w.gustFactor);
+  for (std::size_t i = 0; i < w.wings.size(); ++i) loadWing(w.wings[i], d.wings[i], w.gustFactor);
   std::vector<TruePanel*> panels;
   for (WholeWing& wing : w.wings)
     for (TruePanel& p : wing.panels) panels.push_back(&p);
@@ -236,6 +303,8 @@ static std::variant<TrueWing, std::vector<Finding>> workOut(const Design& d) {
   for (std::size_t i = 0; i < panels.size(); ++i) panels[i]->strength.twist = twists[i];
   for (WholeWing& wing : w.wings) wing.soft = softWingOf(wing);
   w.findings = allFindings(w);
+  if (handsDiffer(d))
+    if (auto impossibleLeft = addLeftHand(w); !impossibleLeft.empty()) return impossibleLeft;
   return w;
 }
 

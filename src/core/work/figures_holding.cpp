@@ -1,0 +1,165 @@
+// Figures and findings of what holds a wing to its fuselage: struts, wires, posts.
+#include "core/strength/bay_checks.h"
+#include "core/work/holding.h"
+#include "core/work/report_parts.h"
+#include <fmt/format.h>
+
+namespace eup {
+namespace {
+
+const char* forceMethod = "force method: each stretches as far as its place of the wing moves, the wing a beam of ΣEI";
+
+void strutFigures(const WholeWing& w, const Strut& strut, const HeldStrut& s, FigureList& out) {
+  const std::string key = fmt::format("strut.{}.", s.place.number + 1),
+                    path = fmt::format("wings.{}.struts.{}.", w.panels.front().design.id.wing, s.place.number);
+  const auto name = [&](const char* words) { return fmt::format("{}: {}", strut.name, words); };
+  const auto at = [&](std::initializer_list<const char*> keys) {
+    std::vector<std::string> all;
+    for (const char* k : keys) all.push_back(path + k);
+    return all;
+  };
+  const Point3 way = s.place.foot - s.place.top;
+  out.add({key + "length", name("length"), s.length, Quantity::length, Stage::joins,
+           "from the middle of the spar to its foot, along its own middle", "√(aft² + across² + down²)",
+           fmt::format("√({}² + {}² + {}²)", out.len(std::abs(way.x())), out.len(std::abs(way.y())),
+                       out.len(std::abs(way.z()))),
+           planeGeometry, at({"out", "footAft", "footRight", "footUp"}), true});
+  out.add({key + "toSpar", name("angle to the spar"), s.toSpar, Quantity::angle, Stage::joins,
+           "between the two, on the inner side: its upper end is cut to it", "acos(strut · spar)",
+           fmt::format("falls {} to its foot", out.deg(s.down)), planeGeometry,
+           at({"out", "footAft", "footRight", "footUp"}), true});
+  out.add({key + "aft", name("runs aft by"), s.aft, Quantity::angle, Stage::joins,
+           "seen from above, from its top to its foot; forward when negative", "atan(aft ÷ across)",
+           fmt::format("atan({} ÷ {})", out.len(way.x()), out.len(std::abs(way.y()))), planeGeometry,
+           at({"footAft", "footRight"})});
+  std::string all;
+  for (const StrutForce& f : s.forces)
+    all += fmt::format("{}{} {:.2f} N", all.empty() ? "" : "; ", wordsOf(f.load), f.force);
+  out.add({key + "force", name(s.worst.force >= 0 ? "pulled by" : "pressed by"), std::abs(s.worst.force),
+           Quantity::force, Stage::joins,
+           fmt::format("{}; of all loads it has least in reserve then", wordsOf(s.worst.load)),
+           w.held.hinged ? "moments about the root's pins" : "the spar's bend against the strut's stretch",
+           fmt::format("pulled +, pressed −: {}", all), forceMethod, at({"out", "width", "depth", "material"}), true});
+  out.add({key + "reserve", name("reserve"), s.reserve, Quantity::ratio, Stage::joins,
+           s.buckles            ? "before it buckles"
+           : s.worst.force >= 0 ? "before it tears"
+                                : "before it is crushed",
+           s.buckles ? "π² E i² A ÷ length² ÷ force, hinged at both ends" : "strength × area ÷ force",
+           fmt::format("{:.1f} N ÷ {:.2f} N", s.holds, std::abs(s.worst.force)),
+           s.buckles ? "Euler's strut" : "materials' table", at({"width", "depth", "material"}), true});
+}
+
+void postFigures(const WholeWing& w, const Posts& posts, FigureList& out) {
+  const auto standing = postsOf(w, posts);
+  if (!standing) return;
+  const std::string path = fmt::format("wings.{}.posts.", w.panels.front().design.id.wing);
+  const std::vector<std::string> from{path + "front", path + "rear", path + "height", path + "incidence"};
+  for (const bool front : {true, false}) {
+    const double under = front ? standing->front : standing->rear;
+    out.add({front ? "posts.front" : "posts.rear", front ? "Front post, length" : "Rear post, length",
+             standing->length(under, posts), Quantity::length, Stage::joins,
+             "from the wing's underside to its end in the tube",
+             front ? "height + what sits in the tube" : "height there + what sits in the tube",
+             fmt::format("{} + {}", out.len(under), out.len(posts.inTube)), planeGeometry, from, true});
+  }
+  out.add({"posts.apart", "Tubes stand apart", standing->apart, Quantity::length, Stage::joins,
+           "middle to middle, along the fuselage", "way between the posts along the chord, turned by the incidence",
+           fmt::format("from {:.1f} to {:.1f} % of {}", posts.front * 100, posts.rear * 100,
+                       out.len(w.panels.front().design.panel.rootChord)),
+           planeGeometry, from, true});
+  out.add({"posts.step", "Rear post is shorter by", standing->front - standing->rear, Quantity::length, Stage::joins,
+           "at the underside; with tubes of one height it sets the incidence",
+           "incidence over the way between them, and the underside's own height there",
+           fmt::format("{} − {}", out.len(standing->front), out.len(standing->rear)), planeGeometry, from});
+}
+
+} // namespace
+
+void holdingFigures(const TrueWing& aircraft, const WholeWing& w, FigureList& out) {
+  const Wing& decided = aircraft.design.wings[static_cast<std::size_t>(w.panels.front().design.id.wing)];
+  const std::string path = fmt::format("wings.{}.", w.panels.front().design.id.wing);
+  for (const HeldStrut& s : w.held.struts)
+    strutFigures(w, decided.struts[static_cast<std::size_t>(s.place.number)], s, out);
+  if (!w.held.struts.empty()) {
+    const double with = worstAt(w.loads, 0).load.moment(0);
+    out.add({"struts.relief",
+             "Struts take off the root's bending",
+             1 - std::abs(with / w.held.bareRoot),
+             Quantity::percent,
+             Stage::joins,
+             "of the worst load's, at the root",
+             "1 − with ÷ without",
+             fmt::format("1 − {:.0f} ÷ {:.0f} N·mm", std::abs(with), std::abs(w.held.bareRoot)),
+             forceMethod,
+             {path + "struts.0.out", path + "surface.hinged"},
+             true});
+    if (w.held.pressed > 0)
+      out.add({"struts.press",
+               "They press the spar inwards by",
+               w.held.pressed,
+               Quantity::force,
+               Stage::joins,
+               "between the root and the outermost of them, at most",
+               "Σ pull × its share along the spar",
+               fmt::format("in the caps' stress; as a strut hinged at both ends the wing bears {:.0f} N",
+                           w.held.pressedHolds),
+               "statics; Euler's strut",
+               {path + "struts.0.footUp", path + "struts.0.out"}});
+  }
+  postFigures(w, decided.posts, out);
+}
+
+void holdingFindings(const TrueWing& aircraft, std::vector<Finding>& out) {
+  for (const WholeWing& w : aircraft.wings) {
+    const int number = w.panels.front().design.id.wing;
+    const Wing& decided = aircraft.design.wings[static_cast<std::size_t>(number)];
+    const auto say = [&](const char* key, Severity severity, std::string what, std::string detail, std::string remedy,
+                         std::vector<std::string> keys) {
+      for (std::string& k : keys) k.insert(0, fmt::format("wings.{}.", number));
+      Finding f{key, severity,       Stage::joins, std::move(what), std::move(detail), std::move(remedy),
+                {},  std::move(keys)};
+      f.wing = number;
+      out.push_back(std::move(f));
+    };
+    for (std::size_t i = 0; w.mirrored && i < decided.struts.size(); ++i) {
+      const Strut& strut = decided.struts[i];
+      const std::string path = fmt::format("struts.{}.", i);
+      const HeldStrut* held = nullptr;
+      for (const HeldStrut& s : w.held.struts)
+        if (s.place.number == static_cast<int>(i)) held = &s;
+      if (!held) {
+        say("strut.nowhere", Severity::warning, fmt::format("The {} holds nothing", strut.name),
+            fmt::format("There is no spar {} in panel {} at {}.", strut.spar, strut.panel,
+                        told(strut.out, Quantity::length, aircraft.design.unit)),
+            "Let it hold a spar that runs there.", {path + "panel", path + "spar", path + "out"});
+        continue;
+      }
+      if (held->reserve < usualReserve)
+        say("strut.reserve", held->reserve < 1 ? Severity::serious : Severity::warning,
+            held->reserve < 1 ? fmt::format("The {} will not hold", strut.name)
+                              : fmt::format("Little reserve in the {}", strut.name),
+            fmt::format("It {} at {:.2f} of the force, {}. {} or more is usual.", held->buckles ? "buckles" : "gives",
+                        held->reserve, wordsOf(held->worst.load), usualReserve),
+            held->buckles ? "Make it thicker, of a tube, or hold its middle."
+                          : "Make it thicker, or of stronger stuff.",
+            {path + "depth", path + "material"});
+      constexpr double flat = 0.17; // of its pull: below 10° a strut does little else than press the spar
+      if (std::abs(held->drawsDown) < flat)
+        say("strut.flat", Severity::note, fmt::format("The {} lies almost along the wing", strut.name),
+            fmt::format("Only {:.0f} % of its pull is square to the wing.", 100 * std::abs(held->drawsDown)),
+            "Set its foot lower.", {path + "footUp"});
+    }
+    if (w.held.pressedHolds > 0 && w.held.pressed > w.held.pressedHolds / 3)
+      say("strut.press", w.held.pressed > w.held.pressedHolds ? Severity::serious : Severity::warning,
+          "The struts press the spar hard along its run",
+          fmt::format("By {:.0f} N; the wing would buckle as a strut at {:.0f} N. Its bend grows by that.",
+                      w.held.pressed, w.held.pressedHolds),
+          "Set the feet lower, or hold the wing farther in.", {"struts.0.footUp", "struts.0.out"});
+    for (const LoadCase::What load : w.held.falls)
+      say("strut.falls", Severity::serious, "Nothing holds the wing up on its pins",
+          fmt::format("While it is {}, its wires hang slack.", wordsOf(load)),
+          "Fit wires above it too, or struts that can be pressed.", {"surface.hinged", "struts.0.kind"});
+  }
+}
+
+} // namespace eup

@@ -1,0 +1,118 @@
+#include "core/work/holding.h"
+#include "core/parts/part_maker.h"
+#include <algorithm>
+#include <cmath>
+#include <fmt/format.h>
+
+namespace eup {
+namespace {
+
+/// Where a strut holds; nothing when there is no such panel, spar or place.
+std::optional<StrutPlace> placeOf(const WholeWing& w, const Strut& strut, int number) {
+  if (strut.panel < 1 || strut.panel > static_cast<int>(w.panels.size())) return std::nullopt;
+  const auto k = static_cast<std::size_t>(strut.panel - 1);
+  const TruePanel& p = w.panels[k];
+  if (strut.spar < 1 || strut.spar > static_cast<int>(p.frame.spars.size())) return std::nullopt;
+  const SparLine& line = p.frame.spars[static_cast<std::size_t>(strut.spar - 1)];
+  if (strut.out > p.shape.loft.span() || !line.reaches(strut.out)) return std::nullopt;
+  const PanelFrame& space = w.inSpace[k];
+  StrutPlace out;
+  out.number = number;
+  out.y = p.design.inboard + strut.out;
+  out.top = space.at(line.middle.at(strut.out), strut.out);
+  out.foot = {strut.footAft, strut.footRight, strut.footUp};
+  out.normal = {0, -std::sin(space.gamma), std::cos(space.gamma)};
+  out.outwards = (space.at(line.middle.at(p.shape.loft.span()), p.shape.loft.span()) - space.at(line.middle.at(0), 0))
+                     .normalized();
+  if ((out.foot - out.top).norm() < 1) return std::nullopt;
+  return out;
+}
+
+std::vector<BentHere> stiffnessOf(const WholeWing& w) {
+  std::vector<BentHere> out;
+  for (const TruePanel& p : w.panels)
+    for (const BentPlace& at :
+         strengthOf(p.design, p.frame.spars, p.strength.skin, edgeSpars(p.design, p.shape.loft), w.loads).along)
+      out.push_back({p.design.inboard + at.t, at.stiffness});
+  return out;
+}
+
+Stock stockOf(const Strut& s) {
+  if (s.shape == CapShape::strip) return Stock::strip(std::max(s.width, s.depth), std::min(s.width, s.depth));
+  return Stock::rod(s.depth, s.shape == CapShape::tube ? std::max(s.depth - 2 * s.wall, 0.0) : 0);
+}
+
+/// A place of the finished wing in a panel's own axes.
+Point3 inPanel(const PanelFrame& frame, const Point3& space) {
+  const Point3 d = space - frame.origin;
+  const double c = std::cos(frame.gamma), s = std::sin(frame.gamma);
+  return {d.x(), d.y() * c + d.z() * s, d.z() * c - d.y() * s};
+}
+
+void addPart(TruePanel& p, Part part) {
+  if (part.grams <= 0) return;
+  p.parts.push_back(std::move(part));
+  p.mass = panelMass(p.parts, p.frame.ribs, p.design.inboard);
+}
+
+} // namespace
+
+void holdWing(WholeWing& w, const Wing& decided) {
+  if (!mirrored(decided) || decided.struts.empty()) return;
+  std::vector<StrutPlace> places;
+  for (std::size_t i = 0; i < decided.struts.size(); ++i)
+    if (const auto place = placeOf(w, decided.struts[i], static_cast<int>(i))) places.push_back(*place);
+  const Tables& tables = w.panels.front().design.tables;
+  w.held = heldBy(decided.struts, places, decided.hinged, stiffnessOf(w), tables, w.loads);
+  for (const HeldStrut& s : w.held.struts) {
+    const Strut& strut = decided.struts[static_cast<std::size_t>(s.place.number)];
+    const auto k = static_cast<std::size_t>(strut.panel - 1);
+    Part part =
+        PartMaker::piece(Part::What::strut, fmt::format("strut.{}", s.place.number + 1), strut.name, strut.material);
+    part.stock = stockOf(strut);
+    part.length = s.length;
+    part.breadth = part.stock.form == Stock::Form::strip ? part.stock.width : strut.depth;
+    part.grain = GrainWay::length;
+    part.grams = s.area * s.length * tables.named(strut.material).density * 1e-6;
+    part.from = inPanel(w.inSpace[k], s.place.foot), part.to = inPanel(w.inSpace[k], s.place.top);
+    part.centre = (part.from + part.to) / 2;
+    part.at = strut.out;
+    addPart(w.panels[k], std::move(part));
+  }
+}
+
+std::optional<StandingPosts> postsOf(const WholeWing& w, const Posts& posts) {
+  if (!posts.fitted || !w.mirrored) return std::nullopt;
+  const PanelLoft& loft = w.panels.front().shape.loft;
+  const ChordFrame root = loft.frameAt(0);
+  const double turn = degToRad(posts.incidenceDeg);
+  const auto under = [&](double share) -> Point { // along the fuselage, and up
+    const Point p = root.toChord(loft.at(Face::lower, share, 0));
+    return {p.x() * std::cos(turn) + p.y() * std::sin(turn), p.y() * std::cos(turn) - p.x() * std::sin(turn)};
+  };
+  const Point front = under(posts.front), rear = under(posts.rear);
+  return StandingPosts{posts.height, posts.height + rear.y() - front.y(), rear.x() - front.x(), front.x()};
+}
+
+void addPosts(WholeWing& w, const Posts& posts) {
+  const auto standing = postsOf(w, posts);
+  if (!standing) return;
+  TruePanel& root = w.panels.front();
+  const double area = pi / 4 * posts.diameter * posts.diameter;
+  for (const bool front : {true, false}) {
+    const double length = std::max(standing->length(front ? standing->front : standing->rear, posts), 0.0);
+    Part part = PartMaker::piece(Part::What::post, front ? "post.front" : "post.rear",
+                                 front ? "front wing post" : "rear wing post", posts.material);
+    part.stock = Stock::rod(posts.diameter, 0);
+    part.length = length, part.breadth = posts.diameter;
+    part.grain = GrainWay::length;
+    part.shared = true;
+    part.grams = area * length * root.design.tables.named(posts.material).density * 1e-6 / 2; // of one hand
+    const Point top = root.shape.loft.at(Face::lower, front ? posts.front : posts.rear, 0);
+    part.centre = {top.x(), 0, top.y() - length / 2};
+    part.from = {top.x(), 0, top.y() - length}, part.to = {top.x(), 0, top.y()};
+    addPart(root, std::move(part));
+  }
+}
+
+} // namespace eup
