@@ -10,9 +10,10 @@ ROOT = pathlib.Path(__file__).resolve().parent.parent
 BASE = json.loads((ROOT / "data/demos/fenlark-1500.euptera").read_text())
 
 
-def wing(stem, name, panels, flying, others=()):
+def wing(stem, name, panels, flying, others=(), posts=None):
     d = copy.deepcopy(BASE)
     d["name"] = name
+    d["wings"][0]["posts"].update(posts or {})
     plain = d["wings"][0]["panels"][0]
     d["wings"][0]["panels"] = [merged(plain, p) for p in panels]
     if others:
@@ -131,10 +132,12 @@ spar = dict(caps("spar", 0.42, 0.42, 1.4, 1.4, "balsa-160"), bottom={"fitted": F
                                                                                "thenMaterial": "balsa-160"})
 wing("gossamoor-480", "Gossamoor 480", [
     dict(indoor, panel=panel(150.0, 92.0, 92.0, 0.0), ribs=dict(ribs, count=5), spars=[spar],
-         join={"dihedral": {"rise": 0.0}, "braces": []}),
+         join={"dihedral": {"rise": 0.0}, "braces": []}, left={"differs": True, "washoutDeg": -1.2}),
     dict(indoor, panel=panel(90.0, 92.0, 60.0, 10.0), ribs=dict(ribs, count=4), spars=[spar],
          join={"dihedral": {"rise": 38.0}, "braces": [], "sparsThere": "cracked", "crackLeaves": 0.4}),
-], {"mass": 1.8, "loadFactor": 2.0})
+], {"mass": 1.8, "loadFactor": 2.0},
+    posts={"fitted": True, "front": 0.08, "rear": 0.85, "height": 34.0, "incidenceDeg": 2.5, "diameter": 1.0, "inTube": 9.0,
+           "material": "balsa-220"})
 
 # A swept wing of crossing ribs, covered with film.
 crossed = {"rule": "count", "count": 9, "thickness": 1.5, "rootThickness": 3.0, "tipThickness": 2.0, "rim": 0.3,

@@ -98,7 +98,10 @@ DecidePanel::DecidePanel(Document& d, Standpoint& s, QWidget* parent) : QWidget(
   heading->setObjectName("heading");
   column->addWidget(heading);
   // What is still being typed belongs to the design before.
-  connect(&document, &Document::replaced, this, &DecidePanel::deafen);
+  connect(&document, &Document::replaced, this, [this] {
+    deafen();
+    shape.clear(); // and new ones are built for what comes
+  });
   new Watch(this, document, standpoint, [this](Changes what) { refresh(what); });
   refresh(everything);
 }
@@ -152,7 +155,8 @@ void DecidePanel::settle() {
 }
 
 void DecidePanel::deafen() {
-  for (const auto& [path, row] : rows) row.editor->blockSignals(true);
+  for (const auto& [path, row] : rows)
+    if (auto* edit = qobject_cast<DecisionEdit*>(row.editor)) edit->blockSignals(true);
 }
 
 void DecidePanel::rebuild(const std::vector<const Decision*>& shown) {
@@ -301,9 +305,9 @@ void DecidePanel::addTools(QGridLayout* grid, int& line) {
     return addTrialTool(grid, line + 1);
   case Topic::settingUp:
     return addTrialTool(grid, line);
-  case Topic::balance:
   case Topic::strut:
     return addStrutTools(grid, line);
+  case Topic::balance:
   case Topic::aboard:
     return addAboardTools(grid, line);
   case Topic::stiffening:

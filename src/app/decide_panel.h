@@ -59,7 +59,7 @@ private:
   std::vector<const Decision*> shownDecisions() const;
   void rebuild(const std::vector<const Decision*>& shown);
   void settle(); ///< what is typed in a field that is about to go
-  void deafen(); ///< to the fields as they are: they are of what is no longer shown
+  void deafen(); ///< to what is typed in the fields as they are: they are of what is no longer shown
   void addRow(QGridLayout* grid, int& line, const Decision& d);
   void addExtras(QGridLayout* grid, int& line, const std::vector<const Decision*>& off);
   void addTools(QGridLayout* grid, int& line);

@@ -125,8 +125,8 @@ void JoinBoard::drawPosts(Ink& ink) const {
   const double low = tube - posts.inTube;
   ink.dimension({front.x(), low}, {rear.x(), low}, len(standing->apart), 18);
   ink.line({0, 0}, at({rib.frame.chord, 0}), look.faint, 1, Qt::DashDotLine);
-  ink.text(at({rib.frame.chord, 0}), tr("chord line, nose up by %1°").arg(posts.incidenceDeg, 0, 'f', 2), look.faint,
-           {0, -8}, Qt::AlignRight, 11);
+  ink.text(at({rib.frame.chord / 2, 0}), tr("chord line, nose up by %1°").arg(posts.incidenceDeg, 0, 'f', 2),
+           look.faint, {0, 22}, Qt::AlignHCenter, 11);
 }
 
 std::vector<Handle> JoinBoard::holdingHandles() const {

@@ -1,4 +1,5 @@
 #include "app/space_board.h"
+#include "core/work/holding.h"
 #include <algorithm>
 #include <cmath>
 #include <QKeyEvent>
@@ -259,6 +260,29 @@ void SpaceBoard::addStruts(std::vector<Piece>& to, const WholeWing& wing, double
   }
 }
 
+void SpaceBoard::addPosts(std::vector<Piece>& to, const WholeWing& wing) const {
+  const Wing& d = document.wing().design.wings[static_cast<std::size_t>(wing.panels.front().design.id.wing)];
+  const auto standing = postsOf(wing, d.posts);
+  if (!standing) return;
+  const PanelLoft& loft = wing.panels.front().shape.loft;
+  const double turn = degToRad(d.posts.incidenceDeg);
+  for (const bool front : {true, false}) {
+    const Point under = loft.at(Face::lower, front ? d.posts.front : d.posts.rear, 0);
+    const double long_ = standing->length(front ? standing->front : standing->rear, d.posts);
+    const Point foot = under + Point(std::sin(turn), -std::cos(turn)) * long_; // square to the fuselage
+    Piece piece;
+    piece.closed = false;
+    for (const Point& p : {under, foot}) {
+      const Point3 s = seen(Point3(p.x() + d.aft, 0, p.y() + d.up));
+      piece.outline.emplace_back(s.x(), s.y());
+      piece.away += s.z() / 2;
+    }
+    piece.edge = look.ink;
+    piece.width = 2;
+    to.push_back(std::move(piece));
+  }
+}
+
 void SpaceBoard::draw(Ink& ink) const {
   const WholeWing& main = document.wing().main();
   std::vector<Piece> pieces;
@@ -267,6 +291,7 @@ void SpaceBoard::draw(Ink& ink) const {
       const WholeWing& wing = ofSide(both, side);
       for (std::size_t k = 0; k < wing.panels.size(); ++k) addPanel(pieces, wing, k, side);
       addStruts(pieces, wing, side);
+      if (side > 0) addPosts(pieces, wing);
     }
   if (from == SpaceView::above) drawFlatPlan(ink);
   std::stable_sort(pieces.begin(), pieces.end(), [](const Piece& a, const Piece& b) { return a.away > b.away; });

@@ -38,6 +38,7 @@ private:
   void addPanel(std::vector<Piece>& to, const WholeWing& wing, std::size_t panel, double side) const;
   /// +1 for the right half and -1 for the left, of a wing that has both.
   void addStruts(std::vector<Piece>& to, const WholeWing& wing, double side) const;
+  void addPosts(std::vector<Piece>& to, const WholeWing& wing) const;
   static std::vector<double> sides(const WholeWing& wing);
   /// The half on that side, whether or not it is the mirror image.
   const WholeWing& ofSide(const WholeWing& wing, double side) const;

@@ -174,6 +174,8 @@ TEST(Aircraft, IsWrittenWingByWing) {
 TEST(Aircraft, FindingsSayWhichWing) {
   Design d = withWingAdded(Design{}, WingKind::tailplane).value();
   d.wings[1].panels[0].spars.clear();
+  d.wings[1].panels[0].leadingEdge.kind = LeadingEdgeKind::none; // nor an edge's strip that could carry
+  d.wings[1].panels[0].trailingEdge.kind = TrailingEdgeKind::none;
   bool named = false;
   const TrueWing w = wingOf(d);
   for (const Finding& f : w.findings)

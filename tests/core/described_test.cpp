@@ -74,9 +74,13 @@ private:
 
 TEST(Described, EveryMemberIs) {
   Design d;
+  d.wings.front().struts.emplace_back();
   Counter c;
   describe(d, c);
   const std::string p = "wings.panels.";
+  EXPECT_EQ(c.at(p + "left"), static_cast<int>(membersOf<LeftHand>()));
+  EXPECT_EQ(c.at("wings.struts"), static_cast<int>(membersOf<Strut>()));
+  EXPECT_EQ(c.at("wings.posts"), static_cast<int>(membersOf<Posts>()));
   EXPECT_EQ(c.at(p + "panel"), static_cast<int>(membersOf<Panel>()));
   EXPECT_EQ(c.at(p + "ribs"), static_cast<int>(membersOf<Ribs>()));
   EXPECT_EQ(c.at(p + "riblets"), static_cast<int>(membersOf<Riblets>()));
@@ -93,7 +97,7 @@ TEST(Described, EveryMemberIs) {
   EXPECT_EQ(c.at(p + "joiner"), static_cast<int>(membersOf<Joiner>()));
   EXPECT_EQ(c.at(p + "tip"), static_cast<int>(membersOf<Tip>()));
   EXPECT_EQ(c.at("flying"), static_cast<int>(membersOf<Flying>()));
-  EXPECT_EQ(c.at("wings.surface") + 1, static_cast<int>(membersOf<Wing>())) << "and its panels";
+  EXPECT_EQ(c.at("wings.surface") + 3, static_cast<int>(membersOf<Wing>())) << "and its panels, struts and posts";
 }
 
 TEST(Described, TheCompilerCountsMembers) {

@@ -94,19 +94,25 @@ std::vector<ThinPlace> thinPlaces(const Region& region, double rim) {
       if (through >= rim * 0.999) continue;
       const Point far = start + e.inwards * through;
       // In a corner the far edge meets this one: wood runs out there by its nature.
-      const bool corner = std::any_of(edges.begin(), edges.end(), [&](const Edge& o) {
-        return &o != &e && (meet(e.from, o) || meet(e.to, o)) && std::abs((far - o.from).dot(o.inwards)) < 1e-6 &&
-               (far - o.from).dot(o.to - o.from) >= -1e-6 && (far - o.to).dot(o.from - o.to) >= -1e-6;
-      });
+      bool corner = false;
+      for (const Point& end : {e.from, e.to})
+        shelved.between(end.x() - 1e-6, end.x() + 1e-6, [&](const Edge& o) {
+          corner = corner ||
+                   (&o != &e && meet(end, o) && std::abs((far - o.from).dot(o.inwards)) < 1e-6 &&
+                    (far - o.from).dot(o.to - o.from) >= -1e-6 && (far - o.to).dot(o.from - o.to) >= -1e-6);
+        });
       if (!corner) found.push_back({start + e.inwards * (through / 2), through});
     }
   }
   std::sort(found.begin(), found.end(),
             [](const ThinPlace& a, const ThinPlace& b) { return a.thickness < b.thickness; });
   std::vector<ThinPlace> told;
-  for (const ThinPlace& p : found)
+  constexpr std::size_t enough = 60; // the thinnest: a rib that is thin all over need not be told inch by inch
+  for (const ThinPlace& p : found) {
+    if (told.size() >= enough) break;
     if (std::none_of(told.begin(), told.end(), [&](const ThinPlace& t) { return (t.at - p.at).norm() < 3 * rim; }))
       told.push_back(p);
+  }
   return told;
 }
 

@@ -4,12 +4,14 @@
 
 namespace eup {
 
-/// The same piece, as it is cut, in the other hand.
+/// One piece as it is cut, whichever hand it goes into: closer than it can be cut.
 static bool alike(const Part& a, const Part& b) {
-  const auto near = [](double x, double y) { return std::abs(x - y) < 1e-6; };
-  return a.material == b.material && a.stock == b.stock && a.count == b.count && near(a.length, b.length) &&
-         near(a.breadth, b.breadth) && near(a.area, b.area) && near(a.grams, b.grams) &&
-         (a.centre - b.centre).norm() < 1e-6;
+  constexpr double asCut = 0.02, shareOfArea = 0.001; // mm
+  const auto near = [](double x, double y, double by) { return std::abs(x - y) <= by; };
+  return a.material == b.material && a.stock.form == b.stock.form &&
+         near(a.stock.thickness, b.stock.thickness, asCut) && near(a.stock.width, b.stock.width, asCut) &&
+         a.count == b.count && near(a.length, b.length, asCut) && near(a.breadth, b.breadth, asCut) &&
+         near(a.area, b.area, shareOfArea * a.area);
 }
 
 static const Part* partNamed(const TruePanel& panel, const std::string& key) {
@@ -41,6 +43,7 @@ std::vector<PieceLine> pieceList(const TrueWing& w) {
         const Part* other = left && !part.shared ? partNamed(left->panels[k], part.key) : nullptr;
         const bool same = !left || part.shared || (other && alike(part, *other));
         out.push_back(lineOf(w, right, k, part, same ? std::optional<Hand>() : Hand::right));
+        if (same && other) out.back().grams = part.grams + other->grams;
         if (!same && other) out.push_back(lineOf(w, *left, k, *other, Hand::left));
       }
       for (const Part& part : left ? left->panels[k].parts : std::vector<Part>{}) // what the right one has not
