@@ -71,7 +71,9 @@ void JoinBoard::drawHolding(Ink& ink) const {
                strut.kind == StrutKind::wire ? Qt::DashLine : Qt::SolidLine);
       const Point across = Point(top.y() - foot.y(), foot.x() - top.x()).normalized() * (4 / ink.scale);
       ink.pick({Topic::strut, s.place.number}, {{top - across, foot - across, foot + across, top + across}});
-      const QString force = QString::fromStdString(told(std::abs(s.worst.force), Quantity::force, LengthUnit::mm));
+      const QString force =
+          s.worst.force == 0 ? tr("nothing: it hangs slack")
+                             : QString::fromStdString(told(std::abs(s.worst.force), Quantity::force, LengthUnit::mm));
       ink.text((top + foot) / 2,
                tr("%1: %2, %3 %4")
                    .arg(QString::fromStdString(strut.name), len(s.length),

@@ -3,6 +3,7 @@
 #include "core/design/decisions.h"
 #include "core/geometry/polyline.h"
 #include "core/joins/packing.h"
+#include "core/work/trial_assembly.h"
 
 namespace eup::app {
 namespace {
@@ -232,6 +233,20 @@ void JoinBoard::drawBrace(Ink& ink, const Point& at, double k, const Brace& b) c
            {0, 31}, Qt::AlignLeft, 11);
 }
 
+/// Where the rib comes to lie when the wing is put together again from its flat parts.
+void JoinBoard::drawTrial(Ink& ink, const Point& at, int rib) const {
+  constexpr double bad = 0.05, badTurn = 0.02; // mm and degrees: what a careful builder could measure
+  for (const AssembledPanel& p : assembled(standpoint.shownWing()).panels)
+    for (const AssembledRib& r : p.ribs) {
+      if (r.rib != rib) continue;
+      const double off = std::abs(r.off) < 0.005 ? 0 : r.off,
+                   turned = std::abs(radToDeg(r.turned)) < 0.005 ? 0 : radToDeg(r.turned);
+      ink.text(at, tr("on trial: %1 off, turned %2°").arg(len(off)).arg(turned, 0, 'f', 2),
+               off > bad || std::abs(turned) > badTurn ? look.wrong : look.good, {0, 14}, Qt::AlignRight, 12);
+      return;
+    }
+}
+
 void JoinBoard::drawPacking(Ink& ink, const Point& at, double k) const {
   const TruePanel& w = panel();
   const Rib& rib = chosenRib();
@@ -253,6 +268,7 @@ void JoinBoard::drawPacking(Ink& ink, const Point& at, double k) const {
   for (const Point& p : rib.bare) outline.push_back(place(p));
   ink.text(at, tr("R%1 on the board: packing under it (drawn × %2)").arg(rib.number).arg(k), look.ink, {0, 14},
            Qt::AlignLeft, 13, true);
+  drawTrial(ink, {content().high.x(), at.y()}, rib.number);
   ink.loop(outline, look.balsa, look.ink, 1.4);
   ink.pick({Topic::settingUp, 0}, {outline});
   for (const Foot& f : supports.feet) {

@@ -300,7 +300,8 @@ void MainWindow::showTables(Shelf shelf) {
 
 void MainWindow::showTrial() {
   if (!theDocument.possible()) return say(whyNoWing(), true);
-  TrialDialog(theDocument.now(), theStandpoint.wing(), look, this).exec();
+  const Hand hand = theStandpoint.hand() == ShownHand::left ? Hand::left : Hand::right;
+  TrialDialog(theDocument.now(), theStandpoint.wing(), look, this, hand).exec();
 }
 
 bool MainWindow::exportTo(const QString& folder, const ExportOrder& order) {

@@ -6,7 +6,6 @@
 #include "app/main_window.h"
 #include "app/plan_panel.h"
 #include "app/trial_dialog.h"
-#include "core/design/design_file.h" // THROWAWAY
 #include <QApplication>
 #include <QDir>
 #include <QMouseEvent>
@@ -102,70 +101,6 @@ QStringList writeShots(const QString& folder) {
   shoot(window, "riblets-and-tip");
   window.showInSpace(SpaceView::turned);
   shoot(window, "in-space");
-  { // THROWAWAY
-    window.standpoint().setInSpace(false);
-    Design d = demoDesign("tarnbrook-2000");
-    Strut a;
-    a.out = 330;
-    a.footAft = 60;
-    a.footRight = 45;
-    a.footUp = -170;
-    Strut b = a;
-    b.name = "rear wire";
-    b.kind = StrutKind::wire;
-    b.footAft = 150;
-    b.shape = CapShape::rod;
-    b.depth = 0.8;
-    b.material = "music-wire";
-    b.out = 400;
-    d.wings.front().struts = {a, b};
-    window.document().edit("x", d);
-    window.standpoint().setHand(ShownHand::both);
-    window.standpoint().setPanel({0, 0});
-    window.standpoint().choose({Topic::strut, 0});
-    shoot(window, "x-struts");
-    window.openDemo("gossamoor-480");
-    window.standpoint().setHand(ShownHand::right);
-    window.standpoint().choose({Topic::posts, 0});
-    shoot(window, "x-posts");
-    window.standpoint().setHand(ShownHand::left);
-    window.standpoint().choose({Topic::leftHand, 0});
-    shoot(window, "x-left");
-    window.standpoint().setStage(Stage::stock);
-    shoot(window, "x-stock");
-    window.standpoint().setHand(ShownHand::right);
-    Design t = demoDesign("oldacre-1320");
-    Tip& tip = t.wings.front().panels.back().tip;
-    tip.kind = TipKind::own;
-    tip.outline = {{8, 25}, {50, 52}, {100, 50}, {134, 20}};
-    tip.pieces = 4;
-    tip.joint = TipJoint::scarf;
-    tip.thickness = 3;
-    tip.width = 12;
-    window.document().edit("x", t);
-    window.standpoint().setPanel({0, 1});
-    window.standpoint().choose({Topic::tip, 0});
-    shoot(window, "x-tip");
-    t.inner().ribs.make = RibMake::stack;
-    t.inner().leadingEdge.gauges = {1, 3};
-    t.inner().spars.clear();
-    t.inner().riblets.inBay = 0;
-    t.wings.front().panels.back().riblets.inBay = 0;
-    t.inner().join.sparsThere = SparsThere::end;
-    t.wings.front().panels.back().join.braces.clear();
-    t.wings.front().panels.back().spars.clear();
-    t.wings.front().panels.back().trailingEdge.kind = TrailingEdgeKind::square;
-    t.wings.front().panels.back().trailingEdge.width = 6;
-    t.wings.front().panels.back().trailingEdge.height = 4;
-    window.document().edit("x", t);
-    window.standpoint().choose({Topic::trailingEdge, 0});
-    shoot(window, "x-square");
-    window.standpoint().setPanel({0, 0});
-    window.standpoint().choose({Topic::stiffening, 0});
-    shoot(window, "x-edges");
-    window.standpoint().choose({Topic::ribs, 0});
-    shoot(window, "x-stack");
-  }
   window.openDemo();
   window.standpoint().setHand(ShownHand::left);
   window.setDark(true);

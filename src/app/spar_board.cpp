@@ -18,6 +18,7 @@ QString SparBoard::heading() const {
              : tr("Spars from the front, and what they carry");
 }
 QString SparBoard::subheading() const {
+  if (panel().design.spars.empty()) return tr("estimates for model aircraft, no approval of anything");
   return tr("span true to scale, depth drawn %1 times larger · estimates for model aircraft, no approval of anything")
       .arg(stretch(), 0, 'f', 1);
 }

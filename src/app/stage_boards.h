@@ -151,6 +151,7 @@ private:
   Below below(double pixelsPerMm) const;
   void drawBraces(Ink& ink, double left, const Below& place) const;
   void drawBrace(Ink& ink, const Point& at, double k, const Brace& brace) const;
+  void drawTrial(Ink& ink, const Point& at, int rib) const;
   void drawPacking(Ink& ink, const Point& at, double k) const;
 };
 

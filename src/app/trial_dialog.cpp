@@ -94,9 +94,10 @@ void TrialPicture::paintEvent(QPaintEvent*) {
   painter.drawEllipse(at(last.design.setback + tip.le.x(), span), 5, 5);
 }
 
-TrialDialog::TrialDialog(Snapshot snapshot, int number, const Look& look, QWidget* parent)
-    : QDialog(parent), kept(std::move(snapshot)), wing(kept.wing->wing(number)) {
-  setWindowTitle(tr("Put together on trial"));
+TrialDialog::TrialDialog(Snapshot snapshot, int number, const Look& look, QWidget* parent, Hand hand)
+    : QDialog(parent), kept(std::move(snapshot)), wing(kept.wing->of(hand).wing(number)) {
+  const bool ofLeft = &kept.wing->of(hand) != kept.wing.get(); // shown as a right one is
+  setWindowTitle(ofLeft ? tr("Put together on trial: the left hand, turned over") : tr("Put together on trial"));
   resize(980, 720);
   auto* column = new QVBoxLayout(this);
   auto* words =

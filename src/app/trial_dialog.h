@@ -35,7 +35,7 @@ class TrialDialog : public QDialog {
   Q_OBJECT
 public:
   /// Of a snapshot that has a wing.
-  TrialDialog(Snapshot snapshot, int wing, const Look& look, QWidget* parent = nullptr);
+  TrialDialog(Snapshot snapshot, int wing, const Look& look, QWidget* parent = nullptr, Hand hand = Hand::right);
   const Assembly& shown() const { return assembly; }
 
 private:

@@ -239,7 +239,7 @@ int sizeSpar(const Args& args, Streams io) {
 int assemble(const Args& args, Streams io) {
   const auto wing = wingOf(args.file, io);
   if (const int* code = std::get_if<int>(&wing)) return *code;
-  const auto& wings = std::get<TrueWing>(wing).wings;
+  const auto& wings = std::get<TrueWing>(wing).of(args.hand == "left" ? Hand::left : Hand::right).wings;
   if (args.wing < 1 || args.wing > static_cast<int>(wings.size()))
     return refuse(io, args.file, Problem{"--wing", fmt::format("there is no wing {}", args.wing)}, usage);
   const WholeWing& whole = wings[static_cast<std::size_t>(args.wing - 1)];
@@ -426,6 +426,8 @@ int run(const std::vector<std::string>& given, std::ostream& out, std::ostream& 
       "assemble", "puts the wing together again from its flat parts: how far it is from what was decided", assemble));
   trial->add_flag("--json", args.json, "as JSON");
   trial->add_option("--wing", args.wing, "which wing of the aircraft; 1 is the main wing");
+  trial->add_option("--hand", args.hand, "right, or left where that is another")
+      ->check(CLI::IsMember({"right", "left"}));
   trial->add_option("--notch", args.assemble.notches, "a notch that much too deep, as in R3=0.3 (mm)");
   trial->add_option("--packing", args.assemble.packing,
                     "packing under a rib's tail that much too high, as in R9=0.5 (mm)");

@@ -177,6 +177,15 @@ TEST(Posts, StandTheRootAtItsIncidence) {
   EXPECT_EQ(posts, 2) << "one pair for both hands";
 }
 
+TEST(Posts, ThatCannotStandAreSaid) {
+  Design d = strutted(400);
+  Posts& p = d.wings.front().posts;
+  p.fitted = true, p.front = 0.7, p.rear = 0.2;
+  EXPECT_TRUE(hasFinding(wingOf(d).findings, "posts.order"));
+  p.front = 0.1, p.rear = 0.9, p.height = 2, p.incidenceDeg = 10;
+  EXPECT_TRUE(hasFinding(wingOf(d).findings, "posts.low"));
+}
+
 /// Moved by what it is told, the wing balances with the margin that is decided.
 TEST(Posts, StandWhereTheMarginIs) {
   Design d = strutted(400);

@@ -39,6 +39,7 @@ template <class W, class V> void describeHolding(W& w, V& v) {
     v.length("wall", "Its wall", s.wall, Limits{0.05, 50}, on && s.shape == CapShape::tube);
     v.listed("material", "Wood or metal", s.material, Shelf::material, on);
   });
+  v.group("", Topic::strut, [&] { v.flag("hinged", "Root on pins, struts hold", w.hinged, on && !w.struts.empty()); });
   v.group("posts", Topic::posts, [&] {
     auto& p = w.posts;
     const bool posts = on && p.fitted;
@@ -87,7 +88,6 @@ template <class D, class V> void describe(D& d, V& v) {
       v.number("carries", "Share of the load", w.carries, Limits{0.01, 2});
       v.length("aft", "Behind the main wing", w.aft, Limits{-20000, 20000}, number > 0);
       v.length("up", "Over the main wing", w.up, Limits{-5000, 5000}, number > 0);
-      v.flag("hinged", "Root on pins, struts hold", w.hinged, mirrored(w) && !w.struts.empty());
     });
     describeHolding(w, v);
     v.parts("panels", w.panels, mostPanels, [&](auto& p, std::size_t i) {

@@ -248,7 +248,7 @@ void migrateHands(Json& json) {
   if (json.contains("wings") && json["wings"].is_array())
     for (Json& wing : json["wings"])
       if (wing.is_object()) {
-        if (wing.contains("surface") && wing["surface"].is_object()) wing["surface"]["hinged"] = false;
+        wing["hinged"] = false;
         wing["struts"] = Json::array();
         wing["posts"] = Json{{"fitted", false},     {"front", 0.05},   {"rear", 0.6},    {"height", 30.0},
                              {"incidenceDeg", 3.0}, {"diameter", 1.5}, {"inTube", 12.0}, {"material", "spruce"}};

@@ -44,8 +44,7 @@ static_assert(secondWoodChoices.size() == wordsFor(SecondWood::endsAndThick));
 
 /// How ribs are made: each cut along its own print; or all of a panel sanded as one block between two templates.
 enum class RibMake { each, stack };
-inline constexpr std::array ribMakeChoices{Choice{"each", "each along its print"},
-                                           Choice{"stack", "as a stack between templates"}};
+inline constexpr std::array ribMakeChoices{Choice{"each", "each by its print"}, Choice{"stack", "as one stack"}};
 static_assert(ribMakeChoices.size() == wordsFor(RibMake::stack));
 
 struct Ribs {

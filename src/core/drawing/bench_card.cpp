@@ -5,6 +5,7 @@
 #include "core/joins/panel_join.h"
 #include "core/joins/sawn_ends.h"
 #include "core/measure/figure.h"
+#include "core/strength/struts.h"
 #include <algorithm>
 #include <cmath>
 #include <fmt/format.h>
@@ -197,6 +198,13 @@ std::vector<Drawing> benchCard(const DrawnPanel& w, Hand hand, double pageHeight
                                               : "bent " + told(w.joiner->bend, Quantity::angle, w.design.unit)),
               3));
   }
+  for (const HeldStrut& s : w.held.struts)
+    if (s.place.panel == w.design.id.panel)
+      put(words(fmt::format("{}: {} long from spar to foot; {} to the spar, runs {} by {}", s.place.name,
+                            told(s.length, Quantity::length, w.design.unit),
+                            told(s.toSpar, Quantity::angle, w.design.unit), s.aft < 0 ? "forward" : "aft",
+                            told(std::abs(s.aft), Quantity::angle, w.design.unit)),
+                3));
   const bool meets = w.design.mirrored || !w.design.innermost();
   if (meets && w.design.join.sparsThere != SparsThere::through) put(sawnTable(w, true, w.join.lean));
   if (w.design.beyond && w.design.beyond->sparsThere != SparsThere::through)

@@ -10,6 +10,7 @@ struct PanelJoin;
 struct SettingUp;
 struct PanelStrength;
 struct LoadCase;
+struct HeldWing;
 
 /// What a drawing needs of a panel. (The whole of it is put together a floor above.)
 struct DrawnPanel {
@@ -23,6 +24,7 @@ struct DrawnPanel {
   const PanelStrength& strength;
   const std::vector<LoadCase>& loads;
   const std::vector<Part>& parts;
+  const HeldWing& held; ///< the wing's
 };
 /// A wing's panels, from the middle outwards.
 using DrawnWing = std::vector<DrawnPanel>;

@@ -10,7 +10,9 @@ namespace eup {
 /// A strut as it stands in the finished wing: x aft, y to the right, z up from the root's leading edge.
 struct StrutPlace {
   int number = 0; ///< index in Wing::struts
-  double y = 0;   ///< of the true span, where it holds
+  std::string name;
+  int panel = 0; ///< that it holds, counted from 0
+  double y = 0;  ///< of the true span, where it holds
   Point3 top{0, 0, 0}, foot{0, 0, 0};
   Point3 normal{0, 0, 1};   ///< of its panel there, upwards
   Point3 outwards{0, 1, 0}; ///< along its spar

@@ -40,6 +40,7 @@ void strutFigures(const WholeWing& w, const Strut& strut, const HeldStrut& s, Fi
            fmt::format("{}; of all loads it has least in reserve then", wordsOf(s.worst.load)),
            w.held.hinged ? "moments about the root's pins" : "the spar's bend against the strut's stretch",
            fmt::format("pulled +, pressed −: {}", all), forceMethod, at({"out", "width", "depth", "material"}), true});
+  if (s.worst.force == 0) return; // a wire that hangs slack under every load
   out.add({key + "reserve", name("reserve"), s.reserve, Quantity::ratio, Stage::joins,
            s.buckles            ? "before it buckles"
            : s.worst.force >= 0 ? "before it tears"
@@ -80,7 +81,7 @@ void holdingFigures(const TrueWing& aircraft, const WholeWing& w, FigureList& ou
   const std::string path = fmt::format("wings.{}.", w.panels.front().design.id.wing);
   for (const HeldStrut& s : w.held.struts)
     strutFigures(w, decided.struts[static_cast<std::size_t>(s.place.number)], s, out);
-  if (!w.held.struts.empty()) {
+  if (!w.held.struts.empty() && w.held.bareRoot != 0) {
     const double with = worstAt(w.loads, 0).load.moment(0);
     out.add({"struts.relief",
              "Struts take off the root's bending",
@@ -91,7 +92,7 @@ void holdingFigures(const TrueWing& aircraft, const WholeWing& w, FigureList& ou
              "1 − with ÷ without",
              fmt::format("1 − {:.0f} ÷ {:.0f} N·mm", std::abs(with), std::abs(w.held.bareRoot)),
              forceMethod,
-             {path + "struts.0.out", path + "surface.hinged"},
+             {path + "struts.0.out", path + "hinged"},
              true});
     if (w.held.pressed > 0)
       out.add({"struts.press",
@@ -149,6 +150,15 @@ void holdingFindings(const TrueWing& aircraft, std::vector<Finding>& out) {
             fmt::format("Only {:.0f} % of its pull is square to the wing.", 100 * std::abs(held->drawsDown)),
             "Set its foot lower.", {path + "footUp"});
     }
+    if (const auto posts = postsOf(w, decided.posts)) {
+      if (posts->apart <= 0)
+        say("posts.order", Severity::warning, "The rear post stands before the front one",
+            "They are told from the nose.", "Change them over.", {"posts.front", "posts.rear"});
+      if (std::min(posts->front, posts->rear) <= 0)
+        say("posts.low", Severity::serious, "A post has no length above its tube",
+            "The wing's underside there lies at the end of the tube or below it.", "Raise the wing, or turn it less.",
+            {"posts.height", "posts.incidence"});
+    }
     if (w.held.pressedHolds > 0 && w.held.pressed > w.held.pressedHolds / 3)
       say("strut.press", w.held.pressed > w.held.pressedHolds ? Severity::serious : Severity::warning,
           "The struts press the spar hard along its run",
@@ -158,7 +168,7 @@ void holdingFindings(const TrueWing& aircraft, std::vector<Finding>& out) {
     for (const LoadCase::What load : w.held.falls)
       say("strut.falls", Severity::serious, "Nothing holds the wing up on its pins",
           fmt::format("While it is {}, its wires hang slack.", wordsOf(load)),
-          "Fit wires above it too, or struts that can be pressed.", {"surface.hinged", "struts.0.kind"});
+          "Fit wires above it too, or struts that can be pressed.", {"hinged", "struts.0.kind"});
   }
 }
 

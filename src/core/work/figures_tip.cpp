@@ -108,19 +108,6 @@ void tipFigures(const TruePanel& w, FigureList& out) {
                        out.len(whole)),
            planeGeometry,
            {"tip.reach", "panel.span"}});
-  const bool own = w.design.tip.kind == TipKind::own;
-  if (own)
-    out.add({"tip.area",
-             "Area of a tip",
-             tip.area,
-             Quantity::area,
-             Stage::panels,
-             "beyond the tip rib, one hand",
-             "Σ of the triangles under its outline",
-             fmt::format("{} places from LE to TE, {} out at most: {}", w.design.tip.outline.size(), out.len(tip.reach),
-                         told(tip.area, Quantity::area, w.design.unit)),
-             w.design.tip.rounding ? "centripetal Catmull-Rom curve through the places" : planeGeometry,
-             {"tip.outline", "tip.rounding"}});
   for (std::size_t i = 0; tip.pieces.size() > 1 && i < tip.pieces.size(); ++i)
     out.add({fmt::format("tip.piece.{}", i + 1),
              fmt::format("Tip, piece {}: sheet at least", i + 1),
@@ -134,18 +121,29 @@ void tipFigures(const TruePanel& w, FigureList& out) {
                                                    : planeGeometry,
              {"tip.pieces", "tip.width"},
              true});
-  if (tip.area > 0 && !own)
+  if (tip.area > 0) {
+    const bool own = w.design.tip.kind == TipKind::own;
+    const std::string area = told(tip.area, Quantity::area, w.design.unit);
     out.add({"tip.area",
              "Area of a tip",
              tip.area,
              Quantity::area,
              Stage::panels,
              "beyond the tip rib, one hand",
-             rounded ? "chord × radius − (2 − π ÷ 2) × radius²" : "π ÷ 4 × chord × reach",
-             fmt::format("{} and {}: {}", out.len(w.design.panel.tipChord), out.len(tip.reach),
-                         told(tip.area, Quantity::area, w.design.unit)),
-             rounded ? "two quarters of circles" : "two quarters of ellipses",
-             {rounded ? "tip.radius" : "tip.reach", "panel.tipChord"}});
+             own       ? "Σ of the triangles under its outline"
+             : rounded ? "chord × radius − (2 − π ÷ 2) × radius²"
+                       : "π ÷ 4 × chord × reach",
+             own ? fmt::format("{} places from LE to TE, {} out at most: {}", w.design.tip.outline.size(),
+                               out.len(tip.reach), area)
+                 : fmt::format("{} and {}: {}", out.len(w.design.panel.tipChord), out.len(tip.reach), area),
+             own       ? (w.design.tip.rounding ? "centripetal Catmull-Rom curve through the places" : planeGeometry)
+             : rounded ? "two quarters of circles"
+                       : "two quarters of ellipses",
+             {own       ? "tip.outline"
+              : rounded ? "tip.radius"
+                        : "tip.reach",
+              own ? "tip.rounding" : "panel.tipChord"}});
+  }
   if (w.design.tip.kind == TipKind::bow) bowFigures(w, out);
   if (w.design.tip.kind == TipKind::block || rounded)
     out.add({"tip.block",

@@ -17,7 +17,7 @@ std::optional<StrutPlace> placeOf(const WholeWing& w, const Strut& strut, int nu
   if (strut.out > p.shape.loft.span() || !line.reaches(strut.out)) return std::nullopt;
   const PanelFrame& space = w.inSpace[k];
   StrutPlace out;
-  out.number = number;
+  out.number = number, out.name = strut.name, out.panel = strut.panel - 1;
   out.y = p.design.inboard + strut.out;
   out.top = space.at(line.middle.at(strut.out), strut.out);
   out.foot = {strut.footAft, strut.footRight, strut.footUp};

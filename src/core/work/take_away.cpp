@@ -156,8 +156,8 @@ Result<Done> writeReference(const JudgedPlan& plan, const Design& d, Hand hand, 
 DrawnWing drawn(const TrueWing& w, int wing) {
   DrawnWing out;
   for (const TruePanel& p : w.wing(wing).panels)
-    out.push_back(
-        {p.design, p.shape, p.frame, p.tip, p.join, p.joiner, p.settingUp, p.strength, w.wing(wing).loads, p.parts});
+    out.push_back({p.design, p.shape, p.frame, p.tip, p.join, p.joiner, p.settingUp, p.strength, w.wing(wing).loads,
+                   p.parts, w.wing(wing).held});
   return out;
 }
 

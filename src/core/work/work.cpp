@@ -213,7 +213,8 @@ static void addLeft(const TrueWing& left, std::vector<Figure>& all) {
     if (stage == Stage::plan) continue;
     for (const Figure& f : left.figures(stage)) {
       const auto same = right.find(f.key);
-      const bool ofOneHand = f.panel || f.rib || f.key.find("strut") != std::string::npos;
+      const bool ofOneHand =
+          f.panel || f.rib || f.key.find("strut") != std::string::npos || f.key.find("assembly.") != std::string::npos;
       if (!ofOneHand || (same != right.end() && std::abs(same->second->value - f.value) < 1e-9)) continue;
       more.push_back(f);
       more.back().key.insert(0, "left.");
