@@ -228,6 +228,21 @@ void wingFigures(const TrueWing& aircraft, const WholeWing& wing, FigureList& ou
                                told(tips / hands, Quantity::area, unit), told(area + tips, Quantity::area, unit)),
              planeGeometry,
              {pathOf(last.design.id) + "tip.kind", pathOf(last.design.id) + "tip.reach"}});
+  if (last.tip) {
+    const double reach = last.tip->reach, right = wing.planform.halfSpan + reach,
+                 left = wing.other ? other.planform.halfSpan + other.tipReach : right;
+    out.add({"tip.span",
+             "Span over the tips",
+             both ? right + left : right,
+             Quantity::length,
+             Stage::panels,
+             "flat as drawn; loads and areas are taken to the tip rib",
+             both ? "half span and tip, right + left" : "span + tip",
+             both ? fmt::format("({} + {}) + {}", out.len(wing.planform.halfSpan), out.len(reach), out.len(left))
+                  : fmt::format("{} + {} = {}", out.len(wing.planform.halfSpan), out.len(reach), out.len(right)),
+             planeGeometry,
+             {pathOf(last.design.id) + "tip.kind", spans.back()}});
+  }
   const double aspect = hands * p.halfSpan * hands * p.halfSpan / area;
   out.add({"panel.aspect", "Aspect ratio", aspect, Quantity::ratio, Stage::panels, "on the flat span", "span² ÷ area",
            fmt::format("({})² ÷ {} = {:.2f}", out.len(hands * p.halfSpan), told(area, Quantity::area, unit), aspect),

@@ -96,18 +96,6 @@ void tipFigures(const TruePanel& w, FigureList& out) {
   if (!w.tip) return;
   const TipShape& tip = *w.tip;
   const bool rounded = w.design.tip.kind == TipKind::rounded;
-  const double whole = w.design.inboard + w.shape.loft.span() + tip.reach;
-  out.add({"tip.span",
-           "Span over the tips",
-           w.design.mirrored ? 2 * whole : whole,
-           Quantity::length,
-           Stage::panels,
-           "flat as drawn; loads and areas are taken to the tip rib",
-           w.design.mirrored ? "2 × (half span + tip)" : "span + tip",
-           fmt::format("{} + {} = {}, each half", out.len(w.design.inboard + w.shape.loft.span()), out.len(tip.reach),
-                       out.len(whole)),
-           planeGeometry,
-           {"tip.reach", "panel.span"}});
   for (std::size_t i = 0; tip.pieces.size() > 1 && i < tip.pieces.size(); ++i)
     out.add({fmt::format("tip.piece.{}", i + 1),
              fmt::format("Tip, piece {}: sheet at least", i + 1),
