@@ -274,8 +274,9 @@ static std::vector<Finding> addLeftHand(TrueWing& w) {
     return std::any_of(w.findings.begin(), w.findings.end(),
                        [&](const Finding& r) { return r.key == f.key && r.rib == f.rib && r.panel == f.panel; });
   };
-  for (const Finding& f : left->findings)
-    if (!f.key.starts_with("balance.") && !known(f)) w.findings.push_back(ofLeft(f));
+  for (const Finding& f : left->findings) // what is said of the whole model is said of both hands already
+    if ((f.panel || f.key.starts_with("strut") || f.key.starts_with("soft")) && !known(f))
+      w.findings.push_back(ofLeft(f));
   std::stable_sort(w.findings.begin(), w.findings.end(),
                    [](const Finding& a, const Finding& b) { return a.severity > b.severity; });
   w.left = std::move(left);
