@@ -110,6 +110,7 @@ TEST(LeftHand, HasPartsOfItsOwnAndWeighsDown) {
   for (const TruePanel& p : w.left->main().panels) left += p.mass.grams();
   EXPECT_GT(ofLeft, 5);
   EXPECT_NEAR(ofMain, right + left, 1e-6);
+  EXPECT_NEAR(figureOf(w, "parts.mass"), ofMain, 1e-6);
   const ModelBalance b = balanceOf(w);
   EXPECT_NEAR(b.pieces.grams, listed, 1e-6);
   EXPECT_LT(b.rightMore, balanceOf(plain).rightMore) << "it hangs to the left";

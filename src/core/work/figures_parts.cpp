@@ -5,12 +5,16 @@
 namespace eup {
 
 void partsFigures(const WholeWing& wing, FigureList& out) {
-  const double hands = wing.mirrored ? 2 : 1;
   double grams = 0, pieces = 0;
   std::string byPanel, counted;
-  for (const TruePanel& p : wing.panels) {
-    double here = 0, count = 0;
-    for (const Part& part : p.parts) here += part.grams * hands, count += part.count * (part.shared ? 1 : hands);
+  for (std::size_t k = 0; k < wing.panels.size(); ++k) {
+    const TruePanel& p = wing.panels[k];
+    double here = gramsOf(p.parts), count = 0, own = 0;
+    for (const Part& part : p.parts) count += part.count, own += part.shared ? 0 : part.count;
+    if (wing.mirrored) {
+      here += wing.other ? wing.other->grams[k] : here;
+      count += wing.other ? wing.other->pieces[k] : own;
+    }
     grams += here, pieces += count;
     byPanel +=
         fmt::format("{}{}", byPanel.empty() ? "" : " + ", told(here, Quantity::mass, wing.panels.front().design.unit));

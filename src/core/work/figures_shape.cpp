@@ -153,7 +153,7 @@ static void placeFigures(const TrueWing& aircraft, const WholeWing& wing, Figure
 
 void wingFigures(const TrueWing& aircraft, const WholeWing& wing, FigureList& out) {
   const Planform p = bothHands(wing);
-  const OtherHand other = wing.other.value_or(OtherHand{p, wing.fromAbove, 0, 0});
+  const OtherHand other = wing.other.value_or(OtherHand{p, wing.fromAbove, 0, 0, {}, {}});
   const LengthUnit unit = aircraft.design.unit;
   const bool one = wing.panels.size() == 1, both = wing.mirrored, main = wing.panels.front().design.id.wing == 0;
   const double hands = both ? 2 : 1; // a fin has no other half

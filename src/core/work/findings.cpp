@@ -334,7 +334,10 @@ void bayFindings(Finder f) {
 void massFinding(const TrueWing& aircraft, std::vector<Finding>& out) {
   double parts = 0;
   for (const WholeWing& wing : aircraft.wings)
-    for (const TruePanel& p : wing.panels) parts += p.mass.grams() * (wing.mirrored ? 2 : 1);
+    for (std::size_t k = 0; k < wing.panels.size(); ++k) {
+      const double hand = wing.panels[k].mass.grams();
+      parts += hand + (wing.other ? wing.other->grams[k] : wing.mirrored ? hand : 0);
+    }
   const double model = aircraft.design.flying.mass;
   if (parts <= model) return;
   out.push_back(

@@ -43,7 +43,8 @@ LiftingSurface surfaceOf(const TrueWing& w, std::size_t number) {
   const Planform& p = wing.planform;
   const auto& tip = wing.panels.back().tip;
   LiftingSurface out;
-  const OtherHand left = wing.other.value_or(OtherHand{p, wing.fromAbove, tip ? tip->area : 0, tip ? tip->reach : 0});
+  const OtherHand left =
+      wing.other.value_or(OtherHand{p, wing.fromAbove, tip ? tip->area : 0, tip ? tip->reach : 0, {}, {}});
   const Planform both = together(p, left.planform); // itself again where the hands are alike
   out.area = both.area + (tip ? tip->area : 0) + left.tipArea;
   out.span = p.halfSpan + (tip ? tip->reach : 0) + left.planform.halfSpan + left.tipReach;

@@ -42,6 +42,8 @@ struct OtherHand {
   Planform planform;
   double fromAbove = 0;             ///< mm, half span seen from above
   double tipArea = 0, tipReach = 0; ///< of what stands beyond the tip rib
+  std::vector<double> grams;        ///< of its pieces, by panel
+  std::vector<int> pieces;          ///< and how many are its own
 };
 
 /// One wing: its panels from the middle outwards, and what only all of them together have.

@@ -247,7 +247,13 @@ static std::variant<TrueWing, std::vector<Finding>> workOut(const Design& d);
 
 static OtherHand toldOf(const WholeWing& w) {
   const auto& tip = w.panels.back().tip;
-  return {w.planform, w.fromAbove, tip ? tip->area : 0, tip ? tip->reach : 0};
+  OtherHand out{w.planform, w.fromAbove, tip ? tip->area : 0, tip ? tip->reach : 0, {}, {}};
+  for (const TruePanel& p : w.panels) {
+    out.grams.push_back(gramsOf(p.parts));
+    out.pieces.push_back(0);
+    for (const Part& part : p.parts) out.pieces.back() += part.shared ? 0 : part.count;
+  }
+  return out;
 }
 
 /// A left hand of its own, from a design of its own. What is wrong with it alone is found too.
