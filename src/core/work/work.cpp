@@ -256,7 +256,12 @@ static OtherHand toldOf(const WholeWing& w) {
   return out;
 }
 
-/// A left hand of its own, from a design of its own. What is wrong with it alone is found too.
+static Finding ofLeft(Finding f) {
+  f.what = "Left hand: " + f.what;
+  return f;
+}
+
+/// A left hand of its own, from a design of its own. Gives back why there can be none.
 static std::vector<Finding> addLeftHand(TrueWing& w) {
   std::vector<std::vector<double>> gammas;
   for (const WholeWing& wing : w.wings) {
@@ -264,10 +269,6 @@ static std::vector<Finding> addLeftHand(TrueWing& w) {
     for (const TruePanel& p : wing.panels) gammas.back().push_back(p.design.gamma);
   }
   auto made = workOut(leftOf(w.design, gammas));
-  const auto ofLeft = [](Finding f) {
-    f.what = "Left hand: " + f.what;
-    return f;
-  };
   std::vector<Finding> out;
   if (const auto* why = std::get_if<std::vector<Finding>>(&made)) {
     for (const Finding& f : *why) out.push_back(ofLeft(f));
@@ -276,17 +277,22 @@ static std::vector<Finding> addLeftHand(TrueWing& w) {
   auto left = std::make_shared<TrueWing>(std::move(std::get<TrueWing>(made)));
   for (std::size_t i = 0; i < w.wings.size(); ++i)
     if (w.wings[i].mirrored) w.wings[i].other = toldOf(left->wings[i]), left->wings[i].other = toldOf(w.wings[i]);
+  w.left = std::move(left);
+  return out;
+}
+
+/// What is found of a left hand of its own alone; what is said of the whole model is said of both hands already.
+static void addFindingsOfLeft(TrueWing& w) {
   const auto known = [&](const Finding& f) {
     return std::any_of(w.findings.begin(), w.findings.end(),
                        [&](const Finding& r) { return r.key == f.key && r.rib == f.rib && r.panel == f.panel; });
   };
-  for (const Finding& f : left->findings) // what is said of the whole model is said of both hands already
-    if ((f.panel || f.key.starts_with("strut") || f.key.starts_with("soft")) && !known(f))
-      w.findings.push_back(ofLeft(f));
+  std::vector<Finding> more;
+  for (const Finding& f : w.left->findings)
+    if ((f.panel || f.key.starts_with("strut") || f.key.starts_with("soft")) && !known(f)) more.push_back(ofLeft(f));
+  w.findings.insert(w.findings.end(), more.begin(), more.end());
   std::stable_sort(w.findings.begin(), w.findings.end(),
                    [](const Finding& a, const Finding& b) { return a.severity > b.severity; });
-  w.left = std::move(left);
-  return out;
 }
 
 static std::variant<TrueWing, std::vector<Finding>> workOut(const Design& d) {
@@ -310,9 +316,10 @@ static std::variant<TrueWing, std::vector<Finding>> workOut(const Design& d) {
       2);
   for (std::size_t i = 0; i < panels.size(); ++i) panels[i]->strength.twist = twists[i];
   for (WholeWing& wing : w.wings) wing.soft = softWingOf(wing);
-  w.findings = allFindings(w);
   if (handsDiffer(d))
     if (auto impossibleLeft = addLeftHand(w); !impossibleLeft.empty()) return impossibleLeft;
+  w.findings = allFindings(w);
+  if (w.left) addFindingsOfLeft(w);
   return w;
 }
 
