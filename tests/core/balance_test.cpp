@@ -128,8 +128,10 @@ TEST(Balance, WeighedPiecesReplaceReckonedOnes) {
 /// Symmetrical wings balance in their middle, and all the pieces' centres by panel add up to the whole.
 TEST(Balance, WingsHangLevel) {
   for (const std::string& name : shipped::demoNames()) {
-    const ModelBalance b = balanceOf(wingOf(demoDesign(name)));
-    EXPECT_NEAR(b.pieces.at.y(), 0, 1e-9) << name;
+    const TrueWing w = wingOf(demoDesign(name));
+    const ModelBalance b = balanceOf(w);
+    constexpr double washedIn = 0.1; // mm: a left hand of its own is a hair shorter in chord
+    EXPECT_NEAR(b.pieces.at.y(), 0, w.left ? washedIn : 1e-9) << name;
     EXPECT_GT(b.pieces.grams, 0);
     EXPECT_GT(b.wanted, -500);
   }
