@@ -120,8 +120,11 @@ TEST(PieceList, SizesAndMassesBelongTogether) {
       }
     }
     double masses = 0;
-    for (const WholeWing& wing : w.wings)
-      for (const TruePanel& p : wing.panels) masses += p.mass.grams() * (wing.mirrored ? 2 : 1);
+    for (std::size_t i = 0; i < w.wings.size(); ++i)
+      for (std::size_t k = 0; k < w.wings[i].panels.size(); ++k) {
+        masses += w.wings[i].panels[k].mass.grams();
+        if (w.wings[i].mirrored) masses += w.of(Hand::left).wings[i].panels[k].mass.grams();
+      }
     EXPECT_NEAR(grams, masses, 1e-9 * masses) << name;
   }
 }
