@@ -97,9 +97,8 @@ std::vector<ThinPlace> thinPlaces(const Region& region, double rim) {
       bool corner = false;
       for (const Point& end : {e.from, e.to})
         shelved.between(end.x() - 1e-6, end.x() + 1e-6, [&](const Edge& o) {
-          corner = corner ||
-                   (&o != &e && meet(end, o) && std::abs((far - o.from).dot(o.inwards)) < 1e-6 &&
-                    (far - o.from).dot(o.to - o.from) >= -1e-6 && (far - o.to).dot(o.from - o.to) >= -1e-6);
+          corner = corner || (&o != &e && meet(end, o) && std::abs((far - o.from).dot(o.inwards)) < 1e-6 &&
+                              (far - o.from).dot(o.to - o.from) >= -1e-6 && (far - o.to).dot(o.from - o.to) >= -1e-6);
         });
       if (!corner) found.push_back({start + e.inwards * (through / 2), through});
     }

@@ -64,12 +64,14 @@ std::optional<RibStack> ribStack(const PanelBrief& d, const PanelLoft& loft, con
   if (std::any_of(ribs.begin(), ribs.end(), [](const Rib& rib) { return rib.turn != 0; })) return std::nullopt;
   RibStack out;
   std::vector<double> middle; // of each blank, through the block
+  middle.reserve(ribs.size());
   for (const Rib& rib : ribs) {
     middle.push_back(out.thick + rib.thickness / 2);
     out.thick += rib.thickness;
   }
   const double front = d.ribs.boltFront;
   std::vector<Polyline> real;
+  real.reserve(ribs.size());
   for (const Rib& rib : ribs) real.push_back(onBolts(rib.upper, rib.lower, rib.frame.chord, front));
   const double first = middle.front(), run = middle.back() - first, step = (ribs.back().t() - ribs.front().t()) / run;
   out.inner = ribs.front().t() - step * first;

@@ -48,6 +48,7 @@ std::vector<EdgeSpar> edgeSpars(const PanelBrief& d, const PanelLoft& loft) {
   for (const bool leading : {true, false}) {
     if (leading ? d.leadingEdge.kind == LeadingEdgeKind::none : d.trailingEdge.kind == TrailingEdgeKind::none) continue;
     EdgeSpar edge{leading, d.tables.named(leading ? d.leadingEdge.material : d.trailingEdge.material), {}};
+    edge.along.reserve(strengthSteps + 1);
     for (int i = 0; i <= strengthSteps; ++i)
       edge.along.push_back(edgeSection(d, loft, leading, loft.span() * i / strengthSteps));
     out.push_back(std::move(edge));

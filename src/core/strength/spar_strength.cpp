@@ -130,6 +130,7 @@ void bendEdges(const PanelBrief& d, const std::vector<EdgeSpar>& edges, std::siz
 Strength strengthOf(const PanelBrief& d, const std::vector<SparLine>& lines, const SheetSkin& skin,
                     const std::vector<EdgeSpar>& edges, const std::vector<LoadCase>& cases) {
   Strength out;
+  out.edges.reserve(edges.size());
   for (const EdgeSpar& e : edges) {
     out.edges.push_back({e.leading});
     out.rootStiffness += e.material.modulus * e.along.front().inertia;

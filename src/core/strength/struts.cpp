@@ -98,12 +98,14 @@ HeldWing heldBy(const std::vector<Strut>& struts, const std::vector<StrutPlace>&
   if (places.empty()) return out;
   out.hinged = hinged;
   std::vector<double> give; // mm a N
+  give.reserve(places.size());
   for (const StrutPlace& p : places) {
     const Strut& strut = struts[static_cast<std::size_t>(p.number)];
     out.struts.push_back(strutAt(strut, p));
     give.push_back(out.struts.back().length / (tables.named(strut.material).modulus * out.struts.back().area));
   }
   std::vector<std::vector<double>> unit; // how far each place goes up for one N up at another
+  unit.reserve(places.size());
   for (const StrutPlace& p : places)
     unit.push_back(sags(wing, places, [&](double y) { return std::max(p.y - y, 0.0); }));
   for (LoadCase& c : cases) {
