@@ -88,7 +88,7 @@ void checkBays(benchmark::State& state) {
   const TruePanel& p = w.inner();
   for (auto _ : state) {
     benchmark::DoNotOptimize(bayChecks(p.design, p.shape.loft, p.frame, p.strength.skin, w.main().loads));
-    benchmark::DoNotOptimize(strengthOf(p.design, p.frame.spars, p.strength.skin, w.main().loads));
+    benchmark::DoNotOptimize(strengthOf(p.design, p.frame.spars, p.strength.skin, {}, w.main().loads));
   }
 }
 BENCHMARK(checkBays)->Unit(benchmark::kMicrosecond);
