@@ -45,23 +45,9 @@ void JoinBoard::drawHolding(Ink& ink) const {
   for (const double side : {1.0, -1.0}) {
     if (standpoint.hand() == (side > 0 ? ShownHand::left : ShownHand::right)) continue;
     const WholeWing& wing = document.wing().of(side > 0 ? Hand::right : Hand::left).wing(standpoint.wing());
-    for (std::size_t k = 0; k < wing.panels.size(); ++k) {
-      const PanelLoft& loft = wing.panels[k].shape.loft;
-      Polyline top, bottom;
-      for (const Rib& rib : wing.panels[k].frame.ribs) {
-        const double t = std::clamp(rib.t(), 0.0, loft.span());
-        const ChordFrame frame = loft.frameAt(t);
-        double high = -1e300, low = 1e300;
-        for (const Point& p : rib.bare) {
-          const double z = frame.fromChord(p).y();
-          high = std::max(high, z), low = std::min(low, z);
-        }
-        top.push_back(fromBehind(wing.inSpace[k].at(0, t, high), side));
-        bottom.push_back(fromBehind(wing.inSpace[k].at(0, t, low), side));
-      }
-      top.insert(top.end(), bottom.rbegin(), bottom.rend());
-      ink.loop(top, look.balsa, look.ink, 1.2);
-    }
+    for (std::size_t k = 0; k < wing.panels.size(); ++k)
+      drawPanel(ink, wing.panels[k], side, fromBehind(wing.inSpace[k].origin, side), wing.inSpace[k].gamma, true,
+                nullptr);
     const auto& decided = document.wing().design.wings[static_cast<std::size_t>(standpoint.wing())].struts;
     for (const HeldStrut& s : wing.held.struts) {
       const Strut& strut = decided[static_cast<std::size_t>(s.place.number)];

@@ -235,14 +235,14 @@ void JoinBoard::drawBrace(Ink& ink, const Point& at, double k, const Brace& b) c
 
 /// Where the rib comes to lie when the wing is put together again from its flat parts.
 void JoinBoard::drawTrial(Ink& ink, const Point& at, int rib) const {
-  constexpr double bad = 0.05, badTurn = 0.02; // mm and degrees: what a careful builder could measure
   for (const AssembledPanel& p : assembled(standpoint.shownWing()).panels)
     for (const AssembledRib& r : p.ribs) {
       if (r.rib != rib) continue;
       const double off = std::abs(r.off) < 0.005 ? 0 : r.off,
                    turned = std::abs(radToDeg(r.turned)) < 0.005 ? 0 : radToDeg(r.turned);
       ink.text(at, tr("on trial: %1 off, turned %2°").arg(len(off)).arg(turned, 0, 'f', 2),
-               off > bad || std::abs(turned) > badTurn ? look.wrong : look.good, {0, 14}, Qt::AlignRight, 12);
+               off > trialSeen || std::abs(turned) > trialSeenDeg ? look.wrong : look.good, {0, 14}, Qt::AlignRight,
+               12);
       return;
     }
 }

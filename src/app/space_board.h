@@ -36,9 +36,9 @@ private:
   void addFace(std::vector<Piece>& to, const std::array<Point3, 4>& corners, const QColor& colour) const;
   /// Ribs, sheet, edges, spars and tip of one panel of one half, as bodies.
   void addPanel(std::vector<Piece>& to, const WholeWing& wing, std::size_t panel, double side) const;
-  /// +1 for the right half and -1 for the left, of a wing that has both.
   void addStruts(std::vector<Piece>& to, const WholeWing& wing, double side) const;
   void addPosts(std::vector<Piece>& to, const WholeWing& wing) const;
+  /// +1 for the right half and -1 for the left, of a wing that has both.
   static std::vector<double> sides(const WholeWing& wing);
   /// The half on that side, whether or not it is the mirror image.
   const WholeWing& ofSide(const WholeWing& wing, double side) const;

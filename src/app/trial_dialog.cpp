@@ -7,10 +7,6 @@
 namespace eup::app {
 namespace {
 
-/// What a careful builder can no longer see or measure.
-constexpr double worthSaying = 0.05;        // mm
-const double worthTurning = degToRad(0.02); // rad
-
 /// What rounds to nothing has no sign.
 QString degrees(double rad) {
   const double deg = radToDeg(rad);
@@ -30,7 +26,7 @@ void TrialPicture::show(Assembly put, int rib) {
   QStringList wrong;
   for (const AssembledPanel& p : assembly.panels)
     for (const AssembledRib& r : p.ribs)
-      if (r.off > worthSaying || std::abs(r.turned) > worthTurning) wrong << tr("R%1").arg(r.rib);
+      if (r.off > trialSeen || std::abs(r.turned) > degToRad(trialSeenDeg)) wrong << tr("R%1").arg(r.rib);
   setAccessibleName(wrong.isEmpty() ? tr("The half wing from above: every rib lies where it should")
                                     : tr("The half wing from above; ribs that lie off: %1").arg(wrong.join(", ")));
   update();
@@ -65,7 +61,7 @@ void TrialPicture::paintEvent(QPaintEvent*) {
     for (std::size_t i = 0; i < p.frame.ribs.size() && i < assembly.panels[k].ribs.size(); ++i) {
       const Rib& rib = p.frame.ribs[i];
       const AssembledRib& r = assembly.panels[k].ribs[i];
-      const bool off = r.off > worthSaying || std::abs(r.turned) > worthTurning;
+      const bool off = r.off > trialSeen || std::abs(r.turned) > degToRad(trialSeenDeg);
       const Point3 nose = rib.inPanel({0, 0}), tail = rib.inPanel({rib.frame.chord, 0});
       painter.setPen(QPen(off               ? look.wrong
                           : r.rib == chosen ? look.accent
@@ -89,7 +85,7 @@ void TrialPicture::paintEvent(QPaintEvent*) {
   const double tipOff = assembly.tipOff;
   const TruePanel& last = wing.panels.back();
   const ChordFrame tip = last.shape.loft.frameAt(last.shape.loft.span());
-  painter.setPen(QPen(tipOff > worthSaying ? look.wrong : look.good, 2));
+  painter.setPen(QPen(tipOff > trialSeen ? look.wrong : look.good, 2));
   painter.setBrush(Qt::NoBrush);
   painter.drawEllipse(at(last.design.setback + tip.le.x(), span), 5, 5);
 }
@@ -273,7 +269,7 @@ void TrialDialog::refresh() {
   picture->show(assembly, table->item(table->currentRow(), 0)->data(Qt::UserRole).toInt());
   const QString words = tr("The worst rib lies %1 off, the most turned by %2. The tip lies %3 from where it should be.")
                             .arg(len(assembly.off), degrees(assembly.turned), len(assembly.tipOff));
-  QString marks = tr("Ribs in red are more than %1 or %2 off.").arg(len(worthSaying), degrees(worthTurning));
+  QString marks = tr("Ribs in red are more than %1 or %2 off.").arg(len(trialSeen), degrees(degToRad(trialSeenDeg)));
   sum->setText(words + " " + marks);
 }
 

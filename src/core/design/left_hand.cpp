@@ -1,4 +1,6 @@
 #include "core/design/left_hand.h"
+#include "core/design/decisions.h"
+#include "core/design/panel_brief.h"
 #include "core/measure/units.h"
 #include <algorithm>
 
@@ -13,17 +15,23 @@ bool handsDiffer(const Design& design) {
 
 namespace {
 
-void putOn(PanelDesign& p, bool ownRoot) {
-  const LeftHand by = p.left;
-  p.left = LeftHand{};
+/// Held within the limits that the description gives.
+void more(Design& design, PanelId id, const char* within, double value, double by) {
+  if (by != 0) design = decideValue(design, pathOf(id) + within, value + by).value();
+}
+
+void putOn(Design& design, PanelId id) {
+  const PanelDesign was = design.at(id);
+  const LeftHand& by = was.left;
+  design.at(id).left = LeftHand{};
   if (!by.differs) return;
-  const double span = p.panel.span;
-  p.panel.span = std::clamp(span + by.span, 20.0, 20000.0);
-  if (ownRoot) p.panel.rootChord = std::clamp(p.panel.rootChord + by.rootChord, 5.0, 3000.0);
-  p.panel.tipChord = std::clamp(p.panel.tipChord + by.tipChord, 5.0, 3000.0);
-  p.panel.washoutDeg = std::clamp(p.panel.washoutDeg + by.washoutDeg, -15.0, 15.0);
+  more(design, id, "panel.span", was.panel.span, by.span);
+  if (id.panel == 0 || !was.panel.continues) more(design, id, "panel.rootChord", was.panel.rootChord, by.rootChord);
+  more(design, id, "panel.tipChord", was.panel.tipChord, by.tipChord);
+  more(design, id, "panel.washout", was.panel.washoutDeg, by.washoutDeg);
   // What is laid off along the span goes with it.
-  const double k = p.panel.span / span;
+  PanelDesign& p = design.at(id);
+  const double k = p.panel.span / was.panel.span;
   for (double& s : p.ribs.stations) s *= k;
   for (Spar& s : p.spars) s.stopsAt *= k;
 }
@@ -34,15 +42,13 @@ Design leftOf(const Design& design, const std::vector<std::vector<double>>& gamm
   Design out = design;
   out.plan = {};
   for (std::size_t w = 0; w < out.wings.size(); ++w) {
-    Wing& wing = out.wings[w];
-    if (!mirrored(wing)) continue;
-    for (std::size_t k = 0; k < wing.panels.size(); ++k) {
-      PanelDesign& p = wing.panels[k];
-      putOn(p, k == 0 || !p.panel.continues);
-      if (w < gammas.size() && k < gammas[w].size()) {
-        p.join.dihedral = {DihedralBy::angle, radToDeg(gammas[w][k])};
-        p.join.blockHeight = 0;
-      }
+    if (!mirrored(out.wings[w])) continue;
+    for (std::size_t k = 0; k < out.wings[w].panels.size(); ++k) {
+      putOn(out, {static_cast<int>(w), static_cast<int>(k)});
+      if (w >= gammas.size() || k >= gammas[w].size()) continue;
+      Join& join = out.wings[w].panels[k].join;
+      join.dihedral = {DihedralBy::angle, radToDeg(gammas[w][k])};
+      join.blockHeight = 0;
     }
   }
   return out;

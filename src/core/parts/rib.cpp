@@ -493,12 +493,6 @@ Beside besideRib(const PanelBrief& d, const PanelLoft& loft, const Rib& given) {
   return out;
 }
 
-Polyline squareTail(const PanelBrief& d, const Rib& rib) {
-  const double chord = rib.frame.chord, wide = d.trailing.onRib(rib.turn), x = chord - wide / 2,
-               middle = (heightOf(rib.upper, x) + heightOf(rib.lower, x)) / 2, half = d.trailingEdge.height / 2;
-  return rectangle({chord - wide, middle - half}, {chord, middle + half});
-}
-
 double arcTo(const PanelLoft& loft, Face face, double f, double t) {
   return lengthOf(headOf(loft.cutAt(t).face(face), placeOfFraction(f)));
 }

@@ -46,6 +46,16 @@ double noseCut(const PanelBrief& d, double turn) {
   return 0;
 }
 
+Polyline squareTail(const PanelBrief& d, const Rib& rib) {
+  const double chord = rib.frame.chord, wide = d.trailing.onRib(rib.turn), half = d.trailingEdge.height / 2;
+  const auto height = [&](const Polyline& face) {
+    const auto place = lastCrossing(face, chord - wide / 2);
+    return place ? pointAt(face, *place).y() : 0.0;
+  };
+  const double middle = (height(rib.upper) + height(rib.lower)) / 2;
+  return rectangle({chord - wide, middle - half}, {chord, middle + half});
+}
+
 Polyline seenFromAbove(const Rib& rib) {
   const Box wood = boundsOf(rib.wood);
   if (wood.empty()) return {};

@@ -7,6 +7,8 @@
 
 namespace eup {
 
+/// What a careful builder can no longer see or measure: mm, and degrees.
+inline constexpr double trialSeen = 0.05, trialSeenDeg = 0.02;
 inline constexpr double mostFault = 20; ///< mm or degrees: beyond that nothing would fit at all
 
 struct AssemblyFault {

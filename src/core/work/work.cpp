@@ -284,8 +284,9 @@ static std::vector<Finding> addLeftHand(TrueWing& w) {
 /// What is found of a left hand of its own alone; what is said of the whole model is said of both hands already.
 static void addFindingsOfLeft(TrueWing& w) {
   const auto known = [&](const Finding& f) {
-    return std::any_of(w.findings.begin(), w.findings.end(),
-                       [&](const Finding& r) { return r.key == f.key && r.rib == f.rib && r.panel == f.panel; });
+    return std::any_of(w.findings.begin(), w.findings.end(), [&](const Finding& r) {
+      return r.key == f.key && r.rib == f.rib && r.panel == f.panel && r.wing == f.wing;
+    });
   };
   std::vector<Finding> more;
   for (const Finding& f : w.left->findings)
