@@ -168,10 +168,9 @@ void Board::paintEvent(QPaintEvent*) {
   }
   const Point corner = board({20, 30});
   ink.text(corner, heading(), look.ink, {}, Qt::AlignLeft, 15, true);
-  // A left hand of its own follows from the right one: nothing is pulled at it.
-  const bool ofLeft = document.hasWing() && &standpoint.shownModel() != &document.wing();
   ink.text(corner,
-           ofLeft ? tr("a left hand of its own: decided by its differences, or at the right hand") : subheading(),
+           standpoint.showsOwnLeft() ? tr("a left hand of its own: decided by its differences, or at the right hand")
+                                     : subheading(),
            look.faint, {0, 19});
   ink.text(board({width() - 20.0, 30}), handWords(), look.accent, {}, Qt::AlignRight, 15, true);
   ink.text(board({width() - 20.0, 30}), tr("grid %1 mm").arg(step), look.faint, {0, 19}, Qt::AlignRight, 11);

@@ -139,6 +139,8 @@ void DecidePanel::refresh(Changes what) {
   if (subject.topic == Topic::spar || isPartOfSpar(subject.topic)) now += "|" + std::to_string(panel.spars.size());
   if (subject.topic == Topic::join || subject.topic == Topic::brace)
     now += "|" + std::to_string(panel.join.braces.size());
+  if (subject.topic == Topic::sheeting || subject.topic == Topic::sheeted)
+    now += "|" + std::to_string(panel.sheeted.size());
   if (subject.topic == Topic::strut) now += "|" + std::to_string(wingHere().struts.size());
   for (const Decision* d : shown) now += "|" + d->path + (d->extra && !d->extra->in ? "+" : "");
   if (now != shape) {
@@ -305,6 +307,9 @@ void DecidePanel::addTools(QGridLayout* grid, int& line) {
     return addTrialTool(grid, line + 1);
   case Topic::settingUp:
     return addTrialTool(grid, line);
+  case Topic::sheeting:
+  case Topic::sheeted:
+    return addSheetTools(grid, line);
   case Topic::strut:
     return addStrutTools(grid, line);
   case Topic::balance:

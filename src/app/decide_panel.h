@@ -70,6 +70,7 @@ private:
   void addStiffeningTools(QGridLayout* under, int line);
   void addTrialTool(QGridLayout* under, int line);
   void addAboardTools(QGridLayout* under, int line);
+  void addSheetTools(QGridLayout* under, int line);
   void addStrutTools(QGridLayout* under, int line);
   void addTablesTool(QGridLayout* under, int line, const QString& words, Shelf shelf);
   void addCopyMenu(QGridLayout* grid, PanelId id);

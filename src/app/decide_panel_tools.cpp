@@ -257,6 +257,43 @@ void DecidePanel::addStrutTools(QGridLayout* under, int line) {
   under->addWidget(remove, line, 1, 1, 2);
 }
 
+/// Runs of bays that are sheeted all over, added and taken out.
+void DecidePanel::addSheetTools(QGridLayout* under, int line) {
+  const Subject subject = standpoint.subject();
+  const auto& sheeted = document.design().at(here()).sheeted;
+  auto* add = new QPushButton(sheeted.empty() ? tr("Sheet some bays all over") : tr("Sheet more bays"), form);
+  add->setObjectName("addSheeted");
+  add->setEnabled(static_cast<int>(sheeted.size()) < mostSheetedBays);
+  connect(add, &QPushButton::clicked, this, [this] {
+    Design next = document.design();
+    PanelDesign& panel = next.at(here());
+    SheetedBays bays;
+    bays.thickness = panel.sheeting.thickness, bays.material = panel.sheeting.material;
+    if (!panel.sheeted.empty()) { // on from the last
+      bays = panel.sheeted.back();
+      bays.fromRib = std::min(bays.toRib, mostRibs - 1), bays.toRib = bays.fromRib + 1;
+    }
+    panel.sheeted.push_back(bays);
+    const int added = static_cast<int>(panel.sheeted.size()) - 1;
+    document.edit(tr("Sheet bays"), std::move(next));
+    standpoint.choose({Topic::sheeted, added});
+  });
+  under->addWidget(add, line, 0);
+  if (subject.topic != Topic::sheeted) return;
+  auto* remove = new QPushButton(tr("Take it off"), form);
+  remove->setObjectName("removeSheeted");
+  connect(remove, &QPushButton::clicked, this, [this, index = subject.number] {
+    Design next = document.design();
+    auto& all = next.at(here()).sheeted;
+    if (index >= static_cast<int>(all.size())) return;
+    all.erase(all.begin() + index);
+    const Subject then = all.empty() ? Subject{Topic::sheeting, 0} : Subject{Topic::sheeted, std::max(index - 1, 0)};
+    document.edit(tr("Take the sheet off"), std::move(next));
+    standpoint.choose(then);
+  });
+  under->addWidget(remove, line, 1, 1, 2);
+}
+
 /// What the model carries, added and taken out.
 void DecidePanel::addAboardTools(QGridLayout* under, int line) {
   const Subject subject = standpoint.subject();

@@ -334,6 +334,8 @@ Board* makeBoard(Stage stage, Document& d, Standpoint& s, const Look& l, QWidget
     return new SparBoard(d, s, l, parent);
   case Stage::joins:
     return new JoinBoard(d, s, l, parent);
+  case Stage::skins:
+    return new SkinBoard(d, s, l, parent);
   case Stage::stock:
     return new StockBoard(d, s, l, parent);
   }

@@ -452,7 +452,7 @@ void MainWindow::showHelp() {
                   "on and off, Esc ends.\n\n"
                   "Span rule: ← → step from rib to rib, Home root, End tip; Alt+← and Alt+→ do so "
                   "anywhere. The rib that you choose says which panel you work on. Ctrl+H turns the hand. "
-                  "Ctrl+1 to Ctrl+7 change the stage. Ctrl+T puts the wing together on trial. Ctrl+M opens the tables "
+                  "Ctrl+1 to Ctrl+8 change the stage. Ctrl+T puts the wing together on trial. Ctrl+M opens the tables "
                   "of materials, coverings, glues and load "
                   "factors.\n\n"
                   "View, The finished wing in space: from above, behind, the side, or turned by dragging and "

@@ -135,6 +135,7 @@ void PieceTable::refresh() {
     item->setData(piece, panelRole, l.panel->design.id.panel);
     const QString where = l.part->drawn == DrawnOn::ribs     ? tr("drawn at full size on the ribs' print")
                           : l.part->drawn == DrawnOn::braces ? tr("drawn at full size on the braces' print")
+                          : l.part->drawn == DrawnOn::skins  ? tr("drawn at full size on the skins' print")
                                                              : tr("cut by the list");
     item->setToolTip(piece, where);
   };

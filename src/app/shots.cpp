@@ -78,6 +78,8 @@ QStringList writeShots(const QString& folder) {
   stage(Stage::joins, 13);
   follows->reveal("join.block");
   shoot(window, "joins");
+  stage(Stage::skins, 4);
+  shoot(window, "skins");
   stage(Stage::stock, 4);
   window.standpoint().setPiece({}, "spar.1.top");
   shoot(window, "stock");
@@ -92,9 +94,6 @@ QStringList writeShots(const QString& folder) {
   stage(Stage::joins, 12);
   window.decide().focusDecision("wings.0.panels.0.joiner.along");
   shoot(window, "joiner");
-  window.openDemo("lanehurst-1180");
-  stage(Stage::panels, 5);
-  shoot(window, "crossing-ribs");
   window.openDemo("oldacre-1320");
   stage(Stage::panels, 13);
   window.decide().focusDecision("wings.0.panels.1.tip.kind");

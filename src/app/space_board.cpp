@@ -193,6 +193,10 @@ void SpaceBoard::addPanel(std::vector<Piece>& to, const WholeWing& wing, std::si
         surface(face, t0, t1, {0, 0}, {e0, e1}, roundNose, look.sheet);
       else if (p.design.leadingEdge.kind != LeadingEdgeKind::none)
         surface(face, t0, t1, {0, 0}, {w / c0, w / c1}, 4, look.stock);
+      for (const SheetedBays& bays : p.design.sheeted)
+        if (const auto all = sheetedPlace(p.design, p.shape.loft, bays, face);
+            all && t0 > all->inner - 1e-6 && t1 < all->outer + 1e-6)
+          surface(face, t0, t1, {all->from.at(t0), all->from.at(t1)}, {all->to.at(t0), all->to.at(t1)}, 4, look.sheet);
       if (tail > 0) surface(face, t0, t1, {1 - tail / c0, 1 - tail / c1}, {1, 1}, 1, look.stock);
     }
     for (const SparLine& line : p.frame.spars) {

@@ -155,6 +155,34 @@ private:
   void drawPacking(Ink& ink, const Point& at, double k) const;
 };
 
+/// The skins of a panel laid flat, with the ribs and spars that they are laid by, and the nose that the sheet is rolled
+/// round.
+class SkinBoard : public Board {
+public:
+  using Board::Board;
+
+protected:
+  QString heading() const override;
+  QString subheading() const override;
+  Box content() const override;
+  void draw(Ink& ink) const override;
+  std::vector<Handle> handles() const override;
+  QString emptyText() const override;
+
+private:
+  /// A skin and where its pattern's own origin lies on the board.
+  struct Laid {
+    const Skin* skin;
+    Point at{0, 0};
+  };
+  std::vector<Laid> laid() const;
+  Point onBoard(const Laid& laid, const Point& onPattern) const;
+  void drawSkin(Ink& ink, const Laid& laid) const;
+  void drawNose(Ink& ink) const;
+  double gap() const;
+  double below() const; ///< under all patterns
+};
+
 /// The board of a stage.
 Board* makeBoard(Stage stage, Document& document, Standpoint& standpoint, const Look& look, QWidget* parent);
 

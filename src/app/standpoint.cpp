@@ -45,7 +45,7 @@ const Rib& Standpoint::shownRib() const {
 }
 
 bool Standpoint::canWork() const {
-  return document.now().bothHave(thePanel) && !(document.hasWing() && &shownModel() != &document.wing());
+  return document.now().bothHave(thePanel) && !showsOwnLeft();
 }
 
 void Standpoint::setHand(ShownHand hand) {

@@ -35,6 +35,8 @@ public:
 
   /// What is on the board: the model as its right hand is built, or a left hand of its own. There is a wing.
   const TrueWing& shownModel() const;
+  /// Whether that is a left hand of its own: it is looked at, not pulled at.
+  bool showsOwnLeft() const { return document.hasWing() && &shownModel() != &document.wing(); }
   /// The wing on the board that is worked on, its panel and its rib: the nearest that are there. There is a wing.
   const WholeWing& shownWing() const;
   const TruePanel& shownPanel() const;

@@ -2,6 +2,7 @@
 #include "cli/assemble_command.h"
 #include "cli/balance_command.h"
 #include "cli/parts_command.h"
+#include "cli/skins_command.h"
 #include "cli/table_commands.h"
 #include "core/design/design_file.h"
 #include "core/design/plan_use.h"
@@ -263,6 +264,13 @@ int balance(const Args& args, Streams io) {
   return fine;
 }
 
+int skins(const Args& args, Streams io) {
+  const auto wing = wingOf(args.file, io);
+  if (const int* code = std::get_if<int>(&wing)) return *code;
+  tellSkins(std::get<TrueWing>(wing), args.json, io.out);
+  return fine;
+}
+
 int upgrade(const Args& args, Streams io) {
   const auto text = readTextFile(args.file);
   if (!text) return refuse(io, "cannot read", text.problem(), unreadable);
@@ -387,6 +395,8 @@ int run(const std::vector<std::string>& given, std::ostream& out, std::ostream& 
   CLI::Option* asJson = list->add_flag("--json", args.json, "as JSON");
   list->add_flag("--csv", args.csv, "as CSV")->excludes(asJson);
   withFile(command("balance", "mass, neutral point, where it balances and where it should", balance))
+      ->add_flag("--json", args.json, "as JSON");
+  withFile(command("skins", "sheet laid flat: widths, end angles, bends, joints; patterns as JSON", skins))
       ->add_flag("--json", args.json, "as JSON");
   withFile(command("check", "the findings", check));
   CLI::App* stiff = withFile(command("stiffen", "ways to stiffen a panel against twisting, as CSV", stiffen));

@@ -54,7 +54,7 @@ protected:
     order.formats = {ExportFormat::pdf};
     order.oneDocument = true;
     EXPECT_TRUE(exportWing(window->document().wing(), folder.path().toStdString(), order).ok());
-    for (int number = 2; number <= 7; ++number) {
+    for (int number = 2; number <= 8; ++number) {
       stage(number);
       EXPECT_TRUE(isDrawn(*board())) << number;
     }
@@ -65,9 +65,10 @@ TEST_F(FromNothing, AnIndoorWing) {
   begin("Indoor");
   panelIs("240", "110", "95", "4", "0");
   sectionIs("2405");
-  stage(4);
+  stage(7);
   part("sheeting.0");
   set("sheeting.top", false), set("sheeting.bottom", false);
+  stage(4);
   part("capStrips.0");
   set("capStrips.top", false), set("capStrips.bottom", false);
   part("ribs.0");
@@ -127,9 +128,10 @@ TEST_F(FromNothing, AVintageWing) {
   begin("Vintage");
   panelIs("560", "190", "150", "15", "1.5");
   sectionIs("6409");
-  stage(4);
+  stage(7);
   part("sheeting.0");
   set("sheeting.top", false), set("sheeting.bottom", false);
+  stage(4);
   part("riblets.0");
   type("riblets.inBay", "1");
   stage(3);

@@ -62,6 +62,7 @@ TEST_F(Window, ChoicesBringTheirOwnDecisions) {
   EXPECT_EQ(design().inner().trailingEdge.kind, TrailingEdgeKind::twoSheets);
   type("trailingEdge.sheet", "1/16");
   EXPECT_NEAR(design().inner().trailingEdge.sheet, 1.5875, 1e-9);
+  stage(7);
   tab("Sheeting");
   auto* top = find<QCheckBox>("sheeting.top");
   top->setFocus();

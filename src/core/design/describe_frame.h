@@ -42,6 +42,20 @@ template <class P, class V> void describeFrame(P& p, V& v) {
     v.length("notchFit", "Notch fit", r.notchFit, Limits{0, 2});
     v.length("rim", "Least wood", r.rim, Limits{0.2, 20});
   });
+  v.group("sticks", Topic::sticks, [&] {
+    auto& s = p.sticks;
+    const bool on = p.ribs.make == RibMake::sticks, gussets = on && s.gussets != GussetsOn::none;
+    v.length("depth", "Strips, depth", s.depth, Limits{0.3, 30}, on);
+    v.choice("lacing", "Between them", s.lacing, std::span(lacingChoices), on);
+    v.length("bay", "Uprights apart, at most", s.bay, Limits{3, 500}, on);
+    v.length("noseBlock", "Nose block", s.noseBlock, Limits{0, 300}, on);
+    v.length("tailBlock", "Tail block", s.tailBlock, Limits{0, 300}, on);
+    v.choice("gussets", "Gussets", s.gussets, std::span(gussetChoices), on);
+    v.length("gusset", "Cut from squares of", s.gusset, Limits{1, 100}, gussets);
+    v.length("gussetSheet", "Gusset sheet", s.gussetSheet, Limits{0.1, 10}, gussets);
+    v.listed("gussetMaterial", "Gussets of", s.gussetMaterial, Shelf::material, gussets);
+    v.flag("ends", "End ribs too", s.ends, on);
+  });
   v.group("riblets", Topic::riblets, [&] {
     auto& r = p.riblets;
     const bool open = p.ribs.direction == RibDirection::flight, any = open && r.inBay > 0; // a turned rib is in the way
@@ -62,6 +76,14 @@ template <class P, class V> void describeFrame(P& p, V& v) {
     v.count("spar", "Spar number", s.spar, Limits{1, mostSpars}, any && s.to == SheetEdge::spar);
     v.listed("material", "Sheet of", s.material, Shelf::material, any);
     v.flag("carries", "It carries bending", s.carries, any);
+  });
+  v.list("sheeted", Topic::sheeted, p.sheeted, mostSheetedBays, [&](auto& s, std::size_t) {
+    v.flag("top", "Sheet on top", s.top);
+    v.flag("bottom", "Sheet below", s.bottom);
+    v.count("fromRib", "From rib", s.fromRib, Limits{1, mostRibs});
+    v.count("toRib", "To rib", s.toRib, Limits{1, mostRibs});
+    v.length("thickness", "Sheet thickness", s.thickness, Limits{0.2, 20});
+    v.listed("material", "Sheet of", s.material, Shelf::material);
   });
   v.group("capStrips", Topic::capStrips, [&] {
     auto& c = p.capStrips;
@@ -94,6 +116,8 @@ template <class P, class V> void describeFrame(P& p, V& v) {
     v.length("sheet", "TE sheet", e.sheet, Limits{0.2, 20}, sheets);
     v.length("overhang", "TE overhang", e.overhang, Limits{0, 50}, sheets);
     v.length("height", "TE height", e.height, Limits{0.2, 100}, e.kind == TrailingEdgeKind::square);
+    v.count("strips", "Laminated of strips", e.strips, Limits{1, 20}, e.kind == TrailingEdgeKind::square);
+    v.extra("a laminated edge", "3", "1", e.strips > 1);
     v.listed("material", "TE of", e.material, Shelf::material, any);
   });
 }

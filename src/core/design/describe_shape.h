@@ -117,15 +117,18 @@ template <class P, class V> void describeTip(P& p, const PanelPlace& place, V& v
              kind == outline || kind == block || kind == bow || kind == rounded || kind == own);
     v.outline("outline", "Outline, aft : out", t.outline, kind == own);
     v.flag("rounding", "A curve through it", t.rounding, kind == own);
+    const bool laminated = p.trailingEdge.kind == TrailingEdgeKind::square && p.trailingEdge.strips > 1;
+    const bool runsOn = kind == bow && laminated && t.runsOn;
     v.length("thickness", kind == bow ? "Each strip" : "Sheet", t.thickness, Limits{0.2, 30},
-             kind == plate || kind == outline || kind == bow || kind == own);
+             kind == plate || kind == outline || (kind == bow && !runsOn) || kind == own);
     v.length("width", "Width of pieces", t.width, Limits{1, 200}, kind == outline || kind == own);
     v.count("pieces", "Pieces of sheet", t.pieces, Limits{1, mostTipPieces}, kind == outline || kind == own);
     v.choice("joint", "They are", t.joint, std::span(tipJointChoices),
              (kind == outline || kind == own) && t.pieces > 1);
     v.length("margin", "Stands out by", t.margin, Limits{0, 100}, kind == plate);
-    v.count("strips", "Strips", t.strips, Limits{1, 20}, kind == bow);
-    v.length("bowWidth", "Width of strips", t.bowWidth, Limits{0.5, 50}, kind == bow);
+    v.flag("runsOn", "TE's strips run on round it", t.runsOn, kind == bow && laminated);
+    v.count("strips", "Strips", t.strips, Limits{1, 20}, kind == bow && !runsOn);
+    v.length("bowWidth", "Width of strips", t.bowWidth, Limits{0.5, 50}, kind == bow && !runsOn);
     v.number("springBack", "Springs back, share", t.springBack, Limits{0, 0.3}, kind == bow);
     v.length("radius", "Radius of corners", t.radius, Limits{1, 1000}, kind == rounded);
   });

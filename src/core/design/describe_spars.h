@@ -61,6 +61,10 @@ template <class P, class V> void describeSpars(P& p, const PanelPlace& place, V&
     v.length("sheet", "Sheet thickness", s.sheet, Limits{0.3, 50}, !caps);
     v.choice("ribSlot", "Rib slotted", s.ribSlot, std::span(slotChoices), !caps);
     v.listed("sheetMaterial", "Wood", s.sheetMaterial, Shelf::material, !caps);
+    v.length("cutShort", "Cut too shallow by", s.cutShort, Limits{0, 100}, !caps);
+    v.extra("a spar cut too shallow", "1 mm", "0", s.cutShort > 0);
+    v.flag("shortBelow", "Short along its lower edge", s.shortBelow, !caps && s.cutShort > 0);
+    v.flag("rescued", "Closed with a strip or webs", s.rescued, !caps && s.cutShort > 0);
   });
   v.group("stiffening", Topic::stiffening, [&] {
     auto& s = p.stiffening;

@@ -270,6 +270,27 @@ void migrateHands(Json& json) {
   });
 }
 
+/// Since version 13 ribs may be of sticks, a sheet spar told as it was cut, a square trailing edge laminated and run on
+/// round the tip, and posts stand off the middle.
+void migrateSticks(Json& json) {
+  if (json.contains("cutList") && json["cutList"].is_object()) json["cutList"]["sheetWidth"] = 100.0;
+  if (json.contains("wings") && json["wings"].is_array())
+    for (Json& wing : json["wings"])
+      if (wing.is_object() && wing.contains("posts") && wing["posts"].is_object()) wing["posts"]["offset"] = 0.0;
+  forEachPanel(json, [&](Json& panel) {
+    panel["sheeted"] = Json::array();
+    panel["sticks"] = Json{{"depth", 2.0},      {"lacing", "zigzag"}, {"bay", 30.0},
+                           {"noseBlock", 10.0}, {"tailBlock", 14.0},  {"gussets", "both"},
+                           {"gusset", 8.0},     {"gussetSheet", 0.4}, {"gussetMaterial", "light-ply"},
+                           {"ends", false}};
+    if (panel.contains("spars") && panel["spars"].is_array())
+      for (Json& spar : panel["spars"])
+        if (spar.is_object()) spar["cutShort"] = 0.0, spar["shortBelow"] = false, spar["rescued"] = false;
+    if (panel.contains("trailingEdge") && panel["trailingEdge"].is_object()) panel["trailingEdge"]["strips"] = 1;
+    if (panel.contains("tip") && panel["tip"].is_object()) panel["tip"]["runsOn"] = false;
+  });
+}
+
 } // namespace
 
 void migrate(Json& json, int version) {
@@ -284,6 +305,7 @@ void migrate(Json& json, int version) {
   if (version < 10) migrateWidths(json);
   if (version < 11) migrateBlocks(json);
   if (version < 12) migrateHands(json);
+  if (version < 13) migrateSticks(json);
 }
 
 } // namespace eup

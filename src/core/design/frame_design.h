@@ -42,10 +42,37 @@ inline constexpr std::array secondWoodChoices{Choice{"none", "none"}, Choice{"en
                                               Choice{"endsAndThick", "end ribs and thick ribs"}};
 static_assert(secondWoodChoices.size() == wordsFor(SecondWood::endsAndThick));
 
-/// How ribs are made: each cut along its own print; or all of a panel sanded as one block between two templates.
-enum class RibMake { each, stack };
-inline constexpr std::array ribMakeChoices{Choice{"each", "each by its print"}, Choice{"stack", "as one stack"}};
-static_assert(ribMakeChoices.size() == wordsFor(RibMake::stack));
+/// How ribs are made: each cut along its own print; all of a panel sanded as one block between two templates; or glued
+/// up of strips in a fixture.
+enum class RibMake { each, stack, sticks };
+inline constexpr std::array ribMakeChoices{Choice{"each", "each by its print"}, Choice{"stack", "as one stack"},
+                                           Choice{"sticks", "of sticks, in a fixture"}};
+static_assert(ribMakeChoices.size() == wordsFor(RibMake::sticks));
+
+/// What stands between the two strips of a stick rib.
+enum class Lacing { uprights, zigzag };
+inline constexpr std::array lacingChoices{Choice{"uprights", "uprights alone"},
+                                          Choice{"zigzag", "uprights and diagonals"}};
+static_assert(lacingChoices.size() == wordsFor(Lacing::zigzag));
+
+enum class GussetsOn { none, one, both };
+inline constexpr std::array gussetChoices{Choice{"none", "no gussets"}, Choice{"one", "on one side"},
+                                          Choice{"both", "on both sides"}};
+static_assert(gussetChoices.size() == wordsFor(GussetsOn::both));
+
+/// Ribs of strips, as thick as the ribs are decided to be. Spars pass inside the strips, not through them.
+struct Sticks {
+  double depth = 2; ///< of every strip, in the rib's plane
+  Lacing lacing = Lacing::zigzag;
+  double bay = 30;                        ///< uprights stand no farther apart
+  double noseBlock = 10, tailBlock = 14;  ///< along the chord, between the strips
+  GussetsOn gussets = GussetsOn::both;
+  double gusset = 8;                      ///< side of the square that they are cut from
+  double gussetSheet = 0.4;
+  std::string gussetMaterial = "light-ply";
+  bool ends = false;                      ///< root and tip rib too; else those are of sheet
+  bool operator==(const Sticks&) const = default;
+};
 
 struct Ribs {
   RibRule rule = RibRule::count;
@@ -82,6 +109,18 @@ struct Sheeting {
   std::string material = "balsa-160";
   bool carries = false; ///< its grain runs along the span and it is glued to the first spar: it bends with it
   bool operator==(const Sheeting&) const = default;
+};
+
+inline constexpr int mostSheetedBays = 4; ///< runs of them, a panel
+
+/// Bays that are sheeted all over, from rib to rib: what the nose sheet leaves of them, to the front of the trailing
+/// edge's stock. A centre section; or a whole panel.
+struct SheetedBays {
+  bool top = true, bottom = true;
+  int fromRib = 1, toRib = 3; ///< counted from the panel's root rib, which is 1
+  double thickness = 1.5;
+  std::string material = "balsa-160";
+  bool operator==(const SheetedBays&) const = default;
 };
 
 struct CapStrips {
@@ -128,6 +167,7 @@ struct TrailingEdge {
   double sheet = 1.5;  ///< two sheets only: thickness of each
   double overhang = 3; ///< two sheets only: how far they stand out behind the rib tails
   double height = 3;   ///< square strip only: it is not planed, and lies half over and half under the section's middle
+  int strips = 1;      ///< square strip only: so many are glued to it, one behind the other
   std::string material = "balsa-160";
   bool operator==(const TrailingEdge&) const = default;
 };

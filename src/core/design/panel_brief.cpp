@@ -53,6 +53,11 @@ void settleEdges(PanelBrief& p) {
   p.leading = stock(le.kind != LeadingEdgeKind::none, le.width, le.widthIs, p.panel.tipSetback);
   p.trailing = stock(te.kind != TrailingEdgeKind::none, te.width, te.widthIs,
                      p.panel.tipSetback + p.panel.tipChord - p.panel.rootChord);
+  p.tip.runsOn = p.tip.runsOn && p.tip.kind == TipKind::bow && te.kind == TrailingEdgeKind::square && te.strips > 1;
+  if (!p.tip.runsOn) return;
+  p.tip.strips = te.strips; // the bow is of the edge's own strips
+  p.tip.thickness = p.trailing.width / te.strips;
+  p.tip.bowWidth = te.height;
 }
 
 } // namespace

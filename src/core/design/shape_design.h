@@ -50,6 +50,7 @@ struct Tip {
   double margin = 3;     ///< by which a plate stands out all round the tip section
   int strips = 3;        ///< that a bow is laminated from
   double bowWidth = 5;   ///< of each strip, square to the plan
+  bool runsOn = false;   ///< a bow's strips are those of a laminated trailing edge, in one run from the panel's root
   double springBack = 0; ///< of its bend that a bow loses when it is taken off the form
   double radius = 25;    ///< of a rounded tip's two corners
   /// An outline of its own: places (aft of the tip rib's nose, beyond the rib) between its two ends, from LE to TE.

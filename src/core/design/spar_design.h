@@ -65,6 +65,9 @@ struct Spar {
   double sheet = 3;                               ///< SparKind::fullDepth: thickness of the sheet
   SlotFrom ribSlot = SlotFrom::above;             ///< SparKind::fullDepth: where the rib's slot opens
   std::string sheetMaterial = "balsa-160";        ///< SparKind::fullDepth
+  double cutShort = 0;                            ///< SparKind::fullDepth: mm that it was cut too shallow
+  bool shortBelow = false;                        ///< along its lower edge; else its upper one
+  bool rescued = false;                           ///< what is missing is closed with a strip, or with webs
   Webs webs = Webs::none;                         ///< SparKind::caps with both
   double webThickness = 1.5;                      ///< not of a core
   Grain webGrain = Grain::upright;                ///< not of a core
@@ -106,6 +109,17 @@ inline double boreOf(const Cap& cap) {
 inline double capArea(const Cap& cap) {
   if (cap.shape == CapShape::strip) return cap.width * cap.depth;
   return pi / 4 * (cap.depth * cap.depth - boreOf(cap) * boreOf(cap));
+}
+
+/// A sheet spar that was cut too shallow along the edge at which the ribs' slots are open takes one strip all along,
+/// through all slots; along its other edge, webs from rib to rib.
+inline bool rescuedByStrip(const Spar& spar) {
+  return spar.kind == SparKind::fullDepth && spar.cutShort > 0 && spar.rescued &&
+         spar.shortBelow == (spar.ribSlot == SlotFrom::below);
+}
+/// How far its sheet stays inside its seat, above (`upper`) or below.
+inline double missingOf(const Spar& spar, bool upper) {
+  return spar.kind == SparKind::fullDepth && upper != spar.shortBelow ? spar.cutShort : 0;
 }
 
 /// How wide what stands between the caps is; 0 for nothing.

@@ -18,8 +18,8 @@ Stage stageOf(Topic topic) {
   case Topic::leftHand:
     return Stage::panels;
   case Topic::ribs:
+  case Topic::sticks:
   case Topic::riblets:
-  case Topic::sheeting:
   case Topic::capStrips:
   case Topic::leadingEdge:
   case Topic::trailingEdge:
@@ -40,6 +40,9 @@ Stage stageOf(Topic topic) {
   case Topic::posts:
   case Topic::settingUp:
     return Stage::joins;
+  case Topic::sheeting:
+  case Topic::sheeted:
+    return Stage::skins;
   case Topic::cutList:
   case Topic::balance:
   case Topic::aboard:
@@ -72,6 +75,8 @@ std::string titleOf(const Subject& s, const Design& design, PanelId id) {
       s.topic == Topic::strut && k < struts.size())
     return struts[k].name;
   if (s.topic == Topic::aboard && k < design.balance.aboard.size()) return design.balance.aboard[k].name;
+  if (s.topic == Topic::sheeted && k < panel.sheeted.size())
+    return fmt::format("Bays R{} to R{}", panel.sheeted[k].fromRib, panel.sheeted[k].toRib);
   if (s.topic == Topic::brace) {
     std::string name = braceName(s.number);
     name[0] = static_cast<char>(std::toupper(static_cast<unsigned char>(name[0])));
@@ -110,7 +115,9 @@ std::vector<Subject> subjectsOf(const Design& design, Stage stage, PanelId id) {
     add({Topic::wing, Topic::model});
     break;
   case Stage::ribs:
-    add({Topic::ribs, Topic::riblets, Topic::sheeting, Topic::capStrips, Topic::leadingEdge, Topic::trailingEdge});
+    add({Topic::ribs});
+    if (panel.ribs.make == RibMake::sticks) add({Topic::sticks});
+    add({Topic::riblets, Topic::capStrips, Topic::leadingEdge, Topic::trailingEdge});
     break;
   case Stage::spars:
     for (int i = 0; i < static_cast<int>(panel.spars.size()); ++i) {
@@ -134,6 +141,10 @@ std::vector<Subject> subjectsOf(const Design& design, Stage stage, PanelId id) {
       add({Topic::posts});
     }
     add({Topic::settingUp});
+    break;
+  case Stage::skins:
+    add({Topic::sheeting});
+    for (int i = 0; i < static_cast<int>(panel.sheeted.size()); ++i) out.push_back({Topic::sheeted, i});
     break;
   case Stage::stock:
     add({Topic::cutList, Topic::balance});

@@ -164,6 +164,7 @@ std::vector<Drawing> gauges(const DrawnPanel& w, Hand hand) {
   for (const std::size_t i : chosen)
     for (const bool above : {false, true}) put(incidenceTemplate(w, w.frame.ribs[i], hand, above));
   for (Drawing& part : stackTemplates(w, hand)) put(std::move(part));
+  for (Drawing& part : ribFixtures(w, hand)) put(std::move(part));
   for (const int asked : w.design.leadingEdge.gauges)
     if (asked >= 1 && static_cast<std::size_t>(asked) <= w.frame.ribs.size())
       put(noseGauge(w, w.frame.ribs[static_cast<std::size_t>(asked) - 1], hand));

@@ -3,6 +3,7 @@
 #include "core/drawing/drawing.h"
 #include "core/joins/joiner.h"
 #include "core/parts/part.h"
+#include "core/skins/skin_list.h"
 
 namespace eup {
 
@@ -24,6 +25,7 @@ struct DrawnPanel {
   const PanelStrength& strength;
   const std::vector<LoadCase>& loads;
   const std::vector<Part>& parts;
+  const std::vector<Skin>& skins;
   const HeldWing& held; ///< the wing's
 };
 /// A wing's panels, from the middle outwards.
@@ -31,6 +33,11 @@ using DrawnWing = std::vector<DrawnPanel>;
 
 /// The two templates of a stack of ribs, with its bolts; none for ribs that are not stacked.
 std::vector<Drawing> stackTemplates(const DrawnPanel& panel, Hand hand);
+
+/// What stick ribs are glued up in, one for every shape of them; none for others.
+std::vector<Drawing> ribFixtures(const DrawnPanel& panel, Hand hand);
+/// The blocks at a stick rib's ends, each by itself.
+std::vector<Drawing> stickBlocks(const DrawnPanel& panel, const Rib& rib, Hand hand);
 
 /// One rib in chord axes with its lettering. A right-hand rib has its nose on the left, a left-hand one on the right:
 /// either way the printed face is the one that looks to the tip.
@@ -63,6 +70,10 @@ Drawing settingUpDrawing(const DrawnPanel& panel, Hand hand);
 /// rib where none were), stairs of packing heights
 /// under LE and TE, the cradle for its join. Each by itself.
 std::vector<Drawing> gauges(const DrawnPanel& panel, Hand hand);
+
+/// Each skin laid flat at full size, its inner face up, with the ribs and spars that it is laid by and the joints
+/// between its sheets. Each by itself.
+std::vector<Drawing> skinPatterns(const DrawnPanel& panel, Hand hand);
 
 /// What has to be bought and cut for one hand: by stock, and piece by piece, with what both hands share on the right's.
 /// In blocks that are printed under each other, a table in pieces that fit a page of that height.

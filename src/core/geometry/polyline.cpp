@@ -133,6 +133,25 @@ std::optional<Crossing> selfCrossing(const Polyline& loop) {
   return std::nullopt;
 }
 
+std::optional<Bend> sharpestBend(const Polyline& line, double step) {
+  Polyline even;
+  double next = 0, run = 0;
+  for (std::size_t i = 0; i + 1 < line.size(); ++i) {
+    const double part = (line[i + 1] - line[i]).norm();
+    for (; part > 0 && next <= run + part; next += step) even.push_back(lerp(line[i], line[i + 1], (next - run) / part));
+    run += part;
+  }
+  std::optional<Bend> out;
+  for (std::size_t i = 1; i + 1 < even.size(); ++i) {
+    const Point a = even[i] - even[i - 1], b = even[i + 1] - even[i];
+    const double turns = cross(a, b);
+    if (std::abs(turns) < 1e-9) continue;
+    const double radius = a.norm() * b.norm() * (a + b).norm() / (2 * std::abs(turns));
+    if (!out || radius < out->radius) out = Bend{radius, even[i], turns > 0};
+  }
+  return out;
+}
+
 Polyline lowerHull(const Polyline& line) {
   Polyline sorted = line;
   std::sort(sorted.begin(), sorted.end(),

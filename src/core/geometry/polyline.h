@@ -36,6 +36,14 @@ struct Crossing {
 };
 std::optional<Crossing> selfCrossing(const Polyline& loop);
 
+/// The smallest circle through three places in turn, `step` apart along the chain; nothing for a straight one.
+struct Bend {
+  double radius = 0;
+  Point at{0, 0};
+  bool left = false; ///< it turns that way
+};
+std::optional<Bend> sharpestBend(const Polyline& line, double step);
+
 /// The lower convex hull of points from left to right: a straightedge laid under them.
 Polyline lowerHull(const Polyline& line);
 

@@ -87,6 +87,24 @@ void splitRibs(const PanelBrief& whole, double t, Ribs& inner, Ribs& outer) {
   outer.stations = std::move(out);
 }
 
+/// Sheeted bays on either side of a cut at t, whose rib both parts have.
+void splitSheeted(const PanelBrief& whole, double t, std::vector<SheetedBays>& inner, std::vector<SheetedBays>& outer) {
+  constexpr double here = 0.5; // mm, as in splitRibs
+  const std::vector<double> all = ribStations(whole.ribs, whole.panel.span);
+  const auto before = [&](double most) {
+    return static_cast<int>(std::count_if(all.begin(), all.end(), [&](double s) { return s < most; }));
+  };
+  const int inside = before(t - here), upTo = before(t + here); // ribs within, and with the one at the cut
+  inner.clear(), outer.clear();
+  for (const SheetedBays& bays : whole.sheeted) {
+    SheetedBays in = bays, out = bays;
+    in.toRib = std::min(bays.toRib, inside + 1);
+    if (in.fromRib < in.toRib) inner.push_back(in);
+    out.fromRib = std::max(bays.fromRib - upTo + 1, 1), out.toRib = bays.toRib - upTo + 1;
+    if (out.fromRib < out.toRib) outer.push_back(out);
+  }
+}
+
 /// What happens to a cap at that share of its length: on which side of a cut at `share`, and at which share of that.
 struct OneSide {
   bool inside = false, outside = false; ///< of the cut, or neither
@@ -220,6 +238,7 @@ Result<Design> withPanelAdded(const Design& design, int wing) {
   next.ribs.rule = RibRule::count;
   next.ribs.count = std::max(2, static_cast<int>(std::lround(next.panel.span / bay)) + 1);
   next.ribs.thick.clear(), next.ribs.doubled.clear();
+  next.sheeted.clear();
   next.ribs.denseRoot = next.ribs.denseTip = 0;
   for (Spar& s : next.spars) {
     s.rootFraction = s.tipFraction;
@@ -270,6 +289,7 @@ Result<Design> withPanelSplit(const Design& design, PanelId id, double t) {
   }
   outer.join.joiner.fitted = outer.join.rootLeans = false;
   splitRibs(whole, t, inner.ribs, outer.ribs);
+  splitSheeted(whole, t, inner.sheeted, outer.sheeted);
   inner.join.dihedral = ofShare(whole.join.dihedral, t / whole.panel.span);
   outer.join.dihedral = ofShare(whole.join.dihedral, 1 - t / whole.panel.span);
   outer.join.angleTaken = AngleTaken::halves;
@@ -309,6 +329,11 @@ Result<Design> withPanelsMerged(const Design& design, PanelId id) {
   one.ribs.denseRoot = one.ribs.denseTip = 0; // they are in the stations
   mergeNumbers(one.ribs.thick, out.ribs.thick, inside);
   mergeNumbers(one.ribs.doubled, out.ribs.doubled, inside);
+  for (SheetedBays bays : out.sheeted) {
+    if (one.sheeted.size() >= static_cast<std::size_t>(mostSheetedBays)) break;
+    bays.fromRib += static_cast<int>(inside) - 1, bays.toRib += static_cast<int>(inside) - 1;
+    if (bays.toRib <= mostRibs) one.sheeted.push_back(std::move(bays));
+  }
   one.tip = out.tip;
   // Bays that are even all along are told by their number.
   const double bay = one.panel.span / static_cast<double>(stations.size() - 1);

@@ -36,6 +36,8 @@ const char* name(Stage stage) {
     return "Size spars";
   case Stage::joins:
     return "Set joins";
+  case Stage::skins:
+    return "Wrap skins";
   case Stage::stock:
     return "Pick stock";
   }

@@ -74,13 +74,19 @@ void addTrailingEdge(PartMaker& m) {
   const bool square = te.kind == TrailingEdgeKind::square, wedge = te.kind == TrailingEdgeKind::wedge || square;
   const double width = m.d.trailing.width, onRib = m.d.trailing.onRib();
   Part part =
-      PartMaker::piece(Part::What::trailingEdge, "te", wedge ? "trailing edge" : "trailing edge sheets", te.material);
+      PartMaker::piece(Part::What::trailingEdge, "te",
+                       square && te.strips > 1 ? "trailing edge, strips"
+                       : wedge                 ? "trailing edge"
+                                               : "trailing edge sheets",
+                       te.material);
   part.length = m.edgeLength(false), part.grain = GrainWay::length;
   part.breadth = wedge ? width : width + te.overhang;
-  part.stock = wedge ? Stock::strip(width, square ? te.height : m.deepest(onRib, true)) : Stock::sheet(te.sheet);
+  part.stock = square  ? Stock::strip(std::max(te.height, width / te.strips), std::min(te.height, width / te.strips))
+               : wedge ? Stock::strip(width, m.deepest(onRib, true))
+                       : Stock::sheet(te.sheet);
   layAlongEdge(part, m.loft, false, onRib);
   if (wedge) part.length += m.pastEnds(part.from, part.to, part.stock.thickness);
-  part.count = wedge ? 1 : 2;
+  part.count = square ? te.strips : wedge ? 1 : 2;
   part.area = wedge ? 0 : part.length * part.breadth;
   m.addRunning(std::move(part), m.heavy(te.material), [&](const Rib& rib) {
     const double chord = m.loft.frameAt(m.tOf(rib)).chord;
@@ -100,6 +106,10 @@ double widest(const PartMaker& m, bool top) {
 } // namespace
 
 void addRibParts(PartMaker& m, const Rib& rib) {
+  if (!rib.sticks.empty()) {
+    addStickParts(m, rib);
+    return addCapStrips(m, rib);
+  }
   Part part = PartMaker::piece(Part::What::ribs, "rib." + rib.name().substr(1), rib.name(), woodOf(m.d.ribs, rib));
   const Box box = boundsOf(rib.wood);
   part.rib = rib.number, part.at = rib.t();

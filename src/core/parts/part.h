@@ -38,7 +38,7 @@ enum class GrainWay { none, length, chord, span, upright };
 const char* wordsOf(GrainWay grain); ///< "length", "chord", "span", "upright"
 
 /// Which print shows a piece at full size; what is only cut to length stands on the cut list.
-enum class DrawnOn { cutList, ribs, braces };
+enum class DrawnOn { cutList, ribs, braces, skins };
 
 struct Part {
   enum class What {

@@ -56,6 +56,8 @@ public:
 
 /// A rib or riblet, and its cap strips.
 void addRibParts(PartMaker& maker, const Rib& rib);
+/// Of a stick rib: each strip, bar, block and its gussets.
+void addStickParts(PartMaker& maker, const Rib& rib);
 void addEdgeParts(PartMaker& maker);
 /// Nose sheet and covering.
 void addSkinParts(PartMaker& maker);

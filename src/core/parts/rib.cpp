@@ -3,6 +3,7 @@
 #include "core/geometry/polyline.h"
 #include "core/geometry/tolerances.h"
 #include "core/parts/frame.h"
+#include "core/parts/stick_rib.h"
 #include <algorithm>
 #include <cmath>
 #include <numbers>
@@ -114,8 +115,17 @@ Region sheetBand(const Making& m) {
 Region capBands(const Making& m) {
   Region out;
   for (Face f : {Face::upper, Face::lower})
-    if (f == Face::upper ? m.design.capStrips.top : m.design.capStrips.bottom)
+    if (!sheetedAt(m.design, m.rib, f) && (f == Face::upper ? m.design.capStrips.top : m.design.capStrips.bottom))
       add(out, bandAlong(simplified(capRun(m, f), tolerance::flattening / 2), m.design.capStrips.thickness));
+  return out;
+}
+
+/// Sheet behind the nose sheet, where the rib's bays are sheeted all over.
+Region sheetedBands(const Making& m) {
+  Region out;
+  for (Face f : {Face::upper, Face::lower})
+    if (const SheetedBays* s = sheetedAt(m.design, m.rib, f))
+      add(out, bandAlong(simplified(capRun(m, f), tolerance::flattening / 2), s->thickness));
   return out;
 }
 
@@ -191,12 +201,13 @@ std::vector<Stretch> stretchesOf(const Making& m, Face f) {
   if (d.trailingEdge.kind == TrailingEdgeKind::twoSheets)
     if (const auto at = lastCrossing(face, m.x(d.trailingEdge.width))) tailStart = *at;
   const bool strips = f == Face::upper ? d.capStrips.top : d.capStrips.bottom;
+  const SheetedBays* all = sheetedAt(d, m.rib, f);
   const auto before = [](PlaceOn a, PlaceOn b) { return std::pair(a.segment, a.t) < std::pair(b.segment, b.t); };
   const PlaceOn sheetStop = before(tailStart, sheetEnd) ? tailStart : sheetEnd;
   const auto between = [&](PlaceOn a, PlaceOn b) { return simplified(pieceOf(face, a, b), tolerance::flattening); };
   const PlaceOn nose{0, 0}, tail{face.size() - 2, 1};
   return {{between(nose, sheetStop), d.sheeting.thickness},
-          {between(sheetStop, tailStart), strips ? d.capStrips.thickness : 0},
+          {between(sheetStop, tailStart), all ? all->thickness : strips ? d.capStrips.thickness : 0},
           {between(tailStart, tail), d.trailingEdge.sheet}};
 }
 
@@ -236,7 +247,7 @@ void cutWeb(const Making& m, const SparLine& line, double along, Region& cuts) {
                to = top.y() - capAt(spar.top, along).depth / lean / 2, x = (top.x() + bottom.x()) / 2;
   if (to <= from) return;
   cuts.push_back(inRib(m, rectangle({x - half, from}, {x + half, to})));
-  ++m.rib.wantedPieces;
+  if (m.design.ribs.make != RibMake::sticks) ++m.rib.wantedPieces; // strips run over it
 }
 
 /// Notches stand upright in panel axes, so that a straight, untwisted strip drops into all of them.
@@ -259,8 +270,10 @@ void cutNotches(const Making& m, const SparLine& line, const Cut& cut, Region& c
     notch.shape =
         inRib(m, cap.shape == CapShape::strip ? rectangle({seat.x() - halfCap, low}, {seat.x() + halfCap, high})
                                               : ring({seat.x(), (low + high) / 2}, halfCap, (high - low) / 2));
-    const Point from(seat.x() - width / 2, up ? inner : inner - reach),
-        to(seat.x() + width / 2, up ? inner + reach : inner);
+    // A spar drops in from outside, but under the strips of stick ribs it is threaded through.
+    const bool open = m.design.ribs.make != RibMake::sticks;
+    const Point from(seat.x() - width / 2, up ? inner : open ? inner - reach : seat.y()),
+        to(seat.x() + width / 2, !up ? inner : open ? inner + reach : seat.y());
     cuts.push_back(inRib(m, rectangle(from, to)));
     m.rib.notches.push_back(std::move(notch));
   }
@@ -372,7 +385,9 @@ FaceRun runOf(const Making& m, Face f) {
   };
   const double sheet = edge > 0 ? lengthOf(headOf(m.face(f), placeOfFraction(edge))) : 0;
   const double tail = arcTo(m.x(trailingWidth(m.design))), nose = arcTo(noseCut(m.design, m.rib.turn));
-  return {sheet, std::max(std::min(sheet, tail) - nose, 0.0), std::max(tail - sheet, 0.0)};
+  const double behind = std::max(tail - std::max(sheet, nose), 0.0);
+  if (sheetedAt(m.design, m.rib, f)) return {sheet, std::max(std::min(sheet, tail) - nose, 0.0), 0, behind};
+  return {sheet, std::max(std::min(sheet, tail) - nose, 0.0), std::max(tail - sheet, 0.0), 0};
 }
 
 Rib cutRib(const PanelBrief& d, const PanelLoft& loft, const std::vector<SparLine>& spars,
@@ -389,8 +404,8 @@ Rib cutRib(const PanelBrief& d, const PanelLoft& loft, const std::vector<SparLin
     rib.depth = std::max(rib.depth, rib.upper[i].y() - rib.lower[i].y());
 
   const Making m{d, loft, rib};
-  Region cuts = leadingCut(m);
-  add(cuts, trailingCut(m));
+  Region edges = leadingCut(m), cuts;
+  add(edges, trailingCut(m));
   for (const SparLine& line : spars) {
     const double x = sparOn(line, rib);
     rib.sparX.push_back(x);
@@ -405,12 +420,18 @@ Rib cutRib(const PanelBrief& d, const PanelLoft& loft, const std::vector<SparLin
   if (rib.kind == RibKind::riblet) cuts.push_back(slab(m, ribletEnd(d, spars, rib), 2 * rib.frame.chord));
   cutAtEnds(m, cuts);
   cutLaps(m, cut, crossed, rib.kind != RibKind::crossing, cuts);
-  rib.wood = withoutDust(subtractFromWound(underCover(stretchesOf(m)), cuts), tolerance::dustArea);
+  const Polyline body = underCover(stretchesOf(m));
+  if (isOfSticks(d, rib)) {
+    layOutSticks(d, withoutDust(subtractFromWound(body, edges), tolerance::dustArea), cuts, rib);
+  } else {
+    add(edges, std::move(cuts));
+    rib.wood = withoutDust(subtractFromWound(body, edges), tolerance::dustArea);
+    rib.thin = thinPlaces(rib.wood, d.ribs.rim);
+  }
   rib.cutArea = areaOf(rib.wood);
   rib.pieces = pieceCount(rib.wood);
   rib.upperRun = runOf(m, Face::upper);
   rib.lowerRun = runOf(m, Face::lower);
-  rib.thin = thinPlaces(rib.wood, d.ribs.rim);
   return rib;
 }
 
@@ -485,7 +506,9 @@ Beside besideRib(const PanelBrief& d, const PanelLoft& loft, const Rib& given) {
   const Region whole{rib.bare};
   Beside out;
   out.leadingStock = intersect(whole, leadingCut(m));
-  out.sheet = subtract(intersect(whole, sheetBand(m)), leadingCut(m));
+  Region sheets = sheetBand(m);
+  add(sheets, sheetedBands(m));
+  out.sheet = subtract(intersect(whole, sheets), leadingCut(m));
   out.trailingStock = intersect(whole, d.trailingEdge.kind == TrailingEdgeKind::wedge ? trailingCut(m) : Region{});
   if (d.trailingEdge.kind == TrailingEdgeKind::twoSheets) out.trailingStock = intersect(whole, trailingSheets(m));
   if (d.trailingEdge.kind == TrailingEdgeKind::square) out.trailingStock = {squareTail(d, given)};

@@ -58,10 +58,24 @@ struct Lap {
   bool fromAbove = true;
 };
 
+/// A piece of a stick rib, chord axes.
+struct Stick {
+  enum class What { upper, lower, upright, diagonal, noseBlock, tailBlock } what = What::upright;
+  int number = 0;   ///< of uprights and diagonals, from the nose, from 1
+  Polyline outline; ///< closed; of a straight one four corners: low end's nose side, low end, high end, high end
+  double length = 0;
+  /// Of a straight one: how far its ends are out of square, rad; + where its edge towards the nose runs past the other.
+  double lowEnd = 0, highEnd = 0;
+  double turn = 0;   ///< of a straight one: out of upright, its top aft
+  double radius = 0; ///< of a strip: sharpest bend of its outer face; 0 for none
+  double radiusAt = 0; ///< and where, from the nose along the chord line
+};
+
 struct FaceRun {
   double sheetArc = 0;  ///< along the bare surface, nose to sheet edge
   double sheetWood = 0; ///< of that what is sheet: from the back of the leading edge stock to the trailing edge stock
-  double capArc = 0;    ///< along the bare surface, sheet edge to the front of the trailing edge stock
+  double capArc = 0;    ///< along the bare surface, sheet edge to the front of the trailing edge stock; 0 under sheet
+  double sheeted = 0;   ///< the same where its bays are sheeted
 };
 
 struct Rib {
@@ -84,6 +98,8 @@ struct Rib {
   std::vector<Slot> slots;
   std::vector<PassHole> passHoles;
   std::vector<Lap> laps;
+  std::vector<Stick> sticks;  ///< of a stick rib
+  Region gussets;             ///< on one of its sides
   std::vector<double> sparX;     ///< each spar's centre line from the nose along the chord line
   std::vector<double> sparDepth; ///< the bare section's depth there, square to the chord line
   FaceRun upperRun, lowerRun;
@@ -110,6 +126,9 @@ struct Rib {
     return {from, from + thickness};
   }
 };
+
+/// The sheeted bays that a rib stands in or at the end of, on a face; null for none. The first that is decided counts.
+const SheetedBays* sheetedAt(const PanelBrief& design, const Rib& rib, Face face);
 
 /// What a rib is of: key of the table of materials.
 const std::string& woodOf(const Ribs& ribs, const Rib& rib);

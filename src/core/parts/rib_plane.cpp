@@ -88,6 +88,15 @@ double ribletEnd(const PanelBrief& d, const std::vector<SparLine>& spars, const 
   return sparOn(line, rib) - sparWidth(spar, line.share(rib.t())) / 2 / std::cos(rib.turn + line.sweep);
 }
 
+const SheetedBays* sheetedAt(const PanelBrief& d, const Rib& rib, Face face) {
+  const int from = rib.number - d.firstRib + 1; // of what stands between two: the one inside it
+  const bool between = rib.kind == RibKind::riblet || rib.kind == RibKind::crossing;
+  for (const SheetedBays& s : d.sheeted)
+    if ((face == Face::upper ? s.top : s.bottom) && from >= s.fromRib && (between ? from + 1 : from) <= s.toRib)
+      return &s;
+  return nullptr;
+}
+
 const std::string& woodOf(const Ribs& ribs, const Rib& rib) {
   const bool end = rib.kind == RibKind::root || rib.kind == RibKind::tip,
              ends = ribs.second == SecondWood::ends || ribs.second == SecondWood::endsAndThick,

@@ -6,20 +6,26 @@
 namespace eup {
 namespace {
 
-/// Over or under a place of the plan, the face under its cover: lowered square to the surface, so by t / cos(slope).
+/// Over or under a place of the plan, the face under its cover and under the strips of stick ribs: lowered square to
+/// the surface, so by t / cos(slope).
 Point seat(const PanelBrief& d, const PanelLoft& loft, const Cut& cut, Face face, double x) {
-  const double z = surfaceHeightAt(cut, face, x), drop = coverDrop(d, loft, cut, face, {x, z});
+  const double z = surfaceHeightAt(cut, face, x), drop = coverDrop(d, loft, cut, face, {x, z}, overSpars(d));
   return {x, z + (face == Face::upper ? -drop : drop)};
 }
 
 } // namespace
 
-double coverDrop(const PanelBrief& d, const PanelLoft& loft, const Cut& cut, Face face, const Point& onSurface) {
+double overSpars(const PanelDesign& d) {
+  return d.ribs.make == RibMake::sticks ? d.sticks.depth : 0;
+}
+
+double coverDrop(const PanelBrief& d, const PanelLoft& loft, const Cut& cut, Face face, const Point& onSurface,
+                 double more) {
   // Which of the panel's straight lines goes through it: on a turned chord not the one straight under its place on the
   // plan.
   const double fraction = std::clamp(cut.frame.toChord(onSurface).x() / cut.frame.chord, 0.0, 1.0),
                slope = loft.slope(face, fraction, cut.frame.t);
-  return coverAt(d, loft, face, fraction, cut.frame.t) * std::sqrt(1 + slope * slope);
+  return (coverAt(d, loft, face, fraction, cut.frame.t) + more) * std::sqrt(1 + slope * slope);
 }
 
 double SparLine::chordX(const ChordFrame& frame) const {

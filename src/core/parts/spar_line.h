@@ -43,8 +43,13 @@ std::vector<SparLine> sparLines(const PanelBrief& design, const PanelLoft& loft)
 /// Where the loft's own surface lies above or below a straight line at t, at the line's x: z of the face.
 double surfaceHeightAt(const Cut& cut, Face face, double x);
 
-/// How far below the surface, upright, the wood under its cover lies at a point of a face: t ÷ cos(slope).
-double coverDrop(const PanelBrief& design, const PanelLoft& loft, const Cut& cut, Face face, const Point& onSurface);
+/// What of the ribs runs over the spars: the strips of stick ribs. mm, square to the surface.
+double overSpars(const PanelDesign& design);
+
+/// How far below the surface, upright, the wood under its cover, and under so much `more` square to the surface, lies
+/// at a point of a face: t ÷ cos(slope).
+double coverDrop(const PanelBrief& design, const PanelLoft& loft, const Cut& cut, Face face, const Point& onSurface,
+                 double more = 0);
 
 /// The depth between the middles of two caps; nothing for another kind of spar, or where they meet.
 std::optional<double> capMiddles(const Spar& spar, const SparLine& line, double t);

@@ -13,7 +13,9 @@ void addSheetSpar(PartMaker& m, const Spar& s, const SparLine& line) {
       PartMaker::piece(Part::What::spars, fmt::format("spar.{}.sheet", line.index + 1), s.name, s.sheetMaterial);
   part.stock = Stock::sheet(s.sheet);
   part.grain = GrainWay::length, part.drawn = DrawnOn::ribs;
-  const auto deep = [&](double t) { return std::max(line.upperSeat.at(t).y() - line.lowerSeat.at(t).y(), 0.0); };
+  const auto deep = [&](double t) {
+    return std::max(line.upperSeat.at(t).y() - line.lowerSeat.at(t).y() - s.cutShort, 0.0);
+  };
   part.length = line.end * line.stretch, part.breadth = std::max(deep(0), deep(line.end));
   const std::size_t before = m.out.size();
   m.addStraight(std::move(part), 0, line.end, [&](double t) {
@@ -26,6 +28,33 @@ void addSheetSpar(PartMaker& m, const Spar& s, const SparLine& line) {
   const double left = whole.area * s.sheet * m.heavy(s.sheetMaterial) / whole.grams;
   whole.grams *= left;
   for (Part::Run& run : whole.runs) run.atFrom *= left, run.atTo *= left;
+}
+
+/// What closes a sheet spar that was cut too shallow: one strip in the open slots, or a web from rib to rib.
+void addRescue(PartMaker& m, const Spar& s, const SparLine& line) {
+  if (s.cutShort <= 0 || !s.rescued) return;
+  const StraightLine& seat = s.shortBelow ? line.lowerSeat : line.upperSeat;
+  const Point in(0, (s.shortBelow ? 1 : -1) * s.cutShort / 2);
+  const auto put = [&](Part part, double from, double to) {
+    part.grain = GrainWay::length;
+    part.length = (to - from) * line.stretch, part.breadth = s.cutShort;
+    part.stock = Stock::strip(s.sheet, s.cutShort);
+    m.addStraight(std::move(part), from, to,
+                  [&](double t) { return Slice{s.sheet * s.cutShort * line.stretch, seat.at(t) + in}; });
+  };
+  const std::string key = fmt::format("rescue.{}", line.index + 1);
+  if (rescuedByStrip(s))
+    return put(PartMaker::piece(Part::What::webs, key, s.name + ", strip in its slots", s.sheetMaterial), 0, line.end);
+  for (std::size_t i = 1; i < m.ribs.size(); ++i) {
+    const Rib &near = m.ribs[i - 1], &away = m.ribs[i];
+    const double from = std::max(near.t() + near.body().second, 0.0),
+                 to = std::min(away.t() + away.body().first, line.end);
+    if (to <= from) continue;
+    Part part = PartMaker::piece(Part::What::webs, fmt::format("{}.{}", key, i),
+                                 fmt::format("{}, strip of bay {}", s.name, i), s.sheetMaterial);
+    part.bay = static_cast<int>(i);
+    put(std::move(part), from, to);
+  }
 }
 
 /// A cap, piece by piece: from where its wood changes another one; a doubler is a strip of its own.
@@ -141,7 +170,10 @@ void addWholeWeb(PartMaker& m, const Spar& s, const SparLine& line) {
 
 void addSparParts(PartMaker& m, const SparLine& line) {
   const Spar& s = m.d.spars[static_cast<std::size_t>(line.index)];
-  if (s.kind == SparKind::fullDepth) return addSheetSpar(m, s, line);
+  if (s.kind == SparKind::fullDepth) {
+    addSheetSpar(m, s, line);
+    return addRescue(m, s, line);
+  }
   for (const bool top : {true, false}) addCap(m, s, line, top);
   if (s.webs == Webs::between || s.webs == Webs::core)
     addWebs(m, s, line);
@@ -152,7 +184,7 @@ void addSparParts(PartMaker& m, const SparLine& line) {
 double sparGrams(const Spar& spar, const SparLine& line, const Tables& tables) {
   const auto heavyAt = [&](double t) { // g per mm of the panel's span
     if (spar.kind == SparKind::fullDepth)
-      return std::max(line.upperSeat.at(t).y() - line.lowerSeat.at(t).y(), 0.0) * spar.sheet *
+      return std::max(line.upperSeat.at(t).y() - line.lowerSeat.at(t).y() - spar.cutShort, 0.0) * spar.sheet *
              tables.named(spar.sheetMaterial).density * 1e-6;
     double sum = 0;
     for (const Cap& fitted : {spar.top, spar.bottom}) {

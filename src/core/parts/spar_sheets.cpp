@@ -19,7 +19,12 @@ Polyline fullDepthSparOutline(const Spar& spar, const SparLine& line, const std:
   Polyline edge, other;
   const StraightLine& slotted = slotBelow ? line.lowerSeat : line.upperSeat;
   const StraightLine& plain = slotBelow ? line.upperSeat : line.lowerSeat;
-  const auto put = [&](const StraightLine& l, double t) { return Point(t * along, l.at(t).y()); };
+  const auto put = [&](const StraightLine& l, double t) {
+    const double in = &l == &line.upperSeat   ? -missingOf(spar, true)
+                      : &l == &line.lowerSeat ? missingOf(spar, false)
+                                              : 0;
+    return Point(t * along, l.at(t).y() + in);
+  };
   edge.push_back(put(slotted, 0));
   for (const Rib& rib : ribs) {
     if (!line.reaches(rib.t())) continue;

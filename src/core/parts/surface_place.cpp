@@ -1,4 +1,6 @@
 #include "core/parts/surface_place.h"
+#include "core/design/decisions.h"
+#include "core/parts/rib.h"
 #include <algorithm>
 
 namespace eup {
@@ -12,7 +14,22 @@ SurfaceLine SurfaceLine::behindSpar(const PanelBrief& d, const PanelLoft& loft, 
   return line;
 }
 
+SurfaceLine SurfaceLine::behindNose(const PanelLoft& loft, double mm) {
+  SurfaceLine line(0);
+  line.loft = &loft;
+  line.aft = mm;
+  return line;
+}
+
+SurfaceLine SurfaceLine::beforeTail(const PanelLoft& loft, double mm) {
+  SurfaceLine line(1);
+  line.loft = &loft;
+  line.aft = -mm;
+  return line;
+}
+
 double SurfaceLine::at(double t) const {
+  if (!spar && loft) return std::clamp(fraction + aft / loft->frameAt(t).chord, 0.0, 1.0);
   if (!spar) return fraction;
   const double chord = loft->frameAt(t).chord;
   // The line is straight in space; in chord fractions it bends a little where the chord tapers.
@@ -38,6 +55,19 @@ std::optional<SurfacePlace> noseSheet(const PanelBrief& d, const PanelLoft& loft
                       0, loft.span()};
 }
 
+std::optional<SurfacePlace> sheetedPlace(const PanelBrief& d, const PanelLoft& loft, const SheetedBays& bays,
+                                         Face face) {
+  if (!(face == Face::upper ? bays.top : bays.bottom)) return std::nullopt;
+  const std::vector<double> stations = ribStations(d.ribs, d.panel.span);
+  const int last = std::min(bays.toRib, static_cast<int>(stations.size()));
+  if (bays.fromRib < 1 || bays.fromRib >= last) return std::nullopt;
+  const auto nose = noseSheet(d, loft, face);
+  return SurfacePlace{face, nose ? nose->to : SurfaceLine::behindNose(loft, noseCut(d, 0)),
+                      SurfaceLine::beforeTail(loft, d.trailing.onRib()),
+                      stations[static_cast<std::size_t>(bays.fromRib - 1)],
+                      stations[static_cast<std::size_t>(last - 1)]};
+}
+
 double sheetEdgeAt(const PanelBrief& d, const PanelLoft& loft, Face face, double t) {
   const auto sheet = noseSheet(d, loft, face);
   return sheet ? sheet->to.at(t) : 0;
@@ -45,6 +75,11 @@ double sheetEdgeAt(const PanelBrief& d, const PanelLoft& loft, Face face, double
 
 double coverAt(const PanelBrief& d, const PanelLoft& loft, Face face, double fraction, double t) {
   if (const auto sheet = noseSheet(d, loft, face); sheet && sheet->isBetween(fraction, t)) return d.sheeting.thickness;
+  constexpr double hair = 1e-6; // mm
+  for (const SheetedBays& bays : d.sheeted)
+    if (const auto place = sheetedPlace(d, loft, bays, face); place && t >= place->inner - hair &&
+                                                              t <= place->outer + hair && place->isBetween(fraction, t))
+      return bays.thickness;
   return (face == Face::upper ? d.capStrips.top : d.capStrips.bottom) ? d.capStrips.thickness : 0;
 }
 

@@ -14,6 +14,10 @@ public:
   /// The rear face of a spar's wood on that face. The spar is there.
   static SurfaceLine behindSpar(const PanelBrief& design, const PanelLoft& loft, int index, Face face);
 
+  /// So far behind the leading edge along the chord line, or before the trailing edge, mm.
+  static SurfaceLine behindNose(const PanelLoft& loft, double mm);
+  static SurfaceLine beforeTail(const PanelLoft& loft, double mm);
+
   /// In [0, 1].
   double at(double t) const;
 
@@ -24,6 +28,7 @@ private:
   const Spar* spar = nullptr;
   Face face = Face::upper;
   double end = 0; ///< mm of span where the spar ends
+  double aft = 0; ///< mm behind the leading edge; before the trailing edge when negative
 };
 
 struct SurfacePlace {
@@ -42,6 +47,10 @@ double endOf(const PanelBrief& design, const Spar& spar);
 
 /// The nose sheet of a face, from the leading edge; nothing where there is none.
 std::optional<SurfacePlace> noseSheet(const PanelBrief& design, const PanelLoft& loft, Face face);
+/// What a run of sheeted bays covers on a face, from the nose sheet (or the leading edge's stock) to the trailing edge's
+/// stock; nothing where it is not on that face or no rib is there to end on.
+std::optional<SurfacePlace> sheetedPlace(const PanelBrief& design, const PanelLoft& loft, const SheetedBays& bays,
+                                         Face face);
 /// The chord fraction where the nose sheet ends at t; 0 when that face has none.
 double sheetEdgeAt(const PanelBrief& design, const PanelLoft& loft, Face face, double t);
 /// Thickness of what covers the rib at a chord fraction of a face: sheet, cap strip or nothing.

@@ -274,7 +274,14 @@ std::optional<TipShape> tipShape(const PanelBrief& d, const PanelLoft& loft) {
   }
   if (tip.kind == TipKind::outline) out.pieces = piecesOf(tip, out.edge, out.inner);
   if (tip.kind == TipKind::bow) {
-    out.form = overBent(out.inner, tip.springBack);
+    Polyline round = out.inner;
+    if (tip.runsOn) { // straight on to the root
+      const ChordFrame root = loft.frameAt(0);
+      round.emplace_back(root.le.x() + root.chord - cut.frame.le.x() - d.trailing.onRib(), -loft.span());
+    }
+    out.form = overBent(round, tip.springBack);
+    if (const auto bend = sharpestBend(out.edge, lengthOf(out.edge) / 30))
+      out.bend = bend->radius * (1 - tip.springBack);
     out.longest = lengthOf(out.edge);
     out.shortest = lengthOf(movedIn(out.edge, tip.thickness * (tip.strips - 1)));
   }

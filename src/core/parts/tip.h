@@ -30,11 +30,13 @@ struct TipShape {
   Polyline edge;                ///< outermost edge from LE to TE; empty for a plate
   Polyline inner;               ///< of an outline's pieces or a bow: its inner edge; empty for one that is solid sheet
   std::vector<TipPiece> pieces; ///< of an outline, from the leading edge round
-  Polyline form;    ///< what a bow's innermost strip is bent round: `inner`, bent further by what springs back
+  Polyline form;    ///< what a bow's innermost strip is bent round: `inner`, bent further by what springs back; on along
+                    ///< the panel's trailing edge, to its root, where the strips are that edge's
   Polyline plate;   ///< closed, chord axes of the tip rib
   double reach = 0; ///< mm beyond the tip rib
   double area = 0;  ///< mm², of the plan, beyond the rib
   double longest = 0, shortest = 0; ///< mm: outermost and innermost strip of a bow, along it
+  double bend = 0;                  ///< mm: smallest radius that its outermost strip is bent to on the form
   std::vector<TipTemplate> templates;
   std::vector<TipRest> rests; ///< of an outline or a bow
 };
@@ -43,15 +45,11 @@ struct TipShape {
 /// stay. It is fixed where it reaches farthest (y). 0 <= share < 1.
 Polyline overBent(const Polyline& line, double share);
 
-/// The outline is two quarters of ellipses that meet where it reaches farthest, a straight end with two quarters of
-/// circles, or goes through places of its own. Nothing for a square tip.
-/// Whether it is cut of flat sheet along its outline.
-inline bool ofSheet(const Tip& tip) {
-  return tip.kind == TipKind::outline || tip.kind == TipKind::own;
-}
 /// How many times as long along the outline a scarf between pieces is as they are wide: common practice.
 inline constexpr double tipScarf = 2;
 
+/// The outline is two quarters of ellipses that meet where it reaches farthest, a straight end with two quarters of
+/// circles, or goes through places of its own. Nothing for a square tip.
 std::optional<TipShape> tipShape(const PanelBrief& design, const PanelLoft& loft);
 
 } // namespace eup

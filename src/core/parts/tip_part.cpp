@@ -6,6 +6,17 @@
 
 namespace eup {
 
+/// The trailing edge's strips are those of the bow: longer by it.
+static void runOn(PartMaker& m, const Part& bow) {
+  for (Part& te : m.out)
+    if (te.key == "te") {
+      te.name = "trailing edge and tip, strips";
+      te.length += bow.length;
+      te.centre = (te.centre * te.grams + bow.centre * bow.grams) / (te.grams + bow.grams);
+      te.grams += bow.grams;
+    }
+}
+
 void addTipParts(PartMaker& m, const TipShape& tip) {
   const Tip& t = m.d.tip;
   if (t.kind == TipKind::square) return;
@@ -60,6 +71,7 @@ void addTipParts(PartMaker& m, const TipShape& tip) {
     part.stock = Stock::strip(t.bowWidth, t.thickness);
     part.grams = (tip.longest + tip.shortest) / 2 * t.bowWidth * t.thickness * t.strips * m.heavy(tipWood);
     part.centre = beyond(centroidOf(ring));
+    if (t.runsOn) return runOn(m, part);
     break;
   case TipKind::block:
   case TipKind::rounded: {

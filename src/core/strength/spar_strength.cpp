@@ -63,8 +63,9 @@ SparSection sparSection(const Spar& spar, const SparLine& line, double t, const 
     // At every rib half of the depth is slotted away; the half that is left carries.
     const double mid = line.middle.at(t).y();
     const bool upperLeft = spar.ribSlot == SlotFrom::above;
-    s.upperOuter = upperLeft ? top : mid;
-    s.lowerOuter = upperLeft ? mid : bottom;
+    const bool whole = rescuedByStrip(spar);
+    s.upperOuter = upperLeft ? top - (whole ? 0 : missingOf(spar, true)) : mid;
+    s.lowerOuter = upperLeft ? mid : bottom + (whole ? 0 : missingOf(spar, false));
     if (s.depth() > 0) s.fibres.push_back({s.lowerOuter, s.upperOuter, spar.sheet, s.upperModulus});
   } else {
     const Cap upper = capAt(spar.top, line.share(t)), lower = capAt(spar.bottom, line.share(t));

@@ -72,8 +72,7 @@ std::optional<Solved> solved(const std::vector<HeldStrut>& struts, const std::ve
   return out;
 }
 
-} // namespace
-
+/// How long and how steep a strut is, and its section.
 HeldStrut strutAt(const Strut& strut, const StrutPlace& place) {
   HeldStrut out;
   out.place = place;
@@ -91,6 +90,8 @@ HeldStrut strutAt(const Strut& strut, const StrutPlace& place) {
                                                 : std::hypot(strut.depth, boreOf(cap)) / 4;
   return out;
 }
+
+} // namespace
 
 HeldWing heldBy(const std::vector<Strut>& struts, const std::vector<StrutPlace>& places, bool hinged,
                 const std::vector<BentHere>& wing, const Tables& tables, std::vector<LoadCase>& cases) {
@@ -143,9 +144,7 @@ HeldWing heldBy(const std::vector<Strut>& struts, const std::vector<StrutPlace>&
       const bool buckles = force < 0 && euler < m.compression;
       const double bears = (force >= 0 ? m.tension : std::min(euler, m.compression)) * s.area;
       const double reserve = force != 0 ? bears / std::abs(force) : 1e9;
-      if (reserve < s.reserve)
-        s.reserve = reserve, s.worst = {c.what, force}, s.holds = bears, s.stress = std::abs(force) / s.area,
-        s.buckles = buckles;
+      if (reserve < s.reserve) s.reserve = reserve, s.worst = {c.what, force}, s.holds = bears, s.buckles = buckles;
     }
     out.pressed = std::max(out.pressed, pressed);
   }

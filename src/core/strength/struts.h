@@ -39,7 +39,6 @@ struct HeldStrut {
   double area = 0, thinnest = 0;  ///< mm², and its least radius of gyration
   std::vector<StrutForce> forces; ///< one a load case
   StrutForce worst;               ///< with least in reserve
-  double stress = 0;              ///< MPa, under that
   double holds = 0;               ///< N that it bears that way: strength, or buckling between hinged ends
   bool buckles = false;           ///< which of the two it is
   double reserve = 1e9;
@@ -60,9 +59,6 @@ struct HeldWing {
     return 0;
   }
 };
-
-/// How long and how steep a strut is, and its section.
-HeldStrut strutAt(const Strut& strut, const StrutPlace& place);
 
 /// The forces in them, by the force method: each stretches as far as its place of the wing moves (E A ÷ length), the
 /// wing being a beam of the stiffness that is given, held fast at its root or hinged there; wires that would be pressed

@@ -67,9 +67,15 @@ public:
         const Crossing &a = of(last), &b = of(i);
         const double deep = ((a.top - a.bottom).z() + (b.top - b.bottom).z()) / 2;
         const Material& wood = of(woodOf(design.ribs, rib));
-        frame.member(a.node, a.middle, b.node, b.middle,
-                     rectangularMember(wood.modulus, wood.shear, rib.thickness, std::max(deep, rib.thickness)),
-                     Point3::UnitZ());
+        if (rib.sticks.empty())
+          frame.member(a.node, a.middle, b.node, b.middle,
+                       rectangularMember(wood.modulus, wood.shear, rib.thickness, std::max(deep, rib.thickness)),
+                       Point3::UnitZ());
+        else
+          for (const bool top : {true, false}) // its two strips
+            frame.member(a.node, top ? a.top : a.bottom, b.node, top ? b.top : b.bottom,
+                         rectangularMember(wood.modulus, wood.shear, rib.thickness, design.sticks.depth),
+                         Point3::UnitZ());
       }
       last = i;
     }
@@ -93,8 +99,10 @@ public:
         if (*std::min_element(at.begin(), at.end()) < 0) continue;
         for (const bool top : {true, false}) {
           const bool sheet = (top ? design.sheeting.top : design.sheeting.bottom) && underSheet(lines[k], at);
+          const SheetedBays* all = bayOfSheet(static_cast<int>(i), top);
           wall(at, top,
-               sheet                                 ? of(design.sheeting.material).shear * design.sheeting.thickness
+               sheet ? of(design.sheeting.material).shear * design.sheeting.thickness
+               : all ? of(all->material).shear * all->thickness
                : design.stiffening.covers(top, !top) ? cover.shear
                                                      : 0);
         }
@@ -168,8 +176,8 @@ private:
       const Cap top = capAt(s.top, share), bottom = capAt(s.bottom, share);
       const double high = line.spar->upperSeat.at(t).y() - (caps && top.fitted ? top.depth / 2 : 0),
                    low = line.spar->lowerSeat.at(t).y() + (caps && bottom.fitted ? bottom.depth / 2 : 0);
-      c.top = {p.x(), t, high};
-      c.bottom = {p.x(), t, low};
+      c.top = {p.x(), t, high - (s.rescued ? 0 : missingOf(s, true))};
+      c.bottom = {p.x(), t, low + (s.rescued ? 0 : missingOf(s, false))};
       return c;
     }
     const Cut cut = loft.cutAt(t);
@@ -268,12 +276,19 @@ private:
     frame.shearWall(nodes, places, shear);
   }
 
+  /// The sheet all over a bay, counted from 1; null for none.
+  const SheetedBays* bayOfSheet(int bay, bool top) const {
+    for (const SheetedBays& s : design.sheeted)
+      if ((top ? s.top : s.bottom) && bay >= s.fromRib && bay + 1 <= s.toRib) return &s;
+    return nullptr;
+  }
+
   /// Strips along a rib, from where the sheet ends to its tail.
   void addCapStrips(const Rib& rib, const std::vector<int>& sequence) {
     const CapStrips& c = design.capStrips;
     const Material& m = of(c.material);
     for (const bool top : {true, false}) {
-      if (!(top ? c.top : c.bottom)) continue;
+      if (!(top ? c.top : c.bottom) || sheetedAt(design, rib, top ? Face::upper : Face::lower)) continue;
       const double edge =
           sheetEdgeAt(design, loft, top ? Face::upper : Face::lower, std::clamp(rib.t(), 0.0, loft.span()));
       for (std::size_t i = 1; i < sequence.size(); ++i) {

@@ -1,4 +1,6 @@
 // Figures and findings of the model's balance.
+#include "core/balance/lift_aside.h"
+#include "core/strength/loads.h"
 #include "core/work/holding.h"
 #include "core/work/model_balance.h"
 #include "core/work/report_parts.h"
@@ -14,6 +16,44 @@ const char* moments = "moments about the root's leading edge";
 std::string placed(double aft, LengthUnit unit) {
   return fmt::format("{} {} the root's leading edge", told(std::abs(aft), Quantity::length, unit),
                      aft < 0 ? "before" : "aft of");
+}
+
+/// Strips of both hands of the main wing, and where their lift acts.
+void liftAsideFigure(const TrueWing& w, FigureList& out) {
+  const Flying& f = w.design.flying;
+  if (!w.left || !w.main().mirrored || f.airSpeed <= 0) return;
+  std::vector<LiftStrip> strips;
+  double area = 0;
+  for (const Hand hand : {Hand::right, Hand::left})
+    for (const TruePanel& p : w.of(hand).main().panels) {
+      constexpr int steps = 40; // a panel
+      const double span = p.shape.loft.span(), step = span / steps;
+      for (int i = 0; i < steps; ++i) {
+        const ChordFrame frame = p.shape.loft.frameAt((i + 0.5) * step);
+        const double out_ = p.design.inboard + (i + 0.5) * step;
+        strips.push_back({hand == Hand::left ? -out_ : out_, frame.chord * step, frame.washout});
+        area += frame.chord * step;
+      }
+    }
+  constexpr double airDensity = 1.225; // kg/m³, ICAO standard atmosphere at sea level
+  const double lift = f.mass * 1e-3 * standardGravity * w.design.wings.front().carries,
+               coefficient = lift / (airDensity / 2 * f.airSpeed * f.airSpeed * area * 1e-6),
+               slope = liftSlope(bothHands(w.main()).aspect), angle = coefficient / slope;
+  const double aside = liftAside(strips, angle);
+  const Posts& posts = w.design.wings.front().posts;
+  const double from = posts.fitted ? posts.offset : 0;
+  out.add({"balance.liftAside",
+           aside - from >= 0 ? "Lift acts to the right by" : "Lift acts to the left by",
+           std::abs(aside - from),
+           Quantity::length,
+           Stage::stock,
+           fmt::format("of {}, at {}; the model rolls away from that side until something holds it", posts.fitted ? "the posts" : "the wing's middle",
+                       told(f.airSpeed, Quantity::speed, out.documentUnit())),
+           "Σ area × angle × way from the middle ÷ Σ area × angle, over both hands",
+           fmt::format("lift coefficient {:.3f} ÷ {:.2f} a rad: {} in the mean; {} {} of the middle", coefficient, slope,
+                       out.deg(angle), out.len(std::abs(aside)), aside < 0 ? "left" : "right"),
+           "strip theory, which tells more of it than there is: a wing evens its lift out along the span",
+           {"wings.0.panels.0.left.washout", "flying.airSpeed", "flying.mass"}});
 }
 
 } // namespace
@@ -63,6 +103,7 @@ void balanceFigures(const TrueWing& w, FigureList& out) {
       fmt::format("{} − {:.3f} × {} = {}, {:.1f} % of the mean chord", out.len(b.neutral.aft), d.margin,
                   out.len(b.meanChord), out.len(b.wanted), 100 * (b.wanted - b.meanChordLe) / b.meanChord),
       "a margin of 5 to 15 % is common practice", {"balance.margin"}, true);
+  liftAsideFigure(w, out);
   if (!b.complete()) return;
   add("margin", "Margin as it is", (b.neutral.aft - b.all.at.x()) / b.meanChord, Quantity::percent,
       "of the main wing's mean chord, stick fixed", "(neutral point − balance point) ÷ mean chord",

@@ -1,4 +1,7 @@
 // Figures of riblets and of the tip.
+#include "core/parts/part.h"
+#include "core/parts/stick_rib.h"
+#include "core/work/bent_wood.h"
 #include "core/work/report_parts.h"
 #include <fmt/format.h>
 
@@ -75,6 +78,10 @@ void bowFigures(const TruePanel& w, FigureList& out) {
                        out.len(t.thickness * (t.strips - 1))),
            planeGeometry,
            {"tip.strips", "tip.thickness", "tip.reach"}});
+  const Material& wood = w.design.tables.named(t.runsOn ? w.design.trailingEdge.material : tipWood);
+  bendFigure("tip.bend", "Sharpest bend of the tip's strips", tip.bend, t.thickness, wood, dryBend(wood),
+             "outer face of the outermost strip, on the form", {"tip.reach", "tip.thickness", "tip.springBack"},
+             Stage::panels, out);
   if (t.springBack > 0)
     out.add({"tip.form",
              "Form is bent further by",

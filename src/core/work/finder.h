@@ -61,11 +61,14 @@ void shapeFindings(Finder f);
 void ribFindings(Finder f);
 void clashFindings(Finder f); ///< what wants the same place in a rib
 void strengthFindings(Finder f);
+void shortSparFindings(Finder f);
 void bayFindings(Finder f);
 void joinFindings(Finder f);  ///< its shape
 void jointFindings(Finder f); ///< what holds it
 void tipFindings(Finder f);
 void stackFindings(Finder f);
+void skinFindings(Finder f);
+void stickFindings(Finder f);
 void twistFindings(Finder f);
 void footFindings(Finder f);
 /// And against a wing as a whole.

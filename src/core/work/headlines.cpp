@@ -57,6 +57,9 @@ std::vector<std::string> headlinesOf(Stage stage, const Subject& subject) {
               "bay.weakest",         "mass.spars",           "load.tipDeflection"};
     }
   }
+  case Stage::skins:
+    return of("skin.nose.", {"top.innerWidth", "top.outerWidth", "top.innerAngle", "top.bend", "bottom.innerWidth",
+                             "bottom.outerWidth", "bottom.bend"});
   case Stage::stock:
     if (subject.topic == Topic::cutList) return of("parts.", {"mass", "pieces"});
     return of("balance.", {"at", "wanted", "margin", "ballast"});

@@ -69,6 +69,7 @@ std::string nameOf(const PieceLine& line) {
 namespace {
 
 const Rib* ribOf(const TruePanel& panel, const Part& part) {
+  if (part.key.starts_with("stick.")) return &panel.rib(*part.rib);
   const std::string name = "R" + part.key.substr(part.key.find('.') + 1); // "rib.4.2", "capStrip.4.2.top"
   for (const std::vector<Rib>* ribs : {&panel.frame.ribs, &panel.frame.riblets})
     for (const Rib& rib : *ribs)
@@ -114,6 +115,13 @@ Polyline onFace(const TruePanel& panel, Face face, bool sheet) {
   return front;
 }
 
+/// A run of sheeted bays.
+Polyline onBays(const TruePanel& panel, const Part& part) {
+  for (const Skin& skin : panel.skins)
+    if (skin.key.starts_with("bays.") && "sheeted" + skin.key.substr(4) == part.key) return skin.plan;
+  return {};
+}
+
 } // namespace
 
 Polyline seenFromAbove(const TruePanel& panel, const Part& part) {
@@ -125,6 +133,8 @@ Polyline seenFromAbove(const TruePanel& panel, const Part& part) {
     if (const Rib* rib = ribOf(panel, part)) return stripOnRib(*rib, part);
     return {};
   case Part::What::sheet:
+    if (part.key.starts_with("sheeted.")) return onBays(panel, part);
+    [[fallthrough]];
   case Part::What::covering:
     return onFace(panel, part.key.ends_with("top") ? Face::upper : Face::lower, part.what == Part::What::sheet);
   case Part::What::tip: {

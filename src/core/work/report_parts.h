@@ -25,6 +25,7 @@ public:
   /// From now on figures are of that wing as a whole.
   void turnToWhole(int of) { wing = of, panel.reset(), brief = nullptr; }
   void add(Figure figure);
+  LengthUnit documentUnit() const { return unit; }
   std::string len(double mm) const { return told(mm, Quantity::length, unit); }
   std::string deg(double rad) const { return told(rad, Quantity::angle, unit); }
 
@@ -53,6 +54,7 @@ void sectionFigures(const TruePanel& panel, FigureList& out);
 void panelFigures(const TruePanel& panel, FigureList& out);
 void ribFigures(const TruePanel& panel, FigureList& out);
 void sparFigures(const TruePanel& panel, FigureList& out);
+void shortSparFigures(const TruePanel& panel, FigureList& out);
 void joinFigures(const TruePanel& panel, FigureList& out);
 void joinerFigures(const TruePanel& panel, FigureList& out);
 void assemblyFigures(const WholeWing& wing, FigureList& out);
@@ -63,6 +65,8 @@ void balanceFindings(const TrueWing& aircraft, std::vector<Finding>& out);
 void holdingFigures(const TrueWing& aircraft, const WholeWing& wing, FigureList& out);
 void holdingFindings(const TrueWing& aircraft, std::vector<Finding>& out);
 void stackFigures(const TruePanel& panel, FigureList& out);
+void skinFigures(const TruePanel& panel, FigureList& out);
+void stickFigures(const TruePanel& panel, FigureList& out);
 void loadFigures(const WholeWing& wing, FigureList& out);
 void massFigures(const TruePanel& panel, FigureList& out);
 void softWingFigures(const WholeWing& wing, FigureList& out);

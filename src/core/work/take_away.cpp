@@ -31,6 +31,9 @@ std::vector<Drawing> pagesOf(PrintPiece piece, const DrawnWing& w, Hand hand, co
     return out;
   case PrintPiece::braces:
     return packed(bracesOneByOne(w, hand), frame, betweenParts);
+  case PrintPiece::skins:
+    for (const DrawnPanel& panel : w) add(skinPatterns(panel, hand));
+    return out;
   case PrintPiece::benchCard:
     for (const DrawnPanel& panel : w) add(flowed(benchCard(panel, hand, frame.y()), frame, betweenBlocks));
     return out;
@@ -55,6 +58,7 @@ Drawing wholeOf(PrintPiece piece, const DrawnWing& w, Hand hand, const ExportOrd
     return planDrawing(w, hand);
   case PrintPiece::settingUp:
   case PrintPiece::gauges:
+  case PrintPiece::skins:
   case PrintPiece::benchCard:
   case PrintPiece::cutList:
   case PrintPiece::strength:
@@ -157,7 +161,7 @@ DrawnWing drawn(const TrueWing& w, int wing) {
   DrawnWing out;
   for (const TruePanel& p : w.wing(wing).panels)
     out.push_back({p.design, p.shape, p.frame, p.tip, p.join, p.joiner, p.settingUp, p.strength, w.wing(wing).loads,
-                   p.parts, w.wing(wing).held});
+                   p.parts, p.skins, w.wing(wing).held});
   return out;
 }
 
@@ -201,6 +205,8 @@ const char* purposeOf(PrintPiece piece) {
     return "cut out of card or ply: templates, stairs of packing, blocks, the cradle";
   case PrintPiece::braces:
     return "stick on ply and saw out, grain along";
+  case PrintPiece::skins:
+    return "lay on sheet and cut: skins flat, with the ribs and spars to lay them by";
   case PrintPiece::benchCard:
     return "keep in sight: block, bevel and packing as numbers and gauges";
   case PrintPiece::cutList:

@@ -15,19 +15,20 @@ enum class ExportFormat { svg, dxf, pdf };
 const char* name(ExportFormat format);
 
 /// What can be printed of a wing.
-enum class PrintPiece { ribs, plan, settingUp, gauges, braces, benchCard, cutList, strength };
+enum class PrintPiece { ribs, plan, settingUp, gauges, braces, skins, benchCard, cutList, strength };
 inline constexpr std::array printPieceChoices{Choice{"ribs", "Ribs"},
                                               Choice{"plan", "Plan"},
                                               Choice{"setting-up", "Setting-up board"},
                                               Choice{"gauges", "Gauges"},
                                               Choice{"braces", "Braces"},
+                                              Choice{"skins", "Skins"},
                                               Choice{"bench-card", "Bench cards"},
                                               Choice{"cut-list", "Cut list"},
                                               Choice{"strength", "Strength cards"}};
 static_assert(printPieceChoices.size() == wordsFor(PrintPiece::strength));
 inline constexpr PrintPiece allPieces[] = {PrintPiece::ribs,    PrintPiece::plan,    PrintPiece::settingUp,
-                                           PrintPiece::gauges,  PrintPiece::braces,  PrintPiece::benchCard,
-                                           PrintPiece::cutList, PrintPiece::strength};
+                                           PrintPiece::gauges,  PrintPiece::braces,  PrintPiece::skins,
+                                           PrintPiece::benchCard, PrintPiece::cutList, PrintPiece::strength};
 /// What a piece is printed for.
 const char* purposeOf(PrintPiece piece);
 

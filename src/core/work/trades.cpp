@@ -28,7 +28,9 @@ constexpr PanelTrade ofPanels[] = {
     {panelFigures, bits({Stage::panels}), shapeFindings},
     {ribFigures, bits({Stage::ribs}), ribFindings},
     {stackFigures, bits({Stage::ribs}), stackFindings},
+    {stickFigures, bits({Stage::ribs}), stickFindings},
     {sparFigures, bits({Stage::spars}), strengthFindings},
+    {shortSparFigures, bits({Stage::spars}), shortSparFindings},
     {bayFigures, bits({Stage::spars}), bayFindings},
     {massFigures, bits({Stage::spars}), nullptr},
     {joinFiguresWhereItMeets, bits({Stage::joins}), joinFindings},
@@ -36,6 +38,7 @@ constexpr PanelTrade ofPanels[] = {
     {tipFigures, bits({Stage::panels, Stage::ribs, Stage::joins}), tipFindings},
     {settingUpFigures, bits({Stage::joins}), footFindings},
     {twistFigures, bits({Stage::spars}), twistFindings},
+    {skinFigures, bits({Stage::skins}), skinFindings},
     {stockFigures, bits({Stage::stock}), nullptr},
 };
 

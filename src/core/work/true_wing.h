@@ -9,6 +9,7 @@
 #include "core/parts/part.h"
 #include "core/parts/tip.h"
 #include "core/plan/judge.h"
+#include "core/skins/skin_list.h"
 #include "core/strength/panel_strength.h"
 #include "core/strength/part_masses.h"
 #include "core/strength/soft_wing.h"
@@ -30,6 +31,7 @@ struct TruePanel {
   PanelJoin join; ///< at its inner end
   std::optional<JoinerRod> joiner;
   SettingUp settingUp;
+  std::vector<Skin> skins; ///< laid flat
   std::vector<Part> parts; ///< every piece once
   PanelMass mass;
   PanelStrength strength;

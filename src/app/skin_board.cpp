@@ -1,0 +1,166 @@
+// The board of the skins: flat patterns, and the nose that they are rolled round.
+#include "app/stage_boards.h"
+#include "core/design/decisions.h"
+#include "core/geometry/polyline.h"
+
+namespace eup::app {
+QString SkinBoard::heading() const {
+  return tr("%1, skins laid flat").arg(QString::fromStdString(panel().design.name));
+}
+
+QString SkinBoard::subheading() const {
+  return tr("widths at the ends and how far those are out of square; drag the rear edge of the nose sheet");
+}
+
+QString SkinBoard::emptyText() const {
+  if (!panel().skins.empty()) return {};
+  return tr("This panel has no sheet on it: no nose sheet, and no trailing edge of two sheets.\n\nSwitch on “Sheet on "
+            "top” or “Sheet below” on the right to wrap its nose.");
+}
+
+std::vector<SkinBoard::Laid> SkinBoard::laid() const {
+  std::vector<Laid> out;
+  double down = 0;
+  const double between = gap();
+  for (const Skin& skin : panel().skins) {
+    const Box box = boundsOf(skin.pattern.outline); // x aft, y outwards
+    out.push_back({&skin, {0, down - std::max(-box.low.x(), 0.0)}});
+    down -= box.width() + between;
+  }
+  return out;
+}
+
+Point SkinBoard::onBoard(const Laid& l, const Point& p) const {
+  // Seen from inside the upper skin is turned over; drawn for the eye its root stays on the side of the hand's root.
+  return {mirrored() ? -p.y() : p.y(), l.at.y() - p.x()};
+}
+
+/// mm of board between patterns: room for their names and sizes.
+double SkinBoard::gap() const {
+  double longest = 0;
+  for (const Skin& skin : panel().skins) longest = std::max(longest, boundsOf(skin.pattern.outline).height());
+  return std::max(34.0, 0.085 * longest);
+}
+
+double SkinBoard::below() const {
+  double down = 0;
+  for (const Laid& l : laid()) down = std::min(down, l.at.y() - boundsOf(l.skin->pattern.outline).high.x());
+  return down;
+}
+
+Box SkinBoard::content() const {
+  Box box;
+  for (const Laid& l : laid())
+    for (const Point& p : l.skin->pattern.outline) box.include(onBoard(l, p));
+  if (box.empty()) {
+    box.include(Point(0, 0)), box.include(Point(300, -150));
+    return box;
+  }
+  const double far = box.width() * 0.08;
+  box.include(box.low - Point(far, 0.3 * box.width())), box.include(box.high + Point(far, 20));
+  return box;
+}
+
+void SkinBoard::drawSkin(Ink& ink, const Laid& l) const {
+  const Skin& skin = *l.skin;
+  const auto on = [&](const Polyline& line) {
+    Polyline out;
+    for (const Point& p : line) out.push_back(onBoard(l, p));
+    return out;
+  };
+  const Polyline outline = on(skin.pattern.outline);
+  ink.loop(outline, look.sheet, look.ink, 1.5);
+  if (skin.key.starts_with("nose.")) ink.pick({Topic::sheeting, 0}, {outline});
+  if (skin.key.starts_with("bays.")) ink.pick({Topic::sheeted, std::stoi(skin.key.substr(5)) - 1}, {outline});
+  for (const SkinLine& spar : skin.spars) ink.chain(on(spar.line), look.hardwood, 2, Qt::DashLine);
+  for (const SkinLine& rib : skin.ribs) {
+    const bool mine = QString::fromStdString(rib.name) == QString("R%1").arg(chosenRib().number);
+    const Polyline line = on(rib.line);
+    ink.chain(line, mine ? look.accent : look.faint, mine ? 2 : 1);
+    if (skin.ribs.size() <= 30 || mine)
+      ink.text(line.back(), QString::fromStdString(rib.name), mine ? look.accent : look.faint, {0, 12},
+               Qt::AlignHCenter, 10, mine);
+  }
+  for (const SkinJoint& joint : skin.joints) {
+    const Polyline line = on(joint.line);
+    ink.chain(line, look.wrong, 2.2, Qt::DashLine);
+    ink.text(line.front(), tr("joint on R%1").arg(joint.rib), look.ink, {0, -6}, Qt::AlignHCenter, 11);
+  }
+  const FlatPattern& p = skin.pattern;
+  const Qt::Alignment rootSide = mirrored() ? Qt::AlignLeft : Qt::AlignRight,
+                      tipSide = mirrored() ? Qt::AlignRight : Qt::AlignLeft;
+  const double away = mirrored() ? -8 : 8;
+  const auto degrees = [](double rad) { return QString::number(std::abs(radToDeg(rad)), 'f', 2); };
+  const Point rootEnd = onBoard(l, lerp(p.inner.front(), p.inner.back(), 0.5)),
+              tipEnd = onBoard(l, lerp(p.outer.front(), p.outer.back(), 0.5));
+  ink.text(rootEnd, len(p.innerWidth), look.accent, {-away, 0}, rootSide, 12, true);
+  ink.text(rootEnd, tr("%1°").arg(degrees(p.innerAngle)), look.faint, {-away, 14}, rootSide, 10);
+  ink.text(tipEnd, len(p.outerWidth), look.accent, {away, 0}, tipSide, 12, true);
+  ink.text(tipEnd, tr("%1°").arg(degrees(p.outerAngle)), look.faint, {away, 14}, tipSide, 10);
+  const QString sheets = skin.strips > 1 ? tr(" · %1 sheets side by side").arg(skin.strips) : QString();
+  ink.text(onBoard(l, lerp(p.front.front(), p.front.back(), 0.5)),
+           tr("%1 · %2 thick · front edge %3%4")
+               .arg(QString::fromStdString(skin.name), len(skin.thickness), len(lengthOf(p.front)), sheets),
+           look.ink, {0, -8}, Qt::AlignHCenter, 12, true);
+}
+
+/// The chosen rib's nose, larger, with the sheet round it.
+void SkinBoard::drawNose(Ink& ink) const {
+  const TruePanel& w = panel();
+  const Rib& rib = chosenRib();
+  const Skin* skin = nullptr;
+  for (const Skin& one : w.skins)
+    if (one.key.starts_with("nose.") && (!skin || one.bend < skin->bend)) skin = &one;
+  if (!skin) return;
+  const double width = boundsOf(skin->pattern.outline).height(), deep = rib.depth;
+  const double size = std::clamp(0.16 * width / deep, 0.5, 6.0);
+  const Point at(mirrored() ? -0.05 * width : 0.05 * width, below() - gap() - 0.1 * width);
+  const double side = mirrored() ? -1 : 1;
+  const auto put = [&](const Region& region) {
+    Region out = region;
+    for (Polyline& loop : out)
+      for (Point& p : loop) p = at + Point(side * p.x(), p.y()) * size;
+    return out;
+  };
+  const double reach = std::min(0.45 * rib.frame.chord, 0.8 * width / size);
+  const Region window{rectangle({-rib.frame.chord, -rib.frame.chord}, {reach, rib.frame.chord})};
+  const Beside beside = besideRib(w.design, w.shape.loft, rib);
+  ink.region(put(intersect(rib.wood, window)), look.balsa, look.faint, 1);
+  ink.region(put(intersect(beside.leadingStock, window)), look.stock, look.ink, 1);
+  ink.region(put(intersect(beside.sheet, window)), look.sheet, look.ink, 1.2);
+  ink.text(at + Point(side * reach * size, 0),
+           tr("nose at R%1, %2 times as large").arg(rib.number).arg(size, 0, 'f', 1), look.ink,
+           {mirrored() ? -10.0 : 10.0, -8}, mirrored() ? Qt::AlignRight : Qt::AlignLeft, 12, true);
+  ink.text(at + Point(side * reach * size, 0),
+           tr("sharpest bend of the sheet: radius %1, at R%2").arg(len(skin->bend)).arg(skin->bendRib), look.faint,
+           {mirrored() ? -10.0 : 10.0, 10}, mirrored() ? Qt::AlignRight : Qt::AlignLeft, 11);
+}
+
+void SkinBoard::draw(Ink& ink) const {
+  for (const Laid& l : laid()) drawSkin(ink, l);
+  drawNose(ink);
+}
+
+std::vector<Handle> SkinBoard::handles() const {
+  std::vector<Handle> out;
+  if (panel().design.sheeting.to != SheetEdge::fraction) return out;
+  for (const Laid& l : laid()) {
+    if (!l.skin->key.starts_with("nose.")) continue;
+    const FlatPattern& p = l.skin->pattern;
+    Handle h{tr("rear edge of the %1").arg(QString::fromStdString(l.skin->name)),
+             onBoard(l, p.rear.front()),
+             onBoard(l, p.rear.back()),
+             Qt::SizeVerCursor,
+             tr("Move sheet edge"),
+             {},
+             true};
+    // Along the surface a chord fraction is about a share of the chord.
+    h.pull = [id = here(), chord = panel().shape.loft.frameAt(0).chord](const Design& d, const Point& by) {
+      return decideValue(d, pathOf(id) + "sheeting.fraction", d.at(id).sheeting.fraction - by.y() / chord);
+    };
+    out.push_back(std::move(h));
+  }
+  return out;
+}
+
+} // namespace eup::app

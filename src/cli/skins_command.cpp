@@ -1,0 +1,76 @@
+#include "cli/skins_command.h"
+#include "core/geometry/polyline.h"
+#include <fmt/format.h>
+#include <nlohmann/json.hpp>
+#include <ostream>
+
+namespace eup::cli {
+namespace {
+
+using Json = nlohmann::ordered_json;
+
+Json pointsOf(const Polyline& line) {
+  Json out = Json::array();
+  for (const Point& p : line) out.push_back({p.x(), p.y()});
+  return out;
+}
+
+Json skinOf(const TruePanel& panel, const Skin& skin, const char* hand) {
+  const FlatPattern& p = skin.pattern;
+  Json out{{"wing", panel.design.id.wing + 1},
+           {"panel", panel.design.id.panel + 1},
+           {"hand", hand},
+           {"key", skin.key},
+           {"name", skin.name},
+           {"material", skin.material},
+           {"thickness", skin.thickness},
+           {"innerWidth", p.innerWidth},
+           {"outerWidth", p.outerWidth},
+           {"frontEdge", lengthOf(p.front)},
+           {"area", p.area},
+           {"innerAngle", radToDeg(p.innerAngle)},
+           {"outerAngle", radToDeg(p.outerAngle)},
+           {"innerTilt", radToDeg(skin.innerTilt)},
+           {"outerTilt", radToDeg(skin.outerTilt)},
+           {"turn", radToDeg(p.turn)},
+           {"misfit", p.misfit},
+           {"bendRadius", skin.bend > 0 ? Json(skin.bend) : Json()},
+           {"sheetsSideBySide", skin.strips},
+           {"outline", pointsOf(p.outline)},
+           {"ribs", Json::array()},
+           {"joints", Json::array()}};
+  for (const SkinLine& rib : skin.ribs) out["ribs"].push_back({{"name", rib.name}, {"line", pointsOf(rib.line)}});
+  for (const SkinJoint& joint : skin.joints)
+    out["joints"].push_back({{"rib", joint.rib}, {"line", pointsOf(joint.line)}});
+  return out;
+}
+
+} // namespace
+
+void tellSkins(const TrueWing& w, bool json, std::ostream& out) {
+  if (!json) {
+    for (const Figure& f : w.figures(Stage::skins)) {
+      const Wing& wing = w.design.wings[static_cast<std::size_t>(f.wing)];
+      std::string place = w.design.wings.size() > 1 ? wing.name + ", " : "";
+      if (f.panel && wing.panels.size() > 1) place += fmt::format("panel {}: ", *f.panel + 1);
+      out << fmt::format("{}{:44} {:>12}  {}\n", place, f.label, told(f.value, f.quantity, w.design.unit), f.where);
+    }
+    for (const Finding& f : w.findings)
+      if (f.stage == Stage::skins) out << f.what << ". " << f.detail << ' ' << f.remedy << '\n';
+    return;
+  }
+  Json root{{"wing", w.design.name},
+            {"unit", {{"length", "mm"}, {"area", "mm2"}, {"angle", "deg"}}},
+            {"pattern", "x aft, y outwards along its front edge; a right upper skin seen from outside"},
+            {"skins", Json::array()}};
+  for (const Hand hand : {Hand::right, Hand::left}) {
+    if (hand == Hand::left && !w.left) continue;
+    for (const WholeWing& wing : w.of(hand).wings)
+      for (const TruePanel& panel : wing.panels)
+        for (const Skin& skin : panel.skins)
+          root["skins"].push_back(skinOf(panel, skin, !w.left && wing.mirrored ? "right and left" : name(hand)));
+  }
+  out << root.dump(2) << '\n';
+}
+
+} // namespace eup::cli

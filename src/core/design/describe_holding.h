@@ -1,0 +1,44 @@
+// The description of what holds a wing to its fuselage: struts, wires, posts (see describe.h).
+#pragma once
+#include "core/design/design.h"
+#include "core/design/subject.h"
+#include <span>
+
+namespace eup {
+
+template <class W, class V> void describeHolding(W& w, V& v) {
+  const bool on = mirrored(w);
+  v.list("struts", Topic::strut, w.struts, mostStruts, [&](auto& s, std::size_t) {
+    const bool strip = s.shape == CapShape::strip;
+    v.text("name", "Name", s.name);
+    v.choice("kind", "It is a", s.kind, std::span(strutKindChoices), on);
+    v.count("panel", "Holds panel", s.panel, Limits{1, mostPanels}, on);
+    v.count("spar", "Its spar", s.spar, Limits{1, mostSpars}, on);
+    v.length("out", "So far out on it", s.out, Limits{1, 20000}, on);
+    v.length("footAft", "Foot aft of the root's LE", s.footAft, Limits{-5000, 5000}, on);
+    v.length("footRight", "Foot from the middle", s.footRight, Limits{0, 5000}, on);
+    v.length("footUp", "Foot up, − down", s.footUp, Limits{-5000, 5000}, on);
+    v.choice("shape", "Of", s.shape, std::span(capShapeChoices), on);
+    v.length("width", "Width", s.width, Limits{0.2, 200}, on && strip);
+    v.length("depth", strip ? "Depth" : "Diameter", s.depth, Limits{0.1, 200}, on);
+    v.length("wall", "Its wall", s.wall, Limits{0.05, 50}, on && s.shape == CapShape::tube);
+    v.listed("material", "Wood or metal", s.material, Shelf::material, on);
+  });
+  v.group("", Topic::strut, [&] { v.flag("hinged", "Root on pins, struts hold", w.hinged, on && !w.struts.empty()); });
+  v.group("posts", Topic::posts, [&] {
+    auto& p = w.posts;
+    const bool posts = on && p.fitted;
+    v.flag("fitted", "Stands on two posts", p.fitted, on);
+    v.extra("two posts", "yes", "no", p.fitted);
+    v.fraction("front", "Front post at", p.front, Limits{0, 1}, posts);
+    v.fraction("rear", "Rear post at", p.rear, Limits{0, 1}, posts);
+    v.length("height", "Underside over the tubes", p.height, Limits{0, 2000}, posts);
+    v.angle("incidence", "Nose up by", p.incidenceDeg, Limits{-15, 15}, posts);
+    v.length("offset", "Right of the middle by", p.offset, Limits{-500, 500}, posts);
+    v.length("diameter", "Posts", p.diameter, Limits{0.2, 30}, posts);
+    v.length("inTube", "Sit in their tubes", p.inTube, Limits{0, 500}, posts);
+    v.listed("material", "Posts of", p.material, Shelf::material, posts);
+  });
+}
+
+} // namespace eup

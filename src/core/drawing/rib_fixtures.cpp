@@ -1,0 +1,82 @@
+// Fixtures that stick ribs are glued up in, at full size: every stick where it lies, and the stops that hold it.
+#include "core/drawing/wing_drawings.h"
+#include "core/geometry/polyline.h"
+#include "core/measure/figure.h"
+#include "core/parts/stick_rib.h"
+#include <algorithm>
+#include <cmath>
+#include <fmt/format.h>
+
+namespace eup {
+namespace {
+
+constexpr double stop = 6; // mm, side of the blocks that hold the strips
+
+void addStops(Drawing& d, const Rib& rib) {
+  const double apart = std::max(rib.frame.chord / 8, 3 * stop);
+  for (const bool top : {true, false}) {
+    const Polyline& face = top ? rib.upper : rib.lower;
+    for (double x = rib.frame.chord * 0.08; x < rib.frame.chord * 0.95; x += apart) {
+      const auto here = lastCrossing(face, x), next = lastCrossing(face, x + stop);
+      if (!here || !next) continue;
+      const Point a = pointAt(face, *here), b = pointAt(face, *next);
+      const Point out = Point(a.y() - b.y(), b.x() - a.x()).normalized() * (top ? stop : -stop);
+      d.loop(Layer::mark, {a, b, b + out, a + out});
+    }
+  }
+}
+
+Drawing fixtureOf(const DrawnPanel& w, const Rib& rib, const std::vector<int>& alike, Hand hand) {
+  Drawing d;
+  for (const Stick& stick : rib.sticks) d.loop(Layer::mark, stick.outline);
+  for (const Notch& notch : rib.notches) d.loop(Layer::mark, notch.shape); // a length of the spar stands there
+  addStops(d, rib);
+  d.line(Layer::mark, {-3, 0}, {rib.frame.chord + 3, 0});
+  std::vector<std::pair<Point, std::string>> numbers;
+  for (const Stick& stick : rib.sticks)
+    if (stick.number > 0)
+      numbers.emplace_back(centroidOf(stick.outline) + Point(0, -0.9),
+                           fmt::format("{}{}", stick.what == Stick::What::upright ? "U" : "D", stick.number));
+  if (hand == Hand::left) d = mirrored(std::move(d));
+  const double side = hand == Hand::left ? -1 : 1;
+  for (const auto& [at, text] : numbers) d.write({side * at.x(), at.y()}, text, 1.8, Anchor::middle);
+  std::string names;
+  for (const int number : alike) names += fmt::format("{}R{}", names.empty() ? "" : " ", number);
+  const auto len = [&](double mm) { return told(mm, Quantity::length, w.design.unit); };
+  const Box box = d.bounds();
+  d.write({box.low.x(), box.low.y() - 5},
+          fmt::format("Fixture {}: {}, strips {} deep, {} thick", nameLarge(hand), names, len(w.design.sticks.depth),
+                      len(rib.thickness / rib.layers)),
+          3);
+  d.write({box.low.x(), box.low.y() - 10},
+          "Film over the print; stops and lengths of spar nailed on; one side's gussets, then turn it over", 3);
+  return d;
+}
+
+} // namespace
+
+std::vector<Drawing> ribFixtures(const DrawnPanel& w, Hand hand) {
+  std::vector<Drawing> out;
+  for (const std::vector<int>& alike : alikeRibs(w.frame.ribs))
+    out.push_back(fixtureOf(w, w.frame.rib(alike.front()), alike, hand));
+  return out;
+}
+
+std::vector<Drawing> stickBlocks(const DrawnPanel& w, const Rib& rib, Hand hand) {
+  std::vector<Drawing> out;
+  for (const Stick& stick : rib.sticks) {
+    if (stick.what != Stick::What::noseBlock && stick.what != Stick::What::tailBlock) continue;
+    Drawing d;
+    d.loop(Layer::cut, stick.outline);
+    if (hand == Hand::left) d = mirrored(std::move(d));
+    const Box box = d.bounds();
+    d.write({box.low.x(), box.low.y() - 4},
+            fmt::format("{} {}  {}, {} thick", rib.name(), nameLarge(hand), wordsOf(stick),
+                        told(rib.thickness / rib.layers, Quantity::length, w.design.unit)),
+            2.4);
+    for (int layer = 0; layer < (rib.shared && hand == Hand::left ? 0 : rib.layers); ++layer) out.push_back(d);
+  }
+  return out;
+}
+
+} // namespace eup

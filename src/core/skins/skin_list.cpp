@@ -1,0 +1,182 @@
+#include "core/skins/skin_list.h"
+#include "core/geometry/polyline.h"
+#include <algorithm>
+#include <cmath>
+#include <Eigen/Geometry>
+#include <fmt/format.h>
+
+namespace eup {
+namespace {
+
+/// The joins' planes at the panel's ends.
+EndPlane innerPlane(const PanelBrief& d) {
+  return {0, d.lean, 0};
+}
+EndPlane outerPlane(const PanelBrief& d) {
+  return {d.panel.span, d.beyond ? -d.leanBeyond : 0, 0};
+}
+
+/// How far the saw leans from square to a face, where a plane cuts it half way along its end.
+double tiltAt(const FlatSurface& s, double fraction, const EndPlane& plane) {
+  const double t = std::clamp(s.meets(fraction, plane), 0.0, s.loft.span()), span = s.loft.span();
+  const double slope = s.loft.slope(s.face, fraction, t);
+  const Point a = s.loft.at(s.face, fraction, 0), b = s.loft.at(s.face, fraction, span);
+  const Point3 across(1, 0, slope), along(b.x() - a.x(), span, b.y() - a.y());
+  const Point3 normal = across.cross(along).normalized(), cut(0, std::cos(plane.lean), -std::sin(plane.lean));
+  return std::asin(std::clamp(cut.dot(normal), -1.0, 1.0));
+}
+
+/// Joined where the stock ends, on the last rib before that; below one rib sooner, so that no joint lies under another.
+void addJoints(const PanelBrief& d, const FlatSurface& s, const SurfaceLine& from, const SurfaceLine& to,
+               const Frame& frame, Skin& skin) {
+  const double end = skin.outer, along = lengthOf(skin.pattern.front) / (end - skin.inner);
+  double begun = skin.inner;
+  while ((end - begun) * along > d.cutList.stock) {
+    std::vector<const Rib*> within;
+    for (const Rib& rib : frame.ribs)
+      if (rib.kind == RibKind::main && rib.t() > begun + 1e-6 && rib.t() < end - 1e-6 && (rib.t() - begun) * along <= d.cutList.stock)
+        within.push_back(&rib);
+    if (within.empty()) return; // no rib to join it on
+    const bool sooner = skin.face == Face::lower && skin.joints.empty() && within.size() > 1;
+    const Rib& at = *within[within.size() - (sooner ? 2 : 1)];
+    skin.joints.push_back({at.number, acrossPattern(s, from, to, {at.frame.t, at.lean, at.turn})});
+    begun = at.t();
+  }
+}
+
+void findBend(const Frame& frame, const SurfaceLine& from, const SurfaceLine& to, Skin& skin) {
+  for (const Rib& rib : frame.ribs) {
+    if (rib.t() < skin.inner - 1e-6 || rib.t() > skin.outer + 1e-6) continue;
+    const double t = std::max(rib.t(), 0.0);
+    if (to.at(t) <= from.at(t)) continue;
+    const Polyline& face = skin.face == Face::upper ? rib.upper : rib.lower;
+    const GridPlace a = gridPlace(from.at(t)), b = gridPlace(to.at(t));
+    Polyline run = headOf(face, {b.index, b.share});
+    if (from.at(t) > 0) run = pieceOf(face, {a.index, a.share}, {b.index, b.share});
+    const auto bend = sharpestBend(run, std::max(2 * skin.thickness, lengthOf(run) / 60));
+    if (!bend) continue;
+    const double radius = bend->radius + (bend->left == (skin.face == Face::upper) ? skin.thickness : 0);
+    if (skin.bend == 0 || radius < skin.bend) skin.bend = radius, skin.bendRib = rib.number;
+  }
+}
+
+/// What of it is seen from above, and where its area has its middle.
+void addPlan(const PanelLoft& loft, const SurfaceLine& from, const SurfaceLine& to, Skin& skin) {
+  Polyline rear;
+  double sum = 0;
+  Point3 moment(0, 0, 0);
+  constexpr int steps = 12;
+  for (int i = 0; i <= steps; ++i) {
+    const double t = std::clamp(skin.inner + (skin.outer - skin.inner) * i / steps, 0.0, loft.span());
+    const ChordFrame f = loft.frameAt(t);
+    skin.plan.emplace_back(f.fromChord({from.at(t) * f.chord, 0}).x(), t);
+    rear.emplace_back(f.fromChord({to.at(t) * f.chord, 0}).x(), t);
+    const Point middle = loft.at(skin.face, (from.at(t) + to.at(t)) / 2, t);
+    const double wide = (i == 0 || i == steps ? 0.5 : 1) * (to.at(t) - from.at(t)) * f.chord;
+    sum += wide, moment += wide * Point3(middle.x(), t, middle.y());
+  }
+  skin.plan.insert(skin.plan.end(), rear.rbegin(), rear.rend());
+  if (sum > 0) skin.centre = moment / sum;
+}
+
+/// Between which planes a skin ends.
+struct Ends {
+  EndPlane inner, outer;
+};
+
+void lay(const PanelBrief& d, const PanelLoft& loft, const Frame& frame, const SurfaceLine& from, const SurfaceLine& to,
+         const Ends& ends, Skin skin, std::vector<Skin>& out) {
+  double front = 1, rear = 0;
+  const auto on = [&](double t) { return std::clamp(t, 0.0, loft.span()); };
+  skin.inner = ends.inner.t, skin.outer = ends.outer.t;
+  for (int i = 0; i <= 8; ++i) {
+    const double t = on(skin.inner + (skin.outer - skin.inner) * i / 8);
+    front = std::min(front, from.at(t)), rear = std::max(rear, to.at(t));
+    if (to.at(t) <= from.at(t) + 1e-6) return; // nothing is left between its lines
+  }
+  // A line that keeps its distance from an edge has other fractions past turned or leaning ends: with some room.
+  constexpr double room = 0.02;
+  const FlatSurface surface(loft, skin.face, front > room ? front - room : 0, std::min(rear + room, 1.0));
+  addPlan(loft, from, to, skin);
+  skin.pattern = flatPattern(surface, from, to, ends.inner, ends.outer);
+  for (const Rib& rib : frame.ribs)
+    if (rib.t() > skin.inner + 1e-6 && rib.t() < skin.outer - 1e-6)
+      skin.ribs.push_back({rib.name(), acrossPattern(surface, from, to, {rib.frame.t, rib.lean, rib.turn})});
+  for (const SparLine& line : frame.spars) {
+    Polyline run;
+    constexpr int steps = 24;
+    for (int i = 0; i <= steps; ++i) {
+      const double t = skin.inner + (std::min(skin.outer, line.end) - skin.inner) * i / steps;
+      const ChordFrame f = loft.frameAt(on(t));
+      const double fraction = line.chordX(f) / f.chord;
+      if (t <= line.end + 1e-6 && fraction > from.at(on(t)) && fraction < to.at(on(t)))
+        run.push_back(surface.at(fraction, t));
+    }
+    if (run.size() > 1) skin.spars.push_back({d.spars[static_cast<std::size_t>(line.index)].name, std::move(run)});
+  }
+  const double widest = std::max(skin.pattern.innerWidth, skin.pattern.outerWidth);
+  skin.strips = std::max(1, static_cast<int>(std::ceil(widest / d.cutList.sheetWidth - 1e-9)));
+  const auto middle = [&](double t) { return (from.at(on(t)) + to.at(on(t))) / 2; };
+  skin.innerTilt = tiltAt(surface, middle(skin.inner), ends.inner);
+  skin.outerTilt = tiltAt(surface, middle(skin.outer), ends.outer);
+  addJoints(d, surface, from, to, frame, skin);
+  findBend(frame, from, to, skin);
+  out.push_back(std::move(skin));
+}
+
+/// The plane of the rib that a run of bays ends on; of the panel's own ends that of the join.
+EndPlane endOn(const PanelBrief& d, const Frame& frame, int rib) {
+  const auto k = static_cast<std::size_t>(std::clamp(rib, 1, static_cast<int>(frame.ribs.size())) - 1);
+  if (k == 0) return innerPlane(d);
+  if (k + 1 == frame.ribs.size()) return outerPlane(d);
+  return {frame.ribs[k].frame.t, frame.ribs[k].lean, frame.ribs[k].turn};
+}
+
+} // namespace
+
+double dryBendAcross(const Material& wood) {
+  return 2 * wood.compressionAcross / wood.across;
+}
+
+std::vector<Skin> skinsOf(const PanelBrief& d, const PanelLoft& loft, const Frame& frame) {
+  std::vector<Skin> out;
+  const Ends whole{innerPlane(d), outerPlane(d)};
+  for (const Face face : {Face::upper, Face::lower}) {
+    const auto place = noseSheet(d, loft, face);
+    if (!place) continue;
+    Skin skin;
+    skin.key = face == Face::upper ? "nose.top" : "nose.bottom";
+    skin.name = face == Face::upper ? "nose sheet, top" : "nose sheet, below";
+    skin.face = face, skin.thickness = d.sheeting.thickness, skin.material = d.sheeting.material;
+    const double nose = noseCut(d, 0);
+    lay(d, loft, frame, nose > 0 ? SurfaceLine::behindNose(loft, nose) : place->from, place->to, whole,
+        std::move(skin), out);
+  }
+  for (std::size_t i = 0; i < d.sheeted.size(); ++i)
+    for (const Face face : {Face::upper, Face::lower}) {
+      const SheetedBays& bays = d.sheeted[i];
+      const auto place = sheetedPlace(d, loft, bays, face);
+      if (!place) continue;
+      Skin skin;
+      skin.key = fmt::format("bays.{}.{}", i + 1, face == Face::upper ? "top" : "bottom");
+      skin.name = fmt::format("sheet R{} to R{}, {}", d.firstRib + bays.fromRib - 1,
+                              std::min(d.firstRib + bays.toRib - 1, frame.ribs.back().number),
+                              face == Face::upper ? "top" : "below");
+      skin.face = face, skin.thickness = bays.thickness, skin.material = bays.material;
+      lay(d, loft, frame, place->from, place->to,
+          {endOn(d, frame, bays.fromRib), endOn(d, frame, bays.toRib)}, std::move(skin), out);
+    }
+  const TrailingEdge& te = d.trailingEdge;
+  if (te.kind != TrailingEdgeKind::twoSheets) return out;
+  for (const Face face : {Face::upper, Face::lower}) {
+    Skin skin;
+    skin.key = face == Face::upper ? "tail.top" : "tail.bottom";
+    skin.name = face == Face::upper ? "trailing edge sheet, top" : "trailing edge sheet, below";
+    skin.face = face, skin.thickness = te.sheet, skin.material = te.material;
+    lay(d, loft, frame, SurfaceLine::beforeTail(loft, d.trailing.onRib()), SurfaceLine::atFraction(1),
+        whole, std::move(skin), out);
+  }
+  return out;
+}
+
+} // namespace eup
