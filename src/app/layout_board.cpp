@@ -66,8 +66,8 @@ void LayoutBoard::drawPanel(Ink& ink, const TruePanel& w, double side) const {
         const ChordFrame f = w.shape.loft.frameAt(t);
         return at(f.fromChord({line.at(t) * f.chord, 0}).x(), t);
       };
-      ink.loop({corner(place->from, place->inner), corner(place->from, place->outer),
-                corner(place->to, place->outer), corner(place->to, place->inner)},
+      ink.loop({corner(place->from, place->inner), corner(place->from, place->outer), corner(place->to, place->outer),
+                corner(place->to, place->inner)},
                look.sheet, edge, 0.8);
     }
   if (w.design.leadingEdge.kind != LeadingEdgeKind::none)

@@ -20,6 +20,7 @@ QString SkinBoard::emptyText() const {
 
 std::vector<SkinBoard::Laid> SkinBoard::laid() const {
   std::vector<Laid> out;
+  out.reserve(panel().skins.size());
   double down = 0;
   const double between = gap();
   for (const Skin& skin : panel().skins) {
@@ -65,6 +66,7 @@ void SkinBoard::drawSkin(Ink& ink, const Laid& l) const {
   const Skin& skin = *l.skin;
   const auto on = [&](const Polyline& line) {
     Polyline out;
+    out.reserve(line.size());
     for (const Point& p : line) out.push_back(onBoard(l, p));
     return out;
   };

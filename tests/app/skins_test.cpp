@@ -20,8 +20,13 @@ TEST_F(SkinsStage, ShowTheFlatPatternsAndWhatTheyFollowFrom) {
     window->document().undo();
   }
   tab("Nose sheet");
-  QTest::mouseClick(find<QCheckBox>("sheeting.top"), Qt::LeftButton);
-  QTest::mouseClick(find<QCheckBox>("sheeting.bottom"), Qt::LeftButton);
+  for (const char* face : {"sheeting.top", "sheeting.bottom"}) {
+    auto* box = find<QCheckBox>(face);
+    box->setFocus();
+    QTest::keyClick(box, Qt::Key_Space);
+  }
+  EXPECT_FALSE(design().inner().sheeting.top);
+  EXPECT_FALSE(design().inner().sheeting.bottom);
   EXPECT_TRUE(isDrawn(*board())) << "an empty board says what to do";
   EXPECT_TRUE(window->document().wing().inner().skins.empty());
 }

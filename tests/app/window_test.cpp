@@ -63,7 +63,7 @@ TEST_F(Window, ChoicesBringTheirOwnDecisions) {
   type("trailingEdge.sheet", "1/16");
   EXPECT_NEAR(design().inner().trailingEdge.sheet, 1.5875, 1e-9);
   stage(7);
-  tab("Sheeting");
+  tab("Nose sheet");
   auto* top = find<QCheckBox>("sheeting.top");
   top->setFocus();
   QTest::keyClick(top, Qt::Key_Space);
@@ -296,7 +296,7 @@ TEST_F(Window, ExportDialogSaysWhatItWillDo) {
   QTest::mouseClick(dialog.findChild<QCheckBox*>("piece plan"), Qt::LeftButton, {}, {8, 8});
   ASSERT_TRUE(dialog.settle());
   EXPECT_LT(dialog.sheets(), all);
-  EXPECT_EQ(dialog.order().pieces.size(), 7u);
+  EXPECT_EQ(dialog.order().pieces.size(), 8u);
   QTest::mouseClick(dialog.findChild<QCheckBox*>("pdf"), Qt::LeftButton, {}, {8, 8});
   EXPECT_FALSE(dialog.findChild<QPushButton*>("primary")->isEnabled()) << "nothing to write";
   QTest::mouseClick(dialog.findChild<QCheckBox*>("svg"), Qt::LeftButton, {}, {8, 8});

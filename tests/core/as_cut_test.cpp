@@ -72,8 +72,9 @@ TEST(ShortSpar, GetsStripsBetweenTheRibsBelow) {
   const Polyline outline = fullDepthSparOutline(s, w.inner().frame.spars[0], w.inner().frame.ribs, 0.1);
   Spar full = s;
   full.cutShort = 0;
-  const double taken = boundsOf(fullDepthSparOutline(full, w.inner().frame.spars[0], w.inner().frame.ribs, 0.1)).height() -
-                       boundsOf(outline).height();
+  const double taken =
+      boundsOf(fullDepthSparOutline(full, w.inner().frame.spars[0], w.inner().frame.ribs, 0.1)).height() -
+      boundsOf(outline).height();
   EXPECT_NEAR(taken, 3, 1e-9);
 }
 
@@ -148,7 +149,8 @@ struct Lattice {
   };
   std::vector<Horseshoe> all;
 
-  void add(double span, double rootChord, double tipChord, double aft, double setback, double up, int across, int along) {
+  void add(double span, double rootChord, double tipChord, double aft, double setback, double up, int across,
+           int along) {
     for (int i = 0; i < 2 * across; ++i)
       for (int k = 0; k < along; ++k) {
         const auto at = [&](double u, double share) -> Point3 { // u from tip to tip, −1 … 1
@@ -196,7 +198,8 @@ TEST(NeutralPoint, AgreesWithAVortexLattice) {
   struct Case {
     double span, chord, tailSpan, tailChord, tailAft;
   };
-  for (const Case& c : {Case{1500, 200, 500, 120, 700}, Case{1200, 180, 400, 110, 520}, Case{2000, 200, 560, 120, 900}}) {
+  for (const Case& c :
+       {Case{1500, 200, 500, 120, 700}, Case{1200, 180, 400, 110, 520}, Case{2000, 200, 560, 120, 900}}) {
     Lattice l;
     l.add(c.span, c.chord, c.chord, 0, 0, 0, 20, 3);
     l.add(c.tailSpan, c.tailChord, c.tailChord, c.tailAft, 0, 15, 12, 3);

@@ -1,8 +1,8 @@
 // Skins laid flat: cylinder, cone and plane exactly; a second route's values; rolled back on to the surface.
 #include "cli/commands.h"
-#include "core/files/text_file.h"
 #include "core/design/design_file.h"
 #include "core/files/shipped.h"
+#include "core/files/text_file.h"
 #include "core/geometry/polyline.h"
 #include "core/geometry/region.h"
 #include "core/skins/skin_list.h"
@@ -61,8 +61,8 @@ TEST(FlatPattern, OfACylinderIsARectangle) {
   EXPECT_NEAR(p.misfit, 0, 1e-9);
 }
 
-// A cone of radius 60 to 40 over 300, its axis in the middle of the chord: slant √(300² + 20²) = 300.666, developed radii
-// 901.998 and 601.332, half a turn of it spread over 11.973°.
+// A cone of radius 60 to 40 over 300, its axis in the middle of the chord: slant √(300² + 20²) = 300.666, developed
+// radii 901.998 and 601.332, half a turn of it spread over 11.973°.
 TEST(FlatPattern, OfAConeIsASectorOfARing) {
   const PanelLoft loft = loftOf(300, 120, 80, 20, halfCircle());
   const FlatSurface s(loft, Face::upper, 0, 1);
@@ -143,8 +143,8 @@ TEST(FlatPattern, AgreesWithASecondRoute) {
   for (const Point& q : tip) EXPECT_LT(away(p.outer, q), 0.06) << q.x();
 }
 
-/// Rolled back: distances between a pattern's points along its ribs are those on the wing. Every rib's line is as long as
-/// the rib's own edge there, within a tenth of a millimetre, and the ribs' ends lie where the edges are cut by them.
+/// Rolled back: distances between a pattern's points along its ribs are those on the wing. Every rib's line is as long
+/// as the rib's own edge there, within a tenth of a millimetre, and the ribs' ends lie where the edges are cut by them.
 RC_GTEST_PROP(Skins, RollBackOnToTheWing, ()) {
   const auto some = [](double low, double high) { return low + (high - low) * *rc::gen::inRange(0, 1001) / 1000.0; };
   Design d;

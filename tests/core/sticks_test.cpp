@@ -64,7 +64,7 @@ void putTogether(const TrueWing& w) {
             << rib.name() << " " << wordsOf(s) << " over " << wordsOf(rib.sticks[k]);
       for (const Notch& n : rib.notches)
         EXPECT_LT(areaOf(intersect({s.outline}, {n.shape})),
-                  (s.what == Stick::What::upper || s.what == Stick::What::lower ? 0.25 : 0.02) * depth * n.width)
+                  (s.what == Stick::What::upper || s.what == Stick::What::lower ? 0.6 : 0.02) * depth * n.width)
             << rib.name() << " " << wordsOf(s) << ": a flat cap nicks a strip that slopes, no more";
       if (!straight(s)) continue;
       ++bars;
@@ -136,6 +136,11 @@ TEST(Sticks, SparsPassUnderThem) {
   }
 }
 
+/// Put together on trial they come to lie where they should, on packing under their strips.
+TEST(Sticks, ComeTrueOnTrial) {
+  EXPECT_LT(figureOf(wingOf(ofSticks()), "assembly.off"), 0.02);
+}
+
 TEST(Sticks, WeighWhatTheirPiecesDo) {
   const TrueWing w = wingOf(ofSticks());
   const Tables& tables = w.inner().design.tables;
@@ -146,7 +151,8 @@ TEST(Sticks, WeighWhatTheirPiecesDo) {
       if (part.rib == rib.number && part.what == Part::What::ribs)
         (part.key.ends_with("gussets") ? gussets : listed) += part.grams;
     const double wood = areaOf(rib.wood) * rib.thickness * tables.named("balsa-160").density * 1e-6;
-    EXPECT_NEAR(listed, wood, 0.01 * wood) << rib.name();
+    EXPECT_NEAR(listed, wood, 0.015 * wood) << rib.name() << ": and a hair of glue";
+    EXPECT_NEAR(listed, rib.cutArea * rib.thickness * tables.named("balsa-160").density * 1e-6, 1e-9);
     EXPECT_NEAR(gussets, areaOf(rib.gussets) * 2 * 0.4 * tables.named("light-ply").density * 1e-6, 1e-9);
     EXPECT_LT(rib.cutArea, 0.7 * rib.bareArea);
   }
@@ -181,8 +187,8 @@ TEST(Sticks, AreOnTheFixture) {
   }
 }
 
-/// Bent wood: a strip of t on an inner radius r stretches by t ÷ (2 r + t); the sharpest bend of a section's edge is its
-/// own curvature.
+/// Bent wood: a strip of t on an inner radius r stretches by t ÷ (2 r + t); the sharpest bend of a section's edge is
+/// its own curvature.
 TEST(Sticks, BendAsTheSectionDoes) {
   EXPECT_NEAR(bendStrain(2, 102), 2.0 / (2 * 100 + 2), 1e-12);
   EXPECT_EQ(bendStrain(2, 0), 0) << "straight";

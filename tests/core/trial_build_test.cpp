@@ -20,6 +20,7 @@ Design onlyRibs(const std::string& demo) {
   Design d = demoDesign(demo);
   for (PanelDesign& p : d.wings[0].panels) {
     p.sheeting.top = p.sheeting.bottom = false;
+    p.sheeted.clear();
     p.capStrips.top = p.capStrips.bottom = false;
     p.leadingEdge.kind = LeadingEdgeKind::none;
     p.trailingEdge.kind = TrailingEdgeKind::none;

@@ -40,12 +40,12 @@ struct PanelDesign {
 
 /// How pieces are cut: all numbers are the builder's own habit.
 struct CutList {
-  double trim = 3;     ///< mm that strips are left longer than they are fitted
-  int spares = 0;      ///< of every rib
-  int batch = 1;       ///< wings that are built at once
-  double stock = 1000; ///< mm: how long strips and sheets are sold
+  double trim = 3;         ///< mm that strips are left longer than they are fitted
+  int spares = 0;          ///< of every rib
+  int batch = 1;           ///< wings that are built at once
+  double stock = 1000;     ///< mm: how long strips and sheets are sold
   double sheetWidth = 100; ///< mm: how wide sheets are sold
-  double scarf = 10;   ///< a scarf is that many times as long as the strip is deep
+  double scarf = 10;       ///< a scarf is that many times as long as the strip is deep
   bool operator==(const CutList&) const = default;
 };
 
@@ -105,7 +105,7 @@ struct Posts {
   double front = 0.05, rear = 0.6; ///< of the root chord
   double height = 30;              ///< mm: underside at the front post over where the posts' tubes end
   double incidenceDeg = 3;         ///< of the root's chord line to the fuselage, nose up
-  double offset = 0;       ///< mm: the posts stand so far to the right of the wing's middle
+  double offset = 0;               ///< mm: the posts stand so far to the right of the wing's middle
   double diameter = 1.5;
   double inTube = 12; ///< mm that a post sits in its tube
   std::string material = "spruce";

@@ -64,13 +64,13 @@ static_assert(gussetChoices.size() == wordsFor(GussetsOn::both));
 struct Sticks {
   double depth = 2; ///< of every strip, in the rib's plane
   Lacing lacing = Lacing::zigzag;
-  double bay = 30;                        ///< uprights stand no farther apart
-  double noseBlock = 10, tailBlock = 14;  ///< along the chord, between the strips
+  double bay = 30;                       ///< uprights stand no farther apart
+  double noseBlock = 10, tailBlock = 14; ///< along the chord, between the strips
   GussetsOn gussets = GussetsOn::both;
-  double gusset = 8;                      ///< side of the square that they are cut from
+  double gusset = 8; ///< side of the square that they are cut from
   double gussetSheet = 0.4;
   std::string gussetMaterial = "light-ply";
-  bool ends = false;                      ///< root and tip rib too; else those are of sheet
+  bool ends = false; ///< root and tip rib too; else those are of sheet
   bool operator==(const Sticks&) const = default;
 };
 

@@ -57,8 +57,9 @@ Drawing fixtureOf(const DrawnPanel& w, const Rib& rib, const std::vector<int>& a
 
 std::vector<Drawing> ribFixtures(const DrawnPanel& w, Hand hand) {
   std::vector<Drawing> out;
-  for (const std::vector<int>& alike : alikeRibs(w.frame.ribs))
-    out.push_back(fixtureOf(w, w.frame.rib(alike.front()), alike, hand));
+  const auto groups = alikeRibs(w.frame.ribs);
+  out.reserve(groups.size());
+  for (const std::vector<int>& alike : groups) out.push_back(fixtureOf(w, w.frame.rib(alike.front()), alike, hand));
   return out;
 }
 

@@ -160,8 +160,7 @@ std::vector<Drawing> ribParts(const DrawnWing& wing, Hand hand) {
     for (const Rib& rib : w.frame.ribs)
       for (Drawing& block : stickBlocks(w, rib, hand)) parts.push_back(std::move(block));
     for (const Rib& rib : w.frame.ribs)
-      for (int layer = 0; layer < (!rib.sticks.empty() || (rib.shared && hand == Hand::left) ? 0 : rib.layers);
-           ++layer)
+      for (int layer = 0; layer < (!rib.sticks.empty() || (rib.shared && hand == Hand::left) ? 0 : rib.layers); ++layer)
         parts.push_back(ribDrawing(w, rib, hand));
     for (const Rib& riblet : w.frame.riblets) parts.push_back(ribDrawing(w, riblet, hand));
     for (const SparLine& line : w.frame.spars)

@@ -22,6 +22,7 @@ Polyline onPrint(const Skin& skin, const Polyline& line) {
 
 std::vector<Drawing> skinPatterns(const DrawnPanel& w, Hand hand) {
   std::vector<Drawing> out;
+  out.reserve(w.skins.size());
   const auto len = [&](double mm) { return told(mm, Quantity::length, w.design.unit); };
   const auto deg = [&](double rad) { return told(std::abs(rad), Quantity::angle, w.design.unit); };
   for (const Skin& skin : w.skins) {
@@ -31,6 +32,7 @@ std::vector<Drawing> skinPatterns(const DrawnPanel& w, Hand hand) {
     d.hand = hand;
     d.loop(Layer::cut, onPrint(skin, skin.pattern.outline));
     std::vector<std::pair<Point, std::string>> words;
+    words.reserve(skin.ribs.size() + skin.joints.size());
     for (const SkinLine& rib : skin.ribs) {
       const Polyline line = onPrint(skin, rib.line);
       d.strokes.push_back({Layer::mark, line, false});
@@ -47,11 +49,12 @@ std::vector<Drawing> skinPatterns(const DrawnPanel& w, Hand hand) {
     for (const auto& [at, text] : words) d.write({side * at.x(), at.y()}, text, 2.4);
     const Box box = d.bounds();
     const FlatPattern& p = skin.pattern;
-    d.write({box.low.x(), box.low.y() - 5},
-            fmt::format("{} {}, inner face up: sheet {}, grain along it; widths {} and {}; ends {} and {} out of square",
-                        skin.name, nameLarge(hand), len(skin.thickness), len(p.innerWidth), len(p.outerWidth),
-                        deg(p.innerAngle), deg(p.outerAngle)),
-            3);
+    d.write(
+        {box.low.x(), box.low.y() - 5},
+        fmt::format("{} {}, inner face up: sheet {}, grain along it; widths {} and {}; ends {} and {} out of square",
+                    skin.name, nameLarge(hand), len(skin.thickness), len(p.innerWidth), len(p.outerWidth),
+                    deg(p.innerAngle), deg(p.outerAngle)),
+        3);
     if (skin.strips > 1 || !skin.joints.empty())
       d.write({box.low.x(), box.low.y() - 10},
               fmt::format("{} sheets side by side; cut the end first, then the long edge", skin.strips), 3);

@@ -138,7 +138,8 @@ std::optional<Bend> sharpestBend(const Polyline& line, double step) {
   double next = 0, run = 0;
   for (std::size_t i = 0; i + 1 < line.size(); ++i) {
     const double part = (line[i + 1] - line[i]).norm();
-    for (; part > 0 && next <= run + part; next += step) even.push_back(lerp(line[i], line[i + 1], (next - run) / part));
+    for (; part > 0 && next <= run + part; next += step)
+      even.push_back(lerp(line[i], line[i + 1], (next - run) / part));
     run += part;
   }
   std::optional<Bend> out;

@@ -73,12 +73,11 @@ void addTrailingEdge(PartMaker& m) {
   if (te.kind == TrailingEdgeKind::none) return;
   const bool square = te.kind == TrailingEdgeKind::square, wedge = te.kind == TrailingEdgeKind::wedge || square;
   const double width = m.d.trailing.width, onRib = m.d.trailing.onRib();
-  Part part =
-      PartMaker::piece(Part::What::trailingEdge, "te",
-                       square && te.strips > 1 ? "trailing edge, strips"
-                       : wedge                 ? "trailing edge"
-                                               : "trailing edge sheets",
-                       te.material);
+  Part part = PartMaker::piece(Part::What::trailingEdge, "te",
+                               square && te.strips > 1 ? "trailing edge, strips"
+                               : wedge                 ? "trailing edge"
+                                                       : "trailing edge sheets",
+                               te.material);
   part.length = m.edgeLength(false), part.grain = GrainWay::length;
   part.breadth = wedge ? width : width + te.overhang;
   part.stock = square  ? Stock::strip(std::max(te.height, width / te.strips), std::min(te.height, width / te.strips))

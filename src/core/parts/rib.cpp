@@ -207,7 +207,9 @@ std::vector<Stretch> stretchesOf(const Making& m, Face f) {
   const auto between = [&](PlaceOn a, PlaceOn b) { return simplified(pieceOf(face, a, b), tolerance::flattening); };
   const PlaceOn nose{0, 0}, tail{face.size() - 2, 1};
   return {{between(nose, sheetStop), d.sheeting.thickness},
-          {between(sheetStop, tailStart), all ? all->thickness : strips ? d.capStrips.thickness : 0},
+          {between(sheetStop, tailStart), all      ? all->thickness
+                                          : strips ? d.capStrips.thickness
+                                                   : 0},
           {between(tailStart, tail), d.trailingEdge.sheet}};
 }
 
@@ -272,8 +274,12 @@ void cutNotches(const Making& m, const SparLine& line, const Cut& cut, Region& c
                                               : ring({seat.x(), (low + high) / 2}, halfCap, (high - low) / 2));
     // A spar drops in from outside, but under the strips of stick ribs it is threaded through.
     const bool open = m.design.ribs.make != RibMake::sticks;
-    const Point from(seat.x() - width / 2, up ? inner : open ? inner - reach : seat.y()),
-        to(seat.x() + width / 2, !up ? inner : open ? inner + reach : seat.y());
+    const Point from(seat.x() - width / 2, up     ? inner
+                                           : open ? inner - reach
+                                                  : seat.y()),
+        to(seat.x() + width / 2, !up    ? inner
+                                 : open ? inner + reach
+                                        : seat.y());
     cuts.push_back(inRib(m, rectangle(from, to)));
     m.rib.notches.push_back(std::move(notch));
   }
@@ -428,7 +434,7 @@ Rib cutRib(const PanelBrief& d, const PanelLoft& loft, const std::vector<SparLin
     rib.wood = withoutDust(subtractFromWound(body, edges), tolerance::dustArea);
     rib.thin = thinPlaces(rib.wood, d.ribs.rim);
   }
-  rib.cutArea = areaOf(rib.wood);
+  rib.cutArea = rib.sticks.empty() ? areaOf(rib.wood) : areaOfSticks(rib);
   rib.pieces = pieceCount(rib.wood);
   rib.upperRun = runOf(m, Face::upper);
   rib.lowerRun = runOf(m, Face::lower);

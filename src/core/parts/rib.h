@@ -66,8 +66,8 @@ struct Stick {
   double length = 0;
   /// Of a straight one: how far its ends are out of square, rad; + where its edge towards the nose runs past the other.
   double lowEnd = 0, highEnd = 0;
-  double turn = 0;   ///< of a straight one: out of upright, its top aft
-  double radius = 0; ///< of a strip: sharpest bend of its outer face; 0 for none
+  double turn = 0;     ///< of a straight one: out of upright, its top aft
+  double radius = 0;   ///< of a strip: sharpest bend of its outer face; 0 for none
   double radiusAt = 0; ///< and where, from the nose along the chord line
 };
 
@@ -98,8 +98,8 @@ struct Rib {
   std::vector<Slot> slots;
   std::vector<PassHole> passHoles;
   std::vector<Lap> laps;
-  std::vector<Stick> sticks;  ///< of a stick rib
-  Region gussets;             ///< on one of its sides
+  std::vector<Stick> sticks;     ///< of a stick rib
+  Region gussets;                ///< on one of its sides
   std::vector<double> sparX;     ///< each spar's centre line from the nose along the chord line
   std::vector<double> sparDepth; ///< the bare section's depth there, square to the chord line
   FaceRun upperRun, lowerRun;

@@ -39,8 +39,9 @@ void addRescue(PartMaker& m, const Spar& s, const SparLine& line) {
     part.grain = GrainWay::length;
     part.length = (to - from) * line.stretch, part.breadth = s.cutShort;
     part.stock = Stock::strip(s.sheet, s.cutShort);
-    m.addStraight(std::move(part), from, to,
-                  [&](double t) { return Slice{s.sheet * s.cutShort * line.stretch, seat.at(t) + in}; });
+    m.addStraight(std::move(part), from, to, [&](double t) {
+      return Slice{s.sheet * s.cutShort * line.stretch, seat.at(t) + in};
+    });
   };
   const std::string key = fmt::format("rescue.{}", line.index + 1);
   if (rescuedByStrip(s))

@@ -10,14 +10,14 @@ namespace {
 
 /// A piece in the rib's middle plane, of all its layers.
 Part ofRib(const PartMaker& m, const Rib& rib, const std::string& key, const std::string& name, const Point& middle) {
-  Part part = PartMaker::piece(Part::What::ribs, fmt::format("stick.{}.{}", rib.number, key),
-                               rib.name() + ", " + name, woodOf(m.d.ribs, rib));
+  Part part = PartMaker::piece(Part::What::ribs, fmt::format("stick.{}.{}", rib.number, key), rib.name() + ", " + name,
+                               woodOf(m.d.ribs, rib));
   part.rib = rib.number, part.at = rib.t();
   part.count = rib.layers, part.shared = rib.shared;
   const auto [in, away] = rib.body();
-  part.centre = rib.inPanel(middle) + (in + away) / 2 * Point3(-std::sin(rib.turn),
-                                                               std::cos(rib.turn) * std::cos(rib.lean),
-                                                               -std::sin(rib.lean));
+  part.centre =
+      rib.inPanel(middle) +
+      (in + away) / 2 * Point3(-std::sin(rib.turn), std::cos(rib.turn) * std::cos(rib.lean), -std::sin(rib.lean));
   return part;
 }
 

@@ -121,7 +121,8 @@ public:
 
 private:
   /// Corners: low end's nose side and its other side, high end's other side and its nose side.
-  std::optional<Stick> made(Stick::What what, const Point& la, const Point& lb, const Point& hb, const Point& ha) const {
+  std::optional<Stick> made(Stick::What what, const Point& la, const Point& lb, const Point& hb,
+                            const Point& ha) const {
     Stick out;
     out.what = what;
     out.outline = {la, lb, hb, ha};
@@ -152,9 +153,9 @@ std::vector<std::pair<double, double>> takenBy(const Region& cuts) {
   return merged;
 }
 
-bool meets(const Polyline& outline, const Region& cuts) {
-  constexpr double touch = 1e-3; // mm²
-  return areaOf(intersect({outline}, cuts)) > touch;
+/// Over each other by more than a bar's end that is straight on a curve.
+bool meets(const Polyline& outline, const Region& other, double touch = 1e-3) {
+  return areaOf(intersect({outline}, other)) > touch;
 }
 
 } // namespace
@@ -167,7 +168,8 @@ bool isOfSticks(const PanelBrief& d, const Rib& rib) {
 std::vector<std::vector<int>> alikeRibs(const std::vector<Rib>& ribs) {
   constexpr double seen = 0.1; // mm
   const auto alike = [](const Rib& a, const Rib& b) {
-    if (a.thickness != b.thickness || a.sticks.size() != b.sticks.size() || a.bare.size() != b.bare.size()) return false;
+    if (a.thickness != b.thickness || a.sticks.size() != b.sticks.size() || a.bare.size() != b.bare.size())
+      return false;
     for (std::size_t i = 0; i < a.bare.size(); ++i)
       if ((a.bare[i] - b.bare[i]).norm() > seen) return false;
     for (std::size_t i = 0; i < a.sticks.size(); ++i)
@@ -187,6 +189,12 @@ std::vector<std::vector<int>> alikeRibs(const std::vector<Rib>& ribs) {
     out.push_back({rib.number});
   }
   return out;
+}
+
+double areaOfSticks(const Rib& rib) {
+  double all = 0;
+  for (const Stick& stick : rib.sticks) all += std::abs(signedArea(stick.outline));
+  return all;
 }
 
 double bendStrain(double thickness, double outerRadius) {
@@ -245,12 +253,14 @@ void layOutSticks(const PanelBrief& d, const Region& body, const Region& cuts, R
   // Uprights beside what passes, and evenly between; diagonals in the bays that they leave.
   const Bars bars(lowerIn, upperIn, deep);
   std::vector<std::pair<double, double>> solid{{-1e9, std::min(nose, tail)}, {std::max(nose, tail), 1e9}};
-  for (const auto& one : takenBy(cuts)) solid.push_back(one);
+  const auto taken = takenBy(cuts);
+  solid.insert(solid.end(), taken.begin(), taken.end());
   std::sort(solid.begin(), solid.end());
   int uprights = 0, diagonals = 0;
   bool rises = true;
+  const Region strips{rib.sticks[0].outline, rib.sticks[1].outline}; // a hollow one bulges into a long bay
   const auto put = [&](std::optional<Stick> stick, int& count) {
-    if (!stick || meets(stick->outline, cuts)) return false;
+    if (!stick || meets(stick->outline, cuts) || meets(stick->outline, strips, 0.04 * deep)) return false;
     stick->number = ++count;
     rib.sticks.push_back(std::move(*stick));
     return true;
@@ -285,6 +295,7 @@ void layOutSticks(const PanelBrief& d, const Region& body, const Region& cuts, R
   if (s.gussets == GussetsOn::none) return;
   const Region free = subtract(body, cuts);
   Polyline middle;
+  middle.reserve(edges->upper.size());
   for (const Point& p : edges->upper) middle.emplace_back(p.x(), half(p.x()));
   const auto side = [&](const Polyline& outer) {
     Polyline loop = outer;
@@ -299,9 +310,8 @@ void layOutSticks(const PanelBrief& d, const Region& body, const Region& cuts, R
       const Polyline square = rectangle({x - s.gusset / 2, std::min(in, at) - (top ? 0 : s.gusset)},
                                         {x + s.gusset / 2, std::max(in, at) + (top ? s.gusset : 0)});
       const Region on = intersect(intersect({square}, free), top ? above : below);
-      const auto most = std::max_element(on.begin(), on.end(), [](const Polyline& a, const Polyline& b) {
-        return signedArea(a) < signedArea(b);
-      });
+      const auto most = std::max_element(
+          on.begin(), on.end(), [](const Polyline& a, const Polyline& b) { return signedArea(a) < signedArea(b); });
       if (most != on.end() && signedArea(*most) > 0.25 * deep * deep) rib.gussets.push_back(*most);
     }
 }

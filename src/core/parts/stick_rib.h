@@ -1,4 +1,5 @@
-// A rib of strips in place of sheet: two bent strips, uprights and diagonals between them, blocks at both ends, gussets.
+// A rib of strips in place of sheet: two bent strips, uprights and diagonals between them, blocks at both ends,
+// gussets.
 #pragma once
 #include "core/design/panel_brief.h"
 #include "core/parts/rib.h"
@@ -14,6 +15,9 @@ bool isOfSticks(const PanelBrief& design, const Rib& rib);
 /// lies between the strips.
 void layOutSticks(const PanelBrief& design, const Region& body, const Region& cuts, Rib& rib);
 
+/// Of all of them, mm².
+double areaOfSticks(const Rib& rib);
+
 /// "upper", "upright.3": the end of its part's key; and in words.
 std::string keyOf(const Stick& stick);
 std::string wordsOf(const Stick& stick);
@@ -27,6 +31,6 @@ double bendStrain(double thickness, double outerRadius);
 /// What wood bears dry: strength ÷ modulus along its grain.
 double dryBend(const Material& wood);
 /// And how much more of it wet through or steamed: common practice.
-inline constexpr double wetBend = 2;
+inline constexpr double wetBend = 3;
 
 } // namespace eup

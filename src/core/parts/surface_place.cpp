@@ -77,8 +77,8 @@ double coverAt(const PanelBrief& d, const PanelLoft& loft, Face face, double fra
   if (const auto sheet = noseSheet(d, loft, face); sheet && sheet->isBetween(fraction, t)) return d.sheeting.thickness;
   constexpr double hair = 1e-6; // mm
   for (const SheetedBays& bays : d.sheeted)
-    if (const auto place = sheetedPlace(d, loft, bays, face); place && t >= place->inner - hair &&
-                                                              t <= place->outer + hair && place->isBetween(fraction, t))
+    if (const auto place = sheetedPlace(d, loft, bays, face);
+        place && t >= place->inner - hair && t <= place->outer + hair && place->isBetween(fraction, t))
       return bays.thickness;
   return (face == Face::upper ? d.capStrips.top : d.capStrips.bottom) ? d.capStrips.thickness : 0;
 }

@@ -47,8 +47,8 @@ double endOf(const PanelBrief& design, const Spar& spar);
 
 /// The nose sheet of a face, from the leading edge; nothing where there is none.
 std::optional<SurfacePlace> noseSheet(const PanelBrief& design, const PanelLoft& loft, Face face);
-/// What a run of sheeted bays covers on a face, from the nose sheet (or the leading edge's stock) to the trailing edge's
-/// stock; nothing where it is not on that face or no rib is there to end on.
+/// What a run of sheeted bays covers on a face, from the nose sheet (or the leading edge's stock) to the trailing
+/// edge's stock; nothing where it is not on that face or no rib is there to end on.
 std::optional<SurfacePlace> sheetedPlace(const PanelBrief& design, const PanelLoft& loft, const SheetedBays& bays,
                                          Face face);
 /// The chord fraction where the nose sheet ends at t; 0 when that face has none.

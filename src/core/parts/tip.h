@@ -30,11 +30,11 @@ struct TipShape {
   Polyline edge;                ///< outermost edge from LE to TE; empty for a plate
   Polyline inner;               ///< of an outline's pieces or a bow: its inner edge; empty for one that is solid sheet
   std::vector<TipPiece> pieces; ///< of an outline, from the leading edge round
-  Polyline form;    ///< what a bow's innermost strip is bent round: `inner`, bent further by what springs back; on along
-                    ///< the panel's trailing edge, to its root, where the strips are that edge's
-  Polyline plate;   ///< closed, chord axes of the tip rib
-  double reach = 0; ///< mm beyond the tip rib
-  double area = 0;  ///< mm², of the plan, beyond the rib
+  Polyline form;  ///< what a bow's innermost strip is bent round: `inner`, bent further by what springs back; on along
+                  ///< the panel's trailing edge, to its root, where the strips are that edge's
+  Polyline plate; ///< closed, chord axes of the tip rib
+  double reach = 0;                 ///< mm beyond the tip rib
+  double area = 0;                  ///< mm², of the plan, beyond the rib
   double longest = 0, shortest = 0; ///< mm: outermost and innermost strip of a bow, along it
   double bend = 0;                  ///< mm: smallest radius that its outermost strip is bent to on the form
   std::vector<TipTemplate> templates;

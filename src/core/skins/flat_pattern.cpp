@@ -136,7 +136,9 @@ Polyline acrossPattern(const FlatSurface& s, const SurfaceLine& from, const Surf
     return f;
   };
   Polyline out;
-  for (const double f : s.fractions(settle(from), settle(to))) out.push_back(s.at(f, s.meets(f, plane)));
+  const std::vector<double> all = s.fractions(settle(from), settle(to));
+  out.reserve(all.size());
+  for (const double f : all) out.push_back(s.at(f, s.meets(f, plane)));
   return out;
 }
 
@@ -150,6 +152,7 @@ FlatPattern flatPattern(const FlatSurface& s, const SurfaceLine& from, const Sur
   const auto edge = [&](const SurfaceLine& line) {
     constexpr int steps = 24;
     Polyline along;
+    along.reserve(steps + 1);
     for (int i = 0; i <= steps; ++i) {
       const double share = static_cast<double>(i) / steps;
       double t = between(inner.t, outer.t, share), f = 0;

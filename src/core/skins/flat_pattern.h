@@ -8,13 +8,15 @@
 namespace eup {
 
 /// A plane that ends a skin: upright at t, leaning outwards at the top by `lean` (rad) about the line at that place on
-/// the height of the root's leading edge, or turned out of the flight's direction by `turn` about the leading edge there.
+/// the height of the root's leading edge, or turned out of the flight's direction by `turn` about the leading edge
+/// there.
 struct EndPlane {
   double t = 0, lean = 0, turn = 0;
 };
 
-/// Straight lines of the panel at rising chord fractions, each laid flat. On the pattern x runs aft and y along the first
-/// of them, from its inner end; seen from outside the wing it is the right hand's upper skin, or the left's lower one.
+/// Straight lines of the panel at rising chord fractions, each laid flat. On the pattern x runs aft and y along the
+/// first of them, from its inner end; seen from outside the wing it is the right hand's upper skin, or the left's lower
+/// one.
 class FlatSurface {
 public:
   /// 0 <= from < to <= 1; from 0 it begins at the leading edge's point, ahead of which a cambered section's nose lies.
@@ -44,9 +46,9 @@ public:
 private:
   struct Ruling {
     double fraction = 0;
-    Point3 root, tip;         ///< in the panel
-    Point flatRoot, flatTip;  ///< on the pattern
-    Point otherTip;           ///< by the other diagonals
+    Point3 root, tip;        ///< in the panel
+    Point flatRoot, flatTip; ///< on the pattern
+    Point otherTip;          ///< by the other diagonals
   };
   /// The straight lines on either side of a fraction, and how far it lies between them.
   struct Between {
@@ -69,15 +71,17 @@ struct FlatPattern {
   Polyline outline;                   ///< closed, counter-clockwise
   double area = 0;
   double innerWidth = 0, outerWidth = 0; ///< along the surface at either end
-  double innerAngle = 0, outerAngle = 0; ///< rad: its ends out of square to its front edge, + where the rear lies farther out
-  double turn = 0, misfit = 0;           ///< see FlatSurface
+  double innerAngle = 0,
+         outerAngle = 0;       ///< rad: its ends out of square to its front edge, + where the rear lies farther out
+  double turn = 0, misfit = 0; ///< see FlatSurface
 };
 
 /// `from` lies before `to` all along; both are lines of the surface's own face.
-FlatPattern flatPattern(const FlatSurface& surface, const SurfaceLine& from, const SurfaceLine& to, const EndPlane& inner,
-                        const EndPlane& outer);
+FlatPattern flatPattern(const FlatSurface& surface, const SurfaceLine& from, const SurfaceLine& to,
+                        const EndPlane& inner, const EndPlane& outer);
 
 /// Where a plane meets a pattern's surface between its two lines.
-Polyline acrossPattern(const FlatSurface& surface, const SurfaceLine& from, const SurfaceLine& to, const EndPlane& plane);
+Polyline acrossPattern(const FlatSurface& surface, const SurfaceLine& from, const SurfaceLine& to,
+                       const EndPlane& plane);
 
 } // namespace eup

@@ -34,7 +34,8 @@ void addJoints(const PanelBrief& d, const FlatSurface& s, const SurfaceLine& fro
   while ((end - begun) * along > d.cutList.stock) {
     std::vector<const Rib*> within;
     for (const Rib& rib : frame.ribs)
-      if (rib.kind == RibKind::main && rib.t() > begun + 1e-6 && rib.t() < end - 1e-6 && (rib.t() - begun) * along <= d.cutList.stock)
+      if (rib.kind == RibKind::main && rib.t() > begun + 1e-6 && rib.t() < end - 1e-6 &&
+          (rib.t() - begun) * along <= d.cutList.stock)
         within.push_back(&rib);
     if (within.empty()) return; // no rib to join it on
     const bool sooner = skin.face == Face::lower && skin.joints.empty() && within.size() > 1;
@@ -62,10 +63,11 @@ void findBend(const Frame& frame, const SurfaceLine& from, const SurfaceLine& to
 
 /// What of it is seen from above, and where its area has its middle.
 void addPlan(const PanelLoft& loft, const SurfaceLine& from, const SurfaceLine& to, Skin& skin) {
+  constexpr int steps = 12;
   Polyline rear;
+  rear.reserve(steps + 1), skin.plan.reserve(2 * steps + 2);
   double sum = 0;
   Point3 moment(0, 0, 0);
-  constexpr int steps = 12;
   for (int i = 0; i <= steps; ++i) {
     const double t = std::clamp(skin.inner + (skin.outer - skin.inner) * i / steps, 0.0, loft.span());
     const ChordFrame f = loft.frameAt(t);
@@ -149,8 +151,8 @@ std::vector<Skin> skinsOf(const PanelBrief& d, const PanelLoft& loft, const Fram
     skin.name = face == Face::upper ? "nose sheet, top" : "nose sheet, below";
     skin.face = face, skin.thickness = d.sheeting.thickness, skin.material = d.sheeting.material;
     const double nose = noseCut(d, 0);
-    lay(d, loft, frame, nose > 0 ? SurfaceLine::behindNose(loft, nose) : place->from, place->to, whole,
-        std::move(skin), out);
+    lay(d, loft, frame, nose > 0 ? SurfaceLine::behindNose(loft, nose) : place->from, place->to, whole, std::move(skin),
+        out);
   }
   for (std::size_t i = 0; i < d.sheeted.size(); ++i)
     for (const Face face : {Face::upper, Face::lower}) {
@@ -163,8 +165,8 @@ std::vector<Skin> skinsOf(const PanelBrief& d, const PanelLoft& loft, const Fram
                               std::min(d.firstRib + bays.toRib - 1, frame.ribs.back().number),
                               face == Face::upper ? "top" : "below");
       skin.face = face, skin.thickness = bays.thickness, skin.material = bays.material;
-      lay(d, loft, frame, place->from, place->to,
-          {endOn(d, frame, bays.fromRib), endOn(d, frame, bays.toRib)}, std::move(skin), out);
+      lay(d, loft, frame, place->from, place->to, {endOn(d, frame, bays.fromRib), endOn(d, frame, bays.toRib)},
+          std::move(skin), out);
     }
   const TrailingEdge& te = d.trailingEdge;
   if (te.kind != TrailingEdgeKind::twoSheets) return out;
@@ -173,8 +175,8 @@ std::vector<Skin> skinsOf(const PanelBrief& d, const PanelLoft& loft, const Fram
     skin.key = face == Face::upper ? "tail.top" : "tail.bottom";
     skin.name = face == Face::upper ? "trailing edge sheet, top" : "trailing edge sheet, below";
     skin.face = face, skin.thickness = te.sheet, skin.material = te.material;
-    lay(d, loft, frame, SurfaceLine::beforeTail(loft, d.trailing.onRib()), SurfaceLine::atFraction(1),
-        whole, std::move(skin), out);
+    lay(d, loft, frame, SurfaceLine::beforeTail(loft, d.trailing.onRib()), SurfaceLine::atFraction(1), whole,
+        std::move(skin), out);
   }
   return out;
 }

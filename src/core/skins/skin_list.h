@@ -1,5 +1,5 @@
-// What lies on a panel's frame as sheet, piece by piece: flat, with what it is laid by, how it bends and what it is made
-// up of.
+// What lies on a panel's frame as sheet, piece by piece: flat, with what it is laid by, how it bends and what it is
+// made up of.
 #pragma once
 #include "core/parts/frame.h"
 #include "core/parts/part.h"
@@ -32,10 +32,10 @@ struct Skin {
   double innerTilt = 0, outerTilt = 0; ///< rad: how far the saw tilts from square to the sheet at its ends
 };
 
-/// The nose sheet, sheeted bays and the sheets of a trailing edge of two, top before bottom. Their outer faces are the section's own;
-/// they reach from the back of the leading edge stock to where they are decided to end, or from their own front to the
-/// trailing edge. Their ends are cut to the planes of the joins.
-/// Those of sheeted bays end on the middle of ribs.
+/// The nose sheet, sheeted bays and the sheets of a trailing edge of two, top before bottom. Their outer faces are the
+/// section's own; they reach from the back of the leading edge stock to where they are decided to end, or from their
+/// own front to the trailing edge. Their ends are cut to the planes of the joins. Those of sheeted bays end on the
+/// middle of ribs.
 std::vector<Skin> skinsOf(const PanelBrief& design, const PanelLoft& loft, const Frame& frame);
 
 /// The pieces of sheeted bays.

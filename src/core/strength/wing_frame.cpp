@@ -101,8 +101,8 @@ public:
           const bool sheet = (top ? design.sheeting.top : design.sheeting.bottom) && underSheet(lines[k], at);
           const SheetedBays* all = bayOfSheet(static_cast<int>(i), top);
           wall(at, top,
-               sheet ? of(design.sheeting.material).shear * design.sheeting.thickness
-               : all ? of(all->material).shear * all->thickness
+               sheet                                 ? of(design.sheeting.material).shear * design.sheeting.thickness
+               : all                                 ? of(all->material).shear * all->thickness
                : design.stiffening.covers(top, !top) ? cover.shear
                                                      : 0);
         }

@@ -10,7 +10,7 @@ Bends bendsAt(double thickness, double outerRadius, double bearsDry);
 
 /// A figure of the radius; its words say what the outer fibres of that wood bear: `bearsDry` along its grain or across.
 void bendFigure(const std::string& key, const std::string& label, double outerRadius, double thickness,
-                const Material& wood, double bearsDry, const std::string& where, std::vector<std::string> decisions, Stage stage, FigureList& out,
-                std::optional<int> rib = {});
+                const Material& wood, double bearsDry, const std::string& where, std::vector<std::string> decisions,
+                Stage stage, FigureList& out, std::optional<int> rib = {});
 
 } // namespace eup

@@ -30,8 +30,8 @@ void liftAsideFigure(const TrueWing& w, FigureList& out) {
       const double span = p.shape.loft.span(), step = span / steps;
       for (int i = 0; i < steps; ++i) {
         const ChordFrame frame = p.shape.loft.frameAt((i + 0.5) * step);
-        const double out_ = p.design.inboard + (i + 0.5) * step;
-        strips.push_back({hand == Hand::left ? -out_ : out_, frame.chord * step, frame.washout});
+        const double beyond = p.design.inboard + (i + 0.5) * step;
+        strips.push_back({hand == Hand::left ? -beyond : beyond, frame.chord * step, frame.washout});
         area += frame.chord * step;
       }
     }
@@ -47,11 +47,12 @@ void liftAsideFigure(const TrueWing& w, FigureList& out) {
            std::abs(aside - from),
            Quantity::length,
            Stage::stock,
-           fmt::format("of {}, at {}; the model rolls away from that side until something holds it", posts.fitted ? "the posts" : "the wing's middle",
+           fmt::format("of {}, at {}; the model rolls away from that side until something holds it",
+                       posts.fitted ? "the posts" : "the wing's middle",
                        told(f.airSpeed, Quantity::speed, out.documentUnit())),
            "Σ area × angle × way from the middle ÷ Σ area × angle, over both hands",
-           fmt::format("lift coefficient {:.3f} ÷ {:.2f} a rad: {} in the mean; {} {} of the middle", coefficient, slope,
-                       out.deg(angle), out.len(std::abs(aside)), aside < 0 ? "left" : "right"),
+           fmt::format("lift coefficient {:.3f} ÷ {:.2f} a rad: {} in the mean; {} {} of the middle", coefficient,
+                       slope, out.deg(angle), out.len(std::abs(aside)), aside < 0 ? "left" : "right"),
            "strip theory, which tells more of it than there is: a wing evens its lift out along the span",
            {"wings.0.panels.0.left.washout", "flying.airSpeed", "flying.mass"}});
 }

@@ -31,16 +31,20 @@ void endFigures(const TruePanel& w, const Skin& skin, bool inner, FigureList& ou
   const std::string key = fmt::format("skin.{}.{}", skin.key, inner ? "inner" : "outer");
   const FlatPattern& p = skin.pattern;
   const char* end = skin.key.starts_with("bays.") ? (inner ? "at its inner end" : "at its outer end")
-                    : !inner                          ? (w.design.outermost() ? "at the tip" : "at the next join")
-                    : w.design.innermost()            ? "at the root"
-                                                      : "at the join";
+                    : !inner                      ? (w.design.outermost() ? "at the tip" : "at the next join")
+                    : w.design.innermost()        ? "at the root"
+                                                  : "at the join";
   const double width = inner ? p.innerWidth : p.outerWidth, angle = inner ? p.innerAngle : p.outerAngle,
                tilt = inner ? skin.innerTilt : skin.outerTilt;
   out.add({key + "Width", fmt::format("Width {}: {}", end, skin.name), width, Quantity::length, Stage::skins,
            "laid flat, along its end from its front edge to its rear one", "length of the surface between its edges",
-           fmt::format("{} of chord {}", out.len(width), out.len(w.shape.loft.frameAt(inner ? skin.inner : skin.outer).chord)),
+           fmt::format("{} of chord {}", out.len(width),
+                       out.len(w.shape.loft.frameAt(inner ? skin.inner : skin.outer).chord)),
            developed, decidedBy(skin), true});
-  out.add({key + "Angle", fmt::format("End {}: {}", end, skin.name), std::abs(angle), Quantity::angle,
+  out.add({key + "Angle",
+           fmt::format("End {}: {}", end, skin.name),
+           std::abs(angle),
+           Quantity::angle,
            Stage::skins,
            fmt::format("out of square to its front edge, its rear corner {}; cut the end before the long edge, which "
                        "would come out {} short",
@@ -48,7 +52,9 @@ void endFigures(const TruePanel& w, const Skin& skin, bool inner, FigureList& ou
            "between the line through both corners and square to the front edge; short by width × tan of it",
            fmt::format("{} × tan {} = {}; saw tilted {} from square", out.len(width), out.deg(std::abs(angle)),
                        out.len(std::abs(width * std::tan(angle))), out.deg(std::abs(tilt))),
-           developed, {"panel.tipSetback", "panel.rootChord", "join.dihedral.angle"}, true});
+           developed,
+           {"panel.tipSetback", "panel.rootChord", "join.dihedral.angle"},
+           true});
 }
 
 } // namespace
@@ -59,15 +65,27 @@ void skinFigures(const TruePanel& w, FigureList& out) {
     const FlatPattern& p = skin.pattern;
     endFigures(w, skin, true, out);
     endFigures(w, skin, false, out);
-    out.add({key + "front", "Front edge: " + name, lengthOf(p.front), Quantity::length, Stage::skins,
-             "laid flat, from end to end; left longer to be trimmed", "length of its front line on the surface",
-             fmt::format("rear edge {}", out.len(lengthOf(p.rear))), developed, {"panel.span", "panel.tipSetback"}});
+    out.add({key + "front",
+             "Front edge: " + name,
+             lengthOf(p.front),
+             Quantity::length,
+             Stage::skins,
+             "laid flat, from end to end; left longer to be trimmed",
+             "length of its front line on the surface",
+             fmt::format("rear edge {}", out.len(lengthOf(p.rear))),
+             developed,
+             {"panel.span", "panel.tipSetback"}});
     out.add({key + "area", "Area: " + name, p.area, Quantity::area, Stage::skins, "of the flat pattern, one hand",
              "area inside its outline", told(p.area, Quantity::area, w.design.unit), developed, decidedBy(skin)});
-    out.add({key + "misfit", "Misfit: " + name, p.misfit, Quantity::length, Stage::skins,
+    out.add({key + "misfit",
+             "Misfit: " + name,
+             p.misfit,
+             Quantity::length,
+             Stage::skins,
              fmt::format("half way along, over its whole width; its surface turns {} along one straight line",
                          out.deg(p.turn)),
-             "width of the surface half way, less that of the pattern", fmt::format("{:.4f} mm", p.misfit),
+             "width of the surface half way, less that of the pattern",
+             fmt::format("{:.4f} mm", p.misfit),
              "a surface that turns cannot be laid flat exactly; what remains is stretched into the sheet",
              {"panel.washout", "panel.tipChord"}});
     const Material& wood = w.design.tables.named(skin.material);
@@ -75,16 +93,30 @@ void skinFigures(const TruePanel& w, FigureList& out) {
       bendFigure(key + "bend", "Sharpest bend: " + name, skin.bend, skin.thickness, wood, dryBendAcross(wood),
                  fmt::format("of its outer face at R{}, rolled across its grain", skin.bendRib),
                  {thicknessOf(skin), "leadingEdge.width"}, Stage::skins, out);
-    out.add({key + "strips", "Sheets side by side: " + name, static_cast<double>(skin.strips), Quantity::count,
-             Stage::skins, "edge-joined before they are cut", "width ÷ width of the sheets, upwards",
-             fmt::format("{} ÷ {}", out.len(std::max(p.innerWidth, p.outerWidth)), out.len(w.design.cutList.sheetWidth)),
-             "common practice", {"cutList.sheetWidth", decidedBy(skin).front()}});
+    out.add(
+        {key + "strips",
+         "Sheets side by side: " + name,
+         static_cast<double>(skin.strips),
+         Quantity::count,
+         Stage::skins,
+         "edge-joined before they are cut",
+         "width ÷ width of the sheets, upwards",
+         fmt::format("{} ÷ {}", out.len(std::max(p.innerWidth, p.outerWidth)), out.len(w.design.cutList.sheetWidth)),
+         "common practice",
+         {"cutList.sheetWidth", decidedBy(skin).front()}});
     for (std::size_t i = 0; i < skin.joints.size(); ++i)
-      out.add({fmt::format("{}joint.{}", key, i + 1), fmt::format("Joint {}: {}", i + 1, name),
-               w.rib(skin.joints[i].rib).t(), Quantity::length, Stage::skins,
+      out.add({fmt::format("{}joint.{}", key, i + 1),
+               fmt::format("Joint {}: {}", i + 1, name),
+               w.rib(skin.joints[i].rib).t(),
+               Quantity::length,
+               Stage::skins,
                fmt::format("on the middle of R{}, half the rib each, from {}", skin.joints[i].rib, innerEnd(w.design)),
-               "the last rib that the stock reaches; below one rib sooner", fmt::format("stock {}", out.len(w.design.cutList.stock)),
-               "common practice", {"cutList.stock", "ribs.count"}, false, skin.joints[i].rib});
+               "the last rib that the stock reaches; below one rib sooner",
+               fmt::format("stock {}", out.len(w.design.cutList.stock)),
+               "common practice",
+               {"cutList.stock", "ribs.count"},
+               false,
+               skin.joints[i].rib});
   }
 }
 
@@ -95,18 +127,28 @@ static void sheetedFindings(Finder f) {
   for (std::size_t i = 0; i < all.size(); ++i) {
     const std::string path = fmt::format("sheeted.{}.", i);
     if (all[i].toRib > ribs || all[i].fromRib >= std::min(all[i].toRib, ribs))
-      f.say({"sheeted.ribs", Severity::warning, Stage::skins,
-             all[i].fromRib >= all[i].toRib ? "Sheeted bays end before they begin" : "Sheeted bays run past the last rib",
-             fmt::format("From rib {} to rib {}; the panel has {}, counted from its root rib, which is 1.",
-                         all[i].fromRib, all[i].toRib, ribs),
-             "Let them end on a rib that is there.", {}, {path + "toRib", path + "fromRib"}});
+      f.say(
+          {"sheeted.ribs",
+           Severity::warning,
+           Stage::skins,
+           all[i].fromRib >= all[i].toRib ? "Sheeted bays end before they begin" : "Sheeted bays run past the last rib",
+           fmt::format("From rib {} to rib {}; the panel has {}, counted from its root rib, which is 1.",
+                       all[i].fromRib, all[i].toRib, ribs),
+           "Let them end on a rib that is there.",
+           {},
+           {path + "toRib", path + "fromRib"}});
     for (std::size_t k = 0; k < i; ++k)
       if (((all[i].top && all[k].top) || (all[i].bottom && all[k].bottom)) &&
           std::max(all[i].fromRib, all[k].fromRib) < std::min(all[i].toRib, all[k].toRib))
-        f.say({"sheeted.over", Severity::warning, Stage::skins, "Two sheets want the same bays",
+        f.say({"sheeted.over",
+               Severity::warning,
+               Stage::skins,
+               "Two sheets want the same bays",
                fmt::format("From rib {} to rib {}.", std::max(all[i].fromRib, all[k].fromRib),
                            std::min(all[i].toRib, all[k].toRib)),
-               "Let one end where the other begins.", {}, {path + "fromRib", path + "toRib"}});
+               "Let one end where the other begins.",
+               {},
+               {path + "fromRib", path + "toRib"}});
   }
 }
 
@@ -117,26 +159,39 @@ void skinFindings(Finder f) {
     if (!skin.key.starts_with("tail.") && skin.bend > 0) {
       const Bends how = bendsAt(skin.thickness, skin.bend, dryBendAcross(f.w.design.tables.named(skin.material)));
       if (how != Bends::dry)
-        f.say({how == Bends::wet ? "skin.soak" : "skin.breaks", how == Bends::wet ? Severity::note : Severity::warning,
-               Stage::skins,
-               fmt::format("The {} {}", skin.name, how == Bends::wet ? "wants water to bend" : "will not take its bend"),
-               fmt::format("{} thick round a radius of {} at R{}.", f.len(skin.thickness), f.len(skin.bend), skin.bendRib),
-               how == Bends::wet ? "Wet its outside, tape it round and let it dry before it is glued."
-                                 : "Take it thinner, in two layers, softer, or butt it behind a deeper leading edge.",
-               skin.bendRib, {thicknessOf(skin), "leadingEdge.width"}});
+        f.say(
+            {how == Bends::wet ? "skin.soak" : "skin.breaks",
+             how == Bends::wet ? Severity::note : Severity::warning,
+             Stage::skins,
+             fmt::format("The {} {}", skin.name, how == Bends::wet ? "wants water to bend" : "will not take its bend"),
+             fmt::format("{} thick round a radius of {} at R{}.", f.len(skin.thickness), f.len(skin.bend),
+                         skin.bendRib),
+             how == Bends::wet ? "Wet its outside, tape it round and let it dry before it is glued."
+                               : "Take it thinner, in two layers, softer, or butt it behind a deeper leading edge.",
+             skin.bendRib,
+             {thicknessOf(skin), "leadingEdge.width"}});
     }
     constexpr double takes = 0.5; // mm over the width: common practice, sheet gives that much
     if (skin.pattern.misfit > takes)
-      f.say({key + ".misfit", Severity::warning, Stage::skins,
+      f.say({key + ".misfit",
+             Severity::warning,
+             Stage::skins,
              fmt::format("The {} cannot be laid flat", skin.name),
              fmt::format("It is {} out half way along; its surface turns {}.", f.len(skin.pattern.misfit),
                          told(skin.pattern.turn, Quantity::angle, f.w.design.unit)),
-             "Make it of shorter pieces, joined on ribs, or turn the tip less.", {}, {"panel.washout"}});
+             "Make it of shorter pieces, joined on ribs, or turn the tip less.",
+             {},
+             {"panel.washout"}});
     const double length = lengthOf(skin.pattern.front), stock = f.w.design.cutList.stock;
     if (length > stock && skin.joints.empty())
-      f.say({key + ".joint", Severity::warning, Stage::skins, fmt::format("The {} has no rib to be joined on", skin.name),
+      f.say({key + ".joint",
+             Severity::warning,
+             Stage::skins,
+             fmt::format("The {} has no rib to be joined on", skin.name),
              fmt::format("It is {} long, its stock {}.", f.len(length), f.len(stock)),
-             "Set a rib closer, or buy longer sheet.", {}, {"cutList.stock", "ribs.count"}});
+             "Set a rib closer, or buy longer sheet.",
+             {},
+             {"cutList.stock", "ribs.count"}});
   }
 }
 

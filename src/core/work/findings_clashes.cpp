@@ -1,6 +1,6 @@
 // Findings of what goes through ribs: two things that want the same place.
-#include "core/parts/through_rib.h"
 #include "core/geometry/polyline.h"
+#include "core/parts/through_rib.h"
 #include "core/work/finder.h"
 #include <algorithm>
 #include <map>

@@ -26,8 +26,8 @@ inline constexpr std::array printPieceChoices{Choice{"ribs", "Ribs"},
                                               Choice{"cut-list", "Cut list"},
                                               Choice{"strength", "Strength cards"}};
 static_assert(printPieceChoices.size() == wordsFor(PrintPiece::strength));
-inline constexpr PrintPiece allPieces[] = {PrintPiece::ribs,    PrintPiece::plan,    PrintPiece::settingUp,
-                                           PrintPiece::gauges,  PrintPiece::braces,  PrintPiece::skins,
+inline constexpr PrintPiece allPieces[] = {PrintPiece::ribs,      PrintPiece::plan,    PrintPiece::settingUp,
+                                           PrintPiece::gauges,    PrintPiece::braces,  PrintPiece::skins,
                                            PrintPiece::benchCard, PrintPiece::cutList, PrintPiece::strength};
 /// What a piece is printed for.
 const char* purposeOf(PrintPiece piece);

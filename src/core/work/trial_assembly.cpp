@@ -98,7 +98,7 @@ std::optional<Strip> stripOf(const TruePanel& p, const OnBoard& board) {
       const double under =
           board.zAt(planX, s.height) + surfaceHeightAt(cut, Face::lower, x) - surfaceHeightAt(cut, Face::lower, planX);
       return Point3(x, t,
-                    under + coverDrop(p.design, p.shape.loft, cut, Face::lower, {x, under}) +
+                    under + coverDrop(p.design, p.shape.loft, cut, Face::lower, {x, under}, overSpars(p.design)) +
                         seatDepth(spar, strip.by, line.share(t)));
     };
     std::vector<Point3> ends;
@@ -122,7 +122,8 @@ std::optional<Strip> stripOf(const TruePanel& p, const OnBoard& board) {
 std::optional<Point> notchOf(const TruePanel& p, const Rib& rib, const Strip& strip) {
   for (const Notch& n : rib.notches) {
     if (n.spar != strip.spar || (n.face == Face::lower) != (strip.by == Strip::By::lowerCap)) continue;
-    if (p.design.spars[static_cast<std::size_t>(n.spar)].webs == Webs::continuous) return n.bottom; // cut in two there
+    const bool inTwo = p.design.spars[static_cast<std::size_t>(n.spar)].webs == Webs::continuous;
+    if (inTwo || overSpars(p.design) > 0) return n.bottom; // or threaded through a closed opening
     const auto wood = woodAt(rib.wood, n.bottom.x());
     if (!wood) return std::nullopt;
     return Point(n.bottom.x(), n.face == Face::lower ? wood->first : wood->second);
