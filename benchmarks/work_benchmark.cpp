@@ -93,6 +93,14 @@ void checkBays(benchmark::State& state) {
 }
 BENCHMARK(checkBays)->Unit(benchmark::kMicrosecond);
 
+/// All skins of the demo laid flat; those of forty ribs with two trailing edge sheets.
+void skinsFlat(benchmark::State& state) {
+  const TrueWing w = std::get<TrueWing>(work(state.range(0) == 0 ? demo() : everything(40)));
+  const TruePanel& p = w.inner();
+  for (auto _ : state) benchmark::DoNotOptimize(skinsOf(p.design, p.shape.loft, p.frame));
+}
+BENCHMARK(skinsFlat)->Arg(0)->Arg(40)->Unit(benchmark::kMicrosecond);
+
 void fileLoad(benchmark::State& state) {
   const std::string text = designToText(demo());
   for (auto _ : state) benchmark::DoNotOptimize(designFromText(text));

@@ -78,8 +78,6 @@ QStringList writeShots(const QString& folder) {
   stage(Stage::joins, 13);
   follows->reveal("join.block");
   shoot(window, "joins");
-  stage(Stage::skins, 4);
-  shoot(window, "skins");
   stage(Stage::stock, 4);
   window.standpoint().setPiece({}, "spar.1.top");
   shoot(window, "stock");
@@ -91,6 +89,8 @@ QStringList writeShots(const QString& folder) {
   window.openDemo("tarnbrook-2000");
   stage(Stage::panels, 12);
   shoot(window, "three-panels");
+  stage(Stage::skins, 2);
+  shoot(window, "skins");
   stage(Stage::joins, 12);
   window.decide().focusDecision("wings.0.panels.0.joiner.along");
   shoot(window, "joiner");

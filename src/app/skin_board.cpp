@@ -58,7 +58,7 @@ Box SkinBoard::content() const {
     return box;
   }
   const double far = box.width() * 0.08;
-  box.include(box.low - Point(far, 0.3 * box.width())), box.include(box.high + Point(far, 20));
+  box.include(box.low - Point(far, 0.3 * box.width())), box.include(box.high + Point(far, 0.6 * gap()));
   return box;
 }
 
@@ -100,10 +100,10 @@ void SkinBoard::drawSkin(Ink& ink, const Laid& l) const {
   ink.text(tipEnd, len(p.outerWidth), look.accent, {away, 0}, tipSide, 12, true);
   ink.text(tipEnd, tr("%1°").arg(degrees(p.outerAngle)), look.faint, {away, 14}, tipSide, 10);
   const QString sheets = skin.strips > 1 ? tr(" · %1 sheets side by side").arg(skin.strips) : QString();
-  ink.text(onBoard(l, lerp(p.front.front(), p.front.back(), 0.5)),
+  ink.text(onBoard(l, p.front.front()),
            tr("%1 · %2 thick · front edge %3%4")
                .arg(QString::fromStdString(skin.name), len(skin.thickness), len(lengthOf(p.front)), sheets),
-           look.ink, {0, -8}, Qt::AlignHCenter, 12, true);
+           look.ink, {0, -8}, mirrored() ? Qt::AlignRight : Qt::AlignLeft, 12, true);
 }
 
 /// The chosen rib's nose, larger, with the sheet round it.

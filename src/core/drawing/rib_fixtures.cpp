@@ -6,22 +6,36 @@
 #include <algorithm>
 #include <cmath>
 #include <fmt/format.h>
+#include <optional>
 
 namespace eup {
 namespace {
 
 constexpr double stop = 6; // mm, side of the blocks that hold the strips
 
+/// The strip's outer face at a place of the chord line; nothing beside it.
+std::optional<Point> outerFace(const Stick& strip, double x) {
+  std::optional<Point> out;
+  const bool upper = strip.what == Stick::What::upper;
+  for (std::size_t i = 0; i < strip.outline.size(); ++i) {
+    const Point &a = strip.outline[i], &b = strip.outline[(i + 1) % strip.outline.size()];
+    if ((a.x() > x) == (b.x() > x)) continue;
+    const Point at(x, a.y() + (b.y() - a.y()) * (x - a.x()) / (b.x() - a.x()));
+    if (!out || (upper ? at.y() > out->y() : at.y() < out->y())) out = at;
+  }
+  return out;
+}
+
 void addStops(Drawing& d, const Rib& rib) {
   const double apart = std::max(rib.frame.chord / 8, 3 * stop);
-  for (const bool top : {true, false}) {
-    const Polyline& face = top ? rib.upper : rib.lower;
+  for (const Stick& strip : rib.sticks) {
+    if (strip.what != Stick::What::upper && strip.what != Stick::What::lower) continue;
+    const bool top = strip.what == Stick::What::upper;
     for (double x = rib.frame.chord * 0.08; x < rib.frame.chord * 0.95; x += apart) {
-      const auto here = lastCrossing(face, x), next = lastCrossing(face, x + stop);
-      if (!here || !next) continue;
-      const Point a = pointAt(face, *here), b = pointAt(face, *next);
-      const Point out = Point(a.y() - b.y(), b.x() - a.x()).normalized() * (top ? stop : -stop);
-      d.loop(Layer::mark, {a, b, b + out, a + out});
+      const auto a = outerFace(strip, x), b = outerFace(strip, x + stop);
+      if (!a || !b) continue;
+      const Point out = Point(a->y() - b->y(), b->x() - a->x()).normalized() * (top ? stop : -stop);
+      d.loop(Layer::mark, {*a, *b, *b + out, *a + out});
     }
   }
 }

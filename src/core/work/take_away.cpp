@@ -32,7 +32,7 @@ std::vector<Drawing> pagesOf(PrintPiece piece, const DrawnWing& w, Hand hand, co
   case PrintPiece::braces:
     return packed(bracesOneByOne(w, hand), frame, betweenParts);
   case PrintPiece::skins:
-    for (const DrawnPanel& panel : w) add(skinPatterns(panel, hand));
+    for (const DrawnPanel& panel : w) add(packed(skinPatterns(panel, hand), frame, betweenParts));
     return out;
   case PrintPiece::benchCard:
     for (const DrawnPanel& panel : w) add(flowed(benchCard(panel, hand, frame.y()), frame, betweenBlocks));
