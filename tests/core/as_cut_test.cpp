@@ -111,6 +111,21 @@ TEST(LaminatedEdge, RunsOnRoundTheTip) {
   EXPECT_NE(on.figure("tip.bend"), nullptr);
 }
 
+/// Strips that fill the whole tip leave no form to bend them round: told, and everything else is printed.
+TEST(LaminatedEdge, MayBeTooWideForAnyForm) {
+  Design d;
+  PanelDesign& p = d.inner();
+  p.trailingEdge.kind = TrailingEdgeKind::square, p.trailingEdge.width = 500, p.trailingEdge.height = 100;
+  p.trailingEdge.strips = 20;
+  p.tip.kind = TipKind::bow, p.tip.runsOn = true;
+  const auto result = work(d);
+  const auto* w = std::get_if<TrueWing>(&result);
+  ASSERT_NE(w, nullptr);
+  EXPECT_TRUE(w->inner().tip->form.empty());
+  EXPECT_TRUE(tipParts(drawn(*w).front(), Hand::right).empty());
+  EXPECT_TRUE(test::hasFinding(w->findings, "tip.deep"));
+}
+
 /// By hand: a plain wing whose left half has 2° more washout (-2° is wash-in) over all its span. Each half lifts as its
 /// mean angle, in its own middle.
 TEST(LiftAside, GoesToTheHalfThatIsTurnedUp) {

@@ -58,6 +58,7 @@ std::vector<Drawing> tipParts(const DrawnPanel& w, Hand hand) {
     }
     return out;
   case TipKind::bow:
+    if (tip.form.empty()) return out; // its strips leave no room for one: a finding says so
     d.loop(Layer::cut, onSheet(tip.form));
     d.strokes.push_back({Layer::mark, onSheet(tip.edge), false});
     out.push_back(named(

@@ -275,7 +275,7 @@ std::optional<TipShape> tipShape(const PanelBrief& d, const PanelLoft& loft) {
   if (tip.kind == TipKind::outline) out.pieces = piecesOf(tip, out.edge, out.inner);
   if (tip.kind == TipKind::bow) {
     Polyline round = out.inner;
-    if (tip.runsOn) { // straight on to the root
+    if (tip.runsOn && !round.empty()) { // straight on to the root
       const ChordFrame root = loft.frameAt(0);
       round.emplace_back(root.le.x() + root.chord - cut.frame.le.x() - d.trailing.onRib(), -loft.span());
     }
