@@ -2,6 +2,7 @@
 #pragma once
 #include "app/standpoint.h"
 #include "core/design/decisions.h"
+#include <functional>
 #include <map>
 #include <QLineEdit>
 #include <QWidget>
@@ -70,6 +71,11 @@ private:
   void addStiffeningTools(QGridLayout* under, int line);
   void addTrialTool(QGridLayout* under, int line);
   void addAboardTools(QGridLayout* under, int line);
+  /// What is put in or taken out: changes the design, says what is chosen then and how it is undone; an empty name for
+  /// nothing done.
+  using Edit = std::function<QString(Design& next, Subject& then)>;
+  void addEditTool(QGridLayout* under, int line, int cell, const QString& words, const char* name, bool enabled,
+                   Edit edit);
   void addSheetTools(QGridLayout* under, int line);
   void addStrutTools(QGridLayout* under, int line);
   void addTablesTool(QGridLayout* under, int line, const QString& words, Shelf shelf);

@@ -183,148 +183,126 @@ void DecidePanel::addSparTools(QGridLayout* under, int line) {
   addTablesTool(under, line + 1, tr("Materials…"), Shelf::material);
 }
 
+void DecidePanel::addEditTool(QGridLayout* under, int line, int cell, const QString& words, const char* name,
+                              bool enabled, Edit edit) {
+  auto* button = new QPushButton(words, form);
+  button->setObjectName(name);
+  button->setEnabled(enabled);
+  connect(button, &QPushButton::clicked, this, [this, edit = std::move(edit)] {
+    Design next = document.design();
+    Subject then = standpoint.subject();
+    const QString done = edit(next, then);
+    if (done.isEmpty()) return;
+    document.edit(done, std::move(next));
+    standpoint.choose(then);
+  });
+  under->addWidget(button, line, cell, 1, cell + 1);
+}
+
+namespace {
+
+template <class T> bool roomIn(const std::vector<T>& all, int most) {
+  return static_cast<int>(all.size()) < most;
+}
+
+/// The one of that number taken out; what is chosen then: the one before it, or `none` when it was the last.
+template <class T> std::optional<T> takenOut(std::vector<T>& all, Subject& then, Topic none) {
+  const int index = then.number;
+  if (index < 0 || index >= static_cast<int>(all.size())) return std::nullopt;
+  std::optional<T> gone = std::move(all[static_cast<std::size_t>(index)]);
+  all.erase(all.begin() + index);
+  then = all.empty() ? Subject{none, 0} : Subject{then.topic, std::max(index - 1, 0)};
+  return gone;
+}
+
+template <class T> void putIn(std::vector<T>& all, T one, Topic topic, Subject& then) {
+  all.push_back(std::move(one));
+  then = {topic, static_cast<int>(all.size()) - 1};
+}
+
+} // namespace
+
 /// Braces added and taken out. A new one is as the last: it is most often on the next spar.
 void DecidePanel::addBraceTools(QGridLayout* under, int line) {
   const std::vector<Bracing>& braces = document.design().at(here()).join.braces;
-  const Subject subject = standpoint.subject();
-  auto* add = new QPushButton(braces.empty() ? tr("Add a brace") : tr("Add one more brace"), form);
-  add->setObjectName("addBrace");
-  add->setEnabled(static_cast<int>(braces.size()) < mostBraces);
-  connect(add, &QPushButton::clicked, this, [this] {
-    Design next = document.design();
-    PanelDesign& panel = next.at(here());
-    Bracing brace = panel.join.braces.empty() ? Bracing{} : panel.join.braces.back();
-    if (!panel.join.braces.empty())
-      brace.spar = std::min(brace.spar + 1, std::max(1, static_cast<int>(panel.spars.size())));
-    panel.join.braces.push_back(brace);
-    const int added = static_cast<int>(panel.join.braces.size()) - 1;
-    document.edit(tr("Add a brace"), std::move(next));
-    standpoint.choose({Topic::brace, added});
+  addEditTool(under, line, 0, braces.empty() ? tr("Add a brace") : tr("Add one more brace"), "addBrace",
+              roomIn(braces, mostBraces), [this](Design& next, Subject& then) {
+                PanelDesign& panel = next.at(here());
+                Bracing brace = panel.join.braces.empty() ? Bracing{} : panel.join.braces.back();
+                if (!panel.join.braces.empty())
+                  brace.spar = std::min(brace.spar + 1, std::max(1, static_cast<int>(panel.spars.size())));
+                putIn(panel.join.braces, std::move(brace), Topic::brace, then);
+                return tr("Add a brace");
+              });
+  if (standpoint.subject().topic != Topic::brace) return;
+  addEditTool(under, line, 1, tr("Take it out"), "removeBrace", true, [this](Design& next, Subject& then) {
+    const QString name = QString::fromStdString(braceName(then.number));
+    return takenOut(next.at(here()).join.braces, then, Topic::join) ? tr("Take out the %1").arg(name) : QString();
   });
-  under->addWidget(add, line, 0);
-  if (subject.topic != Topic::brace) return;
-  auto* remove = new QPushButton(tr("Take it out"), form);
-  remove->setObjectName("removeBrace");
-  connect(remove, &QPushButton::clicked, this, [this, index = subject.number] {
-    Design next = document.design();
-    std::vector<Bracing>& all = next.at(here()).join.braces;
-    if (index >= static_cast<int>(all.size())) return;
-    all.erase(all.begin() + index);
-    const Subject then = all.empty() ? Subject{Topic::join, 0} : Subject{Topic::brace, std::max(index - 1, 0)};
-    document.edit(tr("Take out the %1").arg(QString::fromStdString(braceName(index))), std::move(next));
-    standpoint.choose(then);
-  });
-  under->addWidget(remove, line, 1, 1, 2);
 }
 
 /// Struts and wires of the wing, added and taken out. A new one starts like the last, a little farther aft.
 void DecidePanel::addStrutTools(QGridLayout* under, int line) {
-  const Subject subject = standpoint.subject();
   const auto& struts = wingHere().struts;
-  auto* add = new QPushButton(struts.empty() ? tr("Add a strut or wire") : tr("Add one more"), form);
-  add->setObjectName("addStrut");
-  add->setEnabled(static_cast<int>(struts.size()) < mostStruts);
-  connect(add, &QPushButton::clicked, this, [this] {
-    Design next = document.design();
-    Wing& wing = next.wings[static_cast<std::size_t>(here().wing)];
-    Strut strut;
-    if (wing.struts.empty()) { // half way out on the first spar, its foot below
-      strut.out = std::round(wing.panels.front().panel.span / 2);
-      strut.footAft = std::round(wing.panels.front().panel.rootChord * 0.3);
-    } else {
-      strut = wing.struts.back();
-      strut.name = tr("strut %1").arg(wing.struts.size() + 1).toStdString();
-      strut.footAft += 40;
-    }
-    wing.struts.push_back(strut);
-    const int added = static_cast<int>(wing.struts.size()) - 1;
-    document.edit(tr("Add a strut"), std::move(next));
-    standpoint.choose({Topic::strut, added});
-  });
-  under->addWidget(add, line, 0);
+  const auto wingIn = [this](Design& next) -> Wing& { return next.wings[static_cast<std::size_t>(here().wing)]; };
+  addEditTool(under, line, 0, struts.empty() ? tr("Add a strut or wire") : tr("Add one more"), "addStrut",
+              roomIn(struts, mostStruts), [wingIn](Design& next, Subject& then) {
+                Wing& wing = wingIn(next);
+                Strut strut;
+                if (wing.struts.empty()) { // half way out on the first spar, its foot below
+                  strut.out = std::round(wing.panels.front().panel.span / 2);
+                  strut.footAft = std::round(wing.panels.front().panel.rootChord * 0.3);
+                } else {
+                  strut = wing.struts.back();
+                  strut.name = tr("strut %1").arg(wing.struts.size() + 1).toStdString();
+                  strut.footAft += 40;
+                }
+                putIn(wing.struts, std::move(strut), Topic::strut, then);
+                return tr("Add a strut");
+              });
   if (struts.empty()) return;
-  auto* remove = new QPushButton(tr("Take it out"), form);
-  remove->setObjectName("removeStrut");
-  connect(remove, &QPushButton::clicked, this, [this, index = subject.number] {
-    Design next = document.design();
-    auto& all = next.wings[static_cast<std::size_t>(here().wing)].struts;
-    if (index >= static_cast<int>(all.size())) return;
-    const QString name = QString::fromStdString(all[static_cast<std::size_t>(index)].name);
-    all.erase(all.begin() + index);
-    document.edit(tr("Take the %1 out").arg(name), std::move(next));
-    standpoint.choose({Topic::strut, std::max(index - 1, 0)});
+  addEditTool(under, line, 1, tr("Take it out"), "removeStrut", true, [wingIn](Design& next, Subject& then) {
+    const auto gone = takenOut(wingIn(next).struts, then, Topic::strut);
+    return gone ? tr("Take the %1 out").arg(QString::fromStdString(gone->name)) : QString();
   });
-  under->addWidget(remove, line, 1, 1, 2);
 }
 
 /// Runs of bays that are sheeted all over, added and taken out.
 void DecidePanel::addSheetTools(QGridLayout* under, int line) {
-  const Subject subject = standpoint.subject();
   const auto& sheeted = document.design().at(here()).sheeted;
-  auto* add = new QPushButton(sheeted.empty() ? tr("Sheet some bays all over") : tr("Sheet more bays"), form);
-  add->setObjectName("addSheeted");
-  add->setEnabled(static_cast<int>(sheeted.size()) < mostSheetedBays);
-  connect(add, &QPushButton::clicked, this, [this] {
-    Design next = document.design();
-    PanelDesign& panel = next.at(here());
-    SheetedBays bays;
-    bays.thickness = panel.sheeting.thickness, bays.material = panel.sheeting.material;
-    if (!panel.sheeted.empty()) { // on from the last
-      bays = panel.sheeted.back();
-      bays.fromRib = std::min(bays.toRib, mostRibs - 1), bays.toRib = bays.fromRib + 1;
-    }
-    panel.sheeted.push_back(bays);
-    const int added = static_cast<int>(panel.sheeted.size()) - 1;
-    document.edit(tr("Sheet bays"), std::move(next));
-    standpoint.choose({Topic::sheeted, added});
+  addEditTool(under, line, 0, sheeted.empty() ? tr("Sheet some bays all over") : tr("Sheet more bays"), "addSheeted",
+              roomIn(sheeted, mostSheetedBays), [this](Design& next, Subject& then) {
+                PanelDesign& panel = next.at(here());
+                SheetedBays bays;
+                bays.thickness = panel.sheeting.thickness, bays.material = panel.sheeting.material;
+                if (!panel.sheeted.empty()) { // on from the last
+                  bays = panel.sheeted.back();
+                  bays.fromRib = std::min(bays.toRib, mostRibs - 1), bays.toRib = bays.fromRib + 1;
+                }
+                putIn(panel.sheeted, std::move(bays), Topic::sheeted, then);
+                return tr("Sheet bays");
+              });
+  if (standpoint.subject().topic != Topic::sheeted) return;
+  addEditTool(under, line, 1, tr("Take it off"), "removeSheeted", true, [this](Design& next, Subject& then) {
+    return takenOut(next.at(here()).sheeted, then, Topic::sheeting) ? tr("Take the sheet off") : QString();
   });
-  under->addWidget(add, line, 0);
-  if (subject.topic != Topic::sheeted) return;
-  auto* remove = new QPushButton(tr("Take it off"), form);
-  remove->setObjectName("removeSheeted");
-  connect(remove, &QPushButton::clicked, this, [this, index = subject.number] {
-    Design next = document.design();
-    auto& all = next.at(here()).sheeted;
-    if (index >= static_cast<int>(all.size())) return;
-    all.erase(all.begin() + index);
-    const Subject then = all.empty() ? Subject{Topic::sheeting, 0} : Subject{Topic::sheeted, std::max(index - 1, 0)};
-    document.edit(tr("Take the sheet off"), std::move(next));
-    standpoint.choose(then);
-  });
-  under->addWidget(remove, line, 1, 1, 2);
 }
 
 /// What the model carries, added and taken out.
 void DecidePanel::addAboardTools(QGridLayout* under, int line) {
-  const Subject subject = standpoint.subject();
-  auto* add = new QPushButton(tr("Add something aboard"), form);
-  add->setObjectName("addAboard");
-  add->setEnabled(static_cast<int>(document.design().balance.aboard.size()) < mostAboard);
-  connect(add, &QPushButton::clicked, this, [this] {
-    Design next = document.design();
-    std::vector<Aboard>& all = next.balance.aboard;
-    Aboard one;
-    if (!all.empty()) one.name = tr("item %1").arg(all.size() + 1).toStdString();
-    all.push_back(one);
-    const int added = static_cast<int>(all.size()) - 1;
-    document.edit(tr("Add something aboard"), std::move(next));
-    standpoint.choose({Topic::aboard, added});
+  addEditTool(under, line, 0, tr("Add something aboard"), "addAboard",
+              roomIn(document.design().balance.aboard, mostAboard), [](Design& next, Subject& then) {
+                std::vector<Aboard>& all = next.balance.aboard;
+                Aboard one;
+                if (!all.empty()) one.name = tr("item %1").arg(all.size() + 1).toStdString();
+                putIn(all, std::move(one), Topic::aboard, then);
+                return tr("Add something aboard");
+              });
+  if (standpoint.subject().topic != Topic::aboard) return;
+  addEditTool(under, line, 1, tr("Take it out"), "removeAboard", true, [](Design& next, Subject& then) {
+    const auto gone = takenOut(next.balance.aboard, then, Topic::balance);
+    return gone ? tr("Take the %1 out").arg(QString::fromStdString(gone->name)) : QString();
   });
-  under->addWidget(add, line, 0);
-  if (subject.topic != Topic::aboard) return;
-  auto* remove = new QPushButton(tr("Take it out"), form);
-  remove->setObjectName("removeAboard");
-  connect(remove, &QPushButton::clicked, this, [this, index = subject.number] {
-    Design next = document.design();
-    std::vector<Aboard>& all = next.balance.aboard;
-    if (index >= static_cast<int>(all.size())) return;
-    const QString name = QString::fromStdString(all[static_cast<std::size_t>(index)].name);
-    all.erase(all.begin() + index);
-    const Subject then = all.empty() ? Subject{Topic::balance, 0} : Subject{Topic::aboard, std::max(index - 1, 0)};
-    document.edit(tr("Take the %1 out").arg(name), std::move(next));
-    standpoint.choose(then);
-  });
-  under->addWidget(remove, line, 1, 1, 2);
 }
 
 void DecidePanel::addTrialTool(QGridLayout* under, int line) {

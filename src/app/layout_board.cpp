@@ -60,16 +60,12 @@ void LayoutBoard::drawPanel(Ink& ink, const TruePanel& w, double side) const {
   if (const auto sheet = noseSheet(w.design, w.shape.loft, Face::upper))
     strip(sheet->from.at(sheet->inner) * root.chord, sheet->from.at(sheet->outer) * tip.chord,
           sheet->to.at(sheet->inner) * root.chord, sheet->to.at(sheet->outer) * tip.chord, look.sheet);
-  for (const SheetedBays& bays : w.design.sheeted)
-    if (const auto place = sheetedPlace(w.design, w.shape.loft, bays, Face::upper)) {
-      const auto corner = [&](const SurfaceLine& line, double t) {
-        const ChordFrame f = w.shape.loft.frameAt(t);
-        return at(f.fromChord({line.at(t) * f.chord, 0}).x(), t);
-      };
-      ink.loop({corner(place->from, place->inner), corner(place->from, place->outer), corner(place->to, place->outer),
-                corner(place->to, place->inner)},
-               look.sheet, edge, 0.8);
-    }
+  for (const Skin& skin : w.skins) {
+    if (skin.what != Skin::What::bays || skin.face != Face::upper) continue;
+    Polyline loop;
+    for (const Point& p : skin.plan) loop.push_back(at(p.x(), p.y()));
+    ink.loop(loop, look.sheet, edge, 0.8);
+  }
   if (w.design.leadingEdge.kind != LeadingEdgeKind::none)
     strip(0, 0, w.design.leading.onRib(), w.design.leading.onRib(), look.stock);
   if (w.design.trailingEdge.kind != TrailingEdgeKind::none)

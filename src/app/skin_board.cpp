@@ -4,6 +4,7 @@
 #include "core/geometry/polyline.h"
 
 namespace eup::app {
+
 QString SkinBoard::heading() const {
   return tr("%1, skins laid flat").arg(QString::fromStdString(panel().design.name));
 }
@@ -25,15 +26,15 @@ std::vector<SkinBoard::Laid> SkinBoard::laid() const {
   const double between = gap();
   for (const Skin& skin : panel().skins) {
     const Box box = boundsOf(skin.pattern.outline); // x aft, y outwards
-    out.push_back({&skin, {0, down - std::max(-box.low.x(), 0.0)}});
+    out.push_back({&skin, down - std::max(-box.low.x(), 0.0)});
     down -= box.width() + between;
   }
   return out;
 }
 
 Point SkinBoard::onBoard(const Laid& l, const Point& p) const {
-  // Seen from inside the upper skin is turned over; drawn for the eye its root stays on the side of the hand's root.
-  return {mirrored() ? -p.y() : p.y(), l.at.y() - p.x()};
+  // The root stays on the side of the hand's root, for either face.
+  return {mirrored() ? -p.y() : p.y(), l.top - p.x()};
 }
 
 /// mm of board between patterns: room for their names and sizes.
@@ -45,7 +46,7 @@ double SkinBoard::gap() const {
 
 double SkinBoard::below() const {
   double down = 0;
-  for (const Laid& l : laid()) down = std::min(down, l.at.y() - boundsOf(l.skin->pattern.outline).high.x());
+  for (const Laid& l : laid()) down = std::min(down, l.top - boundsOf(l.skin->pattern.outline).high.x());
   return down;
 }
 
@@ -72,11 +73,11 @@ void SkinBoard::drawSkin(Ink& ink, const Laid& l) const {
   };
   const Polyline outline = on(skin.pattern.outline);
   ink.loop(outline, look.sheet, look.ink, 1.5);
-  if (skin.key.starts_with("nose.")) ink.pick({Topic::sheeting, 0}, {outline});
-  if (skin.key.starts_with("bays.")) ink.pick({Topic::sheeted, std::stoi(skin.key.substr(5)) - 1}, {outline});
+  if (skin.what == Skin::What::nose) ink.pick({Topic::sheeting, 0}, {outline});
+  if (skin.what == Skin::What::bays) ink.pick({Topic::sheeted, skin.run}, {outline});
   for (const SkinLine& spar : skin.spars) ink.chain(on(spar.line), look.hardwood, 2, Qt::DashLine);
   for (const SkinLine& rib : skin.ribs) {
-    const bool mine = QString::fromStdString(rib.name) == QString("R%1").arg(chosenRib().number);
+    const bool mine = rib.name == chosenRib().name();
     const Polyline line = on(rib.line);
     ink.chain(line, mine ? look.accent : look.faint, mine ? 2 : 1);
     if (skin.ribs.size() <= 30 || mine)
@@ -112,7 +113,7 @@ void SkinBoard::drawNose(Ink& ink) const {
   const Rib& rib = chosenRib();
   const Skin* skin = nullptr;
   for (const Skin& one : w.skins)
-    if (one.key.starts_with("nose.") && (!skin || one.bend < skin->bend)) skin = &one;
+    if (one.what == Skin::What::nose && (!skin || one.bend < skin->bend)) skin = &one;
   if (!skin) return;
   const double width = boundsOf(skin->pattern.outline).height(), deep = rib.depth;
   const double size = std::clamp(0.16 * width / deep, 0.5, 6.0);
@@ -147,7 +148,7 @@ std::vector<Handle> SkinBoard::handles() const {
   std::vector<Handle> out;
   if (panel().design.sheeting.to != SheetEdge::fraction) return out;
   for (const Laid& l : laid()) {
-    if (!l.skin->key.starts_with("nose.")) continue;
+    if (l.skin->what != Skin::What::nose) continue;
     const FlatPattern& p = l.skin->pattern;
     Handle h{tr("rear edge of the %1").arg(QString::fromStdString(l.skin->name)),
              onBoard(l, p.rear.front()),

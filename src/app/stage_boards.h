@@ -170,10 +170,10 @@ protected:
   QString emptyText() const override;
 
 private:
-  /// A skin and where its pattern's own origin lies on the board.
+  /// A skin and how high on the board its front edge lies.
   struct Laid {
     const Skin* skin;
-    Point at{0, 0};
+    double top = 0;
   };
   std::vector<Laid> laid() const;
   Point onBoard(const Laid& laid, const Point& onPattern) const;

@@ -1,4 +1,5 @@
 #include "cli/skins_command.h"
+#include "core/exchange/points_json.h"
 #include "core/geometry/polyline.h"
 #include <fmt/format.h>
 #include <nlohmann/json.hpp>
@@ -8,12 +9,6 @@ namespace eup::cli {
 namespace {
 
 using Json = nlohmann::ordered_json;
-
-Json pointsOf(const Polyline& line) {
-  Json out = Json::array();
-  for (const Point& p : line) out.push_back({p.x(), p.y()});
-  return out;
-}
 
 Json skinOf(const TruePanel& panel, const Skin& skin, const char* hand) {
   const FlatPattern& p = skin.pattern;
@@ -30,8 +25,6 @@ Json skinOf(const TruePanel& panel, const Skin& skin, const char* hand) {
            {"area", p.area},
            {"innerAngle", radToDeg(p.innerAngle)},
            {"outerAngle", radToDeg(p.outerAngle)},
-           {"innerTilt", radToDeg(skin.innerTilt)},
-           {"outerTilt", radToDeg(skin.outerTilt)},
            {"turn", radToDeg(p.turn)},
            {"misfit", p.misfit},
            {"bendRadius", skin.bend > 0 ? Json(skin.bend) : Json()},

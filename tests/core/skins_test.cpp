@@ -5,6 +5,7 @@
 #include "core/files/text_file.h"
 #include "core/geometry/polyline.h"
 #include "core/geometry/region.h"
+#include "core/loft/panel_edit.h"
 #include "core/skins/skin_list.h"
 #include "core/work/take_away.h"
 #include "support.h"
@@ -123,7 +124,6 @@ TEST(FlatPattern, AgreesWithASecondRoute) {
     EXPECT_NEAR(p.area, k.area, 0.001 * k.area);
     EXPECT_NEAR(radToDeg(p.turn), k.turnDeg, 0.05 * k.turnDeg);
     EXPECT_NEAR(p.misfit, k.mid, 0.004);
-    EXPECT_LT(s.apart(), 0.02) << "either diagonal";
   }
   // The flat ends of the upper skin to 30 %, point by point, by places along them.
   const FlatSurface s(loft, Face::upper, 0, 0.3);
@@ -198,7 +198,6 @@ TEST(Skins, EndsAreCutToTheJoin) {
     EXPECT_NEAR(radToDeg(figureOf(flat, std::string("skin.nose.top.") + end + "Angle")), radToDeg(std::atan2(120, 600)),
                 1.0)
         << end;
-  EXPECT_NEAR(flat.inner().skins[0].innerTilt, 0, 0.03);
 }
 
 TEST(Skins, AreJoinedOnRibsThatTheStockReaches) {
@@ -237,7 +236,7 @@ TEST(SheetedBays, TakeTheRibsUnderThem) {
   double strips = 0, sheet = 0;
   for (const Part& part : p.parts) {
     if (part.what == Part::What::capStrips && part.key.ends_with("top") && *part.rib <= 4) ++strips;
-    if (part.key == "sheeted.1.top") {
+    if (part.key == "bays.1.top") {
       sheet = part.grams;
       EXPECT_NEAR(part.centre.y(), p.frame.ribs[3].t() / 2, 12);
     }
@@ -261,6 +260,83 @@ TEST(SheetedBays, TakeTheRibsUnderThem) {
   EXPECT_TRUE(test::hasFinding(wingOf(d).findings, "sheeted.ribs"));
   d.inner().sheeted = {{true, true, 1, 4, 1.5, "balsa-160"}, {true, false, 3, 6, 1.5, "balsa-160"}};
   EXPECT_TRUE(test::hasFinding(wingOf(d).findings, "sheeted.over"));
+}
+
+/// A panel that is cut in two and merged again keeps its sheet; a run past the last rib ends on it.
+TEST(SheetedBays, AreCutAndMergedWithTheirPanel) {
+  Design d;
+  d.inner().panel = test::panelOf(700, 240, 170, 20, 0);
+  d.inner().ribs.count = 8; // every 100
+  d.inner().sheeted = {{true, true, 2, 6, 1.5, "balsa-160"}, {true, false, 7, 400, 1.5, "balsa-160"}};
+  const TrueWing whole = wingOf(d);
+  const auto covered = [](const TrueWing& w) {
+    double all = 0;
+    for (const TruePanel& p : w.main().panels)
+      for (const Skin& s : p.skins)
+        if (s.what == Skin::What::bays) all += s.pattern.area;
+    return all;
+  };
+  const auto cut = withPanelSplit(d, {0, 0}, 300);
+  ASSERT_TRUE(cut.ok());
+  const auto& panels = cut.value().wings[0].panels;
+  ASSERT_EQ(panels[0].sheeted.size(), 1u);
+  EXPECT_EQ(panels[0].sheeted[0].toRib, 4) << "at the cut";
+  ASSERT_EQ(panels[1].sheeted.size(), 2u);
+  EXPECT_EQ(panels[1].sheeted[0].fromRib, 1);
+  EXPECT_EQ(panels[1].sheeted[0].toRib, 3);
+  EXPECT_NEAR(covered(wingOf(cut.value())), covered(whole), 0.01 * covered(whole));
+  const auto merged = withPanelsMerged(cut.value(), {0, 0});
+  ASSERT_TRUE(merged.ok());
+  EXPECT_NEAR(covered(wingOf(merged.value())), covered(whole), 0.01 * covered(whole));
+}
+
+/// What is cut on the skins' print is what the parts list says is drawn there.
+TEST(Skins, ThePrintIsTheList) {
+  for (const std::string& name : shipped::demoNames()) {
+    const TrueWing w = wingOf(demoDesign(name));
+    for (const TruePanel& p : w.main().panels) {
+      double listed = 0, cut = 0;
+      for (const Part& part : p.parts)
+        if (part.what == Part::What::sheet) {
+          listed += part.area;
+          EXPECT_EQ(part.drawn, DrawnOn::skins) << part.name;
+        }
+      for (const Skin& skin : p.skins)
+        if (skin.what != Skin::What::tail) cut += skin.pattern.area;
+      EXPECT_NEAR(listed, cut, 1e-9) << name;
+    }
+  }
+}
+
+/// The nose sheet weighs what its ribs' edges say: ∫ of the wood along them, by hand on a plain wing.
+TEST(Skins, NoseSheetWeighsWhatLiesOnTheRibs) {
+  Design d;
+  d.inner().panel = test::panelOf(700, 240, 170, 20, 0);
+  d.inner().join.dihedral = {DihedralBy::angle, 0};
+  const TrueWing w = wingOf(d);
+  for (const bool top : {true, false}) {
+    double sum = 0;
+    const auto& ribs = w.inner().frame.ribs;
+    for (std::size_t i = 1; i < ribs.size(); ++i)
+      sum += ((top ? ribs[i].upperRun : ribs[i].lowerRun).sheetWood +
+              (top ? ribs[i - 1].upperRun : ribs[i - 1].lowerRun).sheetWood) /
+             2 * (ribs[i].t() - ribs[i - 1].t());
+    for (const Part& part : w.inner().parts) {
+      if (part.key != (top ? "sheet.top" : "sheet.bottom")) continue;
+      EXPECT_NEAR(part.area, sum, 0.003 * sum);
+      EXPECT_NEAR(part.grams, sum * part.stock.thickness * 160e-6, 0.003 * part.grams);
+    }
+  }
+}
+
+/// One that reaches no farther than the leading edge's stock is no sheet, and that is said.
+TEST(Skins, ThatEndBeforeTheyBeginAreSaid) {
+  Design d;
+  d.inner().sheeting.fraction = 0.02;
+  d.inner().leadingEdge.kind = LeadingEdgeKind::square, d.inner().leadingEdge.width = 12;
+  const TrueWing w = wingOf(d);
+  EXPECT_TRUE(w.inner().skins.empty());
+  EXPECT_TRUE(test::hasFinding(w.findings, "skin.none"));
 }
 
 TEST(Skins, TellWhenTheyCannotBeBent) {

@@ -3,6 +3,7 @@
 #include "core/drawing/wing_drawings.h"
 #include "core/files/shipped.h"
 #include "core/geometry/polyline.h"
+#include "core/parts/bent_wood.h"
 #include "core/parts/stick_rib.h"
 #include "core/work/piece_list.h"
 #include "core/work/take_away.h"
@@ -158,14 +159,14 @@ TEST(Sticks, WeighWhatTheirPiecesDo) {
   }
 }
 
-// By hand: eight ribs of one chord, the end ones of sheet; two hands, three wings at once, two spares.
+// By hand: eight ribs of one chord, the end ones of sheet; two hands, three wings at once, two spares of every rib.
 TEST(Sticks, ShareAFixtureWhereTheyAreAlike) {
   Design d = ofSticks();
   d.inner().panel = test::panelOf(700, 200, 200, 0, 0);
   d.cutList.batch = 3, d.cutList.spares = 2;
   const TrueWing w = wingOf(d);
   EXPECT_EQ(figureOf(w, "sticks.fixtures"), 1);
-  EXPECT_EQ(figureOf(w, "sticks.batch"), 6 * 2 * 3 + 2);
+  EXPECT_EQ(figureOf(w, "sticks.batch"), 6 * 2 * (3 + 2));
   EXPECT_EQ(ribFixtures(drawn(w).front(), Hand::right).size(), 1u);
   EXPECT_EQ(figureOf(wingOf(ofSticks()), "sticks.fixtures"), 6);
 }

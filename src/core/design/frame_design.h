@@ -123,6 +123,14 @@ struct SheetedBays {
   bool operator==(const SheetedBays&) const = default;
 };
 
+/// The run that covers a face from one rib to another, both counted from the panel's root rib; null for none. The first
+/// that is decided counts.
+inline const SheetedBays* sheetedBetween(const std::vector<SheetedBays>& all, int rib, int next, bool top) {
+  for (const SheetedBays& s : all)
+    if ((top ? s.top : s.bottom) && s.fromRib < s.toRib && rib >= s.fromRib && next <= s.toRib) return &s;
+  return nullptr;
+}
+
 struct CapStrips {
   bool top = true, bottom = true;
   double thickness = 1.5;

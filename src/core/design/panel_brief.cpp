@@ -1,5 +1,6 @@
 #include "core/design/panel_brief.h"
 #include "core/design/decisions.h"
+#include <algorithm>
 #include <charconv>
 #include <fmt/format.h>
 
@@ -107,6 +108,8 @@ std::vector<PanelBrief> briefsOf(const Design& d, int wing) {
       p.panel.rootAxis = 0;
     }
     settleEdges(p);
+    const int ribs = static_cast<int>(ribStations(p.ribs, p.panel.span).size());
+    for (SheetedBays& bays : p.sheeted) bays.toRib = std::min(bays.toRib, ribs); // past the last: to the last
     out.push_back(std::move(p));
   }
   settleFolds(out);

@@ -76,7 +76,7 @@ std::string titleOf(const Subject& s, const Design& design, PanelId id) {
     return struts[k].name;
   if (s.topic == Topic::aboard && k < design.balance.aboard.size()) return design.balance.aboard[k].name;
   if (s.topic == Topic::sheeted && k < panel.sheeted.size())
-    return fmt::format("Bays R{} to R{}", panel.sheeted[k].fromRib, panel.sheeted[k].toRib);
+    return fmt::format("Sheet, ribs {} to {}", panel.sheeted[k].fromRib, panel.sheeted[k].toRib);
   if (s.topic == Topic::brace) {
     std::string name = braceName(s.number);
     name[0] = static_cast<char>(std::toupper(static_cast<unsigned char>(name[0])));

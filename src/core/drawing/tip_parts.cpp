@@ -61,15 +61,14 @@ std::vector<Drawing> tipParts(const DrawnPanel& w, Hand hand) {
     if (tip.form.empty()) return out; // its strips leave no room for one: a finding says so
     d.loop(Layer::cut, onSheet(tip.form));
     d.strokes.push_back({Layer::mark, onSheet(tip.edge), false});
-    out.push_back(named(
-        d, hand,
-        fmt::format("{}: {} strips {} × {} round it, the longest {} and some to hold by; the outer "
-                    "line is the tip{}",
-                    t.runsOn ? "Form of trailing edge and tip" : "Tip form", t.strips, len(t.thickness),
-                    len(t.bowWidth), len(tip.longest + (t.runsOn ? (tip.form.back() - tip.inner.back()).norm() : 0)),
-                    t.springBack > 0
-                        ? fmt::format("; bent {:.0f} % further, which springs back", 100 * (1 / (1 - t.springBack) - 1))
-                        : std::string())));
+    out.push_back(named(d, hand,
+                        fmt::format("{}: {} strips {} × {} round it, the longest {} and some to hold by; the outer "
+                                    "line is the tip{}",
+                                    t.runsOn ? "Form of trailing edge and tip" : "Tip form", t.strips, len(t.thickness),
+                                    len(t.bowWidth), len(tip.longest + lengthOf(tip.form) - lengthOf(tip.inner)),
+                                    t.springBack > 0 ? fmt::format("; bent {:.0f} % further, which springs back",
+                                                                   100 * (1 / (1 - t.springBack) - 1))
+                                                     : std::string())));
     return out;
   case TipKind::block:
   case TipKind::rounded:

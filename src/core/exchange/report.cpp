@@ -1,4 +1,5 @@
 #include "core/exchange/report.h"
+#include "core/exchange/points_json.h"
 #include <fmt/format.h>
 #include <nlohmann/json.hpp>
 
@@ -6,12 +7,6 @@ namespace eup {
 namespace {
 
 using Json = nlohmann::ordered_json;
-
-Json pointsOf(const Polyline& line) {
-  Json out = Json::array();
-  for (const Point& p : line) out.push_back({p.x(), p.y()});
-  return out;
-}
 
 std::string quotedCell(const std::string& cell) {
   if (cell.find_first_of(",\"\r\n") == std::string::npos) return cell;

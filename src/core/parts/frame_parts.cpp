@@ -86,6 +86,7 @@ void addTrailingEdge(PartMaker& m) {
   layAlongEdge(part, m.loft, false, onRib);
   if (wedge) part.length += m.pastEnds(part.from, part.to, part.stock.thickness);
   part.count = square ? te.strips : wedge ? 1 : 2;
+  if (!wedge) part.drawn = DrawnOn::skins;
   part.area = wedge ? 0 : part.length * part.breadth;
   m.addRunning(std::move(part), m.heavy(te.material), [&](const Rib& rib) {
     const double chord = m.loft.frameAt(m.tOf(rib)).chord;
@@ -93,13 +94,6 @@ void addTrailingEdge(PartMaker& m) {
     return wedge ? Slice{onRib * m.depthAt(rib, chord - onRib) / 2, m.middleAt(rib, chord - onRib * 2 / 3)}
                  : Slice{2 * (onRib + te.overhang * onRib / width) * te.sheet, m.middleAt(rib, chord - onRib / 2)};
   });
-}
-
-/// How wide the sheet of a face is, at either end of the panel and at most.
-double widest(const PartMaker& m, bool top) {
-  double most = 0;
-  for (const Rib& rib : m.ribs) most = std::max(most, sheetAcross(m.loft, rib, top ? Face::upper : Face::lower));
-  return most;
 }
 
 } // namespace
@@ -134,19 +128,6 @@ void addEdgeParts(PartMaker& m) {
 }
 
 void addSkinParts(PartMaker& m) {
-  const Sheeting& s = m.d.sheeting;
-  for (const bool top : {true, false}) {
-    Part part = PartMaker::piece(Part::What::sheet, top ? "sheet.top" : "sheet.bottom",
-                                 top ? "nose sheet, top" : "nose sheet, below", s.material);
-    part.stock = Stock::sheet(s.thickness);
-    part.length = m.edgeLength(true), part.breadth = widest(m, top);
-    part.grain = s.carries ? GrainWay::span : GrainWay::length;
-    m.addRunning(std::move(part), s.thickness * m.heavy(s.material), [&](const Rib& rib) {
-      const FaceRun& run = top ? rib.upperRun : rib.lowerRun;
-      const Point at = rib.frame.fromChord(alongFace(top ? rib.upper : rib.lower, run.sheetArc - run.sheetWood / 2));
-      return Slice{run.sheetWood, at};
-    });
-  }
   for (const bool top : {true, false}) {
     if (m.d.stiffening.covers(top, !top) == 0) continue;
     Part part = PartMaker::piece(Part::What::covering, top ? "covering.top" : "covering.bottom",

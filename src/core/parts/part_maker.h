@@ -59,7 +59,7 @@ void addRibParts(PartMaker& maker, const Rib& rib);
 /// Of a stick rib: each strip, bar, block and its gussets.
 void addStickParts(PartMaker& maker, const Rib& rib);
 void addEdgeParts(PartMaker& maker);
-/// Nose sheet and covering.
+/// Covering; sheet is told with the skins.
 void addSkinParts(PartMaker& maker);
 /// Caps, doublers and webs, or a sheet spar.
 void addSparParts(PartMaker& maker, const SparLine& line);

@@ -91,10 +91,7 @@ double ribletEnd(const PanelBrief& d, const std::vector<SparLine>& spars, const 
 const SheetedBays* sheetedAt(const PanelBrief& d, const Rib& rib, Face face) {
   const int from = rib.number - d.firstRib + 1; // of what stands between two: the one inside it
   const bool between = rib.kind == RibKind::riblet || rib.kind == RibKind::crossing;
-  for (const SheetedBays& s : d.sheeted)
-    if ((face == Face::upper ? s.top : s.bottom) && from >= s.fromRib && (between ? from + 1 : from) <= s.toRib)
-      return &s;
-  return nullptr;
+  return sheetedBetween(d.sheeted, from, between ? from + 1 : from, face == Face::upper);
 }
 
 const std::string& woodOf(const Ribs& ribs, const Rib& rib) {

@@ -23,40 +23,23 @@ Part ofRib(const PartMaker& m, const Rib& rib, const std::string& key, const std
 
 } // namespace
 
+/// In the order of Stick::What; bars are numbered.
+struct StickName {
+  const char *key, *words;
+  bool numbered;
+};
+static constexpr StickName stickNames[] = {{"upper", "upper strip", false}, {"lower", "lower strip", false},
+                                           {"upright", "upright", true},    {"diagonal", "diagonal", true},
+                                           {"nose", "nose block", false},   {"tail", "tail block", false}};
+
 std::string keyOf(const Stick& stick) {
-  switch (stick.what) {
-  case Stick::What::upper:
-    return "upper";
-  case Stick::What::lower:
-    return "lower";
-  case Stick::What::upright:
-    return fmt::format("upright.{}", stick.number);
-  case Stick::What::diagonal:
-    return fmt::format("diagonal.{}", stick.number);
-  case Stick::What::noseBlock:
-    return "nose";
-  case Stick::What::tailBlock:
-    return "tail";
-  }
-  return "";
+  const StickName& name = stickNames[static_cast<std::size_t>(stick.what)];
+  return name.numbered ? fmt::format("{}.{}", name.key, stick.number) : name.key;
 }
 
 std::string wordsOf(const Stick& stick) {
-  switch (stick.what) {
-  case Stick::What::upper:
-    return "upper strip";
-  case Stick::What::lower:
-    return "lower strip";
-  case Stick::What::upright:
-    return fmt::format("upright {}", stick.number);
-  case Stick::What::diagonal:
-    return fmt::format("diagonal {}", stick.number);
-  case Stick::What::noseBlock:
-    return "nose block";
-  case Stick::What::tailBlock:
-    return "tail block";
-  }
-  return "";
+  const StickName& name = stickNames[static_cast<std::size_t>(stick.what)];
+  return name.numbered ? fmt::format("{} {}", name.words, stick.number) : name.words;
 }
 
 void addStickParts(PartMaker& m, const Rib& rib) {

@@ -158,6 +158,146 @@ bool meets(const Polyline& outline, const Region& other, double touch = 1e-3) {
   return areaOf(intersect({outline}, other)) > touch;
 }
 
+/// A loop between two chains that run the same way, counter-clockwise.
+Polyline enclosed(const Polyline& one, const Polyline& other) {
+  Polyline loop = one;
+  loop.insert(loop.end(), other.rbegin(), other.rend());
+  if (signedArea(loop) < 0) std::reverse(loop.begin(), loop.end());
+  return loop;
+}
+
+const Polyline* largest(const Region& region) {
+  const auto most = std::max_element(
+      region.begin(), region.end(), [](const Polyline& a, const Polyline& b) { return signedArea(a) < signedArea(b); });
+  return most == region.end() ? nullptr : &*most;
+}
+
+/// A stick rib in the making.
+class StickLayout {
+public:
+  StickLayout(const Sticks& decided, const Edges& of, const Region& whole, const Region& passing, Rib& to)
+      : s(decided), edges(of), body(whole), cuts(passing), rib(to), upperIn(moved(of.upper, -decided.depth)),
+        lowerIn(moved(of.lower, decided.depth)) {
+    for (Polyline* line : {&upperIn, &lowerIn}) reachTo(*line, edges.front, edges.rear);
+    for (Point& p : upperIn) p.y() = std::max(p.y(), half(p.x()));
+    for (Point& p : lowerIn) p.y() = std::min(p.y(), half(p.x()));
+    const double nose = edges.front + s.noseBlock, tail = edges.rear - s.tailBlock;
+    clearFrom = std::min(nose, tail), clearTo = std::max(nose, tail);
+  }
+
+  void layStrips() {
+    for (const bool upper : {true, false}) {
+      const Polyline& outer = upper ? edges.upper : edges.lower;
+      Stick out;
+      out.what = upper ? Stick::What::upper : Stick::What::lower;
+      out.length = lengthOf(outer);
+      if (const Region in = intersect({enclosed(outer, upper ? upperIn : lowerIn)}, body);
+          const auto* most = largest(in))
+        out.outline = *most;
+      findBend(outer, s.depth, upper, out);
+      rib.sticks.push_back(std::move(out));
+    }
+    strips = {rib.sticks[0].outline, rib.sticks[1].outline};
+  }
+
+  void layBlocks() {
+    const double high = rib.frame.chord;
+    for (const bool nose : {true, false}) {
+      const double from = nose ? edges.front : clearTo, to = nose ? clearFrom : edges.rear;
+      if (to <= from) continue;
+      const Region in = subtract(
+          intersect(intersect({enclosed(lowerIn, upperIn)}, body), {rectangle({from, -high}, {to, high})}), cuts);
+      const Polyline* most = largest(in);
+      if (!most || signedArea(*most) < splinter()) continue;
+      Stick out;
+      out.what = nose ? Stick::What::noseBlock : Stick::What::tailBlock;
+      out.outline = *most;
+      out.length = boundsOf(*most).width();
+      rib.sticks.push_back(std::move(out));
+    }
+  }
+
+  /// Uprights beside what passes, and evenly between; diagonals in the bays that they leave.
+  void standBars() {
+    std::vector<std::pair<double, double>> solid{{-1e9, clearFrom}, {clearTo, 1e9}};
+    const auto taken = takenBy(cuts);
+    solid.insert(solid.end(), taken.begin(), taken.end());
+    std::sort(solid.begin(), solid.end());
+    double from = solid.front().second;
+    for (std::size_t i = 1; i < solid.size(); ++i) {
+      if (solid[i].first - from > 2 * s.depth) fillBay(from, solid[i].first);
+      from = std::max(from, solid[i].second);
+    }
+  }
+
+  /// As glued up: a straight end and the curve that it butts against are one.
+  void glueUp() {
+    constexpr double glue = 0.02, dust = 1e-3; // mm, mm²
+    Region wood;
+    wood.reserve(rib.sticks.size());
+    for (const Stick& stick : rib.sticks)
+      for (Polyline& thicker : grown({stick.outline}, glue)) wood.push_back(std::move(thicker));
+    rib.wood = withoutDust(subtract(intersect(unite(wood, {}), body), cuts), dust);
+  }
+
+  /// A square over either end of every upright, cut to the rib.
+  void addGussets() {
+    if (s.gussets == GussetsOn::none) return;
+    const Region free = subtract(body, cuts);
+    Polyline middle;
+    middle.reserve(edges.upper.size());
+    for (const Point& p : edges.upper) middle.emplace_back(p.x(), half(p.x()));
+    for (const bool top : {true, false}) {
+      const Polyline& edge = top ? edges.upper : edges.lower;
+      const Region side = intersect(free, {enclosed(edge, middle)});
+      for (const double x : joints) {
+        const double at = heightOn(edge, x);
+        const Region on =
+            intersect({rectangle({x - s.gusset / 2, at - s.gusset}, {x + s.gusset / 2, at + s.gusset})}, side);
+        if (const Polyline* most = largest(on); most && signedArea(*most) > splinter()) rib.gussets.push_back(*most);
+      }
+    }
+  }
+
+private:
+  double half(double x) const { return (heightOn(edges.upper, x) + heightOn(edges.lower, x)) / 2; }
+  double splinter() const { return s.depth * s.depth / 4; }
+
+  bool put(std::optional<Stick> stick, int& count) {
+    // A hollow strip bulges into a long bay.
+    if (!stick || meets(stick->outline, cuts) || meets(stick->outline, strips, 0.04 * s.depth)) return false;
+    stick->number = ++count;
+    rib.sticks.push_back(std::move(*stick));
+    return true;
+  }
+
+  void fillBay(double from, double to) {
+    const Bars bars(lowerIn, upperIn, s.depth);
+    const int bays = std::max(1, static_cast<int>(std::ceil((to - from) / s.bay - 1e-9)));
+    std::vector<std::pair<double, double>> posts{{from, from}}; // whatever bounds a bay
+    const auto stand = [&](double x) {
+      if (put(bars.upright(x), uprights)) joints.push_back(x), posts.emplace_back(x - s.depth / 2, x + s.depth / 2);
+    };
+    if (from > clearFrom + hair) stand(from + s.depth / 2); // behind what passes, not behind the nose block
+    for (int k = 1; k < bays; ++k) stand(from + (to - from) * k / bays);
+    if (to < clearTo - hair) stand(to - s.depth / 2);
+    posts.emplace_back(to, to);
+    for (std::size_t k = 1; k < posts.size() && s.lacing == Lacing::zigzag; ++k)
+      if (put(bars.diagonal(posts[k - 1].second, posts[k].first, rises), diagonals)) rises = !rises;
+  }
+
+  const Sticks& s;
+  const Edges& edges;
+  const Region &body, &cuts;
+  Rib& rib;
+  Polyline upperIn, lowerIn;         ///< the strips' inner faces, each at most to the line half way between the edges
+  double clearFrom = 0, clearTo = 0; ///< between the blocks
+  Region strips;
+  int uprights = 0, diagonals = 0;
+  bool rises = true;
+  std::vector<double> joints; ///< where uprights stand
+};
+
 } // namespace
 
 bool isOfSticks(const PanelBrief& d, const Rib& rib) {
@@ -197,123 +337,15 @@ double areaOfSticks(const Rib& rib) {
   return all;
 }
 
-double bendStrain(double thickness, double outerRadius) {
-  return outerRadius > thickness / 2 ? thickness / (2 * outerRadius - thickness) : outerRadius > 0 ? 1 : 0;
-}
-
-double dryBend(const Material& wood) {
-  return wood.tension / wood.modulus;
-}
-
 void layOutSticks(const PanelBrief& d, const Region& body, const Region& cuts, Rib& rib) {
   const auto edges = edgesOf(body);
   if (!edges) return;
-  const Sticks& s = d.sticks;
-  const double deep = s.depth;
-  // The strips, each at most to the line half way between the edges.
-  Polyline upperIn = moved(edges->upper, -deep), lowerIn = moved(edges->lower, deep);
-  const auto half = [&](double x) { return (heightOn(edges->upper, x) + heightOn(edges->lower, x)) / 2; };
-  for (Polyline* line : {&upperIn, &lowerIn}) reachTo(*line, edges->front, edges->rear);
-  for (Point& p : upperIn) p.y() = std::max(p.y(), half(p.x()));
-  for (Point& p : lowerIn) p.y() = std::min(p.y(), half(p.x()));
-  const auto strip = [&](const Polyline& outer, const Polyline& inner, bool upper) {
-    Polyline loop = outer;
-    loop.insert(loop.end(), inner.rbegin(), inner.rend());
-    if (signedArea(loop) < 0) std::reverse(loop.begin(), loop.end());
-    const Region in = intersect({loop}, body);
-    Stick out;
-    out.what = upper ? Stick::What::upper : Stick::What::lower;
-    out.length = lengthOf(outer);
-    for (const Polyline& piece : in)
-      if (out.outline.empty() || signedArea(piece) > signedArea(out.outline)) out.outline = piece;
-    findBend(outer, deep, upper, out);
-    rib.sticks.push_back(std::move(out));
-  };
-  strip(edges->upper, upperIn, true);
-  strip(edges->lower, lowerIn, false);
-  // What lies between them.
-  Polyline inside = lowerIn;
-  inside.insert(inside.end(), upperIn.rbegin(), upperIn.rend());
-  const double high = rib.frame.chord, nose = edges->front + s.noseBlock, tail = edges->rear - s.tailBlock;
-  const auto block = [&](double from, double to, Stick::What what) {
-    if (to <= from) return;
-    for (const Polyline& piece :
-         subtract(intersect(intersect({inside}, body), {rectangle({from, -high}, {to, high})}), cuts)) {
-      if (signedArea(piece) < 0.25 * deep * deep) continue; // splinters
-      Stick out;
-      out.what = what;
-      out.outline = piece;
-      out.length = boundsOf(piece).width();
-      rib.sticks.push_back(std::move(out));
-      return;
-    }
-  };
-  block(edges->front, std::min(nose, tail), Stick::What::noseBlock);
-  block(std::max(tail, nose), edges->rear, Stick::What::tailBlock);
-  // Uprights beside what passes, and evenly between; diagonals in the bays that they leave.
-  const Bars bars(lowerIn, upperIn, deep);
-  std::vector<std::pair<double, double>> solid{{-1e9, std::min(nose, tail)}, {std::max(nose, tail), 1e9}};
-  const auto taken = takenBy(cuts);
-  solid.insert(solid.end(), taken.begin(), taken.end());
-  std::sort(solid.begin(), solid.end());
-  int uprights = 0, diagonals = 0;
-  bool rises = true;
-  const Region strips{rib.sticks[0].outline, rib.sticks[1].outline}; // a hollow one bulges into a long bay
-  const auto put = [&](std::optional<Stick> stick, int& count) {
-    if (!stick || meets(stick->outline, cuts) || meets(stick->outline, strips, 0.04 * deep)) return false;
-    stick->number = ++count;
-    rib.sticks.push_back(std::move(*stick));
-    return true;
-  };
-  std::vector<double> joints;
-  double from = solid.front().second;
-  for (std::size_t i = 1; i < solid.size(); ++i) {
-    const auto [begins, ends] = solid[i];
-    const bool afterBlock = from <= std::min(nose, tail) + hair, beforeBlock = begins >= std::max(nose, tail) - hair;
-    if (begins - from > 2 * deep) {
-      const int bays = std::max(1, static_cast<int>(std::ceil((begins - from) / s.bay - 1e-9)));
-      std::vector<std::pair<double, double>> posts{{from - deep, from}}; // whatever bounds a bay
-      const auto stand = [&](double x) {
-        if (put(bars.upright(x), uprights)) joints.push_back(x), posts.emplace_back(x - deep / 2, x + deep / 2);
-      };
-      if (!afterBlock) stand(from + deep / 2);
-      for (int k = 1; k < bays; ++k) stand(from + (begins - from) * k / bays);
-      if (!beforeBlock) stand(begins - deep / 2);
-      posts.emplace_back(begins, begins + deep);
-      for (std::size_t k = 1; k < posts.size() && s.lacing == Lacing::zigzag; ++k)
-        if (put(bars.diagonal(posts[k - 1].second, posts[k].first, rises), diagonals)) rises = !rises;
-    }
-    from = std::max(from, ends);
-  }
-  // As glued up: a straight end and the curve that it butts against are one.
-  constexpr double glue = 0.02, dust = 1e-3; // mm, mm²
-  Region wood;
-  wood.reserve(rib.sticks.size());
-  for (const Stick& stick : rib.sticks)
-    for (Polyline& grownBy : grown({stick.outline}, glue)) wood.push_back(std::move(grownBy));
-  rib.wood = withoutDust(subtract(intersect(unite(wood, {}), body), cuts), dust);
-  if (s.gussets == GussetsOn::none) return;
-  const Region free = subtract(body, cuts);
-  Polyline middle;
-  middle.reserve(edges->upper.size());
-  for (const Point& p : edges->upper) middle.emplace_back(p.x(), half(p.x()));
-  const auto side = [&](const Polyline& outer) {
-    Polyline loop = outer;
-    loop.insert(loop.end(), middle.rbegin(), middle.rend());
-    if (signedArea(loop) < 0) std::reverse(loop.begin(), loop.end());
-    return loop;
-  };
-  const Region above{side(edges->upper)}, below{side(edges->lower)};
-  for (const double x : joints)
-    for (const bool top : {true, false}) {
-      const double at = heightOn(top ? edges->upper : edges->lower, x), in = top ? at - s.gusset : at + s.gusset;
-      const Polyline square = rectangle({x - s.gusset / 2, std::min(in, at) - (top ? 0 : s.gusset)},
-                                        {x + s.gusset / 2, std::max(in, at) + (top ? s.gusset : 0)});
-      const Region on = intersect(intersect({square}, free), top ? above : below);
-      const auto most = std::max_element(
-          on.begin(), on.end(), [](const Polyline& a, const Polyline& b) { return signedArea(a) < signedArea(b); });
-      if (most != on.end() && signedArea(*most) > 0.25 * deep * deep) rib.gussets.push_back(*most);
-    }
+  StickLayout layout(d.sticks, *edges, body, cuts, rib);
+  layout.layStrips();
+  layout.layBlocks();
+  layout.standBars();
+  layout.glueUp();
+  layout.addGussets();
 }
 
 } // namespace eup

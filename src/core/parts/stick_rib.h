@@ -25,12 +25,4 @@ std::string wordsOf(const Stick& stick);
 /// Ribs that one fixture makes: alike within 0.1 mm in outline and in what is cut, from the root outwards.
 std::vector<std::vector<int>> alikeRibs(const std::vector<Rib>& ribs);
 
-/// How much longer the outer face of a strip becomes when it is bent so that this face has `radius`: thickness ÷ (2 ×
-/// radius − thickness), of plane sections. radius > thickness / 2; 0 for a straight strip (radius 0).
-double bendStrain(double thickness, double outerRadius);
-/// What wood bears dry: strength ÷ modulus along its grain.
-double dryBend(const Material& wood);
-/// And how much more of it wet through or steamed: common practice.
-inline constexpr double wetBend = 3;
-
 } // namespace eup

@@ -59,13 +59,11 @@ std::optional<SurfacePlace> sheetedPlace(const PanelBrief& d, const PanelLoft& l
                                          Face face) {
   if (!(face == Face::upper ? bays.top : bays.bottom)) return std::nullopt;
   const std::vector<double> stations = ribStations(d.ribs, d.panel.span);
-  const int last = std::min(bays.toRib, static_cast<int>(stations.size()));
-  if (bays.fromRib < 1 || bays.fromRib >= last) return std::nullopt;
+  const auto at = [&](int rib) { return stations.at(static_cast<std::size_t>(rib - 1)); };
+  if (bays.fromRib >= bays.toRib) return std::nullopt;
   const auto nose = noseSheet(d, loft, face);
   return SurfacePlace{face, nose ? nose->to : SurfaceLine::behindNose(loft, noseCut(d, 0)),
-                      SurfaceLine::beforeTail(loft, d.trailing.onRib()),
-                      stations[static_cast<std::size_t>(bays.fromRib - 1)],
-                      stations[static_cast<std::size_t>(last - 1)]};
+                      SurfaceLine::beforeTail(loft, d.trailing.onRib()), at(bays.fromRib), at(bays.toRib)};
 }
 
 double sheetEdgeAt(const PanelBrief& d, const PanelLoft& loft, Face face, double t) {

@@ -37,7 +37,7 @@ FlatSurface::FlatSurface(const PanelLoft& of, Face on, double from, double to) :
       const Point a = root.face(face)[static_cast<std::size_t>(i)], b = tip.face(face)[static_cast<std::size_t>(i)];
       const Point3 r(a.x(), 0, a.y()), t(b.x(), span, b.y());
       if (!rulings.empty() && (r - rulings.back().root).norm() < 1e-9) continue; // a nose without such points
-      rulings.push_back({(i - noseSteps) * 1e-9, r, t, {}, {}, {}});
+      rulings.push_back({(i - noseSteps) * 1e-9, r, t, {}, {}});
     }
   }
   std::vector<double> all{from, to};
@@ -47,20 +47,16 @@ FlatSurface::FlatSurface(const PanelLoft& of, Face on, double from, double to) :
   for (const double f : all) {
     const Point3 r = place(f, 0), t = place(f, span);
     if (!rulings.empty() && (r - rulings.back().root).norm() < 1e-9) rulings.pop_back();
-    rulings.push_back({f, r, t, {}, {}, {}});
+    rulings.push_back({f, r, t, {}, {}});
   }
   rulings.front().flatRoot = {0, 0};
-  rulings.front().flatTip = rulings.front().otherTip = {0, (rulings.front().tip - rulings.front().root).norm()};
-  Point otherRoot(0, 0);
+  rulings.front().flatTip = {0, (rulings.front().tip - rulings.front().root).norm()};
   for (std::size_t i = 1; i < rulings.size(); ++i) {
     const Ruling& a = rulings[i - 1];
     Ruling& b = rulings[i];
     const double rootStep = (b.root - a.root).norm(), tipStep = (b.tip - a.tip).norm(), own = (b.tip - b.root).norm();
     b.flatRoot = beside(a.flatRoot, a.flatTip, rootStep, (b.root - a.tip).norm());
     b.flatTip = beside(b.flatRoot, a.flatTip, own, tipStep);
-    const Point tip = beside(otherRoot, a.otherTip, (b.tip - a.root).norm(), tipStep);
-    const Point base = beside(otherRoot, tip, rootStep, own);
-    b.otherTip = tip, otherRoot = base;
   }
 }
 
@@ -124,10 +120,6 @@ double FlatSurface::misfit(double from, double to) const {
   return std::abs(surface - flat);
 }
 
-double FlatSurface::apart() const {
-  return (rulings.back().flatTip - rulings.back().otherTip).norm();
-}
-
 Polyline acrossPattern(const FlatSurface& s, const SurfaceLine& from, const SurfaceLine& to, const EndPlane& plane) {
   const auto inside = [&](double t) { return std::clamp(t, 0.0, s.loft.span()); };
   const auto settle = [&](const SurfaceLine& line) { // the line's fraction where it meets the plane
@@ -135,8 +127,9 @@ Polyline acrossPattern(const FlatSurface& s, const SurfaceLine& from, const Surf
     for (int i = 0; i < 6; ++i) f = line.at(inside(s.meets(f, plane)));
     return f;
   };
+  const double begins = settle(from);
   Polyline out;
-  const std::vector<double> all = s.fractions(settle(from), settle(to));
+  const std::vector<double> all = s.fractions(begins, std::max(begins, settle(to)));
   out.reserve(all.size());
   for (const double f : all) out.push_back(s.at(f, s.meets(f, plane)));
   return out;
@@ -157,7 +150,7 @@ FlatPattern flatPattern(const FlatSurface& s, const SurfaceLine& from, const Sur
       const double share = static_cast<double>(i) / steps;
       double t = between(inner.t, outer.t, share), f = 0;
       for (int k = 0; k < 4; ++k) {
-        f = line.at(std::clamp(t, 0.0, span));
+        f = std::max(line.at(std::clamp(t, 0.0, span)), from.at(std::clamp(t, 0.0, span)));
         if (f <= 0) f = s.first();
         t = between(s.meets(f, inner), s.meets(f, outer), share);
       }

@@ -35,10 +35,8 @@ public:
 
   /// rad: most that the surface's normal turns along one straight line between two fractions.
   double turn(double from, double to) const;
-  /// mm: how much wider or narrower than the surface the pattern is half way along it, between two fractions; and how
-  /// far the rear edges of the two ways of laying it out (by one diagonal or the other) come to lie apart.
+  /// mm: how much wider or narrower than the surface the pattern is half way along it, between two fractions.
   double misfit(double from, double to) const;
-  double apart() const;
 
   const PanelLoft& loft;
   Face face;
@@ -48,7 +46,6 @@ private:
     double fraction = 0;
     Point3 root, tip;        ///< in the panel
     Point flatRoot, flatTip; ///< on the pattern
-    Point otherTip;          ///< by the other diagonals
   };
   /// The straight lines on either side of a fraction, and how far it lies between them.
   struct Between {
@@ -63,6 +60,7 @@ private:
 struct SkinLine {
   std::string name;
   Polyline line;
+  double t = 0; ///< of a rib: where it stands, mm of the panel's span
 };
 
 /// The pattern of a piece of skin between two lines and two planes.
@@ -76,7 +74,7 @@ struct FlatPattern {
   double turn = 0, misfit = 0; ///< see FlatSurface
 };
 
-/// `from` lies before `to` all along; both are lines of the surface's own face.
+/// Both are lines of the surface's own face; where `to` comes to lie before `from` the piece has no width.
 FlatPattern flatPattern(const FlatSurface& surface, const SurfaceLine& from, const SurfaceLine& to,
                         const EndPlane& inner, const EndPlane& outer);
 

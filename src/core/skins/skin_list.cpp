@@ -16,16 +16,6 @@ EndPlane outerPlane(const PanelBrief& d) {
   return {d.panel.span, d.beyond ? -d.leanBeyond : 0, 0};
 }
 
-/// How far the saw leans from square to a face, where a plane cuts it half way along its end.
-double tiltAt(const FlatSurface& s, double fraction, const EndPlane& plane) {
-  const double t = std::clamp(s.meets(fraction, plane), 0.0, s.loft.span()), span = s.loft.span();
-  const double slope = s.loft.slope(s.face, fraction, t);
-  const Point a = s.loft.at(s.face, fraction, 0), b = s.loft.at(s.face, fraction, span);
-  const Point3 across(1, 0, slope), along(b.x() - a.x(), span, b.y() - a.y());
-  const Point3 normal = across.cross(along).normalized(), cut(0, std::cos(plane.lean), -std::sin(plane.lean));
-  return std::asin(std::clamp(cut.dot(normal), -1.0, 1.0));
-}
-
 /// Joined where the stock ends, on the last rib before that; below one rib sooner, so that no joint lies under another.
 void addJoints(const PanelBrief& d, const FlatSurface& s, const SurfaceLine& from, const SurfaceLine& to,
                const Frame& frame, Skin& skin) {
@@ -89,13 +79,15 @@ struct Ends {
 void lay(const PanelBrief& d, const PanelLoft& loft, const Frame& frame, const SurfaceLine& from, const SurfaceLine& to,
          const Ends& ends, Skin skin, std::vector<Skin>& out) {
   double front = 1, rear = 0;
+  bool any = false;
   const auto on = [&](double t) { return std::clamp(t, 0.0, loft.span()); };
   skin.inner = ends.inner.t, skin.outer = ends.outer.t;
   for (int i = 0; i <= 8; ++i) {
     const double t = on(skin.inner + (skin.outer - skin.inner) * i / 8);
     front = std::min(front, from.at(t)), rear = std::max(rear, to.at(t));
-    if (to.at(t) <= from.at(t) + 1e-6) return; // nothing is left between its lines
+    any = any || to.at(t) > from.at(t) + 1e-6;
   }
+  if (!any) return; // nothing is left between its lines
   // A line that keeps its distance from an edge has other fractions past turned or leaning ends: with some room.
   constexpr double room = 0.02;
   const FlatSurface surface(loft, skin.face, front > room ? front - room : 0, std::min(rear + room, 1.0));
@@ -103,7 +95,7 @@ void lay(const PanelBrief& d, const PanelLoft& loft, const Frame& frame, const S
   skin.pattern = flatPattern(surface, from, to, ends.inner, ends.outer);
   for (const Rib& rib : frame.ribs)
     if (rib.t() > skin.inner + 1e-6 && rib.t() < skin.outer - 1e-6)
-      skin.ribs.push_back({rib.name(), acrossPattern(surface, from, to, {rib.frame.t, rib.lean, rib.turn})});
+      skin.ribs.push_back({rib.name(), acrossPattern(surface, from, to, {rib.frame.t, rib.lean, rib.turn}), rib.t()});
   for (const SparLine& line : frame.spars) {
     Polyline run;
     constexpr int steps = 24;
@@ -114,13 +106,10 @@ void lay(const PanelBrief& d, const PanelLoft& loft, const Frame& frame, const S
       if (t <= line.end + 1e-6 && fraction > from.at(on(t)) && fraction < to.at(on(t)))
         run.push_back(surface.at(fraction, t));
     }
-    if (run.size() > 1) skin.spars.push_back({d.spars[static_cast<std::size_t>(line.index)].name, std::move(run)});
+    if (run.size() > 1) skin.spars.push_back({d.spars[static_cast<std::size_t>(line.index)].name, std::move(run), 0});
   }
   const double widest = std::max(skin.pattern.innerWidth, skin.pattern.outerWidth);
   skin.strips = std::max(1, static_cast<int>(std::ceil(widest / d.cutList.sheetWidth - 1e-9)));
-  const auto middle = [&](double t) { return (from.at(on(t)) + to.at(on(t))) / 2; };
-  skin.innerTilt = tiltAt(surface, middle(skin.inner), ends.inner);
-  skin.outerTilt = tiltAt(surface, middle(skin.outer), ends.outer);
   addJoints(d, surface, from, to, frame, skin);
   findBend(frame, from, to, skin);
   out.push_back(std::move(skin));
@@ -136,9 +125,18 @@ EndPlane endOn(const PanelBrief& d, const Frame& frame, int rib) {
 
 } // namespace
 
-double dryBendAcross(const Material& wood) {
-  return 2 * wood.compressionAcross / wood.across;
+namespace {
+
+Skin named(Skin::What what, const std::string& kind, const std::string& name, const std::string& piece, Face face) {
+  Skin skin;
+  const bool top = face == Face::upper;
+  const char* end = top ? ".top" : ".bottom";
+  skin.what = what, skin.face = face;
+  skin.key = kind + end, skin.name = name + (top ? ", top" : ", below"), skin.piece = piece + end;
+  return skin;
 }
+
+} // namespace
 
 std::vector<Skin> skinsOf(const PanelBrief& d, const PanelLoft& loft, const Frame& frame) {
   std::vector<Skin> out;
@@ -146,10 +144,8 @@ std::vector<Skin> skinsOf(const PanelBrief& d, const PanelLoft& loft, const Fram
   for (const Face face : {Face::upper, Face::lower}) {
     const auto place = noseSheet(d, loft, face);
     if (!place) continue;
-    Skin skin;
-    skin.key = face == Face::upper ? "nose.top" : "nose.bottom";
-    skin.name = face == Face::upper ? "nose sheet, top" : "nose sheet, below";
-    skin.face = face, skin.thickness = d.sheeting.thickness, skin.material = d.sheeting.material;
+    Skin skin = named(Skin::What::nose, "nose", "nose sheet", "sheet", face);
+    skin.thickness = d.sheeting.thickness, skin.material = d.sheeting.material;
     const double nose = noseCut(d, 0);
     lay(d, loft, frame, nose > 0 ? SurfaceLine::behindNose(loft, nose) : place->from, place->to, whole, std::move(skin),
         out);
@@ -159,22 +155,20 @@ std::vector<Skin> skinsOf(const PanelBrief& d, const PanelLoft& loft, const Fram
       const SheetedBays& bays = d.sheeted[i];
       const auto place = sheetedPlace(d, loft, bays, face);
       if (!place) continue;
-      Skin skin;
-      skin.key = fmt::format("bays.{}.{}", i + 1, face == Face::upper ? "top" : "bottom");
-      skin.name = fmt::format("sheet R{} to R{}, {}", d.firstRib + bays.fromRib - 1,
-                              std::min(d.firstRib + bays.toRib - 1, frame.ribs.back().number),
-                              face == Face::upper ? "top" : "below");
-      skin.face = face, skin.thickness = bays.thickness, skin.material = bays.material;
+      const std::string kind = fmt::format("bays.{}", i + 1);
+      Skin skin = named(Skin::What::bays, kind,
+                        fmt::format("sheet R{} to R{}", d.firstRib + bays.fromRib - 1, d.firstRib + bays.toRib - 1),
+                        kind, face);
+      skin.run = static_cast<int>(i);
+      skin.thickness = bays.thickness, skin.material = bays.material;
       lay(d, loft, frame, place->from, place->to, {endOn(d, frame, bays.fromRib), endOn(d, frame, bays.toRib)},
           std::move(skin), out);
     }
   const TrailingEdge& te = d.trailingEdge;
   if (te.kind != TrailingEdgeKind::twoSheets) return out;
   for (const Face face : {Face::upper, Face::lower}) {
-    Skin skin;
-    skin.key = face == Face::upper ? "tail.top" : "tail.bottom";
-    skin.name = face == Face::upper ? "trailing edge sheet, top" : "trailing edge sheet, below";
-    skin.face = face, skin.thickness = te.sheet, skin.material = te.material;
+    Skin skin = named(Skin::What::tail, "tail", "trailing edge sheet", "te", face);
+    skin.thickness = te.sheet, skin.material = te.material;
     lay(d, loft, frame, SurfaceLine::beforeTail(loft, d.trailing.onRib()), SurfaceLine::atFraction(1), whole,
         std::move(skin), out);
   }

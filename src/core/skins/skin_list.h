@@ -14,8 +14,11 @@ struct SkinJoint {
 };
 
 struct Skin {
-  std::string key;  ///< "nose.top", "tail.bottom"
-  std::string name; ///< "nose sheet, top"
+  enum class What { nose, bays, tail } what = What::nose;
+  int run = 0;       ///< of What::bays: which run of them, from 0
+  std::string key;   ///< "nose.top", "bays.1.top", "tail.bottom"
+  std::string name;  ///< "nose sheet, top"
+  std::string piece; ///< key of its part
   Face face = Face::upper;
   double thickness = 0;
   std::string material;
@@ -29,7 +32,6 @@ struct Skin {
   /// Sharpest bend of its outer face, rolled round the ribs; 0 for a flat one.
   double bend = 0;
   int bendRib = 0;
-  double innerTilt = 0, outerTilt = 0; ///< rad: how far the saw tilts from square to the sheet at its ends
 };
 
 /// The nose sheet, sheeted bays and the sheets of a trailing edge of two, top before bottom. Their outer faces are the
@@ -38,12 +40,11 @@ struct Skin {
 /// middle of ribs.
 std::vector<Skin> skinsOf(const PanelBrief& design, const PanelLoft& loft, const Frame& frame);
 
-/// The pieces of sheeted bays.
+/// Their pieces, as large as their patterns; those of a trailing edge of two sheets are told with the frame.
 std::vector<Part> partsOfSkins(const PanelBrief& design, const PanelLoft& loft, const Frame& frame,
                                const std::vector<Skin>& skins);
-
-/// How much its outer fibres may stretch dry, bent round a line along its grain: twice what it gives evenly, pressed
-/// across the grain (strength ÷ modulus), for it yields before it cracks. Common practice.
-double dryBendAcross(const Material& wood);
+/// The frame's pieces and theirs: all but what joins the panel and holds it.
+std::vector<Part> builtParts(const PanelBrief& design, const PanelLoft& loft, const Frame& frame,
+                             const std::optional<TipShape>& tip, const std::vector<Skin>& skins);
 
 } // namespace eup

@@ -1,40 +1,44 @@
 // Parts of the skins that are cut from their flat patterns.
 #include "core/geometry/polyline.h"
+#include "core/parts/part_maker.h"
 #include "core/skins/skin_list.h"
 
 namespace eup {
 
 std::vector<Part> partsOfSkins(const PanelBrief& d, const PanelLoft& loft, const Frame& frame,
                                const std::vector<Skin>& skins) {
-  std::vector<Part> out;
+  PartMaker maker(d, loft, frame);
   for (const Skin& skin : skins) {
-    if (!skin.key.starts_with("bays.")) continue; // nose and trailing edge are told with the frame
-    Part part;
-    part.what = Part::What::sheet;
-    part.key = "sheeted" + skin.key.substr(4), part.name = skin.name, part.material = skin.material;
+    if (skin.what == Skin::What::tail) continue;
+    const FlatPattern& p = skin.pattern;
+    Part part = PartMaker::piece(Part::What::sheet, skin.piece, skin.name, skin.material);
     part.stock = Stock::sheet(skin.thickness);
-    part.area = skin.pattern.area;
-    part.length = lengthOf(skin.pattern.front);
-    part.breadth = std::max(skin.pattern.innerWidth, skin.pattern.outerWidth);
-    part.grain = GrainWay::length;
+    part.area = p.area, part.length = lengthOf(p.front), part.breadth = std::max(p.innerWidth, p.outerWidth);
+    const bool bends = skin.what == Skin::What::nose && d.sheeting.carries;
+    part.grain = bends ? GrainWay::span : GrainWay::length;
     part.drawn = DrawnOn::skins;
-    part.grams = part.area * skin.thickness * d.tables.named(skin.material).density * 1e-6;
-    // Along the span it weighs as it is wide there: as the chord is, about.
-    for (const Rib& rib : frame.ribs) {
-      const double t = std::clamp(rib.t(), 0.0, loft.span()), chord = loft.frameAt(t).chord;
-      if (t < skin.inner - 1e-6 || t > skin.outer + 1e-6) continue;
-      if (!part.runs.empty()) part.runs.back().to = t, part.runs.back().atTo = chord;
-      part.runs.push_back({t, t, chord, chord});
-    }
-    if (!part.runs.empty()) part.runs.pop_back();
-    double sum = 0;
-    for (const Part::Run& run : part.runs) sum += (run.atFrom + run.atTo) / 2 * (run.to - run.from);
+    part.grams = part.area * skin.thickness * maker.heavy(skin.material);
+    part.centre = skin.centre, part.at = skin.centre.y();
+    // Along the span it weighs as it is wide, from rib to rib.
+    double t = skin.inner, width = p.innerWidth, sum = 0;
+    const auto on = [&](double toT, double toWidth) {
+      part.runs.push_back({t, toT, width, toWidth});
+      sum += (width + toWidth) / 2 * (toT - t);
+      t = toT, width = toWidth;
+    };
+    for (const SkinLine& rib : skin.ribs) on(rib.t, lengthOf(rib.line));
+    on(skin.outer, p.outerWidth);
     if (sum <= 0) continue;
     for (Part::Run& run : part.runs) run.atFrom *= part.grams / sum, run.atTo *= part.grams / sum;
-    part.centre = skin.centre;
-    part.at = part.centre.y();
-    out.push_back(std::move(part));
+    maker.out.push_back(std::move(part));
   }
+  return std::move(maker.out);
+}
+
+std::vector<Part> builtParts(const PanelBrief& d, const PanelLoft& loft, const Frame& frame,
+                             const std::optional<TipShape>& tip, const std::vector<Skin>& skins) {
+  std::vector<Part> out = partsOf(d, loft, frame, tip);
+  for (Part& part : partsOfSkins(d, loft, frame, skins)) out.push_back(std::move(part));
   return out;
 }
 

@@ -64,8 +64,9 @@ SparSection sparSection(const Spar& spar, const SparLine& line, double t, const 
     const double mid = line.middle.at(t).y();
     const bool upperLeft = spar.ribSlot == SlotFrom::above;
     const bool whole = rescuedByStrip(spar);
-    s.upperOuter = upperLeft ? top - (whole ? 0 : missingOf(spar, true)) : mid;
-    s.lowerOuter = upperLeft ? mid : bottom + (whole ? 0 : missingOf(spar, false));
+    const double up = top - (whole ? 0 : missingOf(spar, true)), low = bottom + (whole ? 0 : missingOf(spar, false));
+    s.upperOuter = upperLeft ? up : std::min(mid, up);
+    s.lowerOuter = upperLeft ? std::max(mid, low) : low;
     if (s.depth() > 0) s.fibres.push_back({s.lowerOuter, s.upperOuter, spar.sheet, s.upperModulus});
   } else {
     const Cap upper = capAt(spar.top, line.share(t)), lower = capAt(spar.bottom, line.share(t));

@@ -99,7 +99,8 @@ public:
         if (*std::min_element(at.begin(), at.end()) < 0) continue;
         for (const bool top : {true, false}) {
           const bool sheet = (top ? design.sheeting.top : design.sheeting.bottom) && underSheet(lines[k], at);
-          const SheetedBays* all = bayOfSheet(static_cast<int>(i), top);
+          const int bay = static_cast<int>(i);
+          const SheetedBays* all = sheetedBetween(design.sheeted, bay, bay + 1, top);
           wall(at, top,
                sheet                                 ? of(design.sheeting.material).shear * design.sheeting.thickness
                : all                                 ? of(all->material).shear * all->thickness
@@ -274,13 +275,6 @@ private:
       places[k] = top ? of(i[k]).top : of(i[k]).bottom;
     }
     frame.shearWall(nodes, places, shear);
-  }
-
-  /// The sheet all over a bay, counted from 1; null for none.
-  const SheetedBays* bayOfSheet(int bay, bool top) const {
-    for (const SheetedBays& s : design.sheeted)
-      if ((top ? s.top : s.bottom) && bay >= s.fromRib && bay + 1 <= s.toRib) return &s;
-    return nullptr;
   }
 
   /// Strips along a rib, from where the sheet ends to its tail.

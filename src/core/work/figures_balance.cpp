@@ -35,7 +35,6 @@ void liftAsideFigure(const TrueWing& w, FigureList& out) {
         area += frame.chord * step;
       }
     }
-  constexpr double airDensity = 1.225; // kg/m³, ICAO standard atmosphere at sea level
   const double lift = f.mass * 1e-3 * standardGravity * w.design.wings.front().carries,
                coefficient = lift / (airDensity / 2 * f.airSpeed * f.airSpeed * area * 1e-6),
                slope = liftSlope(bothHands(w.main()).aspect), angle = coefficient / slope;

@@ -40,10 +40,9 @@ void shortSparFigures(const TruePanel& w, FigureList& out) {
     if (!s.rescued) continue;
     const bool strip = rescuedByStrip(s);
     share(s, "rescuedBears", fmt::format("Closed, {} bears", s.name),
-          strip
-              ? fmt::format("with a strip of {} × {} glued into the ribs' open slots, all along", out.len(s.sheet),
-                            out.len(s.cutShort))
-              : "no more at the ribs, which part the strips: they close the gap and carry its shear between the ribs");
+          strip ? fmt::format("with a strip of {} × {} glued into the ribs' open slots, all along", out.len(s.sheet),
+                              out.len(s.cutShort))
+                : "at the ribs, where that edge is slotted away in any case; between them the strips close the gap");
   }
 }
 
@@ -53,25 +52,16 @@ void shortSparFindings(Finder f) {
     if (s.kind != SparKind::fullDepth || s.cutShort <= 0) continue;
     const std::string path = fmt::format("spars.{}.", i);
     const bool open = s.shortBelow == (s.ribSlot == SlotFrom::below);
-    if (!s.rescued)
-      f.say({"spar.shallow",
-             Severity::warning,
-             Stage::spars,
-             fmt::format("The {} does not reach the {}", s.name, s.shortBelow ? "underside" : "top"),
-             fmt::format("It was cut too shallow by {}: covering and sheet find nothing there.", f.len(s.cutShort)),
-             open ? "Glue a strip into the slots above it, all along, or cut the spar anew."
-                  : "Glue strips on it from rib to rib, or cut the spar anew.",
-             {},
-             {path + "rescued", path + "cutShort"}});
-    else if (!open)
-      f.say({"spar.shallow",
-             Severity::note,
-             Stage::spars,
-             fmt::format("The {} stays as weak at the ribs as it was cut", s.name),
-             "The strips end at every rib; bending is told for the depth that runs through.",
-             "Where the reserve is short, cut the spar anew or double it.",
-             {},
-             {path + "cutShort"}});
+    if (s.rescued) continue;
+    f.say({"spar.shallow",
+           Severity::warning,
+           Stage::spars,
+           fmt::format("The {} does not reach the {}", s.name, s.shortBelow ? "underside" : "top"),
+           fmt::format("It was cut too shallow by {}: covering and sheet find nothing there.", f.len(s.cutShort)),
+           open ? "Glue a strip into the ribs' open slots, all along, or cut the spar anew."
+                : "Glue strips on it from rib to rib, or cut the spar anew.",
+           {},
+           {path + "rescued", path + "cutShort"}});
   }
 }
 

@@ -1,7 +1,8 @@
 // Figures and findings of skins: their flat patterns, how they bend, what they are made up of.
 #include "core/geometry/polyline.h"
-#include "core/work/bent_wood.h"
+#include "core/work/bend_figure.h"
 #include "core/work/finder.h"
+#include <algorithm>
 #include <cmath>
 
 namespace eup {
@@ -9,33 +10,32 @@ namespace {
 
 const char* developed = "the ruled panel laid flat, straight line by straight line";
 
-/// "sheeted.0.": the decisions of a run of bays ("bays.1.top").
+/// "sheeted.0.": the decisions of a run of bays.
 std::string bayPath(const Skin& skin) {
-  return fmt::format("sheeted.{}.", std::stoi(skin.key.substr(5)) - 1);
+  return fmt::format("sheeted.{}.", skin.run);
 }
 
 /// What decides a skin's breadth.
 std::vector<std::string> decidedBy(const Skin& skin) {
-  if (skin.key.starts_with("tail.")) return {"trailingEdge.width", "panel.rootChord", "panel.tipChord"};
-  if (skin.key.starts_with("bays."))
+  if (skin.what == Skin::What::tail) return {"trailingEdge.width", "panel.rootChord", "panel.tipChord"};
+  if (skin.what == Skin::What::bays)
     return {bayPath(skin) + "toRib", bayPath(skin) + "fromRib", "panel.rootChord", "trailingEdge.width"};
   return {"sheeting.fraction", "sheeting.to", "panel.rootChord", "panel.tipChord", "leadingEdge.width"};
 }
 
 std::string thicknessOf(const Skin& skin) {
-  if (skin.key.starts_with("bays.")) return bayPath(skin) + "thickness";
-  return skin.key.starts_with("tail.") ? "trailingEdge.sheet" : "sheeting.thickness";
+  if (skin.what == Skin::What::bays) return bayPath(skin) + "thickness";
+  return skin.what == Skin::What::tail ? "trailingEdge.sheet" : "sheeting.thickness";
 }
 
 void endFigures(const TruePanel& w, const Skin& skin, bool inner, FigureList& out) {
   const std::string key = fmt::format("skin.{}.{}", skin.key, inner ? "inner" : "outer");
   const FlatPattern& p = skin.pattern;
-  const char* end = skin.key.starts_with("bays.") ? (inner ? "at its inner end" : "at its outer end")
+  const char* end = skin.what == Skin::What::bays ? (inner ? "at its inner end" : "at its outer end")
                     : !inner                      ? (w.design.outermost() ? "at the tip" : "at the next join")
                     : w.design.innermost()        ? "at the root"
                                                   : "at the join";
-  const double width = inner ? p.innerWidth : p.outerWidth, angle = inner ? p.innerAngle : p.outerAngle,
-               tilt = inner ? skin.innerTilt : skin.outerTilt;
+  const double width = inner ? p.innerWidth : p.outerWidth, angle = inner ? p.innerAngle : p.outerAngle;
   out.add({key + "Width", fmt::format("Width {}: {}", end, skin.name), width, Quantity::length, Stage::skins,
            "laid flat, along its end from its front edge to its rear one", "length of the surface between its edges",
            fmt::format("{} of chord {}", out.len(width),
@@ -50,8 +50,8 @@ void endFigures(const TruePanel& w, const Skin& skin, bool inner, FigureList& ou
                        "would come out {} short",
                        angle >= 0 ? "farther out" : "farther in", out.len(std::abs(width * std::tan(angle)))),
            "between the line through both corners and square to the front edge; short by width × tan of it",
-           fmt::format("{} × tan {} = {}; saw tilted {} from square", out.len(width), out.deg(std::abs(angle)),
-                       out.len(std::abs(width * std::tan(angle))), out.deg(std::abs(tilt))),
+           fmt::format("{} × tan {} = {}", out.len(width), out.deg(std::abs(angle)),
+                       out.len(std::abs(width * std::tan(angle)))),
            developed,
            {"panel.tipSetback", "panel.rootChord", "join.dihedral.angle"},
            true});
@@ -89,7 +89,7 @@ void skinFigures(const TruePanel& w, FigureList& out) {
              "a surface that turns cannot be laid flat exactly; what remains is stretched into the sheet",
              {"panel.washout", "panel.tipChord"}});
     const Material& wood = w.design.tables.named(skin.material);
-    if (!skin.key.starts_with("tail."))
+    if (skin.what != Skin::What::tail)
       bendFigure(key + "bend", "Sharpest bend: " + name, skin.bend, skin.thickness, wood, dryBendAcross(wood),
                  fmt::format("of its outer face at R{}, rolled across its grain", skin.bendRib),
                  {thicknessOf(skin), "leadingEdge.width"}, Stage::skins, out);
@@ -126,17 +126,15 @@ static void sheetedFindings(Finder f) {
   const auto& all = f.w.design.sheeted;
   for (std::size_t i = 0; i < all.size(); ++i) {
     const std::string path = fmt::format("sheeted.{}.", i);
-    if (all[i].toRib > ribs || all[i].fromRib >= std::min(all[i].toRib, ribs))
-      f.say(
-          {"sheeted.ribs",
-           Severity::warning,
-           Stage::skins,
-           all[i].fromRib >= all[i].toRib ? "Sheeted bays end before they begin" : "Sheeted bays run past the last rib",
-           fmt::format("From rib {} to rib {}; the panel has {}, counted from its root rib, which is 1.",
-                       all[i].fromRib, all[i].toRib, ribs),
-           "Let them end on a rib that is there.",
-           {},
-           {path + "toRib", path + "fromRib"}});
+    if (all[i].fromRib >= all[i].toRib)
+      f.say({"sheeted.ribs",
+             Severity::warning,
+             Stage::skins,
+             "Sheeted bays end before they begin",
+             fmt::format("From rib {}; the panel has {}, counted from its root rib, which is 1.", all[i].fromRib, ribs),
+             "Let them end on a rib farther out.",
+             {},
+             {path + "toRib", path + "fromRib"}});
     for (std::size_t k = 0; k < i; ++k)
       if (((all[i].top && all[k].top) || (all[i].bottom && all[k].bottom)) &&
           std::max(all[i].fromRib, all[k].fromRib) < std::min(all[i].toRib, all[k].toRib))
@@ -154,9 +152,22 @@ static void sheetedFindings(Finder f) {
 
 void skinFindings(Finder f) {
   sheetedFindings(f);
+  const Sheeting& nose = f.w.design.sheeting;
+  for (const Face face : {Face::upper, Face::lower})
+    if ((face == Face::upper ? nose.top : nose.bottom) &&
+        std::none_of(f.w.skins.begin(), f.w.skins.end(),
+                     [&](const Skin& s) { return s.what == Skin::What::nose && s.face == face; }))
+      f.say({"skin.none",
+             Severity::warning,
+             Stage::skins,
+             fmt::format("There is no nose sheet {}", face == Face::upper ? "on top" : "below"),
+             "It should end before the back of the leading edge's stock.",
+             "Let it reach farther aft, or leave it off.",
+             {},
+             {"sheeting.fraction", "sheeting.to", "leadingEdge.width"}});
   for (const Skin& skin : f.w.skins) {
     const std::string key = "skin." + skin.key.substr(0, skin.key.find('.'));
-    if (!skin.key.starts_with("tail.") && skin.bend > 0) {
+    if (skin.what != Skin::What::tail && skin.bend > 0) {
       const Bends how = bendsAt(skin.thickness, skin.bend, dryBendAcross(f.w.design.tables.named(skin.material)));
       if (how != Bends::dry)
         f.say(

@@ -1,6 +1,6 @@
 // Figures and findings of ribs that are glued up of sticks in a fixture.
 #include "core/parts/stick_rib.h"
-#include "core/work/bent_wood.h"
+#include "core/work/bend_figure.h"
 #include "core/work/finder.h"
 #include <numeric>
 
@@ -61,12 +61,12 @@ void stickFigures(const TruePanel& w, FigureList& out) {
            planeGeometry, from, true});
   out.add({"sticks.batch",
            "Largest batch to sand as one",
-           static_cast<double>(most) * hands * batch + spares,
+           static_cast<double>(most) * hands * (batch + spares),
            Quantity::count,
            Stage::ribs,
            "slid on short spars and clamped: both ends, the openings and the depth over them must be equal",
-           "ribs of one shape × hands × wings + spares",
-           fmt::format("{} × {} × {} + {}", most, hands, batch, spares),
+           "ribs of one shape × hands × (wings + spares of each)",
+           fmt::format("{} × {} × ({} + {})", most, hands, batch, spares),
            planeGeometry,
            {"ribs.make", "cutList.batch", "cutList.spares"},
            true});

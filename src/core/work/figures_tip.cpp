@@ -1,7 +1,6 @@
 // Figures of riblets and of the tip.
 #include "core/parts/part.h"
-#include "core/parts/stick_rib.h"
-#include "core/work/bent_wood.h"
+#include "core/work/bend_figure.h"
 #include "core/work/report_parts.h"
 #include <fmt/format.h>
 

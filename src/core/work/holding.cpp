@@ -109,8 +109,9 @@ void addPosts(WholeWing& w, const Posts& posts) {
     part.shared = true;
     part.grams = area * length * root.design.tables.named(posts.material).density * 1e-6 / 2; // of one hand
     const Point top = root.shape.loft.at(Face::lower, front ? posts.front : posts.rear, 0);
-    part.centre = {top.x(), 0, top.y() - length / 2};
-    part.from = {top.x(), 0, top.y() - length}, part.to = {top.x(), 0, top.y()};
+    const auto at = [&](double up) { return inPanel(w.inSpace.front(), {top.x(), posts.offset, top.y() + up}); };
+    part.centre = at(-length / 2);
+    part.from = at(-length), part.to = at(0);
     addPart(root, std::move(part));
   }
 }

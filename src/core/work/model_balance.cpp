@@ -79,8 +79,9 @@ ModelBalance balanceOf(const TrueWing& w) {
     for (std::size_t k = 0; k < wing.panels.size(); ++k)
       for (const Part& part : wing.panels[k].parts) {
         const Point3 at = inModel(w, i, k, part.centre);
-        if (wing.mirrored && part.shared)
-          put(wing.panels[k], part, Hand::right, 2 * part.grams, {at.x(), 0, at.z()});
+        if (wing.mirrored && part.shared) // half of it in either hand; but a post stands where it stands
+          put(wing.panels[k], part, Hand::right, 2 * part.grams,
+              {at.x(), part.what == Part::What::post ? at.y() : 0, at.z()});
         else
           put(wing.panels[k], part, Hand::right, part.grams, at);
       }

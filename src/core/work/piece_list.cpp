@@ -101,24 +101,22 @@ Polyline stripOnRib(const Rib& rib, const Part& part) {
   return {corner(x - reach, -1), corner(x + reach, -1), corner(x + reach, 1), corner(x - reach, 1)};
 }
 
-Polyline onFace(const TruePanel& panel, Face face, bool sheet) {
-  const PanelLoft& loft = panel.shape.loft;
+/// All of it.
+Polyline planOf(const TruePanel& panel) {
   Polyline front, rear;
   for (const Rib& rib : panel.frame.ribs) {
-    const double t = std::clamp(rib.t(), 0.0, loft.span());
-    const ChordFrame frame = loft.frameAt(t);
-    const double to = sheet ? sheetEdgeAt(panel.design, loft, face, t) : 1;
+    const double t = std::clamp(rib.t(), 0.0, panel.shape.loft.span());
+    const ChordFrame frame = panel.shape.loft.frameAt(t);
     front.emplace_back(frame.le.x(), t);
-    rear.emplace_back(frame.fromChord({to * frame.chord, 0}).x(), t);
+    rear.emplace_back(frame.te.x(), t);
   }
   front.insert(front.end(), rear.rbegin(), rear.rend());
   return front;
 }
 
-/// A run of sheeted bays.
-Polyline onBays(const TruePanel& panel, const Part& part) {
+Polyline skinFromAbove(const TruePanel& panel, const Part& part) {
   for (const Skin& skin : panel.skins)
-    if (skin.key.starts_with("bays.") && "sheeted" + skin.key.substr(4) == part.key) return skin.plan;
+    if (skin.piece == part.key) return skin.plan;
   return {};
 }
 
@@ -133,10 +131,9 @@ Polyline seenFromAbove(const TruePanel& panel, const Part& part) {
     if (const Rib* rib = ribOf(panel, part)) return stripOnRib(*rib, part);
     return {};
   case Part::What::sheet:
-    if (part.key.starts_with("sheeted.")) return onBays(panel, part);
-    [[fallthrough]];
+    return skinFromAbove(panel, part);
   case Part::What::covering:
-    return onFace(panel, part.key.ends_with("top") ? Face::upper : Face::lower, part.what == Part::What::sheet);
+    return planOf(panel);
   case Part::What::tip: {
     Polyline out;
     const double span = panel.shape.loft.span();

@@ -81,7 +81,9 @@ std::vector<StiffeningTrial> stiffeningTrials(const TruePanel& panel, const Prog
     const auto twist = frameTwist(changed, panel.shape.loft, frame, panel.strength.twist->couple);
     if (!twist || twist->twist <= 0) continue;
     const double gain = panel.strength.twist->twist / twist->twist,
-                 grams = gramsOf(partsOf(changed, panel.shape.loft, frame, panel.tip)) - asBuilt;
+                 grams = gramsOf(builtParts(changed, panel.shape.loft, frame, panel.tip,
+                                            skinsOf(changed, panel.shape.loft, frame))) -
+                         asBuilt;
     constexpr double nothing = 1e-6; // sheet that already reaches as far, by another rule
     if (std::abs(gain - 1) < nothing && std::abs(grams) < nothing) continue;
     out.push_back({way.what, way.change, twist->twist, gain, grams});

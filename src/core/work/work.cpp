@@ -27,8 +27,7 @@ TruePanel workPanel(PanelBrief d, const TruePanel* inside) {
   p.settingUp = settingUp(p.design, p.shape, p.frame);
   p.joiner = joinerRod(p.design, p.shape, neighbour ? &*neighbour : nullptr);
   p.skins = skinsOf(p.design, loft, p.frame);
-  p.parts = partsOf(p.design, loft, p.frame, p.tip);
-  for (Part& part : partsOfSkins(p.design, loft, p.frame, p.skins)) p.parts.push_back(std::move(part));
+  p.parts = builtParts(p.design, loft, p.frame, p.tip, p.skins);
   for (Part& part : partsOfJoin(p.design, p.join, p.joiner, p.frame.spars)) p.parts.push_back(std::move(part));
   p.mass = panelMass(p.parts, p.frame.ribs, p.design.inboard);
   p.strength.skin = sheetSkin(p.design, loft, p.frame.ribs);
