@@ -142,11 +142,17 @@ void DecidePanel::refresh(Changes what) {
   if (subject.topic == Topic::sheeting || subject.topic == Topic::sheeted)
     now += "|" + std::to_string(panel.sheeted.size());
   if (subject.topic == Topic::strut) now += "|" + std::to_string(wingHere().struts.size());
+  const bool holds = subject.topic == Topic::holds && document.possible();
+  if (holds)
+    for (const Hold& h : document.wing().at(id).holds) now += "|" + h.key;
   for (const Decision* d : shown) now += "|" + d->path + (d->extra && !d->extra->in ? "+" : "");
   if (now != shape) {
     shape = now;
     rebuild(shown);
   }
+  if (holds)
+    for (const Hold& h : document.wing().at(id).holds)
+      if (auto* box = form->findChild<QCheckBox*>(QString::fromStdString("looked." + h.key))) box->setChecked(h.looked);
   fill(shown);
 }
 
@@ -310,6 +316,8 @@ void DecidePanel::addTools(QGridLayout* grid, int& line) {
   case Topic::sheeting:
   case Topic::sheeted:
     return addSheetTools(grid, line);
+  case Topic::holds:
+    return addHoldTools(grid, line);
   case Topic::strut:
     return addStrutTools(grid, line);
   case Topic::balance:

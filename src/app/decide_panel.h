@@ -77,6 +77,7 @@ private:
   void addEditTool(QGridLayout* under, int line, int cell, const QString& words, const char* name, bool enabled,
                    Edit edit);
   void addSheetTools(QGridLayout* under, int line);
+  void addHoldTools(QGridLayout* under, int line);
   void addStrutTools(QGridLayout* under, int line);
   void addTablesTool(QGridLayout* under, int line, const QString& words, Shelf shelf);
   void addCopyMenu(QGridLayout* grid, PanelId id);

@@ -5,6 +5,7 @@
 #include "app/swap_dialog.h"
 #include "core/design/wing_edit.h"
 #include "core/loft/panel_edit.h"
+#include <QCheckBox>
 #include <QGridLayout>
 #include <QMenu>
 #include <QPushButton>
@@ -274,7 +275,7 @@ void DecidePanel::addSheetTools(QGridLayout* under, int line) {
               roomIn(sheeted, mostSheetedBays), [this](Design& next, Subject& then) {
                 PanelDesign& panel = next.at(here());
                 SheetedBays bays;
-                bays.thickness = panel.sheeting.thickness, bays.material = panel.sheeting.material;
+                static_cast<SkinSheet&>(bays) = panel.sheeting;
                 if (!panel.sheeted.empty()) { // on from the last
                   bays = panel.sheeted.back();
                   bays.fromRib = std::min(bays.toRib, mostRibs - 1), bays.toRib = bays.fromRib + 1;
@@ -285,6 +286,29 @@ void DecidePanel::addSheetTools(QGridLayout* under, int line) {
   if (standpoint.subject().topic != Topic::sheeted) return;
   addEditTool(under, line, 1, tr("Take it off"), "removeSheeted", true, [this](Design& next, Subject& then) {
     return takenOut(next.at(here()).sheeted, then, Topic::sheeting) ? tr("Take the sheet off") : QString();
+  });
+}
+
+/// What is looked at before the skins close the panel in: ticked here, and points of one's own.
+void DecidePanel::addHoldTools(QGridLayout* under, int line) {
+  const auto& own = document.design().at(here()).holds;
+  if (document.possible())
+    for (const Hold& hold : document.wing().at(here()).holds) {
+      auto* box = new QCheckBox(QString::fromStdString(hold.what), form);
+      box->setObjectName(QString::fromStdString("looked." + hold.key));
+      box->setChecked(hold.looked);
+      box->setToolTip(tr("Ticked when it was looked at; undo leaves it as it is"));
+      connect(box, &QCheckBox::toggled, this, [this, key = hold.key](bool on) { document.setLooked(key, on); });
+      under->addWidget(box, line++, 0, 1, 3);
+    }
+  addEditTool(under, line, 0, tr("Add a point of your own"), "addHold", roomIn(own, mostHolds),
+              [this](Design& next, Subject& then) {
+                putIn(next.at(here()).holds, HoldPoint{}, Topic::holds, then);
+                return tr("Add a point to look at");
+              });
+  if (own.empty()) return;
+  addEditTool(under, line, 1, tr("Take it out"), "removeHold", true, [this](Design& next, Subject& then) {
+    return takenOut(next.at(here()).holds, then, Topic::holds) ? tr("Take the point out") : QString();
   });
 }
 

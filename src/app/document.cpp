@@ -80,10 +80,24 @@ bool Document::edit(const QString& name, Design next, const QString& merge) {
 void Document::step(std::vector<Step>& from, std::vector<Step>& to) {
   if (from.empty()) return;
   to.push_back({from.back().name, present.design});
-  const Kept next = std::move(from.back().design);
+  Kept next = std::move(from.back().design);
   from.pop_back();
   lastMerge.clear();
+  if (next->looked != design().looked) { // records stay as they are
+    Design with = *next;
+    with.looked = design().looked;
+    next = std::make_shared<const Design>(std::move(with));
+  }
   follow(next);
+}
+
+void Document::setLooked(const std::string& key, bool looked) {
+  Design next = design();
+  std::erase_if(next.looked, [&](const Looked& l) { return l.key == key; });
+  if (looked) next.looked.push_back({key});
+  if (next == design() || outOfLimits(next)) return;
+  lastMerge.clear();
+  follow(std::make_shared<const Design>(std::move(next)));
 }
 
 void Document::undo() {

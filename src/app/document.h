@@ -33,6 +33,8 @@ public:
   /// `merge` key, as while dragging, are one step.
   /// A design that could not be read again from a file is refused: then nothing changes, and `refused` says why.
   bool edit(const QString& name, Design next, const QString& merge = {});
+  /// A record, not a decision: something was looked at before it was closed in, or was not after all. Undo leaves it.
+  void setLooked(const std::string& key, bool looked);
   /// Ends a row of merged edits.
   void settle() { lastMerge.clear(); }
 

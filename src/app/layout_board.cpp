@@ -255,7 +255,7 @@ std::vector<Handle> LayoutBoard::handles() const {
     if (begins) end("root", w.frame.spars[k].middle.root.x(), 0, root.chord, true);
     end("tip", w.frame.spars[k].middle.tip.x(), span, tip.chord, false);
   }
-  if (w.design.sheeting.to == SheetEdge::fraction && (w.design.sheeting.top || w.design.sheeting.bottom))
+  if (w.design.sheeting.to == SheetTo::fraction && (w.design.sheeting.top || w.design.sheeting.bottom))
     knob(tr("sheet edge"), root.chord * w.design.sheeting.fraction, 0, "sheeting.fraction",
          [chord = root.chord](const PanelDesign& d, const Point& by) { return d.sheeting.fraction - by.y() / chord; });
   for (const Rib& rib : w.frame.ribs) {

@@ -174,7 +174,7 @@ std::vector<Handle> RibBoard::handles() const {
     out.push_back(std::move(h));
   }
   const auto& sheet = w.design.sheeting;
-  if (sheet.to == SheetEdge::fraction && (sheet.top || sheet.bottom)) {
+  if (sheet.to == SheetTo::fraction && (sheet.top || sheet.bottom)) {
     const Polyline& face = sheet.top ? r.upper : r.lower;
     const GridPlace g = gridPlace(sheet.fraction);
     const Point at = onBoard(pointAt(face, {g.index, g.share}));

@@ -103,7 +103,7 @@ void SkinBoard::drawSkin(Ink& ink, const Laid& l) const {
   const QString sheets = skin.strips > 1 ? tr(" · %1 sheets side by side").arg(skin.strips) : QString();
   ink.text(onBoard(l, p.front.front()),
            tr("%1 · %2 thick · front edge %3%4")
-               .arg(QString::fromStdString(skin.name), len(skin.thickness), len(lengthOf(p.front)), sheets),
+               .arg(QString::fromStdString(skin.name), len(skin.of.thickness), len(lengthOf(p.front)), sheets),
            look.ink, {0, -8}, mirrored() ? Qt::AlignRight : Qt::AlignLeft, 12, true);
 }
 
@@ -146,7 +146,7 @@ void SkinBoard::draw(Ink& ink) const {
 
 std::vector<Handle> SkinBoard::handles() const {
   std::vector<Handle> out;
-  if (panel().design.sheeting.to != SheetEdge::fraction) return out;
+  if (panel().design.sheeting.to != SheetTo::fraction) return out;
   for (const Laid& l : laid()) {
     if (l.skin->what != Skin::What::nose) continue;
     const FlatPattern& p = l.skin->pattern;

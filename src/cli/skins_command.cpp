@@ -1,6 +1,7 @@
 #include "cli/skins_command.h"
 #include "core/exchange/points_json.h"
 #include "core/geometry/polyline.h"
+#include "core/skins/cover_cut.h"
 #include <fmt/format.h>
 #include <nlohmann/json.hpp>
 #include <ostream>
@@ -17,8 +18,10 @@ Json skinOf(const TruePanel& panel, const Skin& skin, const char* hand) {
            {"hand", hand},
            {"key", skin.key},
            {"name", skin.name},
-           {"material", skin.material},
-           {"thickness", skin.thickness},
+           {"material", skin.of.material},
+           {"thickness", skin.of.thickness},
+           {"layers", skin.of.layers},
+           {"grainOffSpan", skin.of.grainDeg},
            {"innerWidth", p.innerWidth},
            {"outerWidth", p.outerWidth},
            {"frontEdge", lengthOf(p.front)},
@@ -55,13 +58,27 @@ void tellSkins(const TrueWing& w, bool json, std::ostream& out) {
   Json root{{"wing", w.design.name},
             {"unit", {{"length", "mm"}, {"area", "mm2"}, {"angle", "deg"}}},
             {"pattern", "x aft, y outwards along its front edge; a right upper skin seen from outside"},
-            {"skins", Json::array()}};
+            {"skins", Json::array()},
+            {"covering", Json::array()},
+            {"lookAt", Json::array()}};
   for (const Hand hand : {Hand::right, Hand::left}) {
     if (hand == Hand::left && !w.left) continue;
     for (const WholeWing& wing : w.of(hand).wings)
-      for (const TruePanel& panel : wing.panels)
-        for (const Skin& skin : panel.skins)
-          root["skins"].push_back(skinOf(panel, skin, !w.left && wing.mirrored ? "right and left" : name(hand)));
+      for (const TruePanel& panel : wing.panels) {
+        const char* hands = !w.left && wing.mirrored ? "right and left" : name(hand);
+        for (const Skin& skin : panel.skins) root["skins"].push_back(skinOf(panel, skin, hands));
+        for (const CoverPiece& p : coverPieces(panel.design, panel.shape.loft))
+          root["covering"].push_back({{"wing", panel.design.id.wing + 1},
+                                      {"panel", panel.design.id.panel + 1},
+                                      {"hand", hands},
+                                      {"face", p.face == Face::upper ? "top" : "bottom"},
+                                      {"length", p.length},
+                                      {"width", p.width},
+                                      {"strips", p.strips}});
+        if (hand == Hand::right)
+          for (const Hold& h : panel.holds)
+            root["lookAt"].push_back({{"key", h.key}, {"what", h.what}, {"looked", h.looked}});
+      }
   }
   out << root.dump(2) << '\n';
 }

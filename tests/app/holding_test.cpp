@@ -1,6 +1,7 @@
 // Hands that differ, struts, posts and tips of one's own, in the window; and what is typed while something else
 // happens.
 #include "core/design/design_file.h"
+#include "core/design/wing_edit.h"
 #include "driver.h"
 
 namespace eup::app::test {
@@ -31,6 +32,26 @@ TEST_F(HoldingStage, StrutsAreAddedDraggedAndTakenOut) {
   EXPECT_TRUE(design().wings.front().struts.empty());
   window->document().undo();
   EXPECT_EQ(design().wings.front().struts.size(), 1u);
+}
+
+TEST_F(HoldingStage, AStrutStandsOnAnotherWing) {
+  Design d = design();
+  d = withWingAdded(d, WingKind::second).value();
+  window->document().edit("Second wing", d);
+  stage(6);
+  part("strut.0");
+  press("addStrut");
+  choose("struts.0.foot", "wing");
+  ASSERT_EQ(design().wings.front().struts[0].foot, Footing::wing);
+  type("struts.0.footOut", "300");
+  EXPECT_GT(figure("strut.1.toFootSpar"), 0);
+  EXPECT_TRUE(isDrawn(*board()));
+  const double out = design().wings.front().struts[0].footOut;
+  drag("foot of strut 1", {30, 40});
+  EXPECT_GT(design().wings.front().struts[0].footOut, out) << "along its spar, not off it";
+  window->standpoint().setWing(1);
+  part("strut.0");
+  EXPECT_TRUE(isDrawn(*board())) << "seen from the wing that it stands on";
 }
 
 TEST_F(HoldingStage, PostsArePutIn) {

@@ -13,7 +13,7 @@ TEST_F(SkinsStage, ShowTheFlatPatternsAndWhatTheyFollowFrom) {
   const double width = figure("skin.nose.top.innerWidth");
   EXPECT_GT(width, 20);
   const double fraction = design().inner().sheeting.fraction;
-  if (design().inner().sheeting.to == SheetEdge::fraction) {
+  if (design().inner().sheeting.to == SheetTo::fraction) {
     drag("rear edge of the nose sheet, top", {0, 14});
     EXPECT_GT(design().inner().sheeting.fraction, fraction);
     EXPECT_GT(figure("skin.nose.top.innerWidth"), width);
@@ -52,6 +52,50 @@ TEST_F(SkinsStage, BaysAreSheetedAllOver) {
   part("sheeted.0");
   press("removeSheeted");
   EXPECT_TRUE(design().inner().sheeted.empty());
+}
+
+/// Ticks stand in the wing; undo takes decisions back and leaves them.
+TEST_F(SkinsStage, WhatIsClosedInIsLookedAtFirst) {
+  stage(7);
+  part("holds.0");
+  const QString glue = "looked.0.0:glue";
+  auto* box = find<QCheckBox>(glue);
+  EXPECT_FALSE(box->isChecked());
+  box->setFocus();
+  QTest::keyClick(box, Qt::Key_Space);
+  ASSERT_EQ(design().looked.size(), 1u);
+  EXPECT_EQ(design().looked[0].key, "0.0:glue");
+  EXPECT_FALSE(window->document().canUndo()) << "it is no decision";
+  EXPECT_TRUE(window->document().modified());
+  press("addHold");
+  ASSERT_EQ(design().inner().holds.size(), 1u);
+  type("holds.0.what", "wires led to the tip");
+  EXPECT_NE(window->findChild<QCheckBox*>("looked.0.0:own:wires led to the tip"), nullptr);
+  window->document().undo();
+  window->document().undo();
+  EXPECT_TRUE(design().inner().holds.empty());
+  EXPECT_EQ(design().looked.size(), 1u) << "undo leaves what was looked at";
+  EXPECT_TRUE(find<QCheckBox>(glue)->isChecked());
+  window->document().redo();
+  EXPECT_EQ(design().looked.size(), 1u);
+  QTest::mouseClick(find<QCheckBox>(glue), Qt::LeftButton, {}, QPoint(8, find<QCheckBox>(glue)->height() / 2));
+  EXPECT_TRUE(design().looked.empty());
+  press("removeHold");
+  EXPECT_TRUE(design().inner().holds.empty());
+}
+
+TEST_F(SkinsStage, SheetHasGrainLayersAndAnEndOfItsOwn) {
+  stage(7);
+  part("sheeting.0");
+  choose("sheeting.to", "fromTail");
+  type("sheeting.fromTail", "110");
+  EXPECT_EQ(design().inner().sheeting.fromTail, 110);
+  putIn("sheeting.layers");
+  EXPECT_EQ(design().inner().sheeting.layers, 2);
+  EXPECT_GT(figure("skin.nose.top.layers"), 0);
+  putIn("sheeting.grain");
+  EXPECT_EQ(design().inner().sheeting.grainDeg, 45);
+  EXPECT_TRUE(isDrawn(*board()));
 }
 
 TEST_F(SkinsStage, RibsOfSticksAreDecidedWhereRibsAre) {

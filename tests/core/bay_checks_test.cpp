@@ -19,7 +19,7 @@ using test::withWebs;
 TEST(NoseBoxes, TheShearCentreLiesBeforeTheWeb) {
   EXPECT_NEAR(shearCentreAhead(900, 20, 20 / (155 * 1.5), 130 / (155 * 1.5)), 12, 1e-9);
   Design d = withWebs(Webs::between);
-  d.inner().sheeting.to = SheetEdge::spar;
+  d.inner().sheeting.to = SheetTo::sparRear;
   d.flying.diveSpeed = 30;
   const TrueWing thin = wingOf(d);
   ASSERT_TRUE(thin.inner().strength.noseBox && thin.inner().strength.noseBox->ahead);
@@ -38,7 +38,7 @@ TEST(NoseBoxes, TheShearCentreLiesBeforeTheWeb) {
 TEST(NoseBoxes, ADiveIsCheckedBayByBay) {
   Design d = withWebs(Webs::between);
   d.inner().sections.root = d.inner().sections.tip = nacaSection("4412");
-  d.inner().sheeting.to = SheetEdge::spar;
+  d.inner().sheeting.to = SheetTo::sparRear;
   EXPECT_EQ(wingOf(d).figure("sheet.twist"), nullptr);
   d.flying.diveSpeed = 25;
   const TrueWing w = wingOf(d);

@@ -278,8 +278,40 @@ TEST(CalculiX, OpenFrameWithAndWithoutDiagonals) {
   EXPECT_NEAR(gain, gainThere, 0.1 * gainThere);
 }
 
-// A wing that tapers, on a clamped root, with a strut: beams of the wing's own stiffness and a bar.
-TEST(CalculiX, WingOnAStrut) {
+/// A wing as beams: square ones a step long, each of the wing's stiffness in its middle, E of 10000 and a side that
+/// gives EI. Pressing is left out: its nodes only go up and down. `first` numbers its nodes and, ten times, its
+/// elements.
+struct BeamWing {
+  static constexpr int steps = 60;
+  std::string nodes, elements, sections, bounds, loads;
+
+  BeamWing(const WholeWing& wing, int first, double up) : from(first), span(wing.panels.front().shape.loft.span()) {
+    const Strength& bending = wing.panels.front().strength.bending;
+    for (int i = 0; i <= 2 * steps; ++i) nodes += fmt::format("{},0,{},{}\n", first + i, along(i), up);
+    for (int i = 0; i < steps; ++i) {
+      const double side = std::pow(12 * bending.along[static_cast<std::size_t>(2 * i + 1)].stiffness / 10000, 0.25);
+      const int set = first + i;
+      elements += fmt::format("*ELEMENT, TYPE=B32R, ELSET=E{0}\n{0},{1},{2},{3}\n", set, first + 2 * i,
+                              first + 2 * i + 1, first + 2 * i + 2);
+      sections += fmt::format("*BEAM SECTION, ELSET=E{0}, MATERIAL=WOOD, SECTION=RECT\n{1},{1}\n1.,0.,0.\n", set, side);
+    }
+    bounds = fmt::format("{},1,6\n", first);
+    for (int i = 1; i <= 2 * steps; ++i) {
+      bounds += fmt::format("{},1,2\n", first + i);
+      const double weight = (i % 2 == 1 ? 4.0 : i == 2 * steps ? 1.0 : 2.0) / 6 * span / steps;
+      loads += fmt::format("{},3,{}\n", first + i, wing.loads.front().load.perLength(along(i)) * weight);
+    }
+  }
+  double along(int node) const { return span * node / (2 * steps); }
+  int nodeAt(double out) const { return from + static_cast<int>(std::lround(out / span * 2 * steps)); }
+  int tip() const { return from + 2 * steps; }
+
+private:
+  int from;
+  double span;
+};
+
+Design onStruts() {
   Design d = taperedSpar();
   d.inner().join.dihedral = {DihedralBy::angle, 0};
   d.flying.kind = typedFactors, d.flying.loadFactor = 4, d.flying.pushFactor = 0, d.flying.relief = false;
@@ -287,43 +319,64 @@ TEST(CalculiX, WingOnAStrut) {
   s.out = 420, s.footAft = 70, s.footRight = 30, s.footUp = -140;
   s.width = 10, s.depth = 5;
   d.wings.front().struts = {s};
+  return d;
+}
+
+/// Of spruce, 10 × 5, between two nodes.
+std::string barBetween(int a, int b) {
+  return fmt::format("*ELEMENT, TYPE=T3D2, ELSET=BAR\n9000,{},{}\n*MATERIAL, NAME=SPRUCE\n*ELASTIC\n10800.,0.3\n"
+                     "*SOLID SECTION, ELSET=BAR, MATERIAL=SPRUCE\n{}\n",
+                     a, b, 10 * 5.0);
+}
+/// Without contraction across it: where sections change the solver keeps them rigid, which would stiffen the beam.
+constexpr const char* beamWood = "*MATERIAL, NAME=WOOD\n*ELASTIC\n10000.,0.\n";
+
+// A wing that tapers, on a clamped root, with a strut: beams of the wing's own stiffness and a bar.
+TEST(CalculiX, WingOnAStrut) {
+  Design d = onStruts();
   const TrueWing w = wingOf(d);
   const HeldStrut& held = w.main().held.struts.front();
-  const SpanLoad& load = w.inner().strength.bending.load;
-  const double span = w.inner().shape.loft.span();
-  const std::vector<BentPlace>& along = w.inner().strength.bending.along;
-  // Square beams a step long, each of the stiffness in its middle; E of 10000 and a side that gives EI. Pressing is
-  // left out: the strut's end moves across alone.
-  constexpr int steps = 60;
-  std::string model = "*NODE, NSET=ALL\n", elements, sections, held2;
-  for (int i = 0; i <= 2 * steps; ++i) model += fmt::format("{},0,{},0\n", i + 1, span * i / (2 * steps));
-  const int at = static_cast<int>(std::lround(s.out / span * 2 * steps));
-  const Point3 foot = held.place.foot - held.place.top + Point3(0, s.out, 0);
-  model += fmt::format("1000,{},{},{}\n", foot.x(), foot.y(), foot.z());
-  for (int i = 0; i < steps; ++i) {
-    const double middle = along[static_cast<std::size_t>(2 * i + 1)].stiffness;
-    const double side = std::pow(12 * middle / 10000, 0.25);
-    elements +=
-        fmt::format("*ELEMENT, TYPE=B32R, ELSET=E{0}\n{1},{2},{3},{4}\n", i, i + 1, 2 * i + 1, 2 * i + 2, 2 * i + 3);
-    sections += fmt::format("*BEAM SECTION, ELSET=E{0}, MATERIAL=WOOD, SECTION=RECT\n{1},{1}\n1.,0.,0.\n", i, side);
-  }
-  model += elements + fmt::format("*ELEMENT, TYPE=T3D2, ELSET=BAR\n900,{},1000\n", at + 1) +
-           fmt::format("*MATERIAL, NAME=WOOD\n*ELASTIC\n10000.,0.3\n*MATERIAL, NAME=SPRUCE\n*ELASTIC\n10800.,0.3\n") +
-           sections + fmt::format("*SOLID SECTION, ELSET=BAR, MATERIAL=SPRUCE\n{}\n", 10 * 5.0) +
-           "*BOUNDARY\n1,1,6\n1000,1,3\n";
-  for (int i = 2; i <= 2 * steps + 1; ++i) model += fmt::format("{},1,2\n", i);
-  std::string loads;
-  for (int i = 1; i <= 2 * steps; ++i) {
-    const double weight = (i % 2 == 1 ? 4.0 : i == 2 * steps ? 1.0 : 2.0) / 6 * span / steps;
-    loads += fmt::format("{},3,{}\n", i + 1, load.perLength(span * i / (2 * steps)) * weight);
-  }
-  const Moves moved = solved(model, loads, fmt::format("{}\n{}\n", at + 1, 2 * steps + 1));
-  const double up = moved.at(at + 1).z(), pull = 10800 * 50 / held.length * up * held.drawsDown;
+  const BeamWing beam(w.main(), 1, 0);
+  const double out = d.wings.front().struts.front().out;
+  const int at = beam.nodeAt(out);
+  const Point3 foot = held.place.foot - held.place.top + Point3(0, out, 0);
+  const Moves moved = solved(
+      "*NODE, NSET=ALL\n" + beam.nodes + fmt::format("8000,{},{},{}\n", foot.x(), foot.y(), foot.z()) + beam.elements +
+          barBetween(at, 8000) + beamWood + beam.sections + "*BOUNDARY\n" + beam.bounds + "8000,1,3\n",
+      beam.loads, fmt::format("{}\n{}\n", at, beam.tip()));
+  const double up = moved.at(at).z(), pull = 10800 * 50 / held.length * up * held.ends.front().drawsDown;
   EXPECT_NEAR(held.forces.front().force, pull, 0.03 * pull);
   d.wings.front().struts.clear(); // what is left is the difference of two bends as large as that of the free wing
   const double free = wingOf(d).main().tipDeflection;
-  EXPECT_NEAR(w.main().tipDeflection, moved.at(2 * steps + 1).z(), 0.02 * free);
+  EXPECT_NEAR(w.main().tipDeflection, moved.at(beam.tip()).z(), 0.02 * free);
   EXPECT_LT(w.main().tipDeflection, 0.5 * free);
+}
+
+// Two such wings, one over the other, the upper carrying three times as much, a slanting strut between them.
+TEST(CalculiX, TwoWingsHeldTogether) {
+  Design d = onStruts();
+  Wing lower = d.wings.front();
+  lower.kind = WingKind::second, lower.up = -160, lower.carries = 0.25, lower.struts.clear();
+  lower.panels.front().spars.front().top.width = lower.panels.front().spars.front().bottom.width = 6;
+  d.wings.front().carries = 0.75;
+  d.wings.push_back(lower);
+  Strut& s = d.wings.front().struts.front();
+  s.foot = Footing::wing, s.footWing = 2, s.footOut = 360;
+  s.material = "spruce";
+  const TrueWing w = wingOf(d);
+  const HeldStrut& held = w.main().held.struts.front();
+  const BeamWing over(w.wing(0), 1, 0), under(w.wing(1), 1001, held.place.foot.z() - held.place.top.z());
+  const int top = over.nodeAt(s.out), foot = under.nodeAt(s.footOut);
+  const Moves moved =
+      solved("*NODE, NSET=ALL\n" + over.nodes + under.nodes + over.elements + under.elements + barBetween(top, foot) +
+                 beamWood + over.sections + under.sections + "*BOUNDARY\n" + over.bounds + under.bounds,
+             over.loads + under.loads, fmt::format("{}\n{}\n{}\n{}\n", top, foot, over.tip(), under.tip()));
+  const double way = (moved.at(top).z() - moved.at(foot).z()) * std::abs(held.place.foot.z() - held.place.top.z()) /
+                     held.length,
+               pull = 10800 * 50 / held.length * way;
+  EXPECT_NEAR(held.forces.front().force, pull, 0.03 * pull);
+  EXPECT_NEAR(w.wing(0).tipDeflection, moved.at(over.tip()).z(), 0.03 * moved.at(over.tip()).z());
+  EXPECT_NEAR(w.wing(1).tipDeflection, moved.at(under.tip()).z(), 0.03 * moved.at(under.tip()).z());
 }
 
 } // namespace

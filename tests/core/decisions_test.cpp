@@ -105,7 +105,7 @@ TEST(Impossible, SaysWhy) {
   d.inner().panel.span = 20000;
   EXPECT_TRUE(test::hasFinding(impossible(d), "ribs.stations")) << "ten thousand ribs";
   d = Design{};
-  d.inner().sheeting.to = SheetEdge::spar;
+  d.inner().sheeting.to = SheetTo::sparRear;
   d.inner().sheeting.spar = 3;
   EXPECT_TRUE(test::hasFinding(impossible(d), "sheeting.spar"));
   d = Design{};

@@ -11,7 +11,7 @@ TEST(Sheet, EndsAtTheRearFaceOfItsSpar) {
   Design d;
   PanelDesign& p = d.inner();
   p.panel = test::panelOf(600, 240, 120, 36, 0, 0);
-  p.sheeting.to = SheetEdge::spar;
+  p.sheeting.to = SheetTo::sparRear;
   p.spars[0].rootFraction = p.spars[0].tipFraction = 0.3;
   p.spars[0].top.width = 9, p.spars[0].top.tapers = true, p.spars[0].top.tipWidth = 3;
   p.spars[0].bottom.width = 5;

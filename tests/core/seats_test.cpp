@@ -18,7 +18,7 @@ Design tapered(double washout) {
   d.inner().join.dihedral = {DihedralBy::angle, 4};
   d.inner().spars[0].rootFraction = d.inner().spars[0].tipFraction = 0.3;
   d.inner().sheeting.thickness = 1.5;
-  d.inner().sheeting.to = SheetEdge::fraction;
+  d.inner().sheeting.to = SheetTo::fraction;
   d.inner().sheeting.fraction = 0.3;
   d.inner().capStrips.top = d.inner().capStrips.bottom = false;
   return d;

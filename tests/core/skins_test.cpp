@@ -26,6 +26,13 @@ EndPlane tipOf(const PanelLoft& loft) {
   return {loft.span(), 0, 0};
 }
 
+SheetedBays sheetOver(bool top, bool bottom, int from, int to, double thickness, const char* material) {
+  SheetedBays out;
+  out.top = top, out.bottom = bottom, out.fromRib = from, out.toRib = to;
+  out.thickness = thickness, out.material = material;
+  return out;
+}
+
 FlatPattern between(const FlatSurface& s, double from, double to) {
   return flatPattern(s, SurfaceLine::atFraction(from), SurfaceLine::atFraction(to), rootOf(s.loft), tipOf(s.loft));
 }
@@ -222,7 +229,7 @@ TEST(SheetedBays, TakeTheRibsUnderThem) {
   d.inner().panel = test::panelOf(700, 240, 170, 20, 1);
   d.inner().ribs.count = 8;
   const TrueWing bare = wingOf(d);
-  d.inner().sheeted = {{true, false, 1, 4, 2.0, "balsa-160"}};
+  d.inner().sheeted = {sheetOver(true, false, 1, 4, 2.0, "balsa-160")};
   d.inner().capStrips.thickness = 1;
   const TrueWing w = wingOf(d);
   const TruePanel& p = w.inner();
@@ -256,9 +263,9 @@ TEST(SheetedBays, TakeTheRibsUnderThem) {
   EXPECT_NEAR(face(p.frame.ribs[5]) - top(p.frame.ribs[5]), 1, 0.05);
   ASSERT_TRUE(w.inner().strength.twist && bare.inner().strength.twist);
   EXPECT_GT(w.inner().strength.twist->stiffness, bare.inner().strength.twist->stiffness);
-  d.inner().sheeted = {{true, true, 5, 3, 1.5, "balsa-160"}};
+  d.inner().sheeted = {sheetOver(true, true, 5, 3, 1.5, "balsa-160")};
   EXPECT_TRUE(test::hasFinding(wingOf(d).findings, "sheeted.ribs"));
-  d.inner().sheeted = {{true, true, 1, 4, 1.5, "balsa-160"}, {true, false, 3, 6, 1.5, "balsa-160"}};
+  d.inner().sheeted = {sheetOver(true, true, 1, 4, 1.5, "balsa-160"), sheetOver(true, false, 3, 6, 1.5, "balsa-160")};
   EXPECT_TRUE(test::hasFinding(wingOf(d).findings, "sheeted.over"));
 }
 
@@ -267,7 +274,7 @@ TEST(SheetedBays, AreCutAndMergedWithTheirPanel) {
   Design d;
   d.inner().panel = test::panelOf(700, 240, 170, 20, 0);
   d.inner().ribs.count = 8; // every 100
-  d.inner().sheeted = {{true, true, 2, 6, 1.5, "balsa-160"}, {true, false, 7, 400, 1.5, "balsa-160"}};
+  d.inner().sheeted = {sheetOver(true, true, 2, 6, 1.5, "balsa-160"), sheetOver(true, false, 7, 400, 1.5, "balsa-160")};
   const TrueWing whole = wingOf(d);
   const auto covered = [](const TrueWing& w) {
     double all = 0;

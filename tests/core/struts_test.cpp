@@ -1,5 +1,6 @@
 // Struts and wires against statics done by hand, a propped beam of the handbooks, and Euler's strut.
 #include "core/design/decisions.h"
+#include "core/design/wing_edit.h"
 #include "core/work/holding.h"
 #include "core/work/piece_list.h"
 #include "support.h"
@@ -157,6 +158,108 @@ TEST(Struts, ThatHoldNothingAreSaid) {
   d = strutted(400);
   d.wings.front().struts.front().footUp = 3;
   EXPECT_TRUE(hasFinding(wingOf(d).findings, "strut.flat"));
+}
+
+/// Two wings of one stiffness, one over the other, an upright strut between them; the upper carries nearly all.
+Design biplane() {
+  Design d = strutted(400);
+  d.wings.front().struts.clear();
+  Wing lower = d.wings.front();
+  lower.kind = WingKind::second, lower.name = "lower", lower.up = -200, lower.carries = 0.01;
+  Strut s;
+  s.out = 400, s.foot = Footing::wing, s.footWing = 2, s.footOut = 400;
+  s.shape = CapShape::rod, s.depth = 40, s.material = "carbon-tube"; // hardly gives
+  d.wings.front().struts = {s};
+  d.wings.push_back(lower);
+  return d;
+}
+
+// Both spars end up bent alike at the strut: by the handbooks' cantilever under an even load, w = q a² (6L² − 4La + a²)
+// ÷ 24 EI, and under a force at a, a³ ÷ 3 EI.
+TEST(InterplaneStruts, ShareTheLoadOfTwoWings) {
+  const TrueWing w = wingOf(biplane());
+  const HeldStrut& s = only(w);
+  const double whole = 5 * 9.80665 / 2, q = whole * 0.99 / 600, a = 400, l = 600,
+               force = q * a * a * (6 * l * l - 4 * l * a + a * a) / 24 / (2 * a * a * a / 3);
+  EXPECT_NEAR(s.length, 200, 1e-9);
+  EXPECT_NEAR(forceUnder(s, LoadCase::What::pull), force, 0.005 * force) << "pulled: the upper wing goes up more";
+  EXPECT_NEAR(forceUnder(s, LoadCase::What::push), -0.4 * force, 0.005 * force);
+  const auto root = [&](int wing) { return w.wing(wing).loads.front().load.moment(0); };
+  EXPECT_NEAR(root(0), whole * 300 - force * a, 0.01 * whole * 300);
+  EXPECT_NEAR(root(1), 0.01 * whole * 300 + force * a, 0.01 * whole * 300) << "what one is spared the other takes";
+  EXPECT_NEAR(figureOf(w, "strut.1.toSpar"), pi / 2, 1e-6);
+  EXPECT_NEAR(figureOf(w, "strut.1.toFootSpar"), pi / 2, 1e-6);
+  ASSERT_NE(w.figure("struts.relief"), nullptr);
+  ASSERT_NE(w.figure("wing2.struts.relief"), nullptr);
+  EXPECT_LT(w.figure("wing2.struts.relief")->value, 0) << "the lower wing is given to bear";
+  for (const std::string& path : w.figure("wing2.struts.relief")->decisions)
+    EXPECT_TRUE(decisionAt(w.design, path)) << path;
+}
+
+// From which wing it is told is one.
+TEST(InterplaneStruts, AreTheSameFromEitherEnd) {
+  Design up = biplane();
+  up.wings[0].struts[0].out = 420, up.wings[0].struts[0].footOut = 350;
+  Design down = up;
+  std::swap(down.wings[1].struts, down.wings[0].struts);
+  Strut& s = down.wings[1].struts.front();
+  s.footWing = 1, s.out = 350, s.footOut = 420;
+  const TrueWing a = wingOf(up), b = wingOf(down);
+  const HeldStrut &one = a.wing(0).held.struts.front(), &other = b.wing(1).held.struts.front();
+  EXPECT_NEAR(one.length, other.length, 1e-9);
+  for (std::size_t i = 0; i < one.forces.size(); ++i) EXPECT_NEAR(one.forces[i].force, other.forces[i].force, 1e-9);
+  EXPECT_NEAR(one.toSpar, other.toFootSpar, 1e-9);
+  for (const int wing : {0, 1})
+    EXPECT_NEAR(a.wing(wing).loads[0].load.moment(100), b.wing(wing).loads[0].load.moment(100), 1e-6);
+}
+
+// On pins a wing that only a strut holds is statics: its lift's moment is the strut's.
+TEST(InterplaneStruts, HoldAWingOnPins) {
+  Design d = biplane();
+  d.wings[1].hinged = true, d.wings[1].carries = 0.4;
+  const TrueWing w = wingOf(d);
+  const double lift = 0.4 * 5 * 9.80665 / 2;
+  EXPECT_NEAR(forceUnder(only(w), LoadCase::What::pull), -lift * 300 / 400, 1e-4 * lift) << "pressed from below";
+  EXPECT_NEAR(w.wing(1).loads.front().load.moment(0), 0, 1e-6 * lift * 300);
+  EXPECT_FALSE(hasFinding(w.findings, "strut.falls"));
+  // Both on pins, made fast to each other alone: both turn.
+  d.wings[0].hinged = true;
+  EXPECT_TRUE(hasFinding(wingOf(d).findings, "strut.falls"));
+  // A strut from one of them to the fuselage holds both.
+  Strut toFuselage;
+  toFuselage.out = 300, toFuselage.footUp = -200, toFuselage.footRight = 20;
+  d.wings[0].struts.push_back(toFuselage);
+  EXPECT_FALSE(hasFinding(wingOf(d).findings, "strut.falls"));
+}
+
+TEST(InterplaneStruts, ThatEndNowhereAreSaid) {
+  for (const int wing : {1, 3}) {
+    Design d = biplane();
+    d.wings[0].struts[0].footWing = wing;
+    const TrueWing w = wingOf(d);
+    EXPECT_TRUE(w.main().held.struts.empty()) << wing;
+    EXPECT_TRUE(hasFinding(w.findings, "strut.nowhere")) << wing;
+  }
+  Design d = biplane();
+  d.wings[0].struts[0].footOut = 700; // past the tip
+  EXPECT_TRUE(hasFinding(wingOf(d).findings, "strut.nowhere"));
+  d = biplane();
+  d.wings[1].kind = WingKind::fin; // no left hand to be held by
+  EXPECT_TRUE(hasFinding(wingOf(d).findings, "strut.nowhere"));
+}
+
+TEST(InterplaneStruts, ComeBackToTheFuselageWhenTheirWingGoes) {
+  Design d = biplane();
+  Wing third = d.wings[1];
+  d.wings.push_back(third);
+  d.wings[0].struts.push_back(d.wings[0].struts[0]);
+  d.wings[0].struts[1].footWing = 3;
+  const auto without = withWingTakenOut(d, 1);
+  ASSERT_TRUE(without.ok());
+  const auto& struts = without.value().wings[0].struts;
+  EXPECT_EQ(struts[0].foot, Footing::fuselage);
+  EXPECT_EQ(struts[1].foot, Footing::wing);
+  EXPECT_EQ(struts[1].footWing, 2);
 }
 
 TEST(Posts, StandTheRootAtItsIncidence) {

@@ -88,7 +88,7 @@ TEST(SweptEdges, SheetIsMeasuredSquareToTheEdge) {
   for (const double degrees : {30.0, -20.0, 0.0}) {
     Design d = swept(degrees, WidthIs::squareToEdge);
     d.inner().sheeting.top = d.inner().sheeting.bottom = true;
-    d.inner().sheeting.to = SheetEdge::fraction;
+    d.inner().sheeting.to = SheetTo::fraction;
     d.inner().sheeting.fraction = 0.3;
     const TrueWing straight = wingOf(d);
     d.inner().ribs.direction = RibDirection::squareToLeadingEdge;

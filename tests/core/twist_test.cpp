@@ -168,7 +168,7 @@ TEST(TwistTest, WhatStiffensStiffens) {
   EXPECT_LT(twistOf(webs), bare);
   Design closed = webs;
   closed.inner().sheeting.top = closed.inner().sheeting.bottom = true;
-  closed.inner().sheeting.to = SheetEdge::spar;
+  closed.inner().sheeting.to = SheetTo::sparRear;
   EXPECT_GT(bare / twistOf(closed), 3) << "a closed nose is what resists twisting";
   for (const char* covering : {"tissue", "film", "fabric"}) {
     Design covered = plain;
@@ -188,7 +188,7 @@ TEST(TwistTest, AClosedNoseIsNearBredtsTube) {
   p.spars[0].webs = Webs::between;
   p.spars[0].webThickness = 1.5;
   p.sheeting.top = p.sheeting.bottom = true;
-  p.sheeting.to = SheetEdge::spar;
+  p.sheeting.to = SheetTo::sparRear;
   p.sheeting.thickness = 1.5;
   p.ribs.count = 13;
   const TrueWing w = wingOf(d);
@@ -316,7 +316,7 @@ RC_GTEST_PROP(TwistTest, IsANumber, ()) {
   p.spars[0].stops = *rc::gen::arbitrary<bool>();
   p.spars[0].kind = *rc::gen::element(SparKind::caps, SparKind::fullDepth);
   p.spars[0].webs = *rc::gen::element(Webs::none, Webs::between);
-  if (*rc::gen::arbitrary<bool>()) p.spars.clear(), p.sheeting.to = SheetEdge::fraction;
+  if (*rc::gen::arbitrary<bool>()) p.spars.clear(), p.sheeting.to = SheetTo::fraction;
   p.stiffening.diagonals = *rc::gen::element(Diagonals::none, Diagonals::oneWay, Diagonals::crossed, Diagonals::zigzag);
   p.stiffening.covering = *rc::gen::element(std::string("none"), std::string("film"));
   const TrueWing w = wingOf(d);

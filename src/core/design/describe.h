@@ -61,6 +61,9 @@ template <class D, class V> void describe(D& d, V& v) {
       describePanel(p, {i == 0 ? std::nullopt : std::optional(w.panels[i - 1].spars.size()), last, mirrored(w)}, v);
     });
   });
+  v.hidden("records", [&] {
+    v.list("looked", Topic::none, d.looked, mostLooked, [&](auto& l, std::size_t) { v.freeText("key", l.key); });
+  });
   describeFlying(d, v);
   v.group("cutList", Topic::cutList, [&] {
     v.length("trim", "Strips left longer by", d.cutList.trim, Limits{0, 100});
@@ -69,6 +72,8 @@ template <class D, class V> void describe(D& d, V& v) {
     v.length("stock", "Strips are sold", d.cutList.stock, Limits{100, 10000});
     v.length("sheetWidth", "Sheets are wide", d.cutList.sheetWidth, Limits{10, 2000});
     v.number("scarf", "Scarf, × depth", d.cutList.scarf, Limits{3, 30});
+    v.length("coverRoll", "Covering is wide", d.cutList.coverRoll, Limits{20, 5000});
+    v.length("coverOverlap", "Covering overlaps by", d.cutList.coverOverlap, Limits{0, 200});
   });
   v.group("balance", Topic::balance, [&] {
     auto& b = d.balance;

@@ -6,6 +6,15 @@
 
 namespace eup {
 
+/// What a skin is of, but for its thickness.
+template <class S, class V> void describeSkinSheet(S& s, V& v, bool any) {
+  v.listed("material", "Sheet of", s.material, Shelf::material, any);
+  v.angle("grain", "Grain off the span", s.grainDeg, Limits{-90, 90}, any);
+  v.extra("grain that does not run along the span", "45", "0", s.grainDeg != 0);
+  v.count("layers", "In layers", s.layers, Limits{1, 4}, any);
+  v.extra("sheet in two layers", "2", "1", s.layers > 1);
+}
+
 template <class P, class V> void describeFrame(P& p, V& v) {
   v.group("ribs", Topic::ribs, [&] {
     auto& r = p.ribs;
@@ -71,10 +80,11 @@ template <class P, class V> void describeFrame(P& p, V& v) {
     v.flag("top", "Sheet on top", s.top);
     v.flag("bottom", "Sheet below", s.bottom);
     v.length("thickness", "Sheet thickness", s.thickness, Limits{0.2, 20}, any);
-    v.choice("to", "From LE to", s.to, std::span(sheetEdgeChoices), any);
-    v.fraction("fraction", "Sheet edge", s.fraction, Limits{0.02, 1}, any && s.to == SheetEdge::fraction);
-    v.count("spar", "Spar number", s.spar, Limits{1, mostSpars}, any && s.to == SheetEdge::spar);
-    v.listed("material", "Sheet of", s.material, Shelf::material, any);
+    v.choice("to", "From LE to", s.to, std::span(sheetToChoices), any);
+    v.fraction("fraction", "Sheet edge", s.fraction, Limits{0.02, 1}, any && s.to == SheetTo::fraction);
+    v.count("spar", "Spar number", s.spar, Limits{1, mostSpars}, any && endsAtSpar(s.to));
+    v.length("fromTail", "Ends before TE by", s.fromTail, Limits{0, 2000}, any && s.to == SheetTo::fromTail);
+    describeSkinSheet(s, v, any);
     v.flag("carries", "It carries bending", s.carries, any);
   });
   v.list("sheeted", Topic::sheeted, p.sheeted, mostSheetedBays, [&](auto& s, std::size_t) {
@@ -83,8 +93,9 @@ template <class P, class V> void describeFrame(P& p, V& v) {
     v.count("fromRib", "From rib", s.fromRib, Limits{1, mostRibs});
     v.count("toRib", "To rib", s.toRib, Limits{1, mostRibs});
     v.length("thickness", "Sheet thickness", s.thickness, Limits{0.2, 20});
-    v.listed("material", "Sheet of", s.material, Shelf::material);
+    describeSkinSheet(s, v, true);
   });
+  v.list("holds", Topic::holds, p.holds, mostHolds, [&](auto& h, std::size_t) { v.text("what", "Look at", h.what); });
   v.group("capStrips", Topic::capStrips, [&] {
     auto& c = p.capStrips;
     const bool any = c.top || c.bottom;

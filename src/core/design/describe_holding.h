@@ -15,16 +15,22 @@ template <class W, class V> void describeHolding(W& w, V& v) {
     v.count("panel", "Holds panel", s.panel, Limits{1, mostPanels}, on);
     v.count("spar", "Its spar", s.spar, Limits{1, mostSpars}, on);
     v.length("out", "So far out on it", s.out, Limits{1, 20000}, on);
-    v.length("footAft", "Foot aft of the root's LE", s.footAft, Limits{-5000, 5000}, on);
-    v.length("footRight", "Foot from the middle", s.footRight, Limits{0, 5000}, on);
-    v.length("footUp", "Foot up, − down", s.footUp, Limits{-5000, 5000}, on);
+    const bool wing = on && s.foot == Footing::wing, fuselage = on && !wing;
+    v.choice("foot", "Its foot stands on", s.foot, std::span(footingChoices), on);
+    v.length("footAft", "Foot aft of the root's LE", s.footAft, Limits{-5000, 5000}, fuselage);
+    v.length("footRight", "Foot from the middle", s.footRight, Limits{0, 5000}, fuselage);
+    v.length("footUp", "Foot up, − down", s.footUp, Limits{-5000, 5000}, fuselage);
+    v.count("footWing", "Foot on wing", s.footWing, Limits{1, mostWings}, wing);
+    v.count("footPanel", "Foot on its panel", s.footPanel, Limits{1, mostPanels}, wing);
+    v.count("footSpar", "Foot on its spar", s.footSpar, Limits{1, mostSpars}, wing);
+    v.length("footOut", "Foot so far out", s.footOut, Limits{1, 20000}, wing);
     v.choice("shape", "Of", s.shape, std::span(capShapeChoices), on);
     v.length("width", "Width", s.width, Limits{0.2, 200}, on && strip);
     v.length("depth", strip ? "Depth" : "Diameter", s.depth, Limits{0.1, 200}, on);
     v.length("wall", "Its wall", s.wall, Limits{0.05, 50}, on && s.shape == CapShape::tube);
     v.listed("material", "Wood or metal", s.material, Shelf::material, on);
   });
-  v.group("", Topic::strut, [&] { v.flag("hinged", "Root on pins, struts hold", w.hinged, on && !w.struts.empty()); });
+  v.group("", Topic::strut, [&] { v.flag("hinged", "Root on pins, struts hold", w.hinged, on); });
   v.group("posts", Topic::posts, [&] {
     auto& p = w.posts;
     const bool posts = on && p.fitted;

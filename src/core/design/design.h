@@ -27,6 +27,7 @@ struct PanelDesign {
   Riblets riblets;
   Sheeting sheeting;
   std::vector<SheetedBays> sheeted;
+  std::vector<HoldPoint> holds;
   CapStrips capStrips;
   LeadingEdge leadingEdge;
   TrailingEdge trailingEdge;
@@ -40,14 +41,24 @@ struct PanelDesign {
 
 /// How pieces are cut: all numbers are the builder's own habit.
 struct CutList {
-  double trim = 3;         ///< mm that strips are left longer than they are fitted
-  int spares = 0;          ///< of every rib
-  int batch = 1;           ///< wings that are built at once
-  double stock = 1000;     ///< mm: how long strips and sheets are sold
-  double sheetWidth = 100; ///< mm: how wide sheets are sold
-  double scarf = 10;       ///< a scarf is that many times as long as the strip is deep
+  double trim = 3;          ///< mm that strips are left longer than they are fitted
+  int spares = 0;           ///< of every rib
+  int batch = 1;            ///< wings that are built at once
+  double stock = 1000;      ///< mm: how long strips and sheets are sold
+  double sheetWidth = 100;  ///< mm: how wide sheets are sold
+  double scarf = 10;        ///< a scarf is that many times as long as the strip is deep
+  double coverRoll = 600;   ///< mm: how wide covering is sold
+  double coverOverlap = 15; ///< mm that a piece of covering is larger all round
   bool operator==(const CutList&) const = default;
 };
+
+/// What was looked at before it was closed in: the key of a hold point (see core/work/hold_points.h). A record, not a
+/// decision: undo does not take it back.
+struct Looked {
+  std::string key;
+  bool operator==(const Looked&) const = default;
+};
+inline constexpr int mostLooked = 1000;
 
 inline constexpr int mostAboard = 40, mostWeighed = 4000;
 
@@ -85,13 +96,21 @@ enum class StrutKind { strut, wire };
 inline constexpr std::array strutKindChoices{Choice{"strut", "strut"}, Choice{"wire", "wire, pulled alone"}};
 static_assert(strutKindChoices.size() == wordsFor(StrutKind::wire));
 
-/// Holds a spar to a place of the fuselage. In each hand one.
+/// What a strut's other end is made fast to.
+enum class Footing { fuselage, wing };
+inline constexpr std::array footingChoices{Choice{"fuselage", "the fuselage"}, Choice{"wing", "another wing"}};
+static_assert(footingChoices.size() == wordsFor(Footing::wing));
+
+/// Holds a spar to a place of the fuselage, or to a spar of another wing. In each hand one.
 struct Strut {
   std::string name = "strut";
   StrutKind kind = StrutKind::strut;
-  int panel = 1, spar = 1;                            ///< counted from 1
-  double out = 350;                                   ///< mm of that panel's span, from its inner end
-  double footAft = 70, footRight = 40, footUp = -120; ///< mm from the wing's root leading edge
+  int panel = 1, spar = 1; ///< counted from 1
+  double out = 350;        ///< mm of that panel's span, from its inner end
+  Footing foot = Footing::fuselage;
+  double footAft = 70, footRight = 40, footUp = -120; ///< on the fuselage: mm from the wing's root leading edge
+  int footWing = 2, footPanel = 1, footSpar = 1;      ///< on a wing, counted from 1
+  double footOut = 350;                               ///< mm of that panel's span, from its inner end
   CapShape shape = CapShape::strip;
   double width = 8, depth = 4; ///< of a rod or a tube the depth is its diameter
   double wall = 0.5;
@@ -125,7 +144,7 @@ struct Wing {
   double carries = 1;  ///< its share of the load, of n m g
   double aft = 0;      ///< mm, its root leading edge behind the main wing's
   double up = 0;       ///< mm, over the main wing's
-  bool hinged = false; ///< with struts: its root turns on pins, and they alone hold it up
+  bool hinged = false; ///< its root turns on pins, and struts and wires alone hold it up
   std::vector<Strut> struts;
   Posts posts;
   std::vector<PanelDesign> panels{PanelDesign{}}; ///< from the middle outwards; never empty
@@ -153,6 +172,7 @@ struct Design {
   Flying flying;
   CutList cutList;
   Balance balance;
+  std::vector<Looked> looked;
   bool operator==(const Design&) const = default;
 
   PanelDesign& at(PanelId id) {

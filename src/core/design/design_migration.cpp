@@ -291,6 +291,33 @@ void migrateSticks(Json& json) {
   });
 }
 
+/// Since version 14 a strut's foot may stand on another wing; sheet ends at any face of a spar or before the trailing
+/// edge, has its own grain and layers; covering is cut from a roll; what is closed in is looked at first.
+void migrateSkins(Json& json) {
+  if (json.contains("wings") && json["wings"].is_array())
+    for (Json& wing : json["wings"])
+      if (wing.is_object() && wing.contains("struts") && wing["struts"].is_array())
+        for (Json& strut : wing["struts"])
+          if (strut.is_object())
+            strut["foot"] = "fuselage", strut["footWing"] = 2, strut["footPanel"] = 1, strut["footSpar"] = 1,
+            strut["footOut"] = 350.0;
+  if (json.contains("cutList") && json["cutList"].is_object())
+    json["cutList"]["coverRoll"] = 600.0, json["cutList"]["coverOverlap"] = 15.0;
+  forEachPanel(json, [&](Json& panel) {
+    const auto sheet = [](Json& s) { s["grainDeg"] = 0.0, s["layers"] = 1; };
+    if (panel.contains("sheeting") && panel["sheeting"].is_object()) {
+      sheet(panel["sheeting"]);
+      panel["sheeting"]["fromTail"] = 30.0;
+      if (panel["sheeting"].contains("to") && panel["sheeting"]["to"] == "spar") panel["sheeting"]["to"] = "sparRear";
+    }
+    if (panel.contains("sheeted") && panel["sheeted"].is_array())
+      for (Json& bays : panel["sheeted"])
+        if (bays.is_object()) sheet(bays);
+    panel["holds"] = Json::array();
+  });
+  json["records"] = Json{{"looked", Json::array()}};
+}
+
 } // namespace
 
 void migrate(Json& json, int version) {
@@ -306,6 +333,7 @@ void migrate(Json& json, int version) {
   if (version < 11) migrateBlocks(json);
   if (version < 12) migrateHands(json);
   if (version < 13) migrateSticks(json);
+  if (version < 14) migrateSkins(json);
 }
 
 } // namespace eup

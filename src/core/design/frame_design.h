@@ -20,7 +20,7 @@ inline constexpr std::array ribDirectionChoices{
     Choice{"squareToSpar", "square to the first spar"}, Choice{"diagonal", "diagonal"}};
 static_assert(ribDirectionChoices.size() == wordsFor(RibDirection::diagonal));
 
-/// How far aft something reaches from the leading edge.
+/// How far aft a riblet reaches from the leading edge.
 enum class SheetEdge { fraction, spar };
 inline constexpr std::array sheetEdgeChoices{Choice{"fraction", "chord fraction"}, Choice{"spar", "a spar"}};
 static_assert(sheetEdgeChoices.size() == wordsFor(SheetEdge::spar));
@@ -100,13 +100,33 @@ struct Ribs {
   bool operator==(const Ribs&) const = default;
 };
 
-struct Sheeting {
-  bool top = true, bottom = true;
+/// Where the nose sheet ends: at a chord fraction, at a spar's wood, so far before the trailing edge, or at the front
+/// of the trailing edge's stock.
+enum class SheetTo { fraction, sparFront, sparMiddle, sparRear, fromTail, stock };
+inline constexpr std::array sheetToChoices{
+    Choice{"fraction", "chord fraction"},    Choice{"sparFront", "a spar's front"},
+    Choice{"sparMiddle", "a spar's middle"}, Choice{"sparRear", "a spar's rear"},
+    Choice{"fromTail", "length before TE"},  Choice{"stock", "the TE stock"}};
+static_assert(sheetToChoices.size() == wordsFor(SheetTo::stock));
+inline bool endsAtSpar(SheetTo to) {
+  return to == SheetTo::sparFront || to == SheetTo::sparMiddle || to == SheetTo::sparRear;
+}
+
+/// What a skin is of. Its grain runs along the span, turned by so much towards the trailing edge going outwards.
+struct SkinSheet {
   double thickness = 1.5;
-  SheetEdge to = SheetEdge::fraction;
-  double fraction = 0.32;
-  int spar = 1; ///< for SheetEdge::spar: its number, from 1; the sheet ends at that spar's rear face
   std::string material = "balsa-160";
+  double grainDeg = 0; ///< 90: along the chord
+  int layers = 1;      ///< that make up the thickness, glued on one over the other
+  bool operator==(const SkinSheet&) const = default;
+};
+
+struct Sheeting : SkinSheet {
+  bool top = true, bottom = true;
+  SheetTo to = SheetTo::fraction;
+  double fraction = 0.32;
+  int spar = 1;         ///< that it ends at, counted from 1
+  double fromTail = 30; ///< mm along the chord line
   bool carries = false; ///< its grain runs along the span and it is glued to the first spar: it bends with it
   bool operator==(const Sheeting&) const = default;
 };
@@ -115,11 +135,9 @@ inline constexpr int mostSheetedBays = 4; ///< runs of them, a panel
 
 /// Bays that are sheeted all over, from rib to rib: what the nose sheet leaves of them, to the front of the trailing
 /// edge's stock. A centre section; or a whole panel.
-struct SheetedBays {
+struct SheetedBays : SkinSheet {
   bool top = true, bottom = true;
   int fromRib = 1, toRib = 3; ///< counted from the panel's root rib, which is 1
-  double thickness = 1.5;
-  std::string material = "balsa-160";
   bool operator==(const SheetedBays&) const = default;
 };
 
@@ -130,6 +148,14 @@ inline const SheetedBays* sheetedBetween(const std::vector<SheetedBays>& all, in
     if ((top ? s.top : s.bottom) && s.fromRib < s.toRib && rib >= s.fromRib && next <= s.toRib) return &s;
   return nullptr;
 }
+
+inline constexpr int mostHolds = 12; ///< of the builder's own, a panel
+
+/// What a builder of his own accord wants to have looked at before a panel is closed.
+struct HoldPoint {
+  std::string what = "wires soldered";
+  bool operator==(const HoldPoint&) const = default;
+};
 
 struct CapStrips {
   bool top = true, bottom = true;

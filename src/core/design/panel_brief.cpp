@@ -82,6 +82,7 @@ std::vector<PanelBrief> briefsOf(const Design& d, int wing) {
     p.glue = d.glue;
     p.cutList = d.cutList;
     p.tables = d.own;
+    for (const Looked& l : d.looked) p.looked.push_back(l.key);
     p.id = {wing, static_cast<int>(k)};
     p.of = static_cast<int>(panels.size());
     p.mirrored = mirrored(whole);

@@ -28,7 +28,8 @@ struct PanelBrief : PanelDesign {
   Flying flying;
   std::string glue; ///< of wood to wood
   CutList cutList;
-  Tables tables; ///< what its parts are of is looked up in them
+  std::vector<std::string> looked; ///< the records' keys
+  Tables tables;                   ///< what its parts are of is looked up in them
   PanelId id;
   int of = 1;           ///< panels in this wing
   int firstRib = 1;     ///< its root rib's number: ribs are counted through the whole wing

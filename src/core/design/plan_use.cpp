@@ -235,7 +235,7 @@ Changed atHalfSpan(const Design& design, double halfSpan, StockRule stock) {
   const double k = halfSpan / halfSpanOf(d.wings.front());
   for (Wing& wing : d.wings) {
     wing.aft *= k, wing.up *= k;
-    for (Strut& s : wing.struts) s.out *= k, s.footAft *= k, s.footRight *= k, s.footUp *= k;
+    for (Strut& s : wing.struts) s.out *= k, s.footAft *= k, s.footRight *= k, s.footUp *= k, s.footOut *= k;
     wing.posts.height *= k;
     for (PanelDesign& p : wing.panels) {
       scaleShape(p, k);

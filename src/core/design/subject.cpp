@@ -42,6 +42,7 @@ Stage stageOf(Topic topic) {
     return Stage::joins;
   case Topic::sheeting:
   case Topic::sheeted:
+  case Topic::holds:
     return Stage::skins;
   case Topic::cutList:
   case Topic::balance:
@@ -145,6 +146,7 @@ std::vector<Subject> subjectsOf(const Design& design, Stage stage, PanelId id) {
   case Stage::skins:
     add({Topic::sheeting});
     for (int i = 0; i < static_cast<int>(panel.sheeted.size()); ++i) out.push_back({Topic::sheeted, i});
+    for (int i = 0; i < std::max(1, static_cast<int>(panel.holds.size())); ++i) out.push_back({Topic::holds, i});
     break;
   case Stage::stock:
     add({Topic::cutList, Topic::balance});

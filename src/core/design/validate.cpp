@@ -57,7 +57,7 @@ void checkSpars(const PanelBrief& d, std::vector<Finding>& out) {
                      {},
                      {path(i, "root"), path(i, "tip"), path(j, "root"), path(j, "tip")}});
     }
-  if (d.sheeting.to == SheetEdge::spar && (d.sheeting.top || d.sheeting.bottom) &&
+  if (endsAtSpar(d.sheeting.to) && (d.sheeting.top || d.sheeting.bottom) &&
       d.sheeting.spar > static_cast<int>(d.spars.size()))
     out.push_back({"sheeting.spar",
                    Severity::serious,

@@ -61,6 +61,11 @@ Result<Design> withWingTakenOut(const Design& design, int wing) {
   if (wing <= 0 || wing >= static_cast<int>(design.wings.size())) return Problem{"", "the main wing stays"};
   Design d = design;
   d.wings.erase(d.wings.begin() + wing);
+  for (Wing& other : d.wings)
+    for (Strut& strut : other.struts) {
+      if (strut.foot == Footing::wing && strut.footWing == wing + 1) strut.foot = Footing::fuselage;
+      if (strut.footWing > wing + 1) --strut.footWing;
+    }
   return d;
 }
 

@@ -199,11 +199,14 @@ std::vector<Drawing> benchCard(const DrawnPanel& w, Hand hand, double pageHeight
               3));
   }
   for (const HeldStrut& s : w.held.struts)
-    if (s.place.panel == w.design.id.panel)
-      put(words(fmt::format("{}: {} long from spar to foot; {} to the spar, runs {} by {}", s.place.name,
-                            told(s.length, Quantity::length, w.design.unit),
-                            told(s.toSpar, Quantity::angle, w.design.unit), s.aft < 0 ? "forward" : "aft",
-                            told(std::abs(s.aft), Quantity::angle, w.design.unit)),
+    if (s.place.upper.panel == w.design.id.panel)
+      put(words(fmt::format(
+                    "{}: {} long from spar to {}; {} to the spar{}, runs {} by {}", s.place.name,
+                    told(s.length, Quantity::length, w.design.unit), s.place.lower ? "the other wing's spar" : "foot",
+                    told(s.toSpar, Quantity::angle, w.design.unit),
+                    s.place.lower ? fmt::format(", {} to the other", told(s.toFootSpar, Quantity::angle, w.design.unit))
+                                  : std::string(),
+                    s.aft < 0 ? "forward" : "aft", told(std::abs(s.aft), Quantity::angle, w.design.unit)),
                 3));
   const bool meets = w.design.mirrored || !w.design.innermost();
   if (meets && w.design.join.sparsThere != SparsThere::through) put(sawnTable(w, true, w.join.lean));

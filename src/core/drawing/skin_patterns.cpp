@@ -52,7 +52,7 @@ std::vector<Drawing> skinPatterns(const DrawnPanel& w, Hand hand) {
     d.write(
         {box.low.x(), box.low.y() - 5},
         fmt::format("{} {}, inner face up: sheet {}, grain along it; widths {} and {}; ends {} and {} out of square",
-                    skin.name, nameLarge(hand), len(skin.thickness), len(p.innerWidth), len(p.outerWidth),
+                    skin.name, nameLarge(hand), len(skin.of.thickness), len(p.innerWidth), len(p.outerWidth),
                     deg(p.innerAngle), deg(p.outerAngle)),
         3);
     if (skin.strips > 1 || !skin.joints.empty())

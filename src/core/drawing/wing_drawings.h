@@ -3,7 +3,7 @@
 #include "core/drawing/drawing.h"
 #include "core/joins/joiner.h"
 #include "core/parts/part.h"
-#include "core/skins/skin_list.h"
+#include "core/skins/holds.h"
 
 namespace eup {
 
@@ -26,6 +26,7 @@ struct DrawnPanel {
   const std::vector<LoadCase>& loads;
   const std::vector<Part>& parts;
   const std::vector<Skin>& skins;
+  const std::vector<Hold>& holds;
   const HeldWing& held; ///< the wing's
 };
 /// A wing's panels, from the middle outwards.
@@ -74,6 +75,13 @@ std::vector<Drawing> gauges(const DrawnPanel& panel, Hand hand);
 /// Each skin laid flat at full size, its inner face up, with the ribs and spars that it is laid by and the joints
 /// between its sheets. Each by itself.
 std::vector<Drawing> skinPatterns(const DrawnPanel& panel, Hand hand);
+
+/// Cap strips and webs at full size, each by itself: ganged on a page they are cut from one strip.
+std::vector<Drawing> smallPieces(const DrawnPanel& panel, Hand hand);
+
+/// The skins piece by piece, as they are cut and laid, and what is looked at before they close the panel in, with boxes
+/// to tick; empty without either. In blocks that are printed under each other.
+std::vector<Drawing> skinPlan(const DrawnPanel& panel, Hand hand);
 
 /// What has to be bought and cut for one hand: by stock, and piece by piece, with what both hands share on the right's.
 /// In blocks that are printed under each other, a table in pieces that fit a page of that height.

@@ -1,4 +1,6 @@
 #include "core/parts/bent_wood.h"
+#include "core/measure/units.h"
+#include <cmath>
 
 namespace eup {
 
@@ -12,6 +14,15 @@ double dryBend(const Material& wood) {
 
 double dryBendAcross(const Material& wood) {
   return 2 * wood.compressionAcross / wood.across;
+}
+
+double offTheGrain(double along, double across, double angle) {
+  const double s = std::sin(angle), c = std::cos(angle);
+  return along * across / (along * s * s + across * c * c);
+}
+
+double dryBendRound(const Material& wood, double grainDeg) {
+  return offTheGrain(dryBend(wood), dryBendAcross(wood), degToRad(90 - std::abs(grainDeg)));
 }
 
 Bends bendsAt(double thickness, double outerRadius, double bearsDry) {

@@ -29,6 +29,7 @@ void addCapStrips(PartMaker& m, const Rib& rib) {
     part.rib = rib.number, part.at = rib.t();
     part.stock = Stock::strip(c.width, c.thickness);
     part.length = arc, part.breadth = c.width;
+    part.drawn = DrawnOn::skins;
     part.grain = GrainWay::length;
     part.grams = arc * c.thickness * c.width * m.heavy(c.material);
     const FaceRun& run = top ? rib.upperRun : rib.lowerRun;

@@ -26,6 +26,8 @@ const char* wordsOf(GrainWay grain) {
     return "span";
   case GrainWay::upright:
     return "upright";
+  case GrainWay::slanting:
+    return "slanting";
   }
   return "";
 }

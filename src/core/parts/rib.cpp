@@ -72,8 +72,11 @@ double trailingWidth(const PanelBrief& d) {
 
 /// The sheeted part of a face, nose to sheet edge; empty when it is not sheeted.
 Polyline sheetRun(const Making& m, Face f) {
-  const double edge = sheetEdgeAt(m.design, m.loft, f, m.sheetMeetsAt(f));
-  return edge > 0 ? headOf(m.face(f), placeOfFraction(edge)) : Polyline{};
+  const Sheeting& s = m.design.sheeting;
+  double edge = sheetEdgeAt(m.design, m.loft, f, m.sheetMeetsAt(f));
+  if (edge > 0 && s.to == SheetTo::stock) // a little into the stock, which is cut away anyhow: no needle is left
+    edge += std::min(s.thickness, trailingWidth(m.design)) / m.rib.frame.chord;
+  return edge > 0 ? headOf(m.face(f), placeOfFraction(std::min(edge, 1.0))) : Polyline{};
 }
 
 /// Chord fraction by which the strips' band starts under the sheet's, so that no needle of wood is left between the
@@ -92,6 +95,7 @@ Polyline capRun(const Making& m, Face f) {
   const double width = trailingWidth(m.design);
   const auto end = lastCrossing(face, m.x(width > 0 ? width - into : 0));
   const PlaceOn start = placeOfFraction(std::max(edge - lapUnderSheet, 0.0));
+  if (edge > 0 && m.design.sheeting.to == SheetTo::stock) return {}; // sheet covers all there is
   if (!end || std::pair(end->segment, end->t) <= std::pair(start.segment, start.t)) return {};
   return pieceOf(face, start, *end);
 }

@@ -135,6 +135,15 @@ void addWebs(PartMaker& m, const Spar& s, const SparLine& line) {
     part.length = upright ? high : along, part.breadth = upright ? along : high;
     part.stock = core ? Stock::strip(wide, high) : Stock::sheet(wide);
     part.area = core ? 0 : (between(s, line, from) + between(s, line, to)) / 2 * along;
+    if (!core && part.area > 0) { // what stands between the caps: they need not be parallel
+      const auto corner = [&](double t, bool top) -> Point {
+        const Cap cap = capAt(top ? s.top : s.bottom, line.share(t));
+        const double seat = (top ? line.upperSeat : line.lowerSeat).at(t).y();
+        return {(t - from) * line.stretch, top ? seat - cap.depth : seat + cap.depth};
+      };
+      part.outline = {corner(from, false), corner(to, false), corner(to, true), corner(from, true)};
+      part.drawn = DrawnOn::skins;
+    }
     m.addStraight(std::move(part), from, to, [&](double t) {
       return Slice{between(s, line, t) * webWidthAt(s, line.share(t)) * line.stretch, line.middle.at(t)};
     });

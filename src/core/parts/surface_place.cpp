@@ -5,11 +5,11 @@
 
 namespace eup {
 
-SurfaceLine SurfaceLine::behindSpar(const PanelBrief& d, const PanelLoft& loft, int index, Face face) {
+SurfaceLine SurfaceLine::atSpar(const PanelBrief& d, const PanelLoft& loft, int index, Face face, int side) {
   SurfaceLine line(0);
   line.loft = &loft;
   line.spar = &d.spars.at(static_cast<std::size_t>(index));
-  line.face = face;
+  line.face = face, line.side = side;
   line.end = endOf(d, *line.spar);
   return line;
 }
@@ -39,20 +39,37 @@ double SurfaceLine::at(double t) const {
   const double along = t / end;
   const double wide =
       spar->kind == SparKind::caps ? capAt(face == Face::upper ? spar->top : spar->bottom, along).width : spar->sheet;
-  return std::clamp((x + wide / 2) / chord, 0.0, 1.0);
+  return std::clamp((x + side * wide / 2) / chord, 0.0, 1.0);
 }
 
 double endOf(const PanelBrief& d, const Spar& spar) {
   return spar.stops ? std::min(spar.stopsAt, d.panel.span) : d.panel.span;
 }
 
-std::optional<SurfacePlace> noseSheet(const PanelBrief& d, const PanelLoft& loft, Face face) {
+/// Where it ends.
+static SurfaceLine sheetEnd(const PanelBrief& d, const PanelLoft& loft, Face face) {
   const Sheeting& s = d.sheeting;
-  if (!(face == Face::upper ? s.top : s.bottom)) return std::nullopt;
-  return SurfacePlace{face, SurfaceLine::atFraction(0),
-                      s.to == SheetEdge::fraction ? SurfaceLine::atFraction(s.fraction)
-                                                  : SurfaceLine::behindSpar(d, loft, s.spar - 1, face),
-                      0, loft.span()};
+  switch (s.to) {
+  case SheetTo::sparFront:
+  case SheetTo::sparMiddle:
+  case SheetTo::sparRear:
+    return SurfaceLine::atSpar(d, loft, s.spar - 1, face,
+                               s.to == SheetTo::sparFront    ? -1
+                               : s.to == SheetTo::sparMiddle ? 0
+                                                             : 1);
+  case SheetTo::fromTail:
+    return SurfaceLine::beforeTail(loft, s.fromTail);
+  case SheetTo::stock:
+    return SurfaceLine::beforeTail(loft, d.trailing.onRib());
+  case SheetTo::fraction:
+    break;
+  }
+  return SurfaceLine::atFraction(s.fraction);
+}
+
+std::optional<SurfacePlace> noseSheet(const PanelBrief& d, const PanelLoft& loft, Face face) {
+  if (!(face == Face::upper ? d.sheeting.top : d.sheeting.bottom)) return std::nullopt;
+  return SurfacePlace{face, SurfaceLine::atFraction(0), sheetEnd(d, loft, face), 0, loft.span()};
 }
 
 std::optional<SurfacePlace> sheetedPlace(const PanelBrief& d, const PanelLoft& loft, const SheetedBays& bays,

@@ -11,8 +11,8 @@ namespace eup {
 class SurfaceLine {
 public:
   static SurfaceLine atFraction(double fraction) { return SurfaceLine(fraction); }
-  /// The rear face of a spar's wood on that face. The spar is there.
-  static SurfaceLine behindSpar(const PanelBrief& design, const PanelLoft& loft, int index, Face face);
+  /// The front (−1), middle (0) or rear (+1) of a spar's wood on that face. The spar is there.
+  static SurfaceLine atSpar(const PanelBrief& design, const PanelLoft& loft, int index, Face face, int side);
 
   /// So far behind the leading edge along the chord line, or before the trailing edge, mm.
   static SurfaceLine behindNose(const PanelLoft& loft, double mm);
@@ -26,6 +26,7 @@ private:
   double fraction;
   const PanelLoft* loft = nullptr;
   const Spar* spar = nullptr;
+  double side = 0; ///< of the spar
   Face face = Face::upper;
   double end = 0; ///< mm of span where the spar ends
   double aft = 0; ///< mm behind the leading edge; before the trailing edge when negative

@@ -1,20 +1,21 @@
 #include "core/skins/skin_list.h"
 #include "core/geometry/polyline.h"
+#include "core/measure/units.h"
 #include <algorithm>
 #include <cmath>
 #include <Eigen/Geometry>
 #include <fmt/format.h>
 
 namespace eup {
-namespace {
 
-/// The joins' planes at the panel's ends.
 EndPlane innerPlane(const PanelBrief& d) {
   return {0, d.lean, 0};
 }
 EndPlane outerPlane(const PanelBrief& d) {
   return {d.panel.span, d.beyond ? -d.leanBeyond : 0, 0};
 }
+
+namespace {
 
 /// Joined where the stock ends, on the last rib before that; below one rib sooner, so that no joint lies under another.
 void addJoints(const PanelBrief& d, const FlatSurface& s, const SurfaceLine& from, const SurfaceLine& to,
@@ -44,9 +45,16 @@ void findBend(const Frame& frame, const SurfaceLine& from, const SurfaceLine& to
     const GridPlace a = gridPlace(from.at(t)), b = gridPlace(to.at(t));
     Polyline run = headOf(face, {b.index, b.share});
     if (from.at(t) > 0) run = pieceOf(face, {a.index, a.share}, {b.index, b.share});
-    const auto bend = sharpestBend(run, std::max(2 * skin.thickness, lengthOf(run) / 60));
+    double turned = 0;
+    for (std::size_t i = 2; i < run.size(); ++i) {
+      const Point u = run[i - 1] - run[i - 2], v = run[i] - run[i - 1];
+      turned += std::atan2(u.x() * v.y() - u.y() * v.x(), u.dot(v));
+    }
+    skin.turned = std::max(skin.turned, skin.face == Face::upper ? -turned : turned);
+    const double thick = skin.of.thickness;
+    const auto bend = sharpestBend(run, std::max(2 * thick, lengthOf(run) / 60));
     if (!bend) continue;
-    const double radius = bend->radius + (bend->left == (skin.face == Face::upper) ? skin.thickness : 0);
+    const double radius = bend->radius + (bend->left == (skin.face == Face::upper) ? thick : 0);
     if (skin.bend == 0 || radius < skin.bend) skin.bend = radius, skin.bendRib = rib.number;
   }
 }
@@ -75,6 +83,19 @@ void addPlan(const PanelLoft& loft, const SurfaceLine& from, const SurfaceLine& 
 struct Ends {
   EndPlane inner, outer;
 };
+
+/// How far it reaches across its grain: as wide as its wider end where the grain runs along it.
+double acrossGrain(const Skin& skin) {
+  const FlatPattern& p = skin.pattern;
+  if (skin.of.grainDeg == 0) return std::max(p.innerWidth, p.outerWidth);
+  // On the pattern x runs aft and y outwards along the front edge.
+  const double turn = degToRad(skin.of.grainDeg);
+  const Point across(std::cos(turn), -std::sin(turn));
+  double low = 1e9, high = -1e9;
+  for (const Point& corner : p.outline)
+    low = std::min(low, corner.dot(across)), high = std::max(high, corner.dot(across));
+  return high - low;
+}
 
 void lay(const PanelBrief& d, const PanelLoft& loft, const Frame& frame, const SurfaceLine& from, const SurfaceLine& to,
          const Ends& ends, Skin skin, std::vector<Skin>& out) {
@@ -108,9 +129,8 @@ void lay(const PanelBrief& d, const PanelLoft& loft, const Frame& frame, const S
     }
     if (run.size() > 1) skin.spars.push_back({d.spars[static_cast<std::size_t>(line.index)].name, std::move(run), 0});
   }
-  const double widest = std::max(skin.pattern.innerWidth, skin.pattern.outerWidth);
-  skin.strips = std::max(1, static_cast<int>(std::ceil(widest / d.cutList.sheetWidth - 1e-9)));
-  addJoints(d, surface, from, to, frame, skin);
+  skin.strips = std::max(1, static_cast<int>(std::ceil(acrossGrain(skin) / d.cutList.sheetWidth - 1e-9)));
+  if (std::abs(skin.of.grainDeg) < 45) addJoints(d, surface, from, to, frame, skin);
   findBend(frame, from, to, skin);
   out.push_back(std::move(skin));
 }
@@ -145,7 +165,7 @@ std::vector<Skin> skinsOf(const PanelBrief& d, const PanelLoft& loft, const Fram
     const auto place = noseSheet(d, loft, face);
     if (!place) continue;
     Skin skin = named(Skin::What::nose, "nose", "nose sheet", "sheet", face);
-    skin.thickness = d.sheeting.thickness, skin.material = d.sheeting.material;
+    skin.of = d.sheeting;
     const double nose = noseCut(d, 0);
     lay(d, loft, frame, nose > 0 ? SurfaceLine::behindNose(loft, nose) : place->from, place->to, whole, std::move(skin),
         out);
@@ -160,7 +180,7 @@ std::vector<Skin> skinsOf(const PanelBrief& d, const PanelLoft& loft, const Fram
                         fmt::format("sheet R{} to R{}", d.firstRib + bays.fromRib - 1, d.firstRib + bays.toRib - 1),
                         kind, face);
       skin.run = static_cast<int>(i);
-      skin.thickness = bays.thickness, skin.material = bays.material;
+      skin.of = bays;
       lay(d, loft, frame, place->from, place->to, {endOn(d, frame, bays.fromRib), endOn(d, frame, bays.toRib)},
           std::move(skin), out);
     }
@@ -168,7 +188,7 @@ std::vector<Skin> skinsOf(const PanelBrief& d, const PanelLoft& loft, const Fram
   if (te.kind != TrailingEdgeKind::twoSheets) return out;
   for (const Face face : {Face::upper, Face::lower}) {
     Skin skin = named(Skin::What::tail, "tail", "trailing edge sheet", "te", face);
-    skin.thickness = te.sheet, skin.material = te.material;
+    skin.of.thickness = te.sheet, skin.of.material = te.material;
     lay(d, loft, frame, SurfaceLine::beforeTail(loft, d.trailing.onRib()), SurfaceLine::atFraction(1), whole,
         std::move(skin), out);
   }

@@ -4,6 +4,7 @@
 #include "core/parts/frame.h"
 #include "core/parts/part.h"
 #include "core/skins/flat_pattern.h"
+#include <algorithm>
 
 namespace eup {
 
@@ -20,8 +21,7 @@ struct Skin {
   std::string name;  ///< "nose sheet, top"
   std::string piece; ///< key of its part
   Face face = Face::upper;
-  double thickness = 0;
-  std::string material;
+  SkinSheet of;
   double inner = 0, outer = 0; ///< mm of the panel's span, at its front edge
   Polyline plan;               ///< closed: seen from above, (aft, outwards) in the panel
   Point3 centre{0, 0, 0};      ///< of its area, in the panel
@@ -32,7 +32,18 @@ struct Skin {
   /// Sharpest bend of its outer face, rolled round the ribs; 0 for a flat one.
   double bend = 0;
   int bendRib = 0;
+  double turned = 0; ///< rad, most that it is rolled round from its front edge to its rear one, at any rib
+
+  /// Of a skin in layers the inner ones lie nearer to the ribs: each is so much narrower than the one outside it.
+  double layer() const { return of.thickness / of.layers; }
+  double innerLayerNarrower() const { return of.layers > 1 ? layer() * turned : 0; }
+  /// The outer radius of its innermost layer where it bends most: that is what has to bear the bend.
+  double layersBend() const { return bend > 0 ? std::max(bend - of.thickness + layer(), 0.0) : 0; }
 };
+
+/// The joins' planes at the panel's ends.
+EndPlane innerPlane(const PanelBrief& design);
+EndPlane outerPlane(const PanelBrief& design);
 
 /// The nose sheet, sheeted bays and the sheets of a trailing edge of two, top before bottom. Their outer faces are the
 /// section's own; they reach from the back of the leading edge stock to where they are decided to end, or from their

@@ -11,13 +11,16 @@ std::vector<Part> partsOfSkins(const PanelBrief& d, const PanelLoft& loft, const
   for (const Skin& skin : skins) {
     if (skin.what == Skin::What::tail) continue;
     const FlatPattern& p = skin.pattern;
-    Part part = PartMaker::piece(Part::What::sheet, skin.piece, skin.name, skin.material);
-    part.stock = Stock::sheet(skin.thickness);
+    Part part = PartMaker::piece(Part::What::sheet, skin.piece, skin.name, skin.of.material);
+    part.stock = Stock::sheet(skin.layer());
+    part.count = skin.of.layers;
     part.area = p.area, part.length = lengthOf(p.front), part.breadth = std::max(p.innerWidth, p.outerWidth);
     const bool bends = skin.what == Skin::What::nose && d.sheeting.carries;
-    part.grain = bends ? GrainWay::span : GrainWay::length;
+    part.grain = skin.of.grainDeg != 0 ? (std::abs(skin.of.grainDeg) == 90 ? GrainWay::chord : GrainWay::slanting)
+                 : bends               ? GrainWay::span
+                                       : GrainWay::length;
     part.drawn = DrawnOn::skins;
-    part.grams = part.area * skin.thickness * maker.heavy(skin.material);
+    part.grams = part.area * skin.of.thickness * maker.heavy(skin.of.material);
     part.centre = skin.centre, part.at = skin.centre.y();
     // Along the span it weighs as it is wide, from rib to rib.
     double t = skin.inner, width = p.innerWidth, sum = 0;

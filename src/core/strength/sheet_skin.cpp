@@ -1,4 +1,6 @@
 #include "core/strength/sheet_skin.h"
+#include "core/measure/units.h"
+#include "core/parts/bent_wood.h"
 #include <algorithm>
 
 namespace eup {
@@ -6,11 +8,16 @@ namespace {
 
 constexpr int stripsOfFace = 8; // a face
 
+/// E of sheet along the span, its grain turned off it.
+double alongSpan(const Material& wood, double grainDeg) {
+  return offTheGrain(wood.modulus, wood.across, degToRad(grainDeg));
+}
+
 void addFace(const PanelBrief& d, const PanelLoft& loft, Face face, double t, std::vector<Fibre>& to) {
   const double edge = sheetEdgeAt(d, loft, face, t), thick = d.sheeting.thickness;
   if (edge <= 0) return;
   const double inwards = face == Face::upper ? -thick / 2 : thick / 2,
-               modulus = d.tables.named(d.sheeting.material).modulus;
+               modulus = alongSpan(d.tables.named(d.sheeting.material), d.sheeting.grainDeg);
   Point last = loft.at(face, 0, t);
   for (int i = 1; i <= stripsOfFace; ++i) {
     // Closer together at the nose, where the surface bends most.

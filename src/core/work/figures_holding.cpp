@@ -1,4 +1,4 @@
-// Figures and findings of what holds a wing to its fuselage: struts, wires, posts.
+// Figures and findings of what holds wings to their fuselage and to each other: struts, wires, posts.
 #include "core/strength/bay_checks.h"
 #include "core/work/holding.h"
 #include "core/work/report_parts.h"
@@ -19,26 +19,34 @@ void strutFigures(const WholeWing& w, const Strut& strut, const HeldStrut& s, Fi
     return all;
   };
   const Point3 way = s.place.foot - s.place.top;
+  const bool toWing = s.place.lower.has_value();
+  const auto ends = toWing ? at({"out", "footOut", "footWing"}) : at({"out", "footAft", "footRight", "footUp"});
   out.add({key + "length", name("length"), s.length, Quantity::length, Stage::joins,
-           "from the middle of the spar to its foot, along its own middle", "√(aft² + across² + down²)",
+           toWing ? "from the middle of the spar to the middle of the other wing's, along its own middle"
+                  : "from the middle of the spar to its foot, along its own middle",
+           "√(aft² + across² + down²)",
            fmt::format("√({}² + {}² + {}²)", out.len(std::abs(way.x())), out.len(std::abs(way.y())),
                        out.len(std::abs(way.z()))),
-           planeGeometry, at({"out", "footAft", "footRight", "footUp"}), true});
+           planeGeometry, ends, true});
   out.add({key + "toSpar", name("angle to the spar"), s.toSpar, Quantity::angle, Stage::joins,
            "between the two, on the inner side: its upper end is cut to it", "acos(strut · spar)",
-           fmt::format("falls {} to its foot", out.deg(s.down)), planeGeometry,
-           at({"out", "footAft", "footRight", "footUp"}), true});
+           fmt::format("falls {} to its foot", out.deg(s.down)), planeGeometry, ends, true});
+  if (toWing)
+    out.add({key + "toFootSpar", name("angle to the other wing's spar"), s.toFootSpar, Quantity::angle, Stage::joins,
+             "between the two, on the inner side: its foot is cut to it", "acos(strut · spar)",
+             fmt::format("{} at its upper end", out.deg(s.toSpar)), planeGeometry, ends, true});
   out.add({key + "aft", name("runs aft by"), s.aft, Quantity::angle, Stage::joins,
            "seen from above, from its top to its foot; forward when negative", "atan(aft ÷ across)",
-           fmt::format("atan({} ÷ {})", out.len(way.x()), out.len(std::abs(way.y()))), planeGeometry,
-           at({"footAft", "footRight"})});
+           fmt::format("atan({} ÷ {})", out.len(way.x()), out.len(std::abs(way.y()))), planeGeometry, ends});
   std::string all;
   for (const StrutForce& f : s.forces)
     all += fmt::format("{}{} {:.2f} N", all.empty() ? "" : "; ", wordsOf(f.load), f.force);
   out.add({key + "force", name(s.worst.force >= 0 ? "pulled by" : "pressed by"), std::abs(s.worst.force),
            Quantity::force, Stage::joins,
            fmt::format("{}; of all loads it has least in reserve then", wordsOf(s.worst.load)),
-           w.held.hinged ? "moments about the root's pins" : "the spar's bend against the strut's stretch",
+           toWing          ? "the bends of both wings' spars against its stretch"
+           : w.held.hinged ? "moments about the root's pins"
+                           : "the spar's bend against the strut's stretch",
            fmt::format("pulled +, pressed −: {}", all), forceMethod, at({"out", "width", "depth", "material"}), true});
   if (s.worst.force == 0) return; // a wire that hangs slack under every load
   out.add({key + "reserve", name("reserve"), s.reserve, Quantity::ratio, Stage::joins,
@@ -78,10 +86,10 @@ void postFigures(const WholeWing& w, const Posts& posts, FigureList& out) {
 
 void holdingFigures(const TrueWing& aircraft, const WholeWing& w, FigureList& out) {
   const Wing& decided = aircraft.design.wings[static_cast<std::size_t>(w.panels.front().design.id.wing)];
-  const std::string path = fmt::format("wings.{}.", w.panels.front().design.id.wing);
+  const std::string hinged = fmt::format("wings.{}.hinged", w.panels.front().design.id.wing), &by = w.held.by;
   for (const HeldStrut& s : w.held.struts)
     strutFigures(w, decided.struts[static_cast<std::size_t>(s.place.number)], s, out);
-  if (!w.held.struts.empty() && w.held.bareRoot != 0) {
+  if (w.held.held && w.held.bareRoot != 0) {
     const double with = worstAt(w.loads, 0).load.moment(0);
     out.add({"struts.relief",
              "Struts take off the root's bending",
@@ -92,7 +100,7 @@ void holdingFigures(const TrueWing& aircraft, const WholeWing& w, FigureList& ou
              "1 − with ÷ without",
              fmt::format("1 − {:.0f} ÷ {:.0f} N·mm", std::abs(with), std::abs(w.held.bareRoot)),
              forceMethod,
-             {path + "struts.0.out", path + "hinged"},
+             {by + "out", hinged},
              true});
     if (w.held.pressed > 0)
       out.add({"struts.press",
@@ -105,7 +113,7 @@ void holdingFigures(const TrueWing& aircraft, const WholeWing& w, FigureList& ou
                fmt::format("in the caps' stress; as a strut hinged at both ends the wing bears {:.0f} N",
                            w.held.pressedHolds),
                "statics; Euler's strut",
-               {path + "struts.0.footUp", path + "struts.0.out"}});
+               {by + "depth", by + "out"}});
   }
   postFigures(w, decided.posts, out);
 }
@@ -129,10 +137,24 @@ void holdingFindings(const TrueWing& aircraft, std::vector<Finding>& out) {
       for (const HeldStrut& s : w.held.struts)
         if (s.place.number == static_cast<int>(i)) held = &s;
       if (!held) {
-        say("strut.nowhere", Severity::warning, fmt::format("The {} holds nothing", strut.name),
-            fmt::format("There is no spar {} in panel {} at {}.", strut.spar, strut.panel,
-                        told(strut.out, Quantity::length, aircraft.design.unit)),
-            "Let it hold a spar that runs there.", {path + "panel", path + "spar", path + "out"});
+        const auto len = [&](double mm) { return told(mm, Quantity::length, aircraft.design.unit); };
+        if (strut.foot == Footing::wing && strut.footWing == number + 1)
+          say("strut.nowhere", Severity::warning, fmt::format("The {} holds nothing", strut.name),
+              "Its foot is to stand on the wing that it holds.", "Let it stand on another wing, or on the fuselage.",
+              {path + "footWing", path + "foot"});
+        else if (strut.foot == Footing::wing)
+          say("strut.nowhere", Severity::warning, fmt::format("The {} holds nothing", strut.name),
+              fmt::format(
+                  "It needs spar {} in panel {} at {}, and on wing {} spar {} in panel {} at {}; one of them is "
+                  "not there.",
+                  strut.spar, strut.panel, len(strut.out), strut.footWing, strut.footSpar, strut.footPanel,
+                  len(strut.footOut)),
+              "Let both ends hold a spar that runs there, of wings with two hands.",
+              {path + "out", path + "footWing", path + "footPanel", path + "footSpar", path + "footOut"});
+        else
+          say("strut.nowhere", Severity::warning, fmt::format("The {} holds nothing", strut.name),
+              fmt::format("There is no spar {} in panel {} at {}.", strut.spar, strut.panel, len(strut.out)),
+              "Let it hold a spar that runs there.", {path + "panel", path + "spar", path + "out"});
         continue;
       }
       if (held->reserve < usualReserve)
@@ -145,10 +167,11 @@ void holdingFindings(const TrueWing& aircraft, std::vector<Finding>& out) {
                           : "Make it thicker, or of stronger stuff.",
             {path + "depth", path + "material"});
       constexpr double flat = 0.17; // of its pull: below 10° a strut does little else than press the spar
-      if (std::abs(held->drawsDown) < flat)
+      const double across = held->ends.front().drawsDown;
+      if (std::abs(across) < flat)
         say("strut.flat", Severity::note, fmt::format("The {} lies almost along the wing", strut.name),
-            fmt::format("Only {:.0f} % of its pull is square to the wing.", 100 * std::abs(held->drawsDown)),
-            "Set its foot lower.", {path + "footUp"});
+            fmt::format("Only {:.0f} % of its pull is square to the wing.", 100 * std::abs(across)),
+            "Set its foot lower.", {path + (held->place.lower ? "footOut" : "footUp")});
     }
     if (const auto posts = postsOf(w, decided.posts)) {
       if (posts->apart <= 0)
@@ -159,16 +182,22 @@ void holdingFindings(const TrueWing& aircraft, std::vector<Finding>& out) {
             "The wing's underside there lies at the end of the tube or below it.", "Raise the wing, or turn it less.",
             {"posts.height", "posts.incidence"});
     }
-    if (w.held.pressedHolds > 0 && w.held.pressed > w.held.pressedHolds / 3)
+    if (w.held.pressedHolds > 0 && w.held.pressed > w.held.pressedHolds / 3) {
       say("strut.press", w.held.pressed > w.held.pressedHolds ? Severity::serious : Severity::warning,
           "The struts press the spar hard along its run",
           fmt::format("By {:.0f} N; the wing would buckle as a strut at {:.0f} N. Its bend grows by that.",
                       w.held.pressed, w.held.pressedHolds),
-          "Set the feet lower, or hold the wing farther in.", {"struts.0.footUp", "struts.0.out"});
+          "Set the feet lower, or hold the wing farther in.", {});
+      out.back().decisions = {w.held.by + "out", w.held.by + "foot"};
+    }
     for (const LoadCase::What load : w.held.falls)
       say("strut.falls", Severity::serious, "Nothing holds the wing up on its pins",
-          fmt::format("While it is {}, its wires hang slack.", wordsOf(load)),
-          "Fit wires above it too, or struts that can be pressed.", {"hinged", "struts.0.kind"});
+          fmt::format("While it is {}, {}.", wordsOf(load),
+                      w.held.held ? "its wires hang slack, or what they are made fast to turns as well"
+                                  : "no strut or wire is there"),
+          w.held.held ? "Fit wires above it too, or struts that can be pressed, or hold one wing to the fuselage."
+                      : "Add a strut, or hold its root fast.",
+          {"hinged"});
   }
 }
 

@@ -28,6 +28,14 @@ std::string thicknessOf(const Skin& skin) {
   return skin.what == Skin::What::tail ? "trailingEdge.sheet" : "sheeting.thickness";
 }
 
+std::string grainOf(const Skin& skin) {
+  return skin.what == Skin::What::bays ? bayPath(skin) + "grain" : "sheeting.grain";
+}
+
+std::string layersOf(const Skin& skin) {
+  return skin.what == Skin::What::bays ? bayPath(skin) + "layers" : "sheeting.layers";
+}
+
 void endFigures(const TruePanel& w, const Skin& skin, bool inner, FigureList& out) {
   const std::string key = fmt::format("skin.{}.{}", skin.key, inner ? "inner" : "outer");
   const FlatPattern& p = skin.pattern;
@@ -88,11 +96,27 @@ void skinFigures(const TruePanel& w, FigureList& out) {
              fmt::format("{:.4f} mm", p.misfit),
              "a surface that turns cannot be laid flat exactly; what remains is stretched into the sheet",
              {"panel.washout", "panel.tipChord"}});
-    const Material& wood = w.design.tables.named(skin.material);
+    const Material& wood = w.design.tables.named(skin.of.material);
     if (skin.what != Skin::What::tail)
-      bendFigure(key + "bend", "Sharpest bend: " + name, skin.bend, skin.thickness, wood, dryBendAcross(wood),
-                 fmt::format("of its outer face at R{}, rolled across its grain", skin.bendRib),
-                 {thicknessOf(skin), "leadingEdge.width"}, Stage::skins, out);
+      bendFigure(key + "bend", "Sharpest bend: " + name, skin.layersBend(), skin.layer(), wood,
+                 dryBendRound(wood, skin.of.grainDeg),
+                 fmt::format("of {} at R{}, rolled {}",
+                             skin.of.layers > 1 ? "its innermost layer's outer face" : "its outer face", skin.bendRib,
+                             skin.of.grainDeg == 0 ? std::string("across its grain")
+                                                   : fmt::format("with its grain {}° off the span", skin.of.grainDeg)),
+                 {thicknessOf(skin), grainOf(skin), layersOf(skin), "leadingEdge.width"}, Stage::skins, out);
+    if (skin.of.layers > 1)
+      out.add({key + "layers",
+               "Inner layer is narrower: " + name,
+               skin.innerLayerNarrower(),
+               Quantity::length,
+               Stage::skins,
+               fmt::format("each of the {} than the one outside it, which is cut to the pattern", skin.of.layers),
+               "thickness of a layer × what it is rolled round, from edge to edge",
+               fmt::format("{} × {:.3f} rad", out.len(skin.layer()), skin.turned),
+               "parallel curves",
+               {layersOf(skin), thicknessOf(skin)},
+               true});
     out.add(
         {key + "strips",
          "Sheets side by side: " + name,
@@ -150,6 +174,26 @@ static void sheetedFindings(Finder f) {
   }
 }
 
+/// Where a skin that cannot be laid flat is cut apart. Half as long it turns half as much over half the way: its misfit
+/// goes down with the square of the number of pieces.
+static std::string lettingIn(const TruePanel& w, const Skin& skin, double takes) {
+  const int pieces = static_cast<int>(std::ceil(std::sqrt(skin.pattern.misfit / takes)));
+  std::vector<int> ribs;
+  for (int i = 1; i < pieces; ++i) {
+    const double t = skin.inner + (skin.outer - skin.inner) * i / pieces;
+    const Rib* near = nullptr;
+    for (const Rib& rib : w.frame.ribs)
+      if (rib.t() > skin.inner + 1 && rib.t() < skin.outer - 1 &&
+          (!near || std::abs(rib.t() - t) < std::abs(near->t() - t)))
+        near = &rib;
+    if (near && (ribs.empty() || ribs.back() != near->number)) ribs.push_back(near->number);
+  }
+  if (ribs.empty()) return "make it of narrower strips";
+  std::string out = fmt::format("in {} pieces, joined on", ribs.size() + 1);
+  for (const int rib : ribs) out += fmt::format("{} R{}", rib == ribs.front() ? "" : ",", rib);
+  return out;
+}
+
 void skinFindings(Finder f) {
   sheetedFindings(f);
   const Sheeting& nose = f.w.design.sheeting;
@@ -165,22 +209,41 @@ void skinFindings(Finder f) {
              "Let it reach farther aft, or leave it off.",
              {},
              {"sheeting.fraction", "sheeting.to", "leadingEdge.width"}});
+  if ((nose.top || nose.bottom) && nose.carries && std::abs(nose.grainDeg) > 10)
+    f.say({"skin.grain",
+           Severity::warning,
+           Stage::skins,
+           "The nose sheet is to carry bending across its grain",
+           fmt::format("Its grain lies {}° off the span: it is reckoned as soft as that.", nose.grainDeg),
+           "Turn its grain along the span, or let the spar carry alone.",
+           {},
+           {"sheeting.grain", "sheeting.carries"}});
   for (const Skin& skin : f.w.skins) {
     const std::string key = "skin." + skin.key.substr(0, skin.key.find('.'));
     if (skin.what != Skin::What::tail && skin.bend > 0) {
-      const Bends how = bendsAt(skin.thickness, skin.bend, dryBendAcross(f.w.design.tables.named(skin.material)));
+      const Material& wood = f.w.design.tables.named(skin.of.material);
+      const auto takes = [&](int layers, double grain) {
+        Skin other = skin;
+        other.of.layers = layers;
+        return bendsAt(other.layer(), other.layersBend(), dryBendRound(wood, grain));
+      };
+      const Bends how = takes(skin.of.layers, skin.of.grainDeg);
       if (how != Bends::dry)
         f.say(
             {how == Bends::wet ? "skin.soak" : "skin.breaks",
              how == Bends::wet ? Severity::note : Severity::warning,
              Stage::skins,
              fmt::format("The {} {}", skin.name, how == Bends::wet ? "wants water to bend" : "will not take its bend"),
-             fmt::format("{} thick round a radius of {} at R{}.", f.len(skin.thickness), f.len(skin.bend),
+             fmt::format("{} thick round a radius of {} at R{}.", f.len(skin.layer()), f.len(skin.layersBend()),
                          skin.bendRib),
-             how == Bends::wet ? "Wet its outside, tape it round and let it dry before it is glued."
-                               : "Take it thinner, in two layers, softer, or butt it behind a deeper leading edge.",
+             how == Bends::wet ? std::string("Wet its outside, tape it round and let it dry before it is glued.")
+             : takes(skin.of.layers, 0) != Bends::breaks ? std::string("Turn its grain along the span.")
+             : skin.of.layers < 4 && takes(skin.of.layers + 1, 0) != Bends::breaks
+                 ? fmt::format("In {} layers it will, or thinner, softer, or butted behind a deeper leading edge.",
+                               skin.of.layers + 1)
+                 : std::string("Take it thinner, softer, or butt it behind a deeper leading edge."),
              skin.bendRib,
-             {thicknessOf(skin), "leadingEdge.width"}});
+             {thicknessOf(skin), layersOf(skin), grainOf(skin), "leadingEdge.width"}});
     }
     constexpr double takes = 0.5; // mm over the width: common practice, sheet gives that much
     if (skin.pattern.misfit > takes)
@@ -190,7 +253,7 @@ void skinFindings(Finder f) {
              fmt::format("The {} cannot be laid flat", skin.name),
              fmt::format("It is {} out half way along; its surface turns {}.", f.len(skin.pattern.misfit),
                          told(skin.pattern.turn, Quantity::angle, f.w.design.unit)),
-             "Make it of shorter pieces, joined on ribs, or turn the tip less.",
+             "Let it in: " + lettingIn(f.w, skin, takes) + ", or turn the tip less.",
              {},
              {"panel.washout"}});
     const double length = lengthOf(skin.pattern.front), stock = f.w.design.cutList.stock;

@@ -68,6 +68,8 @@ void jointFindings(Finder f); ///< what holds it
 void tipFindings(Finder f);
 void stackFindings(Finder f);
 void skinFindings(Finder f);
+void coverFindings(Finder f);
+void holdFindings(Finder f);
 void stickFindings(Finder f);
 void twistFindings(Finder f);
 void footFindings(Finder f);

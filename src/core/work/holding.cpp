@@ -7,23 +7,49 @@
 namespace eup {
 namespace {
 
-/// Where a strut holds; nothing when there is no such panel, spar or place.
-std::optional<StrutPlace> placeOf(const WholeWing& w, const Strut& strut, int number) {
-  if (strut.panel < 1 || strut.panel > static_cast<int>(w.panels.size())) return std::nullopt;
-  const auto k = static_cast<std::size_t>(strut.panel - 1);
+/// A place on a spar of a wing, in that wing's own axes.
+struct OnSpar {
+  StrutEnd end;
+  Point3 at{0, 0, 0};
+};
+
+/// All counted from 1, `out` on the panel; nothing when there is no such wing with two hands, panel, spar or place.
+std::optional<OnSpar> onSpar(const std::vector<WholeWing>& wings, int wing, int panel, int spar, double out) {
+  if (wing < 1 || wing > static_cast<int>(wings.size())) return std::nullopt;
+  const WholeWing& w = wings[static_cast<std::size_t>(wing - 1)];
+  if (!w.mirrored || panel < 1 || panel > static_cast<int>(w.panels.size())) return std::nullopt;
+  const auto k = static_cast<std::size_t>(panel - 1);
   const TruePanel& p = w.panels[k];
-  if (strut.spar < 1 || strut.spar > static_cast<int>(p.frame.spars.size())) return std::nullopt;
-  const SparLine& line = p.frame.spars[static_cast<std::size_t>(strut.spar - 1)];
-  if (strut.out > p.shape.loft.span() || !line.reaches(strut.out)) return std::nullopt;
+  if (spar < 1 || spar > static_cast<int>(p.frame.spars.size())) return std::nullopt;
+  const SparLine& line = p.frame.spars[static_cast<std::size_t>(spar - 1)];
+  if (out > p.shape.loft.span() || !line.reaches(out)) return std::nullopt;
   const PanelFrame& space = w.inSpace[k];
+  const auto along = [&](double t) { return space.at(line.middle.at(t), t); };
+  OnSpar found;
+  found.end = {wing - 1, panel - 1, p.design.inboard + out, {0, -std::sin(space.gamma), std::cos(space.gamma)}, {}};
+  found.end.outwards = (along(p.shape.loft.span()) - along(0)).normalized();
+  found.at = along(out);
+  return found;
+}
+
+/// Where a strut holds; nothing when an end of it is nowhere.
+std::optional<StrutPlace> placeOf(const std::vector<WholeWing>& wings, const std::vector<Wing>& decided, int wing,
+                                  int number) {
+  const Wing& own = decided[static_cast<std::size_t>(wing)];
+  const Strut& strut = own.struts[static_cast<std::size_t>(number)];
+  const auto top = onSpar(wings, wing + 1, strut.panel, strut.spar, strut.out);
+  if (!top) return std::nullopt;
   StrutPlace out;
-  out.number = number, out.name = strut.name, out.panel = strut.panel - 1;
-  out.y = p.design.inboard + strut.out;
-  out.top = space.at(line.middle.at(strut.out), strut.out);
+  out.number = number, out.name = strut.name;
+  out.upper = top->end, out.top = top->at;
   out.foot = {strut.footAft, strut.footRight, strut.footUp};
-  out.normal = {0, -std::sin(space.gamma), std::cos(space.gamma)};
-  out.outwards = (space.at(line.middle.at(p.shape.loft.span()), p.shape.loft.span()) - space.at(line.middle.at(0), 0))
-                     .normalized();
+  if (strut.foot == Footing::wing) {
+    const auto foot = onSpar(wings, strut.footWing, strut.footPanel, strut.footSpar, strut.footOut);
+    if (!foot || foot->end.wing == wing) return std::nullopt;
+    const Wing& other = decided[static_cast<std::size_t>(foot->end.wing)];
+    out.lower = foot->end;
+    out.foot = foot->at + Point3(other.aft - own.aft, 0, other.up - own.up);
+  }
   if ((out.foot - out.top).norm() < 1) return std::nullopt;
   return out;
 }
@@ -55,15 +81,8 @@ void addPart(TruePanel& p, Part part) {
   p.mass = panelMass(p.parts, p.frame.ribs, p.design.inboard);
 }
 
-} // namespace
-
-void holdWing(WholeWing& w, const Wing& decided) {
-  if (!mirrored(decided) || decided.struts.empty()) return;
-  std::vector<StrutPlace> places;
-  for (std::size_t i = 0; i < decided.struts.size(); ++i)
-    if (const auto place = placeOf(w, decided.struts[i], static_cast<int>(i))) places.push_back(*place);
-  const Tables& tables = w.panels.front().design.tables;
-  w.held = heldBy(decided.struts, places, decided.hinged, stiffnessOf(w), tables, w.loads);
+/// The struts of a wing as pieces.
+void addStruts(WholeWing& w, const Wing& decided) {
   for (const HeldStrut& s : w.held.struts) {
     const Strut& strut = decided.struts[static_cast<std::size_t>(s.place.number)];
     const auto k = static_cast<std::size_t>(strut.panel - 1);
@@ -73,11 +92,35 @@ void holdWing(WholeWing& w, const Wing& decided) {
     part.length = s.length;
     part.breadth = part.stock.form == Stock::Form::strip ? part.stock.width : strut.depth;
     part.grain = GrainWay::length;
-    part.grams = s.area * s.length * tables.named(strut.material).density * 1e-6;
+    part.grams = s.area * s.length * w.panels[k].design.tables.named(strut.material).density * 1e-6;
     part.from = inPanel(w.inSpace[k], s.place.foot), part.to = inPanel(w.inSpace[k], s.place.top);
     part.centre = (part.from + part.to) / 2;
     part.at = strut.out;
     addPart(w.panels[k], std::move(part));
+  }
+}
+
+} // namespace
+
+void holdWings(std::vector<WholeWing>& wings, const std::vector<Wing>& decided) {
+  std::vector<std::vector<Strut>> struts;
+  std::vector<std::vector<StrutPlace>> places(wings.size());
+  std::vector<BentWing> bent;
+  bool any = false;
+  for (std::size_t i = 0; i < wings.size(); ++i) {
+    struts.push_back(decided[i].struts);
+    bent.push_back({{}, wings[i].mirrored && decided[i].hinged, &wings[i].loads});
+    any = any || bent.back().hinged;
+    for (std::size_t k = 0; k < decided[i].struts.size(); ++k)
+      if (const auto place = placeOf(wings, decided, static_cast<int>(i), static_cast<int>(k)))
+        places[i].push_back(*place), any = true;
+  }
+  if (!any) return;
+  for (std::size_t i = 0; i < wings.size(); ++i) bent[i].along = stiffnessOf(wings[i]);
+  std::vector<HeldWing> held = heldBy(struts, places, bent, wings.front().panels.front().design.tables);
+  for (std::size_t i = 0; i < wings.size(); ++i) {
+    wings[i].held = std::move(held[i]);
+    addStruts(wings[i], decided[i]);
   }
 }
 

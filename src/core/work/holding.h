@@ -1,11 +1,12 @@
-// What holds a wing to its fuselage, set in the finished wing: struts and wires under its loads, and posts.
+// What holds wings to their fuselage and to each other, set in the finished wing: struts and wires under its loads, and
+// posts.
 #pragma once
 #include "core/work/true_wing.h"
 
 namespace eup {
 
-/// Puts the struts that are decided for the wing on its loads and among its parts; `w` has its panels and its loads.
-void holdWing(WholeWing& w, const Wing& decided);
+/// Puts the struts that are decided on the wings' loads and among their parts; they have their panels and their loads.
+void holdWings(std::vector<WholeWing>& wings, const std::vector<Wing>& decided);
 
 /// Two posts that carry the wing at its root, level with the fuselage, mm and rad.
 struct StandingPosts {

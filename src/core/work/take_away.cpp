@@ -32,7 +32,11 @@ std::vector<Drawing> pagesOf(PrintPiece piece, const DrawnWing& w, Hand hand, co
   case PrintPiece::braces:
     return packed(bracesOneByOne(w, hand), frame, betweenParts);
   case PrintPiece::skins:
-    for (const DrawnPanel& panel : w) add(packed(skinPatterns(panel, hand), frame, betweenParts));
+    for (const DrawnPanel& panel : w) {
+      add(flowed(skinPlan(panel, hand), frame, betweenBlocks));
+      add(packed(skinPatterns(panel, hand), frame, betweenParts));
+      add(packed(smallPieces(panel, hand), frame, betweenParts));
+    }
     return out;
   case PrintPiece::benchCard:
     for (const DrawnPanel& panel : w) add(flowed(benchCard(panel, hand, frame.y()), frame, betweenBlocks));
@@ -161,7 +165,7 @@ DrawnWing drawn(const TrueWing& w, int wing) {
   DrawnWing out;
   for (const TruePanel& p : w.wing(wing).panels)
     out.push_back({p.design, p.shape, p.frame, p.tip, p.join, p.joiner, p.settingUp, p.strength, w.wing(wing).loads,
-                   p.parts, p.skins, w.wing(wing).held});
+                   p.parts, p.skins, p.holds, w.wing(wing).held});
   return out;
 }
 

@@ -19,7 +19,7 @@ void joinFiguresWhereItMeets(const TruePanel& p, FigureList& out) {
 
 /// Of a panel. `stages`: which its figures are of.
 struct PanelTrade {
-  void (*figures)(const TruePanel&, FigureList&);
+  void (*figures)(const TruePanel&, FigureList&); ///< null with no stages
   unsigned stages;
   void (*findings)(Finder);
 };
@@ -39,6 +39,8 @@ constexpr PanelTrade ofPanels[] = {
     {settingUpFigures, bits({Stage::joins}), footFindings},
     {twistFigures, bits({Stage::spars}), twistFindings},
     {skinFigures, bits({Stage::skins}), skinFindings},
+    {coverFigures, bits({Stage::skins}), coverFindings},
+    {nullptr, 0, holdFindings},
     {stockFigures, bits({Stage::stock}), nullptr},
 };
 

@@ -27,6 +27,7 @@ TruePanel workPanel(PanelBrief d, const TruePanel* inside) {
   p.settingUp = settingUp(p.design, p.shape, p.frame);
   p.joiner = joinerRod(p.design, p.shape, neighbour ? &*neighbour : nullptr);
   p.skins = skinsOf(p.design, loft, p.frame);
+  p.holds = holdsOf(p.design, p.skins, p.joiner.has_value());
   p.parts = builtParts(p.design, loft, p.frame, p.tip, p.skins);
   for (Part& part : partsOfJoin(p.design, p.join, p.joiner, p.frame.spars)) p.parts.push_back(std::move(part));
   p.mass = panelMass(p.parts, p.frame.ribs, p.design.inboard);
@@ -168,8 +169,8 @@ WholeWing workWing(std::vector<PanelBrief> briefs) {
   return w;
 }
 
-/// `gust` is the whole model's load factor in a gust.
-void loadWing(WholeWing& w, const Wing& decided, double gust) {
+/// What it must carry; `gust` is the whole model's load factor in a gust.
+void putLoads(WholeWing& w, double gust) {
   std::vector<PanelBrief> briefs;
   std::vector<LinearRun> mass;
   for (const TruePanel& p : w.panels) {
@@ -177,8 +178,10 @@ void loadWing(WholeWing& w, const Wing& decided, double gust) {
     mass.insert(mass.end(), p.mass.runs.begin(), p.mass.runs.end());
   }
   w.loads = loadCases(briefs, mass, gust);
-  holdWing(w, decided);
-  addPosts(w, decided.posts);
+}
+
+/// How it bears its loads.
+void loadWing(WholeWing& w) {
   double slope = 0;
   for (std::size_t i = 0; i < w.panels.size(); ++i) {
     TruePanel& p = w.panels[i];
@@ -305,7 +308,10 @@ static std::variant<TrueWing, std::vector<Finding>> workOut(const Design& d) {
   for (std::size_t i = 0; i < d.wings.size(); ++i) w.wings.push_back(workWing(briefsOf(d, static_cast<int>(i))));
   const Planform& main = w.wings.front().planform;
   w.gustFactor = gustFactor(d.flying.mass, d.flying.gust, d.flying.airSpeed, main.area, main.meanChord, main.aspect);
-  for (std::size_t i = 0; i < w.wings.size(); ++i) loadWing(w.wings[i], d.wings[i], w.gustFactor);
+  for (WholeWing& wing : w.wings) putLoads(wing, w.gustFactor);
+  holdWings(w.wings, d.wings);
+  for (std::size_t i = 0; i < w.wings.size(); ++i) addPosts(w.wings[i], d.wings[i].posts);
+  for (WholeWing& wing : w.wings) loadWing(wing);
   std::vector<TruePanel*> panels;
   for (WholeWing& wing : w.wings)
     for (TruePanel& p : wing.panels) panels.push_back(&p);

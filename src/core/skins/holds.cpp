@@ -1,0 +1,39 @@
+#include "core/skins/holds.h"
+#include <algorithm>
+#include <fmt/format.h>
+
+namespace eup {
+namespace {
+
+/// Whether sheet lies over and under the same place.
+bool closesIn(const std::vector<Skin>& skins) {
+  for (const Skin& a : skins)
+    for (const Skin& b : skins)
+      if (a.what != Skin::What::tail && a.what == b.what && a.run == b.run && a.face == Face::upper &&
+          b.face == Face::lower)
+        return true;
+  return false;
+}
+
+} // namespace
+
+std::vector<Hold> holdsOf(const PanelBrief& d, const std::vector<Skin>& skins, bool joiner) {
+  std::vector<Hold> out;
+  const auto add = [&](const std::string& kind, std::string what) {
+    const std::string key = fmt::format("{}.{}:{}", d.id.wing, d.id.panel, kind);
+    if (std::any_of(out.begin(), out.end(), [&](const Hold& h) { return h.key == key; })) return;
+    const bool looked = std::find(d.looked.begin(), d.looked.end(), key) != d.looked.end();
+    out.push_back({key, std::move(what), looked});
+  };
+  if (closesIn(skins)) {
+    add("glue", d.spars.empty() ? "glue at the ribs, from inside" : "glue at ribs, spars and webs, from inside");
+    if (!d.join.braces.empty()) add("brace", "glue at the braces, both faces");
+    if (joiner) add("socket", "joiner slides in its socket, the socket's end closed against glue");
+    if (d.stiffening.covering != uncovered) add("edges", "no varnish on edges that the sheet is glued to");
+    add("high", "a straightedge over the ribs finds no high one");
+  }
+  for (const HoldPoint& own : d.holds) add("own:" + own.what, own.what);
+  return out;
+}
+
+} // namespace eup
