@@ -7,6 +7,7 @@
 #include "core/loft/panel_edit.h"
 #include <QCheckBox>
 #include <QGridLayout>
+#include <QLabel>
 #include <QMenu>
 #include <QPushButton>
 
@@ -253,6 +254,7 @@ void DecidePanel::addStrutTools(QGridLayout* under, int line) {
                 if (wing.struts.empty()) { // half way out on the first spar, its foot below
                   strut.out = std::round(wing.panels.front().panel.span / 2);
                   strut.footAft = std::round(wing.panels.front().panel.rootChord * 0.3);
+                  if (wing.panels.front().built == Built::sheet) strut.on = StrutOn::rib; // it has no spar
                 } else {
                   strut = wing.struts.back();
                   strut.name = tr("strut %1").arg(wing.struts.size() + 1).toStdString();
@@ -294,12 +296,20 @@ void DecidePanel::addHoldTools(QGridLayout* under, int line) {
   const auto& own = document.design().at(here()).holds;
   if (document.possible())
     for (const Hold& hold : document.wing().at(here()).holds) {
-      auto* box = new QCheckBox(QString::fromStdString(hold.what), form);
+      const QString words = QString::fromStdString(hold.what);
+      auto* box = new QCheckBox(form); // its words may take several lines, which a check box's own can not
+      auto* label = new QLabel(words, form);
+      label->setWordWrap(true);
+      label->setBuddy(box);
       box->setObjectName(QString::fromStdString("looked." + hold.key));
+      box->setAccessibleName(words);
       box->setChecked(hold.looked);
       box->setToolTip(tr("Ticked when it was looked at; undo leaves it as it is"));
       connect(box, &QCheckBox::toggled, this, [this, key = hold.key](bool on) { document.setLooked(key, on); });
-      under->addWidget(box, line++, 0, 1, 3);
+      auto* row = new QHBoxLayout;
+      row->addWidget(box, 0, Qt::AlignTop);
+      row->addWidget(label, 1);
+      under->addLayout(row, line++, 0, 1, 3);
     }
   addEditTool(under, line, 0, tr("Add a point of your own"), "addHold", roomIn(own, mostHolds),
               [this](Design& next, Subject& then) {

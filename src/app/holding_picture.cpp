@@ -102,12 +102,15 @@ void JoinBoard::drawHolding(Ink& ink) const {
       const QString force =
           s.worst.force == 0 ? tr("nothing: it hangs slack")
                              : QString::fromStdString(told(std::abs(s.worst.force), Quantity::force, LengthUnit::mm));
-      ink.text((top + foot) / 2,
+      // Names stand apart along their members, and on the side where there is room.
+      const Point named = lerp(top, foot, std::min(0.35 + 0.2 * s.place.number, 0.9));
+      const bool inwards = std::abs(named.x()) > 0.5 * standpoint.shownWing().fromAbove, right = (side > 0) != inwards;
+      ink.text(named,
                tr("%1: %2, %3 %4")
                    .arg(QString::fromStdString(strut.name), len(s.length),
                         s.worst.force >= 0 ? tr("pulled by") : tr("pressed by"), force),
-               mine ? look.accent : look.faint, {side > 0 ? 10.0 : -10.0, 14.0 + 15.0 * s.place.number},
-               side > 0 ? Qt::AlignLeft : Qt::AlignRight, 12, mine);
+               mine ? look.accent : look.faint, {right ? 12.0 : -12.0, 4.0}, right ? Qt::AlignLeft : Qt::AlignRight, 12,
+               mine);
     }
   }
   const double high = content().high.y(), low = content().low.y();
@@ -172,6 +175,7 @@ std::vector<Handle> JoinBoard::holdingHandles() const {
          [path, side, onWing = s.place.lower.has_value()](const Design& d, const Point& by) -> Result<Design> {
            if (onWing) {
              const auto along = decisionAt(d, path + ".footOut");
+             if (along && !along->applies) return d; // it holds a rib
              if (!along) return Problem{"", "there is no such strut any more"};
              return decideValue(d, path + ".footOut", along->value + side * by.x());
            }
@@ -183,6 +187,7 @@ std::vector<Handle> JoinBoard::holdingHandles() const {
     out.push_back({tr("top of %1").arg(name), top, top, Qt::SizeHorCursor, tr("Move the top of %1").arg(name),
                    [path, side](const Design& d, const Point& by) -> Result<Design> {
                      const auto along = decisionAt(d, path + ".out");
+                     if (along && !along->applies) return d; // it holds a rib
                      if (!along) return Problem{"", "there is no such strut any more"};
                      return decideValue(d, path + ".out", along->value + side * by.x());
                    }});

@@ -90,7 +90,11 @@ void LayoutBoard::drawPanel(Ink& ink, const TruePanel& w, double side) const {
     const Polyline loop = fromAbove(rib);
     if (loop.empty()) continue;
     const bool mine = rib.number == standpoint.rib();
-    ink.loop(loop, mine ? look.accent : look.balsa, mine ? look.accent : edge, mine ? 1.6 : 0.8);
+    if (!rib.ofWood)
+      ink.line(at(rib.frame.le.x(), rib.frame.t), at(rib.frame.te.x(), rib.frame.t), mine ? look.accent : look.faint,
+               mine ? 1.6 : 1, Qt::DashLine);
+    else
+      ink.loop(loop, mine ? look.accent : look.balsa, mine ? look.accent : edge, mine ? 1.6 : 0.8);
     const bool second = !w.design.innermost() && rib.kind == RibKind::root; // at a join two names share the place
     const double here = ink.at(at(0, rib.frame.t)).x();
     if (!mine && std::abs(here - named) < 26) continue;

@@ -188,6 +188,7 @@ void MainWindow::makeMenus(QMenuBar* bar) {
                                     std::pair(tr("Lanehurst 1180: swept, with crossing ribs"), "lanehurst-1180"),
                                     std::pair(tr("Oldacre 1320: undercambered, tips turned up"), "oldacre-1320"),
                                     std::pair(tr("Gossamoor 480: indoor, curved plates"), "gossamoor-480"),
+                                    std::pair(tr("Bracklow 430: chuck glider, of sheet"), "bracklow-430"),
                                     std::pair(tr("A clean plan of the Fenlark, read"), "fenlark-plan"),
                                     std::pair(tr("A plan of it with faults, read"), "fenlark-faulty-plan")})
     add(demos, "demo " + QString(name), words, {}, [this, name = name] {

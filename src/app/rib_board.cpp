@@ -54,6 +54,13 @@ Box RibBoard::content() const {
   return box;
 }
 
+QString RibBoard::emptyText() const {
+  if (!panel().sheet) return {};
+  return tr("This panel is of sheet: it has no ribs. Its blank and its gauges stand under Wrap skins; under Lay out "
+            "panels it "
+            "is built of ribs again.");
+}
+
 void RibBoard::draw(Ink& ink) const {
   const TruePanel& w = panel();
   const Rib& r = rib();

@@ -91,9 +91,9 @@ QStringList writeShots(const QString& folder) {
   shoot(window, "three-panels");
   stage(Stage::skins, 2);
   shoot(window, "skins");
-  stage(Stage::joins, 12);
-  window.decide().focusDecision("wings.0.panels.0.joiner.along");
-  shoot(window, "joiner");
+  window.openDemo("bracklow-430");
+  stage(Stage::skins, 6);
+  shoot(window, "panel-of-sheet");
   window.openDemo("oldacre-1320");
   stage(Stage::panels, 13);
   window.decide().focusDecision("wings.0.panels.1.tip.kind");

@@ -10,11 +10,12 @@ QString SkinBoard::heading() const {
 }
 
 QString SkinBoard::subheading() const {
+  if (panel().sheet) return tr("the blank of a panel of sheet, and its section at the chosen station");
   return tr("widths at the ends and how far those are out of square; drag the rear edge of the nose sheet");
 }
 
 QString SkinBoard::emptyText() const {
-  if (!panel().skins.empty()) return {};
+  if (!panel().skins.empty() || panel().sheet) return {};
   return tr("This panel has no sheet on it: no nose sheet, and no trailing edge of two sheets.\n\nSwitch on “Sheet on "
             "top” or “Sheet below” on the right to wrap its nose.");
 }
@@ -51,6 +52,7 @@ double SkinBoard::below() const {
 }
 
 Box SkinBoard::content() const {
+  if (panel().sheet) return sheetContent();
   Box box;
   for (const Laid& l : laid())
     for (const Point& p : l.skin->pattern.outline) box.include(onBoard(l, p));
@@ -140,6 +142,7 @@ void SkinBoard::drawNose(Ink& ink) const {
 }
 
 void SkinBoard::draw(Ink& ink) const {
+  if (panel().sheet) return drawSheet(ink);
   for (const Laid& l : laid()) drawSkin(ink, l);
   drawNose(ink);
 }

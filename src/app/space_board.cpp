@@ -165,7 +165,8 @@ void SpaceBoard::addPanel(std::vector<Piece>& to, const WholeWing& wing, std::si
     piece.width = mine ? 1.8 : 0.8;
     to.push_back(std::move(piece));
   };
-  for (const Rib& rib : p.frame.ribs) addRib(rib);
+  for (const Rib& rib : p.frame.ribs)
+    if (rib.ofWood || (shown && rib.number == standpoint.rib())) addRib(rib);
   for (const Rib& rib : p.frame.riblets) addRib(rib);
   /// A strip of the surface between two chord fractions, at either end of a bay.
   const auto surface = [&](Face face, double t0, double t1, std::array<double, 2> begin, std::array<double, 2> end,
@@ -188,6 +189,10 @@ void SpaceBoard::addPanel(std::vector<Piece>& to, const WholeWing& wing, std::si
       const double e0 = sheetEdgeAt(p.design, p.shape.loft, face, t0),
                    e1 = sheetEdgeAt(p.design, p.shape.loft, face, t1);
       constexpr int roundNose = 8;
+      if (p.sheet) { // wood all over
+        surface(face, t0, t1, {0, 0}, {1, 1}, roundNose, look.balsa);
+        continue;
+      }
       const double w = p.design.leading.onRib(), tail = p.design.trailing.onRib();
       if (e0 > 0)
         surface(face, t0, t1, {0, 0}, {e0, e1}, roundNose, look.sheet);

@@ -24,6 +24,14 @@ QString SparBoard::subheading() const {
 }
 
 QString SparBoard::emptyText() const {
+  if (panel().sheet && !panel().strength.bending.edges.empty()) {
+    const EdgeStrength& plate = panel().strength.bending.edges.front();
+    return tr("This panel is of sheet: it needs no spar.\n\nIts wood's least reserve is %1, %2. How stiff it is and "
+              "what cloth "
+              "does for it stands under Wrap skins.")
+        .arg(plate.worstReserve, 0, 'f', 2)
+        .arg(tr(wordsOf(plate.worstCase)));
+  }
   QString edges;
   for (const EdgeStrength& e : panel().strength.bending.edges)
     edges += tr("%1 edge: %2 % of the bending, least reserve %3, %4\n")

@@ -75,6 +75,7 @@ protected:
   QString heading() const override;
   QString subheading() const override;
   Box content() const override;
+  QString emptyText() const override;
   void draw(Ink& ink) const override;
   std::vector<Handle> handles() const override;
   void clicked(const Point& p) override;
@@ -181,6 +182,11 @@ private:
   void drawNose(Ink& ink) const;
   double gap() const;
   double below() const; ///< under all patterns
+  // Of a panel of sheet, in sheet_board.cpp.
+  Point onSheet(const Point& onBlank) const;
+  Box sheetContent() const;
+  double sectionSize() const;
+  void drawSheet(Ink& ink) const;
 };
 
 /// The board of a stage.

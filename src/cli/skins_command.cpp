@@ -41,6 +41,29 @@ Json skinOf(const TruePanel& panel, const Skin& skin, const char* hand) {
   return out;
 }
 
+Json sheetOf(const TruePanel& panel, const SheetPanelMade& made, const char* hand) {
+  const char* way = made.way == SheetWay::flat ? "flat" : made.way == SheetWay::bent ? "bent" : "carved";
+  Json out{{"wing", panel.design.id.wing + 1},
+           {"panel", panel.design.id.panel + 1},
+           {"hand", hand},
+           {"way", way},
+           {"material", panel.design.sheet.material},
+           {"thickness", panel.design.sheet.thickness},
+           {"needs", made.needs},
+           {"boards", made.boards},
+           {"length", made.length},
+           {"width", made.width},
+           {"area", made.area},
+           {"bendRadius", made.bend > 0 ? Json(made.bend) : Json()},
+           {"outline", pointsOf(made.outline)},
+           {"strip", pointsOf(made.strip)},
+           {"stations", Json::array()},
+           {"carving", Json::array()}};
+  for (const SkinLine& s : made.stations) out["stations"].push_back({{"name", s.name}, {"line", pointsOf(s.line)}});
+  for (const CarveLine& c : made.carving) out["carving"].push_back({{"left", c.left}, {"line", pointsOf(c.line)}});
+  return out;
+}
+
 } // namespace
 
 void tellSkins(const TrueWing& w, bool json, std::ostream& out) {
@@ -59,6 +82,7 @@ void tellSkins(const TrueWing& w, bool json, std::ostream& out) {
             {"unit", {{"length", "mm"}, {"area", "mm2"}, {"angle", "deg"}}},
             {"pattern", "x aft, y outwards along its front edge; a right upper skin seen from outside"},
             {"skins", Json::array()},
+            {"sheetPanels", Json::array()},
             {"covering", Json::array()},
             {"lookAt", Json::array()}};
   for (const Hand hand : {Hand::right, Hand::left}) {
@@ -67,6 +91,7 @@ void tellSkins(const TrueWing& w, bool json, std::ostream& out) {
       for (const TruePanel& panel : wing.panels) {
         const char* hands = !w.left && wing.mirrored ? "right and left" : name(hand);
         for (const Skin& skin : panel.skins) root["skins"].push_back(skinOf(panel, skin, hands));
+        if (panel.sheet) root["sheetPanels"].push_back(sheetOf(panel, *panel.sheet, hands));
         for (const CoverPiece& p : coverPieces(panel.design, panel.shape.loft))
           root["covering"].push_back({{"wing", panel.design.id.wing + 1},
                                       {"panel", panel.design.id.panel + 1},

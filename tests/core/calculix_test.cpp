@@ -379,5 +379,80 @@ TEST(CalculiX, TwoWingsHeldTogether) {
   EXPECT_NEAR(w.wing(1).tipDeflection, moved.at(under.tip()).z(), 0.03 * moved.at(under.tip()).z());
 }
 
+/// A plate of wood 300 long, 80 wide and 4 thick as shells, its grain along the span, clamped at its root.
+struct ShellPlate {
+  static constexpr int across = 8, along = 24;
+  static constexpr double span = 300, chord = 80, thick = 4;
+  static int nodeAt(int i, int k) { return 1 + i * (2 * along + 1) + k; } // halves of elements
+  std::string model;
+
+  ShellPlate() {
+    model = "*NODE, NSET=ALL\n";
+    for (int i = 0; i <= 2 * across; ++i)
+      for (int k = 0; k <= 2 * along; ++k)
+        if (i % 2 == 0 || k % 2 == 0)
+          model += fmt::format("{},{},{},0\n", nodeAt(i, k), chord * i / (2 * across), span * k / (2 * along));
+    model += "*ELEMENT, TYPE=S8R, ELSET=PLATE\n";
+    for (int i = 0; i < across; ++i)
+      for (int k = 0; k < along; ++k) {
+        const int a = 2 * i, b = 2 * k;
+        model += fmt::format("{},{},{},{},{},{},{},{},{}\n", 1 + i * along + k, nodeAt(a, b), nodeAt(a + 2, b),
+                             nodeAt(a + 2, b + 2), nodeAt(a, b + 2), nodeAt(a + 1, b), nodeAt(a + 2, b + 1),
+                             nodeAt(a + 1, b + 2), nodeAt(a, b + 1));
+      }
+    const Material wood = Tables{}.named("balsa-160");
+    model += fmt::format(
+        "*MATERIAL, NAME=WOOD\n*ELASTIC, TYPE=ENGINEERING CONSTANTS\n{0},{1},{0},0.01,0.01,0.01,{2},{2}\n{2}\n"
+        "*SHELL SECTION, ELSET=PLATE, MATERIAL=WOOD\n{3}\n*BOUNDARY\n",
+        wood.across, wood.modulus, wood.shear, thick);
+    for (int i = 0; i <= 2 * across; ++i) model += fmt::format("{},1,6\n", nodeAt(i, 0));
+  }
+};
+
+/// The same as a panel of sheet, its nose square but for a hundredth of its chord.
+Design plateOfSheet() {
+  Design d = test::bareDesign();
+  PanelDesign& p = d.inner();
+  p.built = Built::sheet;
+  p.panel = test::panelOf(ShellPlate::span, ShellPlate::chord, ShellPlate::chord);
+  for (SectionChoice* section : {&p.sections.root, &p.sections.tip}) {
+    section->kind = SectionKind::flatPlate;
+    section->drawn.tailTaper = 0, section->drawn.nose = PlateNose::wedge, section->drawn.wedge = 0.01;
+  }
+  p.sheet.thickness = ShellPlate::thick;
+  p.join.dihedral = {DihedralBy::angle, 0};
+  d.flying.mass = 60, d.flying.kind = typedFactors, d.flying.loadFactor = 5, d.flying.pushFactor = 0;
+  d.flying.shape = LoadShape::chord, d.flying.relief = false, d.flying.twistCouple = 100;
+  return d;
+}
+
+TEST(CalculiX, PanelOfSheetBends) {
+  const TrueWing w = wingOf(plateOfSheet());
+  const double pressure = w.main().loads.front().load.lift / (ShellPlate::span * ShellPlate::chord);
+  const int tip = ShellPlate::nodeAt(ShellPlate::across, 2 * ShellPlate::along);
+  const Moves moved = solved(ShellPlate().model, fmt::format("{},3,0.\n*DLOAD\nPLATE,P,{}\n", tip, -pressure),
+                             fmt::format("{}\n", tip));
+  EXPECT_NEAR(w.main().tipDeflection, std::abs(moved.at(tip).z()), 0.05 * w.main().tipDeflection);
+}
+
+// By a couple at the tip's corners; told over the outer third, where the clamped root is no longer felt.
+TEST(CalculiX, PanelOfSheetTwists) {
+  const TrueWing w = wingOf(plateOfSheet());
+  constexpr int tip = 2 * ShellPlate::along, third = tip * 2 / 3, nose = 0, tail = 2 * ShellPlate::across;
+  const double force = 100 / ShellPlate::chord;
+  std::string asked;
+  for (const int k : {third, tip})
+    for (const int i : {nose, tail}) asked += fmt::format("{}\n", ShellPlate::nodeAt(i, k));
+  const Moves moved = solved(
+      ShellPlate().model,
+      fmt::format("{},3,{}\n{},3,{}\n", ShellPlate::nodeAt(nose, tip), force, ShellPlate::nodeAt(tail, tip), -force),
+      asked);
+  const auto turned = [&](int k) {
+    return (moved.at(ShellPlate::nodeAt(nose, k)).z() - moved.at(ShellPlate::nodeAt(tail, k)).z()) / ShellPlate::chord;
+  };
+  const double theirs = 3 * (turned(tip) - turned(third)), ours = w.inner().strength.twist->twist;
+  EXPECT_NEAR(ours, theirs, 0.05 * theirs);
+}
+
 } // namespace
 } // namespace eup

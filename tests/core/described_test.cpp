@@ -84,7 +84,9 @@ TEST(Described, EveryMemberIs) {
   EXPECT_EQ(c.at(p + "panel"), static_cast<int>(membersOf<Panel>()));
   EXPECT_EQ(c.at(p + "ribs"), static_cast<int>(membersOf<Ribs>()));
   EXPECT_EQ(c.at(p + "riblets"), static_cast<int>(membersOf<Riblets>()));
-  EXPECT_EQ(c.at(p + "sheeting"), static_cast<int>(membersOf<Sheeting>()));
+  EXPECT_EQ(c.at(p + "sheeting"), static_cast<int>(membersOf<Sheeting>() - 1 + membersOf<SkinSheet>()))
+      << "its sheet is its base";
+  EXPECT_EQ(c.at(p + "sheet"), static_cast<int>(membersOf<SheetPanel>()));
   EXPECT_EQ(c.at(p + "capStrips"), static_cast<int>(membersOf<CapStrips>()));
   EXPECT_EQ(c.at(p + "leadingEdge"), static_cast<int>(membersOf<LeadingEdge>()));
   EXPECT_EQ(c.at(p + "trailingEdge"), static_cast<int>(membersOf<TrailingEdge>()));

@@ -232,6 +232,29 @@ TEST(InterplaneStruts, HoldAWingOnPins) {
   EXPECT_FALSE(hasFinding(wingOf(d).findings, "strut.falls"));
 }
 
+// On a rib half way between its faces; a sheet panel has stations for it.
+TEST(InterplaneStruts, HoldRibsToo) {
+  Design d = biplane();
+  d.wings[0].panels[0].ribs.rule = d.wings[1].panels[0].ribs.rule = RibRule::count;
+  d.wings[0].panels[0].ribs.count = d.wings[1].panels[0].ribs.count = 7; // 100 apart
+  Strut& s = d.wings[0].struts[0];
+  s.on = s.footOn = StrutOn::rib, s.rib = s.footRib = 5, s.chord = s.footChord = 0.3; // where the spar is
+  const TrueWing onRibs = wingOf(d), onSpars = wingOf(biplane());
+  EXPECT_NEAR(only(onRibs).place.top.y(), 400, 1e-9);
+  EXPECT_NEAR(only(onRibs).place.top.x(), 60, 0.2);
+  EXPECT_NEAR(forceUnder(only(onRibs), LoadCase::What::pull), forceUnder(only(onSpars), LoadCase::What::pull), 0.01);
+  s.chord = 0.7;
+  const TrueWing aft = wingOf(d);
+  EXPECT_NEAR(only(aft).place.top.x(), 140, 0.2);
+  s.rib = 9;
+  EXPECT_TRUE(hasFinding(wingOf(d).findings, "strut.nowhere"));
+  s.rib = 5;
+  for (Wing& wing : d.wings) wing.panels[0].built = Built::sheet, wing.panels[0].sheet.thickness = 30;
+  const TrueWing ofSheet = wingOf(d);
+  EXPECT_EQ(ofSheet.main().held.struts.size(), 1u);
+  EXPECT_FALSE(hasFinding(ofSheet.findings, "strut.nowhere"));
+}
+
 TEST(InterplaneStruts, ThatEndNowhereAreSaid) {
   for (const int wing : {1, 3}) {
     Design d = biplane();

@@ -16,6 +16,25 @@ template <class S, class V> void describeSkinSheet(S& s, V& v, bool any) {
 }
 
 template <class P, class V> void describeFrame(P& p, V& v) {
+  v.group("", Topic::panel, [&] { v.choice("built", "Built of", p.built, std::span(builtChoices)); });
+  v.group("sheet", Topic::sheetPanel, [&] {
+    auto& s = p.sheet;
+    const bool on = p.built == Built::sheet, cloth = on && s.clothTop + s.clothBottom > 0;
+    v.length("thickness", "Sheet thickness", s.thickness, Limits{0.3, 60}, on);
+    v.listed("material", "Sheet of", s.material, Shelf::material, on);
+    v.length("edge", "LE strip, width", s.edge, Limits{0, 100}, on);
+    v.extra("a strip along its leading edge", "4 mm", "0", s.edge > 0);
+    v.listed("edgeMaterial", "LE strip of", s.edgeMaterial, Shelf::material, on && s.edge > 0);
+    const bool bent = on && p.sections.tip.kind == SectionKind::curvedPlate;
+    v.flag("formers", "Formers stay under it", s.formers, bent);
+    v.extra("formers under it", "yes", "no", s.formers);
+    v.length("formerThickness", "Formers", s.formerThickness, Limits{0.3, 20}, bent && s.formers);
+    v.count("clothTop", "Layers of cloth, top", s.clothTop, Limits{0, 8}, on);
+    v.count("clothBottom", "Layers of cloth, below", s.clothBottom, Limits{0, 8}, on);
+    v.number("clothGsm", "Cloth, g/m²", s.clothGsm, Limits{5, 400}, cloth);
+    v.number("resinRatio", "Resin ÷ cloth, by weight", s.resinRatio, Limits{0.3, 4}, cloth);
+    v.listed("clothMaterial", "Cloth in resin", s.clothMaterial, Shelf::material, cloth);
+  });
   v.group("ribs", Topic::ribs, [&] {
     auto& r = p.ribs;
     v.group("", Topic::ribPlaces, [&] {

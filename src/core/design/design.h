@@ -22,6 +22,8 @@ inline constexpr double farthestRise = 20000; ///< mm, as far as a span
 struct PanelDesign {
   Sections sections;
   Panel panel;
+  Built built = Built::ribs;
+  SheetPanel sheet;
   Ribs ribs;
   Sticks sticks;
   Riblets riblets;
@@ -101,16 +103,29 @@ enum class Footing { fuselage, wing };
 inline constexpr std::array footingChoices{Choice{"fuselage", "the fuselage"}, Choice{"wing", "another wing"}};
 static_assert(footingChoices.size() == wordsFor(Footing::wing));
 
-/// Holds a spar to a place of the fuselage, or to a spar of another wing. In each hand one.
+/// What of a wing a strut holds.
+enum class StrutOn { spar, rib };
+inline constexpr std::array strutOnChoices{Choice{"spar", "a spar"}, Choice{"rib", "a rib"}};
+static_assert(strutOnChoices.size() == wordsFor(StrutOn::rib));
+
+/// Holds a spar or a rib to a place of the fuselage, or to one of another wing. In each hand one.
 struct Strut {
   std::string name = "strut";
   StrutKind kind = StrutKind::strut;
-  int panel = 1, spar = 1; ///< counted from 1
-  double out = 350;        ///< mm of that panel's span, from its inner end
+  int panel = 1; ///< counted from 1
+  StrutOn on = StrutOn::spar;
+  int spar = 1;        ///< counted from 1
+  double out = 350;    ///< on a spar: mm of that panel's span, from its inner end
+  int rib = 2;         ///< on a rib (of sheet: a station), the panel's root rib is 1
+  double chord = 0.65; ///< of that rib's, half way between its faces
   Footing foot = Footing::fuselage;
   double footAft = 70, footRight = 40, footUp = -120; ///< on the fuselage: mm from the wing's root leading edge
-  int footWing = 2, footPanel = 1, footSpar = 1;      ///< on a wing, counted from 1
-  double footOut = 350;                               ///< mm of that panel's span, from its inner end
+  int footWing = 2, footPanel = 1;                    ///< on a wing, counted from 1
+  StrutOn footOn = StrutOn::spar;                     ///< and all as at its top
+  int footSpar = 1;
+  double footOut = 350;
+  int footRib = 2;
+  double footChord = 0.65;
   CapShape shape = CapShape::strip;
   double width = 8, depth = 4; ///< of a rod or a tube the depth is its diameter
   double wall = 0.5;

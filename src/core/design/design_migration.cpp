@@ -300,7 +300,8 @@ void migrateSkins(Json& json) {
         for (Json& strut : wing["struts"])
           if (strut.is_object())
             strut["foot"] = "fuselage", strut["footWing"] = 2, strut["footPanel"] = 1, strut["footSpar"] = 1,
-            strut["footOut"] = 350.0;
+            strut["footOut"] = 350.0, strut["on"] = strut["footOn"] = "spar", strut["rib"] = strut["footRib"] = 2,
+            strut["chord"] = strut["footChord"] = 0.65;
   if (json.contains("cutList") && json["cutList"].is_object())
     json["cutList"]["coverRoll"] = 600.0, json["cutList"]["coverOverlap"] = 15.0;
   forEachPanel(json, [&](Json& panel) {
@@ -314,6 +315,18 @@ void migrateSkins(Json& json) {
       for (Json& bays : panel["sheeted"])
         if (bays.is_object()) sheet(bays);
     panel["holds"] = Json::array();
+    panel["built"] = "ribs";
+    panel["sheet"] = Json{{"thickness", 3.0},
+                          {"material", "balsa-160"},
+                          {"edge", 0.0},
+                          {"edgeMaterial", "spruce"},
+                          {"formers", false},
+                          {"formerThickness", 1.5},
+                          {"clothTop", 0},
+                          {"clothBottom", 0},
+                          {"clothGsm", 25.0},
+                          {"resinRatio", 1.0},
+                          {"clothMaterial", "glass-cloth"}};
   });
   json["records"] = Json{{"looked", Json::array()}};
 }

@@ -8,6 +8,28 @@ namespace eup {
 
 inline constexpr int mostRibs = 400; ///< a panel
 
+/// What a panel is built of.
+enum class Built { ribs, sheet };
+inline constexpr std::array builtChoices{Choice{"ribs", "ribs"}, Choice{"sheet", "sheet, without ribs"}};
+static_assert(builtChoices.size() == wordsFor(Built::sheet));
+
+/// A panel of sheet: flat or bent where its sections are plates, else carved. Its grain runs along the span.
+struct SheetPanel {
+  double thickness = 3; ///< as it is bought; what is carved must fit in it
+  std::string material = "balsa-160";
+  double edge = 0; ///< mm of the chord: a strip of another wood along its leading edge; 0 for none
+  std::string edgeMaterial = "spruce";
+  bool formers = false; ///< a bent one keeps one under it at every station
+  double formerThickness = 1.5;
+  int clothTop = 0, clothBottom = 0; ///< layers
+  double clothGsm = 25;
+  double resinRatio = 1; ///< resin to cloth by weight
+  std::string clothMaterial = "glass-cloth";
+  /// mm, of one layer in its resin, that being of such a density (kg/m³).
+  double clothLayer(double density) const { return clothGsm * (1 + resinRatio) / density; }
+  bool operator==(const SheetPanel&) const = default;
+};
+
 enum class RibRule { count, spacing, stations };
 inline constexpr std::array ribRuleChoices{Choice{"count", "number of ribs"}, Choice{"spacing", "even spacing"},
                                            Choice{"stations", "own stations"}};

@@ -40,6 +40,26 @@ Join settled(Join join) {
   return join;
 }
 
+/// A panel of sheet has nothing of a frame, whatever is decided of one; its plates are as thick as its sheet.
+void settleSheet(PanelBrief& p) {
+  if (p.built != Built::sheet) return;
+  p.spars.clear(), p.sheeted.clear();
+  p.sheeting.top = p.sheeting.bottom = p.capStrips.top = p.capStrips.bottom = false;
+  p.leadingEdge.kind = LeadingEdgeKind::none, p.trailingEdge.kind = TrailingEdgeKind::none;
+  p.riblets.inBay = 0, p.ribs.make = RibMake::each, p.ribs.direction = RibDirection::flight;
+  p.ribs.doubled.clear();
+  p.ribs.second = SecondWood::none;
+  p.join.braces.clear(), p.join.templates.clear();
+  p.join.joiner.fitted = p.join.feet = p.join.rootLeans = false;
+  p.join.sparsThere = SparsThere::end, p.join.rods = false;
+  p.stiffening = {};
+  p.stiffening.diagonals = Diagonals::none, p.stiffening.covering = uncovered;
+  p.tip.kind = TipKind::square;
+  for (auto [section, chord] :
+       {std::pair(&p.sections.root, p.panel.rootChord), std::pair(&p.sections.tip, p.panel.tipChord)})
+    section->drawn.plate = std::clamp(p.sheet.thickness / chord, 1e-4, 0.3);
+}
+
 /// Once the panel's root is known.
 void settleEdges(PanelBrief& p) {
   const auto stock = [&](bool fitted, double width, WidthIs is, double aft) {
@@ -108,6 +128,7 @@ std::vector<PanelBrief> briefsOf(const Design& d, int wing) {
       p.panel.rootWashoutDeg = 0; // the wing's root is what all turns are measured against
       p.panel.rootAxis = 0;
     }
+    settleSheet(p);
     settleEdges(p);
     const int ribs = static_cast<int>(ribStations(p.ribs, p.panel.span).size());
     for (SheetedBays& bays : p.sheeted) bays.toRib = std::min(bays.toRib, ribs); // past the last: to the last

@@ -206,6 +206,7 @@ void stepStock(PanelDesign& p, double k, LengthUnit unit) {
   step(p.riblets.thickness, StockKind::sheet);
   step(p.tip.thickness, StockKind::sheet);
   step(p.sheeting.thickness, StockKind::sheet);
+  step(p.sheet.thickness, StockKind::sheet);
   step(p.capStrips.thickness, StockKind::sheet);
   step(p.leadingEdge.width, StockKind::strip);
   step(p.leadingEdge.height, StockKind::strip);

@@ -43,6 +43,7 @@ Stage stageOf(Topic topic) {
   case Topic::sheeting:
   case Topic::sheeted:
   case Topic::holds:
+  case Topic::sheetPanel:
     return Stage::skins;
   case Topic::cutList:
   case Topic::balance:
@@ -97,6 +98,7 @@ std::string fullTitleOf(const Subject& s, const Design& design, PanelId id) {
 std::vector<Subject> subjectsOf(const Design& design, Stage stage, PanelId id) {
   const Wing& wing = design.wings.at(static_cast<std::size_t>(id.wing));
   const PanelDesign& panel = wing.panels.at(static_cast<std::size_t>(id.panel));
+  const bool sheet = panel.built == Built::sheet;
   const bool innermost = id.panel == 0, outermost = id.panel + 1 == static_cast<int>(wing.panels.size());
   std::vector<Subject> out;
   const auto add = [&](std::initializer_list<Topic> topics) {
@@ -111,17 +113,18 @@ std::vector<Subject> subjectsOf(const Design& design, Stage stage, PanelId id) {
     break;
   case Stage::panels:
     add({Topic::panel, Topic::ribPlaces});
-    if (outermost) add({Topic::tip});
+    if (outermost && !sheet) add({Topic::tip});
     if (mirrored(wing)) add({Topic::leftHand});
     add({Topic::wing, Topic::model});
     break;
   case Stage::ribs:
+    if (sheet) break;
     add({Topic::ribs});
     if (panel.ribs.make == RibMake::sticks) add({Topic::sticks});
     add({Topic::riblets, Topic::capStrips, Topic::leadingEdge, Topic::trailingEdge});
     break;
   case Stage::spars:
-    for (int i = 0; i < static_cast<int>(panel.spars.size()); ++i) {
+    for (int i = 0; i < static_cast<int>(panel.spars.size()) && !sheet; ++i) {
       out.push_back({Topic::spar, i});
       const Spar& spar = panel.spars[static_cast<std::size_t>(i)];
       if (spar.kind != SparKind::caps) continue;
@@ -129,13 +132,14 @@ std::vector<Subject> subjectsOf(const Design& design, Stage stage, PanelId id) {
       out.push_back({Topic::bottomCap, i});
       if (spar.top.fitted && spar.bottom.fitted) out.push_back({Topic::webs, i});
     }
-    add({Topic::stiffening, Topic::loads, Topic::happenings, Topic::twistAndDive});
+    if (!sheet) add({Topic::stiffening});
+    add({Topic::loads, Topic::happenings, Topic::twistAndDive});
     break;
   case Stage::joins:
     if (!innermost || mirrored(wing)) { // a fin's root meets nothing of its own
       add({Topic::join});
-      for (int i = 0; i < static_cast<int>(panel.join.braces.size()); ++i) out.push_back({Topic::brace, i});
-      add({Topic::joiner});
+      for (int i = 0; i < static_cast<int>(panel.join.braces.size()) && !sheet; ++i) out.push_back({Topic::brace, i});
+      if (!sheet) add({Topic::joiner});
     }
     if (mirrored(wing) && innermost) { // of the wing, and told with its root
       for (int i = 0; i < std::max(1, static_cast<int>(wing.struts.size())); ++i) out.push_back({Topic::strut, i});
@@ -144,8 +148,8 @@ std::vector<Subject> subjectsOf(const Design& design, Stage stage, PanelId id) {
     add({Topic::settingUp});
     break;
   case Stage::skins:
-    add({Topic::sheeting});
-    for (int i = 0; i < static_cast<int>(panel.sheeted.size()); ++i) out.push_back({Topic::sheeted, i});
+    add({sheet ? Topic::sheetPanel : Topic::sheeting});
+    for (int i = 0; i < static_cast<int>(panel.sheeted.size()) && !sheet; ++i) out.push_back({Topic::sheeted, i});
     for (int i = 0; i < std::max(1, static_cast<int>(panel.holds.size())); ++i) out.push_back({Topic::holds, i});
     break;
   case Stage::stock:

@@ -171,11 +171,12 @@ std::vector<Drawing> benchCard(const DrawnPanel& w, Hand hand, double pageHeight
   const std::string rise = told(w.join.rise, Quantity::length, w.design.unit),
                     gamma = told(w.join.gamma, Quantity::angle, w.design.unit);
   if (w.design.mirrored || !w.design.innermost()) { // a fin's root is joined to nothing
-    put(words(w.join.centre
-                  ? fmt::format("Centre join: rise {}, dihedral {} each half", rise, gamma)
-                  : fmt::format("Join of {} to {}: {} between them, the panel {} to the horizontal, rise {}",
-                                w.frame.ribs.front().name(), fmt::format("R{}", w.frame.ribs.front().number - 1),
-                                told(2 * w.join.fold, Quantity::angle, w.design.unit), gamma, rise),
+    put(words(w.join.centre ? fmt::format("Centre join: rise {}, dihedral {} each half", rise, gamma)
+                            : fmt::format("Join of {} to {}: {} between them, the panel {} to the horizontal, rise {}",
+                                          w.frame.ribs.front().name(),
+                                          fmt::format("{}{}", w.frame.ribs.front().name().front(),
+                                                      w.frame.ribs.front().number - 1),
+                                          told(2 * w.join.fold, Quantity::angle, w.design.unit), gamma, rise),
               3.5));
     constexpr double flatJoin = 1e-3; // rad: nothing to prop or to bevel
     if (std::abs(w.join.fold) > flatJoin) {
@@ -201,13 +202,15 @@ std::vector<Drawing> benchCard(const DrawnPanel& w, Hand hand, double pageHeight
   for (const HeldStrut& s : w.held.struts)
     if (s.place.upper.panel == w.design.id.panel)
       put(words(fmt::format(
-                    "{}: {} long from spar to {}; {} to the spar{}, runs {} by {}", s.place.name,
+                    "{}: {} long from spar to {}; {} to the spar{}, {} {} by {}", s.place.name,
                     told(s.length, Quantity::length, w.design.unit), s.place.lower ? "the other wing's spar" : "foot",
                     told(s.toSpar, Quantity::angle, w.design.unit),
                     s.place.lower ? fmt::format(", {} to the other", told(s.toFootSpar, Quantity::angle, w.design.unit))
                                   : std::string(),
-                    s.aft < 0 ? "forward" : "aft", told(std::abs(s.aft), Quantity::angle, w.design.unit)),
+                    s.place.lower ? "rakes" : "runs", s.aft < 0 ? "forward" : "aft",
+                    told(std::abs(s.aft), Quantity::angle, w.design.unit)),
                 3));
+  if (w.sheet) return blocks; // no ribs: no packing under them, no strips
   const bool meets = w.design.mirrored || !w.design.innermost();
   if (meets && w.design.join.sparsThere != SparsThere::through) put(sawnTable(w, true, w.join.lean));
   if (w.design.beyond && w.design.beyond->sparsThere != SparsThere::through)

@@ -160,6 +160,11 @@ std::vector<Drawing> gauges(const DrawnPanel& w, Hand hand) {
     part.hand = hand;
     parts.push_back(std::move(part));
   };
+  if (w.sheet) {
+    for (Drawing& part : sheetGauges(w, hand)) put(std::move(part));
+    if (std::abs(w.join.fold) > 1e-3) put(cradle(w));
+    return parts;
+  }
   const std::vector<std::size_t> chosen = templatedRibs(w);
   for (const std::size_t i : chosen)
     for (const bool above : {false, true}) put(incidenceTemplate(w, w.frame.ribs[i], hand, above));

@@ -22,6 +22,10 @@ void chordwiseLine(Drawing& d, const DrawnPanel& w, double rootX, double tipX, L
 }
 
 void ribOnPlan(Drawing& d, const Rib& rib) {
+  if (!rib.ofWood) { // a station of sheet
+    const Point3 nose = rib.inPanel({0, 0}), tail = rib.inPanel({rib.frame.chord, 0});
+    return d.line(Layer::mark, onPlan(nose.x(), nose.y()), onPlan(tail.x(), tail.y()));
+  }
   Polyline loop;
   for (const Point& p : seenFromAbove(rib)) loop.push_back(onPlan(p.x(), p.y()));
   if (loop.empty()) return;

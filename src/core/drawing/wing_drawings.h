@@ -4,6 +4,7 @@
 #include "core/joins/joiner.h"
 #include "core/parts/part.h"
 #include "core/skins/holds.h"
+#include "core/skins/sheet_panel.h"
 
 namespace eup {
 
@@ -25,6 +26,7 @@ struct DrawnPanel {
   const PanelStrength& strength;
   const std::vector<LoadCase>& loads;
   const std::vector<Part>& parts;
+  const std::optional<SheetPanelMade>& sheet;
   const std::vector<Skin>& skins;
   const std::vector<Hold>& holds;
   const HeldWing& held; ///< the wing's
@@ -76,7 +78,13 @@ std::vector<Drawing> gauges(const DrawnPanel& panel, Hand hand);
 /// between its sheets. Each by itself.
 std::vector<Drawing> skinPatterns(const DrawnPanel& panel, Hand hand);
 
-/// Cap strips and webs at full size, each by itself: ganged on a page they are cut from one strip.
+/// The blank of a panel of sheet, its upper side up; empty for one of ribs.
+std::vector<Drawing> sheetBlanks(const DrawnPanel& panel, Hand hand);
+/// What a sheet that is not flat is tried with at its root, middle and tip, from above and, where it is not flat below,
+/// from below.
+std::vector<Drawing> sheetGauges(const DrawnPanel& panel, Hand hand);
+
+/// Cap strips, webs and formers at full size, each by itself: ganged on a page they are cut from one strip.
 std::vector<Drawing> smallPieces(const DrawnPanel& panel, Hand hand);
 
 /// The skins piece by piece, as they are cut and laid, and what is looked at before they close the panel in, with boxes

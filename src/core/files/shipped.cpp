@@ -14,6 +14,7 @@ extern const char eup_demo_tarnbrook_begin[], eup_demo_tarnbrook_end[];
 extern const char eup_demo_skerrow_begin[], eup_demo_skerrow_end[];
 extern const char eup_demo_lanehurst_begin[], eup_demo_lanehurst_end[];
 extern const char eup_demo_oldacre_begin[], eup_demo_oldacre_end[];
+extern const char eup_demo_bracklow_begin[], eup_demo_bracklow_end[];
 extern const char eup_demo_gossamoor_begin[], eup_demo_gossamoor_end[];
 extern const char eup_plan_clean_begin[], eup_plan_clean_end[];
 extern const char eup_plan_faulty_begin[], eup_plan_faulty_end[];
@@ -52,6 +53,7 @@ static std::vector<std::pair<std::string, std::string_view>> demos() {
           {"lanehurst-1180", between(eup_demo_lanehurst_begin, eup_demo_lanehurst_end)},
           {"oldacre-1320", between(eup_demo_oldacre_begin, eup_demo_oldacre_end)},
           {"gossamoor-480", between(eup_demo_gossamoor_begin, eup_demo_gossamoor_end)},
+          {"bracklow-430", between(eup_demo_bracklow_begin, eup_demo_bracklow_end)},
           {"fenlark-plan", between(eup_demo_plan_begin, eup_demo_plan_end)},
           {"fenlark-faulty-plan", between(eup_demo_faulty_begin, eup_demo_faulty_end)}};
 }

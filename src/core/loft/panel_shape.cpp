@@ -8,7 +8,9 @@ PanelShape::PanelShape(const PanelBrief& design, ShapedSection root, ShapedSecti
       loft(design.panel, rootSection, tipSection), stations(stationsOf(design, loft)) {}
 
 PanelShape shapeOf(const PanelBrief& d, const PanelShape* inside) {
-  ShapedSection root = inside && d.panel.continues ? inside->tipShape : shape(d.sections.root);
+  // Plates are as thick as each panel's own sheet.
+  const bool same = inside && d.panel.continues && d.built == Built::ribs;
+  ShapedSection root = same ? inside->tipShape : shape(d.sections.root);
   ShapedSection tip = d.sections.tip == d.sections.root ? root : shape(d.sections.tip);
   return {d, std::move(root), std::move(tip)};
 }

@@ -60,6 +60,7 @@ std::vector<Rib> cutRibs(const PanelBrief& d, const PanelLoft& loft, const Stati
     const RibKind kind = i == 0 ? RibKind::root : i + 1 == stations.all.size() ? RibKind::tip : RibKind::main;
     Rib rib = ribAt(stands.at, kind, stands.thickness);
     rib.layers = stands.layers;
+    rib.ofWood = d.built == Built::ribs;
     rib.thick = std::find(d.ribs.thick.begin(), d.ribs.thick.end(), static_cast<int>(i) + 1) != d.ribs.thick.end();
     if (rib.kind == RibKind::root && d.join.rootLeans) rib.lean = d.lean;
     rib.shared = rib.kind == RibKind::root && d.innermost() && d.join.sparsThere == SparsThere::through;

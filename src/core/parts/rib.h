@@ -88,6 +88,7 @@ struct Rib {
   int layers = 1;       ///< two for a doubled rib
   double turn = 0;      ///< rad, out of the flight's direction, tail outwards: it stands upright then
   double station = 0;   ///< mm of the panel's span, where it crosses the first spar's line
+  bool ofWood = true;   ///< not where a panel of sheet has a station alone
   bool shared = false;  ///< a root rib that both hands have in common, where the spars run through
   ChordFrame frame;
   Polyline upper, lower; ///< bare surfaces, chord axes, nose to tail
@@ -118,7 +119,10 @@ struct Rib {
   }
   /// "R4"; the second riblet of the bay beyond it is "R4.2".
   std::string name() const {
-    return "R" + std::to_string(number) + (kind == RibKind::crossing ? "x" : bay > 0 ? "." + std::to_string(bay) : "");
+    return (ofWood ? "R" : "S") + std::to_string(number) +
+           (kind == RibKind::crossing ? "x"
+            : bay > 0                 ? "." + std::to_string(bay)
+                                      : "");
   }
   /// How far its body reaches from its plane, square to it, inwards (negative) and outwards.
   std::pair<double, double> body() const {

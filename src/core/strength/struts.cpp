@@ -131,7 +131,7 @@ HeldStrut strutAt(const Strut& strut, const StrutPlace& place) {
   out.length = std::max(way.norm(), 1e-3);
   const Point3 along = way / out.length;
   out.down = std::asin(std::clamp(-along.z(), -1.0, 1.0));
-  out.aft = std::atan2(way.x(), std::abs(way.y()));
+  out.aft = std::atan2(way.x(), std::abs(place.lower ? way.z() : way.y()));
   const auto end = [&](const StrutEnd& at, const Point3& pull, double& angle) {
     angle = std::acos(std::clamp(-pull.dot(at.outwards), -1.0, 1.0));
     out.ends.push_back({at, -pull.dot(at.normal), -pull.dot(at.outwards)});

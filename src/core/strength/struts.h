@@ -50,7 +50,9 @@ struct HeldStrut {
   double down = 0;       ///< rad that it falls towards its foot, out of the horizontal
   double toSpar = 0;     ///< rad, between it and the spar at its top, on the inner side
   double toFootSpar = 0; ///< and at its foot, where that is on a wing
-  double aft = 0;        ///< rad that its foot lies aft of its top, seen from above, out of the flight's crosswise line
+  /// rad that its foot lies aft of its top: seen from above, out of the flight's crosswise line; between wings seen
+  /// from the side, out of the upright.
+  double aft = 0;
   /// How it pulls at the wing at one of its ends.
   struct End {
     StrutEnd at;

@@ -22,8 +22,8 @@ void strutFigures(const WholeWing& w, const Strut& strut, const HeldStrut& s, Fi
   const bool toWing = s.place.lower.has_value();
   const auto ends = toWing ? at({"out", "footOut", "footWing"}) : at({"out", "footAft", "footRight", "footUp"});
   out.add({key + "length", name("length"), s.length, Quantity::length, Stage::joins,
-           toWing ? "from the middle of the spar to the middle of the other wing's, along its own middle"
-                  : "from the middle of the spar to its foot, along its own middle",
+           toWing ? "from where it holds the one wing to where it holds the other, along its own middle"
+                  : "from where it holds the wing to its foot, along its own middle",
            "√(aft² + across² + down²)",
            fmt::format("√({}² + {}² + {}²)", out.len(std::abs(way.x())), out.len(std::abs(way.y())),
                        out.len(std::abs(way.z()))),
@@ -35,9 +35,12 @@ void strutFigures(const WholeWing& w, const Strut& strut, const HeldStrut& s, Fi
     out.add({key + "toFootSpar", name("angle to the other wing's spar"), s.toFootSpar, Quantity::angle, Stage::joins,
              "between the two, on the inner side: its foot is cut to it", "acos(strut · spar)",
              fmt::format("{} at its upper end", out.deg(s.toSpar)), planeGeometry, ends, true});
-  out.add({key + "aft", name("runs aft by"), s.aft, Quantity::angle, Stage::joins,
-           "seen from above, from its top to its foot; forward when negative", "atan(aft ÷ across)",
-           fmt::format("atan({} ÷ {})", out.len(way.x()), out.len(std::abs(way.y()))), planeGeometry, ends});
+  const double over = std::abs(toWing ? way.z() : way.y());
+  out.add({key + "aft", name(toWing ? "rakes aft by" : "runs aft by"), s.aft, Quantity::angle, Stage::joins,
+           toWing ? "seen from the side, from its top to its foot, out of the upright; forward when negative"
+                  : "seen from above, from its top to its foot; forward when negative",
+           toWing ? "atan(aft ÷ down)" : "atan(aft ÷ across)",
+           fmt::format("atan({} ÷ {})", out.len(way.x()), out.len(over)), planeGeometry, ends});
   std::string all;
   for (const StrutForce& f : s.forces)
     all += fmt::format("{}{} {:.2f} N", all.empty() ? "" : "; ", wordsOf(f.load), f.force);
@@ -138,23 +141,25 @@ void holdingFindings(const TrueWing& aircraft, std::vector<Finding>& out) {
         if (s.place.number == static_cast<int>(i)) held = &s;
       if (!held) {
         const auto len = [&](double mm) { return told(mm, Quantity::length, aircraft.design.unit); };
+        const auto place = [&](int panel, StrutOn on, int spar, double far, int rib) {
+          return on == StrutOn::rib ? fmt::format("rib {} in panel {}", rib, panel)
+                                    : fmt::format("spar {} in panel {} at {}", spar, panel, len(far));
+        };
+        const std::string top = place(strut.panel, strut.on, strut.spar, strut.out, strut.rib);
         if (strut.foot == Footing::wing && strut.footWing == number + 1)
           say("strut.nowhere", Severity::warning, fmt::format("The {} holds nothing", strut.name),
               "Its foot is to stand on the wing that it holds.", "Let it stand on another wing, or on the fuselage.",
               {path + "footWing", path + "foot"});
         else if (strut.foot == Footing::wing)
           say("strut.nowhere", Severity::warning, fmt::format("The {} holds nothing", strut.name),
-              fmt::format(
-                  "It needs spar {} in panel {} at {}, and on wing {} spar {} in panel {} at {}; one of them is "
-                  "not there.",
-                  strut.spar, strut.panel, len(strut.out), strut.footWing, strut.footSpar, strut.footPanel,
-                  len(strut.footOut)),
-              "Let both ends hold a spar that runs there, of wings with two hands.",
+              fmt::format("It needs {}, and on wing {} {}; one of them is not there.", top, strut.footWing,
+                          place(strut.footPanel, strut.footOn, strut.footSpar, strut.footOut, strut.footRib)),
+              "Let both ends hold what is there, of wings with two hands.",
               {path + "out", path + "footWing", path + "footPanel", path + "footSpar", path + "footOut"});
         else
           say("strut.nowhere", Severity::warning, fmt::format("The {} holds nothing", strut.name),
-              fmt::format("There is no spar {} in panel {} at {}.", strut.spar, strut.panel, len(strut.out)),
-              "Let it hold a spar that runs there.", {path + "panel", path + "spar", path + "out"});
+              fmt::format("There is no {}.", top), "Let it hold a spar or a rib that is there.",
+              {path + "panel", path + "spar", path + "out"});
         continue;
       }
       if (held->reserve < usualReserve)

@@ -58,6 +58,9 @@ std::vector<std::string> headlinesOf(Stage stage, const Subject& subject) {
     }
   }
   case Stage::skins:
+    if (subject.topic == Topic::sheetPanel)
+      return of("sheet.", {"length", "width", "needs", "reserve", "mass", "twist", "packTrailing"});
+    if (subject.topic == Topic::holds) return of("cover.", {"top.length", "top.width", "top.hollow"});
     return of("skin.nose.", {"top.innerWidth", "top.outerWidth", "top.innerAngle", "top.bend", "bottom.innerWidth",
                              "bottom.outerWidth", "bottom.bend"});
   case Stage::stock:

@@ -1,5 +1,6 @@
 #include "core/work/holding.h"
 #include "core/parts/part_maker.h"
+#include "core/strength/plate_strength.h"
 #include <algorithm>
 #include <cmath>
 #include <fmt/format.h>
@@ -7,27 +8,46 @@
 namespace eup {
 namespace {
 
-/// A place on a spar of a wing, in that wing's own axes.
-struct OnSpar {
+/// What is decided of one end of a strut on a wing; all counted from 1.
+struct Wanted {
+  int wing = 1, panel = 1;
+  StrutOn on = StrutOn::spar;
+  int spar = 1;
+  double out = 0;
+  int rib = 1;
+  double chord = 0;
+};
+
+/// A place on a wing, in that wing's own axes.
+struct OnWing {
   StrutEnd end;
   Point3 at{0, 0, 0};
 };
 
-/// All counted from 1, `out` on the panel; nothing when there is no such wing with two hands, panel, spar or place.
-std::optional<OnSpar> onSpar(const std::vector<WholeWing>& wings, int wing, int panel, int spar, double out) {
-  if (wing < 1 || wing > static_cast<int>(wings.size())) return std::nullopt;
-  const WholeWing& w = wings[static_cast<std::size_t>(wing - 1)];
-  if (!w.mirrored || panel < 1 || panel > static_cast<int>(w.panels.size())) return std::nullopt;
-  const auto k = static_cast<std::size_t>(panel - 1);
+/// Nothing when there is no such wing with two hands, panel, spar, rib or place.
+std::optional<OnWing> onWing(const std::vector<WholeWing>& wings, const Wanted& want) {
+  if (want.wing < 1 || want.wing > static_cast<int>(wings.size())) return std::nullopt;
+  const WholeWing& w = wings[static_cast<std::size_t>(want.wing - 1)];
+  if (!w.mirrored || want.panel < 1 || want.panel > static_cast<int>(w.panels.size())) return std::nullopt;
+  const auto k = static_cast<std::size_t>(want.panel - 1);
   const TruePanel& p = w.panels[k];
-  if (spar < 1 || spar > static_cast<int>(p.frame.spars.size())) return std::nullopt;
-  const SparLine& line = p.frame.spars[static_cast<std::size_t>(spar - 1)];
-  if (out > p.shape.loft.span() || !line.reaches(out)) return std::nullopt;
+  const PanelLoft& loft = p.shape.loft;
+  const SparLine* line = nullptr;
+  double out = want.out;
+  if (want.on == StrutOn::spar) {
+    if (want.spar < 1 || want.spar > static_cast<int>(p.frame.spars.size())) return std::nullopt;
+    line = &p.frame.spars[static_cast<std::size_t>(want.spar - 1)];
+    if (out > loft.span() || !line->reaches(out)) return std::nullopt;
+  } else {
+    if (want.rib < 1 || want.rib > static_cast<int>(p.frame.ribs.size())) return std::nullopt;
+    out = std::clamp(p.frame.ribs[static_cast<std::size_t>(want.rib - 1)].t(), 0.0, loft.span());
+  }
   const PanelFrame& space = w.inSpace[k];
-  const auto along = [&](double t) { return space.at(line.middle.at(t), t); };
-  OnSpar found;
-  found.end = {wing - 1, panel - 1, p.design.inboard + out, {0, -std::sin(space.gamma), std::cos(space.gamma)}, {}};
-  found.end.outwards = (along(p.shape.loft.span()) - along(0)).normalized();
+  const auto along = [&](double t) { return space.at(line ? line->middle.at(t) : loft.middle(want.chord, t), t); };
+  OnWing found;
+  found.end = {
+      want.wing - 1, want.panel - 1, p.design.inboard + out, {0, -std::sin(space.gamma), std::cos(space.gamma)}, {}};
+  found.end.outwards = (along(loft.span()) - along(0)).normalized();
   found.at = along(out);
   return found;
 }
@@ -37,14 +57,15 @@ std::optional<StrutPlace> placeOf(const std::vector<WholeWing>& wings, const std
                                   int number) {
   const Wing& own = decided[static_cast<std::size_t>(wing)];
   const Strut& strut = own.struts[static_cast<std::size_t>(number)];
-  const auto top = onSpar(wings, wing + 1, strut.panel, strut.spar, strut.out);
+  const auto top = onWing(wings, {wing + 1, strut.panel, strut.on, strut.spar, strut.out, strut.rib, strut.chord});
   if (!top) return std::nullopt;
   StrutPlace out;
   out.number = number, out.name = strut.name;
   out.upper = top->end, out.top = top->at;
   out.foot = {strut.footAft, strut.footRight, strut.footUp};
   if (strut.foot == Footing::wing) {
-    const auto foot = onSpar(wings, strut.footWing, strut.footPanel, strut.footSpar, strut.footOut);
+    const auto foot = onWing(wings, {strut.footWing, strut.footPanel, strut.footOn, strut.footSpar, strut.footOut,
+                                     strut.footRib, strut.footChord});
     if (!foot || foot->end.wing == wing) return std::nullopt;
     const Wing& other = decided[static_cast<std::size_t>(foot->end.wing)];
     out.lower = foot->end;
@@ -58,7 +79,7 @@ std::vector<BentHere> stiffnessOf(const WholeWing& w) {
   std::vector<BentHere> out;
   for (const TruePanel& p : w.panels)
     for (const BentPlace& at :
-         strengthOf(p.design, p.frame.spars, p.strength.skin, edgeSpars(p.design, p.shape.loft), w.loads).along)
+         strengthOf(p.design, p.frame.spars, p.strength.skin, aloneSpars(p.design, p.shape.loft), w.loads).along)
       out.push_back({p.design.inboard + at.t, at.stiffness});
   return out;
 }
@@ -95,7 +116,7 @@ void addStruts(WholeWing& w, const Wing& decided) {
     part.grams = s.area * s.length * w.panels[k].design.tables.named(strut.material).density * 1e-6;
     part.from = inPanel(w.inSpace[k], s.place.foot), part.to = inPanel(w.inSpace[k], s.place.top);
     part.centre = (part.from + part.to) / 2;
-    part.at = strut.out;
+    part.at = s.place.upper.y - w.panels[k].design.inboard;
     addPart(w.panels[k], std::move(part));
   }
 }

@@ -24,7 +24,8 @@ std::vector<Drawing> pagesOf(PrintPiece piece, const DrawnWing& w, Hand hand, co
   case PrintPiece::plan:
     return {planDrawing(w, hand)};
   case PrintPiece::settingUp: // each panel is set up by itself
-    for (const DrawnPanel& panel : w) out.push_back(settingUpDrawing(panel, hand));
+    for (const DrawnPanel& panel : w)
+      if (!panel.sheet) out.push_back(settingUpDrawing(panel, hand));
     return out;
   case PrintPiece::gauges:
     for (const DrawnPanel& panel : w) add(packed(gauges(panel, hand), frame, betweenParts));
@@ -34,6 +35,7 @@ std::vector<Drawing> pagesOf(PrintPiece piece, const DrawnWing& w, Hand hand, co
   case PrintPiece::skins:
     for (const DrawnPanel& panel : w) {
       add(flowed(skinPlan(panel, hand), frame, betweenBlocks));
+      add(packed(sheetBlanks(panel, hand), frame, betweenParts));
       add(packed(skinPatterns(panel, hand), frame, betweenParts));
       add(packed(smallPieces(panel, hand), frame, betweenParts));
     }
@@ -45,7 +47,8 @@ std::vector<Drawing> pagesOf(PrintPiece piece, const DrawnWing& w, Hand hand, co
     add(flowed(cutList(w, hand, frame.y()), frame, betweenBlocks / 2));
     return out;
   case PrintPiece::strength:
-    for (const DrawnPanel& panel : w) add(flowed(strengthCard(panel, hand), frame, betweenBlocks / 2));
+    for (const DrawnPanel& panel : w)
+      if (!panel.sheet) add(flowed(strengthCard(panel, hand), frame, betweenBlocks / 2));
     return out;
   }
   return out;
@@ -165,7 +168,7 @@ DrawnWing drawn(const TrueWing& w, int wing) {
   DrawnWing out;
   for (const TruePanel& p : w.wing(wing).panels)
     out.push_back({p.design, p.shape, p.frame, p.tip, p.join, p.joiner, p.settingUp, p.strength, w.wing(wing).loads,
-                   p.parts, p.skins, p.holds, w.wing(wing).held});
+                   p.parts, p.sheet, p.skins, p.holds, w.wing(wing).held});
   return out;
 }
 

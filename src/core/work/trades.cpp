@@ -22,26 +22,29 @@ struct PanelTrade {
   void (*figures)(const TruePanel&, FigureList&); ///< null with no stages
   unsigned stages;
   void (*findings)(Finder);
+  bool ofSheet = false; ///< has a say in a panel of sheet too
+  bool tells(const TruePanel& panel) const { return ofSheet || panel.design.built == Built::ribs; }
 };
 constexpr PanelTrade ofPanels[] = {
-    {sectionFigures, bits({Stage::sections}), sectionFindings},
-    {panelFigures, bits({Stage::panels}), shapeFindings},
+    {sectionFigures, bits({Stage::sections}), sectionFindings, true},
+    {panelFigures, bits({Stage::panels}), shapeFindings, true},
     {ribFigures, bits({Stage::ribs}), ribFindings},
     {stackFigures, bits({Stage::ribs}), stackFindings},
     {stickFigures, bits({Stage::ribs}), stickFindings},
     {sparFigures, bits({Stage::spars}), strengthFindings},
     {shortSparFigures, bits({Stage::spars}), shortSparFindings},
     {bayFigures, bits({Stage::spars}), bayFindings},
-    {massFigures, bits({Stage::spars}), nullptr},
-    {joinFiguresWhereItMeets, bits({Stage::joins}), joinFindings},
+    {massFigures, bits({Stage::spars}), nullptr, true},
+    {joinFiguresWhereItMeets, bits({Stage::joins}), joinFindings, true},
     {joinerFigures, bits({Stage::joins, Stage::ribs}), jointFindings},
     {tipFigures, bits({Stage::panels, Stage::ribs, Stage::joins}), tipFindings},
     {settingUpFigures, bits({Stage::joins}), footFindings},
     {twistFigures, bits({Stage::spars}), twistFindings},
     {skinFigures, bits({Stage::skins}), skinFindings},
     {coverFigures, bits({Stage::skins}), coverFindings},
-    {nullptr, 0, holdFindings},
-    {stockFigures, bits({Stage::stock}), nullptr},
+    {sheetFigures, bits({Stage::skins}), sheetFindings, true},
+    {nullptr, 0, holdFindings, true},
+    {stockFigures, bits({Stage::stock}), nullptr, true},
 };
 
 /// Of a wing as a whole.
@@ -77,7 +80,7 @@ std::vector<Figure> figuresOf(const TrueWing& w, Stage stage) {
     for (const TruePanel& panel : wing.panels) {
       out.turnTo(panel.design);
       for (const PanelTrade& t : ofPanels)
-        if (wanted(t.stages)) t.figures(panel, out);
+        if (t.tells(panel) && wanted(t.stages)) t.figures(panel, out);
     }
   }
   if (wanted(bits({Stage::stock}))) {
@@ -96,7 +99,7 @@ std::vector<Finding> allFindings(const TrueWing& w) {
     for (const TruePanel& panel : wing.panels) {
       std::vector<Finding> here;
       for (const PanelTrade& t : ofPanels)
-        if (t.findings) t.findings(Finder{panel, here});
+        if (t.findings && t.tells(panel)) t.findings(Finder{panel, here});
       const int number = panel.design.id.wing;
       const std::string name = number > 0 ? w.design.wings[static_cast<std::size_t>(number)].name : std::string();
       for (Finding& finding : here) // what the wing has not is no cure

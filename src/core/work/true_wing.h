@@ -10,6 +10,7 @@
 #include "core/parts/tip.h"
 #include "core/plan/judge.h"
 #include "core/skins/holds.h"
+#include "core/skins/sheet_panel.h"
 #include "core/skins/skin_list.h"
 #include "core/strength/panel_strength.h"
 #include "core/strength/part_masses.h"
@@ -32,9 +33,10 @@ struct TruePanel {
   PanelJoin join; ///< at its inner end
   std::optional<JoinerRod> joiner;
   SettingUp settingUp;
-  std::vector<Skin> skins; ///< laid flat
-  std::vector<Hold> holds; ///< to be looked at before those close it in
-  std::vector<Part> parts; ///< every piece once
+  std::optional<SheetPanelMade> sheet; ///< of a panel without ribs
+  std::vector<Skin> skins;             ///< laid flat
+  std::vector<Hold> holds;             ///< to be looked at before those close it in
+  std::vector<Part> parts;             ///< every piece once
   PanelMass mass;
   PanelStrength strength;
 

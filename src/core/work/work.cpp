@@ -2,6 +2,7 @@
 #include "core/design/validate.h"
 #include "core/geometry/in_parallel.h"
 #include "core/joins/join_parts.h"
+#include "core/strength/plate_strength.h"
 #include "core/work/holding.h"
 #include "core/work/report_parts.h"
 #include "core/work/true_wing.h"
@@ -26,9 +27,11 @@ TruePanel workPanel(PanelBrief d, const TruePanel* inside) {
   p.join = panelJoin(p.design, p.shape, p.frame.spars, p.frame.ribs.front().depth, neighbour ? &*neighbour : nullptr);
   p.settingUp = settingUp(p.design, p.shape, p.frame);
   p.joiner = joinerRod(p.design, p.shape, neighbour ? &*neighbour : nullptr);
+  p.sheet = sheetPanelOf(p.design, p.shape, p.frame);
   p.skins = skinsOf(p.design, loft, p.frame);
   p.holds = holdsOf(p.design, p.skins, p.joiner.has_value());
-  p.parts = builtParts(p.design, loft, p.frame, p.tip, p.skins);
+  p.parts = p.sheet ? partsOfSheetPanel(p.design, loft, p.frame, *p.sheet)
+                    : builtParts(p.design, loft, p.frame, p.tip, p.skins);
   for (Part& part : partsOfJoin(p.design, p.join, p.joiner, p.frame.spars)) p.parts.push_back(std::move(part));
   p.mass = panelMass(p.parts, p.frame.ribs, p.design.inboard);
   p.strength.skin = sheetSkin(p.design, loft, p.frame.ribs);
@@ -89,7 +92,8 @@ void loadJoin(TruePanel& p, const TruePanel* inside) {
 
 /// Its strength, when the loads of the whole wing are known.
 void loadPanel(TruePanel& p, const TruePanel* inside, const std::vector<LoadCase>& cases) {
-  p.strength.bending = strengthOf(p.design, p.frame.spars, p.strength.skin, edgeSpars(p.design, p.shape.loft), cases);
+  p.strength.bending = strengthOf(p.design, p.frame.spars, p.strength.skin, aloneSpars(p.design, p.shape.loft), cases);
+  if (p.sheet) p.strength.cloth = clothReserve(p.design, p.shape.loft, cases);
   p.strength.bays = bayChecks(p.design, p.shape.loft, p.frame, p.strength.skin, cases);
   loadJoin(p, inside);
 }
@@ -319,7 +323,9 @@ static std::variant<TrueWing, std::vector<Finding>> workOut(const Design& d) {
       panels.size(),
       [&](std::size_t i) {
         const TruePanel& p = *panels[i];
-        return frameTwist(p.design, p.shape.loft, p.frame, p.design.flying.twistCouple);
+        const double couple = p.design.flying.twistCouple;
+        return p.sheet ? plateTwist(p.design, p.shape.loft, couple)
+                       : frameTwist(p.design, p.shape.loft, p.frame, couple);
       },
       2);
   for (std::size_t i = 0; i < panels.size(); ++i) panels[i]->strength.twist = twists[i];

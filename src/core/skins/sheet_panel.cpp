@@ -1,0 +1,284 @@
+#include "core/skins/sheet_panel.h"
+#include "core/geometry/polyline.h"
+#include "core/measure/units.h"
+#include "core/parts/part_maker.h"
+#include "core/skins/skin_list.h"
+#include <algorithm>
+#include <cmath>
+#include <fmt/format.h>
+
+namespace eup {
+namespace {
+
+constexpr int slices = 60; // of a chord
+constexpr int carvingSteps = 3;
+
+/// The panel without its thickness: what a bent sheet is laid flat by.
+PanelLoft middleLoft(const PanelBrief& d) {
+  const auto thin = [](const SectionChoice& choice) {
+    DrawnNumbers n = choice.drawn;
+    n.plate = 1e-4, n.tailTaper = 0, n.nose = PlateNose::round;
+    return makeDrawn(choice.kind, n);
+  };
+  return {d.panel, thin(d.sections.root), thin(d.sections.tip)};
+}
+
+/// Where a straight line crosses a closed outline, from low to high along it; both ends, or nothing.
+Polyline within(const Polyline& outline, const Point& at, const Point& way) {
+  const Point square(-way.y(), way.x());
+  std::vector<double> met;
+  for (std::size_t i = 0; i < outline.size(); ++i) {
+    const Point &a = outline[i], &b = outline[(i + 1) % outline.size()];
+    const double u = (a - at).dot(square), v = (b - at).dot(square);
+    if ((u < 0) == (v < 0)) continue;
+    met.push_back((lerp(a, b, u / (u - v)) - at).dot(way));
+  }
+  if (met.size() < 2) return {};
+  const auto [low, high] = std::minmax_element(met.begin(), met.end());
+  return {at + way * *low, at + way * *high};
+}
+
+/// Boards lie along the front edge, side by side from there.
+void addBoards(const PanelBrief& d, const Point& front, const Point& along, SheetPanelMade& out) {
+  const Point across(along.y(), -along.x());
+  Box box;
+  for (const Point& p : out.outline) box.include(Point((p - front).dot(along), (p - front).dot(across)));
+  out.length = box.width(), out.width = box.height();
+  out.boards = std::max(1, static_cast<int>(std::ceil(out.width / d.cutList.sheetWidth - 1e-9)));
+  for (int i = 1; i < out.boards; ++i) {
+    const double off = box.low.y() + out.width * i / out.boards;
+    if (Polyline seam = within(out.outline, front + across * off, along); !seam.empty())
+      out.seams.push_back(std::move(seam));
+  }
+}
+
+void layFlat(const PanelBrief& d, const Frame& frame, SheetPanelMade& out) {
+  const PanelLoft middle = middleLoft(d);
+  const double edge = d.sheet.edge;
+  const FlatSurface surface(middle, Face::upper, 0, 1);
+  const SurfaceLine nose = SurfaceLine::atFraction(0), back = SurfaceLine::behindNose(middle, edge),
+                    tail = SurfaceLine::atFraction(1);
+  const SurfaceLine& from = edge > 0 ? back : nose;
+  const FlatPattern p = flatPattern(surface, from, tail, innerPlane(d), outerPlane(d));
+  out.outline = p.outline;
+  if (edge > 0) out.strip = flatPattern(surface, nose, back, innerPlane(d), outerPlane(d)).outline;
+  for (const Rib& station : frame.ribs)
+    out.stations.push_back(
+        {station.name(), acrossPattern(surface, from, tail, {station.t(), station.lean, 0}), station.t()});
+  addBoards(d, p.front.front(), (p.front.back() - p.front.front()).normalized(), out);
+  if (out.way != SheetWay::bent) return;
+  for (const Rib& station : frame.ribs) {
+    const double t = std::clamp(station.t(), 0.0, middle.span());
+    Polyline run; // without its ends, which are rounded
+    const ChordFrame chord = middle.frameAt(t);
+    for (int i = 0; i <= slices; ++i) run.push_back(chord.toChord(middle.at(Face::upper, 0.04 + 0.92 * i / slices, t)));
+    const auto bend = sharpestBend(run, lengthOf(run) / 20);
+    if (!bend) continue;
+    const double radius = bend->radius + d.sheet.thickness / 2;
+    if (out.bend == 0 || radius < out.bend) out.bend = radius;
+  }
+}
+
+/// Chord fractions from nose to tail, closer together at either.
+double fractionAt(int i) {
+  return (1 - std::cos(pi * i / slices)) / 2;
+}
+
+std::vector<SheetDepth> depthsAt(const PanelLoft& loft, double t) {
+  std::vector<SheetDepth> out;
+  out.reserve(slices + 1);
+  for (int i = 0; i <= slices; ++i) out.push_back(sheetDepthAt(loft, fractionAt(i), t));
+  return out;
+}
+
+/// How thick sheet must be to hold a section, whichever way it lies in it: least of its widths near the chord line.
+double leastWidth(const std::vector<SheetDepth>& depths, double chord) {
+  double least = 1e9;
+  for (int step = -40; step <= 40; ++step) { // a quarter of a degree each
+    const double turn = degToRad(0.25 * step), slope = std::sin(turn), up = std::cos(turn);
+    double high = -1e9, low = 1e9;
+    for (int i = 0; i <= slices; ++i) {
+      const SheetDepth& at = depths[static_cast<std::size_t>(i)];
+      const double off = slope * fractionAt(i) * chord;
+      high = std::max(high, at.above * up - off), low = std::min(low, at.below * up - off);
+    }
+    least = std::min(least, high - low);
+  }
+  return least;
+}
+
+/// From the nose aft, or from the tail forward, the chord fraction where the wing first is as deep as that; nothing
+/// where it never is, or is so at its very edge.
+std::optional<double> firstAsDeep(const PanelLoft& loft, double t, const std::vector<SheetDepth>& depths, double left,
+                                  bool fromNose) {
+  const auto at = [&](int n) { return fromNose ? n : slices - n; };
+  const auto deep = [&](int n) { return depths[static_cast<std::size_t>(at(n))].deep(); };
+  if (deep(0) >= left) return std::nullopt;
+  int n = 1;
+  while (n <= slices && deep(n) < left) ++n;
+  if (n > slices) return std::nullopt;
+  double shallow = fractionAt(at(n - 1)), enough = fractionAt(at(n));
+  for (int halved = 0; halved < 20; ++halved) {
+    const double middle = (shallow + enough) / 2;
+    (sheetDepthAt(loft, middle, t).deep() < left ? shallow : enough) = middle;
+  }
+  return enough;
+}
+
+/// Planed from a blank that is as large as the plan.
+void carve(const PanelBrief& d, const PanelLoft& loft, const Frame& frame, SheetPanelMade& out) {
+  const Panel& p = d.panel;
+  const double edge = d.sheet.edge;
+  const auto le = [&](double t) { return p.tipSetback * t / p.span; };
+  const auto chord = [&](double t) { return p.rootChord + (p.tipChord - p.rootChord) * t / p.span; };
+  const auto quad = [&](double from, double rootTo, double tipTo) -> Polyline {
+    return {{le(0) + from, 0}, {rootTo, 0}, {tipTo, p.span}, {le(p.span) + from, p.span}};
+  };
+  out.outline = quad(edge, le(0) + chord(0), le(p.span) + chord(p.span));
+  if (edge > 0) out.strip = quad(0, le(0) + edge, le(p.span) + edge);
+  for (const Rib& station : frame.ribs) {
+    const double t = std::clamp(station.t(), 0.0, p.span);
+    out.stations.push_back({station.name(), {{le(t) + edge, t}, {le(t) + chord(t), t}}, t});
+    const double width = leastWidth(depthsAt(loft, t), chord(t));
+    if (width > out.needs) out.needs = width, out.needsAt = station.number;
+  }
+  for (int level = 1; level <= carvingSteps; ++level)
+    for (int end = 0; end < 2; ++end) out.carving.push_back({out.needs * level / (carvingSteps + 1), {}});
+  constexpr int steps = 12;
+  for (int k = 0; k <= steps; ++k) {
+    const double t = p.span * k / steps;
+    const std::vector<SheetDepth> depths = depthsAt(loft, t);
+    for (std::size_t i = 0; i < out.carving.size(); ++i)
+      if (const auto f = firstAsDeep(loft, t, depths, out.carving[i].left, i % 2 == 0); f && *f * chord(t) >= edge)
+        out.carving[i].line.emplace_back(le(t) + *f * chord(t), t);
+  }
+  std::erase_if(out.carving, [](const CarveLine& line) { return line.line.size() < 2; });
+  addBoards(d, {le(0) + edge, 0}, Point(p.tipSetback, p.span).normalized(), out);
+}
+
+} // namespace
+
+SheetWay sheetWayOf(const PanelBrief& d) {
+  const auto both = [&](SectionKind kind) {
+    return d.sections.root.kind == kind && d.sections.tip.kind == kind && d.sections.root.steps.empty() &&
+           d.sections.tip.steps.empty();
+  };
+  return both(SectionKind::flatPlate)     ? SheetWay::flat
+         : both(SectionKind::curvedPlate) ? SheetWay::bent
+                                          : SheetWay::carved;
+}
+
+SheetDepth sheetDepthAt(const PanelLoft& loft, double fraction, double t) {
+  const ChordFrame frame = loft.frameAt(t);
+  return {frame.toChord(loft.at(Face::upper, fraction, t)).y(), frame.toChord(loft.at(Face::lower, fraction, t)).y()};
+}
+
+Polyline formerAt(const PanelLoft& loft, double t) {
+  const ChordFrame frame = loft.frameAt(t);
+  Polyline out;
+  out.reserve(slices + 1);
+  for (int i = 0; i <= slices; ++i)
+    out.push_back(frame.toChord(loft.at(Face::lower, static_cast<double>(i) / slices, t)));
+  if (signedArea(out) < 0) std::reverse(out.begin(), out.end());
+  return out;
+}
+
+std::optional<SheetPanelMade> sheetPanelOf(const PanelBrief& d, const PanelShape& shape, const Frame& frame) {
+  if (d.built != Built::sheet) return std::nullopt;
+  SheetPanelMade out;
+  out.way = sheetWayOf(d);
+  out.needs = d.sheet.thickness;
+  if (out.way == SheetWay::carved) {
+    out.needs = 0;
+    carve(d, shape.loft, frame, out);
+  } else {
+    layFlat(d, frame, out);
+  }
+  out.area = std::abs(signedArea(out.outline));
+  out.stripLength = std::hypot(d.panel.span, d.panel.tipSetback);
+  return out;
+}
+
+std::vector<Part> partsOfSheetPanel(const PanelBrief& d, const PanelLoft& loft, const Frame& frame,
+                                    const SheetPanelMade& made) {
+  PartMaker m(d, loft, frame);
+  const SheetPanel& s = d.sheet;
+  const double layer = s.clothLayer(d.tables.named(s.clothMaterial).density);
+  // What stands between two places of the chord, mm behind the nose.
+  const auto between = [&](double t, double from, double to) {
+    const ChordFrame at = loft.frameAt(t);
+    Slice out;
+    Point moment(0, 0);
+    for (int i = 0; i < slices; ++i) {
+      const double x = from + (to - from) * (i + 0.5) / slices, wide = (to - from) / slices,
+                   f = std::clamp(x / at.chord, 0.0, 1.0);
+      const double area = std::max(sheetDepthAt(loft, f, t).deep(), 0.0) * wide;
+      out.volume += area, moment += area * loft.middle(f, t);
+    }
+    if (out.volume > 0) out.at = moment / out.volume;
+    return out;
+  };
+  Part sheet =
+      PartMaker::piece(Part::What::sheet, "sheet.panel",
+                       made.way == SheetWay::carved ? "panel, carved from sheet" : "panel of sheet", s.material);
+  sheet.stock = Stock::sheet(s.thickness);
+  sheet.count = made.boards;
+  sheet.length = made.length, sheet.breadth = made.width / made.boards, sheet.area = made.area / made.boards;
+  sheet.grain = GrainWay::length, sheet.drawn = DrawnOn::skins;
+  m.addStraight(std::move(sheet), 0, loft.span(), [&](double t) { return between(t, s.edge, loft.frameAt(t).chord); });
+  if (s.edge > 0) {
+    Part strip = PartMaker::piece(Part::What::leadingEdge, "sheet.edge", "leading edge strip", s.edgeMaterial);
+    strip.stock = Stock::strip(s.edge, made.way == SheetWay::carved ? made.needs : s.thickness);
+    strip.length = made.stripLength, strip.breadth = s.edge, strip.grain = GrainWay::length;
+    m.addStraight(std::move(strip), 0, loft.span(), [&](double t) { return between(t, 0, s.edge); });
+  }
+  if (made.way == SheetWay::bent && s.formers)
+    for (const Rib& station : frame.ribs) {
+      const double t = std::clamp(station.t(), 0.0, loft.span());
+      const Polyline outline = formerAt(loft, t);
+      Part former = PartMaker::piece(Part::What::ribs, fmt::format("former.{}", station.number),
+                                     fmt::format("former {}", station.name()), s.material);
+      const Box box = boundsOf(outline);
+      former.stock = Stock::sheet(s.formerThickness);
+      former.area = std::abs(signedArea(outline));
+      former.length = box.width(), former.breadth = box.height();
+      former.grain = GrainWay::chord, former.drawn = DrawnOn::skins;
+      former.outline = outline;
+      former.grams = former.area * s.formerThickness * m.heavy(s.material);
+      former.at = t;
+      const Point middle = station.frame.fromChord(centroidOf(outline));
+      former.centre = {middle.x(), t, middle.y()};
+      m.add(std::move(former));
+    }
+  for (const Face face : {Face::upper, Face::lower}) {
+    const int layers = face == Face::upper ? s.clothTop : s.clothBottom;
+    if (layers == 0) continue;
+    Part cloth =
+        PartMaker::piece(Part::What::sheet, face == Face::upper ? "cloth.top" : "cloth.bottom",
+                         face == Face::upper ? "cloth on top, in resin" : "cloth below, in resin", s.clothMaterial);
+    cloth.stock = Stock::sheet(layer);
+    cloth.count = layers;
+    cloth.length = made.length, cloth.grain = GrainWay::none;
+    m.addRunning(std::move(cloth), layer * layers * m.heavy(s.clothMaterial), [&](const Rib& station) {
+      const double t = m.tOf(station);
+      const Polyline arc = loft.cutAt(t).face(face);
+      Point moment(0, 0);
+      double sum = 0;
+      for (std::size_t i = 1; i < arc.size(); ++i) {
+        const double step = (arc[i] - arc[i - 1]).norm();
+        sum += step, moment += step * (arc[i] + arc[i - 1]) / 2;
+      }
+      return Slice{sum, sum > 0 ? Point(moment / sum) : Point(0, 0)};
+    });
+    if (!m.out.empty() && m.out.back().key.starts_with("cloth")) {
+      Part& done = m.out.back();
+      done.breadth = std::max(lengthOf(loft.cutAt(0).face(face)), lengthOf(loft.cutAt(loft.span()).face(face)));
+      double square = 0;
+      for (const Part::Run& run : done.runs) square += (run.atFrom + run.atTo) / 2 * (run.to - run.from);
+      done.area = square / (layer * layers * m.heavy(s.clothMaterial));
+    }
+  }
+  return std::move(m.out);
+}
+
+} // namespace eup
