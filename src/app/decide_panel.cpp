@@ -125,7 +125,9 @@ void DecidePanel::refresh(Changes what) {
   const auto shown = shownDecisions();
   const PanelId id = here();
   const PanelDesign& panel = document.design().at(id);
-  heading->setText(tr("DECIDE · %1").arg(QString::fromStdString(fullTitleOf(subject, document.design(), id))));
+  heading->setText(subject.topic == Topic::none && standpoint.stage() != Stage::plan
+                       ? tr("DECIDE · nothing here for a panel of sheet")
+                       : tr("DECIDE · %1").arg(QString::fromStdString(fullTitleOf(subject, document.design(), id))));
   // What the rows and buttons are built for.
   std::string now = subject.key() + pathOf(id) + (document.design().unit == LengthUnit::inch ? "inch" : "mm") +
                     (document.possible() ? "|" : "|impossible|");

@@ -226,6 +226,7 @@ template <class T> void putIn(std::vector<T>& all, T one, Topic topic, Subject& 
 
 /// Braces added and taken out. A new one is as the last: it is most often on the next spar.
 void DecidePanel::addBraceTools(QGridLayout* under, int line) {
+  if (document.design().at(here()).built == Built::sheet) return; // bevelled ends, glued in a cradle
   const std::vector<Bracing>& braces = document.design().at(here()).join.braces;
   addEditTool(under, line, 0, braces.empty() ? tr("Add a brace") : tr("Add one more brace"), "addBrace",
               roomIn(braces, mostBraces), [this](Design& next, Subject& then) {
@@ -342,7 +343,7 @@ void DecidePanel::addAboardTools(QGridLayout* under, int line) {
 void DecidePanel::addTrialTool(QGridLayout* under, int line) {
   auto* open = new QPushButton(tr("Put together on trial…"), form);
   open->setObjectName("tryTogether");
-  open->setEnabled(document.possible());
+  open->setEnabled(document.possible() && document.design().at(here()).built == Built::ribs);
   connect(open, &QPushButton::clicked, this, [this] { Q_EMIT tryTogether(); });
   under->addWidget(open, line, 0, 1, 3, Qt::AlignLeft);
 }

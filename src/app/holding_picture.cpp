@@ -104,7 +104,7 @@ void JoinBoard::drawHolding(Ink& ink) const {
                              : QString::fromStdString(told(std::abs(s.worst.force), Quantity::force, LengthUnit::mm));
       // Names stand apart along their members, and on the side where there is room.
       const Point named = lerp(top, foot, std::min(0.35 + 0.2 * s.place.number, 0.9));
-      const bool inwards = std::abs(named.x()) > 0.5 * standpoint.shownWing().fromAbove, right = (side > 0) != inwards;
+      const bool inwards = std::abs(named.x()) > 0.25 * standpoint.shownWing().fromAbove, right = (side > 0) != inwards;
       ink.text(named,
                tr("%1: %2, %3 %4")
                    .arg(QString::fromStdString(strut.name), len(s.length),

@@ -195,7 +195,8 @@ void JoinBoard::drawBraces(Ink& ink, double left, const Below& place) const {
         !w.design.mirrored && w.join.centre ? tr("A fin's root meets no other half")
         : w.joiner
             ? tr("Joined by a rod: %1 across, legs %2").arg(len(w.design.join.joiner.diameter), len(w.joiner->reach))
-            : tr("No brace"),
+        : panel().sheet ? tr("Ends bevelled, glued in the cradle of the gauges' print")
+                        : tr("No brace"),
         look.faint, {0, 14}, Qt::AlignLeft, 13, true);
 }
 
@@ -303,7 +304,7 @@ void JoinBoard::draw(Ink& ink) const {
   const double left = box.low.x() + 0.02 * box.width();
   const Below place = below(ink.scale);
   drawBraces(ink, left, place);
-  drawPacking(ink, {left, place.packing}, place.rib);
+  if (!panel().sheet) drawPacking(ink, {left, place.packing}, place.rib);
 }
 
 std::vector<Handle> JoinBoard::handles() const {

@@ -217,7 +217,9 @@ void LoadCurves::pointAtRib() {
     rows[i].cursor->point1->setCoords(station, 0);
     rows[i].cursor->point2->setCoords(station, 1);
     rows[i].value->setText(
-        shown[i].lines.empty() ? QString() : tr("R%1  %2").arg(standpoint.shownRib().number).arg(valueAt(shown[i])));
+        shown[i].lines.empty()
+            ? QString()
+            : tr("%1  %2").arg(QString::fromStdString(standpoint.shownRib().name()), valueAt(shown[i])));
   }
   plot->replot(QCustomPlot::rpQueuedReplot); // several changes at once are drawn once
 }

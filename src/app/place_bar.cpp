@@ -54,7 +54,8 @@ void PlaceBar::refresh() {
     const TruePanel& p = standpoint.shownPanel();
     const Rib& r = standpoint.shownRib();
     put(rib,
-        tr("R%1, %2").arg(r.number).arg(
+        tr("%1, %2").arg(
+            QString::fromStdString(r.name()),
             QString::fromStdString(told(p.design.inboard + r.t(), Quantity::length, document.design().unit))),
         true);
   } else {
@@ -93,9 +94,11 @@ void PlaceBar::fillRibs() {
   if (!document.hasWing()) return;
   const TruePanel& p = standpoint.shownPanel();
   for (const Rib& r : p.frame.ribs) {
-    QAction* a = rib->menu()->addAction(tr("R%1, %2").arg(r.number).arg(QString::fromStdString(
-                                            told(p.design.inboard + r.t(), Quantity::length, document.design().unit))),
-                                        this, [this, n = r.number] { standpoint.setRib(n); });
+    QAction* a =
+        rib->menu()->addAction(tr("%1, %2").arg(QString::fromStdString(r.name()),
+                                                QString::fromStdString(told(p.design.inboard + r.t(), Quantity::length,
+                                                                            document.design().unit))),
+                               this, [this, n = r.number] { standpoint.setRib(n); });
     a->setObjectName(QString("rib %1").arg(r.number));
     a->setCheckable(true);
     a->setChecked(r.number == standpoint.shownRib().number);

@@ -9,7 +9,7 @@ const Rib& RibBoard::rib() const {
 }
 
 QString RibBoard::heading() const {
-  return tr("R%1 at %2").arg(rib().number).arg(len(panel().design.inboard + rib().t()));
+  return tr("%1 at %2").arg(QString::fromStdString(rib().name()), len(panel().design.inboard + rib().t()));
 }
 
 QString RibBoard::subheading() const {

@@ -45,7 +45,11 @@ void SkinBoard::drawSheet(Ink& ink) const {
   ink.loop(outline, look.balsa, look.ink, 1.6);
   ink.pick({Topic::sheetPanel, 0}, {outline});
   if (!made.strip.empty()) ink.loop(on(made.strip), look.hardwood, look.ink, 1.2);
-  for (const Polyline& seam : made.seams) ink.chain(on(seam), look.ink, 1.2, Qt::DashLine);
+  for (const Polyline& seam : made.seams) {
+    const Polyline line = on(seam);
+    ink.chain(line, look.ink, 1.2, Qt::DashLine);
+    ink.text(lerp(line.front(), line.back(), 0.85), tr("seam"), look.ink, {0, -5}, Qt::AlignHCenter, 10);
+  }
   for (const CarveLine& carve : made.carving) {
     const Polyline line = on(carve.line);
     ink.chain(line, look.faint, 1, Qt::DotLine);
@@ -56,7 +60,8 @@ void SkinBoard::drawSheet(Ink& ink) const {
     const bool mine = station.name == chosenRib().name();
     const Polyline line = on(station.line);
     ink.chain(line, mine ? look.accent : look.faint, mine ? 2.2 : 1);
-    ink.text(line.front(), QString::fromStdString(station.name), mine ? look.accent : look.faint, {0, -6},
+    const Point before = station.line.front() - Point(w.design.sheet.edge, 0); // clear of the strip
+    ink.text(onSheet(before), QString::fromStdString(station.name), mine ? look.accent : look.faint, {0, -6},
              Qt::AlignHCenter, 11, mine);
   }
   const QString boards = made.boards > 1 ? tr(" · %1 boards edge-joined").arg(made.boards) : QString();
@@ -86,12 +91,12 @@ void SkinBoard::drawSheet(Ink& ink) const {
     for (Point& p : former) p = at + Point(side * p.x(), p.y()) * size;
     ink.loop(former, look.ply, look.ink, 1);
   }
-  ink.text(at + Point(side * rib.frame.chord * size, 0),
+  ink.text({box.low.x(), at.y() - 0.5 * rib.depth * size},
            tr("%1, %2 times as large: %3 deep, chord %4")
                .arg(QString::fromStdString(rib.name()))
                .arg(size, 0, 'f', 1)
                .arg(len(rib.depth), len(rib.frame.chord)),
-           look.ink, {mirrored() ? -12.0 : 12.0, 4}, mirrored() ? Qt::AlignRight : Qt::AlignLeft, 12);
+           look.ink, {0, 24}, Qt::AlignLeft, 12);
 }
 
 } // namespace eup::app

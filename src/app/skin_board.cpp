@@ -6,6 +6,7 @@
 namespace eup::app {
 
 QString SkinBoard::heading() const {
+  if (panel().sheet) return tr("%1, a panel of sheet").arg(QString::fromStdString(panel().design.name));
   return tr("%1, skins laid flat").arg(QString::fromStdString(panel().design.name));
 }
 

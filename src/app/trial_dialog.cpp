@@ -179,6 +179,7 @@ void TrialDialog::offerPlaces() {
       if (!p.join.braces.empty()) where->addItem(tr("panel %1").arg(p.design.id.panel + 1), p.design.id.panel + 1);
       continue;
     }
+    if (p.sheet) continue; // it has none
     for (const Rib& r : p.frame.ribs) where->addItem(QString::fromStdString(r.name()), r.number);
   }
   unit->setText(angle ? "°" : wing.panels.front().design.unit == LengthUnit::mm ? "mm" : "in");
@@ -190,9 +191,10 @@ void TrialDialog::offerPlaces() {
 void TrialDialog::putIn() {
   said->hide();
   const auto refuse = [&](const QString& why) { said->setText(why), said->show(); };
-  if (where->currentIndex() < 0) return refuse(tr("There is no brace to bend."));
   const auto kind = static_cast<AssemblyFault::What>(what->currentIndex());
   const bool angle = kind == AssemblyFault::What::brace;
+  if (where->currentIndex() < 0)
+    return refuse(angle ? tr("There is no brace to bend.") : tr("There is no rib: every panel is of sheet."));
   const std::string typed = by->text().toStdString();
   double value = 0;
   if (angle) {
@@ -265,8 +267,9 @@ void TrialDialog::refresh() {
       }
       ++at;
     }
-  table->setCurrentCell(std::min(row, ribs - 1), 0);
-  picture->show(assembly, table->item(table->currentRow(), 0)->data(Qt::UserRole).toInt());
+  if (ribs > 0) table->setCurrentCell(std::min(row, ribs - 1), 0);
+  const QTableWidgetItem* chosen = ribs > 0 ? table->item(table->currentRow(), 0) : nullptr;
+  picture->show(assembly, chosen ? chosen->data(Qt::UserRole).toInt() : 0);
   const QString words = tr("The worst rib lies %1 off, the most turned by %2. The tip lies %3 from where it should be.")
                             .arg(len(assembly.off), degrees(assembly.turned), len(assembly.tipOff));
   QString marks = tr("Ribs in red are more than %1 or %2 off.").arg(len(trialSeen), degrees(degToRad(trialSeenDeg)));

@@ -1,4 +1,6 @@
 // A panel built of sheet in the window: chosen, decided, drawn in every stage, and of ribs again.
+#include "app/trial_dialog.h"
+#include "core/design/subject.h"
 #include "driver.h"
 
 namespace eup::app::test {
@@ -51,6 +53,24 @@ TEST_F(SheetStage, APanelIsBuiltOfSheetAndOfRibsAgain) {
   stage(4);
   EXPECT_EQ(window->standpoint().subject().topic, Topic::ribs);
   EXPECT_GT(figure("rib.1.chord"), 0);
+}
+
+/// A wing all of sheet has nothing to be slid together: the trial says so and stays open.
+TEST_F(SheetStage, TheTrialOfAWingOfSheetIsEmpty) {
+  window->openDemo("bracklow-430");
+  const TrueWing& w = window->document().wing();
+  ASSERT_TRUE(w.inner().sheet);
+  TrialDialog trial(window->document().now(), 0, lightLook(), window.get());
+  trial.show();
+  EXPECT_TRUE(isDrawn(trial));
+  QTest::mouseClick(trial.findChild<QPushButton*>("putFault"), Qt::LeftButton);
+  EXPECT_TRUE(isDrawn(trial));
+  for (int i = 3; i <= 8; ++i) {
+    stage(i);
+    EXPECT_TRUE(isDrawn(*board())) << i;
+  }
+  stage(6);
+  for (const Subject& s : subjectsOf(design(), Stage::joins, {})) EXPECT_NE(s.topic, Topic::settingUp);
 }
 
 } // namespace

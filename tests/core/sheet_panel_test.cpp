@@ -8,6 +8,7 @@
 #include "core/strength/plate_strength.h"
 #include "core/work/piece_list.h"
 #include "core/work/take_away.h"
+#include "core/work/trial_assembly.h"
 #include "support.h"
 #include <nlohmann/json.hpp>
 #include <rapidcheck/gtest.h>
@@ -58,6 +59,7 @@ TEST(SheetPanel, HasNothingOfAFrame) {
   }
   for (const Figure& f : w.figures()) EXPECT_FALSE(f.key.starts_with("setup.") || f.key.starts_with("rib.")) << f.key;
   for (const Subject& s : subjectsOf(d, Stage::ribs, {})) ADD_FAILURE() << s.key();
+  for (const AssembledPanel& p : assembled(w.main()).panels) EXPECT_TRUE(p.ribs.empty());
   const DrawnWing drawnWing = drawn(w);
   EXPECT_TRUE(ribParts(drawnWing, Hand::right).empty());
   EXPECT_FALSE(sheetBlanks(drawnWing.front(), Hand::right).empty());

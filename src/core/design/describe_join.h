@@ -18,11 +18,12 @@ template <class P, class V> void describeJoin(P& p, const PanelPlace& place, V& 
       v.extra("a block of a given height", "50 mm", "0", j.blockHeight > 0);
       v.choice("propping", "On the board", j.propping, std::span(proppingChoices), innermost && joined);
       v.choice("blockAt", "Block stands under", j.blockAt, std::span(blockChoices), joined);
-      v.flag("rootLeans", "End ribs lean to it", j.rootLeans, joined);
+      const bool ofRibs = joined && p.built == Built::ribs;
+      v.flag("rootLeans", "End ribs lean to it", j.rootLeans, ofRibs);
       v.choice("angleTaken", "Its angle is taken", j.angleTaken, std::span(angleTakenChoices), !innermost);
-      v.choice("sparsThere", "Spars there", j.sparsThere, std::span(sparsThereChoices), joined);
+      v.choice("sparsThere", "Spars there", j.sparsThere, std::span(sparsThereChoices), ofRibs);
       v.length("crackLeaves", "Crack leaves", j.crackLeaves, Limits{0, 20},
-               joined && j.sparsThere == SparsThere::cracked);
+               ofRibs && j.sparsThere == SparsThere::cracked);
     });
     v.list("braces", Topic::brace, j.braces, mostBraces, [&](auto& b, std::size_t) {
       const bool joined = !innermost || place.mirrored;

@@ -145,7 +145,7 @@ std::vector<Subject> subjectsOf(const Design& design, Stage stage, PanelId id) {
       for (int i = 0; i < std::max(1, static_cast<int>(wing.struts.size())); ++i) out.push_back({Topic::strut, i});
       add({Topic::posts});
     }
-    add({Topic::settingUp});
+    if (!sheet) add({Topic::settingUp}); // no packing under ribs that are not there
     break;
   case Stage::skins:
     add({sheet ? Topic::sheetPanel : Topic::sheeting});

@@ -229,7 +229,13 @@ std::vector<Part> partsOfSheetPanel(const PanelBrief& d, const PanelLoft& loft, 
   if (s.edge > 0) {
     Part strip = PartMaker::piece(Part::What::leadingEdge, "sheet.edge", "leading edge strip", s.edgeMaterial);
     strip.stock = Stock::strip(s.edge, made.way == SheetWay::carved ? made.needs : s.thickness);
-    strip.length = made.stripLength, strip.breadth = s.edge, strip.grain = GrainWay::length;
+    const auto middle = [&](double t) -> Point3 {
+      const Point at = between(t, 0, s.edge).at;
+      return {at.x(), t, at.y()};
+    };
+    const Point3 begins = middle(0), ends = middle(loft.span());
+    strip.length = made.stripLength + m.pastEnds(begins, ends, strip.stock.thickness);
+    strip.breadth = s.edge, strip.grain = GrainWay::length;
     m.addStraight(std::move(strip), 0, loft.span(), [&](double t) { return between(t, 0, s.edge); });
   }
   if (made.way == SheetWay::bent && s.formers)

@@ -297,7 +297,7 @@ void joinFigures(const TruePanel& w, FigureList& out) {
   }
   const bool whole = !j.centre && w.design.join.angleTaken == AngleTaken::outer;
   const char* half = j.centre ? "Γ" : whole ? "Γ − Γ inside" : "half of Γ − Γ inside";
-  out.add({"join.rootLean", "Root rib leans", j.lean, Quantity::angle, Stage::joins,
+  out.add({"join.rootLean", w.sheet ? "Its end leans" : "Root rib leans", j.lean, Quantity::angle, Stage::joins,
            whole                     ? (w.design.join.rootLeans
                                             ? "out of square to the panel; this rib alone is cut for it, the panel inside ends square"
                                             : "out of square to the panel; this end alone is bevelled, the panel inside ends square")
@@ -310,10 +310,11 @@ void joinFigures(const TruePanel& w, FigureList& out) {
            fmt::format("root depth × tan ({})", half),
            fmt::format("{} × tan {} = {}", out.len(j.rootDepth), out.deg(std::abs(j.lean)), out.len(j.trim)),
            planeGeometry, takenFrom});
-  out.add({"join.rootTaller", "Root rib cut taller", j.rootTaller - 1, Quantity::percent, Stage::joins,
-           "because it leans", fmt::format("1 ÷ cos ({}) − 1", half),
-           fmt::format("1 ÷ cos {} − 1 = {:.2f} %", out.deg(j.lean), (j.rootTaller - 1) * 100), planeGeometry,
-           takenFrom});
+  if (!w.sheet) // a rib that leans is cut taller; an end of sheet is bevelled
+    out.add({"join.rootTaller", "Root rib cut taller", j.rootTaller - 1, Quantity::percent, Stage::joins,
+             "because it leans", fmt::format("1 ÷ cos ({}) − 1", half),
+             fmt::format("1 ÷ cos {} − 1 = {:.2f} %", out.deg(j.lean), (j.rootTaller - 1) * 100), planeGeometry,
+             takenFrom});
   braceFigures(w, out);
   crackFigures(w, out);
   jigRodFigures(w, out);

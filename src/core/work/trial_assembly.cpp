@@ -312,7 +312,7 @@ Assembly assembled(const WholeWing& wing, const std::vector<AssemblyFault>& faul
     AssembledPanel panel;
     const OnBoard board(p);
     const auto strip = stripOf(p, board);
-    for (std::size_t i = 0; i < p.frame.ribs.size(); ++i) {
+    for (std::size_t i = 0; i < p.frame.ribs.size() && !p.sheet; ++i) { // sheet has no ribs to be slid on
       panel.ribs.push_back(seated(p, i, board, strip, faults));
       panel.off = std::max(panel.off, panel.ribs.back().off);
       panel.turned = std::max(panel.turned, std::abs(panel.ribs.back().turned));
@@ -345,14 +345,14 @@ void assemblyFigures(const WholeWing& wing, FigureList& out) {
       if (!worst || r.off > worst->off) worst = &r;
   const char* how = "each flat rib on its straight spar and its packing, panels by their braces or sawn ends";
   const char* source = "second construction from the parts as they are cut";
-  out.add(
-      {"assembly.off", "Put together again, off by", a.off, Quantity::length, Stage::joins,
-       fmt::format("the farthest that a rib's outline lies from the panel's surface: R{}", worst ? worst->rib : 1), how,
-       fmt::format("R{}: {}, turned {}", worst ? worst->rib : 1, out.len(a.off), out.deg(worst ? worst->turned : 0)),
-       source, from});
-  out.add({"assembly.turned", "Put together again, turned by", a.turned, Quantity::angle, Stage::joins,
-           "the most that any rib is turned against its washout", how, fmt::format("= {}", out.deg(a.turned)), source,
-           from});
+  if (worst) { // of a wing all of sheet there is no rib
+    out.add({"assembly.off", "Put together again, off by", a.off, Quantity::length, Stage::joins,
+             fmt::format("the farthest that a rib's outline lies from the panel's surface: R{}", worst->rib), how,
+             fmt::format("R{}: {}, turned {}", worst->rib, out.len(a.off), out.deg(worst->turned)), source, from});
+    out.add({"assembly.turned", "Put together again, turned by", a.turned, Quantity::angle, Stage::joins,
+             "the most that any rib is turned against its washout", how, fmt::format("= {}", out.deg(a.turned)), source,
+             from});
+  }
   out.add({"assembly.strip",
            "Put together again, strips off by",
            a.strip,
