@@ -46,8 +46,7 @@ void coverFigures(const TruePanel& w, FigureList& out) {
            fmt::format("held at {:.1f} and {:.1f} % of the chord", 100 * h.from, 100 * h.to),
            "Laplace's equation for a membrane of small slope, by its series",
            {"ribs.count", "riblets.inBay", "sheeting.fraction", "stiffening.covering"},
-           true,
-           h.rib});
+           true});
   }
   if (pieces.empty()) return;
   const int hands = w.design.mirrored ? 2 : 1;
@@ -106,7 +105,7 @@ void holdFindings(Finder f) {
          open + ".",
          "Tick each under Before it is closed when it was looked at, by another pair of eyes if there is one.",
          {},
-         {"holds"}});
+         {}}); // no decision: it is ticked
 }
 
 } // namespace eup

@@ -138,9 +138,7 @@ void skinFigures(const TruePanel& w, FigureList& out) {
                "the last rib that the stock reaches; below one rib sooner",
                fmt::format("stock {}", out.len(w.design.cutList.stock)),
                "common practice",
-               {"cutList.stock", "ribs.count"},
-               false,
-               skin.joints[i].rib});
+               {"cutList.stock", "ribs.count"}});
   }
 }
 
