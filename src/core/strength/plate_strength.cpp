@@ -32,7 +32,7 @@ PlateCut plateAt(const PanelBrief& d, const PanelLoft& loft, double t) {
   const SheetPanel& s = d.sheet;
   const double wood = d.tables.named(s.material).modulus, strip = d.tables.named(s.edgeMaterial).modulus,
                cloth = d.tables.named(s.clothMaterial).modulus, layer = layerOf(d);
-  out.fibres.reserve(3 * slices);
+  out.fibres.reserve(std::size_t{3} * slices);
   eachSlice(loft, t, [&](double x, double wide, double up, double down) {
     if (up <= down) return;
     out.fibres.push_back({down, up, wide, x < s.edge ? strip : wood});
