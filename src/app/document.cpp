@@ -95,7 +95,11 @@ void Document::setLooked(const std::string& key, bool looked) {
   Design next = design();
   std::erase_if(next.looked, [&](const Looked& l) { return l.key == key; });
   if (looked) next.looked.push_back({key});
-  if (next == design() || outOfLimits(next)) return;
+  if (next == design()) return;
+  if (const auto beyond = outOfLimits(next)) {
+    Q_EMIT refused(QString::fromStdString(beyond->text()));
+    return;
+  }
   lastMerge.clear();
   follow(std::make_shared<const Design>(std::move(next)));
 }

@@ -57,8 +57,7 @@ Box RibBoard::content() const {
 QString RibBoard::emptyText() const {
   if (!panel().sheet) return {};
   return tr("This panel is of sheet: it has no ribs. Its blank and its gauges stand under Wrap skins; under Lay out "
-            "panels it "
-            "is built of ribs again.");
+            "panels it is built of ribs again.");
 }
 
 void RibBoard::draw(Ink& ink) const {

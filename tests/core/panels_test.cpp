@@ -242,6 +242,64 @@ TEST(Panels, AddedAndTakenOut) {
   EXPECT_EQ(withPanelTakenOut(d, {0, 1}).value().inner(), d.inner());
 }
 
+/// What is decided of a frame stays decided in a panel of sheet that is cut, moved, copied or put together.
+TEST(Panels, OfSheetKeepWhatIsDecidedOfAFrame) {
+  Design ribs;
+  ribs.inner().ribs.count = 11;
+  Design sheet = ribs;
+  sheet.inner().built = Built::sheet;
+  const auto framed = [](Design d) {
+    for (PanelDesign& p : d.wings.front().panels) p.built = Built::ribs;
+    return d;
+  };
+  const double t = ribs.inner().panel.span / 2;
+  const auto cutRibs = withPanelSplit(ribs, {}, t), cutSheet = withPanelSplit(sheet, {}, t);
+  ASSERT_TRUE(cutRibs.ok() && cutSheet.ok());
+  EXPECT_EQ(framed(cutSheet.value()), cutRibs.value());
+  for (const PanelDesign& p : cutSheet.value().wings[0].panels) EXPECT_EQ(p.built, Built::sheet);
+  EXPECT_EQ(framed(withPanelsMerged(cutSheet.value(), {}).value()), withPanelsMerged(cutRibs.value(), {}).value());
+  EXPECT_EQ(framed(withPanelMovedOut(cutSheet.value(), {}).value()), withPanelMovedOut(cutRibs.value(), {}).value());
+  EXPECT_EQ(framed(withPanelCopied(sheet, {}, 0).value()), withPanelCopied(ribs, {}, 0).value());
+  EXPECT_EQ(framed(withPanelAdded(sheet, 0).value()), withPanelAdded(ribs, 0).value());
+  EXPECT_EQ(framed(withPanelTakenOut(cutSheet.value(), {}).value()), withPanelTakenOut(cutRibs.value(), {}).value());
+  Design mixed = cutSheet.value();
+  mixed.wings[0].panels[1].built = Built::ribs;
+  EXPECT_FALSE(withPanelsMerged(mixed, {}).ok()) << "sheet and ribs are not one panel";
+  // A plate that tapers and is turned stays a plate.
+  sheet.inner().sections.root.kind = sheet.inner().sections.tip.kind = SectionKind::flatPlate;
+  const TrueWing plates = wingOf(withPanelSplit(sheet, {}, t).value());
+  for (const TruePanel& p : plates.main().panels) EXPECT_EQ(p.sheet->way, SheetWay::flat);
+}
+
+/// A strut holds the place that it held, however the panels about it are cut.
+TEST(Panels, TakeTheirStrutsAlong) {
+  Design d;
+  d.inner().join.braces.clear();
+  d.inner().join.dihedral = {DihedralBy::angle, 0};
+  d.inner().ribs.count = 11;
+  Strut onSpar, onRib;
+  onSpar.out = d.inner().panel.span * 0.7;
+  onRib.on = StrutOn::rib, onRib.rib = 9, onRib.out = 10;
+  Strut within = onSpar;
+  within.out = d.inner().panel.span * 0.3, within.rib = 9; // what it does not use says nothing
+  for (const Strut& s : {onSpar, onRib, within}) {
+    d.wings[0].struts = {s};
+    const auto place = [](const Design& of) {
+      const TrueWing w = wingOf(of);
+      EXPECT_EQ(w.main().held.struts.size(), 1u);
+      return w.main().held.struts.empty() ? Point3(0, 0, 0) : w.main().held.struts.front().place.top;
+    };
+    const Point3 was = place(d);
+    const auto cut = withPanelSplit(d, {}, d.inner().panel.span / 2);
+    ASSERT_TRUE(cut.ok());
+    EXPECT_LT((place(cut.value()) - was).norm(), 0.5) << "its section is the loft's own there";
+    EXPECT_EQ(cut.value().wings[0].struts[0].panel, was.y() > d.inner().panel.span / 2 ? 2 : 1);
+    EXPECT_LT((place(withPanelsMerged(cut.value(), {}).value()) - was).norm(), 0.5);
+    const auto without = withPanelTakenOut(cut.value(), {0, 1});
+    EXPECT_EQ(without.value().wings[0].struts.size(), was.y() > d.inner().panel.span / 2 ? 0u : 1u);
+  }
+}
+
 TEST(Panels, MomentRunsOnOverTheJoin) {
   const TrueWing w = wingOf(twoPanels(3, 9));
   const Strength &in = w.at({0, 0}).strength.bending, &out = w.at({0, 1}).strength.bending;

@@ -50,6 +50,7 @@ TEST(SheetPanel, HasNothingOfAFrame) {
   d.inner().spars = {Spar{}}; // decided, and of no account
   d.inner().sheeting.top = true, d.inner().capStrips.top = true;
   d.inner().leadingEdge.kind = LeadingEdgeKind::square, d.inner().trailingEdge.kind = TrailingEdgeKind::wedge;
+  d.inner().join.datum = Datum::undersideFlat; // of a face that bows
   const TrueWing w = wingOf(d);
   for (const Part& p : w.inner().parts) EXPECT_TRUE(p.key.starts_with("sheet.")) << p.key;
   EXPECT_TRUE(w.figures(Stage::ribs).empty());

@@ -16,6 +16,25 @@ std::vector<PanelDesign>& panelsOf(Design& d, int wing) {
   return d.wings.at(static_cast<std::size_t>(wing)).panels;
 }
 
+/// The wing's panels with the roots that they have, as if all were of ribs: what is decided of a frame goes along with
+/// a panel of sheet.
+std::vector<PanelBrief> framesOf(const Design& design, int wing) {
+  Design framed = design;
+  for (PanelDesign& p : panelsOf(framed, wing)) p.built = Built::ribs;
+  std::vector<PanelBrief> out = briefsOf(framed, wing);
+  for (PanelBrief& b : out) b.built = design.at(b.id).built;
+  return out;
+}
+
+/// Every end of a strut on that wing: which panel it holds, how far out on a spar of it, or on which of its ribs.
+template <class F> void eachStrutEnd(Design& d, int wing, F put) {
+  for (std::size_t i = 0; i < d.wings.size(); ++i)
+    for (Strut& s : d.wings[i].struts) {
+      if (static_cast<int>(i) == wing) put(s.panel, s.on, s.out, s.rib);
+      if (s.foot == Footing::wing && s.footWing == wing + 1) put(s.footPanel, s.footOn, s.footOut, s.footRib);
+    }
+}
+
 /// Of a share of a panel: lengths that are told by rise or by span from above shrink with it.
 Dihedral ofShare(Dihedral d, double share) {
   if (d.by != DihedralBy::angle) d.value *= share;
@@ -226,7 +245,7 @@ Result<Design> withPanelAdded(const Design& design, int wing) {
   Design d = design;
   auto& panels = panelsOf(d, wing);
   if (static_cast<int>(panels.size()) >= mostPanels) return Problem{"", "a wing has at most eight panels"};
-  const PanelBrief last = briefsOf(design, wing).back();
+  const PanelBrief last = framesOf(design, wing).back();
   PanelDesign next = last; // its own decisions only
   constexpr double moreUp = 5;
   next.panel.continues = true;
@@ -258,7 +277,7 @@ Result<Design> withPanelSplit(const Design& design, PanelId id, double t) {
   Design d = design;
   auto& panels = panelsOf(d, id.wing);
   if (static_cast<int>(panels.size()) >= mostPanels) return Problem{"", "a wing has at most eight panels"};
-  const PanelBrief whole = briefsOf(design, id.wing).at(static_cast<std::size_t>(id.panel));
+  const PanelBrief whole = framesOf(design, id.wing).at(static_cast<std::size_t>(id.panel));
   if (t < shortest || whole.panel.span - t < shortest)
     return Problem{"", "a panel cannot be shorter than 20 mm: choose a rib further from its ends"};
   if (whole.join.blockHeight > 0) return Problem{"", decidedByBlock};
@@ -271,8 +290,10 @@ Result<Design> withPanelSplit(const Design& design, PanelId id, double t) {
   outer.panel.continues = true;
   outer.panel.span = whole.panel.span - t;
   outer.panel.tipSetback = whole.panel.tipSetback - inner.panel.tipSetback;
-  const bool same =
-      whole.sections.root == whole.sections.tip && std::abs(whole.panel.rootWashoutDeg - whole.panel.washoutDeg) < 1e-9;
+  const bool turned = std::abs(whole.panel.rootWashoutDeg - whole.panel.washoutDeg) >= 1e-9,
+             plate = whole.built == Built::sheet && (whole.sections.root.kind == SectionKind::flatPlate ||
+                                                     whole.sections.root.kind == SectionKind::curvedPlate),
+             same = whole.sections.root == whole.sections.tip && (!turned || plate); // a sheet that is bent stays one
   inner.sections.tip = same ? whole.sections.tip : sectionAt(loft, t);
   outer.sections.root = inner.sections.tip;
   for (std::size_t k = 0; k < whole.spars.size(); ++k) {
@@ -295,6 +316,13 @@ Result<Design> withPanelSplit(const Design& design, PanelId id, double t) {
   outer.join.angleTaken = AngleTaken::halves;
   outer.join.templates.clear();
   outer.join.braces.clear(); // nothing is folded there yet
+  const int ribs = static_cast<int>(ribStations(inner.ribs, t).size()), at = id.panel + 1;
+  eachStrutEnd(d, id.wing, [&](int& panel, StrutOn on, double& out, int& rib) {
+    if (panel > at) ++panel;
+    if (panel != at) return;
+    if (on == StrutOn::spar && out > t) out -= t, ++panel;
+    if (on == StrutOn::rib && rib > ribs) rib -= ribs - 1, ++panel;
+  });
   d.at(id) = std::move(inner);
   panels.insert(panels.begin() + id.panel + 1, std::move(outer));
   return d;
@@ -304,11 +332,12 @@ Result<Design> withPanelsMerged(const Design& design, PanelId id) {
   Design d = design;
   auto& panels = panelsOf(d, id.wing);
   if (id.panel + 1 >= static_cast<int>(panels.size())) return Problem{"", "there is no panel outside this one"};
-  const auto briefs = briefsOf(design, id.wing);
+  const auto briefs = framesOf(design, id.wing);
   const PanelBrief &in = briefs[static_cast<std::size_t>(id.panel)],
                    &out = briefs[static_cast<std::size_t>(id.panel) + 1];
   PanelDesign& one = d.at(id);
   if (in.join.blockHeight > 0) return Problem{"", decidedByBlock};
+  if (in.built != out.built) return Problem{"", "one of the two is of sheet, the other of ribs"};
   std::vector<double> stations = ribStations(in.ribs, in.panel.span);
   const std::size_t inside = stations.size();
   for (double s : ribStations(out.ribs, out.panel.span))
@@ -347,6 +376,10 @@ Result<Design> withPanelsMerged(const Design& design, PanelId id) {
   if (inside > 2) one.ribs.thickness = in.ribs.thickness;
   if (one.join.dihedral.by != DihedralBy::angle) one.join.dihedral.value *= one.panel.span / in.panel.span;
   panels.erase(panels.begin() + id.panel + 1);
+  eachStrutEnd(d, id.wing, [&](int& panel, StrutOn, double& along, int& rib) {
+    if (panel == id.panel + 2) along += in.panel.span, rib += static_cast<int>(inside) - 1;
+    if (panel > id.panel + 1) --panel;
+  });
   return d;
 }
 
@@ -355,7 +388,7 @@ Result<Design> withPanelMovedOut(const Design& design, PanelId id) {
   auto& panels = panelsOf(d, id.wing);
   const auto k = static_cast<std::size_t>(id.panel);
   if (k + 1 >= panels.size()) return Problem{"", "there is no panel outside this one"};
-  const auto briefs = briefsOf(design, id.wing);
+  const auto briefs = framesOf(design, id.wing);
   const Tip tip = panels.back().tip;
   for (std::size_t i = k; i < std::min(k + 3, panels.size());
        ++i) {                         // their own decisions, with the roots they have now
@@ -366,6 +399,9 @@ Result<Design> withPanelMovedOut(const Design& design, PanelId id) {
   }
   std::swap(panels[k], panels[k + 1]);
   panels.back().tip = tip;
+  eachStrutEnd(d, id.wing, [&](int& panel, StrutOn, double&, int&) {
+    if (panel == id.panel + 1 || panel == id.panel + 2) panel = 2 * id.panel + 3 - panel;
+  });
   return d;
 }
 
@@ -373,7 +409,7 @@ Result<Design> withPanelCopied(const Design& design, PanelId id, int toWing) {
   Design d = design;
   auto& panels = panelsOf(d, toWing);
   if (static_cast<int>(panels.size()) >= mostPanels) return Problem{"", "a wing has at most eight panels"};
-  const PanelBrief brief = briefsOf(design, id.wing).at(static_cast<std::size_t>(id.panel));
+  const PanelBrief brief = framesOf(design, id.wing).at(static_cast<std::size_t>(id.panel));
   PanelDesign copy = brief;
   copy.join = design.at(id).join;
   copy.panel.continues = false;
@@ -387,7 +423,7 @@ Result<Design> withPanelTakenOut(const Design& design, PanelId id) {
   auto& panels = panelsOf(d, id.wing);
   if (panels.size() < 2) return Problem{"", "a wing has one panel at least"};
   if (id.panel == 0) { // the next one is the wing's root now, and keeps the root that it had
-    const PanelBrief next = briefsOf(design, id.wing).at(1);
+    const PanelBrief next = framesOf(design, id.wing).at(1);
     panels[1] = next;
     panels[1].panel.washoutDeg -= next.panel.rootWashoutDeg;
     panels[1].panel.rootWashoutDeg = 0;
@@ -395,6 +431,15 @@ Result<Design> withPanelTakenOut(const Design& design, PanelId id) {
   const Tip tip = panels.back().tip; // the wing keeps the end that it had
   panels.erase(panels.begin() + id.panel);
   panels.back().tip = tip;
+  std::erase_if(d.wings[static_cast<std::size_t>(id.wing)].struts, // they go with what they hold
+                [&](const Strut& s) { return s.panel == id.panel + 1; });
+  for (Wing& wing : d.wings)
+    for (Strut& s : wing.struts)
+      if (s.foot == Footing::wing && s.footWing == id.wing + 1 && s.footPanel == id.panel + 1)
+        s.foot = Footing::fuselage;
+  eachStrutEnd(d, id.wing, [&](int& panel, StrutOn, double&, int&) {
+    if (panel > id.panel + 1) --panel;
+  });
   return d;
 }
 

@@ -75,7 +75,7 @@ struct Part {
   double length = 0, breadth = 0; ///< mm, of one piece as it is cut: along its grain, or its longer way; and across
   double area = 0;                ///< mm², of one flat piece
   GrainWay grain = GrainWay::none;
-  Polyline outline{}; ///< of a web: its corners, x outwards along the spar, y up
+  Polyline outline{}; ///< of a web its corners, x outwards along the spar, y up; of a former in chord axes
   DrawnOn drawn = DrawnOn::cutList;
   Point3 centre{0, 0, 0};            ///< of mass, in the panel's axes (aft, outwards, up)
   Point3 from{0, 0, 0}, to{0, 0, 0}; ///< of what runs straight: the ends of its middle line; else the same point

@@ -199,91 +199,110 @@ std::optional<SheetPanelMade> sheetPanelOf(const PanelBrief& d, const PanelShape
   return out;
 }
 
+namespace {
+
+/// What of a panel of sheet stands between two places of the chord, mm behind the nose.
+Slice woodBetween(const PanelLoft& loft, double t, double from, double to) {
+  const ChordFrame at = loft.frameAt(t);
+  Slice out;
+  Point moment(0, 0);
+  for (int i = 0; i < slices; ++i) {
+    const double x = from + (to - from) * (i + 0.5) / slices, wide = (to - from) / slices,
+                 f = std::clamp(x / at.chord, 0.0, 1.0);
+    const double area = std::max(sheetDepthAt(loft, f, t).deep(), 0.0) * wide;
+    out.volume += area, moment += area * loft.middle(f, t);
+  }
+  if (out.volume > 0) out.at = moment / out.volume;
+  return out;
+}
+
+void addBlank(PartMaker& m, const SheetPanelMade& made) {
+  const SheetPanel& s = m.d.sheet;
+  Part part =
+      PartMaker::piece(Part::What::sheet, "sheet.panel",
+                       made.way == SheetWay::carved ? "panel, carved from sheet" : "panel of sheet", s.material);
+  part.stock = Stock::sheet(s.thickness);
+  part.count = made.boards;
+  part.length = made.length, part.breadth = made.width / made.boards, part.area = made.area / made.boards;
+  part.grain = GrainWay::length, part.drawn = DrawnOn::skins;
+  m.addStraight(std::move(part), 0, m.loft.span(),
+                [&](double t) { return woodBetween(m.loft, t, s.edge, m.loft.frameAt(t).chord); });
+}
+
+void addEdgeStrip(PartMaker& m, const SheetPanelMade& made) {
+  const SheetPanel& s = m.d.sheet;
+  if (s.edge <= 0) return;
+  Part part = PartMaker::piece(Part::What::leadingEdge, "sheet.edge", "leading edge strip", s.edgeMaterial);
+  part.stock = Stock::strip(s.edge, made.way == SheetWay::carved ? made.needs : s.thickness);
+  const auto middle = [&](double t) -> Point3 {
+    const Point at = woodBetween(m.loft, t, 0, s.edge).at;
+    return {at.x(), t, at.y()};
+  };
+  part.length = made.stripLength + m.pastEnds(middle(0), middle(m.loft.span()), part.stock.thickness);
+  part.breadth = s.edge, part.grain = GrainWay::length;
+  m.addStraight(std::move(part), 0, m.loft.span(), [&](double t) { return woodBetween(m.loft, t, 0, s.edge); });
+}
+
+void addFormers(PartMaker& m) {
+  const SheetPanel& s = m.d.sheet;
+  for (const Rib& station : m.ribs) {
+    const double t = m.tOf(station);
+    Part part = PartMaker::piece(Part::What::ribs, fmt::format("former.{}", station.number),
+                                 fmt::format("former {}", station.name()), s.material);
+    part.outline = formerAt(m.loft, t);
+    const Box box = boundsOf(part.outline);
+    part.stock = Stock::sheet(s.formerThickness);
+    part.area = std::abs(signedArea(part.outline));
+    part.length = box.width(), part.breadth = box.height();
+    part.grain = GrainWay::chord, part.drawn = DrawnOn::skins;
+    part.grams = part.area * s.formerThickness * m.heavy(s.material);
+    part.at = t;
+    const Point middle = station.frame.fromChord(centroidOf(part.outline));
+    part.centre = {middle.x(), t, middle.y()};
+    m.add(std::move(part));
+  }
+}
+
+/// Along a face at a station: how far, and where its middle lies.
+Slice faceAt(const PanelLoft& loft, Face face, double t) {
+  const Polyline arc = loft.cutAt(t).face(face);
+  Point moment(0, 0);
+  double sum = 0;
+  for (std::size_t i = 1; i < arc.size(); ++i) {
+    const double step = (arc[i] - arc[i - 1]).norm();
+    sum += step, moment += step * (arc[i] + arc[i - 1]) / 2;
+  }
+  return {sum, sum > 0 ? Point(moment / sum) : Point(0, 0)};
+}
+
+void addCloth(PartMaker& m, const SheetPanelMade& made, Face face) {
+  const SheetPanel& s = m.d.sheet;
+  const bool top = face == Face::upper;
+  const int layers = top ? s.clothTop : s.clothBottom;
+  if (layers == 0) return;
+  const double layer = s.clothLayer(m.d.tables.named(s.clothMaterial).density);
+  Part part = PartMaker::piece(Part::What::sheet, top ? "cloth.top" : "cloth.bottom",
+                               top ? "cloth on top, in resin" : "cloth below, in resin", s.clothMaterial);
+  part.stock = Stock::sheet(layer);
+  part.count = layers;
+  const double span = m.loft.span(), inner = faceAt(m.loft, face, 0).volume, outer = faceAt(m.loft, face, span).volume;
+  part.length = made.length, part.breadth = std::max(inner, outer);
+  for (std::size_t i = 1; i < m.ribs.size(); ++i) // straight between the stations, as it is weighed
+    part.area += (faceAt(m.loft, face, m.tOf(m.ribs[i - 1])).volume + faceAt(m.loft, face, m.tOf(m.ribs[i])).volume) /
+                 2 * (m.tOf(m.ribs[i]) - m.tOf(m.ribs[i - 1]));
+  m.addRunning(std::move(part), layer * layers * m.heavy(s.clothMaterial),
+               [&](const Rib& station) { return faceAt(m.loft, face, m.tOf(station)); });
+}
+
+} // namespace
+
 std::vector<Part> partsOfSheetPanel(const PanelBrief& d, const PanelLoft& loft, const Frame& frame,
                                     const SheetPanelMade& made) {
   PartMaker m(d, loft, frame);
-  const SheetPanel& s = d.sheet;
-  const double layer = s.clothLayer(d.tables.named(s.clothMaterial).density);
-  // What stands between two places of the chord, mm behind the nose.
-  const auto between = [&](double t, double from, double to) {
-    const ChordFrame at = loft.frameAt(t);
-    Slice out;
-    Point moment(0, 0);
-    for (int i = 0; i < slices; ++i) {
-      const double x = from + (to - from) * (i + 0.5) / slices, wide = (to - from) / slices,
-                   f = std::clamp(x / at.chord, 0.0, 1.0);
-      const double area = std::max(sheetDepthAt(loft, f, t).deep(), 0.0) * wide;
-      out.volume += area, moment += area * loft.middle(f, t);
-    }
-    if (out.volume > 0) out.at = moment / out.volume;
-    return out;
-  };
-  Part sheet =
-      PartMaker::piece(Part::What::sheet, "sheet.panel",
-                       made.way == SheetWay::carved ? "panel, carved from sheet" : "panel of sheet", s.material);
-  sheet.stock = Stock::sheet(s.thickness);
-  sheet.count = made.boards;
-  sheet.length = made.length, sheet.breadth = made.width / made.boards, sheet.area = made.area / made.boards;
-  sheet.grain = GrainWay::length, sheet.drawn = DrawnOn::skins;
-  m.addStraight(std::move(sheet), 0, loft.span(), [&](double t) { return between(t, s.edge, loft.frameAt(t).chord); });
-  if (s.edge > 0) {
-    Part strip = PartMaker::piece(Part::What::leadingEdge, "sheet.edge", "leading edge strip", s.edgeMaterial);
-    strip.stock = Stock::strip(s.edge, made.way == SheetWay::carved ? made.needs : s.thickness);
-    const auto middle = [&](double t) -> Point3 {
-      const Point at = between(t, 0, s.edge).at;
-      return {at.x(), t, at.y()};
-    };
-    const Point3 begins = middle(0), ends = middle(loft.span());
-    strip.length = made.stripLength + m.pastEnds(begins, ends, strip.stock.thickness);
-    strip.breadth = s.edge, strip.grain = GrainWay::length;
-    m.addStraight(std::move(strip), 0, loft.span(), [&](double t) { return between(t, 0, s.edge); });
-  }
-  if (made.way == SheetWay::bent && s.formers)
-    for (const Rib& station : frame.ribs) {
-      const double t = std::clamp(station.t(), 0.0, loft.span());
-      const Polyline outline = formerAt(loft, t);
-      Part former = PartMaker::piece(Part::What::ribs, fmt::format("former.{}", station.number),
-                                     fmt::format("former {}", station.name()), s.material);
-      const Box box = boundsOf(outline);
-      former.stock = Stock::sheet(s.formerThickness);
-      former.area = std::abs(signedArea(outline));
-      former.length = box.width(), former.breadth = box.height();
-      former.grain = GrainWay::chord, former.drawn = DrawnOn::skins;
-      former.outline = outline;
-      former.grams = former.area * s.formerThickness * m.heavy(s.material);
-      former.at = t;
-      const Point middle = station.frame.fromChord(centroidOf(outline));
-      former.centre = {middle.x(), t, middle.y()};
-      m.add(std::move(former));
-    }
-  for (const Face face : {Face::upper, Face::lower}) {
-    const int layers = face == Face::upper ? s.clothTop : s.clothBottom;
-    if (layers == 0) continue;
-    Part cloth =
-        PartMaker::piece(Part::What::sheet, face == Face::upper ? "cloth.top" : "cloth.bottom",
-                         face == Face::upper ? "cloth on top, in resin" : "cloth below, in resin", s.clothMaterial);
-    cloth.stock = Stock::sheet(layer);
-    cloth.count = layers;
-    cloth.length = made.length, cloth.grain = GrainWay::none;
-    m.addRunning(std::move(cloth), layer * layers * m.heavy(s.clothMaterial), [&](const Rib& station) {
-      const double t = m.tOf(station);
-      const Polyline arc = loft.cutAt(t).face(face);
-      Point moment(0, 0);
-      double sum = 0;
-      for (std::size_t i = 1; i < arc.size(); ++i) {
-        const double step = (arc[i] - arc[i - 1]).norm();
-        sum += step, moment += step * (arc[i] + arc[i - 1]) / 2;
-      }
-      return Slice{sum, sum > 0 ? Point(moment / sum) : Point(0, 0)};
-    });
-    if (!m.out.empty() && m.out.back().key.starts_with("cloth")) {
-      Part& done = m.out.back();
-      done.breadth = std::max(lengthOf(loft.cutAt(0).face(face)), lengthOf(loft.cutAt(loft.span()).face(face)));
-      double square = 0;
-      for (const Part::Run& run : done.runs) square += (run.atFrom + run.atTo) / 2 * (run.to - run.from);
-      done.area = square / (layer * layers * m.heavy(s.clothMaterial));
-    }
-  }
+  addBlank(m, made);
+  addEdgeStrip(m, made);
+  if (made.way == SheetWay::bent && d.sheet.formers) addFormers(m);
+  for (const Face face : {Face::upper, Face::lower}) addCloth(m, made, face);
   return std::move(m.out);
 }
 

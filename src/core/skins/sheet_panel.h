@@ -16,7 +16,7 @@ struct CarveLine {
   Polyline line;
 };
 
-/// On the blank x runs aft from the root's leading edge and y outwards, along the front edge of what is bent.
+/// On the blank x runs aft from the root's leading edge and y outwards, along the front edge of what is not carved.
 struct SheetPanelMade {
   SheetWay way = SheetWay::flat;
   Polyline outline;            ///< closed; behind the leading edge's strip
