@@ -313,9 +313,12 @@ void DecidePanel::addTools(QGridLayout* grid, int& line) {
   case Topic::brace:
     addBraceTools(grid, line);
     return addTrialTool(grid, line + 1);
+  case Topic::machine:
+    return addWireTool(grid, line);
   case Topic::settingUp:
     return addTrialTool(grid, line);
   case Topic::sheeting:
+  case Topic::sheetingBelow:
   case Topic::sheeted:
     return addSheetTools(grid, line);
   case Topic::holds:

@@ -51,6 +51,7 @@ Q_SIGNALS:
   void writeSection(const QString& end);
   void openTables(Shelf shelf);
   void tryTogether();               ///< the wing, from its parts
+  void writeWire();                 ///< a machine's path for the core that is shown
   void refused(const QString& why); ///< what a button could not do
 
 private:
@@ -70,6 +71,7 @@ private:
   void addBraceTools(QGridLayout* under, int line);
   void addStiffeningTools(QGridLayout* under, int line);
   void addTrialTool(QGridLayout* under, int line);
+  void addWireTool(QGridLayout* under, int line);
   void addAboardTools(QGridLayout* under, int line);
   /// What is put in or taken out: changes the design, says what is chosen then and how it is undone; an empty name for
   /// nothing done.

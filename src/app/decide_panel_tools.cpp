@@ -226,7 +226,7 @@ template <class T> void putIn(std::vector<T>& all, T one, Topic topic, Subject& 
 
 /// Braces added and taken out. A new one is as the last: it is most often on the next spar.
 void DecidePanel::addBraceTools(QGridLayout* under, int line) {
-  if (document.design().at(here()).built == Built::sheet) return; // bevelled ends, glued in a cradle
+  if (document.design().at(here()).built != Built::ribs) return; // bevelled ends, glued in a cradle
   const std::vector<Bracing>& braces = document.design().at(here()).join.braces;
   addEditTool(under, line, 0, braces.empty() ? tr("Add a brace") : tr("Add one more brace"), "addBrace",
               roomIn(braces, mostBraces), [this](Design& next, Subject& then) {
@@ -255,7 +255,7 @@ void DecidePanel::addStrutTools(QGridLayout* under, int line) {
                 if (wing.struts.empty()) { // half way out on the first spar, its foot below
                   strut.out = std::round(wing.panels.front().panel.span / 2);
                   strut.footAft = std::round(wing.panels.front().panel.rootChord * 0.3);
-                  if (wing.panels.front().built == Built::sheet) strut.on = StrutOn::rib; // it has no spar
+                  if (wing.panels.front().built != Built::ribs) strut.on = StrutOn::rib; // it has no spar
                 } else {
                   strut = wing.struts.back();
                   strut.name = tr("strut %1").arg(wing.struts.size() + 1).toStdString();
@@ -273,12 +273,14 @@ void DecidePanel::addStrutTools(QGridLayout* under, int line) {
 
 /// Runs of bays that are sheeted all over, added and taken out.
 void DecidePanel::addSheetTools(QGridLayout* under, int line) {
+  const bool ribs = document.design().at(here()).built == Built::ribs; // foam is skinned all over
   const auto& sheeted = document.design().at(here()).sheeted;
   addEditTool(under, line, 0, sheeted.empty() ? tr("Sheet some bays all over") : tr("Sheet more bays"), "addSheeted",
-              roomIn(sheeted, mostSheetedBays), [this](Design& next, Subject& then) {
+              ribs && roomIn(sheeted, mostSheetedBays), [this](Design& next, Subject& then) {
                 PanelDesign& panel = next.at(here());
                 SheetedBays bays;
                 static_cast<SkinSheet&>(bays) = panel.sheeting;
+                bays.joints.clear();
                 if (!panel.sheeted.empty()) { // on from the last
                   bays = panel.sheeted.back();
                   bays.fromRib = std::min(bays.toRib, mostRibs - 1), bays.toRib = bays.fromRib + 1;
@@ -286,6 +288,20 @@ void DecidePanel::addSheetTools(QGridLayout* under, int line) {
                 putIn(panel.sheeted, std::move(bays), Topic::sheeted, then);
                 return tr("Sheet bays");
               });
+  const Sheeting& nose = document.design().at(here()).sheeting;
+  if (standpoint.subject().topic == Topic::sheeting && nose.top && nose.bottom && !nose.ownBelow)
+    addEditTool(under, line, 1, tr("Another sheet below"), "ownBelow", true, [this](Design& next, Subject& then) {
+      Sheeting& sheet = next.at(here()).sheeting;
+      sheet.ownBelow = true, sheet.below = sheet; // as on top, to begin with
+      then = {Topic::sheetingBelow, 0};
+      return tr("Decide the sheet below by itself");
+    });
+  if (standpoint.subject().topic == Topic::sheetingBelow)
+    addEditTool(under, line, 1, tr("As on top again"), "belowAsTop", true, [this](Design& next, Subject& then) {
+      next.at(here()).sheeting.ownBelow = false;
+      then = {Topic::sheeting, 0};
+      return tr("Sheet below as on top");
+    });
   if (standpoint.subject().topic != Topic::sheeted) return;
   addEditTool(under, line, 1, tr("Take it off"), "removeSheeted", true, [this](Design& next, Subject& then) {
     return takenOut(next.at(here()).sheeted, then, Topic::sheeting) ? tr("Take the sheet off") : QString();
@@ -346,6 +362,15 @@ void DecidePanel::addTrialTool(QGridLayout* under, int line) {
   open->setEnabled(document.possible() && document.design().at(here()).built == Built::ribs);
   connect(open, &QPushButton::clicked, this, [this] { Q_EMIT tryTogether(); });
   under->addWidget(open, line, 0, 1, 3, Qt::AlignLeft);
+}
+
+/// The path of a machine, written for the core that is on the board.
+void DecidePanel::addWireTool(QGridLayout* under, int line) {
+  auto* write = new QPushButton(tr("Write the machine's path…"), form);
+  write->setObjectName("writeWire");
+  write->setEnabled(document.possible() && document.design().at(here()).built == Built::foam);
+  connect(write, &QPushButton::clicked, this, [this] { Q_EMIT writeWire(); });
+  under->addWidget(write, line, 0, 1, 3, Qt::AlignLeft);
 }
 
 /// Ways to stiffen the panel, tried side by side.

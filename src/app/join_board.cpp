@@ -304,7 +304,7 @@ void JoinBoard::draw(Ink& ink) const {
   const double left = box.low.x() + 0.02 * box.width();
   const Below place = below(ink.scale);
   drawBraces(ink, left, place);
-  if (!panel().sheet) drawPacking(ink, {left, place.packing}, place.rib);
+  if (panel().design.built == Built::ribs) drawPacking(ink, {left, place.packing}, place.rib);
 }
 
 std::vector<Handle> JoinBoard::handles() const {
@@ -337,6 +337,8 @@ Board* makeBoard(Stage stage, Document& d, Standpoint& s, const Look& l, QWidget
     return new JoinBoard(d, s, l, parent);
   case Stage::skins:
     return new SkinBoard(d, s, l, parent);
+  case Stage::foam:
+    return new FoamBoard(d, s, l, parent);
   case Stage::stock:
     return new StockBoard(d, s, l, parent);
   }

@@ -14,7 +14,8 @@ Look lightLook() {
   l.paper = "#f4efe2", l.grid = "#e7dfcc", l.ink = "#202c33", l.faint = "#545e63";
   l.rail = "#e8e0cf", l.panel = "#fdfbf5", l.field = "#f4efe2", l.edge = "#c9bfa9";
   l.accent = "#1f5f8b", l.accentSoft = "#d5e5ef", l.wrong = "#b3381b", l.wrongSoft = "#f8e3dc", l.good = "#3d6b3f";
-  l.balsa = "#f0dcae", l.hardwood = "#d59c53", l.ply = "#bd8a52", l.sheet = "#e3c88f", l.stock = "#dcb273";
+  l.balsa = "#f0dcae", l.hardwood = "#d59c53", l.ply = "#bd8a52", l.sheet = "#e3c88f", l.stock = "#dcb273",
+  l.foam = "#cfe0e6";
   return l;
 }
 
@@ -24,7 +25,8 @@ Look darkLook() {
   l.paper = "#20262a", l.grid = "#2a3236", l.ink = "#ece6d8", l.faint = "#a3aba9";
   l.rail = "#191e21", l.panel = "#262d31", l.field = "#1c2225", l.edge = "#465056";
   l.accent = "#7dbbe0", l.accentSoft = "#2d4656", l.wrong = "#ff9478", l.wrongSoft = "#4a2a22", l.good = "#94c795";
-  l.balsa = "#7c6b46", l.hardwood = "#b47c36", l.ply = "#96693a", l.sheet = "#66583a", l.stock = "#927040";
+  l.balsa = "#7c6b46", l.hardwood = "#b47c36", l.ply = "#96693a", l.sheet = "#66583a", l.stock = "#927040",
+  l.foam = "#4c636d";
   return l;
 }
 

@@ -11,7 +11,7 @@ struct Look {
   QColor paper, grid, ink, faint;  // the board and what is drawn on it
   QColor rail, panel, field, edge; // the furniture around it
   QColor accent, accentSoft, wrong, wrongSoft, good;
-  QColor balsa, hardwood, ply, sheet, stock; // parts, filled by material
+  QColor balsa, hardwood, ply, sheet, stock, foam; // parts, filled by material
 };
 
 Look lightLook();

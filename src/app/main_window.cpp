@@ -182,15 +182,18 @@ void MainWindow::makeMenus(QMenuBar* bar) {
   add(file, "open", tr("&Open…"), QKeySequence::Open, [this] { chooseAndOpen(); });
   recentMenu = file->addMenu(tr("Open &recent"));
   QMenu* demos = file->addMenu(tr("Open a &demo"));
-  for (const auto& [words, name] : {std::pair(tr("Fenlark 1500: a sport wing, one panel a side"), "fenlark-1500"),
-                                    std::pair(tr("Tarnbrook 2000: a soarer, three panels a side"), "tarnbrook-2000"),
-                                    std::pair(tr("Skerrow 1460: swept and tapered"), "skerrow-1460"),
-                                    std::pair(tr("Lanehurst 1180: swept, with crossing ribs"), "lanehurst-1180"),
-                                    std::pair(tr("Oldacre 1320: undercambered, tips turned up"), "oldacre-1320"),
-                                    std::pair(tr("Gossamoor 480: indoor, curved plates"), "gossamoor-480"),
-                                    std::pair(tr("Bracklow 430: chuck glider, of sheet"), "bracklow-430"),
-                                    std::pair(tr("A clean plan of the Fenlark, read"), "fenlark-plan"),
-                                    std::pair(tr("A plan of it with faults, read"), "fenlark-faulty-plan")})
+  for (const auto& [words, name] :
+       {std::pair(tr("Fenlark 1500: a sport wing, one panel a side"), "fenlark-1500"),
+        std::pair(tr("Tarnbrook 2000: a soarer, three panels a side"), "tarnbrook-2000"),
+        std::pair(tr("Skerrow 1460: swept and tapered"), "skerrow-1460"),
+        std::pair(tr("Lanehurst 1180: swept, with crossing ribs"), "lanehurst-1180"),
+        std::pair(tr("Oldacre 1320: undercambered, tips turned up"), "oldacre-1320"),
+        std::pair(tr("Gossamoor 480: indoor, curved plates"), "gossamoor-480"),
+        std::pair(tr("Bracklow 430: chuck glider, of sheet"), "bracklow-430"),
+        std::pair(tr("Whinmoor 1250: flying plank, of foam"), "whinmoor-1250"),
+        std::pair(tr("Calderby 2200: scale wing, its outer panels of foam"), "calderby-2200"),
+        std::pair(tr("A clean plan of the Fenlark, read"), "fenlark-plan"),
+        std::pair(tr("A plan of it with faults, read"), "fenlark-faulty-plan")})
     add(demos, "demo " + QString(name), words, {}, [this, name = name] {
       if (mayLeave()) openDemo(name);
     });
@@ -335,6 +338,7 @@ QWidget* MainWindow::makeSide() {
   connect(decidePanel, &DecidePanel::tryTogether, this, &MainWindow::showTrial);
   connect(decidePanel, &DecidePanel::openCoordinates, this, &MainWindow::chooseCoordinates);
   connect(decidePanel, &DecidePanel::writeSection, this, &MainWindow::chooseSectionFile);
+  connect(decidePanel, &DecidePanel::writeWire, this, &MainWindow::chooseWireFile);
   connect(decidePanel, &DecidePanel::refused, this, [this](const QString& why) { say(why, true); });
   connect(followsPanel, &FollowsPanel::wanted, this, [this](const QString& path) {
     decidePanel->focusDecision(path.toStdString());
@@ -453,7 +457,7 @@ void MainWindow::showHelp() {
                   "on and off, Esc ends.\n\n"
                   "Span rule: ← → step from rib to rib, Home root, End tip; Alt+← and Alt+→ do so "
                   "anywhere. The rib that you choose says which panel you work on. Ctrl+H turns the hand. "
-                  "Ctrl+1 to Ctrl+8 change the stage. Ctrl+T puts the wing together on trial. Ctrl+M opens the tables "
+                  "Ctrl+1 to Ctrl+9 change the stage. Ctrl+T puts the wing together on trial. Ctrl+M opens the tables "
                   "of materials, coverings, glues and load "
                   "factors.\n\n"
                   "View, The finished wing in space: from above, behind, the side, or turned by dragging and "

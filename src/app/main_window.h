@@ -91,6 +91,7 @@ private:
   void chooseAndOpen();
   void chooseCoordinates(const QString& end);
   void chooseReference();
+  void chooseWireFile();
   void chooseSectionFile(const QString& end);
   void showExport();
   void showTables(Shelf shelf);

@@ -281,6 +281,35 @@ bool MainWindow::writeSectionTo(bool root, const QString& path, CoordinateLayout
   return done.ok();
 }
 
+/// For the core that the chosen station is in, of the hand that is shown.
+void MainWindow::chooseWireFile() {
+  if (!theDocument.possible()) return say(whyNoWing(), true);
+  const TruePanel& panel = theStandpoint.shownPanel();
+  if (!panel.foam) return;
+  int core = 1;
+  for (const FoamCore& one : panel.foam->cores)
+    if (theStandpoint.shownRib().t() > one.inner.t + 1e-6) core = one.number;
+  const Hand hand = theStandpoint.hand() == ShownHand::left ? Hand::left : Hand::right;
+  const auto code = wireCodeOf(panel, core, hand);
+  if (!code)
+    return say(tr("The machine cannot cut this core: %1.").arg(QString::fromStdString(code.problem().text())), true);
+  const QString name = QString("%1-%2-core-%3-%4.nc")
+                           .arg(QString::fromStdString(fileNameOf(theDocument.design().name)))
+                           .arg(panel.design.id.panel + 1)
+                           .arg(core)
+                           .arg(QString::fromLatin1(eup::name(hand)));
+  const QString path =
+      asking->fileToWrite(this, tr("Write the machine's path"), name, tr("Machine's path (*.nc)"), ".nc");
+  if (path.isEmpty()) return;
+  const auto done = writeFileAtomically(path.toStdString(), code.value());
+  if (!done) return say(tr("It was not written. %1").arg(QString::fromStdString(done.problem().text())), true);
+  say(tr("The path for core %1, %2 hand, was written into %3. Before it runs: isolated low voltage, fumes out, "
+         "nobody's hand "
+         "near the wire, and never unattended.")
+          .arg(core)
+          .arg(QString::fromLatin1(eup::name(hand)), path));
+}
+
 void MainWindow::showExport() {
   if (!theDocument.possible()) return say(whyNoWing(), true);
   const QString start = theDocument.path().isEmpty()

@@ -136,6 +136,7 @@ void PieceTable::refresh() {
     const QString where = l.part->drawn == DrawnOn::ribs     ? tr("drawn at full size on the ribs' print")
                           : l.part->drawn == DrawnOn::braces ? tr("drawn at full size on the braces' print")
                           : l.part->drawn == DrawnOn::skins  ? tr("drawn at full size on the skins' print")
+                          : l.part->drawn == DrawnOn::foam   ? tr("cut between the foam's templates")
                                                              : tr("cut by the list");
     item->setToolTip(piece, where);
   };

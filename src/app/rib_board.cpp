@@ -55,7 +55,7 @@ Box RibBoard::content() const {
 }
 
 QString RibBoard::emptyText() const {
-  if (!panel().sheet) return {};
+  if (!panel().sheet) return {}; // a foam panel's stations show its core
   return tr("This panel is of sheet: it has no ribs. Its blank and its gauges stand under Wrap skins; under Lay out "
             "panels it is built of ribs again.");
 }
@@ -181,7 +181,7 @@ std::vector<Handle> RibBoard::handles() const {
   }
   const auto& sheet = w.design.sheeting;
   if (sheet.to == SheetTo::fraction && (sheet.top || sheet.bottom)) {
-    const Polyline& face = sheet.top ? r.upper : r.lower;
+    const Polyline& face = sheet.top || sheet.ownBelow ? r.upper : r.lower;
     const GridPlace g = gridPlace(sheet.fraction);
     const Point at = onBoard(pointAt(face, {g.index, g.share}));
     out.push_back({tr("sheet edge"), at, at, Qt::SizeHorCursor, tr("Move sheet edge"),

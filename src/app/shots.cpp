@@ -94,10 +94,11 @@ QStringList writeShots(const QString& folder) {
   window.openDemo("bracklow-430");
   stage(Stage::skins, 6);
   shoot(window, "panel-of-sheet");
+  window.openDemo("calderby-2200");
+  stage(Stage::foam, 9);
+  shoot(window, "cut-foam");
   window.openDemo("oldacre-1320");
   stage(Stage::panels, 13);
-  window.decide().focusDecision("wings.0.panels.1.tip.kind");
-  shoot(window, "riblets-and-tip");
   window.showInSpace(SpaceView::turned);
   shoot(window, "in-space");
   window.openDemo();

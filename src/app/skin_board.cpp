@@ -2,6 +2,7 @@
 #include "app/stage_boards.h"
 #include "core/design/decisions.h"
 #include "core/geometry/polyline.h"
+#include <algorithm>
 
 namespace eup::app {
 
@@ -12,7 +13,7 @@ QString SkinBoard::heading() const {
 
 QString SkinBoard::subheading() const {
   if (panel().sheet) return tr("the blank of a panel of sheet, and its section at the chosen station");
-  return tr("widths at the ends and how far those are out of square; drag the rear edge of the nose sheet");
+  return tr("widths at the ends, how far those are out of square; drag an edge, or a joint to another rib");
 }
 
 QString SkinBoard::emptyText() const {
@@ -68,6 +69,7 @@ Box SkinBoard::content() const {
 
 void SkinBoard::drawSkin(Ink& ink, const Laid& l) const {
   const Skin& skin = *l.skin;
+  const TruePanel& w = panel();
   const auto on = [&](const Polyline& line) {
     Polyline out;
     out.reserve(line.size());
@@ -76,7 +78,10 @@ void SkinBoard::drawSkin(Ink& ink, const Laid& l) const {
   };
   const Polyline outline = on(skin.pattern.outline);
   ink.loop(outline, look.sheet, look.ink, 1.5);
-  if (skin.what == Skin::What::nose) ink.pick({Topic::sheeting, 0}, {outline});
+  if (skin.what == Skin::What::nose) {
+    const bool own = skin.face == Face::lower && w.design.sheeting.ownBelow;
+    ink.pick({own ? Topic::sheetingBelow : Topic::sheeting, 0}, {outline});
+  }
   if (skin.what == Skin::What::bays) ink.pick({Topic::sheeted, skin.run}, {outline});
   for (const SkinLine& spar : skin.spars) ink.chain(on(spar.line), look.hardwood, 2, Qt::DashLine);
   for (const SkinLine& rib : skin.ribs) {
@@ -87,7 +92,7 @@ void SkinBoard::drawSkin(Ink& ink, const Laid& l) const {
       ink.text(line.back(), QString::fromStdString(rib.name), mine ? look.accent : look.faint, {0, 12},
                Qt::AlignHCenter, 10, mine);
   }
-  for (const SkinJoint& joint : skin.joints) {
+  for (const SkinJoint& joint : skin.jointsOf(mirrored() ? Hand::left : Hand::right)) {
     const Polyline line = on(joint.line);
     ink.chain(line, look.wrong, 2.2, Qt::DashLine);
     ink.text(line.front(), tr("joint on R%1").arg(joint.rib), look.ink, {0, -6}, Qt::AlignHCenter, 11);
@@ -138,7 +143,7 @@ void SkinBoard::drawNose(Ink& ink) const {
            tr("nose at R%1, %2 times as large").arg(rib.number).arg(size, 0, 'f', 1), look.ink,
            {mirrored() ? -10.0 : 10.0, -8}, mirrored() ? Qt::AlignRight : Qt::AlignLeft, 12, true);
   ink.text(at + Point(side * reach * size, 0),
-           tr("sharpest bend of the sheet: radius %1, at R%2").arg(len(skin->bend)).arg(skin->bendRib), look.faint,
+           tr("sharpest bend %1, at R%2").arg(len(skin->bend)).arg(skin->bendRib), look.faint,
            {mirrored() ? -10.0 : 10.0, 10}, mirrored() ? Qt::AlignRight : Qt::AlignLeft, 11);
 }
 
@@ -150,24 +155,72 @@ void SkinBoard::draw(Ink& ink) const {
 
 std::vector<Handle> SkinBoard::handles() const {
   std::vector<Handle> out;
-  if (panel().design.sheeting.to != SheetTo::fraction) return out;
-  for (const Laid& l : laid()) {
-    if (l.skin->what != Skin::What::nose) continue;
-    const FlatPattern& p = l.skin->pattern;
-    Handle h{tr("rear edge of the %1").arg(QString::fromStdString(l.skin->name)),
-             onBoard(l, p.rear.front()),
-             onBoard(l, p.rear.back()),
-             Qt::SizeVerCursor,
-             tr("Move sheet edge"),
+  if (panel().sheet) return out;
+  for (const Laid& l : laid()) addHandles(l, out);
+  return out;
+}
+
+/// Its edges, where they are decided by a number, and its joints.
+void SkinBoard::addHandles(const Laid& l, std::vector<Handle>& out) const {
+  const Skin& skin = *l.skin;
+  if (skin.what == Skin::What::tail) return;
+  const PanelDesign& d = panel().design;
+  const QString name = QString::fromStdString(skin.name);
+  const bool nose = skin.what == Skin::What::nose, own = skin.face == Face::lower && d.sheeting.ownBelow;
+  const auto k = static_cast<std::size_t>(skin.run);
+  const std::string path =
+      pathOf(here()) + (nose ? (own ? "sheeting.below." : "sheeting.") : "sheeted." + std::to_string(skin.run) + ".");
+  const SheetRun& run = nose ? *d.sheeting.on(skin.face == Face::upper) : d.sheeted[k];
+  // Along the surface a chord fraction is about a share of the chord.
+  const double chord = panel().shape.loft.frameAt(std::max(skin.inner, 0.0)).chord;
+  const auto edge = [&](const QString& words, const Polyline& line, const char* value, double from, double perMm) {
+    Handle h{words, onBoard(l, line.front()), onBoard(l, line.back()), Qt::SizeVerCursor, tr("Move sheet edge"), {},
+             true};
+    h.pull = [where = path + value, from, perMm](const Design& design, const Point& by) {
+      return decideValue(design, where, from - by.y() * perMm);
+    };
+    out.push_back(std::move(h));
+  };
+  const QString rear = tr("rear edge of the %1").arg(name);
+  if (run.to == SheetTo::fraction) edge(rear, skin.pattern.rear, "fraction", run.fraction, 1 / chord);
+  if (run.to == SheetTo::fromTail) edge(rear, skin.pattern.rear, "fromTail", run.fromTail, -1);
+  if (!nose && d.sheeted[k].from == BaysFrom::fraction)
+    edge(tr("front edge of the %1").arg(name), skin.pattern.front, "fromFraction", d.sheeted[k].fromFraction,
+         1 / chord);
+  // A joint goes from rib to rib: all of them are decided once one is moved.
+  const bool left = mirrored();
+  if (left && document.design().cutList.leftSooner) return; // they follow the right hand's
+  std::vector<int> now;
+  for (const SkinJoint& joint : skin.joints) now.push_back(joint.rib - panel().design.firstRib + 1);
+  for (std::size_t i = 0; i < skin.joints.size(); ++i) {
+    const Polyline& line = skin.joints[i].line;
+    Handle h{tr("joint on R%1 of the %2").arg(skin.joints[i].rib).arg(name),
+             onBoard(l, line.front()),
+             onBoard(l, line.back()),
+             Qt::SizeHorCursor,
+             tr("Move a joint"),
              {},
              true};
-    // Along the surface a chord fraction is about a share of the chord.
-    h.pull = [id = here(), chord = panel().shape.loft.frameAt(0).chord](const Design& d, const Point& by) {
-      return decideValue(d, pathOf(id) + "sheeting.fraction", d.at(id).sheeting.fraction - by.y() / chord);
+    h.pull = [id = here(), skin, i, now, left, k, nose,
+              first = panel().design.firstRib](const Design& design, const Point& by) -> Result<Design> {
+      const double t = skin.joints[i].t + (left ? -by.x() : by.x());
+      std::vector<int> joints = now;
+      double least = 1e9;
+      for (const SkinLine& rib : skin.ribs)
+        if (std::abs(rib.t - t) < least) least = std::abs(rib.t - t), joints[i] = rib.number - first + 1;
+      Design next = design;
+      PanelDesign& p = next.at(id);
+      const bool top = skin.face == Face::upper;
+      std::sort(joints.begin(), joints.end());
+      joints.erase(std::unique(joints.begin(), joints.end()), joints.end());
+      if (nose)
+        (top ? p.sheeting.joints : p.sheeting.jointsBelow) = joints;
+      else if (k < p.sheeted.size())
+        (top ? p.sheeted[k].joints : p.sheeted[k].jointsBelow) = joints;
+      return next;
     };
     out.push_back(std::move(h));
   }
-  return out;
 }
 
 } // namespace eup::app

@@ -194,10 +194,15 @@ void SpaceBoard::addPanel(std::vector<Piece>& to, const WholeWing& wing, std::si
         continue;
       }
       const double w = p.design.leading.onRib(), tail = p.design.trailing.onRib();
-      if (e0 > 0)
-        surface(face, t0, t1, {0, 0}, {e0, e1}, roundNose, look.sheet);
-      else if (p.design.leadingEdge.kind != LeadingEdgeKind::none)
-        surface(face, t0, t1, {0, 0}, {w / c0, w / c1}, 4, look.stock);
+      if (p.foam && e0 <= 0)
+        surface(face, t0, t1, {w / c0, w / c1}, {1 - tail / c0, 1 - tail / c1}, roundNose, look.foam);
+      const bool stock = p.design.leadingEdge.kind != LeadingEdgeKind::none,
+                 shows = stock && (e0 <= 0 || p.design.sheeting.from == NoseFrom::behindStock);
+      if (e0 > 0) {
+        const double f0 = shows ? std::min(w / c0, e0) : 0, f1 = shows ? std::min(w / c1, e1) : 0;
+        surface(face, t0, t1, {f0, f1}, {e0, e1}, roundNose, look.sheet);
+      }
+      if (shows) surface(face, t0, t1, {0, 0}, {w / c0, w / c1}, 4, look.stock);
       for (const SheetedBays& bays : p.design.sheeted)
         if (const auto all = sheetedPlace(p.design, p.shape.loft, bays, face);
             all && t0 > all->inner - 1e-6 && t1 < all->outer + 1e-6)

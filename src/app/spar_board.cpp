@@ -304,13 +304,13 @@ void SparBoard::drawSection(Ink& ink) const {
   const Point zero(head.x() + 0.1 * span, head.y() - sectionUnder / ink.scale - section.depth() * k / 2);
   const double middle = (section.upperOuter + section.lowerOuter) / 2;
   const auto place = [&](double x, double z) -> Point { return zero + Point(x * k, (z - middle) * k); };
-  const auto box = [&](double wide, double low, double high, const QColor& fill) {
-    ink.loop({place(-wide / 2, low), place(wide / 2, low), place(wide / 2, high), place(-wide / 2, high)}, fill,
-             look.ink, 1);
-  };
-  if (const double web = webWidthAt(spar, line.share(t)); web > 0)
-    box(web, section.lowerOuter + capAt(spar.bottom, line.share(t)).depth,
-        section.upperOuter - capAt(spar.top, line.share(t)).depth, look.balsa);
+  if (const double web = webWidthAt(spar, line.share(t)); web > 0) {
+    const WebStand stand = webStandAt(spar, line, t);
+    const double aft = mirrored() ? -stand.aft : stand.aft;
+    ink.loop({place(aft - web / 2, stand.low), place(aft + web / 2, stand.low), place(aft + web / 2, stand.high),
+              place(aft - web / 2, stand.high)},
+             look.balsa, look.ink, 1);
+  }
   for (const Fibre& f : section.fibres) {
     const QColor fill = spar.kind == SparKind::caps ? look.hardwood : look.balsa;
     const bool slice = section.fibres.size() > 2; // of something round: no edges between them

@@ -179,6 +179,7 @@ private:
   std::vector<Laid> laid() const;
   Point onBoard(const Laid& laid, const Point& onPattern) const;
   void drawSkin(Ink& ink, const Laid& laid) const;
+  void addHandles(const Laid& laid, std::vector<Handle>& to) const;
   void drawNose(Ink& ink) const;
   double gap() const;
   double below() const; ///< under all patterns
@@ -187,6 +188,27 @@ private:
   Box sheetContent() const;
   double sectionSize() const;
   void drawSheet(Ink& ink) const;
+};
+
+class FoamBoard : public Board {
+public:
+  using Board::Board;
+
+protected:
+  QString heading() const override;
+  QString subheading() const override;
+  Box content() const override;
+  void draw(Ink& ink) const override;
+  std::vector<Handle> handles() const override;
+  QString emptyText() const override;
+
+private:
+  const FoamCore* shownCore() const;
+  Point onPlan(double aft, double out) const;
+  double endSize(const FoamCore& core) const;
+  double plansEnd() const;
+  void drawPlan(Ink& ink, const FoamCore& core, bool mine) const;
+  void drawEnds(Ink& ink, const FoamCore& core) const;
 };
 
 /// The board of a stage.

@@ -179,7 +179,7 @@ void TrialDialog::offerPlaces() {
       if (!p.join.braces.empty()) where->addItem(tr("panel %1").arg(p.design.id.panel + 1), p.design.id.panel + 1);
       continue;
     }
-    if (p.sheet) continue; // it has none
+    if (p.design.built != Built::ribs) continue; // it has none
     for (const Rib& r : p.frame.ribs) where->addItem(QString::fromStdString(r.name()), r.number);
   }
   unit->setText(angle ? "°" : wing.panels.front().design.unit == LengthUnit::mm ? "mm" : "in");

@@ -1,6 +1,7 @@
 #include "cli/commands.h"
 #include "cli/assemble_command.h"
 #include "cli/balance_command.h"
+#include "cli/foam_command.h"
 #include "cli/parts_command.h"
 #include "cli/skins_command.h"
 #include "cli/table_commands.h"
@@ -27,7 +28,8 @@ namespace {
 struct Args {
   std::string file, folder, format = "pdf", paper = "a4", hand = "both", spec, demo, end = "root", layout = "loop";
   std::vector<double> thickness, camber;
-  int panel = 1, wing = 1, spar = 1;
+  std::string axes = "XYUV";
+  int panel = 1, wing = 1, spar = 1, core = 1;
   double reserve = 2;
   std::vector<double> stock;
   std::vector<std::string> wood, pieces;
@@ -271,6 +273,41 @@ int skins(const Args& args, Streams io) {
   return fine;
 }
 
+int foam(const Args& args, Streams io) {
+  const auto wing = wingOf(args.file, io);
+  if (const int* code = std::get_if<int>(&wing)) return *code;
+  tellFoam(std::get<TrueWing>(wing), args.json, io.out);
+  return fine;
+}
+
+/// The machine's text for one core.
+int wire(const Args& args, Streams io) {
+  const auto wing = wingOf(args.file, io);
+  if (const int* code = std::get_if<int>(&wing)) return *code;
+  const auto& w = std::get<TrueWing>(wing);
+  const Hand hand = args.hand == "left" ? Hand::left : Hand::right;
+  const auto& wings = w.of(hand).wings;
+  const auto k = static_cast<std::size_t>(args.wing - 1), p = static_cast<std::size_t>(args.panel - 1);
+  if (args.wing < 1 || k >= wings.size() || args.panel < 1 || p >= wings[k].panels.size()) {
+    io.err << fmt::format("euptera-cli: there is no panel {} of wing {}\n", args.panel, args.wing);
+    return usage;
+  }
+  const auto code = wireCodeOf(wings[k].panels[p], args.core, hand);
+  if (!code) return refuse(io, "cannot be cut", code.problem(), seriousFindings);
+  io.out << code.value();
+  return fine;
+}
+
+/// What a machine's text would make it do.
+int wireRead(const Args& args, Streams io) {
+  const auto text = readTextFile(args.file);
+  if (!text) return refuse(io, "cannot read", text.problem(), unreadable);
+  const auto read = readWireCode(text.value(), args.axes);
+  if (!read) return refuse(io, args.file, read.problem(), unreadable);
+  tellWireCode(read.value(), args.json, io.out);
+  return fine;
+}
+
 int upgrade(const Args& args, Streams io) {
   const auto text = readTextFile(args.file);
   if (!text) return refuse(io, "cannot read", text.problem(), unreadable);
@@ -398,6 +435,16 @@ int run(const std::vector<std::string>& given, std::ostream& out, std::ostream& 
       ->add_flag("--json", args.json, "as JSON");
   withFile(command("skins", "sheet laid flat: widths, end angles, bends, joints; patterns as JSON", skins))
       ->add_flag("--json", args.json, "as JSON");
+  withFile(command("foam", "foam cores: blocks, templates, the wire's way; as JSON with the towers' path", foam))
+      ->add_flag("--json", args.json, "as JSON");
+  CLI::App* cutting = withFile(command("wire", "the path of a hot wire's machine for one core of foam", wire));
+  cutting->add_option("--wing", args.wing, "which wing of the aircraft; 1 is the main wing");
+  cutting->add_option("--panel", args.panel, "which panel, from the middle outwards; 1 is the innermost");
+  cutting->add_option("--core", args.core, "which core of it; 1 is the innermost");
+  cutting->add_option("--hand", args.hand, "right or left")->check(CLI::IsMember({"right", "left"}));
+  CLI::App* back = withFile(command("wire-read", "what such a path makes the machine do", wireRead));
+  back->add_option("--axes", args.axes, "letters of the axes: inner tower aft, up, outer tower aft, up");
+  back->add_flag("--json", args.json, "as JSON, move by move");
   withFile(command("check", "the findings", check));
   CLI::App* stiff = withFile(command("stiffen", "ways to stiffen a panel against twisting, as CSV", stiffen));
   stiff->add_option("--wing", args.wing, "which wing of the aircraft; 1 is the main wing");

@@ -33,11 +33,16 @@ Json skinOf(const TruePanel& panel, const Skin& skin, const char* hand) {
            {"bendRadius", skin.bend > 0 ? Json(skin.bend) : Json()},
            {"sheetsSideBySide", skin.strips},
            {"outline", pointsOf(p.outline)},
+           {"joint", std::string(sheetJointChoices[static_cast<std::size_t>(skin.of.joint)].key)},
+           {"overlap", skin.of.jointLength()},
            {"ribs", Json::array()},
-           {"joints", Json::array()}};
+           {"joints", Json::array()},
+           {"leftJoints", Json::array()},
+           {"pieces", skin.pieces(Hand::right)}};
   for (const SkinLine& rib : skin.ribs) out["ribs"].push_back({{"name", rib.name}, {"line", pointsOf(rib.line)}});
   for (const SkinJoint& joint : skin.joints)
     out["joints"].push_back({{"rib", joint.rib}, {"line", pointsOf(joint.line)}});
+  for (const SkinJoint& joint : skin.leftJoints) out["leftJoints"].push_back(joint.rib);
   return out;
 }
 

@@ -28,8 +28,10 @@ TEST_F(SheetStage, APanelIsBuiltOfSheetAndOfRibsAgain) {
   const double plain = figure("sheet.stiffness");
   putIn("sheet.edge");
   EXPECT_EQ(design().inner().sheet.edge, 4);
-  type("sheet.clothTop", "2");
-  type("sheet.clothBottom", "2");
+  part("cloth.0");
+  type("cloth.top", "2");
+  type("cloth.bottom", "2");
+  part("sheetPanel.0");
   EXPECT_GT(figure("sheet.stiffness"), plain);
   EXPECT_TRUE(isDrawn(*board()));
   window->standpoint().setHand(ShownHand::left);

@@ -98,6 +98,81 @@ TEST_F(SkinsStage, SheetHasGrainLayersAndAnEndOfItsOwn) {
   EXPECT_TRUE(isDrawn(*board()));
 }
 
+TEST_F(SkinsStage, TheSheetBelowMayBeAnother) {
+  stage(7);
+  part("sheeting.0");
+  type("sheeting.thickness", "2");
+  press("ownBelow");
+  EXPECT_EQ(window->standpoint().subject(), (Subject{Topic::sheetingBelow, 0}));
+  EXPECT_EQ(design().inner().sheeting.below.thickness, 2) << "as on top, to begin with";
+  type("sheeting.below.thickness", "1");
+  EXPECT_EQ(design().inner().sheeting.thickness, 2);
+  const double top = figure("skin.nose.top.innerWidth");
+  choose("sheeting.below.to", "fraction");
+  drag("rear edge of the nose sheet, below", {0, 12});
+  EXPECT_EQ(figure("skin.nose.top.innerWidth"), top) << "its own edge alone";
+  EXPECT_TRUE(isDrawn(*board()));
+  press("belowAsTop");
+  EXPECT_FALSE(design().inner().sheeting.ownBelow);
+  part("sheeting.0");
+  choose("sheeting.from", "overStock");
+  EXPECT_GT(figure("skin.nose.top.innerWidth"), top);
+  window->standpoint().setInSpace(true);
+  EXPECT_TRUE(isDrawn(*window));
+}
+
+TEST_F(SkinsStage, JointsAreDraggedFromRibToRib) {
+  stage(9);
+  part("cutList.0");
+  type("cutList.stock", "500");
+  stage(7);
+  const auto skin = [&]() -> const Skin& { return window->document().wing().inner().skins.front(); };
+  ASSERT_FALSE(skin().joints.empty());
+  const int rib = skin().joints.front().rib;
+  EXPECT_TRUE(design().inner().sheeting.joints.empty()) << "as the stock asks";
+  const QString handle = QString("joint on R%1 of the %2").arg(rib).arg(QString::fromStdString(skin().name));
+  drag(handle.toLocal8Bit().constData(), {-90, 0});
+  ASSERT_FALSE(design().inner().sheeting.joints.empty());
+  EXPECT_LT(skin().joints.front().rib, rib);
+  EXPECT_TRUE(isDrawn(*board()));
+  window->standpoint().setHand(ShownHand::left);
+  EXPECT_TRUE(isDrawn(*board()));
+  const int was = skin().joints.front().rib;
+  const QString other = QString("joint on R%1 of the %2").arg(was).arg(QString::fromStdString(skin().name));
+  drag(other.toLocal8Bit().constData(), {-90, 0});
+  EXPECT_GT(skin().joints.front().rib, was) << "the root is on the right there";
+  window->document().undo();
+  window->document().undo();
+  EXPECT_TRUE(design().inner().sheeting.joints.empty());
+}
+
+TEST_F(SkinsStage, SheetOverBaysBeginsAndEndsWhereItIsDecided) {
+  stage(7);
+  press("addSheeted");
+  choose("sheeted.0.from", "fraction");
+  type("sheeted.0.fromFraction", "50");
+  choose("sheeted.0.to", "fraction");
+  type("sheeted.0.fraction", "70");
+  const double wide = figure("skin.bays.1.top.innerWidth");
+  EXPECT_GT(wide, 10);
+  drag("front edge of the sheet R1 to R3, top", {0, 10});
+  EXPECT_LT(figure("skin.bays.1.top.innerWidth"), wide);
+  stage(4);
+  window->standpoint().setRib(2);
+  EXPECT_TRUE(isDrawn(*board()));
+}
+
+TEST_F(SkinsStage, ClothIsLaidOnSkins) {
+  stage(7);
+  part("cloth.0");
+  type("cloth.top", "1");
+  EXPECT_GT(figure("cloth.mass"), 0);
+  type("cloth.gsm", "49");
+  EXPECT_EQ(design().inner().cloth.gsm, 49);
+  putIn("cloth.strip");
+  EXPECT_EQ(design().inner().cloth.strip, 40);
+}
+
 TEST_F(SkinsStage, RibsOfSticksAreDecidedWhereRibsAre) {
   stage(4);
   part("ribs.0");

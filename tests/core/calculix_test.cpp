@@ -454,5 +454,66 @@ TEST(CalculiX, PanelOfSheetTwists) {
   EXPECT_NEAR(ours, theirs, 0.05 * theirs);
 }
 
+/// A foam panel of one depth with skins of wood, as a plane strip 100 wide: bending and the core's own give.
+TEST(CalculiX, SandwichSags) {
+  constexpr double span = 500, width = 100, deep = 15, skin = 1;
+  Design d = test::bareDesign();
+  PanelDesign& p = d.inner();
+  p.built = Built::foam;
+  p.panel = test::panelOf(span, width, width);
+  for (SectionChoice* section : {&p.sections.root, &p.sections.tip}) {
+    section->kind = SectionKind::flatPlate;
+    section->drawn.plate = deep / width, section->drawn.tailTaper = 0;
+    section->drawn.nose = PlateNose::wedge, section->drawn.wedge = 0.01;
+  }
+  p.sheeting.top = p.sheeting.bottom = true, p.sheeting.thickness = skin;
+  p.leadingEdge.kind = LeadingEdgeKind::none, p.trailingEdge.kind = TrailingEdgeKind::none;
+  p.spars.clear();
+  p.join.dihedral = {DihedralBy::angle, 0};
+  d.flying.mass = 300, d.flying.kind = typedFactors, d.flying.loadFactor = 8, d.flying.pushFactor = 0;
+  d.flying.shape = LoadShape::chord, d.flying.relief = false;
+  const TrueWing w = wingOf(d);
+
+  constexpr int columns = 100;
+  const std::vector<double> heights{0, skin, 5, 10, deep - skin, deep}; // rows of elements
+  const auto rows = static_cast<int>(heights.size()) - 1;
+  const auto node = [&](int i, int j) { return 1 + i * (2 * rows + 1) + j; };
+  std::string model = "*NODE\n", root, sets[2];
+  for (int i = 0; i <= 2 * columns; ++i)
+    for (int j = 0; j <= 2 * rows; ++j) {
+      if (i % 2 == 1 && j % 2 == 1) continue;
+      const auto k = static_cast<std::size_t>(j / 2);
+      const double z = j % 2 == 0 ? heights[k] : (heights[k] + heights[k + 1]) / 2;
+      model += fmt::format("{},{},{},0\n", node(i, j), span * i / (2 * columns), z);
+      if (i == 0) root += fmt::format("{},1,2\n", node(i, j));
+    }
+  for (int c = 0; c < columns; ++c)
+    for (int r = 0; r < rows; ++r) {
+      const int i = 2 * c, j = 2 * r;
+      sets[r == 0 || r == rows - 1 ? 0 : 1] +=
+          fmt::format("{},{},{},{},{},{},{},{},{}\n", 1 + c * rows + r, node(i, j), node(i + 2, j), node(i + 2, j + 2),
+                      node(i, j + 2), node(i + 1, j), node(i + 2, j + 1), node(i + 1, j + 2), node(i, j + 1));
+    }
+  const Material &wood = Tables{}.named("balsa-160"), &foam = Tables{}.named("foam-xps-33");
+  model += fmt::format("*ELEMENT, TYPE=CPS8, ELSET=SKIN\n{}*ELEMENT, TYPE=CPS8, ELSET=CORE\n{}", sets[0], sets[1]);
+  model += fmt::format(
+      "*MATERIAL, NAME=WOOD\n*ELASTIC, TYPE=ENGINEERING CONSTANTS\n{0},{1},{1},0.01,0.01,0.01,{2},{2}\n{2}\n"
+      "*MATERIAL, NAME=FOAM\n*ELASTIC, TYPE=ENGINEERING CONSTANTS\n{3},{3},{3},0.01,0.01,0.01,{4},{4}\n{4}\n"
+      "*SOLID SECTION, ELSET=SKIN, MATERIAL=WOOD\n{5}\n*SOLID SECTION, ELSET=CORE, MATERIAL=FOAM\n{5}\n"
+      "*BOUNDARY\n{6}",
+      wood.modulus, wood.across, wood.shear, foam.modulus, foam.shear, width, root);
+  const double lift = w.main().loads.front().load.lift;
+  std::string loads;
+  for (int i = 1; i <= 2 * columns; ++i) { // Simpson's weights of quadratic edges
+    const double weight = i % 2 == 1 ? 4.0 / 6 : i == 2 * columns ? 1.0 / 6 : 2.0 / 6;
+    loads += fmt::format("{},2,{}\n", node(i, 2 * rows), lift / columns * weight);
+  }
+  const int tip = node(2 * columns, 0);
+  const Moves moved = solved(model, loads, fmt::format("{}\n", tip));
+  const double told = w.main().tipDeflection + w.inner().strength.core->shearSag;
+  EXPECT_NEAR(moved.at(tip).y(), told, 0.04 * told);
+  EXPECT_GT(w.inner().strength.core->shearSag, 0.03 * told) << "it is no trifle";
+}
+
 } // namespace
 } // namespace eup

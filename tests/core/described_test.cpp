@@ -84,8 +84,11 @@ TEST(Described, EveryMemberIs) {
   EXPECT_EQ(c.at(p + "panel"), static_cast<int>(membersOf<Panel>()));
   EXPECT_EQ(c.at(p + "ribs"), static_cast<int>(membersOf<Ribs>()));
   EXPECT_EQ(c.at(p + "riblets"), static_cast<int>(membersOf<Riblets>()));
-  EXPECT_EQ(c.at(p + "sheeting"), static_cast<int>(membersOf<Sheeting>() - 1 + membersOf<SkinSheet>()))
-      << "its sheet is its base";
+  const auto run = static_cast<int>(membersOf<SheetRun>() - 1 + membersOf<SkinSheet>());
+  EXPECT_EQ(c.at(p + "sheeting") + 2, static_cast<int>(membersOf<Sheeting>()) + run)
+      << "its run is its base, another below";
+  EXPECT_EQ(c.at(p + "sheeting.below"), run);
+  EXPECT_EQ(c.at(p + "cloth"), static_cast<int>(membersOf<Cloth>()));
   EXPECT_EQ(c.at(p + "sheet"), static_cast<int>(membersOf<SheetPanel>()));
   EXPECT_EQ(c.at(p + "capStrips"), static_cast<int>(membersOf<CapStrips>()));
   EXPECT_EQ(c.at(p + "leadingEdge"), static_cast<int>(membersOf<LeadingEdge>()));

@@ -88,7 +88,7 @@ TEST(NacaSection, ReadsWhatPeopleWrite) {
   EXPECT_TRUE(readNaca(" naca-4415 ").ok());
   EXPECT_EQ(readNaca("naca23012").value().digits, "23012");
   for (const char* bad :
-       {"", "241", "24124", "2012", "0412", "2400", "2460", "abcd", "23112", "26012", "00012", "-2412x"})
+       {"", "241", "24224", "2012", "0412", "2400", "2460", "abcd", "21112", "23212", "26012", "00012", "-2412x"})
     EXPECT_FALSE(readNaca(bad).ok()) << bad;
 }
 
@@ -129,6 +129,33 @@ TEST(Section, SharesOneGrid) {
   }
   EXPECT_EQ(a.upper.front(), Point(0, 0));
   EXPECT_LT(b.upper[2].x(), 0) << "a cambered nose lies ahead of the leading edge point";
+}
+
+// NACA Report 537, table of reflexed mean lines, and what they are for: no moment about the quarter chord by thin
+// aerofoil theory, Cm = −½ ∫ ½… of the line's slope (Glauert), at a design lift of 0.3.
+TEST(Naca, ReflexedMeanLinesHaveNoMoment) {
+  for (const char* digits : {"22101", "23101", "24101", "25101"}) { // thin: half way between the faces lies the line
+    const auto naca = readNaca(digits);
+    ASSERT_TRUE(naca.ok()) << digits << naca.problem().text();
+    const Section s = makeNaca(naca.value());
+    // A1 and A2 of dz/dx = A0' − Σ An cos nθ; Cm c/4 = −π/4 (A1 − A2), Cl at the ideal angle = π A1.
+    double a1 = 0, a2 = 0;
+    constexpr int steps = 4000;
+    const double h = 1e-4;
+    for (int i = 0; i < steps; ++i) {
+      const double theta = (i + 0.5) * pi / steps, x = (1 - std::cos(theta)) / 2;
+      const auto mid = [&](double at) { return (heightAt(s.upper, at) + heightAt(s.lower, at)) / 2; };
+      const double a = std::clamp(x - h, 0.001, 0.999), b = std::clamp(x + h, 0.001, 0.999);
+      if (b <= a) continue;
+      const double slope = (mid(b) - mid(a)) / (b - a);
+      a1 += slope * std::cos(theta) * 2 / steps, a2 += slope * std::cos(2 * theta) * 2 / steps;
+    }
+    EXPECT_LT(std::abs(pi / 4 * (a2 - a1)), 0.006) << digits;
+    EXPECT_NEAR(pi * a1, 0.3, 0.03) << digits;
+  }
+  // It comes down to the chord line at its end.
+  const Section s = makeNaca(readNaca("23112").value());
+  EXPECT_NEAR(heightAt(s.upper, 1) + heightAt(s.lower, 1), 0, 2e-4);
 }
 
 } // namespace

@@ -163,8 +163,7 @@ TEST(SheetPanel, BendsAsABeam) {
   d.inner().sections.root.drawn.wedge = d.inner().sections.tip.drawn.wedge = 0.01;
   const double plain = figureOf(wingOf(d), "sheet.stiffness"), inertia = 80 * 64.0 / 12;
   EXPECT_NEAR(plain, 3400 * inertia, 0.02 * plain);
-  d.inner().sheet.clothTop = d.inner().sheet.clothBottom = 2, d.inner().sheet.clothGsm = 50,
-  d.inner().sheet.resinRatio = 1;
+  d.inner().cloth.top = d.inner().cloth.bottom = 2, d.inner().cloth.gsm = 50, d.inner().cloth.resinRatio = 1;
   const TrueWing clothed = wingOf(d);
   const double layer = 2 * 50 * 2.0 / 1600, arm = (4 + layer) / 2;
   EXPECT_NEAR(figureOf(clothed, "sheet.stiffness"), plain + 15000 * 2 * 80 * layer * arm * arm,
@@ -172,7 +171,7 @@ TEST(SheetPanel, BendsAsABeam) {
   // Even lift: the root's moment is L²/2 of it; stress in wood M z ÷ I.
   const TrueWing bare = wingOf([&] {
     Design none = d;
-    none.inner().sheet.clothTop = none.inner().sheet.clothBottom = 0;
+    none.inner().cloth.top = none.inner().cloth.bottom = 0;
     return none;
   }());
   const double lift = 10 * 0.060 * 9.80665 / 2, moment = lift * 150, stress = moment * 2 / inertia;
@@ -195,7 +194,7 @@ TEST(SheetPanel, TwistsAsAThinSection) {
   d.flying.twistCouple = 200;
   const double open = 155 * 80 * 64.0 / 3;
   EXPECT_NEAR(figureOf(wingOf(d), "sheet.twist"), 200 * 300 / open, 0.03 * 200 * 300 / open);
-  d.inner().sheet.clothTop = d.inner().sheet.clothBottom = 1;
+  d.inner().cloth.top = d.inner().cloth.bottom = 1;
   const double layer = 25 * 2.0 / 1600, area = 80 * (4 + layer), closed = 4 * area * area * 2800 * layer / (2 * 80);
   EXPECT_NEAR(figureOf(wingOf(d), "sheet.twist"), 200 * 300 / (open + closed), 0.04 * 200 * 300 / (open + closed));
 }

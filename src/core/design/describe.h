@@ -65,6 +65,32 @@ template <class D, class V> void describe(D& d, V& v) {
     v.list("looked", Topic::none, d.looked, mostLooked, [&](auto& l, std::size_t) { v.freeText("key", l.key); });
   });
   describeFlying(d, v);
+  v.group("wire", Topic::wire, [&] {
+    auto& w = d.wire;
+    v.length("kerf", "Test cut's slot", w.kerf, Limits{0.1, 10});
+    v.number("kerfSpeed", "Cut at, mm/s", w.kerfSpeed, Limits{0.1, 50});
+    v.number("kerfPower", "Slot grows, power", w.kerfPower, Limits{0, 2});
+    v.number("speed", "Faster end, mm/s", w.speed, Limits{0.1, 50});
+    v.flag("compensate", "Each end by its own slot", w.compensate);
+    v.length("lead", "Templates stand out by", w.lead, Limits{0, 200});
+    v.count("marks", "Marks, steps of chord", w.marks, Limits{4, 40});
+    v.length("boardLength", "Boards are long", w.boardLength, Limits{50, 5000});
+    v.length("boardWidth", "Boards are wide", w.boardWidth, Limits{50, 3000});
+    v.length("boardHeight", "Boards are thick", w.boardHeight, Limits{5, 1000});
+    v.length("towersApart", "Towers stand apart", w.towersApart, Limits{50, 10000});
+    v.length("fromTower", "Core from inner tower", w.fromTower, Limits{-500, 5000});
+    v.group("", Topic::machine, [&] {
+      v.text("axes", "Letters of its axes", w.axes);
+      v.choice("feed", "Told by", w.feed, std::span(feedByChoices));
+      v.number("heat", "Heat, percent", w.heat, Limits{0, 100});
+      v.number("preheat", "Heats before, seconds", w.preheat, Limits{0, 300});
+      v.length("blockAft", "Zero to block's front", w.blockAft, Limits{-1000, 5000});
+      v.length("blockUp", "Zero to its underside", w.blockUp, Limits{-1000, 5000});
+      v.length("clear", "Passes clear by", w.clear, Limits{0, 500});
+      v.length("travelAft", "It travels aft", w.travelAft, Limits{10, 10000});
+      v.length("travelUp", "It travels up", w.travelUp, Limits{10, 10000});
+    });
+  });
   v.group("cutList", Topic::cutList, [&] {
     v.length("trim", "Strips left longer by", d.cutList.trim, Limits{0, 100});
     v.count("spares", "Spares of every rib", d.cutList.spares, Limits{0, 20});
@@ -74,6 +100,8 @@ template <class D, class V> void describe(D& d, V& v) {
     v.number("scarf", "Scarf, × depth", d.cutList.scarf, Limits{3, 30});
     v.length("coverRoll", "Covering is wide", d.cutList.coverRoll, Limits{20, 5000});
     v.length("coverOverlap", "Covering overlaps by", d.cutList.coverOverlap, Limits{0, 200});
+    v.choice("faceUp", "Skins are drawn with up", d.cutList.faceUp, std::span(faceUpChoices));
+    v.flag("leftSooner", "Left skins joined a rib sooner", d.cutList.leftSooner);
   });
   v.group("balance", Topic::balance, [&] {
     auto& b = d.balance;

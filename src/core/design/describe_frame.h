@@ -6,22 +6,40 @@
 
 namespace eup {
 
-/// What a skin is of, but for its thickness.
-template <class S, class V> void describeSkinSheet(S& s, V& v, bool any) {
+/// What a skin is of and where it ends.
+template <class S, class V> void describeSheetRun(S& s, V& v, bool any) {
+  v.length("thickness", "Sheet thickness", s.thickness, Limits{0.2, 20}, any);
+  v.choice("to", "It ends at", s.to, std::span(sheetToChoices), any);
+  v.fraction("fraction", "Sheet edge", s.fraction, Limits{0.02, 1}, any && s.to == SheetTo::fraction);
+  v.count("spar", "Spar number", s.spar, Limits{1, mostSpars}, any && endsAtSpar(s.to));
+  v.length("fromTail", "Ends before TE by", s.fromTail, Limits{0, 2000}, any && s.to == SheetTo::fromTail);
   v.listed("material", "Sheet of", s.material, Shelf::material, any);
   v.angle("grain", "Grain off the span", s.grainDeg, Limits{-90, 90}, any);
   v.extra("grain that does not run along the span", "45", "0", s.grainDeg != 0);
   v.count("layers", "In layers", s.layers, Limits{1, 4}, any);
   v.extra("sheet in two layers", "2", "1", s.layers > 1);
+  v.choice("joint", "Sheets are", s.joint, std::span(sheetJointChoices), any);
+  v.extra("sheets that are scarfed or lapped", "scarf", "butt", s.joint != SheetJoint::butt);
+  v.number("overlap", "Joint, length ÷ thickness", s.overlap, Limits{1, 30}, any && s.joint != SheetJoint::butt);
+}
+
+/// Ribs that a skin is joined on, above and below.
+template <class S, class V> void describeJoints(S& s, V& v) {
+  v.numbers("joints", "Joined on ribs, top", s.joints, s.top);
+  v.extra("ribs that the top is joined on", "3", "", !s.joints.empty());
+  v.numbers("jointsBelow", "Joined on ribs, below", s.jointsBelow, s.bottom);
+  v.extra("ribs that it is joined on below", "3", "", !s.jointsBelow.empty());
 }
 
 template <class P, class V> void describeFrame(P& p, V& v) {
   v.group("", Topic::panel, [&] { v.choice("built", "Built of", p.built, std::span(builtChoices)); });
   v.group("sheet", Topic::sheetPanel, [&] {
     auto& s = p.sheet;
-    const bool on = p.built == Built::sheet, cloth = on && s.clothTop + s.clothBottom > 0;
+    const bool on = p.built == Built::sheet;
     v.length("thickness", "Sheet thickness", s.thickness, Limits{0.3, 60}, on);
     v.listed("material", "Sheet of", s.material, Shelf::material, on);
+    v.angle("grain", "Grain off its front edge", s.grainDeg, Limits{-90, 90}, on);
+    v.extra("grain that slants", "20", "0", s.grainDeg != 0);
     v.length("edge", "LE strip, width", s.edge, Limits{0, 100}, on);
     v.extra("a strip along its leading edge", "4 mm", "0", s.edge > 0);
     v.listed("edgeMaterial", "LE strip of", s.edgeMaterial, Shelf::material, on && s.edge > 0);
@@ -29,11 +47,28 @@ template <class P, class V> void describeFrame(P& p, V& v) {
     v.flag("formers", "Formers stay under it", s.formers, bent);
     v.extra("formers under it", "yes", "no", s.formers);
     v.length("formerThickness", "Formers", s.formerThickness, Limits{0.3, 20}, bent && s.formers);
-    v.count("clothTop", "Layers of cloth, top", s.clothTop, Limits{0, 8}, on);
-    v.count("clothBottom", "Layers of cloth, below", s.clothBottom, Limits{0, 8}, on);
-    v.number("clothGsm", "Cloth, g/m²", s.clothGsm, Limits{5, 400}, cloth);
-    v.number("resinRatio", "Resin ÷ cloth, by weight", s.resinRatio, Limits{0.3, 4}, cloth);
-    v.listed("clothMaterial", "Cloth in resin", s.clothMaterial, Shelf::material, cloth);
+  });
+  v.group("foam", Topic::foam, [&] {
+    auto& f = p.foam;
+    const bool on = p.built == Built::foam;
+    v.listed("material", "Core of", f.material, Shelf::material, on);
+    v.count("cores", "Cores", f.cores, Limits{1, 8}, on);
+    v.choice("washoutIn", "Washout is in", f.washoutIn, std::span(washoutInChoices), on);
+    v.length("endRib", "Ribs on its ends", f.endRib, Limits{0, 20}, on);
+    v.extra("ribs on its ends", "3 mm", "0", f.endRib > 0);
+    v.listed("endRibMaterial", "They are of", f.endRibMaterial, Shelf::material, on && f.endRib > 0);
+  });
+  v.group("cloth", Topic::cloth, [&] {
+    auto& c = p.cloth;
+    const bool any = c.any();
+    v.count("top", "Layers of cloth, top", c.top, Limits{0, 8});
+    v.count("bottom", "Layers of cloth, below", c.bottom, Limits{0, 8});
+    v.number("gsm", "Cloth, g/m²", c.gsm, Limits{5, 400}, any);
+    v.number("resinRatio", "Resin ÷ cloth, by weight", c.resinRatio, Limits{0.3, 4}, any);
+    v.listed("material", "Cloth in resin", c.material, Shelf::material, any);
+    v.length("strip", "A strip more over joins", c.strip, Limits{0, 300}, any);
+    v.extra("a strip over the joins", "40 mm", "0", c.strip > 0);
+    v.number("hours", "A face dries, hours", c.hours, Limits{0.5, 200}, any);
   });
   v.group("ribs", Topic::ribs, [&] {
     auto& r = p.ribs;
@@ -98,21 +133,24 @@ template <class P, class V> void describeFrame(P& p, V& v) {
     const bool any = s.top || s.bottom;
     v.flag("top", "Sheet on top", s.top);
     v.flag("bottom", "Sheet below", s.bottom);
-    v.length("thickness", "Sheet thickness", s.thickness, Limits{0.2, 20}, any);
-    v.choice("to", "From LE to", s.to, std::span(sheetToChoices), any);
-    v.fraction("fraction", "Sheet edge", s.fraction, Limits{0.02, 1}, any && s.to == SheetTo::fraction);
-    v.count("spar", "Spar number", s.spar, Limits{1, mostSpars}, any && endsAtSpar(s.to));
-    v.length("fromTail", "Ends before TE by", s.fromTail, Limits{0, 2000}, any && s.to == SheetTo::fromTail);
-    describeSkinSheet(s, v, any);
+    v.flag("ownBelow", "Another sheet below", s.ownBelow, s.top && s.bottom && s.ownBelow);
+    v.choice("from", "It begins", s.from, std::span(noseFromChoices),
+             any && p.leadingEdge.kind != LeadingEdgeKind::none);
+    describeSheetRun(s, v, any);
     v.flag("carries", "It carries bending", s.carries, any);
+    describeJoints(s, v);
+    v.group("below", Topic::sheetingBelow, [&] { describeSheetRun(s.below, v, s.top && s.bottom && s.ownBelow); });
   });
   v.list("sheeted", Topic::sheeted, p.sheeted, mostSheetedBays, [&](auto& s, std::size_t) {
     v.flag("top", "Sheet on top", s.top);
     v.flag("bottom", "Sheet below", s.bottom);
     v.count("fromRib", "From rib", s.fromRib, Limits{1, mostRibs});
     v.count("toRib", "To rib", s.toRib, Limits{1, mostRibs});
-    v.length("thickness", "Sheet thickness", s.thickness, Limits{0.2, 20});
-    describeSkinSheet(s, v, true);
+    v.choice("from", "It begins at", s.from, std::span(baysFromChoices));
+    v.fraction("fromFraction", "Front edge", s.fromFraction, Limits{0, 0.95}, s.from == BaysFrom::fraction);
+    v.count("fromSpar", "Spar number", s.fromSpar, Limits{1, mostSpars}, s.from == BaysFrom::spar);
+    describeSheetRun(s, v, true);
+    describeJoints(s, v);
   });
   v.list("holds", Topic::holds, p.holds, mostHolds, [&](auto& h, std::size_t) { v.text("what", "Look at", h.what); });
   v.group("capStrips", Topic::capStrips, [&] {

@@ -54,6 +54,9 @@ template <class P, class V> void describeSpars(P& p, const PanelPlace& place, V&
     v.group("", Topic::webs, static_cast<int>(number), [&] {
       v.choice("webs", "Webs", s.webs, std::span(websChoices), two);
       const bool sheetWeb = web && s.webs != Webs::core;
+      v.choice("websOn", "They stand", s.websOn, std::span(websOnChoices), two && s.webs == Webs::between);
+      v.length("webShort", "Short of the caps' edges", s.webShort, Limits{0, 20},
+               two && s.webs == Webs::between && s.websOn != WebsOn::between);
       v.length("webThickness", "Web thickness", s.webThickness, Limits{0.2, 30}, sheetWeb);
       v.choice("webGrain", "Its grain", s.webGrain, std::span(grainChoices), sheetWeb);
       v.listed("webMaterial", s.webs == Webs::core ? "Core of" : "Web of", s.webMaterial, Shelf::material, web);
@@ -71,6 +74,8 @@ template <class P, class V> void describeSpars(P& p, const PanelPlace& place, V&
     const bool any = s.diagonals != Diagonals::none;
     v.listed("covering", "Covering", s.covering, Shelf::covering);
     v.choice("coveringOn", "It covers", s.coveringOn, std::span(coveringOnChoices), s.covering != uncovered);
+    v.number("dope", "Dope ÷ covering, by weight", s.dope, Limits{0, 5}, s.covering != uncovered);
+    v.extra("dope or resin on the covering", "0.5", "0", s.dope > 0);
     v.choice("diagonals", "Diagonals", s.diagonals, std::span(diagonalsChoices));
     v.choice("plane", "They lie", s.plane, std::span(diagonalPlaneChoices), any);
     v.count("firstBay", "From bay", s.firstBay, Limits{1, mostRibs}, any);

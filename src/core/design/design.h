@@ -24,6 +24,8 @@ struct PanelDesign {
   Panel panel;
   Built built = Built::ribs;
   SheetPanel sheet;
+  Cloth cloth;
+  FoamPanel foam;
   Ribs ribs;
   Sticks sticks;
   Riblets riblets;
@@ -41,6 +43,11 @@ struct PanelDesign {
   bool operator==(const PanelDesign&) const = default;
 };
 
+/// Which face of a skin lies up on its pattern.
+enum class FaceUp { inner, outer };
+inline constexpr std::array faceUpChoices{Choice{"inner", "inner face"}, Choice{"outer", "outer face"}};
+static_assert(faceUpChoices.size() == wordsFor(FaceUp::outer));
+
 /// How pieces are cut: all numbers are the builder's own habit.
 struct CutList {
   double trim = 3;          ///< mm that strips are left longer than they are fitted
@@ -51,7 +58,36 @@ struct CutList {
   double scarf = 10;        ///< a scarf is that many times as long as the strip is deep
   double coverRoll = 600;   ///< mm: how wide covering is sold
   double coverOverlap = 15; ///< mm that a piece of covering is larger all round
+  bool leftSooner = false;  ///< the left hand's skins are joined a rib farther in than the right's
+  FaceUp faceUp = FaceUp::inner;
   bool operator==(const CutList&) const = default;
+};
+
+/// How a machine is told how fast to go: each move by its own time (exact at both ends), or by the inner end's way.
+enum class FeedBy { time, innerEnd };
+inline constexpr std::array feedByChoices{Choice{"time", "each move's time"}, Choice{"innerEnd", "the inner end"}};
+static_assert(feedByChoices.size() == wordsFor(FeedBy::innerEnd));
+
+/// How foam is cut, and of what boards: the builder's own wire. The slot is what a strip says that was cut for a test.
+struct HotWire {
+  double kerf = 1;        ///< mm, the whole width of the slot at
+  double kerfSpeed = 4;   ///< mm/s
+  double kerfPower = 0.5; ///< it grows as that power of how much slower the wire goes: an assumption
+  double speed = 4;       ///< mm/s, of the faster end
+  bool compensate = true; ///< each end by its own slot; else both by the test's
+  double lead = 15;       ///< mm that templates stand out behind the tail, to go in and out on
+  int marks = 10;         ///< even steps of the chord that are numbered
+  double boardLength = 1250, boardWidth = 600, boardHeight = 50;
+  double towersApart = 1000; ///< mm between the planes that the wire's ends run in
+  double fromTower = 100;    ///< mm from the inner end's plane to the core
+  // A machine's: its zero lies before the block and under it.
+  std::string axes = "XYUV"; ///< letters: inner tower aft and up, outer tower aft and up
+  FeedBy feed = FeedBy::time;
+  double heat = 60, preheat = 10;         ///< percent; seconds before it moves
+  double blockAft = 60, blockUp = 20;     ///< mm from its zero to the block's front edge, and to its underside
+  double clear = 15;                      ///< mm that the wire passes over the block, and stands off its tail
+  double travelAft = 700, travelUp = 300; ///< mm that its axes travel from zero
+  bool operator==(const HotWire&) const = default;
 };
 
 /// What was looked at before it was closed in: the key of a hold point (see core/work/hold_points.h). A record, not a
@@ -186,6 +222,7 @@ struct Design {
   std::vector<Wing> wings{Wing{}}; ///< the main wing first; never empty
   Flying flying;
   CutList cutList;
+  HotWire wire;
   Balance balance;
   std::vector<Looked> looked;
   bool operator==(const Design&) const = default;

@@ -316,19 +316,66 @@ void migrateSkins(Json& json) {
         if (bays.is_object()) sheet(bays);
     panel["holds"] = Json::array();
     panel["built"] = "ribs";
-    panel["sheet"] = Json{{"thickness", 3.0},
-                          {"material", "balsa-160"},
-                          {"edge", 0.0},
-                          {"edgeMaterial", "spruce"},
-                          {"formers", false},
-                          {"formerThickness", 1.5},
-                          {"clothTop", 0},
-                          {"clothBottom", 0},
-                          {"clothGsm", 25.0},
-                          {"resinRatio", 1.0},
-                          {"clothMaterial", "glass-cloth"}};
+    panel["sheet"] = Json{{"thickness", 3.0},         {"material", "balsa-160"}, {"edge", 0.0},
+                          {"edgeMaterial", "spruce"}, {"formers", false},        {"formerThickness", 1.5}};
   });
   json["records"] = Json{{"looked", Json::array()}};
+}
+
+/// Since version 15 the nose sheet may be another one below and run over the leading edge's stock, sheet over bays
+/// begins and ends where it is decided, sheets are scarfed or lapped and joined on ribs of choice; cloth lies on any
+/// skin; webs stand on their caps' faces; dope is weighed; panels may be of foam, cut by a wire.
+void migrateZones(Json& json) {
+  json["wire"] = Json{{"kerf", 1.0},         {"kerfSpeed", 4.0},    {"kerfPower", 0.5},      {"speed", 4.0},
+                      {"compensate", true},  {"lead", 15.0},        {"marks", 10},           {"boardLength", 1250.0},
+                      {"boardWidth", 600.0}, {"boardHeight", 50.0}, {"towersApart", 1000.0}, {"fromTower", 100.0},
+                      {"axes", "XYUV"},      {"feed", "time"},      {"heat", 60.0},          {"preheat", 10.0},
+                      {"blockAft", 60.0},    {"blockUp", 20.0},     {"clear", 15.0},         {"travelAft", 700.0},
+                      {"travelUp", 300.0}};
+  if (json.contains("cutList") && json["cutList"].is_object())
+    json["cutList"]["faceUp"] = "inner", json["cutList"]["leftSooner"] = false;
+  const auto joined = [](Json& s) { s["joint"] = "butt", s["overlap"] = 10.0; };
+  const auto joints = [](Json& s) { s["joints"] = s["jointsBelow"] = Json::array(); };
+  forEachPanel(json, [&](Json& panel) {
+    if (panel.contains("sheeting") && panel["sheeting"].is_object()) {
+      Json& s = panel["sheeting"];
+      joined(s), joints(s);
+      s["from"] = "behindStock", s["ownBelow"] = false;
+      s["below"] = Json{{"thickness", 1.5}, {"to", "fraction"},        {"fraction", 0.32}, {"spar", 1},
+                        {"fromTail", 30.0}, {"material", "balsa-160"}, {"grainDeg", 0.0},  {"layers", 1}};
+      joined(s["below"]);
+    }
+    if (panel.contains("sheeted") && panel["sheeted"].is_array())
+      for (Json& bays : panel["sheeted"])
+        if (bays.is_object()) {
+          joined(bays), joints(bays);
+          bays["from"] = "before", bays["fromFraction"] = 0.4, bays["fromSpar"] = 1;
+          bays["to"] = "stock", bays["fraction"] = 0.7, bays["spar"] = 1, bays["fromTail"] = 30.0;
+        }
+    panel["cloth"] =
+        Json{{"top", 0},     {"bottom", 0},  {"gsm", 25.0}, {"resinRatio", 1.0}, {"material", "glass-cloth"},
+             {"strip", 0.0}, {"hours", 24.0}};
+    if (panel.contains("sheet") && panel["sheet"].is_object()) {
+      Json &sheet = panel["sheet"], &cloth = panel["cloth"];
+      sheet["grainDeg"] = 0.0;
+      for (const auto& [was, is] :
+           {std::pair("clothTop", "top"), std::pair("clothBottom", "bottom"), std::pair("clothGsm", "gsm"),
+            std::pair("resinRatio", "resinRatio"), std::pair("clothMaterial", "material")})
+        if (sheet.contains(was)) cloth[is] = sheet[was], sheet.erase(was);
+    }
+    panel["foam"] = Json{{"material", "foam-xps-33"},
+                         {"cores", 1},
+                         {"washoutIn", "templates"},
+                         {"endRib", 0.0},
+                         {"endRibMaterial", "light-ply"}};
+    // A panel of sheet had no tip of its own, whatever was decided of one.
+    if (panel.contains("built") && panel["built"] == "sheet" && panel.contains("tip") && panel["tip"].is_object())
+      panel["tip"]["kind"] = "square";
+    if (panel.contains("spars") && panel["spars"].is_array())
+      for (Json& spar : panel["spars"])
+        if (spar.is_object()) spar["websOn"] = "between", spar["webShort"] = 0.5;
+    if (panel.contains("stiffening") && panel["stiffening"].is_object()) panel["stiffening"]["dope"] = 0.0;
+  });
 }
 
 } // namespace
@@ -347,6 +394,7 @@ void migrate(Json& json, int version) {
   if (version < 12) migrateHands(json);
   if (version < 13) migrateSticks(json);
   if (version < 14) migrateSkins(json);
+  if (version < 15) migrateZones(json);
 }
 
 } // namespace eup

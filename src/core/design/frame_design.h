@@ -9,24 +9,52 @@ namespace eup {
 inline constexpr int mostRibs = 400; ///< a panel
 
 /// What a panel is built of.
-enum class Built { ribs, sheet };
-inline constexpr std::array builtChoices{Choice{"ribs", "ribs"}, Choice{"sheet", "sheet, without ribs"}};
-static_assert(builtChoices.size() == wordsFor(Built::sheet));
+enum class Built { ribs, sheet, foam };
+inline constexpr std::array builtChoices{Choice{"ribs", "ribs"}, Choice{"sheet", "sheet, without ribs"},
+                                         Choice{"foam", "foam, cut by a wire"}};
+static_assert(builtChoices.size() == wordsFor(Built::foam));
 
-/// A panel of sheet: flat or bent where its sections are plates, else carved. Its grain runs along the span.
+/// What gives a foam panel its washout: its templates, set against each other; or its beds, in which a core that was
+/// cut flat is turned while it gets its skins.
+enum class WashoutIn { templates, beds };
+inline constexpr std::array washoutInChoices{Choice{"templates", "the templates"}, Choice{"beds", "its beds"}};
+static_assert(washoutInChoices.size() == wordsFor(WashoutIn::beds));
+
+/// A panel of foam. Its skins are its nose sheet, from strip to strip; its edges are of leading and trailing edge
+/// stock; its spars' caps lie in grooves.
+struct FoamPanel {
+  std::string material = "foam-xps-33";
+  int cores = 1; ///< one beyond the other along the span, each between templates of its own
+  WashoutIn washoutIn = WashoutIn::templates;
+  double endRib = 0; ///< ply on both its ends, 0 for none
+  std::string endRibMaterial = "light-ply";
+  bool operator==(const FoamPanel&) const = default;
+};
+
+/// Cloth in resin on a panel's outer faces of wood: all of a panel of sheet, the skins of one of ribs.
+struct Cloth {
+  int top = 0, bottom = 0; ///< layers
+  double gsm = 25;         ///< of one, dry
+  double resinRatio = 1;   ///< resin to cloth by weight
+  std::string material = "glass-cloth";
+  double strip = 0;  ///< mm: one more layer so wide over each of the panel's joins, on either face that has cloth
+  double hours = 24; ///< that a face dries before the next is begun
+  int layers(bool upper) const { return upper ? top : bottom; }
+  bool any() const { return top + bottom > 0; }
+  /// mm, of one layer in its resin, that being of such a density (kg/m³).
+  double layer(double density) const { return gsm * (1 + resinRatio) / density; }
+  bool operator==(const Cloth&) const = default;
+};
+
+/// A panel of sheet: flat or bent where its sections are plates, else carved.
 struct SheetPanel {
   double thickness = 3; ///< as it is bought; what is carved must fit in it
   std::string material = "balsa-160";
-  double edge = 0; ///< mm of the chord: a strip of another wood along its leading edge; 0 for none
+  double grainDeg = 0; ///< off its front edge, towards the trailing edge going outwards
+  double edge = 0;     ///< mm of the chord: a strip of another wood along its leading edge; 0 for none
   std::string edgeMaterial = "spruce";
   bool formers = false; ///< a bent one keeps one under it at every station
   double formerThickness = 1.5;
-  int clothTop = 0, clothBottom = 0; ///< layers
-  double clothGsm = 25;
-  double resinRatio = 1; ///< resin to cloth by weight
-  std::string clothMaterial = "glass-cloth";
-  /// mm, of one layer in its resin, that being of such a density (kg/m³).
-  double clothLayer(double density) const { return clothGsm * (1 + resinRatio) / density; }
   bool operator==(const SheetPanel&) const = default;
 };
 
@@ -122,7 +150,7 @@ struct Ribs {
   bool operator==(const Ribs&) const = default;
 };
 
-/// Where the nose sheet ends: at a chord fraction, at a spar's wood, so far before the trailing edge, or at the front
+/// Where a skin ends: at a chord fraction, at a spar's wood, so far before the trailing edge, or at the front
 /// of the trailing edge's stock.
 enum class SheetTo { fraction, sparFront, sparMiddle, sparRear, fromTail, stock };
 inline constexpr std::array sheetToChoices{
@@ -134,32 +162,74 @@ inline bool endsAtSpar(SheetTo to) {
   return to == SheetTo::sparFront || to == SheetTo::sparMiddle || to == SheetTo::sparRear;
 }
 
+/// How sheets are joined end to end, on the middle of a rib.
+enum class SheetJoint { butt, scarf, lap };
+inline constexpr std::array sheetJointChoices{Choice{"butt", "butted"}, Choice{"scarf", "scarfed"},
+                                              Choice{"lap", "lapped"}};
+static_assert(sheetJointChoices.size() == wordsFor(SheetJoint::lap));
+
 /// What a skin is of. Its grain runs along the span, turned by so much towards the trailing edge going outwards.
 struct SkinSheet {
   double thickness = 1.5;
   std::string material = "balsa-160";
   double grainDeg = 0; ///< 90: along the chord
   int layers = 1;      ///< that make up the thickness, glued on one over the other
+  SheetJoint joint = SheetJoint::butt;
+  double overlap = 10; ///< length of a scarf or lap over the thickness
+  /// mm by which two sheets that are joined lie over each other.
+  double jointLength() const { return joint == SheetJoint::butt ? 0 : overlap * thickness; }
   bool operator==(const SkinSheet&) const = default;
 };
 
-struct Sheeting : SkinSheet {
-  bool top = true, bottom = true;
+/// A skin and where it ends.
+struct SheetRun : SkinSheet {
   SheetTo to = SheetTo::fraction;
   double fraction = 0.32;
   int spar = 1;         ///< that it ends at, counted from 1
   double fromTail = 30; ///< mm along the chord line
+  bool operator==(const SheetRun&) const = default;
+};
+
+/// Where the nose sheet begins: butted to the back of the leading edge's stock, or run over the stock to the nose.
+enum class NoseFrom { behindStock, overStock };
+inline constexpr std::array noseFromChoices{Choice{"behindStock", "behind the LE stock"},
+                                            Choice{"overStock", "over the LE stock"}};
+static_assert(noseFromChoices.size() == wordsFor(NoseFrom::overStock));
+
+/// The sheet round the nose.
+struct Sheeting : SheetRun {
+  bool top = true, bottom = true;
+  NoseFrom from = NoseFrom::behindStock;
   bool carries = false; ///< its grain runs along the span and it is glued to the first spar: it bends with it
+  std::vector<int> joints, jointsBelow; ///< ribs that it is joined on, from the panel's root rib, 1; none: as stock is
+  bool ownBelow = false;                ///< it is another below; else as on top
+  SheetRun below;
+  /// What it is of on a face and where it ends there; null where that face has none.
+  const SheetRun* on(bool upper) const {
+    if (!(upper ? top : bottom)) return nullptr;
+    return !upper && ownBelow ? &below : this;
+  }
   bool operator==(const Sheeting&) const = default;
 };
 
-inline constexpr int mostSheetedBays = 4; ///< runs of them, a panel
+inline constexpr int mostSheetedBays = 6; ///< runs of them, a panel
 
-/// Bays that are sheeted all over, from rib to rib: what the nose sheet leaves of them, to the front of the trailing
-/// edge's stock. A centre section; or a whole panel.
-struct SheetedBays : SkinSheet {
+/// Where sheet over some bays begins: at what lies before it (nose sheet or leading edge stock), at a chord fraction,
+/// or on a spar's middle.
+enum class BaysFrom { before, fraction, spar };
+inline constexpr std::array baysFromChoices{Choice{"before", "what is before it"}, Choice{"fraction", "chord fraction"},
+                                            Choice{"spar", "a spar's middle"}};
+static_assert(baysFromChoices.size() == wordsFor(BaysFrom::spar));
+
+/// Sheet over some bays, from rib to rib: a centre section, a whole panel, what a surface is hung on.
+struct SheetedBays : SheetRun {
+  SheetedBays() { to = SheetTo::stock, fraction = 0.7; }
   bool top = true, bottom = true;
   int fromRib = 1, toRib = 3; ///< counted from the panel's root rib, which is 1
+  BaysFrom from = BaysFrom::before;
+  double fromFraction = 0.4;
+  int fromSpar = 1;
+  std::vector<int> joints, jointsBelow; ///< as those of the nose sheet
   bool operator==(const SheetedBays&) const = default;
 };
 

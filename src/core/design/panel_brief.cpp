@@ -54,10 +54,40 @@ void settleSheet(PanelBrief& p) {
   p.join.sparsThere = SparsThere::end, p.join.rods = false;
   p.stiffening = {};
   p.stiffening.diagonals = Diagonals::none, p.stiffening.covering = uncovered;
-  p.tip.kind = TipKind::square;
+  if (!tipOfSheet(p.tip.kind)) p.tip.kind = TipKind::square;
+  p.tip.raised = 0, p.tip.pieces = 1; // a raised one is a panel
+  p.tip.width = farthestTip;          // of one piece, solid
   for (auto [section, chord] :
        {std::pair(&p.sections.root, p.panel.rootChord), std::pair(&p.sections.tip, p.panel.tipChord)})
     section->drawn.plate = std::clamp(p.sheet.thickness / chord, 1e-4, 0.3);
+}
+
+/// A panel of foam has no ribs; its skins reach from strip to strip and carry with its spars, which are caps in
+/// grooves.
+void settleFoam(PanelBrief& p) {
+  if (p.built != Built::foam) return;
+  p.sheeted.clear(), p.capStrips.top = p.capStrips.bottom = false;
+  Sheeting& skin = p.sheeting;
+  skin.from = NoseFrom::behindStock, skin.carries = true;
+  skin.to = skin.below.to = SheetTo::stock;
+  if (p.leadingEdge.kind != LeadingEdgeKind::none) p.leadingEdge.kind = LeadingEdgeKind::square;
+  p.leadingEdge.gauges.clear();
+  if (p.trailingEdge.kind != TrailingEdgeKind::none) p.trailingEdge.kind = TrailingEdgeKind::wedge;
+  p.riblets.inBay = 0, p.ribs.make = RibMake::each, p.ribs.direction = RibDirection::flight;
+  p.ribs.doubled.clear(), p.ribs.thick.clear();
+  p.ribs.second = SecondWood::none;
+  for (Spar& s : p.spars) {
+    if (s.kind == SparKind::fullDepth) s.kind = SparKind::caps, s.top.fitted = s.bottom.fitted = false;
+    s.webs = Webs::none; // the foam stands between its caps
+  }
+  if (std::none_of(p.spars.begin(), p.spars.end(), [](const Spar& s) { return s.top.fitted || s.bottom.fitted; }))
+    p.spars.clear();
+  p.join.braces.clear(), p.join.templates.clear();
+  p.join.joiner.fitted = p.join.feet = p.join.rootLeans = false;
+  p.join.sparsThere = SparsThere::end, p.join.rods = false;
+  p.stiffening.diagonals = Diagonals::none;
+  if (p.tip.kind != TipKind::plate && p.tip.kind != TipKind::rounded)
+    p.tip.kind = p.tip.kind == TipKind::square ? TipKind::square : TipKind::block;
 }
 
 /// Once the panel's root is known.
@@ -101,6 +131,7 @@ std::vector<PanelBrief> briefsOf(const Design& d, int wing) {
     p.flying = d.flying;
     p.glue = d.glue;
     p.cutList = d.cutList;
+    p.wire = d.wire;
     p.tables = d.own;
     for (const Looked& l : d.looked) p.looked.push_back(l.key);
     p.id = {wing, static_cast<int>(k)};
@@ -129,6 +160,7 @@ std::vector<PanelBrief> briefsOf(const Design& d, int wing) {
       p.panel.rootAxis = 0;
     }
     settleSheet(p);
+    settleFoam(p);
     settleEdges(p);
     const int ribs = static_cast<int>(ribStations(p.ribs, p.panel.span).size());
     for (SheetedBays& bays : p.sheeted) bays.toRib = std::min(bays.toRib, ribs); // past the last: to the last

@@ -28,6 +28,7 @@ struct PanelBrief : PanelDesign {
   Flying flying;
   std::string glue; ///< of wood to wood
   CutList cutList;
+  HotWire wire;
   std::vector<std::string> looked; ///< the records' keys
   Tables tables;                   ///< what its parts are of is looked up in them
   PanelId id;

@@ -195,6 +195,9 @@ void scaleShape(PanelDesign& p, double k) {
   p.join.blockHeight *= k;
   p.capStrips.width = std::max(0.5, std::round(p.capStrips.width * k * 2) / 2);
   p.leadingEdge.letIn *= k;
+  p.sheeting.fromTail *= k, p.sheeting.below.fromTail *= k;
+  for (SheetedBays& bays : p.sheeted) bays.fromTail *= k;
+  p.cloth.strip *= k;
 }
 
 void stepStock(PanelDesign& p, double k, LengthUnit unit) {
@@ -206,6 +209,9 @@ void stepStock(PanelDesign& p, double k, LengthUnit unit) {
   step(p.riblets.thickness, StockKind::sheet);
   step(p.tip.thickness, StockKind::sheet);
   step(p.sheeting.thickness, StockKind::sheet);
+  step(p.sheeting.below.thickness, StockKind::sheet);
+  for (SheetedBays& bays : p.sheeted) step(bays.thickness, StockKind::sheet);
+  if (p.foam.endRib > 0) step(p.foam.endRib, StockKind::ply);
   step(p.sheet.thickness, StockKind::sheet);
   step(p.capStrips.thickness, StockKind::sheet);
   step(p.leadingEdge.width, StockKind::strip);

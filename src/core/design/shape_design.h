@@ -40,6 +40,11 @@ inline constexpr std::array tipJointChoices{Choice{"butt", "butted"}, Choice{"sc
 static_assert(tipJointChoices.size() == wordsFor(TipJoint::scarf));
 
 /// What stands beyond the outermost panel's tip rib.
+/// Tips that the blank of a panel of sheet can run out to: their outline, of one piece with it.
+inline bool tipOfSheet(TipKind kind) {
+  return kind == TipKind::rounded || kind == TipKind::block || kind == TipKind::own;
+}
+
 struct Tip {
   TipKind kind = TipKind::square;
   double reach = 40;     ///< mm beyond the tip rib, along the panel's span; not for a plate

@@ -26,6 +26,12 @@ inline constexpr std::array websChoices{Choice{"none", "none"}, Choice{"between"
                                         Choice{"core", "a full-width core"}};
 static_assert(websChoices.size() == wordsFor(Webs::core));
 
+/// Where webs from rib to rib stand: between the caps, or glued on the front or rear faces of both.
+enum class WebsOn { between, front, rear };
+inline constexpr std::array websOnChoices{Choice{"between", "between the caps"}, Choice{"front", "on their front"},
+                                          Choice{"rear", "on their rear"}};
+static_assert(websOnChoices.size() == wordsFor(WebsOn::rear));
+
 enum class Grain { upright, along };
 inline constexpr std::array grainChoices{Choice{"upright", "upright"}, Choice{"along", "along the spar"}};
 static_assert(grainChoices.size() == wordsFor(Grain::along));
@@ -69,6 +75,8 @@ struct Spar {
   bool shortBelow = false;                        ///< along its lower edge; else its upper one
   bool rescued = false;                           ///< what is missing is closed with a strip, or with webs
   Webs webs = Webs::none;                         ///< SparKind::caps with both
+  WebsOn websOn = WebsOn::between;                ///< Webs::between
+  double webShort = 0.5;                          ///< on the caps' faces: so far short of their outer edges
   double webThickness = 1.5;                      ///< not of a core
   Grain webGrain = Grain::upright;                ///< not of a core
   std::string webMaterial = "balsa-160";
@@ -159,6 +167,7 @@ struct Stiffening {
   std::string material = "balsa-160";
   std::string covering = uncovered;
   CoveringOn coveringOn = CoveringOn::both;
+  double dope = 0; ///< dope, resin or paste, dry, to covering by weight, where the covering's own mass is without it
   /// How many faces are covered, of those two.
   int covers(bool top, bool below) const {
     return (top && coveringOn != CoveringOn::below ? 1 : 0) + (below && coveringOn != CoveringOn::top ? 1 : 0);

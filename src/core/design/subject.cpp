@@ -41,10 +41,16 @@ Stage stageOf(Topic topic) {
   case Topic::settingUp:
     return Stage::joins;
   case Topic::sheeting:
+  case Topic::sheetingBelow:
   case Topic::sheeted:
   case Topic::holds:
   case Topic::sheetPanel:
+  case Topic::cloth:
     return Stage::skins;
+  case Topic::foam:
+  case Topic::wire:
+  case Topic::machine:
+    return Stage::foam;
   case Topic::cutList:
   case Topic::balance:
   case Topic::aboard:
@@ -79,6 +85,8 @@ std::string titleOf(const Subject& s, const Design& design, PanelId id) {
   if (s.topic == Topic::aboard && k < design.balance.aboard.size()) return design.balance.aboard[k].name;
   if (s.topic == Topic::sheeted && k < panel.sheeted.size())
     return fmt::format("Sheet, ribs {} to {}", panel.sheeted[k].fromRib, panel.sheeted[k].toRib);
+  if (s.topic == Topic::sheeting && panel.sheeting.top && panel.sheeting.bottom && panel.sheeting.ownBelow)
+    return "Nose sheet, on top";
   if (s.topic == Topic::brace) {
     std::string name = braceName(s.number);
     name[0] = static_cast<char>(std::toupper(static_cast<unsigned char>(name[0])));
@@ -98,7 +106,7 @@ std::string fullTitleOf(const Subject& s, const Design& design, PanelId id) {
 std::vector<Subject> subjectsOf(const Design& design, Stage stage, PanelId id) {
   const Wing& wing = design.wings.at(static_cast<std::size_t>(id.wing));
   const PanelDesign& panel = wing.panels.at(static_cast<std::size_t>(id.panel));
-  const bool sheet = panel.built == Built::sheet;
+  const bool sheet = panel.built == Built::sheet, foam = panel.built == Built::foam;
   const bool innermost = id.panel == 0, outermost = id.panel + 1 == static_cast<int>(wing.panels.size());
   std::vector<Subject> out;
   const auto add = [&](std::initializer_list<Topic> topics) {
@@ -113,12 +121,16 @@ std::vector<Subject> subjectsOf(const Design& design, Stage stage, PanelId id) {
     break;
   case Stage::panels:
     add({Topic::panel, Topic::ribPlaces});
-    if (outermost && !sheet) add({Topic::tip});
+    if (outermost) add({Topic::tip});
     if (mirrored(wing)) add({Topic::leftHand});
     add({Topic::wing, Topic::model});
     break;
   case Stage::ribs:
     if (sheet) break;
+    if (foam) {
+      add({Topic::leadingEdge, Topic::trailingEdge});
+      break;
+    }
     add({Topic::ribs});
     if (panel.ribs.make == RibMake::sticks) add({Topic::sticks});
     add({Topic::riblets, Topic::capStrips, Topic::leadingEdge, Topic::trailingEdge});
@@ -130,7 +142,7 @@ std::vector<Subject> subjectsOf(const Design& design, Stage stage, PanelId id) {
       if (spar.kind != SparKind::caps) continue;
       out.push_back({Topic::topCap, i});
       out.push_back({Topic::bottomCap, i});
-      if (spar.top.fitted && spar.bottom.fitted) out.push_back({Topic::webs, i});
+      if (spar.top.fitted && spar.bottom.fitted && !foam) out.push_back({Topic::webs, i});
     }
     if (!sheet) add({Topic::stiffening});
     add({Topic::loads, Topic::happenings, Topic::twistAndDive});
@@ -138,19 +150,26 @@ std::vector<Subject> subjectsOf(const Design& design, Stage stage, PanelId id) {
   case Stage::joins:
     if (!innermost || mirrored(wing)) { // a fin's root meets nothing of its own
       add({Topic::join});
-      for (int i = 0; i < static_cast<int>(panel.join.braces.size()) && !sheet; ++i) out.push_back({Topic::brace, i});
-      if (!sheet) add({Topic::joiner});
+      for (int i = 0; i < static_cast<int>(panel.join.braces.size()) && !sheet && !foam; ++i)
+        out.push_back({Topic::brace, i});
+      if (!sheet && !foam) add({Topic::joiner});
     }
     if (mirrored(wing) && innermost) { // of the wing, and told with its root
       for (int i = 0; i < std::max(1, static_cast<int>(wing.struts.size())); ++i) out.push_back({Topic::strut, i});
       add({Topic::posts});
     }
-    if (!sheet) add({Topic::settingUp}); // no packing under ribs that are not there
+    if (!sheet && !foam) add({Topic::settingUp}); // no packing under ribs that are not there
     break;
   case Stage::skins:
     add({sheet ? Topic::sheetPanel : Topic::sheeting});
-    for (int i = 0; i < static_cast<int>(panel.sheeted.size()) && !sheet; ++i) out.push_back({Topic::sheeted, i});
+    if (const Sheeting& s = panel.sheeting; !sheet && s.top && s.bottom && s.ownBelow) add({Topic::sheetingBelow});
+    for (int i = 0; i < static_cast<int>(panel.sheeted.size()) && !sheet && !foam; ++i)
+      out.push_back({Topic::sheeted, i});
+    add({Topic::cloth});
     for (int i = 0; i < std::max(1, static_cast<int>(panel.holds.size())); ++i) out.push_back({Topic::holds, i});
+    break;
+  case Stage::foam:
+    if (foam) add({Topic::foam, Topic::wire, Topic::machine});
     break;
   case Stage::stock:
     add({Topic::cutList, Topic::balance});

@@ -57,17 +57,33 @@ void checkSpars(const PanelBrief& d, std::vector<Finding>& out) {
                      {},
                      {path(i, "root"), path(i, "tip"), path(j, "root"), path(j, "tip")}});
     }
-  if (endsAtSpar(d.sheeting.to) && (d.sheeting.top || d.sheeting.bottom) &&
-      d.sheeting.spar > static_cast<int>(d.spars.size()))
+}
+
+/// Skins that should end or begin at a spar that is not there.
+void checkSkins(const PanelBrief& d, std::vector<Finding>& out) {
+  const auto check = [&](const std::string& path, const char* number, const char* choice, const char* does, int spar) {
+    if (spar <= static_cast<int>(d.spars.size())) return;
     out.push_back({"sheeting.spar",
                    Severity::serious,
-                   Stage::ribs,
-                   "The sheet has no spar to end at",
-                   fmt::format("It should end at spar {}; there {} {}", d.sheeting.spar,
-                               d.spars.size() == 1 ? "is" : "are", d.spars.size()),
-                   "Add the spar, or end the sheet at a chord fraction.",
+                   Stage::skins,
+                   fmt::format("The sheet has no spar to {} at", does),
+                   fmt::format("It should {} at spar {}; there {} {}", does, spar, d.spars.size() == 1 ? "is" : "are",
+                               d.spars.size()),
+                   fmt::format("Add the spar, or let the sheet {} at a chord fraction.", does),
                    {},
-                   {"sheeting.to", "sheeting.spar"}});
+                   {path + choice, path + number}});
+  };
+  for (const bool top : {true, false})
+    if (const SheetRun* sheet = d.sheeting.on(top);
+        sheet && endsAtSpar(sheet->to) && (top || sheet != d.sheeting.on(true)))
+      check(sheet == &d.sheeting.below ? "sheeting.below." : "sheeting.", "spar", "to", "end", sheet->spar);
+  for (std::size_t i = 0; i < d.sheeted.size(); ++i) {
+    const SheetedBays& bays = d.sheeted[i];
+    const std::string path = fmt::format("sheeted.{}.", i);
+    if (!bays.top && !bays.bottom) continue;
+    if (endsAtSpar(bays.to)) check(path, "spar", "to", "end", bays.spar);
+    if (bays.from == BaysFrom::spar) check(path, "fromSpar", "from", "begin", bays.fromSpar);
+  }
 }
 
 /// A rib that runs nearly along an edge or a spar has no end.
@@ -199,6 +215,7 @@ std::vector<Finding> impossible(const Design& design) {
       checkStations(p, here);
       ribs += ribsToCut(p);
       checkSpars(p, here);
+      checkSkins(p, here);
       checkDirection(p, here);
       checkRiblets(p, here);
       checkJoiner(p, here);

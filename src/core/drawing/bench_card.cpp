@@ -210,7 +210,7 @@ std::vector<Drawing> benchCard(const DrawnPanel& w, Hand hand, double pageHeight
                     s.place.lower ? "rakes" : "runs", s.aft < 0 ? "forward" : "aft",
                     told(std::abs(s.aft), Quantity::angle, w.design.unit)),
                 3));
-  if (w.sheet) return blocks; // no ribs: no packing under them, no strips
+  if (w.design.built != Built::ribs) return blocks; // no ribs: no packing under them, no strips
   const bool meets = w.design.mirrored || !w.design.innermost();
   if (meets && w.design.join.sparsThere != SparsThere::through) put(sawnTable(w, true, w.join.lean));
   if (w.design.beyond && w.design.beyond->sparsThere != SparsThere::through)

@@ -80,11 +80,17 @@ Drawing washoutBlock(const DrawnPanel& w, const RibSupports& supports) {
   return d;
 }
 
-/// Held against the planed nose: the rib's curve as it is under its sheet, cut away.
+/// Held against the planed nose: the rib's curve, cut away; under its sheet where that is laid over the stock, else
+/// with the sheet that is butted to it, flush.
 Drawing noseGauge(const DrawnPanel& w, const Rib& rib, Hand hand) {
   const Sheeting& s = w.design.sheeting;
-  const bool sheeted = s.top && s.bottom;
-  const Region nose = sheeted ? grown({rib.bare}, -s.thickness) : Region{rib.bare};
+  const bool over = s.from == NoseFrom::overStock || w.design.leadingEdge.kind == LeadingEdgeKind::none,
+             sheeted = over && (s.top || s.bottom);
+  Region nose{rib.bare};
+  if (sheeted && s.top && s.bottom && s.on(true)->thickness == s.on(false)->thickness)
+    nose = grown(nose, -s.thickness);
+  else if (sheeted)
+    nose = subtract(nose, besideRib(w.design, w.shape.loft, rib).sheet);
   const double reach = std::min(1.5 * w.design.leading.onRib(rib.turn) + 10, 0.6 * rib.frame.chord);
   double high = 0, low = 0;
   for (const Polyline& loop : nose)
@@ -160,7 +166,7 @@ std::vector<Drawing> gauges(const DrawnPanel& w, Hand hand) {
     part.hand = hand;
     parts.push_back(std::move(part));
   };
-  if (w.sheet) {
+  if (w.design.built != Built::ribs) {
     for (Drawing& part : sheetGauges(w, hand)) put(std::move(part));
     if (std::abs(w.join.fold) > 1e-3) put(cradle(w));
     return parts;

@@ -157,7 +157,7 @@ Drawing ribDrawing(const DrawnPanel& w, const Rib& rib, Hand hand) {
 std::vector<Drawing> ribParts(const DrawnWing& wing, Hand hand) {
   std::vector<Drawing> parts;
   for (const DrawnPanel& w : wing) {
-    if (w.sheet) continue;
+    if (w.design.built != Built::ribs) continue;
     for (const Rib& rib : w.frame.ribs)
       for (Drawing& block : stickBlocks(w, rib, hand)) parts.push_back(std::move(block));
     for (const Rib& rib : w.frame.ribs)

@@ -71,9 +71,11 @@ std::vector<Drawing> sheetBlanks(const DrawnPanel& w, Hand hand) {
                     : made.way == SheetWay::bent ? "bent over formers"
                                                  : "carved: lines say what is left";
   d.write({box.low.x(), box.low.y() - 5},
-          fmt::format("panel of sheet {}, upper side: {} thick, grain along it, {}{}", nameLarge(hand),
-                      len(w.design.sheet.thickness), way,
-                      made.boards > 1 ? fmt::format(", {} boards edge-joined", made.boards) : std::string()),
+          fmt::format("panel of sheet {}, upper side: {} thick, grain {}, {}{}", nameLarge(hand),
+                      len(w.design.sheet.thickness),
+                      w.design.sheet.grainDeg == 0 ? std::string("along it")
+                                                   : fmt::format("{}° off its front edge", w.design.sheet.grainDeg),
+                      way, made.boards > 1 ? fmt::format(", {} boards edge-joined", made.boards) : std::string()),
           3);
   return {d};
 }

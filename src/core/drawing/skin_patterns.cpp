@@ -9,11 +9,11 @@ namespace eup {
 namespace {
 
 /// On the print the leading edge is up. A pattern is as the upper skin is seen from outside, and the lower one from
-/// inside; seen from inside the upper one is turned over.
-Polyline onPrint(const Skin& skin, const Polyline& line) {
+/// inside; seen from the other side it is turned over.
+Polyline onPrint(const Skin& skin, FaceUp up, const Polyline& line) {
   Polyline out;
   out.reserve(line.size());
-  const double side = skin.face == Face::upper ? -1 : 1;
+  const double side = (skin.face == Face::upper) == (up == FaceUp::inner) ? -1 : 1;
   for (const Point& p : line) out.emplace_back(side * p.y(), -p.x());
   return out;
 }
@@ -25,22 +25,23 @@ std::vector<Drawing> skinPatterns(const DrawnPanel& w, Hand hand) {
   out.reserve(w.skins.size());
   const auto len = [&](double mm) { return told(mm, Quantity::length, w.design.unit); };
   const auto deg = [&](double rad) { return told(std::abs(rad), Quantity::angle, w.design.unit); };
+  const FaceUp up = w.design.cutList.faceUp;
   for (const Skin& skin : w.skins) {
     Drawing d;
     d.title = w.design.of > 1 ? fmt::format("Skins, panel {}", w.design.id.panel + 1) : "Skins";
     d.wing = w.design.name;
     d.hand = hand;
-    d.loop(Layer::cut, onPrint(skin, skin.pattern.outline));
+    d.loop(Layer::cut, onPrint(skin, up, skin.pattern.outline));
     std::vector<std::pair<Point, std::string>> words;
     words.reserve(skin.ribs.size() + skin.joints.size());
     for (const SkinLine& rib : skin.ribs) {
-      const Polyline line = onPrint(skin, rib.line);
+      const Polyline line = onPrint(skin, up, rib.line);
       d.strokes.push_back({Layer::mark, line, false});
       words.emplace_back(lerp(line.front(), line.back(), 0.5) + Point(1, 0), rib.name);
     }
-    for (const SkinLine& spar : skin.spars) d.strokes.push_back({Layer::mark, onPrint(skin, spar.line), false});
-    for (const SkinJoint& joint : skin.joints) {
-      const Polyline line = onPrint(skin, joint.line);
+    for (const SkinLine& spar : skin.spars) d.strokes.push_back({Layer::mark, onPrint(skin, up, spar.line), false});
+    for (const SkinJoint& joint : skin.jointsOf(hand)) {
+      const Polyline line = onPrint(skin, up, joint.line);
       d.strokes.push_back({Layer::mark, line, false});
       words.emplace_back(line.front() + Point(1, -3), fmt::format("joint on R{}", joint.rib));
     }
@@ -51,9 +52,10 @@ std::vector<Drawing> skinPatterns(const DrawnPanel& w, Hand hand) {
     const FlatPattern& p = skin.pattern;
     d.write(
         {box.low.x(), box.low.y() - 5},
-        fmt::format("{} {}, inner face up: sheet {}, grain along it; widths {} and {}; ends {} and {} out of square",
-                    skin.name, nameLarge(hand), len(skin.of.thickness), len(p.innerWidth), len(p.outerWidth),
-                    deg(p.innerAngle), deg(p.outerAngle)),
+        fmt::format("{} {}, {} up: sheet {}, grain {}; widths {} and {}; ends {} and {} out of square", skin.name,
+                    nameLarge(hand), faceUpChoices[static_cast<std::size_t>(up)].label, len(skin.of.thickness),
+                    skin.of.grainDeg == 0 ? std::string("along it") : fmt::format("{}° off the span", skin.of.grainDeg),
+                    len(p.innerWidth), len(p.outerWidth), deg(p.innerAngle), deg(p.outerAngle)),
         3);
     if (skin.strips > 1 || !skin.joints.empty())
       d.write({box.low.x(), box.low.y() - 10},

@@ -30,7 +30,16 @@ std::vector<Drawing> skinPlan(const DrawnPanel& w, Hand hand) {
       return fmt::format("{}, rear {}", deg(angle), angle >= 0 ? "outwards" : "inwards");
     };
     std::string made = s.strips > 1 ? fmt::format("{} side by side", s.strips) : std::string("one sheet");
-    for (const SkinJoint& j : s.joints) made += fmt::format(", joint on R{}", j.rib);
+    for (const SkinJoint& j : s.jointsOf(hand))
+      made += fmt::format(", {} on R{}",
+                          s.of.joint == SheetJoint::butt    ? "joint"
+                          : s.of.joint == SheetJoint::scarf ? "scarf of " + len(s.of.jointLength())
+                                                            : "lap of " + len(s.of.jointLength()),
+                          j.rib);
+    if (const std::vector<double> pieces = s.pieces(hand); pieces.size() > 1) {
+      made += ": ";
+      for (std::size_t i = 0; i < pieces.size(); ++i) made += (i > 0 ? " + " : "") + len(pieces[i]);
+    }
     if (s.of.layers > 1)
       made += fmt::format(", {} layers, each {} narrower inside", s.of.layers, len(s.innerLayerNarrower()));
     rows.push_back({s.name, fmt::format("{} {}", len(s.layer()), w.design.tables.named(s.of.material).label),

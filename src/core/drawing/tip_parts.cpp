@@ -28,7 +28,7 @@ Drawing named(Drawing d, Hand hand, const std::string& words) {
 
 std::vector<Drawing> tipParts(const DrawnPanel& w, Hand hand) {
   std::vector<Drawing> out;
-  if (!w.tip) return out;
+  if (!w.tip || w.sheet) return out; // a blank of sheet has its tip's outline itself
   const TipShape& tip = *w.tip;
   const Tip& t = w.design.tip;
   const auto len = [&](double mm) { return told(mm, Quantity::length, w.design.unit); };

@@ -1,6 +1,7 @@
 // The drawings that go to the bench: ribs, plan, bench card. Full size, in one hand each.
 #pragma once
 #include "core/drawing/drawing.h"
+#include "core/foam/foam_core.h"
 #include "core/joins/joiner.h"
 #include "core/parts/part.h"
 #include "core/skins/holds.h"
@@ -28,6 +29,7 @@ struct DrawnPanel {
   const std::vector<Part>& parts;
   const std::optional<SheetPanelMade>& sheet;
   const std::vector<Skin>& skins;
+  const std::optional<FoamMade>& foam;
   const std::vector<Hold>& holds;
   const HeldWing& held; ///< the wing's
 };
@@ -45,6 +47,9 @@ std::vector<Drawing> stickBlocks(const DrawnPanel& panel, const Rib& rib, Hand h
 /// One rib in chord axes with its lettering. A right-hand rib has its nose on the left, a left-hand one on the right:
 /// either way the printed face is the one that looks to the tip.
 Drawing ribDrawing(const DrawnPanel& panel, const Rib& rib, Hand hand);
+
+/// What the wire rides on at each end of each core; none of a panel that is not of foam.
+std::vector<Drawing> foamTemplates(const DrawnPanel& panel, Hand hand);
 
 /// The parts of the panel's tip, flat; none for a square one.
 std::vector<Drawing> tipParts(const DrawnPanel& panel, Hand hand);

@@ -15,6 +15,8 @@ extern const char eup_demo_skerrow_begin[], eup_demo_skerrow_end[];
 extern const char eup_demo_lanehurst_begin[], eup_demo_lanehurst_end[];
 extern const char eup_demo_oldacre_begin[], eup_demo_oldacre_end[];
 extern const char eup_demo_bracklow_begin[], eup_demo_bracklow_end[];
+extern const char eup_demo_whinmoor_begin[], eup_demo_whinmoor_end[];
+extern const char eup_demo_calderby_begin[], eup_demo_calderby_end[];
 extern const char eup_demo_gossamoor_begin[], eup_demo_gossamoor_end[];
 extern const char eup_plan_clean_begin[], eup_plan_clean_end[];
 extern const char eup_plan_faulty_begin[], eup_plan_faulty_end[];
@@ -54,6 +56,8 @@ static std::vector<std::pair<std::string, std::string_view>> demos() {
           {"oldacre-1320", between(eup_demo_oldacre_begin, eup_demo_oldacre_end)},
           {"gossamoor-480", between(eup_demo_gossamoor_begin, eup_demo_gossamoor_end)},
           {"bracklow-430", between(eup_demo_bracklow_begin, eup_demo_bracklow_end)},
+          {"whinmoor-1250", between(eup_demo_whinmoor_begin, eup_demo_whinmoor_end)},
+          {"calderby-2200", between(eup_demo_calderby_begin, eup_demo_calderby_end)},
           {"fenlark-plan", between(eup_demo_plan_begin, eup_demo_plan_end)},
           {"fenlark-faulty-plan", between(eup_demo_faulty_begin, eup_demo_faulty_end)}};
 }

@@ -1,4 +1,5 @@
 #include "core/joins/sawn_ends.h"
+#include "core/parts/surface_place.h"
 #include <Eigen/Geometry>
 #include <fmt/format.h>
 
@@ -29,16 +30,25 @@ std::vector<SawnStrip> sawnEnds(const PanelBrief& d, const PanelLoft& loft, cons
     if (spar.kind == SparKind::fullDepth) strip(key + ".sheet", spar.name + ",", line.middle.root, line.middle.tip);
   }
   // A sheet lies on the surface: its end runs square to the LE but for this, and its edge leans by the bevel.
-  for (const Face face : {Face::upper, Face::lower}) {
-    const double edge = sheetEdgeAt(d, loft, face, here);
-    if (edge <= 0) continue;
-    const Point3 along(outer.le.x() - inner.le.x(), span, outer.le.y() - inner.le.y());
-    const Point3 chordwise(1, 0, loft.slope(face, edge / 2, here));
+  for (const Zone& zone : zonesOf(d, loft)) {
+    const SurfacePlace& place = zone.place;
+    const bool nose = zone.what == Zone::What::nose, top = place.face == Face::upper;
+    const double from = nose ? 0 : place.from.at(here), to = place.to.at(here);
+    if (to <= from + 1e-6 || (root ? place.inner > 1e-6 : place.outer < span - 1e-6)) continue;
+    const Point a = nose ? inner.le : loft.at(place.face, place.from.at(0), 0),
+                b = nose ? outer.le : loft.at(place.face, place.from.at(span), span);
+    const Point3 along(b.x() - a.x(), span, b.y() - a.y());
+    const Point3 chordwise(1, 0, loft.slope(place.face, (from + to) / 2, here));
     Point3 square = chordwise.cross(along);
     if (square.z() < 0) square = -square;
-    const bool top = face == Face::upper;
-    out.push_back({top ? "sheetTop" : "sheetBottom", top ? "Top sheet" : "Bottom sheet", along,
-                   endCut(along, square, plane), true});
+    const char* side = top ? "Top" : "Bottom";
+    const std::string key = nose                            ? fmt::format("sheet{}", side)
+                            : zone.what == Zone::What::tail ? fmt::format("teSheet{}", side)
+                                                            : fmt::format("bays{}{}", zone.run + 1, side),
+                      name = nose                            ? fmt::format("{} sheet", side)
+                             : zone.what == Zone::What::tail ? fmt::format("{} TE sheet", side)
+                                                             : fmt::format("{} sheet over bays", side);
+    out.push_back({key, name, along, endCut(along, square, plane), true});
   }
   return out;
 }

@@ -16,7 +16,7 @@ struct SawnStrip {
 };
 
 /// At the panel's root (`root`) or tip, where its end leans by `lean` to the join, rad. Of what is fitted and reaches
-/// there: edges, caps, sheet spars, nose sheet half way along its width.
+/// there: edges, caps, sheet spars, and every skin half way along its width.
 std::vector<SawnStrip> sawnEnds(const PanelBrief& design, const PanelLoft& loft, const std::vector<SparLine>& spars,
                                 bool root, double lean);
 

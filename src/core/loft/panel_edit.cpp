@@ -106,21 +106,35 @@ void splitRibs(const PanelBrief& whole, double t, Ribs& inner, Ribs& outer) {
   outer.stations = std::move(out);
 }
 
-/// Sheeted bays on either side of a cut at t, whose rib both parts have.
-void splitSheeted(const PanelBrief& whole, double t, std::vector<SheetedBays>& inner, std::vector<SheetedBays>& outer) {
-  constexpr double here = 0.5; // mm, as in splitRibs
-  const std::vector<double> all = ribStations(whole.ribs, whole.panel.span);
-  const auto before = [&](double most) {
-    return static_cast<int>(std::count_if(all.begin(), all.end(), [&](double s) { return s < most; }));
-  };
-  const int inside = before(t - here), upTo = before(t + here); // ribs within, and with the one at the cut
-  inner.clear(), outer.clear();
+/// How ribs are counted on either side of a cut at t, whose rib both parts have.
+struct CutRibs {
+  int inside = 0, upTo = 0; ///< ribs within, and with the one at the cut
+  CutRibs(const PanelBrief& whole, double t) {
+    constexpr double here = 0.5; // mm, as in splitRibs
+    for (const double s : ribStations(whole.ribs, whole.panel.span)) inside += s < t - here, upTo += s < t + here;
+  }
+};
+
+/// Ribs that a skin is joined on: none at the cut, where the skin ends.
+void splitJoints(const CutRibs& cut, std::vector<int>& inner, std::vector<int>& outer) {
+  std::erase_if(inner, [&](int rib) { return rib > cut.inside; });
+  std::erase_if(outer, [&](int rib) { return rib <= cut.upTo; });
+  for (int& rib : outer) rib -= cut.upTo - 1;
+}
+
+/// Skins on either side of a cut.
+void splitSkins(const PanelBrief& whole, double t, PanelDesign& inner, PanelDesign& outer) {
+  const CutRibs cut(whole, t);
+  splitJoints(cut, inner.sheeting.joints, outer.sheeting.joints);
+  splitJoints(cut, inner.sheeting.jointsBelow, outer.sheeting.jointsBelow);
+  inner.sheeted.clear(), outer.sheeted.clear();
   for (const SheetedBays& bays : whole.sheeted) {
     SheetedBays in = bays, out = bays;
-    in.toRib = std::min(bays.toRib, inside + 1);
-    if (in.fromRib < in.toRib) inner.push_back(in);
-    out.fromRib = std::max(bays.fromRib - upTo + 1, 1), out.toRib = bays.toRib - upTo + 1;
-    if (out.fromRib < out.toRib) outer.push_back(out);
+    splitJoints(cut, in.joints, out.joints), splitJoints(cut, in.jointsBelow, out.jointsBelow);
+    in.toRib = std::min(bays.toRib, cut.inside + 1);
+    if (in.fromRib < in.toRib) inner.sheeted.push_back(std::move(in));
+    out.fromRib = std::max(bays.fromRib - cut.upTo + 1, 1), out.toRib = bays.toRib - cut.upTo + 1;
+    if (out.fromRib < out.toRib) outer.sheeted.push_back(std::move(out));
   }
 }
 
@@ -258,6 +272,7 @@ Result<Design> withPanelAdded(const Design& design, int wing) {
   next.ribs.count = std::max(2, static_cast<int>(std::lround(next.panel.span / bay)) + 1);
   next.ribs.thick.clear(), next.ribs.doubled.clear();
   next.sheeted.clear();
+  next.sheeting.joints.clear(), next.sheeting.jointsBelow.clear();
   next.ribs.denseRoot = next.ribs.denseTip = 0;
   for (Spar& s : next.spars) {
     s.rootFraction = s.tipFraction;
@@ -310,7 +325,7 @@ Result<Design> withPanelSplit(const Design& design, PanelId id, double t) {
   }
   outer.join.joiner.fitted = outer.join.rootLeans = false;
   splitRibs(whole, t, inner.ribs, outer.ribs);
-  splitSheeted(whole, t, inner.sheeted, outer.sheeted);
+  splitSkins(whole, t, inner, outer);
   inner.join.dihedral = ofShare(whole.join.dihedral, t / whole.panel.span);
   outer.join.dihedral = ofShare(whole.join.dihedral, 1 - t / whole.panel.span);
   outer.join.angleTaken = AngleTaken::halves;
@@ -337,7 +352,7 @@ Result<Design> withPanelsMerged(const Design& design, PanelId id) {
                    &out = briefs[static_cast<std::size_t>(id.panel) + 1];
   PanelDesign& one = d.at(id);
   if (in.join.blockHeight > 0) return Problem{"", decidedByBlock};
-  if (in.built != out.built) return Problem{"", "one of the two is of sheet, the other of ribs"};
+  if (in.built != out.built) return Problem{"", "the two are not built of the same: ribs, sheet or foam"};
   std::vector<double> stations = ribStations(in.ribs, in.panel.span);
   const std::size_t inside = stations.size();
   for (double s : ribStations(out.ribs, out.panel.span))
@@ -358,9 +373,13 @@ Result<Design> withPanelsMerged(const Design& design, PanelId id) {
   one.ribs.denseRoot = one.ribs.denseTip = 0; // they are in the stations
   mergeNumbers(one.ribs.thick, out.ribs.thick, inside);
   mergeNumbers(one.ribs.doubled, out.ribs.doubled, inside);
+  mergeNumbers(one.sheeting.joints, out.sheeting.joints, inside);
+  mergeNumbers(one.sheeting.jointsBelow, out.sheeting.jointsBelow, inside);
   for (SheetedBays bays : out.sheeted) {
     if (one.sheeted.size() >= static_cast<std::size_t>(mostSheetedBays)) break;
     bays.fromRib += static_cast<int>(inside) - 1, bays.toRib += static_cast<int>(inside) - 1;
+    for (std::vector<int>* joints : {&bays.joints, &bays.jointsBelow})
+      for (int& rib : *joints) rib += static_cast<int>(inside) - 1;
     if (bays.toRib <= mostRibs) one.sheeted.push_back(std::move(bays));
   }
   one.tip = out.tip;

@@ -9,7 +9,7 @@ PanelShape::PanelShape(const PanelBrief& design, ShapedSection root, ShapedSecti
 
 PanelShape shapeOf(const PanelBrief& d, const PanelShape* inside) {
   // Plates are as thick as each panel's own sheet.
-  const bool same = inside && d.panel.continues && d.built == Built::ribs;
+  const bool same = inside && d.panel.continues && d.built != Built::sheet;
   ShapedSection root = same ? inside->tipShape : shape(d.sections.root);
   ShapedSection tip = d.sections.tip == d.sections.root ? root : shape(d.sections.tip);
   return {d, std::move(root), std::move(tip)};

@@ -36,6 +36,8 @@ const char* unitName(Quantity quantity) {
     return "mm4";
   case Quantity::speed:
     return "m/s";
+  case Quantity::hours:
+    return "h";
   case Quantity::count:
     return "1";
   }
@@ -94,6 +96,8 @@ static Shown shownPlain(double value, Quantity quantity, LengthUnit unit) {
   case Quantity::speed:
     return inch ? Shown{fmt::format("{:.0f}", value * 3600 / metresPerMile), "mph"}
                 : Shown{fmt::format("{:.0f}", value), "m/s"};
+  case Quantity::hours:
+    return {fmt::format("{:.{}f}", value, value < 10 ? 1 : 0), "h"};
   case Quantity::count:
     return {fmt::format("{:.0f}", value), ""};
   }

@@ -9,9 +9,9 @@
 namespace eup {
 
 /// The stages of the work, in order. Figures, findings and decisions each belong to one.
-enum class Stage { plan, sections, panels, ribs, spars, joins, skins, stock };
-inline constexpr Stage allStages[] = {Stage::plan,  Stage::sections, Stage::panels, Stage::ribs,
-                                      Stage::spars, Stage::joins,    Stage::skins,  Stage::stock};
+enum class Stage { plan, sections, panels, ribs, spars, joins, skins, foam, stock };
+inline constexpr Stage allStages[] = {Stage::plan,  Stage::sections, Stage::panels, Stage::ribs, Stage::spars,
+                                      Stage::joins, Stage::skins,    Stage::foam,   Stage::stock};
 
 enum class Quantity {
   length,
@@ -28,6 +28,7 @@ enum class Quantity {
   flow,
   torsion,
   speed,
+  hours,
   count
 };
 

@@ -38,6 +38,8 @@ const char* name(Stage stage) {
     return "Set joins";
   case Stage::skins:
     return "Wrap skins";
+  case Stage::foam:
+    return "Cut foam";
   case Stage::stock:
     return "Pick stock";
   }

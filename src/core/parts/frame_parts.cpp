@@ -20,22 +20,25 @@ Point alongFace(const Polyline& face, double arc) {
 
 void addCapStrips(PartMaker& m, const Rib& rib) {
   const CapStrips& c = m.d.capStrips;
-  for (const bool top : {true, false}) {
-    const double arc = top ? rib.upperRun.capArc : rib.lowerRun.capArc;
-    if (!(top ? c.top : c.bottom) || arc <= 0) continue;
-    Part part = PartMaker::piece(Part::What::capStrips,
-                                 fmt::format("capStrip.{}.{}", rib.name().substr(1), top ? "top" : "bottom"),
-                                 fmt::format("{}, cap strip {}", rib.name(), top ? "on top" : "below"), c.material);
+  const auto strip = [&](bool top, bool aft, double from, double arc) {
+    if (!(top ? c.top : c.bottom) || arc <= 0) return;
+    Part part = PartMaker::piece(
+        Part::What::capStrips,
+        fmt::format("capStrip.{}.{}{}", rib.name().substr(1), top ? "top" : "bottom", aft ? ".aft" : ""),
+        fmt::format("{}, cap strip {}{}", rib.name(), top ? "on top" : "below", aft ? ", aft" : ""), c.material);
     part.rib = rib.number, part.at = rib.t();
     part.stock = Stock::strip(c.width, c.thickness);
     part.length = arc, part.breadth = c.width;
     part.drawn = DrawnOn::skins;
     part.grain = GrainWay::length;
     part.grams = arc * c.thickness * c.width * m.heavy(c.material);
-    const FaceRun& run = top ? rib.upperRun : rib.lowerRun;
-    const Polyline& face = top ? rib.upper : rib.lower;
-    part.centre = rib.inPanel(alongFace(face, run.sheetArc + arc / 2));
+    part.centre = rib.inPanel(alongFace(top ? rib.upper : rib.lower, from + arc / 2));
     m.add(std::move(part));
+  };
+  for (const bool top : {true, false}) {
+    const FaceRun& run = top ? rib.upperRun : rib.lowerRun;
+    strip(top, false, run.sheetArc, run.capArc);
+    strip(top, true, run.aftFrom, run.aftArc);
   }
 }
 
@@ -62,10 +65,16 @@ void addLeadingEdge(PartMaker& m) {
   part.length = m.edgeLength(true), part.breadth = width, part.grain = GrainWay::length;
   layAlongEdge(part, m.loft, true, onRib);
   const bool onEdge = le.kind == LeadingEdgeKind::onEdge;
-  part.stock = onEdge ? Stock::strip(width, width) : Stock::strip(width, m.deepest(onRib, false) + 2 * squareProud(le));
+  double over = 0; // what the sheet that runs over it takes of its depth
+  for (const bool top : {true, false})
+    if (const SheetRun* sheet = m.d.sheeting.on(top); sheet && m.d.sheeting.from == NoseFrom::overStock)
+      over += sheet->thickness;
+  const auto under = [&](double deep) { return std::max(deep - over, 0.2 * deep); };
+  part.stock =
+      onEdge ? Stock::strip(width, width) : Stock::strip(width, under(m.deepest(onRib, false)) + 2 * squareProud(le));
   part.length += m.pastEnds(part.from, part.to, part.stock.thickness);
   m.addRunning(std::move(part), m.heavy(le.material), [&](const Rib& rib) {
-    return Slice{onEdge ? width * onRib : 0.85 * onRib * m.depthAt(rib, onRib), m.middleAt(rib, onRib / 2)};
+    return Slice{onEdge ? width * onRib : 0.85 * onRib * under(m.depthAt(rib, onRib)), m.middleAt(rib, onRib / 2)};
   });
 }
 
@@ -136,10 +145,12 @@ void addSkinParts(PartMaker& m) {
     part.stock = Stock::covering();
     part.length = m.edgeLength(true);
     for (const Rib& rib : m.ribs) part.breadth = std::max(part.breadth, m.loft.frameAt(m.tOf(rib)).chord);
-    m.addRunning(std::move(part), m.d.tables.covering(m.d.stiffening.covering).areaWeight * 1e-6, [&](const Rib& rib) {
-      const double t = m.tOf(rib);
-      return Slice{m.loft.frameAt(t).chord, m.loft.at(top ? Face::upper : Face::lower, 0.5, t)};
-    });
+    m.addRunning(std::move(part),
+                 m.d.tables.covering(m.d.stiffening.covering).areaWeight * 1e-6 * (1 + m.d.stiffening.dope),
+                 [&](const Rib& rib) {
+                   const double t = m.tOf(rib);
+                   return Slice{m.loft.frameAt(t).chord, m.loft.at(top ? Face::upper : Face::lower, 0.5, t)};
+                 });
   }
 }
 

@@ -85,7 +85,8 @@ int countFor(const Part& part, Hand hand, const CutList& order) {
 std::vector<Part> partsOf(const PanelBrief& d, const PanelLoft& loft, const Frame& frame,
                           const std::optional<TipShape>& tip) {
   PartMaker maker(d, loft, frame);
-  for (const Rib& rib : frame.ribs) addRibParts(maker, rib);
+  for (const Rib& rib : frame.ribs)
+    if (rib.ofWood) addRibParts(maker, rib);
   for (const Rib& rib : frame.riblets) addRibParts(maker, rib);
   addEdgeParts(maker);
   addSkinParts(maker);

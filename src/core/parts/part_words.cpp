@@ -8,7 +8,7 @@ const char* nameOf(Stock::Form form) {
 }
 
 const char* nameOf(DrawnOn print) {
-  constexpr const char* names[] = {"cut list", "ribs", "braces", "skins"};
+  constexpr const char* names[] = {"cut list", "ribs", "braces", "skins", "foam"};
   return names[static_cast<std::size_t>(print)];
 }
 

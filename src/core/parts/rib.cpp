@@ -22,12 +22,17 @@ struct Making {
   double stretch(double sweep) const { return 1 / std::cos(rib.turn + sweep); }
   /// Which place of the panel's span that is where a straight line meets the rib.
   double meetsAt(const StraightLine& line) const { return metAt(rib, line.root.x(), line.tip.x(), line.span); }
-  /// And where the sheet's edge does.
-  double sheetMeetsAt(Face f) const {
-    double t = rib.t();
+  /// The chord fraction at which a line of the surface crosses the rib.
+  double fractionOn(const SurfaceLine& line) const {
+    double t = std::clamp(rib.t(), 0.0, loft.span());
     if (rib.turn != 0)
-      for (int i = 0; i < 4; ++i) t = rib.inPanel({sheetEdgeAt(design, loft, f, t) * rib.frame.chord, 0}).y();
-    return std::clamp(t, 0.0, loft.span());
+      for (int i = 0; i < 4; ++i) t = std::clamp(rib.inPanel({line.at(t) * rib.frame.chord, 0}).y(), 0.0, loft.span());
+    return line.at(t);
+  }
+  /// Where the nose sheet of a face ends on it; 0 without.
+  double sheetEdge(Face f) const {
+    const auto sheet = noseSheet(design, loft, f);
+    return sheet ? fractionOn(sheet->to) : 0;
   }
   /// Where a straight line meets the rib's plane, in that plane.
   Point meet(const StraightLine& line) const {
@@ -72,30 +77,53 @@ double trailingWidth(const PanelBrief& d) {
 
 /// The sheeted part of a face, nose to sheet edge; empty when it is not sheeted.
 Polyline sheetRun(const Making& m, Face f) {
-  const Sheeting& s = m.design.sheeting;
-  double edge = sheetEdgeAt(m.design, m.loft, f, m.sheetMeetsAt(f));
-  if (edge > 0 && s.to == SheetTo::stock) // a little into the stock, which is cut away anyhow: no needle is left
-    edge += std::min(s.thickness, trailingWidth(m.design)) / m.rib.frame.chord;
+  const SheetRun* s = m.design.sheeting.on(f == Face::upper);
+  double edge = s ? m.sheetEdge(f) : 0;
+  if (edge > 0 && s->to == SheetTo::stock) // a little into the stock, which is cut away anyhow: no needle is left
+    edge += std::min(s->thickness, trailingWidth(m.design)) / m.rib.frame.chord;
   return edge > 0 ? headOf(m.face(f), placeOfFraction(std::min(edge, 1.0))) : Polyline{};
 }
 
-/// Chord fraction by which the strips' band starts under the sheet's, so that no needle of wood is left between the
-/// two where both end square to a curve.
+/// Chord fraction by which a band starts under the one before it, so that no needle of wood is left between the two
+/// where both end square to a curve.
 constexpr double lapUnderSheet = 0.002;
 
-/// From the sheet edge to the front of the trailing edge stock.
-Polyline capRun(const Making& m, Face f) {
-  const double edge = sheetEdgeAt(m.design, m.loft, f, m.sheetMeetsAt(f));
+/// What a face behind its nose sheet is covered with, in stretches from `from` to `to`, chord fractions of the rib.
+struct Behind {
+  double from = 0, to = 1;
+  bool toStock = false;              ///< it ends at the trailing edge's stock
+  const SheetedBays* bays = nullptr; ///< else a cap strip, or nothing
+};
+std::vector<Behind> behindSheet(const Making& m, Face f) {
+  const double edge = m.sheetEdge(f);
+  const SheetRun* nose = m.design.sheeting.on(f == Face::upper);
+  if (edge > 0 && nose->to == SheetTo::stock) return {}; // sheet covers all there is
+  const SheetedBays* bays = sheetedAt(m.design, m.rib, f);
+  if (!bays) return {{edge, 1, true, nullptr}};
+  const auto place = sheetedPlace(m.design, m.loft, *bays, f);
+  const bool ahead = bays->from != BaysFrom::before, behind = bays->to != SheetTo::stock;
+  const double from = ahead ? m.fractionOn(place->from) : edge, to = m.fractionOn(place->to);
+  constexpr double hair = 1e-6;
+  std::vector<Behind> out;
+  if (ahead && from > edge + hair) out.push_back({edge, from, false, nullptr});
+  if (!behind || to > from + hair) out.push_back({from, to, !behind, bays});
+  if (behind) out.push_back({std::max(to, from), 1, true, nullptr});
+  return out;
+}
+
+/// One of them as a line on the face.
+Polyline runOn(const Making& m, Face f, const Behind& one, double thickness) {
   const Polyline& face = m.face(f);
-  // Into the stock behind, which is cut away anyhow: a band that ends square to the curve must not leave a needle.
-  const double into =
-      m.design.trailingEdge.kind == TrailingEdgeKind::wedge || m.design.trailingEdge.kind == TrailingEdgeKind::square
-          ? std::min(m.design.capStrips.thickness, m.design.trailingEdge.width)
-          : 0.1;
-  const double width = trailingWidth(m.design);
-  const auto end = lastCrossing(face, m.x(width > 0 ? width - into : 0));
-  const PlaceOn start = placeOfFraction(std::max(edge - lapUnderSheet, 0.0));
-  if (edge > 0 && m.design.sheeting.to == SheetTo::stock) return {}; // sheet covers all there is
+  const PlaceOn start = placeOfFraction(std::max(one.from - lapUnderSheet, 0.0));
+  std::optional<PlaceOn> end = placeOfFraction(one.to);
+  if (one.toStock) {
+    // Into the stock behind, which is cut away anyhow: a band that ends square to the curve must not leave a needle.
+    const TrailingEdge& te = m.design.trailingEdge;
+    const double into =
+        te.kind == TrailingEdgeKind::wedge || te.kind == TrailingEdgeKind::square ? std::min(thickness, te.width) : 0.1;
+    const double width = trailingWidth(m.design);
+    end = lastCrossing(face, m.x(width > 0 ? width - into : 0));
+  }
   if (!end || std::pair(end->segment, end->t) <= std::pair(start.segment, start.t)) return {};
   return pieceOf(face, start, *end);
 }
@@ -104,31 +132,40 @@ void add(Region& to, Region what) {
   to.insert(to.end(), std::make_move_iterator(what.begin()), std::make_move_iterator(what.end()));
 }
 
+Region bandOf(const Polyline& run, double thickness) {
+  return bandAlong(simplified(run, tolerance::flattening / 2), thickness);
+}
+
 Region sheetBand(const Making& m) {
   const Sheeting& s = m.design.sheeting;
   Polyline top = sheetRun(m, Face::upper), bottom = sheetRun(m, Face::lower);
-  if (top.size() > 1 && bottom.size() > 1) { // one sheet round the nose leaves no seam in the band
-    std::reverse(top.begin(), top.end());
+  if (top.size() > 1 && bottom.size() > 1 && s.on(true)->thickness == s.on(false)->thickness) {
+    std::reverse(top.begin(), top.end()); // one sheet round the nose leaves no seam in the band
     top.insert(top.end(), bottom.begin() + 1, bottom.end());
-    return bandAlong(simplified(top, tolerance::flattening / 2), s.thickness);
+    return bandOf(top, s.thickness);
   }
-  return bandAlong(simplified(top.size() > 1 ? top : bottom, tolerance::flattening / 2), s.thickness);
+  Region out;
+  if (top.size() > 1) add(out, bandOf(top, s.on(true)->thickness));
+  if (bottom.size() > 1) add(out, bandOf(bottom, s.on(false)->thickness));
+  return out;
 }
 
 Region capBands(const Making& m) {
   Region out;
+  const CapStrips& c = m.design.capStrips;
   for (Face f : {Face::upper, Face::lower})
-    if (!sheetedAt(m.design, m.rib, f) && (f == Face::upper ? m.design.capStrips.top : m.design.capStrips.bottom))
-      add(out, bandAlong(simplified(capRun(m, f), tolerance::flattening / 2), m.design.capStrips.thickness));
+    if (f == Face::upper ? c.top : c.bottom)
+      for (const Behind& one : behindSheet(m, f))
+        if (!one.bays) add(out, bandOf(runOn(m, f, one, c.thickness), c.thickness));
   return out;
 }
 
-/// Sheet behind the nose sheet, where the rib's bays are sheeted all over.
+/// Sheet behind the nose sheet, where the rib's bays are sheeted.
 Region sheetedBands(const Making& m) {
   Region out;
   for (Face f : {Face::upper, Face::lower})
-    if (const SheetedBays* s = sheetedAt(m.design, m.rib, f))
-      add(out, bandAlong(simplified(capRun(m, f), tolerance::flattening / 2), s->thickness));
+    for (const Behind& one : behindSheet(m, f))
+      if (one.bays) add(out, bandOf(runOn(m, f, one, one.bays->thickness), one.bays->thickness));
   return out;
 }
 
@@ -194,26 +231,35 @@ Region trailingSheets(const Making& m) {
   return out;
 }
 
-/// A face from nose to tail in stretches of one cover each: sheet, then strip or nothing, then a trailing edge sheet.
+/// A face from nose to tail in stretches of one cover each: sheet, then strip or sheet or nothing, then a trailing edge
+/// sheet.
 std::vector<Stretch> stretchesOf(const Making& m, Face f) {
   const Polyline& face = m.face(f);
   const PanelBrief& d = m.design;
-  const double edge = sheetEdgeAt(d, m.loft, f, m.sheetMeetsAt(f));
-  const PlaceOn sheetEnd = edge > 0 ? placeOfFraction(edge) : PlaceOn{0, 0};
-  PlaceOn tailStart{face.size() - 2, 1};
+  const PlaceOn nose{0, 0}, tail{face.size() - 2, 1};
+  PlaceOn tailStart = tail;
   if (d.trailingEdge.kind == TrailingEdgeKind::twoSheets)
     if (const auto at = lastCrossing(face, m.x(d.trailingEdge.width))) tailStart = *at;
-  const bool strips = f == Face::upper ? d.capStrips.top : d.capStrips.bottom;
-  const SheetedBays* all = sheetedAt(d, m.rib, f);
-  const auto before = [](PlaceOn a, PlaceOn b) { return std::pair(a.segment, a.t) < std::pair(b.segment, b.t); };
-  const PlaceOn sheetStop = before(tailStart, sheetEnd) ? tailStart : sheetEnd;
+  const auto upTo = [&](PlaceOn place) {
+    return std::pair(tailStart.segment, tailStart.t) < std::pair(place.segment, place.t) ? tailStart : place;
+  };
   const auto between = [&](PlaceOn a, PlaceOn b) { return simplified(pieceOf(face, a, b), tolerance::flattening); };
-  const PlaceOn nose{0, 0}, tail{face.size() - 2, 1};
-  return {{between(nose, sheetStop), d.sheeting.thickness},
-          {between(sheetStop, tailStart), all      ? all->thickness
-                                          : strips ? d.capStrips.thickness
-                                                   : 0},
-          {between(tailStart, tail), d.trailingEdge.sheet}};
+  const SheetRun* sheet = d.sheeting.on(f == Face::upper);
+  double edge = m.sheetEdge(f);
+  if (edge > 0 && sheet->to == SheetTo::stock) // on into the stock: a step square to the curve must not leave a needle
+    edge = std::min(edge + std::min(sheet->thickness, trailingWidth(d)) / m.rib.frame.chord, 1.0);
+  PlaceOn at = edge > 0 ? upTo(placeOfFraction(edge)) : nose;
+  std::vector<Stretch> out{{between(nose, at), sheet ? sheet->thickness : 0}};
+  const double strips = (f == Face::upper ? d.capStrips.top : d.capStrips.bottom) ? d.capStrips.thickness : 0;
+  std::vector<Behind> behind = behindSheet(m, f);
+  if (behind.empty()) behind.push_back({edge, 1, true, nullptr}); // under the stock's sheet nothing is left of it
+  for (const Behind& one : behind) {
+    const PlaceOn next = one.toStock ? tailStart : upTo(placeOfFraction(one.to));
+    out.push_back({between(at, next), one.bays ? one.bays->thickness : strips});
+    at = next;
+  }
+  out.push_back({between(tailStart, tail), d.trailingEdge.sheet});
+  return out;
 }
 
 /// The whole edge of the rib, counter-clockwise from the upper tail, and the tail's own face.
@@ -368,16 +414,31 @@ void cutLaps(const Making& m, const Cut& cut, const std::vector<Standing>& other
 }
 
 FaceRun runOf(const Making& m, Face f) {
-  const double edge = sheetEdgeAt(m.design, m.loft, f, m.sheetMeetsAt(f));
+  const double edge = m.sheetEdge(f);
   const auto arcTo = [&](double x) {
     const auto place = lastCrossing(m.face(f), x);
     return place ? lengthOf(headOf(m.face(f), *place)) : 0;
   };
-  const double sheet = edge > 0 ? lengthOf(headOf(m.face(f), placeOfFraction(edge))) : 0;
+  const auto arcAt = [&](double fraction) {
+    return fraction > 0 ? lengthOf(headOf(m.face(f), placeOfFraction(fraction))) : 0;
+  };
+  FaceRun out;
   const double tail = arcTo(m.x(trailingWidth(m.design))), nose = arcTo(noseCut(m.design, m.rib.turn));
-  const double behind = std::max(tail - std::max(sheet, nose), 0.0);
-  if (sheetedAt(m.design, m.rib, f)) return {sheet, std::max(std::min(sheet, tail) - nose, 0.0), 0, behind};
-  return {sheet, std::max(std::min(sheet, tail) - nose, 0.0), std::max(tail - sheet, 0.0), 0};
+  out.sheetArc = arcAt(edge);
+  const double begins = m.design.sheeting.from == NoseFrom::overStock ? 0 : nose;
+  out.sheetWood = std::max(std::min(out.sheetArc, tail) - begins, 0.0);
+  const std::vector<Behind> behind = behindSheet(m, f);
+  const bool bays = std::any_of(behind.begin(), behind.end(), [](const Behind& one) { return one.bays; });
+  for (const Behind& one : behind) {
+    const double from = arcAt(one.from), to = one.toStock ? tail : std::min(arcAt(one.to), tail);
+    if (one.bays)
+      out.sheeted = std::max(to - std::max(from, nose), 0.0);
+    else if (!bays || !one.toStock)
+      out.capArc = std::max(to - from, 0.0);
+    else
+      out.aftArc = std::max(to - from, 0.0), out.aftFrom = from;
+  }
+  return out;
 }
 
 } // namespace
@@ -432,10 +493,13 @@ Beside besideRib(const PanelBrief& d, const PanelLoft& loft, const Rib& given) {
   const Making m{d, loft, rib};
   const Region whole{rib.bare};
   Beside out;
-  out.leadingStock = intersect(whole, leadingCut(m));
+  const bool over = d.sheeting.from == NoseFrom::overStock;
   Region sheets = sheetBand(m);
+  out.leadingStock = intersect(whole, leadingCut(m));
+  if (over) out.leadingStock = subtract(out.leadingStock, sheets);
   add(sheets, sheetedBands(m));
-  out.sheet = subtract(intersect(whole, sheets), leadingCut(m));
+  out.sheet = intersect(whole, sheets);
+  if (!over) out.sheet = subtract(out.sheet, leadingCut(m));
   out.trailingStock = intersect(whole, d.trailingEdge.kind == TrailingEdgeKind::wedge ? trailingCut(m) : Region{});
   if (d.trailingEdge.kind == TrailingEdgeKind::twoSheets) out.trailingStock = intersect(whole, trailingSheets(m));
   if (d.trailingEdge.kind == TrailingEdgeKind::square) out.trailingStock = {squareTail(d, given)};

@@ -74,8 +74,10 @@ struct Stick {
 struct FaceRun {
   double sheetArc = 0;  ///< along the bare surface, nose to sheet edge
   double sheetWood = 0; ///< of that what is sheet: from the back of the leading edge stock to the trailing edge stock
-  double capArc = 0;    ///< along the bare surface, sheet edge to the front of the trailing edge stock; 0 under sheet
-  double sheeted = 0;   ///< the same where its bays are sheeted
+  double capArc = 0;    ///< along the bare surface, sheet edge to what comes next: sheet over its bays or the stock
+  double sheeted = 0;   ///< of sheet over its bays
+  double aftArc = 0;    ///< from that to the front of the trailing edge stock
+  double aftFrom = 0;   ///< where that begins, from the nose
 };
 
 struct Rib {

@@ -85,6 +85,14 @@ std::vector<SparLine> sparLines(const PanelBrief& d, const PanelLoft& loft) {
   return out;
 }
 
+WebStand webStandAt(const Spar& s, const SparLine& line, double t) {
+  const Cap top = capAt(s.top, line.share(t)), bottom = capAt(s.bottom, line.share(t));
+  const double high = line.upperSeat.at(t).y(), low = line.lowerSeat.at(t).y();
+  if (s.webs != Webs::between || s.websOn == WebsOn::between) return {low + bottom.depth, high - top.depth, 0};
+  const double off = (std::max(top.width, bottom.width) + s.webThickness) / 2;
+  return {low + s.webShort, high - s.webShort, s.websOn == WebsOn::front ? -off : off};
+}
+
 std::optional<double> capMiddles(const Spar& spar, const SparLine& line, double t) {
   if (spar.kind != SparKind::caps) return std::nullopt;
   const Cap top = capAt(spar.top, line.share(t)), bottom = capAt(spar.bottom, line.share(t));

@@ -113,7 +113,7 @@ double between(const Spar& s, const SparLine& line, double t) {
   return std::max(line.upperSeat.at(t).y() - line.lowerSeat.at(t).y() - top.depth - bottom.depth, 0.0);
 }
 
-/// From rib to rib, between the caps.
+/// From rib to rib, between the caps or on their faces.
 void addWebs(PartMaker& m, const Spar& s, const SparLine& line) {
   for (std::size_t i = 1; i < m.ribs.size(); ++i) {
     const Rib &in = m.ribs[i - 1], &away = m.ribs[i];
@@ -129,23 +129,28 @@ void addWebs(PartMaker& m, const Spar& s, const SparLine& line) {
     Part part = PartMaker::piece(Part::What::webs, fmt::format("web.{}.{}", line.index + 1, i),
                                  fmt::format("{}, {} of bay {}", s.name, core ? "core" : "web", i), s.webMaterial);
     part.bay = static_cast<int>(i);
-    const double along = (to - from) * line.stretch, high = std::max(between(s, line, from), between(s, line, to));
+    const auto tall = [&](double t) {
+      const WebStand at = webStandAt(s, line, t);
+      return std::max(at.high - at.low, 0.0);
+    };
+    const double along = (to - from) * line.stretch, high = std::max(tall(from), tall(to));
     const bool upright = !core && s.webGrain == Grain::upright;
     part.grain = upright ? GrainWay::upright : GrainWay::length;
     part.length = upright ? high : along, part.breadth = upright ? along : high;
     part.stock = core ? Stock::strip(wide, high) : Stock::sheet(wide);
-    part.area = core ? 0 : (between(s, line, from) + between(s, line, to)) / 2 * along;
-    if (!core && part.area > 0) { // what stands between the caps: they need not be parallel
+    part.area = core ? 0 : (tall(from) + tall(to)) / 2 * along;
+    if (!core && part.area > 0) { // the caps need not be parallel
       const auto corner = [&](double t, bool top) -> Point {
-        const Cap cap = capAt(top ? s.top : s.bottom, line.share(t));
-        const double seat = (top ? line.upperSeat : line.lowerSeat).at(t).y();
-        return {(t - from) * line.stretch, top ? seat - cap.depth : seat + cap.depth};
+        const WebStand at = webStandAt(s, line, t);
+        return {(t - from) * line.stretch, top ? at.high : at.low};
       };
       part.outline = {corner(from, false), corner(to, false), corner(to, true), corner(from, true)};
       part.drawn = DrawnOn::skins;
     }
     m.addStraight(std::move(part), from, to, [&](double t) {
-      return Slice{between(s, line, t) * webWidthAt(s, line.share(t)) * line.stretch, line.middle.at(t)};
+      Point middle = line.middle.at(t);
+      middle.x() += webStandAt(s, line, t).aft;
+      return Slice{tall(t) * webWidthAt(s, line.share(t)) * line.stretch, middle};
     });
   }
 }

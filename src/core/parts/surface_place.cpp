@@ -7,28 +7,40 @@ namespace eup {
 
 SurfaceLine SurfaceLine::atSpar(const PanelBrief& d, const PanelLoft& loft, int index, Face face, int side) {
   SurfaceLine line(0);
-  line.loft = &loft;
-  line.spar = &d.spars.at(static_cast<std::size_t>(index));
-  line.face = face, line.side = side;
-  line.end = endOf(d, *line.spar);
+  line.own.loft = &loft;
+  line.own.spar = &d.spars.at(static_cast<std::size_t>(index));
+  line.own.face = face, line.own.side = side;
+  line.own.end = endOf(d, *line.own.spar);
   return line;
 }
 
 SurfaceLine SurfaceLine::behindNose(const PanelLoft& loft, double mm) {
   SurfaceLine line(0);
-  line.loft = &loft;
-  line.aft = mm;
+  line.own.loft = &loft;
+  line.own.aft = mm;
   return line;
 }
 
 SurfaceLine SurfaceLine::beforeTail(const PanelLoft& loft, double mm) {
   SurfaceLine line(1);
-  line.loft = &loft;
-  line.aft = -mm;
+  line.own.loft = &loft;
+  line.own.aft = -mm;
+  return line;
+}
+
+SurfaceLine SurfaceLine::within(const SurfaceLine& from, const SurfaceLine& to) const {
+  SurfaceLine line = *this;
+  line.front = from.own, line.rear = to.own;
   return line;
 }
 
 double SurfaceLine::at(double t) const {
+  double f = own.at(t);
+  if (rear) f = std::min(f, rear->at(t));
+  return front ? std::max(f, front->at(t)) : f;
+}
+
+double SurfaceLine::Course::at(double t) const {
   if (!spar && loft) return std::clamp(fraction + aft / loft->frameAt(t).chord, 0.0, 1.0);
   if (!spar) return fraction;
   const double chord = loft->frameAt(t).chord;
@@ -47,8 +59,7 @@ double endOf(const PanelBrief& d, const Spar& spar) {
 }
 
 /// Where it ends.
-static SurfaceLine sheetEnd(const PanelBrief& d, const PanelLoft& loft, Face face) {
-  const Sheeting& s = d.sheeting;
+static SurfaceLine sheetEnd(const PanelBrief& d, const PanelLoft& loft, Face face, const SheetRun& s) {
   switch (s.to) {
   case SheetTo::sparFront:
   case SheetTo::sparMiddle:
@@ -68,8 +79,9 @@ static SurfaceLine sheetEnd(const PanelBrief& d, const PanelLoft& loft, Face fac
 }
 
 std::optional<SurfacePlace> noseSheet(const PanelBrief& d, const PanelLoft& loft, Face face) {
-  if (!(face == Face::upper ? d.sheeting.top : d.sheeting.bottom)) return std::nullopt;
-  return SurfacePlace{face, SurfaceLine::atFraction(0), sheetEnd(d, loft, face), 0, loft.span()};
+  const SheetRun* sheet = d.sheeting.on(face == Face::upper);
+  if (!sheet) return std::nullopt;
+  return SurfacePlace{face, SurfaceLine::atFraction(0), sheetEnd(d, loft, face, *sheet), 0, loft.span()};
 }
 
 std::optional<SurfacePlace> sheetedPlace(const PanelBrief& d, const PanelLoft& loft, const SheetedBays& bays,
@@ -79,8 +91,40 @@ std::optional<SurfacePlace> sheetedPlace(const PanelBrief& d, const PanelLoft& l
   const auto at = [&](int rib) { return stations.at(static_cast<std::size_t>(rib - 1)); };
   if (bays.fromRib >= bays.toRib) return std::nullopt;
   const auto nose = noseSheet(d, loft, face);
-  return SurfacePlace{face, nose ? nose->to : SurfaceLine::behindNose(loft, noseCut(d, 0)),
-                      SurfaceLine::beforeTail(loft, d.trailing.onRib()), at(bays.fromRib), at(bays.toRib)};
+  const SurfaceLine front = nose ? nose->to : SurfaceLine::behindNose(loft, noseCut(d, 0)),
+                    rear = SurfaceLine::beforeTail(loft, d.trailing.onRib());
+  const SurfaceLine from =
+      bays.from == BaysFrom::fraction ? SurfaceLine::atFraction(bays.fromFraction).within(front, rear)
+      : bays.from == BaysFrom::spar   ? SurfaceLine::atSpar(d, loft, bays.fromSpar - 1, face, 0).within(front, rear)
+                                      : front;
+  const SurfaceLine to = bays.to == SheetTo::stock ? rear : sheetEnd(d, loft, face, bays).within(front, rear);
+  return SurfacePlace{face, from, to, at(bays.fromRib), at(bays.toRib)};
+}
+
+std::vector<Zone> zonesOf(const PanelBrief& d, const PanelLoft& loft) {
+  std::vector<Zone> out;
+  for (const Face face : {Face::upper, Face::lower})
+    if (auto place = noseSheet(d, loft, face)) {
+      const double nose = noseCut(d, 0);
+      if (nose > 0 && d.sheeting.from == NoseFrom::behindStock) place->from = SurfaceLine::behindNose(loft, nose);
+      out.push_back({Zone::What::nose, 0, *d.sheeting.on(face == Face::upper), *place});
+    }
+  for (std::size_t i = 0; i < d.sheeted.size(); ++i)
+    for (const Face face : {Face::upper, Face::lower})
+      if (const auto place = sheetedPlace(d, loft, d.sheeted[i], face))
+        out.push_back({Zone::What::bays, static_cast<int>(i), d.sheeted[i], *place});
+  const TrailingEdge& te = d.trailingEdge;
+  if (te.kind != TrailingEdgeKind::twoSheets) return out;
+  for (const Face face : {Face::upper, Face::lower}) {
+    SkinSheet of;
+    of.thickness = te.sheet, of.material = te.material;
+    out.push_back(
+        {Zone::What::tail,
+         0,
+         of,
+         {face, SurfaceLine::beforeTail(loft, d.trailing.onRib()), SurfaceLine::atFraction(1), 0, loft.span()}});
+  }
+  return out;
 }
 
 double sheetEdgeAt(const PanelBrief& d, const PanelLoft& loft, Face face, double t) {
@@ -89,7 +133,8 @@ double sheetEdgeAt(const PanelBrief& d, const PanelLoft& loft, Face face, double
 }
 
 double coverAt(const PanelBrief& d, const PanelLoft& loft, Face face, double fraction, double t) {
-  if (const auto sheet = noseSheet(d, loft, face); sheet && sheet->isBetween(fraction, t)) return d.sheeting.thickness;
+  if (const auto sheet = noseSheet(d, loft, face); sheet && sheet->isBetween(fraction, t))
+    return d.sheeting.on(face == Face::upper)->thickness;
   constexpr double hair = 1e-6; // mm
   for (const SheetedBays& bays : d.sheeted)
     if (const auto place = sheetedPlace(d, loft, bays, face);

@@ -1,5 +1,5 @@
 // A place on a panel's surface: on one face, from one line that runs along the span to another, between two places of
-// the span. What lies on the frame is told as such a place: the nose sheet.
+// the span. What lies on the frame is told as such a place: the zones that are skinned.
 #pragma once
 #include "core/loft/panel_loft.h"
 #include <optional>
@@ -18,18 +18,26 @@ public:
   static SurfaceLine behindNose(const PanelLoft& loft, double mm);
   static SurfaceLine beforeTail(const PanelLoft& loft, double mm);
 
+  /// The same line, but nowhere ahead of `front` nor behind `rear`.
+  SurfaceLine within(const SurfaceLine& front, const SurfaceLine& rear) const;
+
   /// In [0, 1].
   double at(double t) const;
 
 private:
-  explicit SurfaceLine(double constant) : fraction(constant) {}
-  double fraction;
-  const PanelLoft* loft = nullptr;
-  const Spar* spar = nullptr;
-  double side = 0; ///< of the spar
-  Face face = Face::upper;
-  double end = 0; ///< mm of span where the spar ends
-  double aft = 0; ///< mm behind the leading edge; before the trailing edge when negative
+  struct Course {
+    double fraction = 0;
+    const PanelLoft* loft = nullptr;
+    const Spar* spar = nullptr;
+    double side = 0; ///< of the spar
+    Face face = Face::upper;
+    double end = 0; ///< mm of span where the spar ends
+    double aft = 0; ///< mm behind the leading edge; before the trailing edge when negative
+    double at(double t) const;
+  };
+  explicit SurfaceLine(double constant) { own.fraction = constant; }
+  Course own;
+  std::optional<Course> front, rear;
 };
 
 struct SurfacePlace {
@@ -48,10 +56,20 @@ double endOf(const PanelBrief& design, const Spar& spar);
 
 /// The nose sheet of a face, from the leading edge; nothing where there is none.
 std::optional<SurfacePlace> noseSheet(const PanelBrief& design, const PanelLoft& loft, Face face);
-/// What a run of sheeted bays covers on a face, from the nose sheet (or the leading edge's stock) to the trailing
-/// edge's stock; nothing where it is not on that face or no rib is there to end on.
+/// What a run of sheeted bays covers on a face, behind the nose sheet (or the leading edge's stock) and before the
+/// trailing edge's stock; nothing where it is not on that face or no rib is there to end on.
 std::optional<SurfacePlace> sheetedPlace(const PanelBrief& design, const PanelLoft& loft, const SheetedBays& bays,
                                          Face face);
+/// One zone of a panel that is skinned.
+struct Zone {
+  enum class What { nose, bays, tail } what = What::nose;
+  int run = 0; ///< of What::bays: which of them, from 0
+  SkinSheet of;
+  SurfacePlace place;
+};
+/// All zones, top before bottom: the nose sheet, sheeted bays, the sheets of a trailing edge of two.
+std::vector<Zone> zonesOf(const PanelBrief& design, const PanelLoft& loft);
+
 /// The chord fraction where the nose sheet ends at t; 0 when that face has none.
 double sheetEdgeAt(const PanelBrief& design, const PanelLoft& loft, Face face, double t);
 /// Thickness of what covers the rib at a chord fraction of a face: sheet, cap strip or nothing.

@@ -1,6 +1,7 @@
 #include "core/parts/through_rib.h"
 #include "core/geometry/polyline.h"
 #include "core/geometry/region.h"
+#include <algorithm>
 #include <cmath>
 #include <numbers>
 
@@ -61,10 +62,11 @@ std::vector<ThroughRib> throughRib(const PanelBrief& d, const std::vector<SparLi
       if (n.spar == line.index) (n.face == Face::upper ? top : bottom) = &n;
     const double width = webWidthAt(spar, line.share(rib.t()));
     if (!top || !bottom || width <= 0) continue;
-    const Point middle = (top->bottom + bottom->bottom) / 2;
-    out.push_back(
-        {web, line.index, false,
-         uprightBox(rib, middle, width / std::cos(rib.turn + line.sweep), (top->bottom - bottom->bottom).norm())});
+    const WebStand stand = webStandAt(spar, line, std::clamp(rib.t(), 0.0, line.end));
+    const double stretch = 1 / std::cos(rib.turn + line.sweep);
+    const Point middle = (top->bottom + bottom->bottom) / 2 +
+                         Placement{-rib.frame.washout, {0, 0}}(Point(stand.aft * stretch, 0));
+    out.push_back({web, line.index, false, uprightBox(rib, middle, width * stretch, stand.high - stand.low)});
   }
   for (const PassHole& h : rib.passHoles) {
     const bool round = h.what != Passing::What::brace;

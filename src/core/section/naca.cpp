@@ -43,7 +43,12 @@ struct MeanLine {
 
 MeanLine meanLine(const Naca& n, double x) {
   if (n.fiveDigit()) {
-    const double m = n.m, k = n.k1 / 6;
+    const double m = n.m, k = n.k1 / 6, r = n.k2ByK1;
+    if (r > 0) { // reflexed
+      const double rear = r * (1 - m) * (1 - m) * (1 - m), u = x - m, share = x < m ? 1 : r;
+      return {k * (share * u * u * u - rear * x - m * m * m * x + m * m * m),
+              k * (3 * share * u * u - rear - m * m * m)};
+    }
     if (x < m)
       return {k * (x * x * x - 3 * m * x * x + m * m * (3 - m) * x), k * (3 * x * x - 6 * m * x + m * m * (3 - m))};
     return {k * m * m * m * (1 - x), -k * m * m * m};
@@ -101,11 +106,20 @@ Result<Naca> readNaca(std::string_view text) {
   // NACA Report 537, table of mean lines for a design lift coefficient of 0.3.
   constexpr double ms[] = {0.0580, 0.1260, 0.2025, 0.2900, 0.3910};
   constexpr double k1s[] = {361.400, 51.640, 15.957, 6.643, 3.230};
-  if (digit(0) == 0 || digit(1) < 1 || digit(1) > 5 || digit(2) != 0)
-    return Problem{
-        "", fmt::format("{}: 5-digit sections are offered with mean lines 210 to 250 (first digit the design lift).",
-                        digits)};
+  constexpr double reflexed[][3] = {
+      {0.1300, 51.990, 0.000764}, {0.2170, 15.793, 0.00677}, {0.3180, 6.520, 0.0303}, {0.4410, 3.191, 0.1355}};
+  const int least = digit(2) == 1 ? 2 : 1;
+  if (digit(0) == 0 || digit(1) < least || digit(1) > 5 || digit(2) > 1)
+    return Problem{"",
+                   fmt::format("{}: 5-digit sections are offered with mean lines 210 to 250, and reflexed 221 to 251 "
+                               "(first digit the design lift).",
+                               digits)};
   n.camber = digit(0) / 2.0;
+  if (digit(2) == 1) {
+    const auto& line = reflexed[digit(1) - 2];
+    n.m = line[0], n.k1 = line[1] * digit(0) / 2.0, n.k2ByK1 = line[2];
+    return n;
+  }
   n.m = ms[digit(1) - 1];
   n.k1 = k1s[digit(1) - 1] * digit(0) / 2.0;
   return n;

@@ -15,7 +15,9 @@ bool covered(const PanelBrief& d, Face face) {
 
 /// Chord fractions that the covering of a face lies on at t, rising: sheet or stock in front, spars that come to the
 /// surface, stock behind.
-std::vector<double> heldAt(const PanelBrief& d, const PanelLoft& loft, const Frame& frame, Face face, double t) {
+/// `sheet`: of the bay, where it is sheeted.
+std::vector<double> heldAt(const PanelBrief& d, const PanelLoft& loft, const Frame& frame, Face face, double t,
+                           const std::optional<SurfacePlace>& sheet) {
   const ChordFrame chord = loft.frameAt(t);
   const double front = std::max(sheetEdgeAt(d, loft, face, t), noseCut(d, 0) / chord.chord),
                rear = 1 - d.trailing.onRib() / chord.chord;
@@ -28,6 +30,10 @@ std::vector<double> heldAt(const PanelBrief& d, const PanelLoft& loft, const Fra
     if (!strips && there && t <= line.end && at > front && at < rear) out.push_back(at);
   }
   if (rear > front) out.push_back(rear);
+  if (sheet) {
+    std::erase_if(out, [&](double f) { return f > sheet->from.at(t) && f < sheet->to.at(t); });
+    out.push_back(sheet->from.at(t)), out.push_back(sheet->to.at(t));
+  }
   std::sort(out.begin(), out.end());
   return out;
 }
@@ -101,12 +107,14 @@ Hollow deepestHollow(const PanelBrief& d, const PanelLoft& loft, const Frame& fr
   if (!covered(d, face)) return out;
   for (std::size_t i = 1; i < frame.ribs.size(); ++i) {
     const int bay = static_cast<int>(i);
-    if (sheetedBetween(d.sheeted, bay, bay + 1, face == Face::upper)) continue;
+    const SheetedBays* bays = sheetedBetween(d.sheeted, bay, bay + 1, face == Face::upper);
+    const auto sheet = bays ? sheetedPlace(d, loft, *bays, face) : std::nullopt;
     const double t = std::clamp((frame.ribs[i - 1].t() + frame.ribs[i].t()) / 2, 0.0, loft.span()),
                  wide = frame.ribs[i].t() - frame.ribs[i - 1].t();
-    const std::vector<double> held = heldAt(d, loft, frame, face, t);
+    const std::vector<double> held = heldAt(d, loft, frame, face, t, sheet);
     for (std::size_t k = 1; k < held.size(); ++k) {
       if (held[k] - held[k - 1] < 0.02) continue;
+      if (sheet && sheet->isBetween((held[k] + held[k - 1]) / 2, t)) continue;
       const double chord = (loft.at(face, held[k], t) - loft.at(face, held[k - 1], t)).norm();
       if (wide <= 0 || chord <= 0) continue;
       const std::vector<double> rises = risesBetween(loft, face, held[k - 1], held[k], t);

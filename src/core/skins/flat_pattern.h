@@ -60,7 +60,8 @@ private:
 struct SkinLine {
   std::string name;
   Polyline line;
-  double t = 0; ///< of a rib: where it stands, mm of the panel's span
+  double t = 0;   ///< of a rib: where it stands, mm of the panel's span
+  int number = 0; ///< and its number
 };
 
 /// The pattern of a piece of skin between two lines and two planes.

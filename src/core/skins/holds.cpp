@@ -25,7 +25,10 @@ std::vector<Hold> holdsOf(const PanelBrief& d, const std::vector<Skin>& skins, b
     const bool looked = std::find(d.looked.begin(), d.looked.end(), key) != d.looked.end();
     out.push_back({key, std::move(what), looked});
   };
-  if (closesIn(skins)) {
+  if (closesIn(skins) && d.built == Built::foam) {
+    add("flush", "a long rule finds no high spot; grooves are filled flush");
+    add("inside", "leads, cords and tubes lie under the surface, their ends closed against glue and vented");
+  } else if (closesIn(skins)) {
     add("glue", d.spars.empty() ? "glue at the ribs, from inside" : "glue at ribs, spars and webs, from inside");
     if (!d.join.braces.empty()) add("brace", "glue at the braces, both faces");
     if (joiner) add("socket", "joiner slides in its socket, the socket's end closed against glue");

@@ -38,21 +38,47 @@ Polyline within(const Polyline& outline, const Point& at, const Point& way) {
   return {at + way * *low, at + way * *high};
 }
 
-/// Boards lie along the front edge, side by side from there.
-void addBoards(const PanelBrief& d, const Point& front, const Point& along, SheetPanelMade& out) {
-  const Point across(along.y(), -along.x());
-  Box box;
-  for (const Point& p : out.outline) box.include(Point((p - front).dot(along), (p - front).dot(across)));
-  out.length = box.width(), out.width = box.height();
-  out.boards = std::max(1, static_cast<int>(std::ceil(out.width / d.cutList.sheetWidth - 1e-9)));
+/// Boards lie along the grain, side by side; their seams, and how much they measure.
+void addBoards(const PanelBrief& d, const Point& front, const Point& edge, SheetPanelMade& out) {
+  const double turn = degToRad(d.sheet.grainDeg); // towards the trailing edge going outwards: clockwise on the blank
+  const Point along(edge.x() * std::cos(turn) + edge.y() * std::sin(turn),
+                    edge.y() * std::cos(turn) - edge.x() * std::sin(turn)),
+      across(along.y(), -along.x());
+  Box box, square;
+  for (const Point& p : out.outline) {
+    box.include(Point((p - front).dot(along), (p - front).dot(across)));
+    square.include(Point((p - front).dot(edge), (p - front).dot(Point(edge.y(), -edge.x()))));
+  }
+  out.length = square.width(), out.width = square.height();
+  out.boardLength = box.width();
+  out.boards = std::max(1, static_cast<int>(std::ceil(box.height() / d.cutList.sheetWidth - 1e-9)));
+  out.boardWidth = box.height() / out.boards;
   for (int i = 1; i < out.boards; ++i) {
-    const double off = box.low.y() + out.width * i / out.boards;
+    const double off = box.low.y() + out.boardWidth * i;
     if (Polyline seam = within(out.outline, front + across * off, along); !seam.empty())
       out.seams.push_back(std::move(seam));
   }
 }
 
-void layFlat(const PanelBrief& d, const Frame& frame, SheetPanelMade& out) {
+/// The blank runs out to the tip's outline beyond its last station, of which `nose` and `tail` are the corners.
+void addTip(const std::optional<TipShape>& tip, double chord, const Point& nose, const Point& tail,
+            SheetPanelMade& out) {
+  if (!tip || tip->edge.size() < 3 || chord <= 0) return;
+  const Point aft = (tail - nose) / chord, beyond = Point(-aft.y(), aft.x());
+  Polyline end;
+  end.reserve(tip->edge.size());
+  for (const Point& p : tip->edge) end.push_back(nose + aft * p.x() + beyond * p.y());
+  out.tip = end;
+  const Point hair = -beyond.normalized() * 1e-3; // it lies over the panel by so much, so that the two are one
+  end.insert(end.end(), {tail + hair, nose + hair});
+  if (signedArea(end) < 0) std::reverse(end.begin(), end.end());
+  const Region one = unite({out.outline}, {end});
+  const auto most = std::max_element(
+      one.begin(), one.end(), [](const Polyline& a, const Polyline& b) { return signedArea(a) < signedArea(b); });
+  if (most != one.end()) out.outline = *most;
+}
+
+void layFlat(const PanelBrief& d, const Frame& frame, const std::optional<TipShape>& tip, SheetPanelMade& out) {
   const PanelLoft middle = middleLoft(d);
   const double edge = d.sheet.edge;
   const FlatSurface surface(middle, Face::upper, 0, 1);
@@ -63,8 +89,10 @@ void layFlat(const PanelBrief& d, const Frame& frame, SheetPanelMade& out) {
   out.outline = p.outline;
   if (edge > 0) out.strip = flatPattern(surface, nose, back, innerPlane(d), outerPlane(d)).outline;
   for (const Rib& station : frame.ribs)
-    out.stations.push_back(
-        {station.name(), acrossPattern(surface, from, tail, {station.t(), station.lean, 0}), station.t()});
+    out.stations.push_back({station.name(), acrossPattern(surface, from, tail, {station.t(), station.lean, 0}),
+                            station.t(), station.number});
+  const Polyline end = acrossPattern(surface, nose, tail, outerPlane(d));
+  addTip(tip, d.panel.tipChord, end.front(), end.back(), out);
   addBoards(d, p.front.front(), (p.front.back() - p.front.front()).normalized(), out);
   if (out.way != SheetWay::bent) return;
   for (const Rib& station : frame.ribs) {
@@ -126,7 +154,8 @@ std::optional<double> firstAsDeep(const PanelLoft& loft, double t, const std::ve
 }
 
 /// Planed from a blank that is as large as the plan.
-void carve(const PanelBrief& d, const PanelLoft& loft, const Frame& frame, SheetPanelMade& out) {
+void carve(const PanelBrief& d, const PanelLoft& loft, const Frame& frame, const std::optional<TipShape>& tip,
+           SheetPanelMade& out) {
   const Panel& p = d.panel;
   const double edge = d.sheet.edge;
   const auto le = [&](double t) { return p.tipSetback * t / p.span; };
@@ -138,7 +167,7 @@ void carve(const PanelBrief& d, const PanelLoft& loft, const Frame& frame, Sheet
   if (edge > 0) out.strip = quad(0, le(0) + edge, le(p.span) + edge);
   for (const Rib& station : frame.ribs) {
     const double t = std::clamp(station.t(), 0.0, p.span);
-    out.stations.push_back({station.name(), {{le(t) + edge, t}, {le(t) + chord(t), t}}, t});
+    out.stations.push_back({station.name(), {{le(t) + edge, t}, {le(t) + chord(t), t}}, t, station.number});
     const double width = leastWidth(depthsAt(loft, t), chord(t));
     if (width > out.needs) out.needs = width, out.needsAt = station.number;
   }
@@ -153,6 +182,7 @@ void carve(const PanelBrief& d, const PanelLoft& loft, const Frame& frame, Sheet
         out.carving[i].line.emplace_back(le(t) + *f * chord(t), t);
   }
   std::erase_if(out.carving, [](const CarveLine& line) { return line.line.size() < 2; });
+  addTip(tip, chord(p.span), {le(p.span), p.span}, {le(p.span) + chord(p.span), p.span}, out);
   addBoards(d, {le(0) + edge, 0}, Point(p.tipSetback, p.span).normalized(), out);
 }
 
@@ -183,16 +213,17 @@ Polyline formerAt(const PanelLoft& loft, double t) {
   return out;
 }
 
-std::optional<SheetPanelMade> sheetPanelOf(const PanelBrief& d, const PanelShape& shape, const Frame& frame) {
+std::optional<SheetPanelMade> sheetPanelOf(const PanelBrief& d, const PanelShape& shape, const Frame& frame,
+                                           const std::optional<TipShape>& tip) {
   if (d.built != Built::sheet) return std::nullopt;
   SheetPanelMade out;
   out.way = sheetWayOf(d);
   out.needs = d.sheet.thickness;
   if (out.way == SheetWay::carved) {
     out.needs = 0;
-    carve(d, shape.loft, frame, out);
+    carve(d, shape.loft, frame, tip, out);
   } else {
-    layFlat(d, frame, out);
+    layFlat(d, frame, tip, out);
   }
   out.area = std::abs(signedArea(out.outline));
   out.stripLength = std::hypot(d.panel.span, d.panel.tipSetback);
@@ -223,10 +254,25 @@ void addBlank(PartMaker& m, const SheetPanelMade& made) {
                        made.way == SheetWay::carved ? "panel, carved from sheet" : "panel of sheet", s.material);
   part.stock = Stock::sheet(s.thickness);
   part.count = made.boards;
-  part.length = made.length, part.breadth = made.width / made.boards, part.area = made.area / made.boards;
+  part.length = made.boardLength, part.breadth = made.boardWidth, part.area = made.area / made.boards;
   part.grain = GrainWay::length, part.drawn = DrawnOn::skins;
-  m.addStraight(std::move(part), 0, m.loft.span(),
+  const double span = m.loft.span();
+  m.addStraight(std::move(part), 0, span,
                 [&](double t) { return woodBetween(m.loft, t, s.edge, m.loft.frameAt(t).chord); });
+  if (made.tip.size() < 3) return;
+  // The tip: a plate as thick as the sheet, or carved down to a thin edge, half as deep as the last section on average.
+  const ChordFrame frame = m.loft.frameAt(span);
+  const double thick =
+      made.way == SheetWay::carved ? woodBetween(m.loft, span, 0, frame.chord).volume / frame.chord / 2 : s.thickness;
+  const double grams = std::abs(signedArea(made.tip)) * thick * m.heavy(s.material);
+  const Point middle = frame.fromChord({frame.chord / 2, 0});
+  double out = 0;
+  for (const Point& p : made.tip) out = std::max(out, p.y());
+  Part& blank = m.out.back();
+  const Point3 at(middle.x(), span + std::max(out - made.stations.back().line.front().y(), 0.0) * 0.42, middle.y());
+  blank.centre = (blank.centre * blank.grams + at * grams) / (blank.grams + grams);
+  blank.grams += grams;
+  blank.runs.push_back({span - 1, span, grams, grams});
 }
 
 void addEdgeStrip(PartMaker& m, const SheetPanelMade& made) {
@@ -276,13 +322,13 @@ Slice faceAt(const PanelLoft& loft, Face face, double t) {
 }
 
 void addCloth(PartMaker& m, const SheetPanelMade& made, Face face) {
-  const SheetPanel& s = m.d.sheet;
+  const Cloth& c = m.d.cloth;
   const bool top = face == Face::upper;
-  const int layers = top ? s.clothTop : s.clothBottom;
+  const int layers = c.layers(top);
   if (layers == 0) return;
-  const double layer = s.clothLayer(m.d.tables.named(s.clothMaterial).density);
+  const double layer = c.layer(m.d.tables.named(c.material).density), heavy = layer * m.heavy(c.material);
   Part part = PartMaker::piece(Part::What::sheet, top ? "cloth.top" : "cloth.bottom",
-                               top ? "cloth on top, in resin" : "cloth below, in resin", s.clothMaterial);
+                               top ? "cloth on top, in resin" : "cloth below, in resin", c.material);
   part.stock = Stock::sheet(layer);
   part.count = layers;
   const double span = m.loft.span(), inner = faceAt(m.loft, face, 0).volume, outer = faceAt(m.loft, face, span).volume;
@@ -290,8 +336,22 @@ void addCloth(PartMaker& m, const SheetPanelMade& made, Face face) {
   for (std::size_t i = 1; i < m.ribs.size(); ++i) // straight between the stations, as it is weighed
     part.area += (faceAt(m.loft, face, m.tOf(m.ribs[i - 1])).volume + faceAt(m.loft, face, m.tOf(m.ribs[i])).volume) /
                  2 * (m.tOf(m.ribs[i]) - m.tOf(m.ribs[i - 1]));
-  m.addRunning(std::move(part), layer * layers * m.heavy(s.clothMaterial),
+  m.addRunning(std::move(part), heavy * layers,
                [&](const Rib& station) { return faceAt(m.loft, face, m.tOf(station)); });
+  // The tip, and half of each strip over a join.
+  Part& cloth = m.out.back();
+  const auto more = [&](double area, double t) {
+    if (area <= 0) return;
+    cloth.area += area / layers;
+    const double grams = area * heavy;
+    cloth.centre =
+        (cloth.centre * cloth.grams + Point3(cloth.centre.x(), t, cloth.centre.z()) * grams) / (cloth.grams + grams);
+    cloth.grams += grams;
+    cloth.runs.push_back({std::max(t - 1, 0.0), std::max(t - 1, 0.0) + 1, grams, grams});
+  };
+  if (made.tip.size() > 2) more(std::abs(signedArea(made.tip)) * layers, span);
+  if (m.d.id.panel > 0 || m.d.mirrored) more(c.strip / 2 * inner, 0);
+  if (m.d.beyond) more(c.strip / 2 * outer, span);
 }
 
 } // namespace

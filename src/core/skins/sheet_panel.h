@@ -2,6 +2,7 @@
 #pragma once
 #include "core/parts/frame.h"
 #include "core/parts/part.h"
+#include "core/parts/tip.h"
 #include "core/skins/flat_pattern.h"
 
 namespace eup {
@@ -24,16 +25,19 @@ struct SheetPanelMade {
   std::vector<Polyline> seams; ///< between the boards that are edge-joined
   std::vector<SkinLine> stations;
   std::vector<CarveLine> carving;
+  Polyline tip; ///< what of the outline lies beyond the last station, from the leading edge; empty for a square one
   double area = 0, length = 0, width = 0; ///< of the outline, and of its box along the front edge
-  int boards = 1;
-  double needs = 0; ///< mm: as thick as the sheet must be, and
-  int needsAt = 1;  ///< the station that asks for it
-  double bend = 0;  ///< radius of its outer face where it is bent; 0 for none
+  int boards = 1;                         ///< side by side
+  double boardLength = 0, boardWidth = 0; ///< of each, along its grain and across
+  double needs = 0;                       ///< mm: as thick as the sheet must be, and
+  int needsAt = 1;                        ///< the station that asks for it
+  double bend = 0;                        ///< radius of its outer face where it is bent; 0 for none
   double stripLength = 0;
 };
 
 /// Nothing of a panel of ribs.
-std::optional<SheetPanelMade> sheetPanelOf(const PanelBrief& design, const PanelShape& shape, const Frame& stations);
+std::optional<SheetPanelMade> sheetPanelOf(const PanelBrief& design, const PanelShape& shape, const Frame& stations,
+                                           const std::optional<TipShape>& tip);
 
 /// Height of the panel over a station's chord line, and under it: of wood alone, at a chord fraction.
 struct SheetDepth {

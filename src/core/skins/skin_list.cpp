@@ -17,22 +17,53 @@ EndPlane outerPlane(const PanelBrief& d) {
 
 namespace {
 
-/// Joined where the stock ends, on the last rib before that; below one rib sooner, so that no joint lies under another.
+/// Ribs that a skin can be joined on, from the inside out.
+std::vector<const Rib*> ribsWithin(const Frame& frame, double from, double to) {
+  std::vector<const Rib*> out;
+  for (const Rib& rib : frame.ribs)
+    if (rib.kind == RibKind::main && rib.t() > from + 1e-6 && rib.t() < to - 1e-6) out.push_back(&rib);
+  return out;
+}
+
+/// Joined on the ribs that were chosen; else where the stock ends, on the last rib before that, below one rib sooner,
+/// so that no joint lies under another. On the left hand one rib farther in, where that is wanted.
 void addJoints(const PanelBrief& d, const FlatSurface& s, const SurfaceLine& from, const SurfaceLine& to,
-               const Frame& frame, Skin& skin) {
-  const double end = skin.outer, along = lengthOf(skin.pattern.front) / (end - skin.inner);
-  double begun = skin.inner;
-  while ((end - begun) * along > d.cutList.stock) {
-    std::vector<const Rib*> within;
-    for (const Rib& rib : frame.ribs)
-      if (rib.kind == RibKind::main && rib.t() > begun + 1e-6 && rib.t() < end - 1e-6 &&
-          (rib.t() - begun) * along <= d.cutList.stock)
-        within.push_back(&rib);
-    if (within.empty()) return; // no rib to join it on
-    const bool sooner = skin.face == Face::lower && skin.joints.empty() && within.size() > 1;
-    const Rib& at = *within[within.size() - (sooner ? 2 : 1)];
-    skin.joints.push_back({at.number, acrossPattern(s, from, to, {at.frame.t, at.lean, at.turn})});
-    begun = at.t();
+               const Frame& frame, const std::vector<int>& chosen, Skin& skin) {
+  const std::vector<const Rib*> all = ribsWithin(frame, skin.inner, skin.outer);
+  const auto on = [&](const Rib& rib) -> SkinJoint {
+    return {rib.number, rib.t(), acrossPattern(s, from, to, {rib.frame.t, rib.lean, rib.turn})};
+  };
+  if (!chosen.empty()) {
+    for (const Rib* rib : all)
+      if (std::find(chosen.begin(), chosen.end(), rib->number - d.firstRib + 1) != chosen.end())
+        skin.joints.push_back(on(*rib));
+    for (const int number : chosen) {
+      const int rib = number + d.firstRib - 1;
+      if (std::none_of(all.begin(), all.end(), [&](const Rib* r) { return r->number == rib; }))
+        skin.wanted.push_back(rib);
+    }
+  } else {
+    const double end = skin.outer, along = lengthOf(skin.pattern.front) / (end - skin.inner),
+                 stock = d.cutList.stock - skin.of.jointLength();
+    double begun = skin.inner;
+    while ((end - begun) * along > stock) {
+      std::vector<const Rib*> reached;
+      for (const Rib* rib : all)
+        if (rib->t() > begun + 1e-6 && (rib->t() - begun) * along <= stock) reached.push_back(rib);
+      if (reached.empty()) break; // no rib to join it on
+      const bool sooner = skin.face == Face::lower && skin.joints.empty() && reached.size() > 1;
+      const Rib& at = *reached[reached.size() - (sooner ? 2 : 1)];
+      skin.joints.push_back(on(at));
+      begun = at.t();
+    }
+  }
+  skin.leftJoints = skin.joints;
+  if (!d.cutList.leftSooner) return;
+  for (SkinJoint& joint : skin.leftJoints) {
+    const Rib* before = nullptr;
+    for (const Rib* rib : all)
+      if (rib->t() < joint.t - 1e-6) before = rib;
+    if (before) joint = on(*before);
   }
 }
 
@@ -98,7 +129,7 @@ double acrossGrain(const Skin& skin) {
 }
 
 void lay(const PanelBrief& d, const PanelLoft& loft, const Frame& frame, const SurfaceLine& from, const SurfaceLine& to,
-         const Ends& ends, Skin skin, std::vector<Skin>& out) {
+         const Ends& ends, const std::vector<int>& chosen, Skin skin, std::vector<Skin>& out) {
   double front = 1, rear = 0;
   bool any = false;
   const auto on = [&](double t) { return std::clamp(t, 0.0, loft.span()); };
@@ -116,7 +147,8 @@ void lay(const PanelBrief& d, const PanelLoft& loft, const Frame& frame, const S
   skin.pattern = flatPattern(surface, from, to, ends.inner, ends.outer);
   for (const Rib& rib : frame.ribs)
     if (rib.t() > skin.inner + 1e-6 && rib.t() < skin.outer - 1e-6)
-      skin.ribs.push_back({rib.name(), acrossPattern(surface, from, to, {rib.frame.t, rib.lean, rib.turn}), rib.t()});
+      skin.ribs.push_back(
+          {rib.name(), acrossPattern(surface, from, to, {rib.frame.t, rib.lean, rib.turn}), rib.t(), rib.number});
   for (const SparLine& line : frame.spars) {
     Polyline run;
     constexpr int steps = 24;
@@ -127,10 +159,11 @@ void lay(const PanelBrief& d, const PanelLoft& loft, const Frame& frame, const S
       if (t <= line.end + 1e-6 && fraction > from.at(on(t)) && fraction < to.at(on(t)))
         run.push_back(surface.at(fraction, t));
     }
-    if (run.size() > 1) skin.spars.push_back({d.spars[static_cast<std::size_t>(line.index)].name, std::move(run), 0});
+    if (run.size() > 1)
+      skin.spars.push_back({d.spars[static_cast<std::size_t>(line.index)].name, std::move(run), 0, 0});
   }
   skin.strips = std::max(1, static_cast<int>(std::ceil(acrossGrain(skin) / d.cutList.sheetWidth - 1e-9)));
-  if (std::abs(skin.of.grainDeg) < 45) addJoints(d, surface, from, to, frame, skin);
+  if (std::abs(skin.of.grainDeg) < 45) addJoints(d, surface, from, to, frame, chosen, skin);
   findBend(frame, from, to, skin);
   out.push_back(std::move(skin));
 }
@@ -158,39 +191,51 @@ Skin named(Skin::What what, const std::string& kind, const std::string& name, co
 
 } // namespace
 
+std::vector<double> Skin::pieces(Hand hand) const {
+  const std::vector<SkinJoint>& on = jointsOf(hand);
+  const double whole = lengthOf(pattern.front), over = on.empty() ? 0 : of.jointLength();
+  std::vector<double> out;
+  out.reserve(on.size() + 1);
+  double begun = inner;
+  for (std::size_t i = 0; i <= on.size(); ++i) {
+    const double ends = i < on.size() ? on[i].t : outer, laps = (i > 0 ? 0.5 : 0) + (i < on.size() ? 0.5 : 0);
+    out.push_back(whole * (ends - begun) / (outer - inner) + laps * over);
+    begun = ends;
+  }
+  return out;
+}
+
 std::vector<Skin> skinsOf(const PanelBrief& d, const PanelLoft& loft, const Frame& frame) {
   std::vector<Skin> out;
   const Ends whole{innerPlane(d), outerPlane(d)};
-  for (const Face face : {Face::upper, Face::lower}) {
-    const auto place = noseSheet(d, loft, face);
-    if (!place) continue;
-    Skin skin = named(Skin::What::nose, "nose", "nose sheet", "sheet", face);
-    skin.of = d.sheeting;
-    const double nose = noseCut(d, 0);
-    lay(d, loft, frame, nose > 0 ? SurfaceLine::behindNose(loft, nose) : place->from, place->to, whole, std::move(skin),
-        out);
-  }
-  for (std::size_t i = 0; i < d.sheeted.size(); ++i)
-    for (const Face face : {Face::upper, Face::lower}) {
-      const SheetedBays& bays = d.sheeted[i];
-      const auto place = sheetedPlace(d, loft, bays, face);
-      if (!place) continue;
-      const std::string kind = fmt::format("bays.{}", i + 1);
-      Skin skin = named(Skin::What::bays, kind,
-                        fmt::format("sheet R{} to R{}", d.firstRib + bays.fromRib - 1, d.firstRib + bays.toRib - 1),
-                        kind, face);
-      skin.run = static_cast<int>(i);
-      skin.of = bays;
-      lay(d, loft, frame, place->from, place->to, {endOn(d, frame, bays.fromRib), endOn(d, frame, bays.toRib)},
-          std::move(skin), out);
+  static const std::vector<int> none;
+  for (const Zone& zone : zonesOf(d, loft)) {
+    const Face face = zone.place.face;
+    const bool top = face == Face::upper;
+    Skin skin;
+    Ends ends = whole;
+    const std::vector<int>* chosen = &none;
+    switch (zone.what) {
+    case Zone::What::nose:
+      skin = named(zone.what, "nose", "nose sheet", "sheet", face);
+      chosen = top ? &d.sheeting.joints : &d.sheeting.jointsBelow;
+      break;
+    case Zone::What::bays: {
+      const SheetedBays& bays = d.sheeted[static_cast<std::size_t>(zone.run)];
+      const std::string kind = fmt::format("bays.{}", zone.run + 1);
+      skin = named(zone.what, kind,
+                   fmt::format("sheet R{} to R{}", d.firstRib + bays.fromRib - 1, d.firstRib + bays.toRib - 1), kind,
+                   face);
+      ends = {endOn(d, frame, bays.fromRib), endOn(d, frame, bays.toRib)};
+      chosen = top ? &bays.joints : &bays.jointsBelow;
+      break;
     }
-  const TrailingEdge& te = d.trailingEdge;
-  if (te.kind != TrailingEdgeKind::twoSheets) return out;
-  for (const Face face : {Face::upper, Face::lower}) {
-    Skin skin = named(Skin::What::tail, "tail", "trailing edge sheet", "te", face);
-    skin.of.thickness = te.sheet, skin.of.material = te.material;
-    lay(d, loft, frame, SurfaceLine::beforeTail(loft, d.trailing.onRib()), SurfaceLine::atFraction(1), whole,
-        std::move(skin), out);
+    case Zone::What::tail:
+      skin = named(zone.what, "tail", "trailing edge sheet", "te", face);
+      break;
+    }
+    skin.run = zone.run, skin.of = zone.of;
+    lay(d, loft, frame, zone.place.from, zone.place.to, ends, *chosen, std::move(skin), out);
   }
   return out;
 }

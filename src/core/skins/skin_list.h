@@ -11,11 +11,13 @@ namespace eup {
 /// Where a skin that is longer than its stock is joined: on the middle of a rib, half of it each.
 struct SkinJoint {
   int rib = 0;
+  double t = 0;  ///< mm of the panel's span
   Polyline line; ///< on the pattern
 };
 
 struct Skin {
-  enum class What { nose, bays, tail } what = What::nose;
+  using What = Zone::What;
+  What what = What::nose;
   int run = 0;       ///< of What::bays: which run of them, from 0
   std::string key;   ///< "nose.top", "bays.1.top", "tail.bottom"
   std::string name;  ///< "nose sheet, top"
@@ -27,13 +29,18 @@ struct Skin {
   Point3 centre{0, 0, 0};      ///< of its area, in the panel
   FlatPattern pattern;
   std::vector<SkinLine> ribs, spars; ///< between its edges
-  std::vector<SkinJoint> joints;
-  int strips = 1; ///< sheets side by side that its width takes
+  std::vector<SkinJoint> joints;     ///< of the right hand
+  std::vector<SkinJoint> leftJoints; ///< and of the left
+  std::vector<int> wanted;           ///< ribs, of the wing's count, that it should be joined on and is not: not on it
+  int strips = 1;                    ///< sheets side by side that its width takes
   /// Sharpest bend of its outer face, rolled round the ribs; 0 for a flat one.
   double bend = 0;
   int bendRib = 0;
   double turned = 0; ///< rad, most that it is rolled round from its front edge to its rear one, at any rib
 
+  const std::vector<SkinJoint>& jointsOf(Hand hand) const { return hand == Hand::left ? leftJoints : joints; }
+  /// How long its pieces are from the inner end outwards, along its front edge; joints that overlap are in both pieces.
+  std::vector<double> pieces(Hand hand) const;
   /// Of a skin in layers the inner ones lie nearer to the ribs: each is so much narrower than the one outside it.
   double layer() const { return of.thickness / of.layers; }
   double innerLayerNarrower() const { return of.layers > 1 ? layer() * turned : 0; }
@@ -45,13 +52,15 @@ struct Skin {
 EndPlane innerPlane(const PanelBrief& design);
 EndPlane outerPlane(const PanelBrief& design);
 
-/// The nose sheet, sheeted bays and the sheets of a trailing edge of two, top before bottom. Their outer faces are the
-/// section's own; they reach from the back of the leading edge stock to where they are decided to end, or from their
-/// own front to the trailing edge. Their ends are cut to the planes of the joins. Those of sheeted bays end on the
-/// middle of ribs.
+/// Every zone laid flat, in the order of `zonesOf`. Their outer faces are the section's own. Their ends are cut to the
+/// planes of the joins; those of sheeted bays end on the middle of ribs.
 std::vector<Skin> skinsOf(const PanelBrief& design, const PanelLoft& loft, const Frame& frame);
 
-/// Their pieces, as large as their patterns; those of a trailing edge of two sheets are told with the frame.
+/// mm² of cloth in the strips over the panel's joins that lie on a skin, one layer.
+double clothOverJoins(const PanelBrief& design, const Skin& skin);
+
+/// Their pieces, as large as their patterns, and the cloth on them; sheets of a trailing edge of two are told with the
+/// frame.
 std::vector<Part> partsOfSkins(const PanelBrief& design, const PanelLoft& loft, const Frame& frame,
                                const std::vector<Skin>& skins);
 /// The frame's pieces and theirs: all but what joins the panel and holds it.

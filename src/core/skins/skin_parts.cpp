@@ -1,40 +1,128 @@
-// Parts of the skins that are cut from their flat patterns.
+// Parts of the skins that are cut from their flat patterns, piece by piece where they are joined, and the cloth on
+// them.
 #include "core/geometry/polyline.h"
 #include "core/parts/part_maker.h"
 #include "core/skins/skin_list.h"
+#include <algorithm>
+#include <fmt/format.h>
 
 namespace eup {
+namespace {
+
+/// Along the span a skin weighs as it is wide, from rib to rib.
+struct Course {
+  std::vector<Part::Run> runs; ///< mm wide
+  double sum = 0;              ///< mm²
+};
+Course courseOf(const Skin& skin) {
+  Course out;
+  double t = skin.inner, width = skin.pattern.innerWidth;
+  const auto on = [&](double toT, double toWidth) {
+    out.runs.push_back({t, toT, width, toWidth});
+    out.sum += (width + toWidth) / 2 * (toT - t);
+    t = toT, width = toWidth;
+  };
+  for (const SkinLine& rib : skin.ribs) on(rib.t, lengthOf(rib.line));
+  on(skin.outer, skin.pattern.outerWidth);
+  return out;
+}
+
+/// Where the middle of a skin's area lies between two places of the span.
+Point3 middleOf(const PanelLoft& loft, const Skin& skin, double from, double to) {
+  if (from <= skin.inner && to >= skin.outer) return skin.centre;
+  const double t = std::clamp((from + to) / 2, 0.0, loft.span());
+  Point3 out = skin.centre;
+  const auto leading = [&](double at) { return loft.frameAt(std::clamp(at, 0.0, loft.span())).le; };
+  const Point moved = leading(t) - leading(skin.centre.y());
+  out.x() += moved.x(), out.y() = t, out.z() += moved.y();
+  return out;
+}
+
+void addSkin(PartMaker& m, const Skin& skin) {
+  const FlatPattern& p = skin.pattern;
+  const Course course = courseOf(skin);
+  if (course.sum <= 0) return;
+  Part whole = PartMaker::piece(Part::What::sheet, skin.piece, skin.name, skin.of.material);
+  whole.stock = Stock::sheet(skin.layer());
+  whole.count = skin.of.layers;
+  whole.breadth = std::max(p.innerWidth, p.outerWidth);
+  const bool bends = skin.what == Skin::What::nose && m.d.sheeting.carries;
+  whole.grain = skin.of.grainDeg != 0 ? (std::abs(skin.of.grainDeg) == 90 ? GrainWay::chord : GrainWay::slanting)
+                : bends               ? GrainWay::span
+                                      : GrainWay::length;
+  whole.drawn = DrawnOn::skins;
+  const double heavy = skin.of.thickness * m.heavy(skin.of.material), scale = p.area / course.sum;
+  const std::vector<double> lengths = skin.pieces(Hand::right);
+  double from = skin.inner;
+  for (std::size_t i = 0; i < lengths.size(); ++i) {
+    const double to = i < skin.joints.size() ? skin.joints[i].t : skin.outer;
+    Part part = whole;
+    if (lengths.size() > 1) {
+      part.key = fmt::format("{}.{}", whole.key, i + 1);
+      part.name = fmt::format("{}, piece {}", whole.name, i + 1);
+    }
+    double area = 0;
+    for (const Part::Run& run : course.runs)
+      if (run.from > from - 1e-6 && run.to < to + 1e-6) {
+        part.runs.push_back(run);
+        area += (run.atFrom + run.atTo) / 2 * (run.to - run.from);
+      }
+    part.area = area * scale, part.length = lengths[i];
+    part.grams = part.area * heavy;
+    for (Part::Run& run : part.runs) run.atFrom *= scale * heavy, run.atTo *= scale * heavy;
+    part.centre = middleOf(m.loft, skin, from, to), part.at = part.centre.y();
+    m.out.push_back(std::move(part));
+    from = to;
+  }
+}
+
+/// Over all skins of a face, and a strip more over the joins.
+void addCloth(PartMaker& m, const std::vector<Skin>& skins, Face face) {
+  const Cloth& c = m.d.cloth;
+  const int layers = c.layers(face == Face::upper);
+  if (layers == 0) return;
+  const bool top = face == Face::upper;
+  const double layer = c.layer(m.d.tables.named(c.material).density), heavy = layer * m.heavy(c.material);
+  Part part = PartMaker::piece(Part::What::sheet, top ? "cloth.top" : "cloth.bottom",
+                               top ? "cloth on top, in resin" : "cloth below, in resin", c.material);
+  part.stock = Stock::sheet(layer), part.count = layers;
+  Point3 moment(0, 0, 0);
+  for (const Skin& skin : skins) {
+    if (skin.face != face) continue;
+    const Course course = courseOf(skin);
+    if (course.sum <= 0) continue;
+    part.length = std::max(part.length, lengthOf(skin.pattern.front));
+    part.breadth = std::max({part.breadth, skin.pattern.innerWidth, skin.pattern.outerWidth});
+    const double more = clothOverJoins(m.d, skin), scale = skin.pattern.area / course.sum * heavy * layers;
+    for (Part::Run run : course.runs) {
+      run.atFrom *= scale, run.atTo *= scale;
+      part.runs.push_back(run);
+    }
+    part.area += skin.pattern.area + more / layers;
+    const double grams = (skin.pattern.area * layers + more) * heavy;
+    part.grams += grams, moment += grams * skin.centre;
+  }
+  if (part.grams <= 0) return; // no skin is there for it
+  part.centre = moment / part.grams, part.at = part.centre.y();
+  m.out.push_back(std::move(part));
+}
+
+} // namespace
+
+double clothOverJoins(const PanelBrief& d, const Skin& skin) {
+  double out = 0; // half the strip lies on this panel
+  const bool joined = d.id.panel > 0 || d.mirrored;
+  if (joined && skin.inner <= 1e-6) out += d.cloth.strip / 2 * skin.pattern.innerWidth;
+  if (d.beyond && skin.outer >= d.panel.span - 1e-6) out += d.cloth.strip / 2 * skin.pattern.outerWidth;
+  return out;
+}
 
 std::vector<Part> partsOfSkins(const PanelBrief& d, const PanelLoft& loft, const Frame& frame,
                                const std::vector<Skin>& skins) {
   PartMaker maker(d, loft, frame);
-  for (const Skin& skin : skins) {
-    if (skin.what == Skin::What::tail) continue;
-    const FlatPattern& p = skin.pattern;
-    Part part = PartMaker::piece(Part::What::sheet, skin.piece, skin.name, skin.of.material);
-    part.stock = Stock::sheet(skin.layer());
-    part.count = skin.of.layers;
-    part.area = p.area, part.length = lengthOf(p.front), part.breadth = std::max(p.innerWidth, p.outerWidth);
-    const bool bends = skin.what == Skin::What::nose && d.sheeting.carries;
-    part.grain = skin.of.grainDeg != 0 ? (std::abs(skin.of.grainDeg) == 90 ? GrainWay::chord : GrainWay::slanting)
-                 : bends               ? GrainWay::span
-                                       : GrainWay::length;
-    part.drawn = DrawnOn::skins;
-    part.grams = part.area * skin.of.thickness * maker.heavy(skin.of.material);
-    part.centre = skin.centre, part.at = skin.centre.y();
-    // Along the span it weighs as it is wide, from rib to rib.
-    double t = skin.inner, width = p.innerWidth, sum = 0;
-    const auto on = [&](double toT, double toWidth) {
-      part.runs.push_back({t, toT, width, toWidth});
-      sum += (width + toWidth) / 2 * (toT - t);
-      t = toT, width = toWidth;
-    };
-    for (const SkinLine& rib : skin.ribs) on(rib.t, lengthOf(rib.line));
-    on(skin.outer, p.outerWidth);
-    if (sum <= 0) continue;
-    for (Part::Run& run : part.runs) run.atFrom *= part.grams / sum, run.atTo *= part.grams / sum;
-    maker.out.push_back(std::move(part));
-  }
+  for (const Skin& skin : skins)
+    if (skin.what != Skin::What::tail) addSkin(maker, skin);
+  for (const Face face : {Face::upper, Face::lower}) addCloth(maker, skins, face);
   return std::move(maker.out);
 }
 

@@ -31,8 +31,8 @@ void checkCaps(const PanelBrief& d, const PanelLoft& loft, const SparLine& line,
                pressed ? m.compression : m.tension, at.load});
     if (!pressed || whole || !capAt(spar.top, share).fitted || !capAt(spar.bottom, share).fitted)
       continue; // a strip alone is bent, not pressed
-    if (spar.webs == Webs::core) {
-      const Material& core = d.tables.named(spar.webMaterial);
+    if (spar.webs == Webs::core || d.built == Built::foam) {
+      const Material& core = d.tables.named(d.built == Built::foam ? d.foam.material : spar.webMaterial);
       keep(bay, {BayCheck::What::buckling, stress, wrinkling(m.modulus, core.modulus, core.shear), at.load});
       continue;
     }
@@ -60,7 +60,10 @@ void checkWeb(const PanelBrief& d, const SparLine& line, const Place& at, double
   keep(bay, {BayCheck::What::web, stress, m.shearStrength, at.load});
   double weaker = std::min(m.shearStrength, d.tables.glue(d.glue).shearStrength);
   for (const Cap& cap : {upper, lower}) weaker = std::min(weaker, d.tables.named(cap.material).shearStrength);
-  keep(bay, {BayCheck::What::glue, stress, weaker, at.load});
+  double glued = width;
+  if (spar.webs == Webs::between && spar.websOn != WebsOn::between) // on the caps' faces, but for what it is short of
+    glued = std::max(std::min(upper.depth, lower.depth) - spar.webShort, 0.05);
+  keep(bay, {BayCheck::What::glue, stress * width / glued, weaker, at.load});
   const double clear = *deep - (upper.depth + lower.depth) / 2;
   if (spar.webs == Webs::core || clear <= 0) return;
   const bool upright = spar.webGrain == Grain::upright;
@@ -90,12 +93,17 @@ void checkEdges(const PanelBrief& d, const PanelLoft& loft, const BentSection& b
     check(BayCheck::What::trailingEdge, chord - d.trailing.onRib(), chord, d.trailingEdge.material);
 }
 
-void checkSheet(const PanelBrief& d, const SparSection& section, double radius, const Place& at, double length,
+void checkSheet(const PanelBrief& d, const SparSection& section, const SheetSkin& skin, const Place& at, double length,
                 SparBay& bay) {
   if (section.skin.empty()) return;
-  const Material& m = d.tables.named(d.sheeting.material);
-  const double holds = pressedSheetBuckling({m.modulus, m.across, m.shear, d.sheeting.thickness}, length, radius);
-  for (const Fibre& f : section.skin) {
+  for (std::size_t i = 0; i < section.skin.size(); ++i) {
+    const Fibre& f = section.skin[i];
+    const SheetRun& sheet = *d.sheeting.on(skin.faces[i / SheetSkin::stripsOfFace] == Face::upper);
+    const Material& m = d.tables.named(sheet.material);
+    const Material& foam = d.tables.named(d.foam.material);
+    const double holds = d.built == Built::foam ? wrinkling(m.modulus, foam.modulus, foam.shear)
+                                                : pressedSheetBuckling({m.modulus, m.across, m.shear, sheet.thickness},
+                                                                       length, skin.radius);
     const double z = (f.low + f.high) / 2, stress = section.bent.stress(std::abs(at.moment), z, m.modulus);
     const bool pressed = (z > section.bent.axis) == (at.moment >= 0);
     keep(bay, {BayCheck::What::sheet, stress, pressed ? m.compression : m.tension, at.load});
@@ -213,7 +221,7 @@ std::vector<SparBay> bayChecks(const PanelBrief& d, const PanelLoft& loft, const
           checkCaps(d, loft, line, sections[k], at, length, into);
           checkWeb(d, line, at, length, into);
           if (edges) checkEdges(d, loft, sections[k].bent, at, into);
-          if (k == 0) checkSheet(d, sections[k], skin.radius, at, to - from, into);
+          if (k == 0) checkSheet(d, sections[k], skin, at, to - from, into);
         }
         edges = false;
       }
@@ -224,13 +232,17 @@ std::vector<SparBay> bayChecks(const PanelBrief& d, const PanelLoft& loft, const
 
 void checkTwistedSheet(const PanelBrief& d, const NoseBox& box, double torque, double length, SparBay& bay) {
   if (box.area <= 0 || torque == 0) return;
-  const Material& m = d.tables.named(d.sheeting.material);
-  const double thick = d.sheeting.thickness, stress = std::abs(torque) / (2 * box.area * thick),
-               face = (box.wall - box.webDepth) / 2;
-  keep(bay, {BayCheck::What::sheetTwist, stress, m.shearStrength, LoadCase::What::dive});
-  if (face > 0)
-    keep(bay, {BayCheck::What::sheetTwistBuckling, stress,
-               shearBuckling({m.modulus, m.across, m.shear, thick}, length, face), LoadCase::What::dive});
+  for (const bool top : {true, false}) { // the same flow goes through both
+    const SheetRun* sheet = d.sheeting.on(top);
+    if (!sheet) continue;
+    const Material& m = d.tables.named(sheet->material);
+    const double thick = sheet->thickness, stress = std::abs(torque) / (2 * box.area * thick),
+                 face = (box.wall - box.webDepth) / 2;
+    keep(bay, {BayCheck::What::sheetTwist, stress, m.shearStrength, LoadCase::What::dive});
+    if (face > 0)
+      keep(bay, {BayCheck::What::sheetTwistBuckling, stress,
+                 shearBuckling({m.modulus, m.across, m.shear, thick}, length, face), LoadCase::What::dive});
+  }
 }
 
 } // namespace eup

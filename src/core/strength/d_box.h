@@ -11,6 +11,11 @@ double torsionConstant(const Polyline& midLine, double thickness);
 /// The mid line of the box that sheet of thickness t makes from the nose to an upright web at x: both surfaces, given
 /// from the nose to the tail in the rib's plane, moved inwards by half the sheet, closed by the web.
 Polyline noseBox(const Polyline& upper, const Polyline& lower, double x, double thickness);
+/// The same of two sheets.
+Polyline noseBox(const Polyline& upper, const Polyline& lower, double x, double above, double below);
+
+/// G t of a skin with the cloth that lies on that face, N/mm.
+double skinShear(const PanelBrief& design, const SkinSheet& skin, bool upper);
 
 /// How far ahead of its web the shear centre of a nose box lies whose bending two caps at the web carry:
 /// 2 A ÷ h × δw ÷ (δw + δs), δ = length ÷ (G t) of web and skin, by Bredt's and Batho's flows with no twist (common to
@@ -23,7 +28,7 @@ struct NoseBox {
   double area = 0;             ///< mm², inside the mid line
   double wall = 0;             ///< mm, all round
   double webDepth = 0;         ///< mm
-  double torsion = 0;          ///< J, mm⁴, the web as thick as the sheet
+  double torsion = 0;          ///< J, mm⁴, by the upper sheet's G; the web as stiff as the sheets
   std::optional<double> ahead; ///< mm, its shear centre before the web; nothing without webs
 };
 /// Nothing where a face is not sheeted as far as the panel's main spar.

@@ -16,6 +16,7 @@ struct PanelStrength {
   JoinStrength join;                 ///< at the panel's root
   std::optional<FrameTwist> twist;   ///< of the twist test
   std::optional<ClothReserve> cloth; ///< of a panel of sheet
+  std::optional<CoreStrength> core;  ///< of a panel of foam
   std::vector<SparBay> bays;         ///< from the root outwards, spar by spar; the first with what holds the join
 };
 

@@ -1,5 +1,9 @@
 #include "core/strength/plate_strength.h"
+#include "core/measure/units.h"
+#include "core/parts/bent_wood.h"
 #include "core/strength/bent_section.h"
+#include "core/strength/d_box.h"
+#include "core/strength/plate_buckling.h"
 #include <algorithm>
 #include <cmath>
 
@@ -14,7 +18,13 @@ struct PlateCut {
 };
 
 double layerOf(const PanelBrief& d) {
-  return d.sheet.clothLayer(d.tables.named(d.sheet.clothMaterial).density);
+  return d.cloth.layer(d.tables.named(d.cloth.material).density);
+}
+
+/// E of its sheet along the span, its grain turned off it.
+double alongSpan(const PanelBrief& d) {
+  const Material& wood = d.tables.named(d.sheet.material);
+  return offTheGrain(wood.modulus, wood.across, degToRad(d.sheet.grainDeg));
 }
 
 /// Wood over wood, in a station's own chord axes: what it is turned by does not stiffen it.
@@ -27,26 +37,74 @@ template <class F> void eachSlice(const PanelLoft& loft, double t, F take) {
   }
 }
 
+/// Of a foam panel at one place: where its strips end, and its skins.
+struct CoreCut {
+  double front = 0, tail = 0; ///< mm behind the nose
+  const SheetRun *top = nullptr, *bottom = nullptr;
+  CoreCut(const PanelBrief& d, double chord)
+      : front(d.leading.onRib()), tail(chord - d.trailing.onRib()), top(d.sheeting.on(true)),
+        bottom(d.sheeting.on(false)) {}
+  double above() const { return top ? top->thickness : 0; }
+  double below() const { return bottom ? bottom->thickness : 0; }
+};
+
+PlateCut coreAt(const PanelBrief& d, const PanelLoft& loft, double t) {
+  PlateCut out;
+  const CoreCut cut(d, loft.frameAt(t).chord);
+  const auto along = [&](const SheetRun& s) {
+    const Material& wood = d.tables.named(s.material);
+    return offTheGrain(wood.modulus, wood.across, degToRad(s.grainDeg));
+  };
+  const double foam = d.tables.named(d.foam.material).modulus, cloth = d.tables.named(d.cloth.material).modulus,
+               layer = layerOf(d);
+  out.fibres.reserve(std::size_t{5} * slices);
+  eachSlice(loft, t, [&](double x, double wide, double up, double down) {
+    if (up <= down) return;
+    out.high = std::max(out.high, up), out.low = std::min(out.low, down);
+    if (x < cut.front)
+      out.fibres.push_back({down, up, wide, d.tables.named(d.leadingEdge.material).modulus});
+    else if (x > cut.tail)
+      out.fibres.push_back({down, up, wide, d.tables.named(d.trailingEdge.material).modulus});
+    else {
+      const double above = std::min(cut.above(), (up - down) / 2), below = std::min(cut.below(), (up - down) / 2);
+      out.fibres.push_back({down + below, up - above, wide, foam});
+      if (above > 0) out.fibres.push_back({up - above, up, wide, along(*cut.top)});
+      if (below > 0) out.fibres.push_back({down, down + below, wide, along(*cut.bottom)});
+    }
+    if (d.cloth.top > 0) out.fibres.push_back({up, up + layer * d.cloth.top, wide, cloth});
+    if (d.cloth.bottom > 0) out.fibres.push_back({down - layer * d.cloth.bottom, down, wide, cloth});
+  });
+  return out;
+}
+
 PlateCut plateAt(const PanelBrief& d, const PanelLoft& loft, double t) {
+  if (d.built == Built::foam) return coreAt(d, loft, t);
   PlateCut out;
   const SheetPanel& s = d.sheet;
-  const double wood = d.tables.named(s.material).modulus, strip = d.tables.named(s.edgeMaterial).modulus,
-               cloth = d.tables.named(s.clothMaterial).modulus, layer = layerOf(d);
+  const double wood = alongSpan(d), strip = d.tables.named(s.edgeMaterial).modulus,
+               cloth = d.tables.named(d.cloth.material).modulus, layer = layerOf(d);
   out.fibres.reserve(std::size_t{3} * slices);
   eachSlice(loft, t, [&](double x, double wide, double up, double down) {
     if (up <= down) return;
     out.fibres.push_back({down, up, wide, x < s.edge ? strip : wood});
-    if (s.clothTop > 0) out.fibres.push_back({up, up + layer * s.clothTop, wide, cloth});
-    if (s.clothBottom > 0) out.fibres.push_back({down - layer * s.clothBottom, down, wide, cloth});
+    if (d.cloth.top > 0) out.fibres.push_back({up, up + layer * d.cloth.top, wide, cloth});
+    if (d.cloth.bottom > 0) out.fibres.push_back({down - layer * d.cloth.bottom, down, wide, cloth});
     out.high = std::max(out.high, up), out.low = std::min(out.low, down);
   });
   return out;
 }
 
+/// What its stress is told of.
+const std::string& toldOf(const PanelBrief& d) {
+  if (d.built != Built::foam) return d.sheet.material;
+  if (const SheetRun* skin = d.sheeting.on(true) ? d.sheeting.on(true) : d.sheeting.on(false)) return skin->material;
+  return d.cloth.any() ? d.cloth.material : d.foam.material;
+}
+
 } // namespace
 
 EdgeSpar plateSpar(const PanelBrief& d, const PanelLoft& loft) {
-  EdgeSpar out{false, d.tables.named(d.sheet.material), {}};
+  EdgeSpar out{false, d.tables.named(toldOf(d)), {}};
   out.along.reserve(strengthSteps + 1);
   for (int i = 0; i <= strengthSteps; ++i) {
     const PlateCut plate = plateAt(d, loft, loft.span() * i / strengthSteps);
@@ -57,23 +115,48 @@ EdgeSpar plateSpar(const PanelBrief& d, const PanelLoft& loft) {
 }
 
 std::vector<EdgeSpar> aloneSpars(const PanelBrief& d, const PanelLoft& loft) {
-  if (d.built == Built::sheet) return {plateSpar(d, loft)};
+  if (d.built == Built::sheet || (d.built == Built::foam && d.spars.empty())) return {plateSpar(d, loft)};
   return edgeSpars(d, loft);
 }
 
+/// Skins and cloth all round a core, which gives a little of its own; the strips along its edges are stiff.
+static double coreTwistStiffness(const PanelBrief& d, const PanelLoft& loft, double t) {
+  const CoreCut cut(d, loft.frameAt(t).chord);
+  const Material &foam = d.tables.named(d.foam.material), &cloth = d.tables.named(d.cloth.material);
+  const auto face = [&](bool upper) {
+    const SheetRun* s = upper ? cut.top : cut.bottom;
+    return s ? skinShear(d, *s, upper) : cloth.shear * layerOf(d) * d.cloth.layers(upper);
+  };
+  const double above = face(true), below = face(false);
+  double open = 0, area = 0, round = 0;
+  eachSlice(loft, t, [&](double x, double wide, double up, double down) {
+    const double deep = std::max(up - down - (cut.above() + cut.below()) / 2, 0.0);
+    const bool strip = x < cut.front || x > cut.tail;
+    const double shear = x < cut.front  ? d.tables.named(d.leadingEdge.material).shear
+                         : x > cut.tail ? d.tables.named(d.trailingEdge.material).shear
+                                        : foam.shear;
+    open += shear * deep * deep * deep * wide / 3;
+    area += deep * wide;
+    if (!strip && above > 0 && below > 0) round += wide / above + wide / below;
+  });
+  if (round > 0) open += 4 * area * area / round;
+  return open;
+}
+
 double plateTwistStiffness(const PanelBrief& d, const PanelLoft& loft, double t) {
+  if (d.built == Built::foam) return coreTwistStiffness(d, loft, t);
   const SheetPanel& s = d.sheet;
   const double wood = d.tables.named(s.material).shear, strip = d.tables.named(s.edgeMaterial).shear,
-               cloth = d.tables.named(s.clothMaterial).shear, layer = layerOf(d);
+               cloth = d.tables.named(d.cloth.material).shear, layer = layerOf(d);
   double open = 0, area = 0, round = 0;
   eachSlice(loft, t, [&](double x, double wide, double up, double down) {
     const double deep = std::max(up - down, 0.0);
     open += (x < s.edge ? strip : wood) * deep * deep * deep * wide / 3;
-    area += (deep + layer * (s.clothTop + s.clothBottom) / 2) * wide;
-    for (const int layers : {s.clothTop, s.clothBottom})
+    area += (deep + layer * (d.cloth.top + d.cloth.bottom) / 2) * wide;
+    for (const int layers : {d.cloth.top, d.cloth.bottom})
       if (layers > 0) round += wide / (cloth * layer * layers);
   });
-  if (s.clothTop > 0 && s.clothBottom > 0 && round > 0) open += 4 * area * area / round;
+  if (d.cloth.top > 0 && d.cloth.bottom > 0 && round > 0) open += 4 * area * area / round;
   return open;
 }
 
@@ -93,9 +176,8 @@ std::optional<FrameTwist> plateTwist(const PanelBrief& d, const PanelLoft& loft,
 
 std::optional<ClothReserve> clothReserve(const PanelBrief& d, const PanelLoft& loft,
                                          const std::vector<LoadCase>& cases) {
-  const SheetPanel& s = d.sheet;
-  if (s.clothTop + s.clothBottom == 0) return std::nullopt;
-  const Material& cloth = d.tables.named(s.clothMaterial);
+  if (!d.cloth.any()) return std::nullopt;
+  const Material& cloth = d.tables.named(d.cloth.material);
   ClothReserve out;
   constexpr int steps = 24;
   for (int i = 0; i <= steps; ++i) {
@@ -106,11 +188,65 @@ std::optional<ClothReserve> clothReserve(const PanelBrief& d, const PanelLoft& l
     for (const LoadCase& c : cases) {
       const double moment = c.load.moment(d.inboard + t);
       for (const bool top : {true, false}) {
-        if ((top ? s.clothTop : s.clothBottom) == 0) continue;
+        if ((top ? d.cloth.top : d.cloth.bottom) == 0) continue;
         const double stress = bent.stress(std::abs(moment), top ? plate.high : plate.low, cloth.modulus),
                      holds = top == (moment >= 0) ? cloth.compression : cloth.tension;
         if (stress > 0 && holds / stress < out.reserve) out = {holds / stress, stress, t, c.what};
       }
+    }
+  }
+  return out;
+}
+
+std::optional<CoreStrength> coreStrength(const PanelBrief& d, const PanelLoft& loft, const std::vector<SparLine>& spars,
+                                         const std::vector<LoadCase>& cases) {
+  if (d.built != Built::foam) return std::nullopt;
+  const Material& foam = d.tables.named(d.foam.material);
+  CoreStrength out;
+  constexpr int steps = 24;
+  for (int i = 0; i <= steps; ++i) {
+    const double t = loft.span() * i / steps;
+    const CoreCut cut(d, loft.frameAt(t).chord);
+    PlateCut plate = coreAt(d, loft, t);
+    for (const SparLine& line : spars) {
+      const Spar& spar = d.spars[static_cast<std::size_t>(line.index)];
+      if (!line.reaches(t)) continue;
+      for (const bool top : {true, false}) {
+        const Cap cap = capAt(top ? spar.top : spar.bottom, line.share(t));
+        if (!cap.fitted) continue;
+        const ChordFrame frame = loft.frameAt(t);
+        const double z = frame.toChord((top ? line.upperSeat : line.lowerSeat).at(t)).y();
+        plate.fibres.push_back({top ? z - cap.depth : z, top ? z : z + cap.depth, capArea(cap) / cap.depth,
+                                d.tables.named(cap.material).modulus});
+      }
+    }
+    const BentSection bent = bentSection(plate.fibres);
+    if (bent.empty()) continue;
+    double give = 0; // S
+    eachSlice(loft, t, [&](double x, double wide, double up, double down) {
+      const double core = up - down - cut.above() - cut.below(), mid = core + (cut.above() + cut.below()) / 2;
+      if (x > cut.front && x < cut.tail && core > 0) give += foam.shear * wide * mid * mid / core;
+    });
+    if (give > 0 && cut.top && cut.bottom && !cases.empty())
+      out.shearSag +=
+          cases.front().load.shear(d.inboard + t) / give * loft.span() / steps * (i == 0 || i == steps ? 0.5 : 1);
+    const double depth = plate.high - plate.low - (cut.above() + cut.below()) / 2,
+                 width = std::max(cut.tail - cut.front, 0.0);
+    for (const LoadCase& c : cases) {
+      const double moment = c.load.moment(d.inboard + t), shear = std::abs(c.load.shear(d.inboard + t));
+      const bool above = moment >= 0; // the upper skin is pressed
+      if (const SheetRun* skin = above ? cut.top : cut.bottom) {
+        const Material& wood = d.tables.named(skin->material);
+        const double modulus = offTheGrain(wood.modulus, wood.across, degToRad(skin->grainDeg)),
+                     stress = bent.stress(std::abs(moment), above ? plate.high : plate.low, modulus),
+                     holds = wrinkling(modulus, foam.modulus, foam.shear);
+        if (stress > 0 && holds / stress < out.wrinkling)
+          out.wrinkling = holds / stress, out.wrinklingStress = stress, out.wrinklingHolds = holds, out.wrinklingAt = t,
+          out.wrinklingLoad = c.what;
+      }
+      const double stress = depth > 0 && width > 0 ? shear / (depth * width) : 0;
+      if (stress > 0 && foam.shearStrength / stress < out.shear)
+        out.shear = foam.shearStrength / stress, out.shearStress = stress, out.shearAt = t, out.shearLoad = c.what;
     }
   }
   return out;

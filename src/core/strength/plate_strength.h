@@ -1,4 +1,5 @@
-// How a panel of sheet bends and twists: a plate of wood, with cloth on its faces. N, mm, MPa.
+// How a panel of sheet or of foam bends and twists: a plate of wood, or a core between its skins and strips, with cloth
+// on its faces. N, mm, MPa.
 #pragma once
 #include "core/strength/edge_spars.h"
 #include "core/strength/wing_frame.h"
@@ -6,8 +7,22 @@
 namespace eup {
 
 /// The plate as one beam along the span, level, its washout left out: its wood, the strip along its leading edge and
-/// its cloth about their common axis, told as if it were all of its wood. Of a panel of sheet.
+/// its cloth about their common axis, told as if it were all of its wood. Of a panel of sheet; one of foam likewise by
+/// its skins, strips and core, told as if it were all of its upper skin (without skins, of its core).
 EdgeSpar plateSpar(const PanelBrief& design, const PanelLoft& loft);
+
+/// What of a foam core gives first: its pressed skin, wrinkling on it (see `wrinkling`), or the core itself, sheared by
+/// V ÷ (width of core × depth between the skins) as in a sandwich beam. Nothing of another panel.
+struct CoreStrength {
+  double wrinkling = 1e9, wrinklingStress = 0, wrinklingHolds = 0, wrinklingAt = 0; ///< least reserve; MPa; mm of span
+  LoadCase::What wrinklingLoad = LoadCase::What::pull;
+  double shear = 1e9, shearStress = 0, shearAt = 0;
+  LoadCase::What shearLoad = LoadCase::What::pull;
+  double shearSag =
+      0; ///< mm at the tip, more than bending gives, pulling up: ∫ V ÷ S, S = Σ G width d² ÷ c (Allen 1969)
+};
+std::optional<CoreStrength> coreStrength(const PanelBrief& design, const PanelLoft& loft,
+                                         const std::vector<SparLine>& spars, const std::vector<LoadCase>& cases);
 
 /// What carries a panel that has no spar: the plate of one of sheet, else the strips along its edges.
 std::vector<EdgeSpar> aloneSpars(const PanelBrief& design, const PanelLoft& loft);

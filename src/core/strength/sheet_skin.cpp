@@ -6,7 +6,7 @@
 namespace eup {
 namespace {
 
-constexpr int stripsOfFace = 8; // a face
+constexpr std::size_t stripsOfFace = SheetSkin::stripsOfFace;
 
 /// E of sheet along the span, its grain turned off it.
 double alongSpan(const Material& wood, double grainDeg) {
@@ -14,14 +14,16 @@ double alongSpan(const Material& wood, double grainDeg) {
 }
 
 void addFace(const PanelBrief& d, const PanelLoft& loft, Face face, double t, std::vector<Fibre>& to) {
-  const double edge = sheetEdgeAt(d, loft, face, t), thick = d.sheeting.thickness;
-  if (edge <= 0) return;
+  const SheetRun* sheet = d.sheeting.on(face == Face::upper);
+  const double edge = sheetEdgeAt(d, loft, face, t);
+  if (!sheet || edge <= 0) return;
+  const double thick = sheet->thickness;
   const double inwards = face == Face::upper ? -thick / 2 : thick / 2,
-               modulus = alongSpan(d.tables.named(d.sheeting.material), d.sheeting.grainDeg);
+               modulus = alongSpan(d.tables.named(sheet->material), sheet->grainDeg);
   Point last = loft.at(face, 0, t);
-  for (int i = 1; i <= stripsOfFace; ++i) {
+  for (std::size_t i = 1; i <= stripsOfFace; ++i) {
     // Closer together at the nose, where the surface bends most.
-    const double share = static_cast<double>(i) / stripsOfFace;
+    const double share = static_cast<double>(i) / static_cast<double>(stripsOfFace);
     const Point next = loft.at(face, edge * share * share, t), middle = (last + next) / 2;
     const double length = (next - last).norm(), rise = next.y() - last.y(), high = std::hypot(rise, thick);
     const double z = middle.y() + inwards;
@@ -68,16 +70,15 @@ bool sheetReaches(const PanelBrief& d, const PanelLoft& loft, Face face) {
 
 SheetSkin sheetSkin(const PanelBrief& d, const PanelLoft& loft, const std::vector<Rib>& ribs) {
   SheetSkin out;
-  std::vector<Face> faces;
   for (const Face face : {Face::upper, Face::lower})
-    if (d.sheeting.carries && sheetReaches(d, loft, face)) faces.push_back(face);
-  if (faces.empty()) return out;
+    if (d.sheeting.carries && sheetReaches(d, loft, face)) out.faces.push_back(face);
+  if (out.faces.empty()) return out;
   for (const Rib& rib : ribs) {
     const double t = std::clamp(rib.t(), 0.0, loft.span());
     if (!out.ribs.empty() && t <= out.ribs.back()) continue;
     out.ribs.push_back(t);
     out.fibres.emplace_back();
-    for (const Face face : faces) addFace(d, loft, face, t, out.fibres.back());
+    for (const Face face : out.faces) addFace(d, loft, face, t, out.fibres.back());
   }
   out.radius = bendOf(d, loft);
   return out;

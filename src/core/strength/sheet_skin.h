@@ -7,7 +7,9 @@ namespace eup {
 
 /// Sheet as strips across the panel, at every rib; straight between ribs.
 struct SheetSkin {
+  static constexpr std::size_t stripsOfFace = 8;
   std::vector<double> ribs;               ///< mm of the panel's span
+  std::vector<Face> faces;                ///< that carry
   std::vector<std::vector<Fibre>> fibres; ///< at each: the same strips, top from the nose, then below
   double radius = 0;                      ///< mm, mean bend of the surface behind its nose; 0 for flat
   bool empty() const { return ribs.size() < 2; }

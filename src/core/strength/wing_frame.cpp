@@ -1,6 +1,7 @@
 #include "core/strength/wing_frame.h"
 #include "core/geometry/polyline.h"
 #include "core/parts/diagonals.h"
+#include "core/strength/d_box.h"
 #include "core/strength/space_frame.h"
 #include <algorithm>
 #include <cmath>
@@ -98,12 +99,12 @@ public:
         const std::array<int, 4> at{ribsOn[i - 1][k - 1], ribsOn[i][k - 1], ribsOn[i][k], ribsOn[i - 1][k]};
         if (*std::min_element(at.begin(), at.end()) < 0) continue;
         for (const bool top : {true, false}) {
-          const bool sheet = (top ? design.sheeting.top : design.sheeting.bottom) && underSheet(lines[k], at);
-          const int bay = static_cast<int>(i);
-          const SheetedBays* all = sheetedBetween(design.sheeted, bay, bay + 1, top);
+          const SheetRun* nose = design.sheeting.on(top);
+          const bool sheet = nose && underSheet(lines[k], at, top ? Face::upper : Face::lower);
+          const SheetedBays* all = sheet ? nullptr : sheetOver(static_cast<int>(i), lines[k - 1], lines[k], at, top);
           wall(at, top,
-               sheet                                 ? of(design.sheeting.material).shear * design.sheeting.thickness
-               : all                                 ? of(all->material).shear * all->thickness
+               sheet                                 ? skinShear(design, *nose, top)
+               : all                                 ? skinShear(design, *all, top)
                : design.stiffening.covers(top, !top) ? cover.shear
                                                      : 0);
         }
@@ -259,12 +260,23 @@ private:
   }
 
   /// The sheet covers what lies before its edge; a wall half under it counts as bare.
-  bool underSheet(const Line& behind, const std::array<int, 4>& corners) const {
+  bool underSheet(const Line& behind, const std::array<int, 4>& corners, Face face) const {
     if (behind.kind == Line::Kind::leadingEdge) return false;
     const double t = (of(corners[2]).t + of(corners[3]).t) / 2, x = at(behind, t).x();
     const ChordFrame f = loft.frameAt(t);
-    const double edge = std::max(sheetEdgeAt(design, loft, Face::upper, t), sheetEdgeAt(design, loft, Face::lower, t));
-    return (x - f.le.x()) / f.chord <= edge + 0.02;
+    return (x - f.le.x()) / f.chord <= sheetEdgeAt(design, loft, face, t) + 0.02;
+  }
+
+  /// The sheet over a bay that covers the wall between two lines, by the wall's middle.
+  const SheetedBays* sheetOver(int bay, const Line& ahead, const Line& behind, const std::array<int, 4>& corners,
+                               bool top) const {
+    const SheetedBays* all = sheetedBetween(design.sheeted, bay, bay + 1, top);
+    if (!all) return nullptr;
+    const double t = (of(corners[2]).t + of(corners[3]).t) / 2;
+    const ChordFrame f = loft.frameAt(t);
+    const double middle = ((at(ahead, t).x() + at(behind, t).x()) / 2 - f.le.x()) / f.chord;
+    const auto place = sheetedPlace(design, loft, *all, top ? Face::upper : Face::lower);
+    return place && place->isBetween(middle, t) ? all : nullptr;
   }
 
   void wall(const std::array<int, 4>& i, bool top, double shear) {
@@ -282,13 +294,16 @@ private:
     const CapStrips& c = design.capStrips;
     const Material& m = of(c.material);
     for (const bool top : {true, false}) {
-      if (!(top ? c.top : c.bottom) || sheetedAt(design, rib, top ? Face::upper : Face::lower)) continue;
-      const double edge =
-          sheetEdgeAt(design, loft, top ? Face::upper : Face::lower, std::clamp(rib.t(), 0.0, loft.span()));
+      const Face face = top ? Face::upper : Face::lower;
+      const SheetedBays* over = sheetedAt(design, rib, face);
+      if (!(top ? c.top : c.bottom)) continue;
+      const double t = std::clamp(rib.t(), 0.0, loft.span()), edge = sheetEdgeAt(design, loft, face, t);
+      const auto sheeted = over ? sheetedPlace(design, loft, *over, face) : std::nullopt;
       for (std::size_t i = 1; i < sequence.size(); ++i) {
         const Crossing &a = of(sequence[i - 1]), &b = of(sequence[i]);
         const Point3 from = top ? a.top : a.bottom, to = top ? b.top : b.bottom;
-        if ((from.x() + to.x()) / 2 - rib.frame.le.x() < edge * rib.frame.chord) continue;
+        const double middle = ((from.x() + to.x()) / 2 - rib.frame.le.x()) / rib.frame.chord;
+        if (middle < edge || (sheeted && sheeted->isBetween(middle, t))) continue;
         frame.member(a.node, from, b.node, to, rectangularMember(m.modulus, m.shear, c.width, c.thickness),
                      Point3::UnitZ());
       }

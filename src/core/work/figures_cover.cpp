@@ -50,6 +50,25 @@ void coverFigures(const TruePanel& w, FigureList& out) {
   }
   if (pieces.empty()) return;
   const int hands = w.design.mirrored ? 2 : 1;
+  double grams = 0;
+  for (const Part& part : w.parts)
+    if (part.what == Part::What::covering) grams += part.grams;
+  const CoveringStuff& stuff = w.design.tables.covering(w.design.stiffening.covering);
+  const double dope = w.design.stiffening.dope;
+  out.add({"cover.mass",
+           "Covering, dry",
+           grams,
+           Quantity::mass,
+           Stage::skins,
+           dope > 0 ? fmt::format("one hand, {} of covering and {} of dope",
+                                  told(grams / (1 + dope), Quantity::mass, w.design.unit),
+                                  told(grams * dope / (1 + dope), Quantity::mass, w.design.unit))
+                    : std::string("one hand"),
+           "area of the faces that are covered × g/m² × (1 + dope ÷ covering)",
+           fmt::format("{} g/m² × (1 + {}) over {:.2f} dm² = {:.2f} g", stuff.areaWeight, dope,
+                       stuff.areaWeight > 0 ? grams / (stuff.areaWeight * (1 + dope)) * 100 : 0.0, grams),
+           stuff.source,
+           {"stiffening.covering", "stiffening.coveringOn", "stiffening.dope"}});
   out.add({"cover.roll",
            "Covering off the roll",
            rollFor(pieces, w.design.cutList, hands),

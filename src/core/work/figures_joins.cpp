@@ -195,7 +195,7 @@ void endCutFigures(const TruePanel& w, const SawnEnd& end, FigureList& out) {
   for (const SawnStrip& s : sawnEnds(w.design, w.shape.loft, w.frame.spars, end.root, end.lean)) {
     const std::string key = end.key + s.key, what = s.name + end.which;
     const std::string runs =
-        fmt::format("{} runs {} aft and {} up over {}; the join leans {}", s.sheet ? "the LE" : "it",
+        fmt::format("{} runs {} aft and {} up over {}; the join leans {}", s.sheet ? "its front edge" : "it",
                     out.len(s.along.x()), out.len(s.along.z()), out.len(s.along.y()), out.deg(end.lean));
     // At an outer end the strip lies on the other side of the plane: what is longer there is shorter here.
     const char *longer = end.root ? "front" : "back", *leans = end.root ? "below" : "above";
@@ -205,7 +205,8 @@ void endCutFigures(const TruePanel& w, const SawnEnd& end, FigureList& out) {
     };
     if (s.sheet) {
       add(".mitre", ", mitre", s.cut.mitre,
-          fmt::format("on its face, out of square to the LE's edge; + longer at the {}. Cut it before the long edge",
+          fmt::format("on its face half way along its end, out of square to its front edge; + longer at the {}. Cut it "
+                      "before the long edge; from corner to corner it is told with the skin",
                       longer),
           "where the plane that halves the join meets the sheet");
       add(".tilt", ", blade tilts", s.cut.tilt,
@@ -297,7 +298,8 @@ void joinFigures(const TruePanel& w, FigureList& out) {
   }
   const bool whole = !j.centre && w.design.join.angleTaken == AngleTaken::outer;
   const char* half = j.centre ? "Γ" : whole ? "Γ − Γ inside" : "half of Γ − Γ inside";
-  out.add({"join.rootLean", w.sheet ? "Its end leans" : "Root rib leans", j.lean, Quantity::angle, Stage::joins,
+  out.add({"join.rootLean", w.design.built != Built::ribs ? "Its end leans" : "Root rib leans", j.lean, Quantity::angle,
+           Stage::joins,
            whole                     ? (w.design.join.rootLeans
                                             ? "out of square to the panel; this rib alone is cut for it, the panel inside ends square"
                                             : "out of square to the panel; this end alone is bevelled, the panel inside ends square")
@@ -310,7 +312,7 @@ void joinFigures(const TruePanel& w, FigureList& out) {
            fmt::format("root depth × tan ({})", half),
            fmt::format("{} × tan {} = {}", out.len(j.rootDepth), out.deg(std::abs(j.lean)), out.len(j.trim)),
            planeGeometry, takenFrom});
-  if (!w.sheet) // a rib that leans is cut taller; an end of sheet is bevelled
+  if (w.design.built == Built::ribs) // a rib that leans is cut taller; an end of sheet is bevelled
     out.add({"join.rootTaller", "Root rib cut taller", j.rootTaller - 1, Quantity::percent, Stage::joins,
              "because it leans", fmt::format("1 ÷ cos ({}) − 1", half),
              fmt::format("1 ÷ cos {} − 1 = {:.2f} %", out.deg(j.lean), (j.rootTaller - 1) * 100), planeGeometry,

@@ -102,6 +102,8 @@ const char* wordsOf(PartMass::What what) {
     return "struts";
   case PartMass::What::post:
     return "posts";
+  case PartMass::What::core:
+    return "foam";
   }
   return "";
 }

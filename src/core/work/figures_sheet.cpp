@@ -22,7 +22,7 @@ Corners cornersOf(const TruePanel& w) {
 }
 
 void strengthFigures(const TruePanel& w, FigureList& out) {
-  const std::vector<std::string> from{"sheet.thickness", "sheet.material", "sheet.clothTop", "flying.loadFactor"};
+  const std::vector<std::string> from{"sheet.thickness", "sheet.material", "cloth.top", "flying.loadFactor"};
   const Strength& bending = w.strength.bending;
   if (bending.edges.empty() || bending.rootStiffness <= 0) return;
   const EdgeStrength& plate = bending.edges.front();
@@ -35,7 +35,7 @@ void strengthFigures(const TruePanel& w, FigureList& out) {
            "Σ E (I + A d²) of wood, strip and cloth about their common axis",
            fmt::format("{:.4g} N·mm²", bending.rootStiffness),
            "transformed section",
-           {"sheet.thickness", "sheet.material", "sheet.clothTop", "sheet.clothBottom"}});
+           {"sheet.thickness", "sheet.material", "cloth.top", "cloth.bottom"}});
   if (plate.worstReserve < 1e8)
     out.add({"sheet.reserve", "Wood's reserve", plate.worstReserve, Quantity::ratio, Stage::skins,
              fmt::format("{} out from {}, {}", out.len(plate.worstAt), innerEnd(w.design), wordsOf(plate.worstCase)),
@@ -64,14 +64,15 @@ void sheetFigures(const TruePanel& w, FigureList& out) {
   if (!w.sheet) return;
   const SheetPanelMade& s = *w.sheet;
   const SheetPanel& d = w.design.sheet;
-  const std::vector<std::string> plan{"panel.span", "panel.rootChord", "panel.tipChord", "sheet.edge"};
+  const std::vector<std::string> plan{"panel.span", "panel.rootChord", "panel.tipChord", "sheet.edge", "sheet.grain"};
   out.add({"sheet.length", "Sheet, length", s.length, Quantity::length, Stage::skins,
            "of the blank along its front edge; left longer to be trimmed",
            "its corners' farthest way along the front edge",
            fmt::format("{}; area {}", wayOf(s.way), told(s.area, Quantity::area, w.design.unit)), "plane geometry",
            plan, true});
   out.add({"sheet.width", "Sheet, width", s.width, Quantity::length, Stage::skins,
-           s.boards > 1 ? fmt::format("square to its front edge; {} boards edge-joined", s.boards)
+           s.boards > 1 ? fmt::format("square to its front edge; {} boards of {} by {} edge-joined along their grain",
+                                      s.boards, out.len(s.boardLength), out.len(s.boardWidth))
                         : std::string("square to its front edge"),
            "its corners' farthest way across", fmt::format("sheets are {} wide", out.len(w.design.cutList.sheetWidth)),
            "plane geometry", plan, true});
@@ -104,8 +105,10 @@ void sheetFigures(const TruePanel& w, FigureList& out) {
     }
   if (s.way == SheetWay::bent) {
     const Material& wood = w.design.tables.named(d.material);
-    bendFigure("sheet.bend", "Bent to a radius of", s.bend, d.thickness, wood, dryBendAcross(wood),
-               "of its outer face, across its grain", {"sheet.thickness", "sheet.material"}, Stage::skins, out);
+    bendFigure("sheet.bend", "Bent to a radius of", s.bend, d.thickness, wood, dryBendRound(wood, d.grainDeg),
+               d.grainDeg == 0 ? std::string("of its outer face, across its grain")
+                               : fmt::format("of its outer face, its grain {}° off the front edge", d.grainDeg),
+               {"sheet.thickness", "sheet.material", "sheet.grain"}, Stage::skins, out);
   }
   const Corners corners = cornersOf(w);
   if (std::max(corners.leading, corners.trailing) > 0.05)
@@ -136,11 +139,11 @@ void sheetFigures(const TruePanel& w, FigureList& out) {
            Stage::skins,
            "one hand, without glue",
            "volume between its faces × density, and cloth in resin",
-           cloth > 0 ? fmt::format("{:.3g} g of that are cloth in its resin, {} + {} layers", cloth, d.clothTop,
-                                   d.clothBottom)
+           cloth > 0 ? fmt::format("{:.3g} g of that are cloth in its resin, {} + {} layers", cloth, w.design.cloth.top,
+                                   w.design.cloth.bottom)
                      : std::string("wood alone"),
            "materials' table",
-           {"sheet.thickness", "sheet.material", "sheet.clothTop", "sheet.clothBottom"},
+           {"sheet.thickness", "sheet.material", "cloth.top", "cloth.bottom"},
            true});
   strengthFigures(w, out);
 }
@@ -159,7 +162,7 @@ void sheetFindings(Finder f) {
            s.needsAt,
            {"sheet.thickness"}});
   if (s.way == SheetWay::bent && s.bend > 0) {
-    const Bends how = bendsAt(d.thickness, s.bend, dryBendAcross(f.w.design.tables.named(d.material)));
+    const Bends how = bendsAt(d.thickness, s.bend, dryBendRound(f.w.design.tables.named(d.material), d.grainDeg));
     if (how != Bends::dry)
       f.say({how == Bends::wet ? "skin.soak" : "skin.breaks",
              how == Bends::wet ? Severity::note : Severity::warning,
@@ -182,7 +185,7 @@ void sheetFindings(Finder f) {
          fmt::format("Strength is {:.2f} of the stress {} out. {} or more is usual.", reserve, f.len(at), usualReserve),
          "Take it thicker, harder, or with a layer of cloth more on each face.",
          {},
-         {"sheet.thickness", "sheet.material", "sheet.clothTop", "sheet.clothBottom"}});
+         {"sheet.thickness", "sheet.material", "cloth.top", "cloth.bottom"}});
   };
   if (!f.w.strength.bending.edges.empty()) {
     const EdgeStrength& plate = f.w.strength.bending.edges.front();

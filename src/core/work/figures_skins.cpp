@@ -10,30 +10,72 @@ namespace {
 
 const char* developed = "the ruled panel laid flat, straight line by straight line";
 
-/// "sheeted.0.": the decisions of a run of bays.
-std::string bayPath(const Skin& skin) {
-  return fmt::format("sheeted.{}.", skin.run);
+/// "sheeted.0.": the decisions of a skin.
+std::string skinPath(const TruePanel& w, const Skin& skin) {
+  if (skin.what == Skin::What::bays) return fmt::format("sheeted.{}.", skin.run);
+  return skin.face == Face::lower && w.design.sheeting.ownBelow ? "sheeting.below." : "sheeting.";
 }
 
 /// What decides a skin's breadth.
-std::vector<std::string> decidedBy(const Skin& skin) {
+std::vector<std::string> decidedBy(const TruePanel& w, const Skin& skin) {
   if (skin.what == Skin::What::tail) return {"trailingEdge.width", "panel.rootChord", "panel.tipChord"};
+  const std::string path = skinPath(w, skin);
   if (skin.what == Skin::What::bays)
-    return {bayPath(skin) + "toRib", bayPath(skin) + "fromRib", "panel.rootChord", "trailingEdge.width"};
-  return {"sheeting.fraction", "sheeting.to", "panel.rootChord", "panel.tipChord", "leadingEdge.width"};
+    return {path + "to", path + "from", path + "toRib", path + "fromRib", "panel.rootChord", "trailingEdge.width"};
+  return {path + "fraction", path + "to", "sheeting.from", "panel.rootChord", "panel.tipChord", "leadingEdge.width"};
 }
 
-std::string thicknessOf(const Skin& skin) {
-  if (skin.what == Skin::What::bays) return bayPath(skin) + "thickness";
-  return skin.what == Skin::What::tail ? "trailingEdge.sheet" : "sheeting.thickness";
+std::string thicknessOf(const TruePanel& w, const Skin& skin) {
+  return skin.what == Skin::What::tail ? "trailingEdge.sheet" : skinPath(w, skin) + "thickness";
 }
 
-std::string grainOf(const Skin& skin) {
-  return skin.what == Skin::What::bays ? bayPath(skin) + "grain" : "sheeting.grain";
+std::string jointsPath(const Skin& skin) {
+  const std::string list = skin.face == Face::upper ? "joints" : "jointsBelow";
+  return skin.what == Skin::What::bays ? fmt::format("sheeted.{}.{}", skin.run, list) : "sheeting." + list;
 }
 
-std::string layersOf(const Skin& skin) {
-  return skin.what == Skin::What::bays ? bayPath(skin) + "layers" : "sheeting.layers";
+/// Where its sheets are joined, and how long they are.
+void jointFigures(const TruePanel& w, const Skin& skin, FigureList& out) {
+  const std::string key = fmt::format("skin.{}.", skin.key);
+  const bool chosen =
+      !skin.joints.empty() && skin.what != Skin::What::tail &&
+      !(skin.what == Skin::What::bays
+            ? (skin.face == Face::upper ? w.design.sheeted[static_cast<std::size_t>(skin.run)].joints
+                                        : w.design.sheeted[static_cast<std::size_t>(skin.run)].jointsBelow)
+            : (skin.face == Face::upper ? w.design.sheeting.joints : w.design.sheeting.jointsBelow))
+           .empty();
+  const double over = skin.of.jointLength();
+  const std::string how =
+      skin.of.joint == SheetJoint::butt ? std::string("butted, half the rib each")
+      : skin.of.joint == SheetJoint::scarf
+          ? fmt::format("scarfed over {}, {} to 1", out.len(over), skin.of.overlap)
+          : fmt::format("lapped by {}, the rib let down there by {}", out.len(over), out.len(skin.of.thickness));
+  for (std::size_t i = 0; i < skin.joints.size(); ++i) {
+    const SkinJoint &right = skin.joints[i], &left = skin.leftJoints[i];
+    out.add({fmt::format("{}joint.{}", key, i + 1),
+             fmt::format("Joint {}: {}", i + 1, skin.name),
+             right.t,
+             Quantity::length,
+             Stage::skins,
+             fmt::format("on the middle of R{}, {}, from {}{}", right.rib, how, innerEnd(w.design),
+                         left.rib != right.rib ? fmt::format("; on the left hand on R{}", left.rib) : std::string()),
+             chosen ? "as chosen" : "the last rib that the stock reaches; below one rib sooner",
+             fmt::format("stock {}", out.len(w.design.cutList.stock)),
+             "common practice",
+             {"cutList.stock", jointsPath(skin), "cutList.leftSooner"}});
+  }
+  const std::vector<double> pieces = skin.pieces(Hand::right);
+  for (std::size_t i = 0; pieces.size() > 1 && i < pieces.size(); ++i)
+    out.add({fmt::format("{}piece.{}", key, i + 1),
+             fmt::format("Piece {}: {}", i + 1, skin.name),
+             pieces[i],
+             Quantity::length,
+             Stage::skins,
+             "along its front edge, joint in it; counted from the inner end",
+             "share of the front edge from joint to joint, and half of every scarf or lap",
+             fmt::format("of {}", out.len(lengthOf(skin.pattern.front))),
+             "plane geometry",
+             {jointsPath(skin), "cutList.stock"}});
 }
 
 void endFigures(const TruePanel& w, const Skin& skin, bool inner, FigureList& out) {
@@ -48,7 +90,7 @@ void endFigures(const TruePanel& w, const Skin& skin, bool inner, FigureList& ou
            "laid flat, along its end from its front edge to its rear one", "length of the surface between its edges",
            fmt::format("{} of chord {}", out.len(width),
                        out.len(w.shape.loft.frameAt(inner ? skin.inner : skin.outer).chord)),
-           developed, decidedBy(skin), true});
+           developed, decidedBy(w, skin), true});
   out.add({key + "Angle",
            fmt::format("End {}: {}", end, skin.name),
            std::abs(angle),
@@ -84,7 +126,7 @@ void skinFigures(const TruePanel& w, FigureList& out) {
              developed,
              {"panel.span", "panel.tipSetback"}});
     out.add({key + "area", "Area: " + name, p.area, Quantity::area, Stage::skins, "of the flat pattern, one hand",
-             "area inside its outline", told(p.area, Quantity::area, w.design.unit), developed, decidedBy(skin)});
+             "area inside its outline", told(p.area, Quantity::area, w.design.unit), developed, decidedBy(w, skin)});
     out.add({key + "misfit",
              "Misfit: " + name,
              p.misfit,
@@ -104,7 +146,8 @@ void skinFigures(const TruePanel& w, FigureList& out) {
                              skin.of.layers > 1 ? "its innermost layer's outer face" : "its outer face", skin.bendRib,
                              skin.of.grainDeg == 0 ? std::string("across its grain")
                                                    : fmt::format("with its grain {}° off the span", skin.of.grainDeg)),
-                 {thicknessOf(skin), grainOf(skin), layersOf(skin), "leadingEdge.width"}, Stage::skins, out);
+                 {thicknessOf(w, skin), skinPath(w, skin) + "grain", skinPath(w, skin) + "layers", "leadingEdge.width"},
+                 Stage::skins, out);
     if (skin.of.layers > 1)
       out.add({key + "layers",
                "Inner layer is narrower: " + name,
@@ -115,7 +158,7 @@ void skinFigures(const TruePanel& w, FigureList& out) {
                "thickness of a layer × what it is rolled round, from edge to edge",
                fmt::format("{} × {:.3f} rad", out.len(skin.layer()), skin.turned),
                "parallel curves",
-               {layersOf(skin), thicknessOf(skin)},
+               {skinPath(w, skin) + "layers", thicknessOf(w, skin)},
                true});
     out.add(
         {key + "strips",
@@ -127,18 +170,8 @@ void skinFigures(const TruePanel& w, FigureList& out) {
          "width ÷ width of the sheets, upwards",
          fmt::format("{} ÷ {}", out.len(std::max(p.innerWidth, p.outerWidth)), out.len(w.design.cutList.sheetWidth)),
          "common practice",
-         {"cutList.sheetWidth", decidedBy(skin).front()}});
-    for (std::size_t i = 0; i < skin.joints.size(); ++i)
-      out.add({fmt::format("{}joint.{}", key, i + 1),
-               fmt::format("Joint {}: {}", i + 1, name),
-               w.rib(skin.joints[i].rib).t(),
-               Quantity::length,
-               Stage::skins,
-               fmt::format("on the middle of R{}, half the rib each, from {}", skin.joints[i].rib, innerEnd(w.design)),
-               "the last rib that the stock reaches; below one rib sooner",
-               fmt::format("stock {}", out.len(w.design.cutList.stock)),
-               "common practice",
-               {"cutList.stock", "ribs.count"}});
+         {"cutList.sheetWidth", decidedBy(w, skin).front()}});
+    jointFigures(w, skin, out);
   }
 }
 
@@ -157,6 +190,37 @@ static void sheetedFindings(Finder f) {
              "Let them end on a rib farther out.",
              {},
              {path + "toRib", path + "fromRib"}});
+    if (all[i].from == BaysFrom::fraction)
+      for (const Skin& skin : f.w.skins)
+        if (skin.what == Skin::What::nose && (skin.face == Face::upper ? all[i].top : all[i].bottom) &&
+            sheetEdgeAt(f.w.design, f.w.shape.loft, skin.face, 0) > all[i].fromFraction + 1e-6) {
+          f.say({"sheeted.nose",
+                 Severity::warning,
+                 Stage::skins,
+                 "Sheet over bays begins under the nose sheet",
+                 fmt::format("It should begin at {:.1f} % of the chord; it begins where the nose sheet ends.",
+                             100 * all[i].fromFraction),
+                 "Let it begin farther aft, or end the nose sheet sooner.",
+                 {},
+                 {path + "fromFraction", "sheeting.fraction"}});
+          break;
+        }
+    for (const Face face : {Face::upper, Face::lower})
+      if ((face == Face::upper ? all[i].top : all[i].bottom) && all[i].fromRib < all[i].toRib &&
+          std::none_of(f.w.skins.begin(), f.w.skins.end(), [&](const Skin& skin) {
+            return skin.what == Skin::What::bays && skin.run == static_cast<int>(i) && skin.face == face;
+          })) {
+        f.say({"sheeted.none",
+               Severity::warning,
+               Stage::skins,
+               fmt::format("Nothing is left for the sheet from rib {} to rib {}, {}", all[i].fromRib, all[i].toRib,
+                           face == Face::upper ? "on top" : "below"),
+               "It should end before it begins, or under what lies before it.",
+               "Let it end farther aft, or begin farther forward.",
+               {},
+               {path + "to", path + "from"}});
+        break;
+      }
     for (std::size_t k = 0; k < i; ++k)
       if (((all[i].top && all[k].top) || (all[i].bottom && all[k].bottom)) &&
           std::max(all[i].fromRib, all[k].fromRib) < std::min(all[i].toRib, all[k].toRib))
@@ -192,6 +256,48 @@ static std::string lettingIn(const TruePanel& w, const Skin& skin, double takes)
   return out;
 }
 
+/// Pieces longer than the stock, ribs that no sheet can be joined on, joints that fall together.
+static void sheetJointFindings(Finder f, const Skin& skin, const std::string& key) {
+  const double stock = f.w.design.cutList.stock;
+  const std::vector<double> pieces = skin.pieces(Hand::right);
+  const double longest = *std::max_element(pieces.begin(), pieces.end());
+  if (!skin.wanted.empty())
+    f.say({key + ".jointNot",
+           Severity::warning,
+           Stage::skins,
+           fmt::format("The {} cannot be joined on R{}", skin.name, skin.wanted.front()),
+           "It is no rib between its ends.",
+           "Choose a rib that it lies over; end ribs join it to nothing.",
+           {},
+           {jointsPath(skin)}});
+  if (longest > stock + 1e-6)
+    f.say({key + ".joint",
+           Severity::warning,
+           Stage::skins,
+           skin.joints.empty() ? fmt::format("The {} has no rib to be joined on", skin.name)
+                               : fmt::format("A piece of the {} is longer than its stock", skin.name),
+           fmt::format("It is {} long, its stock {}.", f.len(longest), f.len(stock)),
+           skin.joints.empty() ? "Set a rib closer, or buy longer sheet." : "Join it on one rib more.",
+           {},
+           {"cutList.stock", skin.joints.empty() ? "ribs.count" : jointsPath(skin)}});
+  if (skin.face == Face::upper || skin.joints.empty()) return;
+  for (const Skin& other : f.w.skins)
+    if (other.face == Face::upper && other.what == skin.what && other.run == skin.run)
+      for (const SkinJoint& a : skin.joints)
+        for (const SkinJoint& b : other.joints)
+          if (a.rib == b.rib) {
+            f.say({key + ".together",
+                   Severity::note,
+                   Stage::skins,
+                   fmt::format("Sheets are joined on R{} on top and below", a.rib),
+                   "Both faces are weak at one place.",
+                   "Join the lower one a rib farther in or out.",
+                   a.rib,
+                   {jointsPath(skin)}});
+            return;
+          }
+}
+
 void skinFindings(Finder f) {
   sheetedFindings(f);
   const Sheeting& nose = f.w.design.sheeting;
@@ -207,15 +313,18 @@ void skinFindings(Finder f) {
              "Let it reach farther aft, or leave it off.",
              {},
              {"sheeting.fraction", "sheeting.to", "leadingEdge.width"}});
-  if ((nose.top || nose.bottom) && nose.carries && std::abs(nose.grainDeg) > 10)
-    f.say({"skin.grain",
-           Severity::warning,
-           Stage::skins,
-           "The nose sheet is to carry bending across its grain",
-           fmt::format("Its grain lies {}° off the span: it is reckoned as soft as that.", nose.grainDeg),
-           "Turn its grain along the span, or let the spar carry alone.",
-           {},
-           {"sheeting.grain", "sheeting.carries"}});
+  for (const bool top : {true, false})
+    if (const SheetRun* sheet = nose.on(top); sheet && nose.carries && std::abs(sheet->grainDeg) > 10) {
+      f.say({"skin.grain",
+             Severity::warning,
+             Stage::skins,
+             "The nose sheet is to carry bending across its grain",
+             fmt::format("Its grain lies {}° off the span: it is reckoned as soft as that.", sheet->grainDeg),
+             "Turn its grain along the span, or let the spar carry alone.",
+             {},
+             {!top && nose.ownBelow ? "sheeting.below.grain" : "sheeting.grain", "sheeting.carries"}});
+      break;
+    }
   for (const Skin& skin : f.w.skins) {
     const std::string key = "skin." + skin.key.substr(0, skin.key.find('.'));
     if (skin.what != Skin::What::tail && skin.bend > 0) {
@@ -241,7 +350,8 @@ void skinFindings(Finder f) {
                                skin.of.layers + 1)
                  : std::string("Take it thinner, softer, or butt it behind a deeper leading edge."),
              skin.bendRib,
-             {thicknessOf(skin), layersOf(skin), grainOf(skin), "leadingEdge.width"}});
+             {thicknessOf(f.w, skin), skinPath(f.w, skin) + "layers", skinPath(f.w, skin) + "grain",
+              "leadingEdge.width"}});
     }
     constexpr double takes = 0.5; // mm over the width: common practice, sheet gives that much
     if (skin.pattern.misfit > takes)
@@ -254,16 +364,7 @@ void skinFindings(Finder f) {
              "Let it in: " + lettingIn(f.w, skin, takes) + ", or turn the tip less.",
              {},
              {"panel.washout"}});
-    const double length = lengthOf(skin.pattern.front), stock = f.w.design.cutList.stock;
-    if (length > stock && skin.joints.empty())
-      f.say({key + ".joint",
-             Severity::warning,
-             Stage::skins,
-             fmt::format("The {} has no rib to be joined on", skin.name),
-             fmt::format("It is {} long, its stock {}.", f.len(length), f.len(stock)),
-             "Set a rib closer, or buy longer sheet.",
-             {},
-             {"cutList.stock", "ribs.count"}});
+    sheetJointFindings(f, skin, key);
   }
 }
 

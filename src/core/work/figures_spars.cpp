@@ -142,17 +142,22 @@ void noseBoxFigures(const TruePanel& w, FigureList& out) {
   const NoseBox& box = *w.strength.noseBox;
   const Spar& spar = d.spars[static_cast<std::size_t>(box.spar)];
   const std::string path = fmt::format("spars.{}", box.spar);
-  out.add({"box.torsion",
-           "Nose box against twist, J",
-           box.torsion,
-           Quantity::torsion,
-           Stage::spars,
-           fmt::format("root; sheet from the nose to an upright web at the {}, as thick as the sheet", spar.name),
-           "4 A² t ÷ length of the wall, on its mid line",
-           fmt::format("4 × ({:.0f} mm²)² × {} mm ÷ {:.1f} mm = {:.0f} mm⁴", box.area, d.sheeting.thickness, box.wall,
-                       box.torsion),
-           "Bredt's formula for thin closed tubes",
-           {"sheeting.thickness", path + ".rootFraction", "sections.root.kind", "panel.rootChord"}});
+  out.add(
+      {"box.torsion",
+       "Nose box against twist, J",
+       box.torsion,
+       Quantity::torsion,
+       Stage::spars,
+       fmt::format("root; sheet from the nose to an upright web at the {}, as thick as the sheet", spar.name),
+       "4 A² t ÷ length of the wall, on its mid line",
+       !d.sheeting.ownBelow && !d.cloth.any()
+           ? fmt::format("4 × ({:.0f} mm²)² × {} mm ÷ {:.1f} mm = {:.0f} mm⁴", box.area, d.sheeting.thickness, box.wall,
+                         box.torsion)
+           : fmt::format("4 × ({:.0f} mm²)² ÷ ∮ ds ÷ t over {:.1f} mm, every wall as thick as the upper sheet would "
+                         "have to be, cloth with it = {:.0f} mm⁴",
+                         box.area, box.wall, box.torsion),
+       "Bredt's formula for thin closed tubes",
+       {"sheeting.thickness", path + ".rootFraction", "sections.root.kind", "panel.rootChord"}});
   if (!box.ahead) return;
   const Material &web = d.tables.named(spar.webMaterial), &sheet = d.tables.named(d.sheeting.material);
   out.add(
@@ -193,6 +198,7 @@ void sparFigures(const TruePanel& w, FigureList& out) {
        {"flying.mass", "flying.loadFactor", "flying.shape", "panel.span", "panel.rootChord", "panel.tipChord"},
        true});
   for (const EdgeStrength& e : st.edges) {
+    if (w.foam) break; // its skins and core, told with the foam
     const std::string head = e.leading ? "edge.leading." : "edge.trailing.",
                       edge = e.leading ? "leadingEdge" : "trailingEdge";
     const EdgeSection root = edgeSection(w.design, w.shape.loft, e.leading, 0);

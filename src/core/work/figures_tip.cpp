@@ -123,7 +123,7 @@ void tipFigures(const TruePanel& w, FigureList& out) {
              tip.area,
              Quantity::area,
              Stage::panels,
-             "beyond the tip rib, one hand",
+             w.sheet ? "beyond the last station, one hand" : "beyond the tip rib, one hand",
              own       ? "Σ of the triangles under its outline"
              : rounded ? "chord × radius − (2 − π ÷ 2) × radius²"
                        : "π ÷ 4 × chord × reach",
@@ -139,7 +139,7 @@ void tipFigures(const TruePanel& w, FigureList& out) {
               own ? "tip.rounding" : "panel.tipChord"}});
   }
   if (w.design.tip.kind == TipKind::bow) bowFigures(w, out);
-  if (w.design.tip.kind == TipKind::block || rounded)
+  if (!w.sheet && (w.design.tip.kind == TipKind::block || rounded))
     out.add({"tip.block",
              "Tip block, depth",
              w.frame.ribs.back().depth + std::abs(w.design.tip.raised),
@@ -151,7 +151,7 @@ void tipFigures(const TruePanel& w, FigureList& out) {
              planeGeometry,
              {"tip.reach", "tip.raised", "panel.tipChord"},
              true});
-  restFigures(w, out);
+  if (w.design.built == Built::ribs) restFigures(w, out);
 }
 
 } // namespace eup

@@ -69,6 +69,8 @@ void tipFindings(Finder f);
 void stackFindings(Finder f);
 void skinFindings(Finder f);
 void coverFindings(Finder f);
+void clothFindings(Finder f);
+void foamFindings(Finder f);
 void sheetFindings(Finder f);
 void holdFindings(Finder f);
 void stickFindings(Finder f);

@@ -222,7 +222,7 @@ void strengthFindings(Finder f) {
            {"spars.0.stops", "spars.0.stopsAt"}});
   }
   for (const EdgeStrength& e : f.w.strength.bending.edges) {
-    if (e.worstReserve >= usualReserve) continue;
+    if (e.worstReserve >= usualReserve || f.w.foam) continue; // a core's skins are told with the foam
     const std::string edge = e.leading ? "leadingEdge" : "trailingEdge";
     f.say({e.leading ? "edge.leading" : "edge.trailing",
            e.worstReserve < 1 && e.share > 0.5 ? Severity::serious : Severity::warning,
@@ -256,7 +256,7 @@ void bayFindings(Finder f) {
   const PanelBrief& d = f.w.design;
   if (const Sheeting& s = d.sheeting; s.carries && !d.spars.empty())
     for (const Face face : {Face::upper, Face::lower})
-      if ((face == Face::upper ? s.top : s.bottom) && !sheetReaches(d, f.w.shape.loft, face))
+      if (s.on(face == Face::upper) && !sheetReaches(d, f.w.shape.loft, face))
         f.say({"sheet.short",
                Severity::warning,
                Stage::spars,

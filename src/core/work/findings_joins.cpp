@@ -158,7 +158,7 @@ void braceFindings(Finder f, const Brace& b) {
 
 void joinFindings(Finder f) {
   const PanelBrief& d = f.w.design;
-  if (f.w.settingUp.fellBack && !f.w.sheet) // sheet is not packed under ribs
+  if (f.w.settingUp.fellBack && f.w.design.built == Built::ribs) // sheet is not packed under ribs
     f.say({"setup.convex",
            Severity::note,
            Stage::joins,

@@ -60,9 +60,17 @@ std::vector<std::string> headlinesOf(Stage stage, const Subject& subject) {
   case Stage::skins:
     if (subject.topic == Topic::sheetPanel)
       return of("sheet.", {"length", "width", "needs", "reserve", "mass", "twist", "packTrailing"});
+    if (subject.topic == Topic::cloth) return of("cloth.", {"mass", "resin", "hours", "area"});
+    if (subject.topic == Topic::sheetingBelow)
+      return of("skin.nose.", {"bottom.innerWidth", "bottom.outerWidth", "bottom.innerAngle", "bottom.bend"});
     if (subject.topic == Topic::holds) return of("cover.", {"top.length", "top.width", "top.hollow"});
     return of("skin.nose.", {"top.innerWidth", "top.outerWidth", "top.innerAngle", "top.bend", "bottom.innerWidth",
                              "bottom.outerWidth", "bottom.bend"});
+  case Stage::foam:
+    if (subject.topic == Topic::wire)
+      return of("foam.1.", {"inner.slot", "outer.slot", "off", "innerTravelAft", "outerTravelAft"});
+    return {"foam.1.blockLength", "foam.1.blockWidth", "foam.1.blockHeight",
+            "foam.mass",          "foam.wrinkling",    "foam.twist"};
   case Stage::stock:
     if (subject.topic == Topic::cutList) return of("parts.", {"mass", "pieces"});
     return of("balance.", {"at", "wanted", "margin", "ballast"});

@@ -115,8 +115,13 @@ Polyline planOf(const TruePanel& panel) {
 }
 
 Polyline skinFromAbove(const TruePanel& panel, const Part& part) {
-  for (const Skin& skin : panel.skins)
+  for (const Skin& skin : panel.skins) {
     if (skin.piece == part.key) return skin.plan;
+    if (!part.key.starts_with(skin.piece + ".") || part.runs.empty()) continue;
+    const Region piece =
+        intersect({skin.plan}, {rectangle({-1e5, part.runs.front().from}, {1e5, part.runs.back().to})});
+    if (!piece.empty()) return piece.front();
+  }
   return {};
 }
 
@@ -134,6 +139,17 @@ Polyline seenFromAbove(const TruePanel& panel, const Part& part) {
     return skinFromAbove(panel, part);
   case Part::What::covering:
     return planOf(panel);
+  case Part::What::core: {
+    if (!panel.foam) return {};
+    const double front = panel.design.leading.onRib(), tail = panel.design.trailing.onRib();
+    for (const FoamCore& core : panel.foam->cores) {
+      if (part.key != fmt::format("core.{}", core.number)) continue;
+      const auto at = [&](const CoreEnd& end, double x) -> Point { return {end.frame.fromChord({x, 0}).x(), end.t}; };
+      return {at(core.inner, front), at(core.inner, core.inner.frame.chord - tail),
+              at(core.outer, core.outer.frame.chord - tail), at(core.outer, front)};
+    }
+    return {};
+  }
   case Part::What::tip: {
     Polyline out;
     const double span = panel.shape.loft.span();

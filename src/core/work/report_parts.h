@@ -67,6 +67,8 @@ void holdingFindings(const TrueWing& aircraft, std::vector<Finding>& out);
 void stackFigures(const TruePanel& panel, FigureList& out);
 void skinFigures(const TruePanel& panel, FigureList& out);
 void coverFigures(const TruePanel& panel, FigureList& out);
+void clothFigures(const TruePanel& panel, FigureList& out);
+void foamFigures(const TruePanel& panel, FigureList& out);
 void sheetFigures(const TruePanel& panel, FigureList& out);
 void stickFigures(const TruePanel& panel, FigureList& out);
 void loadFigures(const WholeWing& wing, FigureList& out);

@@ -32,6 +32,7 @@ void capped(PanelDesign& p) {
 
 void leadingSheet(PanelDesign& p) {
   p.sheeting.top = p.sheeting.bottom = true;
+  p.sheeting.ownBelow = false;
   p.sheeting.to = SheetTo::sparRear;
   p.sheeting.spar = 1;
 }

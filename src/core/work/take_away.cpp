@@ -3,6 +3,7 @@
 #include "core/drawing/reference_drawing.h"
 #include "core/exchange/dxf_writer.h"
 #include "core/exchange/svg_writer.h"
+#include "core/exchange/wire_code.h"
 #include "core/files/bytes.h"
 #include "core/files/text_file.h"
 #include <algorithm>
@@ -25,7 +26,7 @@ std::vector<Drawing> pagesOf(PrintPiece piece, const DrawnWing& w, Hand hand, co
     return {planDrawing(w, hand)};
   case PrintPiece::settingUp: // each panel is set up by itself
     for (const DrawnPanel& panel : w)
-      if (!panel.sheet) out.push_back(settingUpDrawing(panel, hand));
+      if (panel.design.built == Built::ribs) out.push_back(settingUpDrawing(panel, hand));
     return out;
   case PrintPiece::gauges:
     for (const DrawnPanel& panel : w) add(packed(gauges(panel, hand), frame, betweenParts));
@@ -39,6 +40,9 @@ std::vector<Drawing> pagesOf(PrintPiece piece, const DrawnWing& w, Hand hand, co
       add(packed(skinPatterns(panel, hand), frame, betweenParts));
       add(packed(smallPieces(panel, hand), frame, betweenParts));
     }
+    return out;
+  case PrintPiece::foam:
+    for (const DrawnPanel& panel : w) add(packed(foamTemplates(panel, hand), frame, betweenParts));
     return out;
   case PrintPiece::benchCard:
     for (const DrawnPanel& panel : w) add(flowed(benchCard(panel, hand, frame.y()), frame, betweenBlocks));
@@ -66,6 +70,7 @@ Drawing wholeOf(PrintPiece piece, const DrawnWing& w, Hand hand, const ExportOrd
   case PrintPiece::settingUp:
   case PrintPiece::gauges:
   case PrintPiece::skins:
+  case PrintPiece::foam:
   case PrintPiece::benchCard:
   case PrintPiece::cutList:
   case PrintPiece::strength:
@@ -168,7 +173,7 @@ DrawnWing drawn(const TrueWing& w, int wing) {
   DrawnWing out;
   for (const TruePanel& p : w.wing(wing).panels)
     out.push_back({p.design, p.shape, p.frame, p.tip, p.join, p.joiner, p.settingUp, p.strength, w.wing(wing).loads,
-                   p.parts, p.sheet, p.skins, p.holds, w.wing(wing).held});
+                   p.parts, p.sheet, p.skins, p.foam, p.holds, w.wing(wing).held});
   return out;
 }
 
@@ -214,6 +219,8 @@ const char* purposeOf(PrintPiece piece) {
     return "stick on ply and saw out, grain along";
   case PrintPiece::skins:
     return "lay on sheet and cut: skins flat, with the ribs and spars to lay them by";
+  case PrintPiece::foam:
+    return "stick on ply and saw out: what the wire rides on, two for every core";
   case PrintPiece::benchCard:
     return "keep in sight: block, bevel and packing as numbers and gauges";
   case PrintPiece::cutList:
@@ -299,6 +306,17 @@ Result<std::vector<std::filesystem::path>> exportWing(const TrueWing& w, const s
       return *problem;
   }
   return written;
+}
+
+Result<std::string> wireCodeOf(const TruePanel& p, int core, Hand hand) {
+  if (!p.foam) return Problem{"", "the panel is not of foam"};
+  if (core < 1 || core > static_cast<int>(p.foam->cores.size()))
+    return Problem{"", fmt::format("there is no core {}: the panel has {}", core, p.foam->cores.size())};
+  const auto program = wireProgram(p.foam->cores[static_cast<std::size_t>(core - 1)], p.design.wire, hand);
+  if (!program) return program.problem();
+  return wireCode(
+      program.value(), p.design.wire,
+      fmt::format("{}, panel {}, core {}, {} HAND", p.design.name, p.design.id.panel + 1, core, nameLarge(hand)));
 }
 
 } // namespace eup

@@ -15,20 +15,21 @@ enum class ExportFormat { svg, dxf, pdf };
 const char* name(ExportFormat format);
 
 /// What can be printed of a wing.
-enum class PrintPiece { ribs, plan, settingUp, gauges, braces, skins, benchCard, cutList, strength };
+enum class PrintPiece { ribs, plan, settingUp, gauges, braces, skins, foam, benchCard, cutList, strength };
 inline constexpr std::array printPieceChoices{Choice{"ribs", "Ribs"},
                                               Choice{"plan", "Plan"},
                                               Choice{"setting-up", "Setting-up board"},
                                               Choice{"gauges", "Gauges"},
                                               Choice{"braces", "Braces"},
                                               Choice{"skins", "Skins"},
+                                              Choice{"foam", "Foam templates"},
                                               Choice{"bench-card", "Bench cards"},
                                               Choice{"cut-list", "Cut list"},
                                               Choice{"strength", "Strength cards"}};
 static_assert(printPieceChoices.size() == wordsFor(PrintPiece::strength));
-inline constexpr PrintPiece allPieces[] = {PrintPiece::ribs,      PrintPiece::plan,    PrintPiece::settingUp,
-                                           PrintPiece::gauges,    PrintPiece::braces,  PrintPiece::skins,
-                                           PrintPiece::benchCard, PrintPiece::cutList, PrintPiece::strength};
+inline constexpr PrintPiece allPieces[] = {
+    PrintPiece::ribs,  PrintPiece::plan, PrintPiece::settingUp, PrintPiece::gauges,  PrintPiece::braces,
+    PrintPiece::skins, PrintPiece::foam, PrintPiece::benchCard, PrintPiece::cutList, PrintPiece::strength};
 /// What a piece is printed for.
 const char* purposeOf(PrintPiece piece);
 
@@ -72,5 +73,9 @@ Table stationTable(const TrueWing& wing);
 
 /// A file name's worth of a wing's name: lower case letters, digits and dashes.
 std::string fileNameOf(std::string_view name);
+
+/// The machine's text for one core of a panel of foam, counted from 1; a problem where there is none, or it cannot be
+/// cut.
+Result<std::string> wireCodeOf(const TruePanel& panel, int core, Hand hand);
 
 } // namespace eup

@@ -17,34 +17,43 @@ void joinFiguresWhereItMeets(const TruePanel& p, FigureList& out) {
   if (p.design.mirrored || !p.design.innermost()) joinFigures(p, out); // a fin's root meets nothing
 }
 
+/// What a panel is built of, as bits.
+constexpr unsigned kind(Built built) {
+  return 1u << static_cast<unsigned>(built);
+}
+constexpr unsigned ofRibs = kind(Built::ribs), ofAll = ofRibs | kind(Built::sheet) | kind(Built::foam),
+                   ofFrames = ofRibs | kind(Built::foam);
+
 /// Of a panel. `stages`: which its figures are of.
 struct PanelTrade {
   void (*figures)(const TruePanel&, FigureList&); ///< null with no stages
   unsigned stages;
   void (*findings)(Finder);
-  bool ofSheet = false; ///< has a say in a panel of sheet too
-  bool tells(const TruePanel& panel) const { return ofSheet || panel.design.built == Built::ribs; }
+  unsigned of = ofRibs; ///< kinds of panels that it has a say in
+  bool tells(const TruePanel& panel) const { return (of & 1u << static_cast<unsigned>(panel.design.built)) != 0; }
 };
 constexpr PanelTrade ofPanels[] = {
-    {sectionFigures, bits({Stage::sections}), sectionFindings, true},
-    {panelFigures, bits({Stage::panels}), shapeFindings, true},
+    {sectionFigures, bits({Stage::sections}), sectionFindings, ofAll},
+    {panelFigures, bits({Stage::panels}), shapeFindings, ofAll},
     {ribFigures, bits({Stage::ribs}), ribFindings},
     {stackFigures, bits({Stage::ribs}), stackFindings},
     {stickFigures, bits({Stage::ribs}), stickFindings},
-    {sparFigures, bits({Stage::spars}), strengthFindings},
+    {sparFigures, bits({Stage::spars}), strengthFindings, ofFrames},
     {shortSparFigures, bits({Stage::spars}), shortSparFindings},
-    {bayFigures, bits({Stage::spars}), bayFindings},
-    {massFigures, bits({Stage::spars}), nullptr, true},
-    {joinFiguresWhereItMeets, bits({Stage::joins}), joinFindings, true},
+    {bayFigures, bits({Stage::spars}), bayFindings, ofFrames},
+    {massFigures, bits({Stage::spars}), nullptr, ofAll},
+    {joinFiguresWhereItMeets, bits({Stage::joins}), joinFindings, ofAll},
     {joinerFigures, bits({Stage::joins, Stage::ribs}), jointFindings},
-    {tipFigures, bits({Stage::panels, Stage::ribs, Stage::joins}), tipFindings},
+    {tipFigures, bits({Stage::panels, Stage::ribs, Stage::joins}), tipFindings, ofAll},
     {settingUpFigures, bits({Stage::joins}), footFindings},
     {twistFigures, bits({Stage::spars}), twistFindings},
-    {skinFigures, bits({Stage::skins}), skinFindings},
-    {coverFigures, bits({Stage::skins}), coverFindings},
-    {sheetFigures, bits({Stage::skins}), sheetFindings, true},
-    {nullptr, 0, holdFindings, true},
-    {stockFigures, bits({Stage::stock}), nullptr, true},
+    {skinFigures, bits({Stage::skins}), skinFindings, ofFrames},
+    {coverFigures, bits({Stage::skins}), coverFindings, ofFrames},
+    {clothFigures, bits({Stage::skins}), clothFindings, ofAll},
+    {sheetFigures, bits({Stage::skins}), sheetFindings, ofAll},
+    {foamFigures, bits({Stage::foam}), foamFindings, kind(Built::foam)},
+    {nullptr, 0, holdFindings, ofAll},
+    {stockFigures, bits({Stage::stock}), nullptr, ofAll},
 };
 
 /// Of a wing as a whole.

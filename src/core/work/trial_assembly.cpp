@@ -312,7 +312,8 @@ Assembly assembled(const WholeWing& wing, const std::vector<AssemblyFault>& faul
     AssembledPanel panel;
     const OnBoard board(p);
     const auto strip = stripOf(p, board);
-    for (std::size_t i = 0; i < p.frame.ribs.size() && !p.sheet; ++i) { // sheet has no ribs to be slid on
+    for (std::size_t i = 0; i < p.frame.ribs.size() && p.design.built == Built::ribs;
+         ++i) { // sheet has no ribs to be slid on
       panel.ribs.push_back(seated(p, i, board, strip, faults));
       panel.off = std::max(panel.off, panel.ribs.back().off);
       panel.turned = std::max(panel.turned, std::abs(panel.ribs.back().turned));

@@ -1,5 +1,6 @@
 // Everything that follows from a design. Computed whole by `work`, never stored, never edited.
 #pragma once
+#include "core/foam/foam_core.h"
 #include "core/joins/in_space.h"
 #include "core/joins/joiner.h"
 #include "core/joins/panel_join.h"
@@ -35,6 +36,7 @@ struct TruePanel {
   SettingUp settingUp;
   std::optional<SheetPanelMade> sheet; ///< of a panel without ribs
   std::vector<Skin> skins;             ///< laid flat
+  std::optional<FoamMade> foam;        ///< of a panel of foam
   std::vector<Hold> holds;             ///< to be looked at before those close it in
   std::vector<Part> parts;             ///< every piece once
   PanelMass mass;

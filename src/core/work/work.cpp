@@ -27,11 +27,14 @@ TruePanel workPanel(PanelBrief d, const TruePanel* inside) {
   p.join = panelJoin(p.design, p.shape, p.frame.spars, p.frame.ribs.front().depth, neighbour ? &*neighbour : nullptr);
   p.settingUp = settingUp(p.design, p.shape, p.frame);
   p.joiner = joinerRod(p.design, p.shape, neighbour ? &*neighbour : nullptr);
-  p.sheet = sheetPanelOf(p.design, p.shape, p.frame);
+  p.sheet = sheetPanelOf(p.design, p.shape, p.frame, p.tip);
   p.skins = skinsOf(p.design, loft, p.frame);
+  p.foam = foamOf(p.design, p.shape, p.frame);
   p.holds = holdsOf(p.design, p.skins, p.joiner.has_value());
   p.parts = p.sheet ? partsOfSheetPanel(p.design, loft, p.frame, *p.sheet)
                     : builtParts(p.design, loft, p.frame, p.tip, p.skins);
+  if (p.foam)
+    for (Part& part : partsOfFoam(p.design, loft, p.frame, *p.foam)) p.parts.push_back(std::move(part));
   for (Part& part : partsOfJoin(p.design, p.join, p.joiner, p.frame.spars)) p.parts.push_back(std::move(part));
   p.mass = panelMass(p.parts, p.frame.ribs, p.design.inboard);
   p.strength.skin = sheetSkin(p.design, loft, p.frame.ribs);
@@ -94,6 +97,7 @@ void loadJoin(TruePanel& p, const TruePanel* inside) {
 void loadPanel(TruePanel& p, const TruePanel* inside, const std::vector<LoadCase>& cases) {
   p.strength.bending = strengthOf(p.design, p.frame.spars, p.strength.skin, aloneSpars(p.design, p.shape.loft), cases);
   if (p.sheet) p.strength.cloth = clothReserve(p.design, p.shape.loft, cases);
+  p.strength.core = coreStrength(p.design, p.shape.loft, p.frame.spars, cases);
   p.strength.bays = bayChecks(p.design, p.shape.loft, p.frame, p.strength.skin, cases);
   loadJoin(p, inside);
 }
@@ -324,8 +328,8 @@ static std::variant<TrueWing, std::vector<Finding>> workOut(const Design& d) {
       [&](std::size_t i) {
         const TruePanel& p = *panels[i];
         const double couple = p.design.flying.twistCouple;
-        return p.sheet ? plateTwist(p.design, p.shape.loft, couple)
-                       : frameTwist(p.design, p.shape.loft, p.frame, couple);
+        return p.sheet || p.foam ? plateTwist(p.design, p.shape.loft, couple)
+                                 : frameTwist(p.design, p.shape.loft, p.frame, couple);
       },
       2);
   for (std::size_t i = 0; i < panels.size(); ++i) panels[i]->strength.twist = twists[i];

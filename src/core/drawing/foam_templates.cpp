@@ -1,0 +1,90 @@
+// Templates for cutting foam at full size: for each end of each core what the wire rides on, with its marks, its datum
+// line and the holes by which it is pinned to the block.
+#include "core/drawing/wing_drawings.h"
+#include "core/geometry/polyline.h"
+#include "core/measure/figure.h"
+#include <algorithm>
+#include <cmath>
+#include <fmt/format.h>
+
+namespace eup {
+namespace {
+
+/// What it stands out by behind the tail, so that the wire goes in along the upper face and out along the lower one.
+Polyline wayIn(const CoreEnd& end, double lead) {
+  if (end.path.empty() || lead <= 0) return {};
+  const Point up = end.path.front().at, down = end.path.back().at;
+  if (up.y() <= down.y()) return {};
+  return {down - Point(0.5, 0), down + Point(lead, 0), up + Point(lead, 0), up - Point(0.5, 0)};
+}
+
+Polyline circle(const Point& middle, double radius) {
+  constexpr int sides = 32;
+  Polyline out;
+  for (int i = 0; i < sides; ++i)
+    out.push_back(middle + Point(std::cos(2 * pi * i / sides), std::sin(2 * pi * i / sides)) * radius);
+  return out;
+}
+
+Drawing templateOf(const DrawnPanel& w, const FoamCore& core, bool outer, Hand hand) {
+  const CoreEnd& end = outer ? core.outer : core.inner;
+  const auto len = [&](double mm) { return told(mm, Quantity::length, w.design.unit); };
+  Drawing d;
+  d.title = w.design.of > 1 ? fmt::format("Foam, panel {}", w.design.id.panel + 1) : "Foam";
+  d.wing = w.design.name;
+  d.hand = hand;
+  const Polyline lead = wayIn(end, w.design.wire.lead);
+  const Region whole = lead.empty() ? Region{end.wire} : unite({end.wire}, {lead});
+  for (const Polyline& loop : whole) d.loop(Layer::cut, loop);
+  for (const Polyline& loop : end.core) d.loop(Layer::mark, loop);
+  // Level with the block: the chord line, or turned by what the core is turned by.
+  const ChordFrame cut = core.cutFrame(outer);
+  const double chord = end.frame.chord, slope = std::tan(cut.washout);
+  const Point a = {0.22 * chord, 0}, b = {0.68 * chord, 0};
+  const auto level = [&](double x) -> Point { // through the middle of the section at a third of the chord
+    return {x, (x - chord / 3) * slope};
+  };
+  d.line(Layer::mark, level(0), level(chord));
+  constexpr double pin = 1.25;
+  for (const Point& at : {a, b}) d.loop(Layer::cut, circle(level(at.x()), pin));
+  std::vector<std::pair<Point, std::string>> words;
+  for (const WireMark& mark : end.marks) {
+    const double side = mark.face == Face::upper ? 1 : -1;
+    d.line(Layer::mark, mark.wire, mark.wire - Point(0, side * 3));
+    words.emplace_back(mark.wire + Point(0, side > 0 ? 1.2 : -3.4), fmt::format("{}", mark.number));
+  }
+  if (hand == Hand::left) d = mirrored(std::move(d));
+  const double side = hand == Hand::left ? -1 : 1;
+  for (const auto& [at, text] : words) d.write({side * at.x(), at.y()}, text, 2.2, Anchor::middle);
+  const Box box = d.bounds();
+  const std::string name = w.foam->cores.size() == 1 ? std::string("core") : fmt::format("core {}", core.number);
+  const auto under = [&](double down, const std::string& text) {
+    d.write({box.low.x(), box.low.y() - down}, text, 2.8);
+  };
+  under(5, fmt::format("{} {}, {} END, at S{}, seen from the tip; ply or laminate 2 or thicker, its edge smooth", name,
+                       nameLarge(hand), outer ? "OUTER" : "INNER", end.station));
+  under(9.5,
+        fmt::format("upper face first, from the tail; call the marks: both ends pass each number together. Slot {} "
+                    "there, half of it is in the edge",
+                    len(end.kerf)));
+  under(14, fmt::format("the line is level with the block{}; its lower face lies {} under the chord line's front",
+                        cut.washout != 0 ? fmt::format(", the chord line turned by {}",
+                                                       told(cut.washout, Quantity::angle, w.design.unit))
+                                         : std::string(),
+                        len(-core.low)));
+  under(18.5, "hot wire: isolated low voltage, fumes out, it burns; foam under weights is crushed");
+  return d;
+}
+
+} // namespace
+
+std::vector<Drawing> foamTemplates(const DrawnPanel& w, Hand hand) {
+  std::vector<Drawing> out;
+  if (!w.foam) return out;
+  for (const FoamCore& core : w.foam->cores)
+    for (const bool outer : {false, true})
+      if (!(outer ? core.outer : core.inner).wire.empty()) out.push_back(templateOf(w, core, outer, hand));
+  return out;
+}
+
+} // namespace eup

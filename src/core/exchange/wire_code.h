@@ -1,0 +1,32 @@
+// A hot wire's path as text for a machine with four axes, in an open dialect (docs/machine-dialect.md), and read back.
+#pragma once
+#include "core/foam/wire_program.h"
+#include <string>
+#include <string_view>
+
+namespace eup {
+
+/// The head says what is cut; a problem where the letters of the axes cannot be used: four different ones of A to C, U
+/// to Z.
+Result<std::string> wireCode(const WireProgram& program, const HotWire& wire, const std::string& title);
+
+/// What such a text makes a machine do, line by line.
+struct ReadMove {
+  int line = 0; ///< from 1
+  TowerStep to;
+  double seconds = 0; ///< 0 in the air
+  bool hot = false;
+};
+struct ReadCode {
+  std::vector<ReadMove> moves;
+  double hotSeconds = 0, dwells = 0;
+  Box inner, outer;
+};
+/// Reads the dialect with these letters. A word that is not in it, a number that is none, a cold cut, a text without an
+/// end: a problem with its line.
+Result<ReadCode> readWireCode(std::string_view text, const std::string& axes);
+
+/// Whether four letters can name the axes; what is wrong with them, else empty.
+std::string wrongWithAxes(std::string_view axes);
+
+} // namespace eup

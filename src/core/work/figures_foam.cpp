@@ -1,0 +1,313 @@
+// Figures and findings of foam panels: blocks, templates, what the wire leaves, what the core bears.
+#include "core/geometry/polyline.h"
+#include "core/work/finder.h"
+#include "core/work/report_parts.h"
+#include <algorithm>
+#include <cmath>
+#include <fmt/format.h>
+
+namespace eup {
+namespace {
+
+const char* ownWay = "the ruled panel, its sections' normals; the wire straight between both ends";
+
+std::string nameOf(const FoamMade& made, const FoamCore& core) {
+  return made.cores.size() == 1 ? std::string("core") : fmt::format("core {}", core.number);
+}
+
+void blockFigures(const TruePanel& w, const FoamCore& core, const std::string& key, FigureList& out) {
+  const std::string name = nameOf(*w.foam, core);
+  const Block& b = core.block;
+  const std::vector<std::string> plan{"panel.span",       "panel.rootChord", "panel.tipChord",
+                                      "panel.tipSetback", "foam.cores",      "foam.washoutIn"};
+  const auto size = [&](const char* what, const char* label, double mm, std::string where) {
+    out.add({key + what, fmt::format("Block, {}: {}", label, name), mm, Quantity::length, Stage::foam, std::move(where),
+             "the smallest box round both ends' sections as they are cut, sweep and turn laid in",
+             fmt::format("S{} to S{}", core.inner.station, core.outer.station), "plane geometry", plan, true});
+  };
+  size("blockLength", "length", b.length, "along the span; its ends square");
+  size("blockWidth", "width", b.width,
+       fmt::format("along the chord; its front edge lies {} {} the inner end's leading edge",
+                   out.len(std::abs(core.front)), core.front <= 0 ? "before" : "behind"));
+  size("blockHeight", "height", b.height,
+       fmt::format("its underside lies {} under the inner end's chord line; the wire wants room above and below",
+                   out.len(-core.low)));
+  const Rib half = cutTemplate(w.design, w.shape.loft, (core.inner.t + core.outer.t) / 2, core.inner.station);
+  const double within = b.length / 6 *
+                        (std::abs(signedArea(core.inner.section)) + 4 * half.bareArea +
+                         std::abs(signedArea(core.outer.section))),
+               waste = 1 - within / b.volume();
+  out.add({key + "waste", "Waste: " + name, waste, Quantity::percent, Stage::foam,
+           "of the smallest block; beds are kept of it",
+           "1 − what lies within the wing's surface ÷ volume of the block",
+           fmt::format("1 − {:.4g} ÷ {:.4g} mm³; the core itself has {:.4g}", within, b.volume(), core.volume),
+           "prismoid of the two ends and the middle", plan});
+  out.add({key + "fromBoard",
+           "Blocks from a board: " + name,
+           static_cast<double>(core.fromBoard),
+           Quantity::count,
+           Stage::foam,
+           fmt::format("of {} × {} × {}", out.len(w.design.wire.boardLength), out.len(w.design.wire.boardWidth),
+                       out.len(w.design.wire.boardHeight)),
+           "as rows of rectangles, lengthwise or across, in as many layers as its thickness gives",
+           fmt::format("{} × {} × {}", out.len(b.length), out.len(b.width), out.len(b.height)),
+           "plane geometry",
+           {"wire.boardLength", "wire.boardWidth", "wire.boardHeight", "panel.span"}});
+}
+
+void endFigures(const TruePanel& w, const FoamCore& core, bool outer, const std::string& key, FigureList& out) {
+  const CoreEnd& end = outer ? core.outer : core.inner;
+  const std::string which = outer ? "outer" : "inner", name = fmt::format("{}, {} end", nameOf(*w.foam, core), which);
+  const std::string of = key + which + ".";
+  const std::vector<std::string> from{"sheeting.thickness", "leadingEdge.width", "trailingEdge.width", "wire.kerf"};
+  out.add({of + "area", "Core's section: " + name, end.outlineArea(), Quantity::area, Stage::foam,
+           fmt::format("at S{}, its grooves not taken out", end.station),
+           "section less skins square to the surface, less the strips along its edges",
+           fmt::format("section {}", told(std::abs(signedArea(end.section)), Quantity::area, w.design.unit)), ownWay,
+           from});
+  out.add({of + "wire", "Wire's way round: " + name, end.wireLength(), Quantity::length, Stage::foam,
+           "round the template's edge, without its way in and out", "the core's outline, half the slot farther out",
+           fmt::format("slot {} there", out.len(end.kerf)), ownWay, from});
+  out.add({of + "slot",
+           "Slot: " + name,
+           end.kerf,
+           Quantity::length,
+           Stage::foam,
+           fmt::format("at {:.2f} mm/s of wire there; the template takes half of it off", end.speed),
+           w.design.wire.compensate ? "test's slot × (test's speed ÷ speed) to the power"
+                                    : "the test's slot, for both ends",
+           fmt::format("{} × ({} ÷ {:.2f}) ^ {}", out.len(w.design.wire.kerf), w.design.wire.kerfSpeed, end.speed,
+                       w.design.wire.kerfPower),
+           "an assumption: no law is published that we know; cut two test strips at two speeds",
+           {"wire.kerf", "wire.kerfSpeed", "wire.kerfPower", "wire.speed", "wire.compensate"},
+           true});
+}
+
+void cutFigures(const TruePanel& w, const FoamCore& core, const std::string& key, FigureList& out) {
+  const std::string name = nameOf(*w.foam, core);
+  const CutOff left = coreLeft(core, w.design.wire);
+  const std::vector<std::string> from{"wire.speed", "wire.kerfPower", "wire.compensate", "panel.tipChord"};
+  out.add({key + "off", "Off at worst: " + name, left.worst, Quantity::length, Stage::foam,
+           fmt::format("too thick there when positive; {} end, {}, at {:.0f} % of the chord",
+                       left.outer ? "outer" : "inner", left.face == Face::upper ? "upper side" : "underside",
+                       100 * std::max(left.fraction, 0.0)),
+           "half of: slot that the template allows for − slot at the wire's own speed there",
+           fmt::format("{:.3f} mm", left.worst), "by the same assumption as the slot", from, true});
+  const double way = std::max(core.inner.wireLength(), core.outer.wireLength());
+  out.add({key + "time", "Seconds to cut: " + name, way / w.design.wire.speed, Quantity::count, Stage::foam,
+           "round the longer end, without the way in and out", "way ÷ speed",
+           fmt::format("{} ÷ {} mm/s", out.len(way), w.design.wire.speed), "plane geometry", from});
+  // Where a machine's wire runs.
+  const double inner = -w.design.wire.fromTower, outer = w.design.wire.towersApart - w.design.wire.fromTower;
+  Box boxes[2];
+  for (const TowerStep& step : towerPath(core, inner, outer))
+    boxes[0].include(step.inner), boxes[1].include(step.outer);
+  const std::vector<std::string> towers{"wire.towersApart", "wire.fromTower", "panel.tipSetback", "panel.tipChord"};
+  for (const bool away : {false, true}) {
+    const Box& box = boxes[away ? 1 : 0];
+    if (box.empty()) continue;
+    const std::string which = away ? "outer" : "inner";
+    const auto travel = [&](const char* what, const char* label, double mm, double low, double high) {
+      out.add({key + which + what, fmt::format("{}, {} tower: {}", label, which, name), mm, Quantity::length,
+               Stage::foam,
+               fmt::format("in the plane {} {} the core's inner end, from {} to {}",
+                           out.len(std::abs(away ? outer : inner)), (away ? outer : inner) < 0 ? "before" : "beyond",
+                           out.len(low), out.len(high)),
+               "the wire's straight line from end to end, on to the tower's plane",
+               "P = inner + (outer − inner) × (plane ÷ length)", "plane geometry", towers});
+    };
+    travel("TravelAft", "Wire travels along", box.width(), box.low.x(), box.high.x());
+    travel("TravelUp", "Wire travels up", box.height(), box.low.y(), box.high.y());
+  }
+}
+
+void strengthFigures(const TruePanel& w, FigureList& out) {
+  const Strength& bending = w.strength.bending;
+  const std::vector<std::string> from{"sheeting.thickness", "sheeting.material", "foam.material", "flying.loadFactor"};
+  if (w.design.spars.empty() && !bending.edges.empty()) {
+    const EdgeStrength& plate = bending.edges.front();
+    out.add({"foam.stiffness", "Bends with, at the root", bending.rootStiffness, Quantity::stiffness, Stage::foam,
+             fmt::format("of the whole section at {}", innerEnd(w.design)),
+             "Σ E (I + A d²) of core, skins, strips and cloth about their common axis",
+             fmt::format("{:.4g} N·mm²", bending.rootStiffness), "transformed section", from});
+    if (plate.worstReserve < 1e8)
+      out.add({"foam.reserve", "Skin's reserve", plate.worstReserve, Quantity::ratio, Stage::foam,
+               fmt::format("{} out from {}, {}", out.len(plate.worstAt), innerEnd(w.design), wordsOf(plate.worstCase)),
+               "strength ÷ stress, of all loads and places",
+               fmt::format("stress at {}: {:.2f} MPa", innerEnd(w.design), plate.stress), "bending theory of beams",
+               from, true});
+  }
+  if (const auto& core = w.strength.core) {
+    if (core->wrinkling < 1e8)
+      out.add({"foam.wrinkling", "Reserve against wrinkling", core->wrinkling, Quantity::ratio, Stage::foam,
+               fmt::format("of the pressed skin on its foam, {} out from {}, {}", out.len(core->wrinklingAt),
+                           innerEnd(w.design), wordsOf(core->wrinklingLoad)),
+               "½ ∛(E E_c G_c) ÷ stress",
+               fmt::format("{:.2f} ÷ {:.2f} MPa", core->wrinklingHolds, core->wrinklingStress),
+               "Hoff and Mautner, Journal of the Aeronautical Sciences 12 (1945), from memory", from, true});
+    if (core->shearSag > 0)
+      out.add({"foam.shearSag", "Tip sags more by", core->shearSag, Quantity::length, Stage::foam,
+               "than bending gives, pulling up: the core of this panel gives between its skins",
+               "∫ V ÷ S; S = Σ G × width × d² ÷ c, d between the skins' middles, c of the core alone",
+               fmt::format("{:.2f} mm", core->shearSag),
+               "sandwich beam (Allen, Analysis and Design of Structural Sandwich Panels, 1969, from memory)", from});
+    if (core->shear < 1e8)
+      out.add({"foam.shear", "Reserve of the core against shear", core->shear, Quantity::ratio, Stage::foam,
+               fmt::format("{} out from {}, {}", out.len(core->shearAt), innerEnd(w.design), wordsOf(core->shearLoad)),
+               "shear strength ÷ (V ÷ (width of the core × depth between the skins))",
+               fmt::format("{:.4f} MPa", core->shearStress),
+               "sandwich beam (Allen, Analysis and Design of Structural Sandwich Panels, 1969, from memory)", from});
+  }
+  if (w.strength.twist)
+    out.add({"foam.twist", "Twists by", w.strength.twist->twist, Quantity::angle, Stage::foam,
+             fmt::format("tip against {}, under {:.0f} N·mm", innerEnd(w.design), w.strength.twist->couple),
+             "∫ T ÷ GJ; J of skins all round the core by 4 A² ÷ ∮ ds ÷ (G t), and the core's own Σ ⅓ depth³ × width",
+             fmt::format("as a tube of {:.3g} N·mm²", w.strength.twist->stiffness),
+             "Bredt; St Venant's thin section (Timoshenko and Goodier, from memory)", from, true});
+}
+
+} // namespace
+
+void foamFigures(const TruePanel& w, FigureList& out) {
+  if (!w.foam) return;
+  double grams = 0;
+  for (const Part& part : w.parts)
+    if (part.what == Part::What::core) grams += part.grams;
+  out.add({"foam.mass",
+           "Foam",
+           grams,
+           Quantity::mass,
+           Stage::foam,
+           "one hand, grooves taken out",
+           "volume × density",
+           fmt::format("{} kg/m³", w.design.tables.named(w.design.foam.material).density),
+           "materials' table",
+           {"foam.material", "panel.span", "panel.rootChord"},
+           true});
+  for (const FoamCore& core : w.foam->cores) {
+    const std::string key = fmt::format("foam.{}.", core.number);
+    blockFigures(w, core, key, out);
+    endFigures(w, core, false, key, out);
+    endFigures(w, core, true, key, out);
+    cutFigures(w, core, key, out);
+  }
+  if (w.design.foam.washoutIn == WashoutIn::beds) {
+    const ChordFrame root = w.shape.loft.frameAt(0), tip = w.shape.loft.frameAt(w.shape.loft.span());
+    const double le = tip.le.y() - root.le.y(), te = tip.te.y() - root.te.y(), low = std::min({le, te, 0.0});
+    for (const bool leading : {true, false})
+      out.add({leading ? "foam.bedLeading" : "foam.bedTrailing",
+               leading ? "Under the outer bed's LE" : "Under the outer bed's TE",
+               (leading ? le : te) - low,
+               Quantity::length,
+               Stage::foam,
+               "packed under the lower bed at the tip while the skins' glue sets, the root flat on the board",
+               "chord × sin(washout), from where it is turned",
+               fmt::format("washout {} of {}", out.deg(tip.washout), out.len(w.design.panel.tipChord)),
+               "plane geometry",
+               {"panel.washout", "panel.washoutAxis", "panel.tipChord"},
+               true});
+  }
+  strengthFigures(w, out);
+}
+
+void foamFindings(Finder f) {
+  if (!f.w.foam) return;
+  const FoamMade& made = *f.w.foam;
+  const HotWire& wire = f.w.design.wire;
+  if (static_cast<int>(made.cores.size()) < f.w.design.foam.cores)
+    f.say({"foam.cores",
+           Severity::warning,
+           Stage::foam,
+           fmt::format("There are {} cores, not {}", made.cores.size(), f.w.design.foam.cores),
+           "Cores end at stations, and there are too few of them.",
+           "Set more stations, or take fewer cores.",
+           {},
+           {"foam.cores", "ribs.count"}});
+  for (const FoamCore& core : made.cores) {
+    const std::string name = nameOf(made, core);
+    const bool gone = core.inner.outline.empty() || core.outer.outline.empty() || core.inner.path.empty();
+    if (gone) {
+      f.say({"foam.gone",
+             Severity::serious,
+             Stage::foam,
+             fmt::format("Nothing is left of the {}", name),
+             "Skins, strips or the wire's slot take the whole section.",
+             "Take thinner skins, narrower strips, or a finer wire.",
+             {},
+             {"sheeting.thickness", "leadingEdge.width", "trailingEdge.width", "wire.kerf"}});
+      continue;
+    }
+    if (core.fromBoard == 0)
+      f.say({"foam.block",
+             Severity::warning,
+             Stage::foam,
+             fmt::format("The block for the {} does not fit in a board", name),
+             fmt::format("It is {} × {} × {}; a board {} × {} × {}.", f.len(core.block.length), f.len(core.block.width),
+                         f.len(core.block.height), f.len(wire.boardLength), f.len(wire.boardWidth),
+                         f.len(wire.boardHeight)),
+             "Cut it as more cores, glue boards together, or buy larger ones.",
+             {},
+             {"foam.cores", "wire.boardLength", "wire.boardWidth", "wire.boardHeight"}});
+    const double length = core.outer.t - core.inner.t;
+    if (wire.fromTower < 0 || wire.fromTower + length > wire.towersApart)
+      f.say({"foam.towers",
+             Severity::warning,
+             Stage::foam,
+             fmt::format("The {} does not stand between the towers", name),
+             fmt::format("It reaches from {} to {}; they stand {} apart.", f.len(wire.fromTower),
+                         f.len(wire.fromTower + length), f.len(wire.towersApart)),
+             "Set the towers farther apart, or the block elsewhere; between hand-held templates it does not matter.",
+             {},
+             {"wire.towersApart", "wire.fromTower"}});
+    constexpr double seen = 0.3; // mm: common practice, what sanding takes off unseen
+    const CutOff left = coreLeft(core, wire);
+    if (std::abs(left.worst) > seen)
+      f.say({"foam.off",
+             Severity::note,
+             Stage::foam,
+             fmt::format("The {} comes out too {} at its {} end", name, left.worst > 0 ? "thick" : "thin",
+                         left.outer ? "outer" : "inner"),
+             fmt::format("By {} a face: the wire goes {} there than in the test.", f.len(std::abs(left.worst)),
+                         left.worst > 0 ? "faster" : "slower"),
+             "Let each end be made by its own slot, or cut at the test's speed.",
+             {},
+             {"wire.compensate", "wire.speed", "wire.kerfSpeed"}});
+  }
+  SharedFault parted;
+  for (const Rib& station : f.w.frame.ribs) {
+    if (station.pieces > 1) parted.add(station.number, station.pieces);
+  }
+  if (!parted.ribs.empty())
+    f.say({"foam.parted",
+           Severity::serious,
+           Stage::foam,
+           fmt::format("Grooves cut the core apart at S{}", parted.worstRib),
+           "A cap is deeper than the foam there.",
+           "Take shallower caps, or set the spar where the section is deeper.",
+           parted.worstRib,
+           {"spars.0.top.depth", "spars.0.rootFraction"}});
+  const auto weak = [&](const char* key, const char* what, double reserve, double at, const char* cure) {
+    if (reserve >= usualReserve) return;
+    f.say(
+        {key,
+         reserve < 1 ? Severity::serious : Severity::warning,
+         Stage::foam,
+         reserve < 1 ? fmt::format("The {} will not hold", what) : fmt::format("Little reserve in the {}", what),
+         fmt::format("Strength is {:.2f} of the stress {} out. {} or more is usual.", reserve, f.len(at), usualReserve),
+         cure,
+         {},
+         {"sheeting.thickness", "sheeting.material", "foam.material", "flying.loadFactor"}});
+  };
+  if (f.w.design.spars.empty() && !f.w.strength.bending.edges.empty()) {
+    const EdgeStrength& plate = f.w.strength.bending.edges.front();
+    weak("foam.reserve", "skin", plate.worstReserve, plate.worstAt, "Take thicker or harder skins, cloth, or a spar.");
+  }
+  if (const auto& core = f.w.strength.core) {
+    weak("foam.wrinkling", "skin against wrinkling", core->wrinkling, core->wrinklingAt,
+         "Take firmer foam, thicker skins, or a spar that relieves them.");
+    weak("foam.shear", "foam against shear", core->shear, core->shearAt,
+         "Take firmer foam, or a web between the caps.");
+  }
+}
+
+} // namespace eup
