@@ -275,7 +275,7 @@ void DecidePanel::addStrutTools(QGridLayout* under, int line) {
 void DecidePanel::addSheetTools(QGridLayout* under, int line) {
   const bool ribs = document.design().at(here()).built == Built::ribs; // foam is skinned all over
   const auto& sheeted = document.design().at(here()).sheeted;
-  addEditTool(under, line, 0, sheeted.empty() ? tr("Sheet some bays all over") : tr("Sheet more bays"), "addSheeted",
+  addEditTool(under, line, 0, sheeted.empty() ? tr("Sheet some bays") : tr("Sheet more bays"), "addSheeted",
               ribs && roomIn(sheeted, mostSheetedBays), [this](Design& next, Subject& then) {
                 PanelDesign& panel = next.at(here());
                 SheetedBays bays;
@@ -290,7 +290,7 @@ void DecidePanel::addSheetTools(QGridLayout* under, int line) {
               });
   const Sheeting& nose = document.design().at(here()).sheeting;
   if (standpoint.subject().topic == Topic::sheeting && nose.top && nose.bottom && !nose.ownBelow)
-    addEditTool(under, line, 1, tr("Another sheet below"), "ownBelow", true, [this](Design& next, Subject& then) {
+    addEditTool(under, line, 1, tr("Another below"), "ownBelow", true, [this](Design& next, Subject& then) {
       Sheeting& sheet = next.at(here()).sheeting;
       sheet.ownBelow = true, sheet.below = sheet; // as on top, to begin with
       then = {Topic::sheetingBelow, 0};

@@ -1,5 +1,6 @@
 // The board of foam: the block with its core from above, and both ends as the wire goes round them.
 #include "app/stage_boards.h"
+#include "core/foam/wire_marks.h"
 #include "core/geometry/polyline.h"
 #include <algorithm>
 
@@ -120,8 +121,9 @@ void FoamBoard::drawEnds(Ink& ink, const FoamCore& core) const {
       ink.chain(wire, look.accent, 1.4);
     }
     for (const WireMark& mark : end.marks)
-      ink.text(place(mark.wire), QString::number(mark.number), look.ink, {0, mark.face == Face::upper ? -4.0 : 12.0},
-               Qt::AlignHCenter, 9);
+      if (isCalled(core, mark))
+        ink.text(place(mark.wire), QString::number(mark.number), look.ink, {0, mark.face == Face::upper ? -4.0 : 12.0},
+                 Qt::AlignHCenter, 9);
     ink.text({mirrored() ? -core.block.width * k : 0.0, top},
              tr("%1 end, S%2 · slot %3, wire %4 mm/s · %5 times as large")
                  .arg(outer ? tr("outer") : tr("inner"))
@@ -129,7 +131,7 @@ void FoamBoard::drawEnds(Ink& ink, const FoamCore& core) const {
                  .arg(len(end.kerf))
                  .arg(end.speed, 0, 'f', 1)
                  .arg(k, 0, 'f', 1),
-             look.ink, {0, -8}, Qt::AlignLeft, 12, true);
+             look.ink, {0, -20}, Qt::AlignLeft, 12, true);
   }
 }
 

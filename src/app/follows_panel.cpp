@@ -153,12 +153,11 @@ void FollowsPanel::refresh(Changes what) {
   const auto figures = shownFigures();
   bool ofRib = false;
   for (const Figure* f : figures) ofRib = ofRib || f->rib;
-  heading->setText(
-      !document.hasWing() ? tr("FOLLOWS · nothing yet: cure what is wrong first")
-      : !document.possible()
-          ? tr("FOLLOWS · of the last wing that could be built")
-          : (ofRib ? tr("FOLLOWS, AT R%1 · open a figure to see its working").arg(standpoint.shownRib().number)
-                   : tr("FOLLOWS · open a figure to see its working")));
+  heading->setText(!document.hasWing()    ? tr("FOLLOWS · nothing yet: cure what is wrong first")
+                   : !document.possible() ? tr("FOLLOWS · of the last wing that could be built")
+                                          : (ofRib ? tr("FOLLOWS, AT %1 · open a figure to see its working")
+                                                         .arg(QString::fromStdString(standpoint.shownRib().name()))
+                                                   : tr("FOLLOWS · open a figure to see its working")));
   showHeadlines(figures);
 
   std::vector<FollowsRow> next;

@@ -16,6 +16,10 @@ QString RibBoard::subheading() const {
   const QString kind = rib().kind == RibKind::root  ? tr("root rib")
                        : rib().kind == RibKind::tip ? tr("tip rib")
                                                     : tr("main rib");
+  if (panel().foam)
+    return tr("foam between skins and strips · chord %1 · washout %2°")
+        .arg(len(rib().frame.chord))
+        .arg(radToDeg(rib().frame.washout), 0, 'f', 2);
   return tr("%1 · %2 thick · chord %3 · washout %4°")
       .arg(kind, len(rib().thickness), len(rib().frame.chord))
       .arg(radToDeg(rib().frame.washout), 0, 'f', 2);
@@ -79,7 +83,7 @@ void RibBoard::draw(Ink& ink) const {
   part(Topic::sheeting, beside.sheet, look.sheet, look.ink, 0.8);
   part(Topic::leadingEdge, beside.leadingStock, look.stock, look.ink, 1);
   part(Topic::trailingEdge, beside.trailingStock, look.stock, look.ink, 1);
-  part(Topic::ribs, r.wood, look.balsa, look.ink, 1.6);
+  part(w.foam ? Topic::foam : Topic::ribs, r.wood, w.foam ? look.foam : look.balsa, look.ink, 1.6);
   for (const Foot& foot : w.settingUp.ribs[static_cast<std::size_t>(r.number - w.design.firstRib)].feet) {
     ink.region(flip({foot.outline}), look.balsa, look.ink, 1.2);
     ink.line(onBoard(foot.breakFrom), onBoard(foot.breakTo), look.wrong, 1.4, Qt::DashLine); // broken off along here
@@ -132,9 +136,11 @@ void RibBoard::draw(Ink& ink) const {
 
   const auto all = small();
   ink.text(all.front().box.low + Point(0, all.front().box.height()),
-           w.design.of > 1
-               ? tr("All ribs of panel %1 at one scale: click one, or step with ← →").arg(w.design.id.panel + 1)
-               : tr("All ribs at one scale: click one, or step with ← →"),
+           w.design.of > 1 ? (w.foam ? tr("The core of panel %1 at every station: click one, or step with ← →")
+                                     : tr("All ribs of panel %1 at one scale: click one, or step with ← →"))
+                                 .arg(w.design.id.panel + 1)
+           : w.foam ? tr("The core at every station: click one, or step with ← →")
+                    : tr("All ribs at one scale: click one, or step with ← →"),
            look.ink, {0, -12}, Qt::AlignLeft, 13, true);
   for (const Small& s : all) {
     const Rib& one = w.rib(s.number);
@@ -142,7 +148,10 @@ void RibBoard::draw(Ink& ink) const {
     Region shape = one.wood;
     for (Polyline& loop : shape)
       for (Point& p : loop) p = s.nose + Point(mirrored() ? one.frame.chord - p.x() : p.x(), p.y()) * s.scale;
-    ink.region(shape, mine ? look.accentSoft : look.balsa,
+    ink.region(shape,
+               mine     ? look.accentSoft
+               : w.foam ? look.foam
+                        : look.balsa,
                one.thin.empty() && one.pieces == one.wantedPieces ? (mine ? look.accent : look.ink) : look.wrong,
                mine ? 1.6 : 0.9);
     if (all.size() > 120) continue;

@@ -142,9 +142,8 @@ void SkinBoard::drawNose(Ink& ink) const {
   ink.text(at + Point(side * reach * size, 0),
            tr("nose at R%1, %2 times as large").arg(rib.number).arg(size, 0, 'f', 1), look.ink,
            {mirrored() ? -10.0 : 10.0, -8}, mirrored() ? Qt::AlignRight : Qt::AlignLeft, 12, true);
-  ink.text(at + Point(side * reach * size, 0),
-           tr("sharpest bend %1, at R%2").arg(len(skin->bend)).arg(skin->bendRib), look.faint,
-           {mirrored() ? -10.0 : 10.0, 10}, mirrored() ? Qt::AlignRight : Qt::AlignLeft, 11);
+  ink.text(at + Point(side * reach * size, 0), tr("sharpest bend %1, at R%2").arg(len(skin->bend)).arg(skin->bendRib),
+           look.faint, {mirrored() ? -10.0 : 10.0, 10}, mirrored() ? Qt::AlignRight : Qt::AlignLeft, 11);
 }
 
 void SkinBoard::draw(Ink& ink) const {

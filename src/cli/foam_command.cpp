@@ -1,4 +1,5 @@
 #include "cli/foam_command.h"
+#include "cli/skins_command.h"
 #include "core/exchange/points_json.h"
 #include "core/geometry/polyline.h"
 #include <fmt/format.h>
@@ -55,17 +56,7 @@ Json coreOf(const TruePanel& panel, const FoamCore& core, const char* hand) {
 } // namespace
 
 void tellFoam(const TrueWing& w, bool json, std::ostream& out) {
-  if (!json) {
-    for (const Figure& f : w.figures(Stage::foam)) {
-      const Wing& wing = w.design.wings[static_cast<std::size_t>(f.wing)];
-      std::string place = w.design.wings.size() > 1 ? wing.name + ", " : "";
-      if (f.panel && wing.panels.size() > 1) place += fmt::format("panel {}: ", *f.panel + 1);
-      out << fmt::format("{}{:44} {:>12}  {}\n", place, f.label, told(f.value, f.quantity, w.design.unit), f.where);
-    }
-    for (const Finding& f : w.findings)
-      if (f.stage == Stage::foam) out << f.what << ". " << f.detail << ' ' << f.remedy << '\n';
-    return;
-  }
+  if (!json) return tellStage(w, Stage::foam, out);
   Json root{{"wing", w.design.name},
             {"unit", {{"length", "mm"}, {"area", "mm2"}, {"volume", "mm3"}, {"speed", "mm/s"}}},
             {"axes", "ends: chord axes, nose at the origin, as a right hand is seen from its tip; towers: aft of the "

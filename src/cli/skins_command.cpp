@@ -71,18 +71,19 @@ Json sheetOf(const TruePanel& panel, const SheetPanelMade& made, const char* han
 
 } // namespace
 
-void tellSkins(const TrueWing& w, bool json, std::ostream& out) {
-  if (!json) {
-    for (const Figure& f : w.figures(Stage::skins)) {
-      const Wing& wing = w.design.wings[static_cast<std::size_t>(f.wing)];
-      std::string place = w.design.wings.size() > 1 ? wing.name + ", " : "";
-      if (f.panel && wing.panels.size() > 1) place += fmt::format("panel {}: ", *f.panel + 1);
-      out << fmt::format("{}{:44} {:>12}  {}\n", place, f.label, told(f.value, f.quantity, w.design.unit), f.where);
-    }
-    for (const Finding& f : w.findings)
-      if (f.stage == Stage::skins) out << f.what << ". " << f.detail << ' ' << f.remedy << '\n';
-    return;
+void tellStage(const TrueWing& w, Stage stage, std::ostream& out) {
+  for (const Figure& f : w.figures(stage)) {
+    const Wing& wing = w.design.wings[static_cast<std::size_t>(f.wing)];
+    std::string place = w.design.wings.size() > 1 ? wing.name + ", " : "";
+    if (f.panel && wing.panels.size() > 1) place += fmt::format("panel {}: ", *f.panel + 1);
+    out << fmt::format("{}{:44} {:>12}  {}\n", place, f.label, told(f.value, f.quantity, w.design.unit), f.where);
   }
+  for (const Finding& f : w.findings)
+    if (f.stage == stage) out << f.what << ". " << f.detail << ' ' << f.remedy << '\n';
+}
+
+void tellSkins(const TrueWing& w, bool json, std::ostream& out) {
+  if (!json) return tellStage(w, Stage::skins, out);
   Json root{{"wing", w.design.name},
             {"unit", {{"length", "mm"}, {"area", "mm2"}, {"angle", "deg"}}},
             {"pattern", "x aft, y outwards along its front edge; a right upper skin seen from outside"},

@@ -5,6 +5,7 @@
 #include "core/design/decisions.h"
 #include "core/design/design_file.h"
 #include "core/files/text_file.h"
+#include "core/foam/wire_marks.h"
 #include "core/geometry/polyline.h"
 #include "core/measure/units.h"
 #include "core/strength/plate_buckling.h"
@@ -112,6 +113,19 @@ TEST(Foam, LinesRunOnToTheTowers) {
   EXPECT_GT(wire.low.y(), inner.low.y());
   EXPECT_LT(wire.high.y(), inner.high.y());
   EXPECT_NEAR(wire.high.y(), inner.high.y() - 0.5, 0.15);
+}
+
+/// Both ends pass together what is called; where one stands in a corner nothing is.
+TEST(Foam, MarksAreCalledWhereBothEndsMove) {
+  Design d = swept();
+  d.inner().trailingEdge.width = 40;
+  const TrueWing w = wingOf(d);
+  const FoamCore& core = coreOf(w);
+  std::vector<int> called;
+  for (const WireMark& m : core.inner.marks)
+    if (isCalled(core, m)) called.push_back(m.number);
+  // Tenths of the chord: 40 mm of strip are 19 % of the root and 27 % of the tip; the nose's are 3 and 4 %.
+  EXPECT_EQ(called, (std::vector<int>{4, 5, 6, 7, 8, 9, 10, 12, 13, 14, 15, 16, 17, 18}));
 }
 
 RC_GTEST_PROP(Foam, TowersLeadBackToTheEnds, ()) {

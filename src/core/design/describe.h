@@ -100,8 +100,8 @@ template <class D, class V> void describe(D& d, V& v) {
     v.number("scarf", "Scarf, × depth", d.cutList.scarf, Limits{3, 30});
     v.length("coverRoll", "Covering is wide", d.cutList.coverRoll, Limits{20, 5000});
     v.length("coverOverlap", "Covering overlaps by", d.cutList.coverOverlap, Limits{0, 200});
-    v.choice("faceUp", "Skins are drawn with up", d.cutList.faceUp, std::span(faceUpChoices));
-    v.flag("leftSooner", "Left skins joined a rib sooner", d.cutList.leftSooner);
+    v.choice("faceUp", "Skins lie with up", d.cutList.faceUp, std::span(faceUpChoices));
+    v.flag("leftSooner", "Left joints a rib sooner", d.cutList.leftSooner);
   });
   v.group("balance", Topic::balance, [&] {
     auto& b = d.balance;

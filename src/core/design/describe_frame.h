@@ -6,13 +6,13 @@
 
 namespace eup {
 
-/// What a skin is of and where it ends.
-template <class S, class V> void describeSheetRun(S& s, V& v, bool any) {
+/// What a skin is of and where it ends, unless that is settled.
+template <class S, class V> void describeSheetRun(S& s, V& v, bool any, bool ends = true) {
   v.length("thickness", "Sheet thickness", s.thickness, Limits{0.2, 20}, any);
-  v.choice("to", "It ends at", s.to, std::span(sheetToChoices), any);
-  v.fraction("fraction", "Sheet edge", s.fraction, Limits{0.02, 1}, any && s.to == SheetTo::fraction);
-  v.count("spar", "Spar number", s.spar, Limits{1, mostSpars}, any && endsAtSpar(s.to));
-  v.length("fromTail", "Ends before TE by", s.fromTail, Limits{0, 2000}, any && s.to == SheetTo::fromTail);
+  v.choice("to", "It ends at", s.to, std::span(sheetToChoices), any && ends);
+  v.fraction("fraction", "Sheet edge", s.fraction, Limits{0.02, 1}, any && ends && s.to == SheetTo::fraction);
+  v.count("spar", "Spar number", s.spar, Limits{1, mostSpars}, any && ends && endsAtSpar(s.to));
+  v.length("fromTail", "Ends before TE by", s.fromTail, Limits{0, 2000}, any && ends && s.to == SheetTo::fromTail);
   v.listed("material", "Sheet of", s.material, Shelf::material, any);
   v.angle("grain", "Grain off the span", s.grainDeg, Limits{-90, 90}, any);
   v.extra("grain that does not run along the span", "45", "0", s.grainDeg != 0);
@@ -130,16 +130,17 @@ template <class P, class V> void describeFrame(P& p, V& v) {
   });
   v.group("sheeting", Topic::sheeting, [&] {
     auto& s = p.sheeting;
-    const bool any = s.top || s.bottom;
+    const bool any = s.top || s.bottom, ends = p.built != Built::foam; // there it reaches from strip to strip
     v.flag("top", "Sheet on top", s.top);
     v.flag("bottom", "Sheet below", s.bottom);
     v.flag("ownBelow", "Another sheet below", s.ownBelow, s.top && s.bottom && s.ownBelow);
     v.choice("from", "It begins", s.from, std::span(noseFromChoices),
-             any && p.leadingEdge.kind != LeadingEdgeKind::none);
-    describeSheetRun(s, v, any);
-    v.flag("carries", "It carries bending", s.carries, any);
+             any && ends && p.leadingEdge.kind != LeadingEdgeKind::none);
+    describeSheetRun(s, v, any, ends);
+    v.flag("carries", "It carries bending", s.carries, any && ends);
     describeJoints(s, v);
-    v.group("below", Topic::sheetingBelow, [&] { describeSheetRun(s.below, v, s.top && s.bottom && s.ownBelow); });
+    v.group("below", Topic::sheetingBelow,
+            [&] { describeSheetRun(s.below, v, s.top && s.bottom && s.ownBelow, ends); });
   });
   v.list("sheeted", Topic::sheeted, p.sheeted, mostSheetedBays, [&](auto& s, std::size_t) {
     v.flag("top", "Sheet on top", s.top);

@@ -85,6 +85,10 @@ std::string titleOf(const Subject& s, const Design& design, PanelId id) {
   if (s.topic == Topic::aboard && k < design.balance.aboard.size()) return design.balance.aboard[k].name;
   if (s.topic == Topic::sheeted && k < panel.sheeted.size())
     return fmt::format("Sheet, ribs {} to {}", panel.sheeted[k].fromRib, panel.sheeted[k].toRib);
+  const bool foam = panel.built == Built::foam;
+  if (s.topic == Topic::sheetingBelow && foam) return "Skin, below";
+  if (s.topic == Topic::sheeting && foam)
+    return panel.sheeting.ownBelow && panel.sheeting.top ? "Skin, on top" : "Skin";
   if (s.topic == Topic::sheeting && panel.sheeting.top && panel.sheeting.bottom && panel.sheeting.ownBelow)
     return "Nose sheet, on top";
   if (s.topic == Topic::brace) {

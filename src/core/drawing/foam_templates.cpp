@@ -1,6 +1,7 @@
 // Templates for cutting foam at full size: for each end of each core what the wire rides on, with its marks, its datum
 // line and the holes by which it is pinned to the block.
 #include "core/drawing/wing_drawings.h"
+#include "core/foam/wire_marks.h"
 #include "core/geometry/polyline.h"
 #include "core/measure/figure.h"
 #include <algorithm>
@@ -49,6 +50,7 @@ Drawing templateOf(const DrawnPanel& w, const FoamCore& core, bool outer, Hand h
   for (const Point& at : {a, b}) d.loop(Layer::cut, circle(level(at.x()), pin));
   std::vector<std::pair<Point, std::string>> words;
   for (const WireMark& mark : end.marks) {
+    if (!isCalled(core, mark)) continue;
     const double side = mark.face == Face::upper ? 1 : -1;
     d.line(Layer::mark, mark.wire, mark.wire - Point(0, side * 3));
     words.emplace_back(mark.wire + Point(0, side > 0 ? 1.2 : -3.4), fmt::format("{}", mark.number));

@@ -1,6 +1,7 @@
 #include "core/foam/foam_core.h"
 #include "core/geometry/polyline.h"
 #include "core/geometry/region.h"
+#include "core/geometry/round_offset.h"
 #include <algorithm>
 #include <cmath>
 
@@ -139,7 +140,7 @@ CoreEnd endOf(const PanelBrief& d, const PanelLoft& loft, const Rib& station) {
 
 void addWire(const PanelBrief& d, const Rib& station, const std::vector<double>& upper,
              const std::vector<double>& lower, const Side& top, const Side& bottom, CoreEnd& end) {
-  const Region wire = grown({end.outline}, end.kerf / 2);
+  const Region wire = grownRound({end.outline}, end.kerf / 2);
   const auto largest = std::max_element(
       wire.begin(), wire.end(), [](const Polyline& a, const Polyline& b) { return signedArea(a) < signedArea(b); });
   if (largest != wire.end()) end.wire = *largest;

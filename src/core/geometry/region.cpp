@@ -1,5 +1,6 @@
 #include "core/geometry/region.h"
 #include "core/geometry/polyline.h"
+#include "core/geometry/round_offset.h"
 #include "core/geometry/tolerances.h"
 #include <cmath>
 #include <polyclipping/clipper.hpp>
@@ -121,6 +122,11 @@ Region withoutDust(const Region& region, double area) {
 
 Polyline rectangle(const Point& low, const Point& high) {
   return {low, {high.x(), low.y()}, high, {low.x(), high.y()}};
+}
+
+Region grownRound(const Region& region, double distance) {
+  if (distance <= 0) return region;
+  return fromPaths(offset(toPaths(region), distance, ClipperLib::etClosedPolygon, ClipperLib::jtRound));
 }
 
 } // namespace eup

@@ -217,7 +217,7 @@ std::vector<Skin> skinsOf(const PanelBrief& d, const PanelLoft& loft, const Fram
     const std::vector<int>* chosen = &none;
     switch (zone.what) {
     case Zone::What::nose:
-      skin = named(zone.what, "nose", "nose sheet", "sheet", face);
+      skin = named(zone.what, "nose", d.built == Built::foam ? "skin" : "nose sheet", "sheet", face);
       chosen = top ? &d.sheeting.joints : &d.sheeting.jointsBelow;
       break;
     case Zone::What::bays: {

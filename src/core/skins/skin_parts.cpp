@@ -76,6 +76,13 @@ void addSkin(PartMaker& m, const Skin& skin) {
   }
 }
 
+/// What of the strip over a join lies on a skin, at its inner or outer end: half of it, mm² of one layer.
+double clothOverJoin(const PanelBrief& d, const Skin& skin, bool outer) {
+  if (outer) return d.beyond && skin.outer >= d.panel.span - 1e-6 ? d.cloth.strip / 2 * skin.pattern.outerWidth : 0;
+  const bool joined = d.id.panel > 0 || d.mirrored;
+  return joined && skin.inner <= 1e-6 ? d.cloth.strip / 2 * skin.pattern.innerWidth : 0;
+}
+
 /// Over all skins of a face, and a strip more over the joins.
 void addCloth(PartMaker& m, const std::vector<Skin>& skins, Face face) {
   const Cloth& c = m.d.cloth;
@@ -99,6 +106,11 @@ void addCloth(PartMaker& m, const std::vector<Skin>& skins, Face face) {
       part.runs.push_back(run);
     }
     part.area += skin.pattern.area + more / layers;
+    for (const bool outer : {false, true}) // a strip over a join lies at the panel's very end
+      if (const double one = clothOverJoin(m.d, skin, outer); one > 0) {
+        const double from = outer ? std::max(skin.outer - 1, skin.inner) : skin.inner;
+        part.runs.push_back({from, from + 1, one * heavy, one * heavy});
+      }
     const double grams = (skin.pattern.area * layers + more) * heavy;
     part.grams += grams, moment += grams * skin.centre;
   }
@@ -110,11 +122,7 @@ void addCloth(PartMaker& m, const std::vector<Skin>& skins, Face face) {
 } // namespace
 
 double clothOverJoins(const PanelBrief& d, const Skin& skin) {
-  double out = 0; // half the strip lies on this panel
-  const bool joined = d.id.panel > 0 || d.mirrored;
-  if (joined && skin.inner <= 1e-6) out += d.cloth.strip / 2 * skin.pattern.innerWidth;
-  if (d.beyond && skin.outer >= d.panel.span - 1e-6) out += d.cloth.strip / 2 * skin.pattern.outerWidth;
-  return out;
+  return clothOverJoin(d, skin, false) + clothOverJoin(d, skin, true);
 }
 
 std::vector<Part> partsOfSkins(const PanelBrief& d, const PanelLoft& loft, const Frame& frame,
