@@ -6,6 +6,7 @@
 #include "core/design/design_file.h"
 #include "core/files/text_file.h"
 #include "core/foam/wire_marks.h"
+#include "core/foam/wire_program.h"
 #include "core/geometry/polyline.h"
 #include "core/measure/units.h"
 #include "core/strength/plate_buckling.h"
@@ -126,6 +127,30 @@ TEST(Foam, MarksAreCalledWhereBothEndsMove) {
     if (isCalled(core, m)) called.push_back(m.number);
   // Tenths of the chord: 40 mm of strip are 19 % of the root and 27 % of the tip; the nose's are 3 and 4 %.
   EXPECT_EQ(called, (std::vector<int>{4, 5, 6, 7, 8, 9, 10, 12, 13, 14, 15, 16, 17, 18}));
+}
+
+/// Strips wider than the chord, skins thicker than the section, slots as wide as it: told, never fallen over.
+RC_GTEST_PROP(Foam, WhateverIsDecidedIsToldOrRefused, ()) {
+  Design d = swept();
+  PanelDesign& p = d.inner();
+  p.panel.rootChord = *rc::gen::inRange(5, 300), p.panel.tipChord = *rc::gen::inRange(5, 300);
+  p.panel.tipSetback = *rc::gen::inRange(-300, 300), p.panel.washoutDeg = *rc::gen::inRange(-15, 15);
+  p.leadingEdge.width = *rc::gen::inRange(1, 200), p.trailingEdge.width = *rc::gen::inRange(1, 300);
+  p.sheeting.thickness = *rc::gen::inRange(2, 200) / 10.0;
+  p.sheeting.top = *rc::gen::arbitrary<bool>(), p.sheeting.bottom = *rc::gen::arbitrary<bool>();
+  p.sections.root.naca = *rc::gen::element<std::string>("2411", "0001", "25140", "22112");
+  p.foam.cores = *rc::gen::inRange(1, 9);
+  d.wire.kerf = *rc::gen::inRange(1, 100) / 10.0, d.wire.kerfPower = *rc::gen::inRange(0, 3);
+  const auto result = work(d);
+  if (!std::holds_alternative<TrueWing>(result)) return;
+  const TrueWing& w = std::get<TrueWing>(result);
+  for (const FoamCore& core : w.inner().foam->cores) {
+    for (const CoreEnd* end : {&core.inner, &core.outer})
+      for (const WireAt& at : end->path) RC_ASSERT(at.at.allFinite() && at.core.allFinite());
+    for (const Hand hand : {Hand::right, Hand::left}) (void)wireProgram(core, d.wire, hand);
+  }
+  for (const Figure& f : w.figures()) RC_ASSERT(std::isfinite(f.value));
+  for (const Hand hand : {Hand::right, Hand::left}) (void)foamTemplates(drawn(w, 0).front(), hand);
 }
 
 RC_GTEST_PROP(Foam, TowersLeadBackToTheEnds, ()) {

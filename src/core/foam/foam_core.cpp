@@ -45,6 +45,19 @@ Reach reachOf(const PanelBrief& d, double chord) {
   return {noseCut(d, 0), chord - d.trailing.onRib()};
 }
 
+/// Without what does not lie farther aft than what is before it: under a thick skin a curve turns back on itself.
+Side onwards(const Side& all) {
+  Side out;
+  out.front = all.front, out.tail = all.tail;
+  for (std::size_t i = 0; i < all.fraction.size(); ++i) {
+    if (!out.fraction.empty() && all.fraction[i] <= out.fraction.back()) continue;
+    out.fraction.push_back(all.fraction[i]);
+    out.section.push_back(all.section[i]), out.core.push_back(all.core[i]), out.wire.push_back(all.wire[i]);
+    out.inwards.push_back(all.inwards[i]);
+  }
+  return out;
+}
+
 Side sideOf(const PanelBrief& d, const Rib& station, Face face, double kerf) {
   const Polyline& bare = face == Face::upper ? station.upper : station.lower;
   const Polyline normals = normalsOf(bare, face);
@@ -52,6 +65,7 @@ Side sideOf(const PanelBrief& d, const Rib& station, Face face, double kerf) {
   const Reach reach = reachOf(d, station.frame.chord);
   const double from = reach.front > 0 ? reach.front - kerf / 2 : -1e9, to = reach.tail + kerf / 2;
   Side side;
+  if (from >= to) return side; // strips take the whole chord
   using namespace section_grid;
   const auto put = [&](double f, const Point& p, const Point& n) {
     side.fraction.push_back(f);
@@ -63,11 +77,7 @@ Side sideOf(const PanelBrief& d, const Rib& station, Face face, double kerf) {
     const double f = i < noseSteps ? (i - noseSteps) * 1e-9 : fraction(i);
     const Point p = bare[k] + normals[k] * out;
     if (!side.wire.empty() && p.x() < side.wire.back().x() && f > 0.02) continue; // never back over itself
-    if (p.x() < from || p.x() > to) {
-      // Where it enters or leaves: on the line between this point and its neighbour.
-      continue;
-    }
-    put(f, bare[k], normals[k]);
+    if (p.x() >= from && p.x() <= to) put(f, bare[k], normals[k]);
   }
   // Its ends exactly at the front and the tail of the core.
   const auto endAt = [&](double x, bool front) {
@@ -94,7 +104,7 @@ Side sideOf(const PanelBrief& d, const Rib& station, Face face, double kerf) {
   };
   if (reach.front > 0) endAt(from, true);
   endAt(to, false);
-  return side;
+  return onwards(side);
 }
 
 /// Where a face is at a chord fraction; before its front it stands at the front, behind its tail at the tail.
