@@ -1,4 +1,5 @@
-// Which decisions belong to the whole model and not to one panel: a figure or a finding of a panel names them as they are.
+// Which decisions belong to the whole model and not to one panel: a figure or a finding of a panel names them as they
+// are.
 #pragma once
 #include "core/design/panel_brief.h"
 

@@ -54,8 +54,8 @@ double coverDrop(const PanelBrief& design, const PanelLoft& loft, const Cut& cut
 /// The depth between the middles of two caps; nothing for another kind of spar, or where they meet.
 std::optional<double> capMiddles(const Spar& spar, const SparLine& line, double t);
 
-/// Where what stands between two caps, or on their faces, stands at t: its ends' heights in the panel's axes, and how far
-/// aft of the spar's line its middle lies.
+/// Where what stands between two caps, or on their faces, stands at t: its ends' heights in the panel's axes, and how
+/// far aft of the spar's line its middle lies.
 struct WebStand {
   double low = 0, high = 0, aft = 0;
 };

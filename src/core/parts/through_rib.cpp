@@ -64,8 +64,8 @@ std::vector<ThroughRib> throughRib(const PanelBrief& d, const std::vector<SparLi
     if (!top || !bottom || width <= 0) continue;
     const WebStand stand = webStandAt(spar, line, std::clamp(rib.t(), 0.0, line.end));
     const double stretch = 1 / std::cos(rib.turn + line.sweep);
-    const Point middle = (top->bottom + bottom->bottom) / 2 +
-                         Placement{-rib.frame.washout, {0, 0}}(Point(stand.aft * stretch, 0));
+    const Point middle =
+        (top->bottom + bottom->bottom) / 2 + Placement{-rib.frame.washout, {0, 0}}(Point(stand.aft * stretch, 0));
     out.push_back({web, line.index, false, uprightBox(rib, middle, width * stretch, stand.high - stand.low)});
   }
   for (const PassHole& h : rib.passHoles) {
