@@ -311,12 +311,14 @@ void DecidePanel::addTools(QGridLayout* grid, int& line) {
     return addSparTools(grid, line);
   case Topic::join:
   case Topic::brace:
-    addBraceTools(grid, line);
-    return addTrialTool(grid, line + 1);
-  case Topic::machine:
-    return addWireTool(grid, line);
-  case Topic::settingUp:
-    return addTrialTool(grid, line);
+    addBraceTools(grid, line++);
+    [[fallthrough]];
+  case Topic::settingUp: // the wing, from its parts
+    return addAskingTool(grid, line, tr("Put together on trial…"), "tryTogether", Built::ribs,
+                         &DecidePanel::tryTogether);
+  case Topic::machine: // for the core that is on the board
+    return addAskingTool(grid, line, tr("Write the machine's path…"), "writeWire", Built::foam,
+                         &DecidePanel::writeWire);
   case Topic::sheeting:
   case Topic::sheetingBelow:
   case Topic::sheeted:

@@ -70,8 +70,8 @@ private:
   void addSparTools(QGridLayout* under, int line);
   void addBraceTools(QGridLayout* under, int line);
   void addStiffeningTools(QGridLayout* under, int line);
-  void addTrialTool(QGridLayout* under, int line);
-  void addWireTool(QGridLayout* under, int line);
+  void addAskingTool(QGridLayout* under, int line, const QString& words, const char* name, Built built,
+                     void (DecidePanel::*ask)());
   void addAboardTools(QGridLayout* under, int line);
   /// What is put in or taken out: changes the design, says what is chosen then and how it is undone; an empty name for
   /// nothing done.

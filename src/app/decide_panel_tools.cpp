@@ -356,21 +356,14 @@ void DecidePanel::addAboardTools(QGridLayout* under, int line) {
   });
 }
 
-void DecidePanel::addTrialTool(QGridLayout* under, int line) {
-  auto* open = new QPushButton(tr("Put together on trial…"), form);
-  open->setObjectName("tryTogether");
-  open->setEnabled(document.possible() && document.design().at(here()).built == Built::ribs);
-  connect(open, &QPushButton::clicked, this, [this] { Q_EMIT tryTogether(); });
-  under->addWidget(open, line, 0, 1, 3, Qt::AlignLeft);
-}
-
-/// The path of a machine, written for the core that is on the board.
-void DecidePanel::addWireTool(QGridLayout* under, int line) {
-  auto* write = new QPushButton(tr("Write the machine's path…"), form);
-  write->setObjectName("writeWire");
-  write->setEnabled(document.possible() && document.design().at(here()).built == Built::foam);
-  connect(write, &QPushButton::clicked, this, [this] { Q_EMIT writeWire(); });
-  under->addWidget(write, line, 0, 1, 3, Qt::AlignLeft);
+/// A button that asks the window for something of a panel built in such a way.
+void DecidePanel::addAskingTool(QGridLayout* under, int line, const QString& words, const char* name, Built built,
+                                void (DecidePanel::*ask)()) {
+  auto* button = new QPushButton(words, form);
+  button->setObjectName(name);
+  button->setEnabled(document.possible() && document.design().at(here()).built == built);
+  connect(button, &QPushButton::clicked, this, ask);
+  under->addWidget(button, line, 0, 1, 3, Qt::AlignLeft);
 }
 
 /// Ways to stiffen the panel, tried side by side.

@@ -27,10 +27,7 @@ QString FoamBoard::emptyText() const {
 }
 
 const FoamCore* FoamBoard::shownCore() const {
-  if (!panel().foam || panel().foam->cores.empty()) return nullptr;
-  for (const FoamCore& core : panel().foam->cores) // the one that the chosen station is in
-    if (chosenRib().t() <= core.outer.t + 1e-6) return &core;
-  return &panel().foam->cores.back();
+  return panel().foam ? panel().foam->coreAt(chosenRib().t()) : nullptr;
 }
 
 Point FoamBoard::onPlan(double aft, double out) const {
@@ -140,7 +137,7 @@ void FoamBoard::draw(Ink& ink) const {
   if (!mine) return;
   for (const FoamCore& core : panel().foam->cores) drawPlan(ink, core, &core == mine);
   const double span = panel().shape.loft.span();
-  const QString words = tr("block %1 × %2 × %3 · %4 of a board")
+  const QString words = tr("block %1 × %2 × %3 · a board gives %4")
                             .arg(len(mine->block.length), len(mine->block.width), len(mine->block.height))
                             .arg(mine->fromBoard);
   ink.text({mirrored() ? -span : 0.0, 0.02 * span}, words, look.ink, {0, -8}, Qt::AlignLeft, 12, true);

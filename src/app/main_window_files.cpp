@@ -285,10 +285,9 @@ bool MainWindow::writeSectionTo(bool root, const QString& path, CoordinateLayout
 void MainWindow::chooseWireFile() {
   if (!theDocument.possible()) return say(whyNoWing(), true);
   const TruePanel& panel = theStandpoint.shownPanel();
-  if (!panel.foam) return;
-  int core = 1;
-  for (const FoamCore& one : panel.foam->cores)
-    if (theStandpoint.shownRib().t() > one.inner.t + 1e-6) core = one.number;
+  const FoamCore* shown = panel.foam ? panel.foam->coreAt(theStandpoint.shownRib().t()) : nullptr;
+  if (!shown) return;
+  const int core = shown->number;
   const Hand hand = theStandpoint.hand() == ShownHand::left ? Hand::left : Hand::right;
   const auto code = wireCodeOf(panel, core, hand);
   if (!code)

@@ -5,6 +5,7 @@
 #include "core/work/sizing.h"
 #include <QDialog>
 
+class QAbstractButton;
 class QCheckBox;
 class QLabel;
 class QLineEdit;

@@ -213,9 +213,9 @@ void SkinBoard::addHandles(const Laid& l, std::vector<Handle>& out) const {
       std::sort(joints.begin(), joints.end());
       joints.erase(std::unique(joints.begin(), joints.end()), joints.end());
       if (nose)
-        (top ? p.sheeting.joints : p.sheeting.jointsBelow) = joints;
+        joinedOn(p.sheeting, top) = joints;
       else if (k < p.sheeted.size())
-        (top ? p.sheeted[k].joints : p.sheeted[k].jointsBelow) = joints;
+        joinedOn(p.sheeted[k], top) = joints;
       return next;
     };
     out.push_back(std::move(h));

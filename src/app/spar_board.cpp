@@ -362,13 +362,12 @@ void SparBoard::markWeakest(Ink& ink, double side) const {
   const auto at = [&](double t) { return Point(side * t, (line.upperSeat.at(t).y() - level()) * stretch()); };
   const Point from = at(least->from), to = at(least->to);
   ink.line(from, to, look.accent, 4);
-  ink.text((from + to) / 2,
-           tr("weakest bay: reserve %1, %2")
-               .arg(least->weakest()->reserve(), 0, 'f', 2)
-               .arg(tr(wordsOf(least->weakest()->what))),
-           look.accent, {0, -10},
-           least->from < 0.2 * w.shape.loft.span() ? (side > 0 ? Qt::AlignLeft : Qt::AlignRight) : Qt::AlignHCenter, 12,
-           true);
+  ink.text(
+      (from + to) / 2,
+      tr("weakest bay: reserve %1, %2").arg(least->weakest()->reserve(), 0, 'f', 2).arg(tr(wordsOf(*least->weakest()))),
+      look.accent, {0, -10},
+      least->from < 0.2 * w.shape.loft.span() ? (side > 0 ? Qt::AlignLeft : Qt::AlignRight) : Qt::AlignHCenter, 12,
+      true);
 }
 
 /// A cap's depth at either end, and where its wood changes. Pulling its outer end lets the cap taper.

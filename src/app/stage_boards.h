@@ -190,6 +190,7 @@ private:
   void drawSheet(Ink& ink) const;
 };
 
+/// A foam panel's blocks from above, and both ends of the core that the chosen station lies in.
 class FoamBoard : public Board {
 public:
   using Board::Board;
@@ -203,7 +204,7 @@ protected:
   QString emptyText() const override;
 
 private:
-  const FoamCore* shownCore() const;
+  const FoamCore* shownCore() const; ///< null without any
   Point onPlan(double aft, double out) const;
   double endSize(const FoamCore& core) const;
   double plansEnd() const;

@@ -3,10 +3,10 @@
 #include "cli/balance_command.h"
 #include "cli/foam_command.h"
 #include "cli/parts_command.h"
+#include "cli/plan_command.h"
 #include "cli/skins_command.h"
 #include "cli/table_commands.h"
 #include "core/design/design_file.h"
-#include "core/design/plan_use.h"
 #include "core/exchange/report.h"
 #include "core/files/bytes.h"
 #include "core/files/shipped.h"
@@ -19,6 +19,7 @@
 #include "core/work/take_away.h"
 #include <CLI/CLI.hpp>
 #include <fmt/format.h>
+#include <functional>
 #include <iostream>
 #include <set>
 
@@ -51,18 +52,51 @@ int refuse(Streams io, const std::string& what, const Problem& problem, int code
   return code;
 }
 
-/// The wing of a file, or the exit code after saying what is wrong.
-std::variant<TrueWing, int> wingOf(const std::string& path, Streams io) {
+/// The design of a file, or the exit code after saying what is wrong.
+std::variant<Design, int> designOf(const std::string& path, Streams io) {
   const auto text = readTextFile(path);
   if (!text) return refuse(io, "cannot read", text.problem(), unreadable);
-  const auto read = designFromText(text.value());
+  auto read = designFromText(text.value());
   if (!read) return refuse(io, path, read.problem(), unreadable);
   for (const std::string& note : read.value().notes)
     io.err << withoutControls(fmt::format("note: {}: {}", path, note)) << '\n';
-  auto result = work(read.value().design);
+  return std::move(read.value().design);
+}
+
+/// The wing of a file, or the exit code after saying what is wrong.
+std::variant<TrueWing, int> trueWingOf(const std::string& path, Streams io) {
+  const auto design = designOf(path, io);
+  if (const int* code = std::get_if<int>(&design)) return *code;
+  auto result = work(std::get<Design>(design));
   if (auto* wing = std::get_if<TrueWing>(&result)) return std::move(*wing);
   io.err << findingsText(std::get<std::vector<Finding>>(result));
   return seriousFindings;
+}
+
+Hand handOf(const Args& args) {
+  return args.hand == "left" ? Hand::left : Hand::right;
+}
+
+/// The wing of the aircraft that the arguments name; null after saying that there is none.
+const WholeWing* wingOf(const Args& args, const TrueWing& w, Streams io) {
+  const auto& wings = w.of(handOf(args)).wings;
+  if (args.wing >= 1 && args.wing <= static_cast<int>(wings.size()))
+    return &wings[static_cast<std::size_t>(args.wing - 1)];
+  const std::string why = fmt::format("there is no wing {}: the aircraft has {}", args.wing, wings.size());
+  refuse(io, args.file, Problem{"--wing", why}, usage);
+  return nullptr;
+}
+
+/// The panel of it; null after saying that there is none.
+const TruePanel* panelOf(const Args& args, const TrueWing& w, Streams io) {
+  const WholeWing* wing = wingOf(args, w, io);
+  if (!wing) return nullptr;
+  const auto& panels = wing->panels;
+  if (args.panel >= 1 && args.panel <= static_cast<int>(panels.size()))
+    return &panels[static_cast<std::size_t>(args.panel - 1)];
+  const std::string why = fmt::format("there is no panel {}: the wing has {}", args.panel, panels.size());
+  refuse(io, args.file, Problem{"--panel", why}, usage);
+  return nullptr;
 }
 
 int exitOf(const std::vector<Finding>& findings) {
@@ -71,10 +105,7 @@ int exitOf(const std::vector<Finding>& findings) {
   return fine;
 }
 
-int report(const Args& args, Streams io) {
-  const auto wing = wingOf(args.file, io);
-  if (const int* code = std::get_if<int>(&wing)) return *code;
-  const TrueWing& w = std::get<TrueWing>(wing);
+int report(const Args& args, const TrueWing& w, Streams io) {
   if (args.json) {
     io.out << reportJson(w.design.name, w.figures(), w.findings);
   } else {
@@ -85,17 +116,13 @@ int report(const Args& args, Streams io) {
   return exitOf(w.findings);
 }
 
-int stations(const Args& args, Streams io) {
-  const auto wing = wingOf(args.file, io);
-  if (const int* code = std::get_if<int>(&wing)) return *code;
-  io.out << toCsv(stationTable(std::get<TrueWing>(wing)));
-  return exitOf(std::get<TrueWing>(wing).findings);
+int stations(const Args&, const TrueWing& w, Streams io) {
+  io.out << toCsv(stationTable(w));
+  return exitOf(w.findings);
 }
 
-int check(const Args& args, Streams io) {
-  const auto wing = wingOf(args.file, io);
-  if (const int* code = std::get_if<int>(&wing)) return *code;
-  const auto& findings = std::get<TrueWing>(wing).findings;
+int check(const Args&, const TrueWing& w, Streams io) {
+  const auto& findings = w.findings;
   io.out << (findings.empty() ? "Nothing to report.\n" : findingsText(findings));
   return exitOf(findings);
 }
@@ -130,9 +157,7 @@ int section(const Args& args, Streams io) {
   return fine;
 }
 
-int exportFiles(const Args& args, Streams io) {
-  const auto wing = wingOf(args.file, io);
-  if (const int* code = std::get_if<int>(&wing)) return *code;
+int exportFiles(const Args& args, const TrueWing& w, Streams io) {
   ExportOrder order;
   order.formats = {args.format == "svg"   ? ExportFormat::svg
                    : args.format == "dxf" ? ExportFormat::dxf
@@ -146,26 +171,14 @@ int exportFiles(const Args& args, Streams io) {
   for (const PrintPiece piece : allPieces)
     for (const std::string& key : args.pieces)
       if (printPieceChoices[static_cast<std::size_t>(piece)].key == key) order.pieces.push_back(piece);
-  const auto written = exportWing(std::get<TrueWing>(wing), args.folder, order);
+  const auto written = exportWing(w, args.folder, order);
   if (!written) return refuse(io, "cannot write", written.problem(), unreadable);
   for (const auto& path : written.value()) io.out << path.string() << '\n';
-  return exitOf(std::get<TrueWing>(wing).findings);
-}
-
-/// The panel that the arguments name; null after saying that there is none.
-const TruePanel* panelOf(const Args& args, const TrueWing& w, Streams io) {
-  if (args.wing >= 1 && args.wing <= static_cast<int>(w.wings.size()) && args.panel >= 1 &&
-      args.panel <= static_cast<int>(w.wing(args.wing - 1).panels.size()))
-    return &w.at({args.wing - 1, args.panel - 1});
-  refuse(io, args.file, Problem{"--panel", "there is no such panel"}, usage);
-  return nullptr;
+  return exitOf(w.findings);
 }
 
 /// Ways to stiffen a panel, what each gains and weighs.
-int stiffen(const Args& args, Streams io) {
-  const auto wing = wingOf(args.file, io);
-  if (const int* code = std::get_if<int>(&wing)) return *code;
-  const TrueWing& w = std::get<TrueWing>(wing);
+int stiffen(const Args& args, const TrueWing& w, Streams io) {
   const TruePanel* panel = panelOf(args, w, io);
   if (!panel) return usage;
   const auto trials = stiffeningTrials(*panel);
@@ -177,21 +190,17 @@ int stiffen(const Args& args, Streams io) {
 }
 
 /// What runs along the span, one row a place, one column a load.
-int curves(const Args& args, Streams io) {
-  const auto wing = wingOf(args.file, io);
-  if (const int* code = std::get_if<int>(&wing)) return *code;
-  const TrueWing& w = std::get<TrueWing>(wing);
-  if (args.wing < 1 || args.wing > static_cast<int>(w.wings.size()))
-    return refuse(io, args.file, Problem{"--wing", "there is no such wing"}, usage);
-  const WholeWing& one = w.wing(args.wing - 1);
-  const auto all = spanCurves(one);
+int curves(const Args& args, const TrueWing& w, Streams io) {
+  const WholeWing* one = wingOf(args, w, io);
+  if (!one) return usage;
+  const auto all = spanCurves(*one);
   io.out << "station_mm";
   for (const SpanCurve& c : all)
     for (const SpanCurve::Line& line : c.lines) io.out << fmt::format(",\"{} ({}), {}\"", c.label, c.unit, line.words);
   io.out << '\n';
   constexpr int steps = 60;
   for (int i = 0; i <= steps; ++i) {
-    const double y = one.planform.halfSpan * i / steps;
+    const double y = one->planform.halfSpan * i / steps;
     io.out << fmt::format("{:.3f}", y);
     for (const SpanCurve& c : all)
       for (const SpanCurve::Line& line : c.lines) io.out << fmt::format(",{:.5g}", line.at(y));
@@ -201,10 +210,7 @@ int curves(const Args& args, Streams io) {
 }
 
 /// The lightest sizes of a spar that keep a reserve.
-int sizeSpar(const Args& args, Streams io) {
-  const auto wing = wingOf(args.file, io);
-  if (const int* code = std::get_if<int>(&wing)) return *code;
-  const TrueWing& w = std::get<TrueWing>(wing);
+int sizeSpar(const Args& args, const TrueWing& w, Streams io) {
   const TruePanel* chosen = panelOf(args, w, io);
   if (!chosen) return usage;
   const TruePanel& panel = *chosen;
@@ -239,60 +245,40 @@ int sizeSpar(const Args& args, Streams io) {
 }
 
 /// The wing put together again from its flat parts, with the errors that are typed.
-int assemble(const Args& args, Streams io) {
-  const auto wing = wingOf(args.file, io);
-  if (const int* code = std::get_if<int>(&wing)) return *code;
-  const auto& wings = std::get<TrueWing>(wing).of(args.hand == "left" ? Hand::left : Hand::right).wings;
-  if (args.wing < 1 || args.wing > static_cast<int>(wings.size()))
-    return refuse(io, args.file, Problem{"--wing", fmt::format("there is no wing {}", args.wing)}, usage);
-  const WholeWing& whole = wings[static_cast<std::size_t>(args.wing - 1)];
-  const auto faults = faultsOf(args.assemble, whole);
+int assemble(const Args& args, const TrueWing& w, Streams io) {
+  const WholeWing* whole = wingOf(args, w, io);
+  if (!whole) return usage;
+  const auto faults = faultsOf(args.assemble, *whole);
   if (!faults) return refuse(io, args.file, faults.problem(), usage);
-  tellAssembly(whole, faults.value(), args.json, io.out);
+  tellAssembly(*whole, faults.value(), args.json, io.out);
   return fine;
 }
 
-int parts(const Args& args, Streams io) {
-  const auto wing = wingOf(args.file, io);
-  if (const int* code = std::get_if<int>(&wing)) return *code;
-  tellParts(std::get<TrueWing>(wing), args.json ? PartsAs::json : args.csv ? PartsAs::csv : PartsAs::text, io.out);
+int parts(const Args& args, const TrueWing& w, Streams io) {
+  tellParts(w, args.json ? PartsAs::json : args.csv ? PartsAs::csv : PartsAs::text, io.out);
   return fine;
 }
 
-int balance(const Args& args, Streams io) {
-  const auto wing = wingOf(args.file, io);
-  if (const int* code = std::get_if<int>(&wing)) return *code;
-  tellBalance(std::get<TrueWing>(wing), args.json, io.out);
+int balance(const Args& args, const TrueWing& w, Streams io) {
+  tellBalance(w, args.json, io.out);
   return fine;
 }
 
-int skins(const Args& args, Streams io) {
-  const auto wing = wingOf(args.file, io);
-  if (const int* code = std::get_if<int>(&wing)) return *code;
-  tellSkins(std::get<TrueWing>(wing), args.json, io.out);
+int skins(const Args& args, const TrueWing& w, Streams io) {
+  tellSkins(w, args.json, io.out);
   return fine;
 }
 
-int foam(const Args& args, Streams io) {
-  const auto wing = wingOf(args.file, io);
-  if (const int* code = std::get_if<int>(&wing)) return *code;
-  tellFoam(std::get<TrueWing>(wing), args.json, io.out);
+int foam(const Args& args, const TrueWing& w, Streams io) {
+  tellFoam(w, args.json, io.out);
   return fine;
 }
 
 /// The machine's text for one core.
-int wire(const Args& args, Streams io) {
-  const auto wing = wingOf(args.file, io);
-  if (const int* code = std::get_if<int>(&wing)) return *code;
-  const auto& w = std::get<TrueWing>(wing);
-  const Hand hand = args.hand == "left" ? Hand::left : Hand::right;
-  const auto& wings = w.of(hand).wings;
-  const auto k = static_cast<std::size_t>(args.wing - 1), p = static_cast<std::size_t>(args.panel - 1);
-  if (args.wing < 1 || k >= wings.size() || args.panel < 1 || p >= wings[k].panels.size()) {
-    io.err << fmt::format("euptera-cli: there is no panel {} of wing {}\n", args.panel, args.wing);
-    return usage;
-  }
-  const auto code = wireCodeOf(wings[k].panels[p], args.core, hand);
+int wire(const Args& args, const TrueWing& w, Streams io) {
+  const TruePanel* panel = panelOf(args, w, io);
+  if (!panel) return usage;
+  const auto code = wireCodeOf(*panel, args.core, handOf(args));
   if (!code) return refuse(io, "cannot be cut", code.problem(), seriousFindings);
   io.out << code.value();
   return fine;
@@ -309,55 +295,22 @@ int wireRead(const Args& args, Streams io) {
 }
 
 int upgrade(const Args& args, Streams io) {
-  const auto text = readTextFile(args.file);
-  if (!text) return refuse(io, "cannot read", text.problem(), unreadable);
-  const auto read = designFromText(text.value());
-  if (!read) return refuse(io, args.file, read.problem(), unreadable);
-  for (const std::string& note : read.value().notes) io.err << "note: " << args.file << ": " << note << '\n';
-  io.out << designToText(read.value().design);
+  const auto design = designOf(args.file, io);
+  if (const int* code = std::get_if<int>(&design)) return *code;
+  io.out << designToText(std::get<Design>(design));
   return fine;
 }
 
-/// What was read off the plan, how it is judged, and the layout that follows.
-int plan(const Args& args, Streams io) {
-  const auto wing = wingOf(args.file, io);
-  if (const int* code = std::get_if<int>(&wing)) return *code;
-  const TrueWing& w = std::get<TrueWing>(wing);
-  const auto len = [&](double mm) { return told(mm, Quantity::length, w.design.unit); };
-  if (w.design.plan.sheets.empty()) io.out << "No plan is kept with this wing.\n";
-  for (std::size_t i = 0; i < w.plan.sheets.size(); ++i) {
-    io.out << w.design.plan.sheets[i].name << "  " << w.design.plan.sheets[i].file << '\n';
-    for (const std::string& words : w.plan.sheets[i].sheet.words) io.out << "  " << words << '\n';
-  }
-  for (const Reading& r : w.design.plan.readings) {
-    const ReadValue v = valueOf(r, w.plan.sheets);
-    io.out << fmt::format("{:24} {:6} {}{}\n", nameOf(r), name(r.hand), told(v.value, v.quantity, w.design.unit),
-                          v.across ? "  " + len(*v.across) : "");
-  }
-  for (const Judgement& j : w.plan.judgements)
-    io.out << fmt::format("{} {}\n    {} {}\n", j.fault ? "FAULT" : "fine ", j.what,
-                          j.take ? "taken:" : "left:", j.take ? j.taken : j.left);
-  for (const Change& c : changesBetween(w.design, withReadings(w.design, w.plan).design))
-    io.out << fmt::format("{}: {} -> {}\n", c.label, c.before.empty() ? "-" : c.before,
-                          c.after.empty() ? "-" : c.after);
+int plan(const Args&, const TrueWing& w, Streams io) {
+  tellPlan(w, io.out);
   return exitOf(w.findings);
 }
 
 /// The root or tip section of a wing, full size with gauges, or as coordinates.
-int sectionSheet(const Args& args, Streams io) {
-  const auto wing = wingOf(args.file, io);
-  if (const int* code = std::get_if<int>(&wing)) return *code;
-  const auto& wings = std::get<TrueWing>(wing).wings;
-  if (args.wing < 1 || args.wing > static_cast<int>(wings.size())) {
-    io.err << fmt::format("euptera-cli: there is no wing {}: the aircraft has {}\n", args.wing, wings.size());
-    return usage;
-  }
-  const auto& panels = wings[static_cast<std::size_t>(args.wing - 1)].panels;
-  if (args.panel < 1 || args.panel > static_cast<int>(panels.size())) {
-    io.err << fmt::format("euptera-cli: there is no panel {}: the wing has {}\n", args.panel, panels.size());
-    return usage;
-  }
-  const auto done = writeSection(panels[static_cast<std::size_t>(args.panel - 1)], args.end == "root", args.folder,
+int sectionSheet(const Args& args, const TrueWing& w, Streams io) {
+  const TruePanel* panel = panelOf(args, w, io);
+  if (!panel) return usage;
+  const auto done = writeSection(*panel, args.end == "root", args.folder,
                                  args.layout == "blocks" ? CoordinateLayout::blocks : CoordinateLayout::loop,
                                  args.paper == "letter" ? Paper::letter : Paper::a4);
   if (!done) return refuse(io, "cannot write", done.problem(), unreadable);
@@ -394,11 +347,9 @@ int demo(const Args& args, Streams io) {
 /// The tables, with a wing's own rows where a file is given.
 int materials(const Args& args, Streams io) {
   if (args.file.empty()) return listTables({}, io.out);
-  const auto text = readTextFile(args.file);
-  if (!text) return refuse(io, "cannot read", text.problem(), unreadable);
-  const auto read = designFromText(text.value());
-  if (!read) return refuse(io, args.file, read.problem(), unreadable);
-  return listTables(read.value().design.own, io.out);
+  const auto design = designOf(args.file, io);
+  if (const int* code = std::get_if<int>(&design)) return *code;
+  return listTables(std::get<Design>(design).own, io.out);
 }
 
 int bend(const Args& args, Streams io) {
@@ -410,7 +361,7 @@ int bend(const Args& args, Streams io) {
 int run(const std::vector<std::string>& given, std::ostream& out, std::ostream& err) {
   Args args;
   const Streams io{out, err};
-  int (*chosen)(const Args&, Streams) = nullptr;
+  std::function<int()> chosen;
   CLI::App app("Euptera without its window: figures, stations and files of a wing.\n"
                "Exit: 0 fine, 1 serious findings, 2 usage, 3 unreadable or not writable.",
                "euptera-cli");
@@ -418,42 +369,54 @@ int run(const std::vector<std::string>& given, std::ostream& out, std::ostream& 
   app.require_subcommand(1);
   const auto command = [&](const char* name, const char* what, int (*function)(const Args&, Streams)) {
     CLI::App* sub = app.add_subcommand(name, what);
-    sub->callback([&chosen, function] { chosen = function; });
+    sub->callback([&, function] { chosen = [&, function] { return function(args, io); }; });
     return sub;
   };
-  const auto withFile = [&](CLI::App* sub) {
-    sub->add_option("file", args.file, "wing file")->required();
+  const auto withFile = [&](CLI::App* sub, const char* what = "wing file") {
+    sub->add_option("file", args.file, what)->required();
     return sub;
   };
-  withFile(command("report", "every figure with its working, and the findings", report))
-      ->add_flag("--json", args.json, "as JSON");
-  withFile(command("stations", "one row a rib", stations))->add_flag("--csv", args.csv, "as CSV (the default)");
-  CLI::App* list = withFile(command("parts", "every piece: how many, of what, how large, how heavy, where", parts));
+  /// Of the wing that a file decides.
+  const auto ofWing = [&](const char* name, const char* what, int (*function)(const Args&, const TrueWing&, Streams)) {
+    CLI::App* sub = withFile(app.add_subcommand(name, what));
+    sub->callback([&, function] {
+      chosen = [&, function] {
+        const auto wing = trueWingOf(args.file, io);
+        const int* code = std::get_if<int>(&wing);
+        return code ? *code : function(args, std::get<TrueWing>(wing), io);
+      };
+    });
+    return sub;
+  };
+  const auto ofWhichWing = [&](CLI::App* sub) {
+    sub->add_option("--wing", args.wing, "which wing of the aircraft; 1 is the main wing");
+    return sub;
+  };
+  const auto ofWhichPanel = [&](CLI::App* sub) {
+    ofWhichWing(sub)->add_option("--panel", args.panel, "which panel, from the middle outwards; 1 is the innermost");
+    return sub;
+  };
+  ofWing("report", "every figure with its working, and the findings", report)->add_flag("--json", args.json, "as JSON");
+  ofWing("stations", "one row a rib", stations)->add_flag("--csv", args.csv, "as CSV (the default)");
+  CLI::App* list = ofWing("parts", "every piece: how many, of what, how large, how heavy, where", parts);
   CLI::Option* asJson = list->add_flag("--json", args.json, "as JSON");
   list->add_flag("--csv", args.csv, "as CSV")->excludes(asJson);
-  withFile(command("balance", "mass, neutral point, where it balances and where it should", balance))
+  ofWing("balance", "mass, neutral point, where it balances and where it should", balance)
       ->add_flag("--json", args.json, "as JSON");
-  withFile(command("skins", "sheet laid flat: widths, end angles, bends, joints; patterns as JSON", skins))
+  ofWing("skins", "sheet laid flat: widths, end angles, bends, joints; patterns as JSON", skins)
       ->add_flag("--json", args.json, "as JSON");
-  withFile(command("foam", "foam cores: blocks, templates, the wire's way; as JSON with the towers' path", foam))
+  ofWing("foam", "foam cores: blocks, templates, the wire's way; as JSON with the towers' path", foam)
       ->add_flag("--json", args.json, "as JSON");
-  CLI::App* cutting = withFile(command("wire", "the path of a hot wire's machine for one core of foam", wire));
-  cutting->add_option("--wing", args.wing, "which wing of the aircraft; 1 is the main wing");
-  cutting->add_option("--panel", args.panel, "which panel, from the middle outwards; 1 is the innermost");
+  CLI::App* cutting = ofWhichPanel(ofWing("wire", "the path of a hot wire's machine for one core of foam", wire));
   cutting->add_option("--core", args.core, "which core of it; 1 is the innermost");
   cutting->add_option("--hand", args.hand, "right or left")->check(CLI::IsMember({"right", "left"}));
-  CLI::App* back = withFile(command("wire-read", "what such a path makes the machine do", wireRead));
+  CLI::App* back = withFile(command("wire-read", "what such a path makes the machine do", wireRead), "machine's path");
   back->add_option("--axes", args.axes, "letters of the axes: inner tower aft, up, outer tower aft, up");
   back->add_flag("--json", args.json, "as JSON, move by move");
-  withFile(command("check", "the findings", check));
-  CLI::App* stiff = withFile(command("stiffen", "ways to stiffen a panel against twisting, as CSV", stiffen));
-  stiff->add_option("--wing", args.wing, "which wing of the aircraft; 1 is the main wing");
-  stiff->add_option("--panel", args.panel, "which panel, from the middle outwards; 1 is the innermost");
-  withFile(command("curves", "lift, shear, bending, twist and bend along the span, as CSV", curves))
-      ->add_option("--wing", args.wing, "which wing of the aircraft; 1 is the main wing");
-  CLI::App* size = withFile(command("size", "the lightest sizes of a spar that keep a reserve, as CSV", sizeSpar));
-  size->add_option("--wing", args.wing, "which wing of the aircraft; 1 is the main wing");
-  size->add_option("--panel", args.panel, "which panel, from the middle outwards; 1 is the innermost");
+  ofWing("check", "the findings", check);
+  ofWhichPanel(ofWing("stiffen", "ways to stiffen a panel against twisting, as CSV", stiffen));
+  ofWhichWing(ofWing("curves", "lift, shear, bending, twist and bend along the span, as CSV", curves));
+  CLI::App* size = ofWhichPanel(ofWing("size", "the lightest sizes of a spar that keep a reserve, as CSV", sizeSpar));
   size->add_option("--spar", args.spar, "which spar of the panel");
   size->add_option("--reserve", args.reserve, "least strength over stress, 2 if not given");
   size->add_option("--stock", args.stock, "sizes at hand in mm, separated by commas")
@@ -478,11 +441,10 @@ int run(const std::vector<std::string>& given, std::ostream& out, std::ostream& 
   CLI::App* sectionCommand = command("section", "measures of a section: NACA digits or a coordinate file", section);
   sectionCommand->add_option("spec", args.spec, "2412, 23012, or a file")->required();
   sectionCommand->add_flag("--json", args.json, "as JSON, with the points");
-  withFile(command("plan", "what was read off the plan, judged, and the layout that follows", plan));
-  CLI::App* trial = withFile(command(
+  ofWing("plan", "what was read off the plan, judged, and the layout that follows", plan);
+  CLI::App* trial = ofWhichWing(ofWing(
       "assemble", "puts the wing together again from its flat parts: how far it is from what was decided", assemble));
   trial->add_flag("--json", args.json, "as JSON");
-  trial->add_option("--wing", args.wing, "which wing of the aircraft; 1 is the main wing");
   trial->add_option("--hand", args.hand, "right, or left where that is another")
       ->check(CLI::IsMember({"right", "left"}));
   trial->add_option("--notch", args.assemble.notches, "a notch that much too deep, as in R3=0.3 (mm)");
@@ -490,12 +452,10 @@ int run(const std::vector<std::string>& given, std::ostream& out, std::ostream& 
                     "packing under a rib's tail that much too high, as in R9=0.5 (mm)");
   trial->add_option("--brace", args.assemble.braces, "a panel's brace bent that much too far, as in 1=0.5 (degrees)");
   withFile(command("upgrade", "prints the wing in the present file format", upgrade));
-  CLI::App* sheet = withFile(
-      command("section-sheet", "a wing's section full size with nose gauges, or its coordinates", sectionSheet));
+  CLI::App* sheet = ofWhichPanel(
+      ofWing("section-sheet", "a wing's section full size with nose gauges, or its coordinates", sectionSheet));
   sheet->add_option("--to", args.folder, "file: .pdf, .svg, .dxf, or .dat for coordinates")->required();
   sheet->add_option("--end", args.end, "root or tip")->check(CLI::IsMember({"root", "tip"}));
-  sheet->add_option("--wing", args.wing, "which wing of the aircraft; 1 is the main wing");
-  sheet->add_option("--panel", args.panel, "which panel, from the middle outwards; 1 is the innermost");
   sheet->add_option("--layout", args.layout, "coordinates: loop or blocks")->check(CLI::IsMember({"loop", "blocks"}));
   sheet->add_option("--paper", args.paper, "a4 or letter")->check(CLI::IsMember({"a4", "letter"}));
   CLI::App* catalogueCommand = command("sections", "searches the catalogue of sections", sections);
@@ -503,7 +463,7 @@ int run(const std::vector<std::string>& given, std::ostream& out, std::ostream& 
   catalogueCommand->add_option("--thickness", args.thickness, "from and to, % chord")->expected(1, 2);
   catalogueCommand->add_option("--camber", args.camber, "from and to, % chord")->expected(1, 2);
   catalogueCommand->add_flag("--flat", args.flat, "underside flat over half the chord or more");
-  CLI::App* exportCommand = withFile(command("export", "ribs, plan and bench card at full size", exportFiles));
+  CLI::App* exportCommand = ofWing("export", "ribs, plan and bench card at full size", exportFiles);
   exportCommand->add_option("--to", args.folder, "folder to write into")->required();
   exportCommand->add_option("--format", args.format, "svg, dxf or pdf")->check(CLI::IsMember({"svg", "dxf", "pdf"}));
   exportCommand->add_option("--paper", args.paper, "a4 or letter")->check(CLI::IsMember({"a4", "letter"}));
@@ -528,7 +488,7 @@ int run(const std::vector<std::string>& given, std::ostream& out, std::ostream& 
   } catch (const CLI::ParseError& error) {
     return app.exit(error, out, err) == 0 ? fine : usage;
   }
-  return chosen(args, io);
+  return chosen();
 }
 
 } // namespace eup::cli

@@ -28,16 +28,10 @@ using test::wingOf;
 /// Swept and turned: 210 → 150 over 620, 60 back, 2411 → 2409, 1.5° about the quarter chord; skins of 1, strips of 6
 /// and 8 along the flight.
 Design swept() {
-  Design d = test::bareDesign();
+  Design d = test::foamDesign(test::panelOf(620, 210, 150, 60, 1.5, 0.25), 8);
   PanelDesign& p = d.inner();
-  p.built = Built::foam;
-  p.panel = test::panelOf(620, 210, 150, 60, 1.5, 0.25);
   p.sections.root.naca = "2411", p.sections.tip.naca = "2409";
-  p.sheeting.top = p.sheeting.bottom = true, p.sheeting.thickness = 1;
-  p.leadingEdge.kind = LeadingEdgeKind::square, p.leadingEdge.width = 6;
-  p.trailingEdge.kind = TrailingEdgeKind::wedge, p.trailingEdge.width = 8;
   p.leadingEdge.widthIs = p.trailingEdge.widthIs = WidthIs::alongFlight;
-  p.spars.clear();
   p.ribs.count = 5;
   p.join.dihedral = {DihedralBy::angle, 3};
   d.wire.kerf = 1, d.wire.kerfPower = 0, d.wire.marks = 10;
@@ -259,6 +253,22 @@ TEST(Foam, SparsLieInGrooves) {
   EXPECT_EQ(w.inner().frame.ribs[2].notches.size(), 2u);
 }
 
+/// However far its stations lie apart; skins likewise, which are told with the foam alone.
+TEST(Foam, CapsWrinkleOnIt) {
+  Design d = swept();
+  d.inner().spars = {Spar{}};
+  const TrueWing w = wingOf(d);
+  const Figure* told = w.figure("spar.1.buckling");
+  ASSERT_NE(told, nullptr);
+  EXPECT_NE(told->rule.find("wrinkles on its core"), std::string::npos) << told->rule;
+  EXPECT_EQ(told->working.find("rib to rib"), std::string::npos) << told->working;
+  EXPECT_EQ(w.figure("bay.weakest")->where.find("between ribs"), std::string::npos) << w.figure("bay.weakest")->where;
+  EXPECT_EQ(w.figure("sheet.buckling"), nullptr);
+  EXPECT_NE(w.figure("foam.wrinkling"), nullptr);
+  d.inner().ribs.count = 9;
+  EXPECT_NEAR(figureOf(wingOf(d), "spar.1.buckling"), told->value, 0.01 * told->value);
+}
+
 TEST(Foam, IsCutInSeveralCores) {
   Design d = swept();
   d.inner().foam.cores = 2, d.inner().foam.endRib = 3;
@@ -357,6 +367,13 @@ TEST(Foam, SaysWhatCannotBeCut) {
   d.inner().spars = {Spar{}};
   d.inner().spars[0].top.depth = d.inner().spars[0].bottom.depth = 12;
   EXPECT_TRUE(hasFinding(wingOf(d).findings, "foam.parted"));
+  d.inner().spars.push_back(Spar{});
+  d.inner().spars[1].rootFraction = d.inner().spars[1].tipFraction = 0.6;
+  const TrueWing two = wingOf(d);
+  for (const Finding& f : two.findings) {
+    if (f.key != "foam.parted") continue;
+    EXPECT_EQ(f.decisions.size(), 6u) << "either may be the one";
+  }
   d = swept();
   d.wire.kerf = 10; // wider than the tip is deep, and the skins with it
   d.inner().panel.tipChord = 40;

@@ -75,4 +75,16 @@ inline Design bareDesign() {
   return d;
 }
 
+/// A panel cut from foam in skins of 1, with a strip of 6 in front and one of `tail` behind.
+inline Design foamDesign(const Panel& panel, double tail) {
+  Design d = bareDesign();
+  PanelDesign& p = d.inner();
+  p.built = Built::foam;
+  p.panel = panel;
+  p.sheeting.top = p.sheeting.bottom = true, p.sheeting.thickness = 1;
+  p.leadingEdge.kind = LeadingEdgeKind::square, p.leadingEdge.width = 6;
+  p.trailingEdge.kind = TrailingEdgeKind::wedge, p.trailingEdge.width = tail;
+  return d;
+}
+
 } // namespace eup::test

@@ -19,15 +19,9 @@ namespace {
 using test::wingOf;
 
 Design ofFoam() {
-  Design d = test::bareDesign();
+  Design d = test::foamDesign(test::panelOf(500, 200, 140, 40, 1, 0.25), 10);
   PanelDesign& p = d.inner();
-  p.built = Built::foam;
-  p.panel = test::panelOf(500, 200, 140, 40, 1, 0.25);
   p.sections.root.naca = p.sections.tip.naca = "2411";
-  p.sheeting.top = p.sheeting.bottom = true, p.sheeting.thickness = 1;
-  p.leadingEdge.kind = LeadingEdgeKind::square, p.leadingEdge.width = 6;
-  p.trailingEdge.kind = TrailingEdgeKind::wedge, p.trailingEdge.width = 10;
-  p.spars.clear();
   p.ribs.count = 4;
   d.wire.towersApart = 800, d.wire.fromTower = 150;
   return d;

@@ -233,6 +233,11 @@ struct SheetedBays : SheetRun {
   bool operator==(const SheetedBays&) const = default;
 };
 
+/// The ribs that such sheet is joined on, on a face.
+template <class Sheet> auto& joinedOn(Sheet& sheet, bool upper) {
+  return upper ? sheet.joints : sheet.jointsBelow;
+}
+
 /// The run that covers a face from one rib to another, both counted from the panel's root rib; null for none. The first
 /// that is decided counts.
 inline const SheetedBays* sheetedBetween(const std::vector<SheetedBays>& all, int rib, int next, bool top) {

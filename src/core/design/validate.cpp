@@ -1,6 +1,5 @@
 #include "core/design/validate.h"
 #include "core/design/decisions.h"
-#include "core/design/model_paths.h"
 #include "core/design/panel_brief.h"
 #include <cmath>
 #include <fmt/format.h>
@@ -203,7 +202,7 @@ Finding inPanel(Finding f, PanelId id, int of, const std::string& wing) {
   if (of > 1) f.what = fmt::format("Panel {}: {}", id.panel + 1, f.what);
   if (!wing.empty()) f.what = fmt::format("{}: {}", wing, f.what);
   for (std::string& path : f.decisions)
-    if (!isOfModel(path)) path.insert(0, pathOf(id));
+    if (!ofWholeModel(path)) path.insert(0, pathOf(id));
   return f;
 }
 

@@ -59,7 +59,7 @@ Drawing templateOf(const DrawnPanel& w, const FoamCore& core, bool outer, Hand h
   const double side = hand == Hand::left ? -1 : 1;
   for (const auto& [at, text] : words) d.write({side * at.x(), at.y()}, text, 2.2, Anchor::middle);
   const Box box = d.bounds();
-  const std::string name = w.foam->cores.size() == 1 ? std::string("core") : fmt::format("core {}", core.number);
+  const std::string name = w.foam->nameOf(core);
   const auto under = [&](double down, const std::string& text) {
     d.write({box.low.x(), box.low.y() - down}, text, 2.8);
   };

@@ -85,7 +85,7 @@ void drawBays(const DrawnPanel& w, int spar, Page& page) {
     }
     const auto rib = [&](int k) { return w.frame.ribs[static_cast<std::size_t>(k)].name(); };
     const std::string cells[] = {fmt::format("{} to {}", rib(bay.bay - 1), rib(bay.bay)),
-                                 wordsOf(c->what),
+                                 wordsOf(*c),
                                  fmt::format("{:.3g} MPa", c->stress),
                                  fmt::format("{:.3g} MPa", c->strength),
                                  fmt::format("{:.2f}{}", c->reserve(), c->reserve() < usualReserve ? " !" : ""),

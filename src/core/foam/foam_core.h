@@ -49,6 +49,7 @@ struct Block {
 struct FoamCore {
   int number = 1; ///< from the inner end of the panel
   CoreEnd inner, outer;
+  double within = 0;  ///< mm³ within the wing's surface, skins and strips with it
   double volume = 0;  ///< mm³, its grooves not taken out
   double grooves = 0; ///< mm³
   Block block;
@@ -62,6 +63,10 @@ struct FoamCore {
 
 struct FoamMade {
   std::vector<FoamCore> cores;
+  /// The one at such a place of the panel's span, of two that meet there the inner one; null without any.
+  const FoamCore* coreAt(double t) const;
+  /// "core", or "core 2" where there are several.
+  std::string nameOf(const FoamCore& core) const;
 };
 
 /// Nothing of a panel that is not of foam. Its cores end at stations.
@@ -79,7 +84,6 @@ struct CutOff {
   bool outer = false;  ///< at the outer end
   Face face = Face::upper;
   Polyline left[2]; ///< closed, the core that is left at the inner and outer end
-  double waits = 0; ///< mm of wire at the other end while one end stands still at a corner
 };
 CutOff coreLeft(const FoamCore& core, const HotWire& wire);
 
@@ -88,7 +92,9 @@ CutOff coreLeft(const FoamCore& core, const HotWire& wire);
 struct TowerStep {
   Point inner{0, 0}, outer{0, 0};
 };
-/// `innerPlane` and `outerPlane`: mm along the span from the core's inner end, negative for one inside it. They differ.
+/// For a wire that is at `in` and `out` at the ends of a core of such a length. `innerPlane` and `outerPlane`: mm along
+/// the span from the core's inner end, negative for one inside it. They differ.
+TowerStep onTowers(const Point& in, const Point& out, double innerPlane, double outerPlane, double length);
 std::vector<TowerStep> towerPath(const FoamCore& core, double innerPlane, double outerPlane);
 /// Where that wire meets the plane of an end, from where it meets the towers' planes: the inverse.
 Point atEnd(const TowerStep& step, double innerPlane, double outerPlane, double along);

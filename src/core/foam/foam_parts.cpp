@@ -9,10 +9,10 @@
 namespace eup {
 namespace {
 
-void addCore(PartMaker& m, const FoamCore& core, bool only, double sawnInner, double sawnOuter) {
+void addCore(PartMaker& m, const FoamMade& made, const FoamCore& core, double sawnInner, double sawnOuter) {
   const FoamPanel& f = m.d.foam;
-  Part part = PartMaker::piece(Part::What::core, fmt::format("core.{}", core.number),
-                               only ? std::string("foam core") : fmt::format("foam core {}", core.number), f.material);
+  Part part =
+      PartMaker::piece(Part::What::core, fmt::format("core.{}", core.number), "foam " + made.nameOf(core), f.material);
   const double length = core.outer.t - core.inner.t, in = core.inner.outlineArea(), out = core.outer.outlineArea(),
                sawn = sawnInner * in + sawnOuter * out;
   const double volume = std::max(core.volume - core.grooves - sawn, 0.0);
@@ -56,7 +56,7 @@ std::vector<Part> partsOfFoam(const PanelBrief& d, const PanelLoft& loft, const 
   PartMaker m(d, loft, frame);
   const double rib = d.foam.endRib;
   for (std::size_t i = 0; i < made.cores.size(); ++i)
-    addCore(m, made.cores[i], made.cores.size() == 1, i == 0 ? rib : 0, i + 1 == made.cores.size() ? rib : 0);
+    addCore(m, made, made.cores[i], i == 0 ? rib : 0, i + 1 == made.cores.size() ? rib : 0);
   if (rib > 0 && !made.cores.empty())
     addEndRib(m, made.cores.front().inner, false), addEndRib(m, made.cores.back().outer, true);
   return std::move(m.out);

@@ -5,11 +5,6 @@
 namespace eup {
 namespace {
 
-/// Both towers' places for places at both ends of the core.
-TowerStep onTowers(const Point& in, const Point& out, double innerPlane, double outerPlane, double length) {
-  return {lerp(in, out, innerPlane / length), lerp(in, out, outerPlane / length)};
-}
-
 std::string beyond(const Box& box, const HotWire& wire, const char* tower) {
   const auto over = [&](double low, double high, double travel, const char* way) -> std::string {
     if (low < -1e-6) return fmt::format("the {} tower would go {:.1f} mm below zero {}", tower, -low, way);

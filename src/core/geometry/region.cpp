@@ -2,6 +2,7 @@
 #include "core/geometry/polyline.h"
 #include "core/geometry/round_offset.h"
 #include "core/geometry/tolerances.h"
+#include <algorithm>
 #include <cmath>
 #include <polyclipping/clipper.hpp>
 
@@ -85,6 +86,13 @@ Box boundsOf(const Region& region) {
   return box;
 }
 
+const Polyline* largestOf(const Region& region) {
+  const auto most = std::max_element(region.begin(), region.end(), [](const Polyline& a, const Polyline& b) {
+    return signedArea(a) < signedArea(b); // a hole's is negative
+  });
+  return most == region.end() ? nullptr : &*most;
+}
+
 int pieceCount(const Region& region) {
   int pieces = 0;
   for (const Polyline& loop : region) pieces += signedArea(loop) > 0;
@@ -118,6 +126,10 @@ Region withoutDust(const Region& region, double area) {
   for (const Polyline& loop : region)
     if (std::abs(signedArea(loop)) >= area) out.push_back(loop);
   return out;
+}
+
+void add(Region& to, Region what) {
+  to.insert(to.end(), std::make_move_iterator(what.begin()), std::make_move_iterator(what.end()));
 }
 
 Polyline rectangle(const Point& low, const Point& high) {

@@ -11,6 +11,8 @@ double areaOf(const Region& region);
 Box boundsOf(const Region& region);
 /// Of its area, holes left out; the origin for a region without any.
 Point centroidOf(const Region& region);
+/// The outside of the largest piece; null for a region without any.
+const Polyline* largestOf(const Region& region);
 /// Loops that are outsides, that is: pieces of wood.
 int pieceCount(const Region& region);
 
@@ -26,6 +28,8 @@ Region bandAlong(const Polyline& line, double distance);
 /// Without pieces and holes smaller than `area` (mm²).
 Region withoutDust(const Region& region, double area);
 
+/// Its loops go after those of `to`; the two must not overlap.
+void add(Region& to, Region what);
 /// The rectangle with corner `low` and corner `high`.
 Polyline rectangle(const Point& low, const Point& high);
 

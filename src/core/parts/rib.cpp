@@ -1,7 +1,7 @@
-#include "core/geometry/cover.h"
 #include "core/geometry/polyline.h"
 #include "core/geometry/tolerances.h"
 #include "core/parts/cut_rib.h"
+#include "core/parts/rib_cover.h"
 #include "core/parts/stick_rib.h"
 #include <algorithm>
 #include <cmath>
@@ -9,45 +9,6 @@
 
 namespace eup {
 namespace {
-
-/// One rib in the making, in chord axes.
-struct Making {
-  const PanelBrief& design;
-  const PanelLoft& loft;
-  Rib& rib;
-  /// What a decided width behind the leading edge, or before the trailing edge, takes of the rib.
-  double fromNose(double decided) const { return design.leading.taken(decided, rib.turn); }
-  double x(double fromTail) const { return rib.frame.chord - design.trailing.taken(fromTail, rib.turn); }
-  /// How much wider than square to itself something is in the rib's plane that runs aft by `sweep`.
-  double stretch(double sweep) const { return 1 / std::cos(rib.turn + sweep); }
-  /// Which place of the panel's span that is where a straight line meets the rib.
-  double meetsAt(const StraightLine& line) const { return metAt(rib, line.root.x(), line.tip.x(), line.span); }
-  /// The chord fraction at which a line of the surface crosses the rib.
-  double fractionOn(const SurfaceLine& line) const {
-    double t = std::clamp(rib.t(), 0.0, loft.span());
-    if (rib.turn != 0)
-      for (int i = 0; i < 4; ++i) t = std::clamp(rib.inPanel({line.at(t) * rib.frame.chord, 0}).y(), 0.0, loft.span());
-    return line.at(t);
-  }
-  /// Where the nose sheet of a face ends on it; 0 without.
-  double sheetEdge(Face f) const {
-    const auto sheet = noseSheet(design, loft, f);
-    return sheet ? fractionOn(sheet->to) : 0;
-  }
-  /// Where a straight line meets the rib's plane, in that plane.
-  Point meet(const StraightLine& line) const {
-    if (rib.turn != 0) {
-      const Point p = line.at(meetsAt(line));
-      return {rib.frame.le.x() + (p.x() - rib.frame.le.x()) / std::cos(rib.turn), p.y()};
-    }
-    const double k = std::tan(rib.lean);
-    Point p = line.at(rib.t());
-    for (int i = 0; i < 4; ++i)
-      p = line.at(rib.t() + k * p.y()); // a step lessens the error by the line's own slope × k
-    return {p.x(), p.y() / std::cos(rib.lean)};
-  }
-  const Polyline& face(Face f) const { return f == Face::upper ? rib.upper : rib.lower; }
-};
 
 Polyline inChordAxes(const ChordFrame& frame, const Polyline& line) {
   const double c = std::cos(frame.washout), s = std::sin(frame.washout); // once for all points
@@ -65,112 +26,8 @@ double heightOf(const Polyline& face, double x) {
   return place ? pointAt(face, *place).y() : 0;
 }
 
-/// The place on a face that the straight line of chord fraction f goes through.
-PlaceOn placeOfFraction(double f) {
-  const GridPlace g = gridPlace(f);
-  return {g.index, g.share};
-}
-
-double trailingWidth(const PanelBrief& d) {
-  return d.trailingEdge.kind == TrailingEdgeKind::none ? 0 : d.trailingEdge.width;
-}
-
-/// The sheeted part of a face, nose to sheet edge; empty when it is not sheeted.
-Polyline sheetRun(const Making& m, Face f) {
-  const SheetRun* s = m.design.sheeting.on(f == Face::upper);
-  double edge = s ? m.sheetEdge(f) : 0;
-  if (edge > 0 && s->to == SheetTo::stock) // a little into the stock, which is cut away anyhow: no needle is left
-    edge += std::min(s->thickness, trailingWidth(m.design)) / m.rib.frame.chord;
-  return edge > 0 ? headOf(m.face(f), placeOfFraction(std::min(edge, 1.0))) : Polyline{};
-}
-
-/// Chord fraction by which a band starts under the one before it, so that no needle of wood is left between the two
-/// where both end square to a curve.
-constexpr double lapUnderSheet = 0.002;
-
-/// What a face behind its nose sheet is covered with, in stretches from `from` to `to`, chord fractions of the rib.
-struct Behind {
-  double from = 0, to = 1;
-  bool toStock = false;              ///< it ends at the trailing edge's stock
-  const SheetedBays* bays = nullptr; ///< else a cap strip, or nothing
-};
-std::vector<Behind> behindSheet(const Making& m, Face f) {
-  const double edge = m.sheetEdge(f);
-  const SheetRun* nose = m.design.sheeting.on(f == Face::upper);
-  if (edge > 0 && nose->to == SheetTo::stock) return {}; // sheet covers all there is
-  const SheetedBays* bays = sheetedAt(m.design, m.rib, f);
-  if (!bays) return {{edge, 1, true, nullptr}};
-  const auto place = sheetedPlace(m.design, m.loft, *bays, f);
-  const bool ahead = bays->from != BaysFrom::before, behind = bays->to != SheetTo::stock;
-  const double from = ahead ? m.fractionOn(place->from) : edge, to = m.fractionOn(place->to);
-  constexpr double hair = 1e-6;
-  std::vector<Behind> out;
-  if (ahead && from > edge + hair) out.push_back({edge, from, false, nullptr});
-  if (!behind || to > from + hair) out.push_back({from, to, !behind, bays});
-  if (behind) out.push_back({std::max(to, from), 1, true, nullptr});
-  return out;
-}
-
-/// One of them as a line on the face.
-Polyline runOn(const Making& m, Face f, const Behind& one, double thickness) {
-  const Polyline& face = m.face(f);
-  const PlaceOn start = placeOfFraction(std::max(one.from - lapUnderSheet, 0.0));
-  std::optional<PlaceOn> end = placeOfFraction(one.to);
-  if (one.toStock) {
-    // Into the stock behind, which is cut away anyhow: a band that ends square to the curve must not leave a needle.
-    const TrailingEdge& te = m.design.trailingEdge;
-    const double into =
-        te.kind == TrailingEdgeKind::wedge || te.kind == TrailingEdgeKind::square ? std::min(thickness, te.width) : 0.1;
-    const double width = trailingWidth(m.design);
-    end = lastCrossing(face, m.x(width > 0 ? width - into : 0));
-  }
-  if (!end || std::pair(end->segment, end->t) <= std::pair(start.segment, start.t)) return {};
-  return pieceOf(face, start, *end);
-}
-
-void add(Region& to, Region what) {
-  to.insert(to.end(), std::make_move_iterator(what.begin()), std::make_move_iterator(what.end()));
-}
-
-Region bandOf(const Polyline& run, double thickness) {
-  return bandAlong(simplified(run, tolerance::flattening / 2), thickness);
-}
-
-Region sheetBand(const Making& m) {
-  const Sheeting& s = m.design.sheeting;
-  Polyline top = sheetRun(m, Face::upper), bottom = sheetRun(m, Face::lower);
-  if (top.size() > 1 && bottom.size() > 1 && s.on(true)->thickness == s.on(false)->thickness) {
-    std::reverse(top.begin(), top.end()); // one sheet round the nose leaves no seam in the band
-    top.insert(top.end(), bottom.begin() + 1, bottom.end());
-    return bandOf(top, s.thickness);
-  }
-  Region out;
-  if (top.size() > 1) add(out, bandOf(top, s.on(true)->thickness));
-  if (bottom.size() > 1) add(out, bandOf(bottom, s.on(false)->thickness));
-  return out;
-}
-
-Region capBands(const Making& m) {
-  Region out;
-  const CapStrips& c = m.design.capStrips;
-  for (Face f : {Face::upper, Face::lower})
-    if (f == Face::upper ? c.top : c.bottom)
-      for (const Behind& one : behindSheet(m, f))
-        if (!one.bays) add(out, bandOf(runOn(m, f, one, c.thickness), c.thickness));
-  return out;
-}
-
-/// Sheet behind the nose sheet, where the rib's bays are sheeted.
-Region sheetedBands(const Making& m) {
-  Region out;
-  for (Face f : {Face::upper, Face::lower})
-    for (const Behind& one : behindSheet(m, f))
-      if (one.bays) add(out, bandOf(runOn(m, f, one, one.bays->thickness), one.bays->thickness));
-  return out;
-}
-
 /// A rectangle that is sure to reach past the rib above and below.
-Polyline slab(const Making& m, double from, double to) {
+Polyline slab(const RibMaking& m, double from, double to) {
   const double high = m.rib.frame.chord;
   return rectangle({from, -high}, {to, high});
 }
@@ -182,7 +39,7 @@ Polyline onEdgeStrip(double w, double wide) {
 }
 
 /// What the leading edge stock takes. `ahead` is how far the cut starts before the nose, to take all of it.
-Region leadingCut(const Making& m) {
+Region leadingCut(const RibMaking& m) {
   const LeadingEdge& e = m.design.leadingEdge;
   const double ahead = -m.rib.frame.chord, wide = m.fromNose(1);
   switch (e.kind) {
@@ -202,7 +59,7 @@ Region leadingCut(const Making& m) {
 }
 
 /// Two sheets close towards the tail: the rib between them ends where less than the rim would be left.
-double tailEnd(const Making& m) {
+double tailEnd(const RibMaking& m) {
   const TrailingEdge& e = m.design.trailingEdge;
   const auto left = [&](double x) { return heightOf(m.rib.upper, x) - heightOf(m.rib.lower, x) - 2 * e.sheet; };
   double low = m.x(e.width), high = m.x(e.overhang);
@@ -214,7 +71,7 @@ double tailEnd(const Making& m) {
   return low;
 }
 
-Region trailingCut(const Making& m) {
+Region trailingCut(const RibMaking& m) {
   const TrailingEdge& e = m.design.trailingEdge;
   const double beyond = 2 * m.rib.frame.chord;
   if (e.kind == TrailingEdgeKind::none) return {};
@@ -222,57 +79,7 @@ Region trailingCut(const Making& m) {
   return {slab(m, tailEnd(m), beyond)}; // the sheets' own thickness is cover
 }
 
-/// The two sheets of the trailing edge, for drawing.
-Region trailingSheets(const Making& m) {
-  Region out;
-  for (Face f : {Face::upper, Face::lower})
-    if (const auto from = lastCrossing(m.face(f), m.x(m.design.trailingEdge.width)))
-      add(out, bandAlong(simplified(tailOf(m.face(f), *from), tolerance::flattening / 2), m.design.trailingEdge.sheet));
-  return out;
-}
-
-/// A face from nose to tail in stretches of one cover each: sheet, then strip or sheet or nothing, then a trailing edge
-/// sheet.
-std::vector<Stretch> stretchesOf(const Making& m, Face f) {
-  const Polyline& face = m.face(f);
-  const PanelBrief& d = m.design;
-  const PlaceOn nose{0, 0}, tail{face.size() - 2, 1};
-  PlaceOn tailStart = tail;
-  if (d.trailingEdge.kind == TrailingEdgeKind::twoSheets)
-    if (const auto at = lastCrossing(face, m.x(d.trailingEdge.width))) tailStart = *at;
-  const auto upTo = [&](PlaceOn place) {
-    return std::pair(tailStart.segment, tailStart.t) < std::pair(place.segment, place.t) ? tailStart : place;
-  };
-  const auto between = [&](PlaceOn a, PlaceOn b) { return simplified(pieceOf(face, a, b), tolerance::flattening); };
-  const SheetRun* sheet = d.sheeting.on(f == Face::upper);
-  double edge = m.sheetEdge(f);
-  if (edge > 0 && sheet->to == SheetTo::stock) // on into the stock: a step square to the curve must not leave a needle
-    edge = std::min(edge + std::min(sheet->thickness, trailingWidth(d)) / m.rib.frame.chord, 1.0);
-  PlaceOn at = edge > 0 ? upTo(placeOfFraction(edge)) : nose;
-  std::vector<Stretch> out{{between(nose, at), sheet ? sheet->thickness : 0}};
-  const double strips = (f == Face::upper ? d.capStrips.top : d.capStrips.bottom) ? d.capStrips.thickness : 0;
-  std::vector<Behind> behind = behindSheet(m, f);
-  if (behind.empty()) behind.push_back({edge, 1, true, nullptr}); // under the stock's sheet nothing is left of it
-  for (const Behind& one : behind) {
-    const PlaceOn next = one.toStock ? tailStart : upTo(placeOfFraction(one.to));
-    out.push_back({between(at, next), one.bays ? one.bays->thickness : strips});
-    at = next;
-  }
-  out.push_back({between(tailStart, tail), d.trailingEdge.sheet});
-  return out;
-}
-
-/// The whole edge of the rib, counter-clockwise from the upper tail, and the tail's own face.
-std::vector<Stretch> stretchesOf(const Making& m) {
-  std::vector<Stretch> out = stretchesOf(m, Face::upper);
-  std::reverse(out.begin(), out.end());
-  for (Stretch& s : out) std::reverse(s.line.begin(), s.line.end());
-  for (Stretch& s : stretchesOf(m, Face::lower)) out.push_back(std::move(s));
-  out.push_back({{m.rib.lower.back(), m.rib.upper.back()}, 0});
-  return out;
-}
-
-Polyline inRib(const Making& m, const Polyline& panelAxes) {
+Polyline inRib(const RibMaking& m, const Polyline& panelAxes) {
   return inChordAxes(m.rib.frame, panelAxes);
 }
 
@@ -288,7 +95,7 @@ Polyline ring(const Point& middle, double halfWide, double halfHigh) {
 }
 
 /// A web that runs through parts the rib in two, from notch to notch.
-void cutWeb(const Making& m, const SparLine& line, double along, Region& cuts) {
+void cutWeb(const RibMaking& m, const SparLine& line, double along, Region& cuts) {
   const Spar& spar = m.design.spars[static_cast<std::size_t>(line.index)];
   const double width = webWidthAt(spar, along);
   if (spar.webs != Webs::continuous || width <= 0) return;
@@ -302,7 +109,7 @@ void cutWeb(const Making& m, const SparLine& line, double along, Region& cuts) {
 }
 
 /// Notches stand upright in panel axes, so that a straight, untwisted strip drops into all of them.
-void cutNotches(const Making& m, const SparLine& line, const Cut& cut, Region& cuts) {
+void cutNotches(const RibMaking& m, const SparLine& line, const Cut& cut, Region& cuts) {
   const Spar& spar = m.design.spars[static_cast<std::size_t>(line.index)];
   const double reach = m.rib.frame.chord, along = line.share(m.meetsAt(line.middle)), stretch = m.stretch(line.sweep);
   for (Face f : {Face::upper, Face::lower}) {
@@ -335,7 +142,7 @@ void cutNotches(const Making& m, const SparLine& line, const Cut& cut, Region& c
   cutWeb(m, line, along, cuts);
 }
 
-void cutSlot(const Making& m, const SparLine& line, const Cut& cut, Region& cuts) {
+void cutSlot(const RibMaking& m, const SparLine& line, const Cut& cut, Region& cuts) {
   const Spar& spar = m.design.spars[static_cast<std::size_t>(line.index)];
   const bool above = spar.ribSlot == SlotFrom::above;
   const Point middle = m.meet(line.middle);
@@ -352,7 +159,7 @@ void cutSlot(const Making& m, const SparLine& line, const Cut& cut, Region& cuts
   m.rib.slots.push_back(std::move(slot));
 }
 
-void cutPassing(const Making& m, const Passing& p, Region& cuts) {
+void cutPassing(const RibMaking& m, const Passing& p, Region& cuts) {
   const double t = m.meetsAt(p.middle);
   if (t < p.from - 1e-6 || t > p.to + 1e-6) return;
   const Point middle = m.meet(p.middle);
@@ -383,7 +190,7 @@ void cutPassing(const Making& m, const Passing& p, Region& cuts) {
 }
 
 /// A rib that would run out over one of the panel's ends stops at the rib there.
-void cutAtEnds(const Making& m, Region& cuts) {
+void cutAtEnds(const RibMaking& m, Region& cuts) {
   const double s = std::sin(m.rib.turn), far = 3 * m.rib.frame.chord, x0 = m.rib.frame.le.x();
   if (s == 0) return;
   const double low = m.design.ribs.rootThickness, high = m.loft.span() - m.design.ribs.tipThickness;
@@ -394,7 +201,7 @@ void cutAtEnds(const Making& m, Region& cuts) {
 }
 
 /// Half-laps with every rib of another direction that it meets on the panel.
-void cutLaps(const Making& m, const Cut& cut, const std::vector<Standing>& others, bool fromAbove, Region& cuts) {
+void cutLaps(const RibMaking& m, const Cut& cut, const std::vector<Standing>& others, bool fromAbove, Region& cuts) {
   const double span = m.loft.span(), x0 = m.rib.frame.le.x(), far = m.rib.frame.chord;
   for (const auto& [other, thickness, layers] : others) {
     const double between = std::sin(m.rib.turn - other.turn);
@@ -413,34 +220,6 @@ void cutLaps(const Making& m, const Cut& cut, const std::vector<Standing>& other
   }
 }
 
-FaceRun runOf(const Making& m, Face f) {
-  const double edge = m.sheetEdge(f);
-  const auto arcTo = [&](double x) {
-    const auto place = lastCrossing(m.face(f), x);
-    return place ? lengthOf(headOf(m.face(f), *place)) : 0;
-  };
-  const auto arcAt = [&](double fraction) {
-    return fraction > 0 ? lengthOf(headOf(m.face(f), placeOfFraction(fraction))) : 0;
-  };
-  FaceRun out;
-  const double tail = arcTo(m.x(trailingWidth(m.design))), nose = arcTo(noseCut(m.design, m.rib.turn));
-  out.sheetArc = arcAt(edge);
-  const double begins = m.design.sheeting.from == NoseFrom::overStock ? 0 : nose;
-  out.sheetWood = std::max(std::min(out.sheetArc, tail) - begins, 0.0);
-  const std::vector<Behind> behind = behindSheet(m, f);
-  const bool bays = std::any_of(behind.begin(), behind.end(), [](const Behind& one) { return one.bays; });
-  for (const Behind& one : behind) {
-    const double from = arcAt(one.from), to = one.toStock ? tail : std::min(arcAt(one.to), tail);
-    if (one.bays)
-      out.sheeted = std::max(to - std::max(from, nose), 0.0);
-    else if (!bays || !one.toStock)
-      out.capArc = std::max(to - from, 0.0);
-    else
-      out.aftArc = std::max(to - from, 0.0), out.aftFrom = from;
-  }
-  return out;
-}
-
 } // namespace
 
 Rib cutRib(const PanelBrief& d, const PanelLoft& loft, const std::vector<SparLine>& spars,
@@ -456,7 +235,7 @@ Rib cutRib(const PanelBrief& d, const PanelLoft& loft, const std::vector<SparLin
   for (std::size_t i = 0; i < rib.upper.size(); ++i)
     rib.depth = std::max(rib.depth, rib.upper[i].y() - rib.lower[i].y());
 
-  const Making m{d, loft, rib};
+  const RibMaking m{d, loft, rib};
   Region edges = leadingCut(m), cuts;
   add(edges, trailingCut(m));
   for (const SparLine& line : spars) {
@@ -473,7 +252,7 @@ Rib cutRib(const PanelBrief& d, const PanelLoft& loft, const std::vector<SparLin
   if (rib.kind == RibKind::riblet) cuts.push_back(slab(m, ribletEnd(d, spars, rib), 2 * rib.frame.chord));
   cutAtEnds(m, cuts);
   cutLaps(m, cut, crossed, rib.kind != RibKind::crossing, cuts);
-  const Polyline body = underCover(stretchesOf(m));
+  const Polyline body = underCover(coverOf(m));
   if (isOfSticks(d, rib)) {
     layOutSticks(d, withoutDust(subtractFromWound(body, edges), tolerance::dustArea), cuts, rib);
   } else {
@@ -490,11 +269,11 @@ Rib cutRib(const PanelBrief& d, const PanelLoft& loft, const std::vector<SparLin
 
 Beside besideRib(const PanelBrief& d, const PanelLoft& loft, const Rib& given) {
   Rib rib = given;
-  const Making m{d, loft, rib};
+  const RibMaking m{d, loft, rib};
   const Region whole{rib.bare};
   Beside out;
   const bool over = d.sheeting.from == NoseFrom::overStock;
-  Region sheets = sheetBand(m);
+  Region sheets = noseBand(m);
   out.leadingStock = intersect(whole, leadingCut(m));
   if (over) out.leadingStock = subtract(out.leadingStock, sheets);
   add(sheets, sheetedBands(m));

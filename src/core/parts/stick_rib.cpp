@@ -21,9 +21,8 @@ struct Edges {
 };
 
 std::optional<Edges> edgesOf(const Region& body) {
-  const auto most = std::max_element(
-      body.begin(), body.end(), [](const Polyline& a, const Polyline& b) { return signedArea(a) < signedArea(b); });
-  if (most == body.end() || most->size() < 4) return std::nullopt;
+  const Polyline* most = largestOf(body);
+  if (!most || most->size() < 4) return std::nullopt;
   const Polyline& loop = *most; // counter-clockwise: from the rear over the top to the front
   const Box box = boundsOf(loop);
   const auto corner = [&](double x, bool top) {
@@ -166,12 +165,6 @@ Polyline enclosed(const Polyline& one, const Polyline& other) {
   return loop;
 }
 
-const Polyline* largest(const Region& region) {
-  const auto most = std::max_element(
-      region.begin(), region.end(), [](const Polyline& a, const Polyline& b) { return signedArea(a) < signedArea(b); });
-  return most == region.end() ? nullptr : &*most;
-}
-
 /// A stick rib in the making.
 class StickLayout {
 public:
@@ -192,7 +185,7 @@ public:
       out.what = upper ? Stick::What::upper : Stick::What::lower;
       out.length = lengthOf(outer);
       if (const Region in = intersect({enclosed(outer, upper ? upperIn : lowerIn)}, body);
-          const auto* most = largest(in))
+          const auto* most = largestOf(in))
         out.outline = *most;
       findBend(outer, s.depth, upper, out);
       rib.sticks.push_back(std::move(out));
@@ -207,7 +200,7 @@ public:
       if (to <= from) continue;
       const Region in = subtract(
           intersect(intersect({enclosed(lowerIn, upperIn)}, body), {rectangle({from, -high}, {to, high})}), cuts);
-      const Polyline* most = largest(in);
+      const Polyline* most = largestOf(in);
       if (!most || signedArea(*most) < splinter()) continue;
       Stick out;
       out.what = nose ? Stick::What::noseBlock : Stick::What::tailBlock;
@@ -254,7 +247,7 @@ public:
         const double at = heightOn(edge, x);
         const Region on =
             intersect({rectangle({x - s.gusset / 2, at - s.gusset}, {x + s.gusset / 2, at + s.gusset})}, side);
-        if (const Polyline* most = largest(on); most && signedArea(*most) > splinter()) rib.gussets.push_back(*most);
+        if (const Polyline* most = largestOf(on); most && signedArea(*most) > splinter()) rib.gussets.push_back(*most);
       }
     }
   }

@@ -80,14 +80,12 @@ Polyline insideOf(const Polyline& edge, double wide) {
   whole.insert(whole.end(), {Point(chord, below), Point(0, below)});
   if (signedArea(whole) < 0) std::reverse(whole.begin(), whole.end());
   const Region left = grown({whole}, -wide);
-  const auto most = std::max_element(
-      left.begin(), left.end(), [](const Polyline& a, const Polyline& b) { return signedArea(a) < signedArea(b); });
-  if (most == left.end()) return {};
+  const Polyline* most = largestOf(left);
+  if (!most) return {};
   // Cut at the rib: from its front to its rear, over the top.
-  Region beyond = intersect({*most}, {rectangle({-4000, 0}, {4000, 4000})});
-  const auto tip = std::max_element(beyond.begin(), beyond.end(),
-                                    [](const Polyline& a, const Polyline& b) { return signedArea(a) < signedArea(b); });
-  if (tip == beyond.end() || tip->size() < 3) return {};
+  const Region beyond = intersect({*most}, {rectangle({-4000, 0}, {4000, 4000})});
+  const Polyline* tip = largestOf(beyond);
+  if (!tip || tip->size() < 3) return {};
   Polyline out = *tip;
   std::reverse(out.begin(), out.end()); // clockwise: from the front over the top to the rear
   std::size_t start = 0;

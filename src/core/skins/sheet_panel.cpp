@@ -73,9 +73,7 @@ void addTip(const std::optional<TipShape>& tip, double chord, const Point& nose,
   end.insert(end.end(), {tail + hair, nose + hair});
   if (signedArea(end) < 0) std::reverse(end.begin(), end.end());
   const Region one = unite({out.outline}, {end});
-  const auto most = std::max_element(
-      one.begin(), one.end(), [](const Polyline& a, const Polyline& b) { return signedArea(a) < signedArea(b); });
-  if (most != one.end()) out.outline = *most;
+  if (const Polyline* most = largestOf(one)) out.outline = *most;
 }
 
 void layFlat(const PanelBrief& d, const Frame& frame, const std::optional<TipShape>& tip, SheetPanelMade& out) {

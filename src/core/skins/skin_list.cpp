@@ -211,14 +211,13 @@ std::vector<Skin> skinsOf(const PanelBrief& d, const PanelLoft& loft, const Fram
   static const std::vector<int> none;
   for (const Zone& zone : zonesOf(d, loft)) {
     const Face face = zone.place.face;
-    const bool top = face == Face::upper;
     Skin skin;
     Ends ends = whole;
     const std::vector<int>* chosen = &none;
     switch (zone.what) {
     case Zone::What::nose:
       skin = named(zone.what, "nose", d.built == Built::foam ? "skin" : "nose sheet", "sheet", face);
-      chosen = top ? &d.sheeting.joints : &d.sheeting.jointsBelow;
+      chosen = &joinedOn(d.sheeting, face == Face::upper);
       break;
     case Zone::What::bays: {
       const SheetedBays& bays = d.sheeted[static_cast<std::size_t>(zone.run)];
@@ -227,7 +226,7 @@ std::vector<Skin> skinsOf(const PanelBrief& d, const PanelLoft& loft, const Fram
                    fmt::format("sheet R{} to R{}", d.firstRib + bays.fromRib - 1, d.firstRib + bays.toRib - 1), kind,
                    face);
       ends = {endOn(d, frame, bays.fromRib), endOn(d, frame, bays.toRib)};
-      chosen = top ? &bays.joints : &bays.jointsBelow;
+      chosen = &joinedOn(bays, face == Face::upper);
       break;
     }
     case Zone::What::tail:

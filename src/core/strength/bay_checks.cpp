@@ -33,7 +33,7 @@ void checkCaps(const PanelBrief& d, const PanelLoft& loft, const SparLine& line,
       continue; // a strip alone is bent, not pressed
     if (spar.webs == Webs::core || d.built == Built::foam) {
       const Material& core = d.tables.named(d.built == Built::foam ? d.foam.material : spar.webMaterial);
-      keep(bay, {BayCheck::What::buckling, stress, wrinkling(m.modulus, core.modulus, core.shear), at.load});
+      keep(bay, {BayCheck::What::buckling, stress, wrinkling(m.modulus, core.modulus, core.shear), at.load, true});
       continue;
     }
     const bool heldUpright = spar.webs != Webs::none;
@@ -107,7 +107,7 @@ void checkSheet(const PanelBrief& d, const SparSection& section, const SheetSkin
     const double z = (f.low + f.high) / 2, stress = section.bent.stress(std::abs(at.moment), z, m.modulus);
     const bool pressed = (z > section.bent.axis) == (at.moment >= 0);
     keep(bay, {BayCheck::What::sheet, stress, pressed ? m.compression : m.tension, at.load});
-    if (pressed) keep(bay, {BayCheck::What::sheetBuckling, stress, holds, at.load});
+    if (pressed) keep(bay, {BayCheck::What::sheetBuckling, stress, holds, at.load, d.built == Built::foam});
   }
 }
 
@@ -127,14 +127,14 @@ std::vector<double> placesIn(const PanelBrief& d, const std::vector<SparLine>& s
 
 } // namespace
 
-const char* wordsOf(BayCheck::What what) {
-  switch (what) {
+const char* wordsOf(const BayCheck& check) {
+  switch (check.what) {
   case BayCheck::What::compression:
     return "pressing of a cap";
   case BayCheck::What::tension:
     return "pulling of a cap";
   case BayCheck::What::buckling:
-    return "buckling of a cap between ribs";
+    return check.onCore ? "wrinkling of a cap on its core" : "buckling of a cap between ribs";
   case BayCheck::What::web:
     return "shear of a web";
   case BayCheck::What::webBuckling:
@@ -148,7 +148,7 @@ const char* wordsOf(BayCheck::What what) {
   case BayCheck::What::sheet:
     return "bending of the sheet";
   case BayCheck::What::sheetBuckling:
-    return "buckling of the sheet";
+    return check.onCore ? "wrinkling of the skin on its core" : "buckling of the sheet";
   case BayCheck::What::sheetTwist:
     return "shear of the twisted nose";
   case BayCheck::What::sheetTwistBuckling:

@@ -17,7 +17,7 @@ struct BayCheck {
   enum class What {
     compression,
     tension,
-    buckling, ///< of a pressed cap between ribs, or its wrinkling on a core
+    buckling, ///< of a pressed cap
     web,
     webBuckling,
     glue,         ///< along the web's edges
@@ -35,12 +35,13 @@ struct BayCheck {
   } what = What::compression;
   double stress = 0, strength = 0;
   LoadCase::What load = LoadCase::What::pull; ///< the one that it is of
+  bool onCore = false; ///< it wrinkles on what it is glued to, however long the bay: else it buckles from rib to rib
   /// Of the spar itself and what it bends with: what its size and wood decide.
   bool ofSpar() const { return what < What::leadingEdge || what == What::sheet || what == What::sheetBuckling; }
   double reserve() const { return stress > 0 ? strength / stress : 1e9; }
 };
 
-const char* wordsOf(BayCheck::What what);
+const char* wordsOf(const BayCheck& check);
 
 struct SparBay {
   int spar = 0; ///< index

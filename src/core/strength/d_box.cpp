@@ -36,9 +36,8 @@ Polyline noseBox(const Polyline& upper, const Polyline& lower, double x, double 
                 [&](const Point& p) { return (p - skin.front()).norm() < 1e-9 || (p - skin.back()).norm() < 1e-9; });
   // Where the cover is thicker than a sharp nose's radius the line runs over itself: those turns are no wall.
   const Region whole = subtractFromWound(box, {});
-  const auto largest = std::max_element(
-      whole.begin(), whole.end(), [](const Polyline& a, const Polyline& b) { return signedArea(a) < signedArea(b); });
-  if (largest == whole.end()) return {};
+  const Polyline* largest = largestOf(whole);
+  if (!largest) return {};
   // From the web's upper end over the nose to its lower end.
   Polyline out = *largest;
   std::rotate(out.begin(),

@@ -21,10 +21,10 @@ double layerOf(const PanelBrief& d) {
   return d.cloth.layer(d.tables.named(d.cloth.material).density);
 }
 
-/// E of its sheet along the span, its grain turned off it.
-double alongSpan(const PanelBrief& d) {
-  const Material& wood = d.tables.named(d.sheet.material);
-  return offTheGrain(wood.modulus, wood.across, degToRad(d.sheet.grainDeg));
+/// E of sheet along the span, its grain turned off it.
+double alongSpan(const PanelBrief& d, const std::string& material, double grainDeg) {
+  const Material& wood = d.tables.named(material);
+  return offTheGrain(wood.modulus, wood.across, degToRad(grainDeg));
 }
 
 /// Wood over wood, in a station's own chord axes: what it is turned by does not stiffen it.
@@ -51,10 +51,7 @@ struct CoreCut {
 PlateCut coreAt(const PanelBrief& d, const PanelLoft& loft, double t) {
   PlateCut out;
   const CoreCut cut(d, loft.frameAt(t).chord);
-  const auto along = [&](const SheetRun& s) {
-    const Material& wood = d.tables.named(s.material);
-    return offTheGrain(wood.modulus, wood.across, degToRad(s.grainDeg));
-  };
+  const auto along = [&](const SheetRun& s) { return alongSpan(d, s.material, s.grainDeg); };
   const double foam = d.tables.named(d.foam.material).modulus, cloth = d.tables.named(d.cloth.material).modulus,
                layer = layerOf(d);
   out.fibres.reserve(std::size_t{5} * slices);
@@ -81,7 +78,7 @@ PlateCut plateAt(const PanelBrief& d, const PanelLoft& loft, double t) {
   if (d.built == Built::foam) return coreAt(d, loft, t);
   PlateCut out;
   const SheetPanel& s = d.sheet;
-  const double wood = alongSpan(d), strip = d.tables.named(s.edgeMaterial).modulus,
+  const double wood = alongSpan(d, s.material, s.grainDeg), strip = d.tables.named(s.edgeMaterial).modulus,
                cloth = d.tables.named(d.cloth.material).modulus, layer = layerOf(d);
   out.fibres.reserve(std::size_t{3} * slices);
   eachSlice(loft, t, [&](double x, double wide, double up, double down) {
@@ -236,8 +233,7 @@ std::optional<CoreStrength> coreStrength(const PanelBrief& d, const PanelLoft& l
       const double moment = c.load.moment(d.inboard + t), shear = std::abs(c.load.shear(d.inboard + t));
       const bool above = moment >= 0; // the upper skin is pressed
       if (const SheetRun* skin = above ? cut.top : cut.bottom) {
-        const Material& wood = d.tables.named(skin->material);
-        const double modulus = offTheGrain(wood.modulus, wood.across, degToRad(skin->grainDeg)),
+        const double modulus = alongSpan(d, skin->material, skin->grainDeg),
                      stress = bent.stress(std::abs(moment), above ? plate.high : plate.low, modulus),
                      holds = wrinkling(modulus, foam.modulus, foam.shear);
         if (stress > 0 && holds / stress < out.wrinkling)

@@ -1,4 +1,3 @@
-#include "core/design/model_paths.h"
 #include "core/work/report_parts.h"
 #include <cassert>
 #include <fmt/format.h>
@@ -14,7 +13,7 @@ void FigureList::add(Figure figure) {
     if (!figure.rib && panel->panel > 0) figure.key = fmt::format("panel{}.{}", panel->panel + 1, figure.key);
     std::erase_if(figure.decisions, [&](const std::string& decision) { return !isThere(*brief, decision); });
     for (std::string& decision : figure.decisions)
-      if (!isOfModel(decision)) decision.insert(0, path);
+      if (!ofWholeModel(decision)) decision.insert(0, path);
   }
   if (wing > 0) figure.key = fmt::format("wing{}.{}", wing + 1, figure.key);
   all.push_back(std::move(figure));

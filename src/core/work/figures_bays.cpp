@@ -43,8 +43,8 @@ struct Teller {
     const double length = (bay->to - bay->from) * w.frame.spars[static_cast<std::size_t>(bay->spar)].stretch;
     out.add({std::move(key), std::move(label), check->reserve(), Quantity::ratio, Stage::spars,
              fmt::format("{}, where it is least; {}", between(w, *bay), wordsOf(check->load)), std::move(rule),
-             fmt::format("{:.3g} MPa ÷ {:.3g} MPa = {:.2f}, over {} from rib to rib", check->strength, check->stress,
-                         check->reserve(), out.len(length)),
+             fmt::format("{:.3g} MPa ÷ {:.3g} MPa = {:.2f}", check->strength, check->stress, check->reserve()) +
+                 (check->onCore ? std::string() : fmt::format(", over {} from rib to rib", out.len(length))),
              std::move(source), std::move(decisions), bench});
   }
 };
@@ -57,7 +57,7 @@ void sparBayFigures(const TruePanel& w, FigureList& out) {
     const Spar& spar = w.design.spars[static_cast<std::size_t>(line.index)];
     const std::string &name = spar.name, path = fmt::format("spars.{}", line.index);
     const auto keyOf = [&](const char* what) { return fmt::format("spar.{}.{}", line.index + 1, what); };
-    const bool onCore = spar.webs == Webs::core;
+    const bool onCore = spar.webs == Webs::core || w.foam;
     tell.add(Check::buckling, keyOf("buckling"), fmt::format("Reserve against buckling, {}", name),
              onCore
                  ? "½ ∛(E E_c G_c) ÷ stress: the pressed cap wrinkles on its core"
@@ -65,7 +65,9 @@ void sparBayFigures(const TruePanel& w, FigureList& out) {
                    "along the chord",
              onCore ? "Hoff and Mautner, Journal of the Aeronautical Sciences (1945), from memory"
                     : "Euler's strut (1744); glued ribs hold better than hinges",
-             {path + ".webs", path + ".top.width", path + ".top.depth", "sheeting.top", "flying.loadFactor"}, true);
+             {w.foam ? "foam.material" : path + ".webs", path + ".top.width", path + ".top.depth", "sheeting.top",
+              "flying.loadFactor"},
+             true);
     tell.add(Check::web, keyOf("web"), fmt::format("Reserve of the webs, {}", name),
              "shear strength ÷ ((V + M h′ ÷ h) ÷ (h t))",
              "shear of two caps that close in; strength of the materials' table",
@@ -96,9 +98,10 @@ void skinBayFigures(const TruePanel& w, FigureList& out) {
   tell.add(Check::sheet, "sheet.bending", "Reserve of the sheet that carries",
            "strength ÷ (M E z ÷ EI), grain along the span", "transformed section of caps and sheet",
            {"sheeting.material", "sheeting.thickness", "sheeting.carries"});
-  tell.add(Check::sheetBuckling, "sheet.buckling", "Reserve against buckling of the sheet",
-           "π² E t² ÷ (12 l²) from rib to rib, or 0.3 √(E E_across) t ÷ r where its bend gives more, ÷ stress",
-           "wide column; half of the classic cylinder, common practice", {"sheeting.thickness", "ribs.count"});
+  if (!w.foam) // its skins wrinkle on their core: told with the foam
+    tell.add(Check::sheetBuckling, "sheet.buckling", "Reserve against buckling of the sheet",
+             "π² E t² ÷ (12 l²) from rib to rib, or 0.3 √(E E_across) t ÷ r where its bend gives more, ÷ stress",
+             "wide column; half of the classic cylinder, common practice", {"sheeting.thickness", "ribs.count"});
   const char* nose = "q = T ÷ 2A (Bredt, 1896), the closed nose alone; torque of the sections' own moments in a dive";
   tell.add(Check::sheetTwist, "sheet.twist", "Reserve of the nose's sheet against twist",
            "shear strength ÷ (T ÷ (2 A t))", nose, {"flying.diveSpeed", "sheeting.thickness", "sheeting.material"});
@@ -124,7 +127,7 @@ void bayFigures(const TruePanel& w, FigureList& out) {
            Quantity::ratio,
            Stage::spars,
            fmt::format("{}, {}: {}", between(w, *all.bay), w.design.spars[static_cast<std::size_t>(all.bay->spar)].name,
-                       wordsOf(all.check->what)),
+                       wordsOf(*all.check)),
            "least of all checks in all bays: where it breaks if the load goes up",
            all.check->load == LoadCase::What::pull
                ? fmt::format("at a load factor of {:.1f} × {:.2f} = {:.1f}", factor, all.check->reserve(),

@@ -1,7 +1,6 @@
 // Figures and findings of foam panels: blocks, templates, what the wire leaves, what the core bears.
 #include "core/geometry/polyline.h"
-#include "core/work/finder.h"
-#include "core/work/report_parts.h"
+#include "core/work/plate_figures.h"
 #include <algorithm>
 #include <cmath>
 #include <fmt/format.h>
@@ -11,12 +10,8 @@ namespace {
 
 const char* ownWay = "the ruled panel, its sections' normals; the wire straight between both ends";
 
-std::string nameOf(const FoamMade& made, const FoamCore& core) {
-  return made.cores.size() == 1 ? std::string("core") : fmt::format("core {}", core.number);
-}
-
 void blockFigures(const TruePanel& w, const FoamCore& core, const std::string& key, FigureList& out) {
-  const std::string name = nameOf(*w.foam, core);
+  const std::string name = w.foam->nameOf(core);
   const Block& b = core.block;
   const std::vector<std::string> plan{"panel.span",       "panel.rootChord", "panel.tipChord",
                                       "panel.tipSetback", "foam.cores",      "foam.washoutIn"};
@@ -32,15 +27,10 @@ void blockFigures(const TruePanel& w, const FoamCore& core, const std::string& k
   size("blockHeight", "height", b.height,
        fmt::format("its underside lies {} under the inner end's chord line; the wire wants room above and below",
                    out.len(-core.low)));
-  const Rib half = cutTemplate(w.design, w.shape.loft, (core.inner.t + core.outer.t) / 2, core.inner.station);
-  const double within = b.length / 6 *
-                        (std::abs(signedArea(core.inner.section)) + 4 * half.bareArea +
-                         std::abs(signedArea(core.outer.section))),
-               waste = 1 - within / b.volume();
-  out.add({key + "waste", "Waste: " + name, waste, Quantity::percent, Stage::foam,
+  out.add({key + "waste", "Waste: " + name, 1 - core.within / b.volume(), Quantity::percent, Stage::foam,
            "of the smallest block; beds are kept of it",
            "1 − what lies within the wing's surface ÷ volume of the block",
-           fmt::format("1 − {:.4g} ÷ {:.4g} mm³; the core itself has {:.4g}", within, b.volume(), core.volume),
+           fmt::format("1 − {:.4g} ÷ {:.4g} mm³; the core itself has {:.4g}", core.within, b.volume(), core.volume),
            "prismoid of the two ends and the middle", plan});
   out.add({key + "fromBoard",
            "Blocks from a board: " + name,
@@ -57,7 +47,7 @@ void blockFigures(const TruePanel& w, const FoamCore& core, const std::string& k
 
 void endFigures(const TruePanel& w, const FoamCore& core, bool outer, const std::string& key, FigureList& out) {
   const CoreEnd& end = outer ? core.outer : core.inner;
-  const std::string which = outer ? "outer" : "inner", name = fmt::format("{}, {} end", nameOf(*w.foam, core), which);
+  const std::string which = outer ? "outer" : "inner", name = fmt::format("{}, {} end", w.foam->nameOf(core), which);
   const std::string of = key + which + ".";
   const std::vector<std::string> from{"sheeting.thickness", "leadingEdge.width", "trailingEdge.width", "wire.kerf"};
   out.add({of + "area", "Core's section: " + name, end.outlineArea(), Quantity::area, Stage::foam,
@@ -84,7 +74,7 @@ void endFigures(const TruePanel& w, const FoamCore& core, bool outer, const std:
 }
 
 void cutFigures(const TruePanel& w, const FoamCore& core, const std::string& key, FigureList& out) {
-  const std::string name = nameOf(*w.foam, core);
+  const std::string name = w.foam->nameOf(core);
   const CutOff left = coreLeft(core, w.design.wire);
   const std::vector<std::string> from{"wire.speed", "wire.kerfPower", "wire.compensate", "panel.tipChord"};
   out.add({key + "off", "Off at worst: " + name, left.worst, Quantity::length, Stage::foam,
@@ -122,21 +112,9 @@ void cutFigures(const TruePanel& w, const FoamCore& core, const std::string& key
 }
 
 void strengthFigures(const TruePanel& w, FigureList& out) {
-  const Strength& bending = w.strength.bending;
   const std::vector<std::string> from{"sheeting.thickness", "sheeting.material", "foam.material", "flying.loadFactor"};
-  if (w.design.spars.empty() && !bending.edges.empty()) {
-    const EdgeStrength& plate = bending.edges.front();
-    out.add({"foam.stiffness", "Bends with, at the root", bending.rootStiffness, Quantity::stiffness, Stage::foam,
-             fmt::format("of the whole section at {}", innerEnd(w.design)),
-             "Σ E (I + A d²) of core, skins, strips and cloth about their common axis",
-             fmt::format("{:.4g} N·mm²", bending.rootStiffness), "transformed section", from});
-    if (plate.worstReserve < 1e8)
-      out.add({"foam.reserve", "Skin's reserve", plate.worstReserve, Quantity::ratio, Stage::foam,
-               fmt::format("{} out from {}, {}", out.len(plate.worstAt), innerEnd(w.design), wordsOf(plate.worstCase)),
-               "strength ÷ stress, of all loads and places",
-               fmt::format("stress at {}: {:.2f} MPa", innerEnd(w.design), plate.stress), "bending theory of beams",
-               from, true});
-  }
+  const PlateTold told{Stage::foam, "foam.", "Skin", "core, skins, strips and cloth", from, from};
+  if (w.design.spars.empty() && !w.strength.bending.edges.empty()) plateFigures(w, told, out);
   if (const auto& core = w.strength.core) {
     if (core->wrinkling < 1e8)
       out.add({"foam.wrinkling", "Reserve against wrinkling", core->wrinkling, Quantity::ratio, Stage::foam,
@@ -158,12 +136,9 @@ void strengthFigures(const TruePanel& w, FigureList& out) {
                fmt::format("{:.4f} MPa", core->shearStress),
                "sandwich beam (Allen, Analysis and Design of Structural Sandwich Panels, 1969, from memory)", from});
   }
-  if (w.strength.twist)
-    out.add({"foam.twist", "Twists by", w.strength.twist->twist, Quantity::angle, Stage::foam,
-             fmt::format("tip against {}, under {:.0f} N·mm", innerEnd(w.design), w.strength.twist->couple),
-             "∫ T ÷ GJ; J of skins all round the core by 4 A² ÷ ∮ ds ÷ (G t), and the core's own Σ ⅓ depth³ × width",
-             fmt::format("as a tube of {:.3g} N·mm²", w.strength.twist->stiffness),
-             "Bredt; St Venant's thin section (Timoshenko and Goodier, from memory)", from, true});
+  plateTwistFigure(
+      w, told, "∫ T ÷ GJ; J of skins all round the core by 4 A² ÷ ∮ ds ÷ (G t), and the core's own Σ ⅓ depth³ × width",
+      "Bredt; St Venant's thin section (Timoshenko and Goodier, from memory)", out);
 }
 
 } // namespace
@@ -191,22 +166,9 @@ void foamFigures(const TruePanel& w, FigureList& out) {
     endFigures(w, core, true, key, out);
     cutFigures(w, core, key, out);
   }
-  if (w.design.foam.washoutIn == WashoutIn::beds) {
-    const ChordFrame root = w.shape.loft.frameAt(0), tip = w.shape.loft.frameAt(w.shape.loft.span());
-    const double le = tip.le.y() - root.le.y(), te = tip.te.y() - root.te.y(), low = std::min({le, te, 0.0});
-    for (const bool leading : {true, false})
-      out.add({leading ? "foam.bedLeading" : "foam.bedTrailing",
-               leading ? "Under the outer bed's LE" : "Under the outer bed's TE",
-               (leading ? le : te) - low,
-               Quantity::length,
-               Stage::foam,
-               "packed under the lower bed at the tip while the skins' glue sets, the root flat on the board",
-               "chord × sin(washout), from where it is turned",
-               fmt::format("washout {} of {}", out.deg(tip.washout), out.len(w.design.panel.tipChord)),
-               "plane geometry",
-               {"panel.washout", "panel.washoutAxis", "panel.tipChord"},
-               true});
-  }
+  if (w.design.foam.washoutIn == WashoutIn::beds)
+    packingFigures(w, Stage::foam, "foam.bed", "Under the outer bed's {}",
+                   "packed under the lower bed at the tip while the skins' glue sets, the root flat on the board", out);
   strengthFigures(w, out);
 }
 
@@ -224,7 +186,7 @@ void foamFindings(Finder f) {
            {},
            {"foam.cores", "ribs.count"}});
   for (const FoamCore& core : made.cores) {
-    const std::string name = nameOf(made, core);
+    const std::string name = made.nameOf(core);
     const bool gone = core.inner.outline.empty() || core.outer.outline.empty() || core.inner.path.empty();
     if (gone) {
       f.say({"foam.gone",
@@ -274,29 +236,20 @@ void foamFindings(Finder f) {
              {"wire.compensate", "wire.speed", "wire.kerfSpeed"}});
   }
   SharedFault parted;
-  for (const Rib& station : f.w.frame.ribs) {
+  for (const Rib& station : f.w.frame.ribs)
     if (station.pieces > 1) parted.add(station.number, station.pieces);
+  if (!parted.ribs.empty()) {
+    std::vector<std::string> decisions;
+    for (std::size_t i = 0; i < f.w.design.spars.size(); ++i)
+      for (const char* what : {"top.depth", "bottom.depth", "rootFraction"})
+        decisions.push_back(fmt::format("spars.{}.{}", i, what));
+    f.say({"foam.parted", Severity::serious, Stage::foam,
+           fmt::format("Grooves cut the core apart at S{}", parted.worstRib), "A cap is deeper than the foam there.",
+           "Take shallower caps, or set the spar where the section is deeper.", parted.worstRib, std::move(decisions)});
   }
-  if (!parted.ribs.empty())
-    f.say({"foam.parted",
-           Severity::serious,
-           Stage::foam,
-           fmt::format("Grooves cut the core apart at S{}", parted.worstRib),
-           "A cap is deeper than the foam there.",
-           "Take shallower caps, or set the spar where the section is deeper.",
-           parted.worstRib,
-           {"spars.0.top.depth", "spars.0.rootFraction"}});
   const auto weak = [&](const char* key, const char* what, double reserve, double at, const char* cure) {
-    if (reserve >= usualReserve) return;
-    f.say(
-        {key,
-         reserve < 1 ? Severity::serious : Severity::warning,
-         Stage::foam,
-         reserve < 1 ? fmt::format("The {} will not hold", what) : fmt::format("Little reserve in the {}", what),
-         fmt::format("Strength is {:.2f} of the stress {} out. {} or more is usual.", reserve, f.len(at), usualReserve),
-         cure,
-         {},
-         {"sheeting.thickness", "sheeting.material", "foam.material", "flying.loadFactor"}});
+    sayLittleReserve(f, Stage::foam, key, what, reserve, at, cure,
+                     {"sheeting.thickness", "sheeting.material", "foam.material", "flying.loadFactor"});
   };
   if (f.w.design.spars.empty() && !f.w.strength.bending.edges.empty()) {
     const EdgeStrength& plate = f.w.strength.bending.edges.front();
@@ -305,8 +258,7 @@ void foamFindings(Finder f) {
   if (const auto& core = f.w.strength.core) {
     weak("foam.wrinkling", "skin against wrinkling", core->wrinkling, core->wrinklingAt,
          "Take firmer foam, thicker skins, or a spar that relieves them.");
-    weak("foam.shear", "foam against shear", core->shear, core->shearAt,
-         "Take firmer foam, or a web between the caps.");
+    weak("foam.shear", "foam against shear", core->shear, core->shearAt, "Take firmer foam, or a deeper section.");
   }
 }
 

@@ -1,7 +1,7 @@
 // Figures and findings of panels of sheet.
 #include "core/parts/bent_wood.h"
 #include "core/work/bend_figure.h"
-#include "core/work/finder.h"
+#include "core/work/plate_figures.h"
 #include <algorithm>
 
 namespace eup {
@@ -11,51 +11,22 @@ const char* wayOf(SheetWay way) {
   return way == SheetWay::flat ? "flat" : way == SheetWay::bent ? "bent over formers" : "carved";
 }
 
-/// Heights of the tip's chord line over the lower of its ends, the root's level on the board.
-struct Corners {
-  double leading = 0, trailing = 0;
-};
-Corners cornersOf(const TruePanel& w) {
-  const ChordFrame root = w.shape.loft.frameAt(0), tip = w.shape.loft.frameAt(w.shape.loft.span());
-  const double le = tip.le.y() - root.le.y(), te = tip.te.y() - root.te.y(), low = std::min({le, te, 0.0});
-  return {le - low, te - low};
-}
-
 void strengthFigures(const TruePanel& w, FigureList& out) {
-  const std::vector<std::string> from{"sheet.thickness", "sheet.material", "cloth.top", "flying.loadFactor"};
-  const Strength& bending = w.strength.bending;
-  if (bending.edges.empty() || bending.rootStiffness <= 0) return;
-  const EdgeStrength& plate = bending.edges.front();
-  out.add({"sheet.stiffness",
-           "Bends with, at the root",
-           bending.rootStiffness,
-           Quantity::stiffness,
-           Stage::skins,
-           fmt::format("of the whole section at {}", innerEnd(w.design)),
-           "Σ E (I + A d²) of wood, strip and cloth about their common axis",
-           fmt::format("{:.4g} N·mm²", bending.rootStiffness),
-           "transformed section",
-           {"sheet.thickness", "sheet.material", "cloth.top", "cloth.bottom"}});
-  if (plate.worstReserve < 1e8)
-    out.add({"sheet.reserve", "Wood's reserve", plate.worstReserve, Quantity::ratio, Stage::skins,
-             fmt::format("{} out from {}, {}", out.len(plate.worstAt), innerEnd(w.design), wordsOf(plate.worstCase)),
-             "strength ÷ stress, of all loads and places",
-             fmt::format("stress at {}: {:.2f} MPa", innerEnd(w.design), plate.stress), "bending theory of beams", from,
-             true});
+  const PlateTold told{Stage::skins,
+                       "sheet.",
+                       "Wood",
+                       "wood, strip and cloth",
+                       {"sheet.thickness", "sheet.material", "cloth.top", "cloth.bottom"},
+                       {"sheet.thickness", "sheet.material", "cloth.top", "flying.loadFactor"}};
+  if (w.strength.bending.edges.empty() || w.strength.bending.rootStiffness <= 0) return;
+  plateFigures(w, told, out);
   if (const auto& cloth = w.strength.cloth; cloth && cloth->reserve < 1e8)
     out.add({"sheet.clothReserve", "Cloth's reserve", cloth->reserve, Quantity::ratio, Stage::skins,
              fmt::format("{} out from {}, {}", out.len(cloth->at), innerEnd(w.design), wordsOf(cloth->load)),
              "strength ÷ stress, of all loads and places", fmt::format("{:.1f} MPa there", cloth->stress),
-             "bending theory of beams", from, true});
-  if (w.strength.twist)
-    out.add(
-        {"sheet.twist", "Twists by", w.strength.twist->twist, Quantity::angle, Stage::skins,
-         fmt::format("tip against {}, under {:.0f} N·mm{}", innerEnd(w.design), w.strength.twist->couple,
-                     w.strength.twist->tooFar() ? "; that is too far to be told by small movements: test it with less"
-                                                : ""),
-         "∫ T ÷ GJ; J = Σ ⅓ depth³ × width, and 4 A² ÷ ∮ ds ÷ (G t) of cloth on both faces",
-         fmt::format("as a tube of {:.3g} N·mm²", w.strength.twist->stiffness),
-         "St Venant's thin section (Timoshenko and Goodier, from memory); Bredt", from, true});
+             "bending theory of beams", told.loadBy, true});
+  plateTwistFigure(w, told, "∫ T ÷ GJ; J = Σ ⅓ depth³ × width, and 4 A² ÷ ∮ ds ÷ (G t) of cloth on both faces",
+                   "St Venant's thin section (Timoshenko and Goodier, from memory); Bredt", out);
 }
 
 } // namespace
@@ -110,23 +81,11 @@ void sheetFigures(const TruePanel& w, FigureList& out) {
                                : fmt::format("of its outer face, its grain {}° off the front edge", d.grainDeg),
                {"sheet.thickness", "sheet.material", "sheet.grain"}, Stage::skins, out);
   }
-  const Corners corners = cornersOf(w);
-  if (std::max(corners.leading, corners.trailing) > 0.05)
-    for (const bool leading : {true, false})
-      out.add(
-          {leading ? "sheet.packLeading" : "sheet.packTrailing",
-           leading ? "Pack the tip's LE by" : "Pack the tip's TE by",
-           leading ? corners.leading : corners.trailing,
-           Quantity::length,
-           Stage::skins,
-           "under the chord line there while the glue sets, the root flat on the board; a little more, for it springs "
-           "back: read it after a night",
-           "chord × sin(washout), from where it is turned",
-           fmt::format("washout {} of {}", out.deg(w.shape.loft.frameAt(w.shape.loft.span()).washout),
-                       out.len(w.design.panel.tipChord)),
-           "plane geometry",
-           {"panel.washout", "panel.washoutAxis", "panel.tipChord"},
-           true});
+  if (const TipCorners corners = tipCorners(w); std::max(corners.leading, corners.trailing) > 0.05)
+    packingFigures(w, Stage::skins, "sheet.pack", "Pack the tip's {} by",
+                   "under the chord line there while the glue sets, the root flat on the board; a little more, for it "
+                   "springs back: read it after a night",
+                   out);
   double grams = 0, cloth = 0;
   for (const Part& part : w.parts) {
     grams += part.grams;
@@ -175,17 +134,9 @@ void sheetFindings(Finder f) {
              {"sheet.thickness", "sheet.material"}});
   }
   const auto weak = [&](const char* key, const char* what, double reserve, double at) {
-    if (reserve >= usualReserve) return;
-    f.say(
-        {key,
-         reserve < 1 ? Severity::serious : Severity::warning,
-         Stage::skins,
-         reserve < 1 ? fmt::format("The {} will not carry the load", what)
-                     : fmt::format("Little reserve in the {}", what),
-         fmt::format("Strength is {:.2f} of the stress {} out. {} or more is usual.", reserve, f.len(at), usualReserve),
-         "Take it thicker, harder, or with a layer of cloth more on each face.",
-         {},
-         {"sheet.thickness", "sheet.material", "cloth.top", "cloth.bottom"}});
+    sayLittleReserve(f, Stage::skins, key, what, reserve, at,
+                     "Take it thicker, harder, or with a layer of cloth more on each face.",
+                     {"sheet.thickness", "sheet.material", "cloth.top", "cloth.bottom"});
   };
   if (!f.w.strength.bending.edges.empty()) {
     const EdgeStrength& plate = f.w.strength.bending.edges.front();

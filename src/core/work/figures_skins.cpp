@@ -37,13 +37,11 @@ std::string jointsPath(const Skin& skin) {
 /// Where its sheets are joined, and how long they are.
 void jointFigures(const TruePanel& w, const Skin& skin, FigureList& out) {
   const std::string key = fmt::format("skin.{}.", skin.key);
-  const bool chosen =
-      !skin.joints.empty() && skin.what != Skin::What::tail &&
-      !(skin.what == Skin::What::bays
-            ? (skin.face == Face::upper ? w.design.sheeted[static_cast<std::size_t>(skin.run)].joints
-                                        : w.design.sheeted[static_cast<std::size_t>(skin.run)].jointsBelow)
-            : (skin.face == Face::upper ? w.design.sheeting.joints : w.design.sheeting.jointsBelow))
-           .empty();
+  const bool chosen = !skin.joints.empty() && skin.what != Skin::What::tail &&
+                      !(skin.what == Skin::What::bays
+                            ? joinedOn(w.design.sheeted[static_cast<std::size_t>(skin.run)], skin.face == Face::upper)
+                            : joinedOn(w.design.sheeting, skin.face == Face::upper))
+                           .empty();
   const double over = skin.of.jointLength();
   const std::string how =
       skin.of.joint == SheetJoint::butt ? std::string("butted, half the rib each")

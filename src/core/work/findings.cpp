@@ -291,9 +291,14 @@ void bayFindings(Finder f) {
                          usualReserve),
              cure, fault.worstRib, std::move(decisions)});
     };
-    weak(BayCheck::What::buckling, "spar.buckling", fmt::format("The {}'s pressed cap may buckle", spar.name),
-         "Set ribs closer, fit webs, sheet over the cap, or make it thicker.",
-         {path + ".webs", path + ".top.depth", "ribs.count"});
+    if (spar.webs == Webs::core || f.w.foam)
+      weak(BayCheck::What::buckling, "spar.buckling", fmt::format("The {}'s pressed cap may wrinkle", spar.name),
+           "Take a firmer core, or a thicker cap.",
+           {f.w.foam ? "foam.material" : path + ".webMaterial", path + ".top.depth"});
+    else
+      weak(BayCheck::What::buckling, "spar.buckling", fmt::format("The {}'s pressed cap may buckle", spar.name),
+           "Set ribs closer, fit webs, sheet over the cap, or make it thicker.",
+           {path + ".webs", path + ".top.depth", "ribs.count"});
     weak(BayCheck::What::web, "spar.web", fmt::format("The {}'s webs are weak", spar.name),
          "Use thicker or stronger webs there.", {path + ".webThickness", path + ".webMaterial"});
     weak(BayCheck::What::webBuckling, "spar.webBuckling", fmt::format("The {}'s webs may buckle", spar.name),
@@ -308,9 +313,10 @@ void bayFindings(Finder f) {
          {"trailingEdge.material", path + ".top.depth"});
     weak(BayCheck::What::sheet, "sheet.weak", "The sheet that carries is weak",
          "Use thicker or harder sheet, or a stronger spar.", {"sheeting.thickness", "sheeting.material"});
-    weak(BayCheck::What::sheetBuckling, "sheet.buckling", "The sheet that carries may buckle",
-         "Set ribs closer, use thicker sheet, or do not count it.",
-         {"sheeting.thickness", "ribs.count", "sheeting.carries"});
+    if (!f.w.foam) // told with the foam
+      weak(BayCheck::What::sheetBuckling, "sheet.buckling", "The sheet that carries may buckle",
+           "Set ribs closer, use thicker sheet, or do not count it.",
+           {"sheeting.thickness", "ribs.count", "sheeting.carries"});
     weak(BayCheck::What::sheetTwist, "sheet.twist", "A dive twists the nose more than its sheet will bear",
          "Use thicker or harder sheet, or dive slower.",
          {"sheeting.thickness", "sheeting.material", "flying.diveSpeed"});
