@@ -141,6 +141,7 @@ void DecidePanel::refresh(Changes what) {
   if (subject.topic == Topic::spar || isPartOfSpar(subject.topic)) now += "|" + std::to_string(panel.spars.size());
   if (subject.topic == Topic::join || subject.topic == Topic::brace)
     now += "|" + std::to_string(panel.join.braces.size());
+  if (subject.topic == Topic::inCore) now += "|" + std::to_string(panel.inCore.size());
   if (subject.topic == Topic::sheeting || subject.topic == Topic::sheeted)
     now += "|" + std::to_string(panel.sheeted.size());
   if (subject.topic == Topic::strut) now += "|" + std::to_string(wingHere().struts.size());
@@ -317,8 +318,14 @@ void DecidePanel::addTools(QGridLayout* grid, int& line) {
     return addAskingTool(grid, line, tr("Put together on trial…"), "tryTogether", Built::ribs,
                          &DecidePanel::tryTogether);
   case Topic::machine: // for the core that is on the board
-    return addAskingTool(grid, line, tr("Write the machine's path…"), "writeWire", Built::foam,
-                         &DecidePanel::writeWire);
+    addAskingTool(grid, line++, tr("Write the machine's path…"), "writeWire", Built::foam, &DecidePanel::writeWire);
+    [[fallthrough]];
+  case Topic::foam:
+    return addAskingTool(grid, line, tr("Watch it cut…"), "watchCut", Built::foam, &DecidePanel::watchCut);
+  case Topic::wire:
+    return addTestCutTool(grid, line);
+  case Topic::inCore:
+    return addCoreTools(grid, line);
   case Topic::sheeting:
   case Topic::sheetingBelow:
   case Topic::sheeted:

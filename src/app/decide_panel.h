@@ -52,6 +52,7 @@ Q_SIGNALS:
   void openTables(Shelf shelf);
   void tryTogether();               ///< the wing, from its parts
   void writeWire();                 ///< a machine's path for the core that is shown
+  void watchCut();                  ///< its cut, played or made
   void refused(const QString& why); ///< what a button could not do
 
 private:
@@ -79,6 +80,8 @@ private:
   void addEditTool(QGridLayout* under, int line, int cell, const QString& words, const char* name, bool enabled,
                    Edit edit);
   void addSheetTools(QGridLayout* under, int line);
+  void addCoreTools(QGridLayout* under, int line);
+  void addTestCutTool(QGridLayout* under, int line);
   void addHoldTools(QGridLayout* under, int line);
   void addStrutTools(QGridLayout* under, int line);
   void addTablesTool(QGridLayout* under, int line, const QString& words, Shelf shelf);

@@ -3,6 +3,7 @@
 #include "app/size_dialog.h"
 #include "app/stiffen_dialog.h"
 #include "app/swap_dialog.h"
+#include "app/test_cut_dialog.h"
 #include "core/design/wing_edit.h"
 #include "core/loft/panel_edit.h"
 #include <QCheckBox>
@@ -305,6 +306,48 @@ void DecidePanel::addSheetTools(QGridLayout* under, int line) {
   if (standpoint.subject().topic != Topic::sheeted) return;
   addEditTool(under, line, 1, tr("Take it off"), "removeSheeted", true, [this](Design& next, Subject& then) {
     return takenOut(next.at(here()).sheeted, then, Topic::sheeting) ? tr("Take the sheet off") : QString();
+  });
+}
+
+/// The slot from strips that were cut for a test.
+void DecidePanel::addTestCutTool(QGridLayout* under, int line) {
+  auto* button = new QPushButton(tr("From a test cut…"), form);
+  button->setObjectName("testCut");
+  connect(button, &QPushButton::clicked, this, [this] {
+    TestCutDialog dialog(document.design().unit, window());
+    if (dialog.exec() != QDialog::Accepted || !dialog.found()) return;
+    Design next = document.design();
+    next.wire.kerf = dialog.found()->slot, next.wire.kerfSpeed = dialog.found()->speed;
+    if (dialog.found()->power) next.wire.kerfPower = *dialog.found()->power;
+    document.edit(tr("Slot from a test cut"), std::move(next));
+  });
+  under->addWidget(button, line, 0, 1, 3, Qt::AlignLeft);
+}
+
+/// What lies in the foam beside caps: a new one of each kind begins as such a thing mostly is, a second one like the
+/// chosen one, a little farther aft.
+void DecidePanel::addCoreTools(QGridLayout* under, int line) {
+  const auto& all = document.design().at(here()).inCore;
+  auto* add = new QPushButton(all.empty() ? tr("Put something in") : tr("Put more in"), form);
+  add->setObjectName("addInCore");
+  add->setEnabled(document.design().at(here()).built == Built::foam && roomIn(all, mostInCore));
+  auto* kinds = new QMenu(add);
+  for (std::size_t i = 0; i < inCoreChoices.size(); ++i) {
+    const QString label = QString::fromStdString(std::string(inCoreChoices[i].label));
+    kinds->addAction(label, this, [this, kind = static_cast<InCore>(i), label] {
+      Design next = document.design();
+      Subject then = standpoint.subject();
+      putIn(next.at(here()).inCore, newInCore(next.at(here()), kind), Topic::inCore, then);
+      document.edit(tr("Put a %1 into the core").arg(label), std::move(next));
+      standpoint.choose(then);
+    });
+  }
+  add->setMenu(kinds);
+  under->addWidget(add, line, 0);
+  if (all.empty()) return;
+  addEditTool(under, line, 1, tr("Take it out"), "removeInCore", true, [this](Design& next, Subject& then) {
+    const auto gone = takenOut(next.at(here()).inCore, then, Topic::inCore);
+    return gone ? tr("Take the %1 out").arg(QString::fromStdString(gone->name)) : QString();
   });
 }
 

@@ -21,6 +21,12 @@ QString FoamBoard::subheading() const {
 
 QString FoamBoard::emptyText() const {
   if (panel().foam) return {};
+  if (panel().design.foam.between && panel().design.built == Built::ribs)
+    return tr(
+        "Foam fills the bays between the ribs.\n\nEach bay's block is sawn to the clear length between its two ribs, "
+        "set between them, and cut with a hot wire along their edges, or sanded: the ribs are its templates. The "
+        "parts list has the blocks.\n\nHot wire: isolated low-voltage direct current, never bare mains; fumes "
+        "out; it burns; never leave it alone.");
   return tr(
       "This panel is not of foam.\n\nLay out panels → Built of → foam makes its core one that is cut by a hot wire: "
       "templates, blocks and the wire's way follow from its sections, skins and edges.");
@@ -87,6 +93,27 @@ void FoamBoard::drawPlan(Ink& ink, const FoamCore& core, bool mine) const {
   }
 }
 
+/// What is cut out shows the board's paper, the rest its material.
+QColor FoamBoard::inkOf(const CoreThing& thing) const {
+  return thing.empty() ? look.paper : thing.kind == InCore::web ? look.ply : look.hardwood;
+}
+
+void FoamBoard::drawThings(Ink& ink) const {
+  for (const CoreThingMade& made : panel().foam->things) {
+    const CoreThing& thing = panel().design.inCore[static_cast<std::size_t>(made.number)];
+    const bool chosen = standpoint.subject() == Subject{Topic::inCore, made.number};
+    const double half = thing.width / 2;
+    const auto corner = [&](const Point3& p, double aft) { return onPlan(p.x() + aft, p.y()); };
+    const Polyline plan{corner(made.from, -half), corner(made.from, half), corner(made.to, half),
+                        corner(made.to, -half)};
+    ink.loop(plan, inkOf(thing), chosen ? look.accent : look.ink, chosen ? 2 : 1);
+    ink.pick({Topic::inCore, made.number}, {plan});
+    if (chosen)
+      ink.text(onPlan((made.from.x() + made.to.x()) / 2, (made.from.y() + made.to.y()) / 2),
+               QString::fromStdString(thing.name), look.ink, {0, -8}, Qt::AlignHCenter, 11);
+  }
+}
+
 void FoamBoard::drawEnds(Ink& ink, const FoamCore& core) const {
   const double span = panel().shape.loft.span(), k = endSize(core), side = mirrored() ? -1 : 1;
   const double high = core.block.height * k, gap = between * span;
@@ -112,6 +139,9 @@ void FoamBoard::drawEnds(Ink& ink, const FoamCore& core) const {
              look.panel, look.ink, 1.2);
     ink.loop(on(end.section), look.sheet, look.faint, 1);
     for (const Polyline& loop : end.core) ink.loop(on(loop), look.foam, look.ink, 1);
+    for (const ThingCut& cutOut : end.things)
+      for (const Polyline& loop : cutOut.region)
+        ink.loop(on(loop), inkOf(panel().design.inCore[static_cast<std::size_t>(cutOut.number)]), look.ink, 1);
     if (!end.wire.empty()) {
       Polyline wire = on(end.wire);
       wire.push_back(wire.front());
@@ -136,6 +166,7 @@ void FoamBoard::draw(Ink& ink) const {
   const FoamCore* mine = shownCore();
   if (!mine) return;
   for (const FoamCore& core : panel().foam->cores) drawPlan(ink, core, &core == mine);
+  drawThings(ink);
   const double span = panel().shape.loft.span();
   const QString words = tr("block %1 × %2 × %3 · a board gives %4")
                             .arg(len(mine->block.length), len(mine->block.width), len(mine->block.height))
@@ -171,7 +202,39 @@ std::vector<Handle> FoamBoard::handles() const {
   };
   edge(tr("leading edge strip"), true, d.leading.onRib());
   edge(tr("trailing edge strip"), false, d.trailing.onRib());
+  addThingHandles(out);
   return out;
+}
+
+/// Both ends of what lies in the core are pulled along the span and the chord.
+void FoamBoard::addThingHandles(std::vector<Handle>& to) const {
+  for (const CoreThingMade& made : panel().foam->things) {
+    const CoreThing& thing = panel().design.inCore[static_cast<std::size_t>(made.number)];
+    for (const bool then : {false, true}) {
+      const Point3& at = then ? made.to : made.from;
+      const Point place = onPlan(at.x(), at.y());
+      const QString name = then ? tr("outer end of the %1") : tr("inner end of the %1");
+      Handle h{name.arg(QString::fromStdString(thing.name)),
+               place,
+               place,
+               Qt::SizeAllCursor,
+               tr("Move the %1").arg(QString::fromStdString(thing.name)),
+               {},
+               true};
+      const double chord = panel().shape.loft.frameAt(std::clamp(at.y(), 0.0, panel().shape.loft.span())).chord;
+      h.pull = [id = here(), number = made.number, then, chord, side = mirrored() ? -1.0 : 1.0](const Design& design,
+                                                                                                const Point& by) {
+        const CoreThing& now = design.at(id).inCore.at(static_cast<std::size_t>(number));
+        const std::string path = pathOf(id) + "inCore." + std::to_string(number) + ".";
+        const auto along =
+            decideValue(design, path + (then ? "to" : "from"), (then ? now.to : now.from) + side * by.x());
+        if (!along) return along;
+        return decideValue(along.value(), path + (then ? "xTo" : "xFrom"),
+                           (then ? now.xTo : now.xFrom) - by.y() / chord);
+      };
+      to.push_back(std::move(h));
+    }
+  }
 }
 
 } // namespace eup::app

@@ -1,4 +1,5 @@
 #include "app/main_window.h"
+#include "app/cut_window.h"
 #include "app/decide_panel.h"
 #include "app/follows_panel.h"
 #include "app/load_curves.h"
@@ -339,6 +340,7 @@ QWidget* MainWindow::makeSide() {
   connect(decidePanel, &DecidePanel::openCoordinates, this, &MainWindow::chooseCoordinates);
   connect(decidePanel, &DecidePanel::writeSection, this, &MainWindow::chooseSectionFile);
   connect(decidePanel, &DecidePanel::writeWire, this, &MainWindow::chooseWireFile);
+  connect(decidePanel, &DecidePanel::watchCut, this, &MainWindow::showCut);
   connect(decidePanel, &DecidePanel::refused, this, [this](const QString& why) { say(why, true); });
   connect(followsPanel, &FollowsPanel::wanted, this, [this](const QString& path) {
     decidePanel->focusDecision(path.toStdString());
@@ -469,6 +471,10 @@ void MainWindow::showHelp() {
 }
 
 void MainWindow::closeEvent(QCloseEvent* event) {
+  if (cutWindow && cutWindow->busy()) {
+    say(tr("A machine is at work: stop it before you leave."), true);
+    return event->ignore();
+  }
   if (!mayLeave()) return event->ignore();
   theAutosave->forget();
   QSettings(settingsFile(), QSettings::IniFormat).setValue("window", saveGeometry());

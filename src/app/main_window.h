@@ -10,6 +10,7 @@
 #include "core/work/take_away.h"
 #include <map>
 #include <QMainWindow>
+#include <QPointer>
 
 class QComboBox;
 class QFrame;
@@ -21,6 +22,8 @@ class QStackedWidget;
 class QToolButton;
 
 namespace eup::app {
+
+class CutWindow;
 
 class Board;
 class DecidePanel;
@@ -69,6 +72,9 @@ public:
   void takeBack(const KeptState& state);
   void showKept();
 
+  /// The cut that is watched; null while none is.
+  CutWindow* cut() const;
+
 protected:
   void closeEvent(QCloseEvent*) override;
   bool eventFilter(QObject* watched, QEvent* event) override;
@@ -92,6 +98,8 @@ private:
   void chooseCoordinates(const QString& end);
   void chooseReference();
   void chooseWireFile();
+  /// The cut of the core that is on the board.
+  void showCut();
   void chooseSectionFile(const QString& end);
   void showExport();
   void showTables(Shelf shelf);
@@ -102,6 +110,7 @@ private:
   void rebuildFigureNames();
   void showHelp();
 
+  QPointer<CutWindow> cutWindow; ///< while it is open
   QString stateFolder;
   std::optional<KeptState> recoverable; ///< what the message bar offers to take back
   Document theDocument;

@@ -1,4 +1,5 @@
 // What the window does with files: open, save, recover, import, take away.
+#include "app/cut_window.h"
 #include "app/export_dialog.h"
 #include "app/kept_dialog.h"
 #include "app/main_window.h"
@@ -281,12 +282,38 @@ bool MainWindow::writeSectionTo(bool root, const QString& path, CoordinateLayout
   return done.ok();
 }
 
-/// For the core that the chosen station is in, of the hand that is shown.
+namespace {
+
+/// The core that the chosen station is in; null without any.
+const FoamCore* coreShown(const Standpoint& standpoint) {
+  const TruePanel& panel = standpoint.shownPanel();
+  return panel.foam ? panel.foam->coreAt(standpoint.shownRib().t()) : nullptr;
+}
+
+} // namespace
+
+CutWindow* MainWindow::cut() const {
+  return cutWindow;
+}
+
+void MainWindow::showCut() {
+  if (!theDocument.possible()) return say(whyNoWing(), true);
+  const FoamCore* shown = coreShown(theStandpoint);
+  if (!shown) return;
+  if (cutWindow && cutWindow->busy()) return cutWindow->raise();
+  delete cutWindow;
+  cutWindow = new CutWindow(theDocument.now(), theStandpoint.shownPanel().design.id, shown->number,
+                            theStandpoint.hand() == ShownHand::left ? Hand::left : Hand::right, look, *asking, this);
+  cutWindow->setAttribute(Qt::WA_DeleteOnClose);
+  cutWindow->show();
+}
+
+/// Of the hand that is shown.
 void MainWindow::chooseWireFile() {
   if (!theDocument.possible()) return say(whyNoWing(), true);
-  const TruePanel& panel = theStandpoint.shownPanel();
-  const FoamCore* shown = panel.foam ? panel.foam->coreAt(theStandpoint.shownRib().t()) : nullptr;
+  const FoamCore* shown = coreShown(theStandpoint);
   if (!shown) return;
+  const TruePanel& panel = theStandpoint.shownPanel();
   const int core = shown->number;
   const Hand hand = theStandpoint.hand() == ShownHand::left ? Hand::left : Hand::right;
   const auto code = wireCodeOf(panel, core, hand);

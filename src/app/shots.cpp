@@ -1,5 +1,6 @@
 #include "app/shots.h"
 #include "app/board.h"
+#include "app/cut_window.h"
 #include "app/decide_panel.h"
 #include "app/export_dialog.h"
 #include "app/follows_panel.h"
@@ -9,6 +10,7 @@
 #include <QApplication>
 #include <QDir>
 #include <QMouseEvent>
+#include <QSlider>
 #include <QTemporaryDir>
 
 namespace eup::app {
@@ -87,8 +89,6 @@ QStringList writeShots(const QString& folder) {
   shoot(trial, "trial");
   trial.close();
   window.openDemo("tarnbrook-2000");
-  stage(Stage::panels, 12);
-  shoot(window, "three-panels");
   stage(Stage::skins, 2);
   shoot(window, "skins");
   window.openDemo("bracklow-430");
@@ -96,7 +96,15 @@ QStringList writeShots(const QString& folder) {
   shoot(window, "panel-of-sheet");
   window.openDemo("calderby-2200");
   stage(Stage::foam, 9);
+  window.standpoint().choose({Topic::inCore, 0});
   shoot(window, "cut-foam");
+  Asking asks({});
+  CutWindow cut(window.document().now(), window.standpoint().shownPanel().design.id, 1, Hand::right, light, asks,
+                &window);
+  cut.findChild<QSlider*>("timeRule")->setValue(cut.findChild<QSlider*>("timeRule")->maximum() * 7 / 10);
+  cut.show();
+  shoot(cut, "the-cut");
+  cut.close();
   window.openDemo("oldacre-1320");
   stage(Stage::panels, 13);
   window.showInSpace(SpaceView::turned);

@@ -209,6 +209,9 @@ private:
   double endSize(const FoamCore& core) const;
   double plansEnd() const;
   void drawPlan(Ink& ink, const FoamCore& core, bool mine) const;
+  void drawThings(Ink& ink) const;
+  QColor inkOf(const CoreThing& thing) const;
+  void addThingHandles(std::vector<Handle>& to) const;
   void drawEnds(Ink& ink, const FoamCore& core) const;
 };
 

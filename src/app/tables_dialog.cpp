@@ -226,8 +226,8 @@ void TablesDialog::bendTest() {
   const auto& shipped = shippedTables().materials;
   const Material like = k < rows.materials.size() ? rows.materials[k] : shipped[k - rows.materials.size()];
   BendTestDialog dialog(like, design.unit, this);
-  if (dialog.exec() != QDialog::Accepted || !dialog.made()) return;
-  Material made = *dialog.made();
+  if (dialog.exec() != QDialog::Accepted || !dialog.tested()) return;
+  Material made = *dialog.tested();
   made.key = freshKey(rows.materials);
   rows.materials.push_back(made);
   said->setText({});

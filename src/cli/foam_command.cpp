@@ -53,22 +53,43 @@ Json coreOf(const TruePanel& panel, const FoamCore& core, const char* hand) {
   return out;
 }
 
+Json thingOf(const TruePanel& panel, const CoreThingMade& made, const char* hand) {
+  const CoreThing& thing = panel.design.inCore[static_cast<std::size_t>(made.number)];
+  Json out{{"wing", panel.design.id.wing + 1},
+           {"panel", panel.design.id.panel + 1},
+           {"hand", hand},
+           {"name", thing.name},
+           {"kind", inCoreChoices[static_cast<std::size_t>(thing.kind)].key},
+           {"from", {made.from.x(), made.from.y(), made.from.z()}},
+           {"to", {made.to.x(), made.to.y(), made.to.z()}},
+           {"length", made.length},
+           {"foamTaken", made.volume},
+           {"high", made.high},
+           {"comesOut", made.breaksOut}};
+  if (made.left < 1e8) out["foamLeft"] = made.left, out["foamLeftAt"] = made.leftAt;
+  return out;
+}
+
 } // namespace
 
 void tellFoam(const TrueWing& w, bool json, std::ostream& out) {
   if (!json) return tellStage(w, Stage::foam, out);
   Json root{{"wing", w.design.name},
             {"unit", {{"length", "mm"}, {"area", "mm2"}, {"volume", "mm3"}, {"speed", "mm/s"}}},
-            {"axes", "ends: chord axes, nose at the origin, as a right hand is seen from its tip; towers: aft of the "
-                     "core's inner leading edge and up from its chord line"},
-            {"cores", Json::array()}};
+            {"axes",
+             "ends: chord axes, nose at the origin, as a right hand is seen from its tip; towers: aft of the "
+             "core's inner leading edge and up from its chord line; inCore: the panel's (aft, along the span, up)"},
+            {"cores", Json::array()},
+            {"inCore", Json::array()}};
   for (const Hand hand : {Hand::right, Hand::left}) {
     if (hand == Hand::left && !w.left) continue;
     for (const WholeWing& wing : w.of(hand).wings)
       for (const TruePanel& panel : wing.panels)
-        if (panel.foam)
-          for (const FoamCore& core : panel.foam->cores)
-            root["cores"].push_back(coreOf(panel, core, !w.left && wing.mirrored ? "right and left" : name(hand)));
+        if (panel.foam) {
+          const char* whose = !w.left && wing.mirrored ? "right and left" : name(hand);
+          for (const FoamCore& core : panel.foam->cores) root["cores"].push_back(coreOf(panel, core, whose));
+          for (const CoreThingMade& made : panel.foam->things) root["inCore"].push_back(thingOf(panel, made, whose));
+        }
   }
   out << root.dump(2) << '\n';
 }
@@ -88,7 +109,7 @@ void tellWireCode(const ReadCode& read, bool json, std::ostream& out) {
                              {"inner", {m.to.inner.x(), m.to.inner.y()}},
                              {"outer", {m.to.outer.x(), m.to.outer.y()}},
                              {"seconds", m.seconds},
-                             {"hot", m.hot}});
+                             {"hot", m.hot()}});
   out << root.dump(2) << '\n';
 }
 

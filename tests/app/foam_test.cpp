@@ -88,5 +88,70 @@ TEST_F(FoamStage, OtherStagesSayWhatAFoamPanelHas) {
   EXPECT_TRUE(isDrawn(*window));
 }
 
+TEST_F(FoamStage, ThingsArePutInPulledAndTakenOut) {
+  ofFoam();
+  stage(8);
+  part("inCore.0");
+  const auto put = [&](int kind) {
+    find<QPushButton>("addInCore")->menu()->actions().at(kind)->trigger();
+    QApplication::processEvents();
+  };
+  put(0); // a tube
+  ASSERT_EQ(design().inner().inCore.size(), 1u);
+  EXPECT_EQ(window->standpoint().subject().topic, Topic::inCore);
+  EXPECT_GT(figure("inCore.1.length"), 10);
+  EXPECT_TRUE(isDrawn(*board()));
+  const double to = design().inner().inCore[0].to, x = design().inner().inCore[0].xTo;
+  drag("outer end of the tube", {30, 12});
+  EXPECT_NE(design().inner().inCore[0].to, to);
+  EXPECT_NE(design().inner().inCore[0].xTo, x);
+  window->document().undo();
+  EXPECT_EQ(design().inner().inCore[0].to, to);
+  put(3); // a pocket
+  ASSERT_EQ(design().inner().inCore.size(), 2u);
+  EXPECT_EQ(window->standpoint().subject(), (Subject{Topic::inCore, 1}));
+  choose("inCore.1.kind", "block");
+  type("inCore.1.width", "30");
+  EXPECT_EQ(design().inner().inCore[1].kind, InCore::block);
+  EXPECT_TRUE(isDrawn(*board()));
+  press("removeInCore");
+  EXPECT_EQ(design().inner().inCore.size(), 1u);
+}
+
+TEST_F(FoamStage, TheSlotComesFromTestStrips) {
+  ofFoam();
+  stage(8);
+  part("wire.0");
+  QTimer::singleShot(300, [] {
+    auto* dialog = qobject_cast<QDialog*>(QApplication::activeModalWidget());
+    ASSERT_NE(dialog, nullptr);
+    QTimer::singleShot(5000, dialog, &QDialog::reject); // never waits for ever
+    const auto set = [&](const char* name, const char* text) { dialog->findChild<QLineEdit*>(name)->setText(text); };
+    auto* take = dialog->findChild<QPushButton*>("takeCut");
+    set("left", "21");
+    EXPECT_FALSE(take->isEnabled());
+    EXPECT_TRUE(dialog->findChild<QLabel*>("says")->text().contains("narrower"));
+    set("left", "18.5"), set("seconds", "60");
+    EXPECT_TRUE(take->isEnabled());
+    dialog->findChild<QCheckBox*>("second")->setChecked(true);
+    set("left2", "17"), set("seconds2", "240");
+    EXPECT_TRUE(isDrawn(*dialog));
+    QTest::mouseClick(take, Qt::LeftButton);
+  });
+  press("testCut");
+  EXPECT_NEAR(design().wire.kerf, 1.5, 1e-9);
+  EXPECT_NEAR(design().wire.kerfSpeed, 5, 1e-9);
+  EXPECT_NEAR(design().wire.kerfPower, 0.5, 1e-9) << "twice as wide at a quarter of the speed: by hand";
+}
+
+TEST_F(FoamStage, FoamMayStandBetweenRibs) {
+  stage(8);
+  part("foam.0");
+  find<QCheckBox>("foam.between")->click();
+  EXPECT_TRUE(design().inner().foam.between);
+  EXPECT_TRUE(isDrawn(*board()));
+  EXPECT_GT(figure("foam.betweenMass"), 1);
+}
+
 } // namespace
 } // namespace eup::app::test

@@ -75,8 +75,8 @@ TEST_F(TablesTest, ABendTestGivesARow) {
       type("sag", "3/16\"");
       type("name", "bench strip");
       EXPECT_TRUE(bend->findChild<QLabel*>("says")->text().contains("E = F"));
-      ASSERT_TRUE(bend->made().has_value());
-      EXPECT_NEAR(bend->made()->modulus, 4903.3 * 5 / 4.7625, 10);
+      ASSERT_TRUE(bend->tested().has_value());
+      EXPECT_NEAR(bend->tested()->modulus, 4903.3 * 5 / 4.7625, 10);
       QTest::mouseClick(take, Qt::LeftButton);
     });
     pressIn(d, "bendTest");

@@ -405,11 +405,12 @@ TEST(Foam, IsToldToOtherPrograms) {
   ASSERT_EQ(json["cores"].size(), 1u);
   EXPECT_NEAR(json["cores"][0]["inner"]["coreArea"].get<double>(), 2875.75, 3);
   EXPECT_GT(json["cores"][0]["towers"]["path"].size(), 100u);
-  // A print of both templates for either hand.
+  // A print of both templates for either hand, and of both its block's ends.
   const TrueWing w = wingOf(swept());
   for (const Hand hand : {Hand::right, Hand::left}) {
     const std::vector<Drawing> all = foamTemplates(drawn(w, 0).front(), hand);
-    ASSERT_EQ(all.size(), 2u);
+    ASSERT_EQ(all.size(), 4u);
+    EXPECT_EQ(all[2].title, "Beds");
     for (const Drawing& d : all) {
       double largest = 0;
       for (const Stroke& s : d.strokes)

@@ -118,7 +118,7 @@ TEST(WireCode, IsReadBack) {
   for (std::size_t i = 0; i < lines.size(); ++i) {
     EXPECT_EQ(read.value().moves[i].to.inner.x(), lines[i].at.at('X'));
     EXPECT_EQ(read.value().moves[i].to.outer.y(), lines[i].at.at('V'));
-    EXPECT_EQ(read.value().moves[i].hot, lines[i].hot);
+    EXPECT_EQ(read.value().moves[i].hot(), lines[i].hot);
     if (lines[i].cuts) seconds += lines[i].minutes * 60;
   }
   EXPECT_NEAR(read.value().hotSeconds, seconds, 1e-6);
@@ -174,8 +174,8 @@ TEST(WireCode, WhatIsNotInTheDialectIsRefusedWithItsLine) {
   };
   EXPECT_EQ(why("G21\nG2 X1\nM2\n"), "line 2: G2 is not in the dialect");
   EXPECT_EQ(why("G1 X1 F3\nM2\n"), "line 1: the wire would cut cold: M3 must come before G1");
-  EXPECT_EQ(why("M3\nG1 X1\n"), "line 2: a cut without F");
-  EXPECT_EQ(why("M3\nG93\nG1 X1 F2\nM2"), "line 4: it ends with a hot wire");
+  EXPECT_EQ(why("M3 S50\nG1 X1\n"), "line 2: a cut without F");
+  EXPECT_EQ(why("M3 S50\nG93\nG1 X1 F2\nM2"), "line 4: it ends with a hot wire");
   EXPECT_EQ(why("G0 X1\n"), "line 1: it ends without M2");
   EXPECT_EQ(why("G0 Xx\n"), "line 1: “X” has no number");
   EXPECT_EQ(why("G0 (X1\n"), "line 1: a comment is not closed");

@@ -70,10 +70,12 @@ template <class D, class V> void describe(D& d, V& v) {
     v.length("kerf", "Test cut's slot", w.kerf, Limits{0.1, 10});
     v.number("kerfSpeed", "Cut at, mm/s", w.kerfSpeed, Limits{0.1, 50});
     v.number("kerfPower", "Slot grows, power", w.kerfPower, Limits{0, 2});
-    v.number("speed", "Faster end, mm/s", w.speed, Limits{0.1, 50});
+    v.number("speed", "Wire goes, mm/s", w.speed, Limits{0.1, 50});
+    v.choice("speedOf", "That is of", w.speedOf, std::span(speedOfChoices));
     v.flag("compensate", "Each end by its own slot", w.compensate);
     v.length("lead", "Templates stand out by", w.lead, Limits{0, 200});
     v.count("marks", "Marks, steps of chord", w.marks, Limits{4, 40});
+    v.choice("first", "Face that is cut first", w.first, std::span(firstFaceChoices));
     v.length("boardLength", "Boards are long", w.boardLength, Limits{50, 5000});
     v.length("boardWidth", "Boards are wide", w.boardWidth, Limits{50, 3000});
     v.length("boardHeight", "Boards are thick", w.boardHeight, Limits{5, 1000});
@@ -84,6 +86,7 @@ template <class D, class V> void describe(D& d, V& v) {
       v.choice("feed", "Told by", w.feed, std::span(feedByChoices));
       v.number("heat", "Heat, percent", w.heat, Limits{0, 100});
       v.number("preheat", "Heats before, seconds", w.preheat, Limits{0, 300});
+      v.number("rest", "Rests at nose, seconds", w.rest, Limits{0, 60});
       v.length("blockAft", "Zero to block's front", w.blockAft, Limits{-1000, 5000});
       v.length("blockUp", "Zero to its underside", w.blockUp, Limits{-1000, 5000});
       v.length("clear", "Passes clear by", w.clear, Limits{0, 500});

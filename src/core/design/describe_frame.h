@@ -51,12 +51,39 @@ template <class P, class V> void describeFrame(P& p, V& v) {
   v.group("foam", Topic::foam, [&] {
     auto& f = p.foam;
     const bool on = p.built == Built::foam;
-    v.listed("material", "Core of", f.material, Shelf::material, on);
+    v.flag("between", "Foam between the ribs", f.between, p.built == Built::ribs);
+    v.listed("material", "Core of", f.material, Shelf::material, on || (p.built == Built::ribs && f.between));
     v.count("cores", "Cores", f.cores, Limits{1, 8}, on);
     v.choice("washoutIn", "Washout is in", f.washoutIn, std::span(washoutInChoices), on);
     v.length("endRib", "Ribs on its ends", f.endRib, Limits{0, 20}, on);
     v.extra("ribs on its ends", "3 mm", "0", f.endRib > 0);
+    v.flag("ribsBetween", "And between its cores", f.ribsBetween, on && f.endRib > 0 && f.cores > 1);
     v.listed("endRibMaterial", "They are of", f.endRibMaterial, Shelf::material, on && f.endRib > 0);
+  });
+  v.list("inCore", Topic::inCore, p.inCore, mostInCore, [&](auto& t, std::size_t) {
+    const bool round = t.kind == InCore::tube || t.kind == InCore::rod;
+    const bool letIn = t.kind == InCore::pocket || t.kind == InCore::lead || t.kind == InCore::block;
+    const bool hollow = t.kind == InCore::hollow;
+    v.text("name", "Name", t.name);
+    v.choice("kind", "It is a", t.kind, std::span(inCoreChoices));
+    v.length("from", "From, along the span", t.from, Limits{0, 20000});
+    v.length("to", "To", t.to, Limits{0, 20000});
+    v.fraction("xFrom", "Middle, at its beginning", t.xFrom, Limits{0, 1});
+    v.fraction("xTo", "Middle, at its end", t.xTo, Limits{0, 1});
+    v.length("upFrom", "Over the chord line, there", t.upFrom, Limits{-500, 500}, round);
+    v.length("upTo", "And at its end", t.upTo, Limits{-500, 500}, round);
+    v.choice("level", "That is its", t.level, std::span(levelLineChoices), round);
+    v.flag("top", "Let in from the top", t.top, letIn);
+    v.length("width",
+             round                   ? "Diameter"
+             : t.kind == InCore::web ? "Thickness"
+                                     : "Along the chord",
+             t.width, Limits{0.2, 1000});
+    v.length("wall", "Its wall", t.wall, Limits{0.05, 50}, t.kind == InCore::tube);
+    v.length("depth", "Deep", t.depth, Limits{0.2, 500}, letIn);
+    v.length("rim", "Leaves all round", t.rim, Limits{0.5, 200}, hollow);
+    v.flag("vented", "Bore is vented", t.vented, round);
+    v.listed("material", "Of", t.material, Shelf::material, round || t.kind == InCore::block || t.kind == InCore::web);
   });
   v.group("cloth", Topic::cloth, [&] {
     auto& c = p.cloth;

@@ -26,6 +26,7 @@ struct PanelDesign {
   SheetPanel sheet;
   Cloth cloth;
   FoamPanel foam;
+  std::vector<CoreThing> inCore; ///< of a panel of foam
   Ribs ribs;
   Sticks sticks;
   Riblets riblets;
@@ -68,12 +69,23 @@ enum class FeedBy { time, innerEnd };
 inline constexpr std::array feedByChoices{Choice{"time", "each move's time"}, Choice{"innerEnd", "the inner end"}};
 static_assert(feedByChoices.size() == wordsFor(FeedBy::innerEnd));
 
+/// The face that the wire goes along first, from the tail to the nose.
+enum class FirstFace { upper, lower };
+inline constexpr std::array firstFaceChoices{Choice{"upper", "the upper"}, Choice{"lower", "the lower"}};
+static_assert(firstFaceChoices.size() == wordsFor(FirstFace::lower));
+
+/// The end whose speed is decided; the other's follows from its way.
+enum class SpeedOf { faster, slower };
+inline constexpr std::array speedOfChoices{Choice{"faster", "the faster end"}, Choice{"slower", "the slower end"}};
+static_assert(speedOfChoices.size() == wordsFor(SpeedOf::slower));
+
 /// How foam is cut, and of what boards: the builder's own wire. The slot is what a strip says that was cut for a test.
 struct HotWire {
   double kerf = 1;        ///< mm, the whole width of the slot at
   double kerfSpeed = 4;   ///< mm/s
   double kerfPower = 0.5; ///< it grows as that power of how much slower the wire goes: an assumption
-  double speed = 4;       ///< mm/s, of the faster end
+  double speed = 4;       ///< mm/s
+  SpeedOf speedOf = SpeedOf::faster;
   bool compensate = true; ///< each end by its own slot; else both by the test's
   double lead = 15;       ///< mm that templates stand out behind the tail, to go in and out on
   int marks = 10;         ///< even steps of the chord that are numbered
@@ -85,6 +97,8 @@ struct HotWire {
   FeedBy feed = FeedBy::time;
   double heat = 60, preheat = 10;         ///< percent; seconds before it moves
   double blockAft = 60, blockUp = 20;     ///< mm from its zero to the block's front edge, and to its underside
+  FirstFace first = FirstFace::upper;     ///< by hand and by the machine
+  double rest = 0;                        ///< seconds that it waits at the nose, for a bowed wire to come up
   double clear = 15;                      ///< mm that the wire passes over the block, and stands off its tail
   double travelAft = 700, travelUp = 300; ///< mm that its axes travel from zero
   bool operator==(const HotWire&) const = default;

@@ -378,6 +378,15 @@ void migrateZones(Json& json) {
   });
 }
 
+/// Since version 16 things lie in the foam beside caps, and a cut may rest at the nose or begin below.
+void migrateThingsInFoam(Json& json) {
+  if (json.contains("wire") && json["wire"].is_object()) json["wire"]["first"] = "upper", json["wire"]["rest"] = 0.0, json["wire"]["speedOf"] = "faster";
+  forEachPanel(json, [](Json& panel) {
+    panel["inCore"] = Json::array();
+    if (panel.contains("foam") && panel["foam"].is_object()) panel["foam"]["ribsBetween"] = panel["foam"]["between"] = false;
+  });
+}
+
 } // namespace
 
 void migrate(Json& json, int version) {
@@ -395,6 +404,7 @@ void migrate(Json& json, int version) {
   if (version < 13) migrateSticks(json);
   if (version < 14) migrateSkins(json);
   if (version < 15) migrateZones(json);
+  if (version < 16) migrateThingsInFoam(json);
 }
 
 } // namespace eup

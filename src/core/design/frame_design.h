@@ -20,16 +20,53 @@ enum class WashoutIn { templates, beds };
 inline constexpr std::array washoutInChoices{Choice{"templates", "the templates"}, Choice{"beds", "its beds"}};
 static_assert(washoutInChoices.size() == wordsFor(WashoutIn::beds));
 
-/// A panel of foam. Its skins are its nose sheet, from strip to strip; its edges are of leading and trailing edge
-/// stock; its spars' caps lie in grooves.
+/// A panel of foam, or foam between a panel's ribs. A panel of foam: its skins are its nose sheet, from strip to strip;
+/// its edges are of leading and trailing edge stock; its spars' caps lie in grooves.
 struct FoamPanel {
   std::string material = "foam-xps-33";
   int cores = 1; ///< one beyond the other along the span, each between templates of its own
   WashoutIn washoutIn = WashoutIn::templates;
   double endRib = 0; ///< ply on both its ends, 0 for none
   std::string endRibMaterial = "light-ply";
+  bool ribsBetween = false; ///< one of them between two cores too: glue faces
+  bool between = false;     ///< in a panel of ribs: each bay filled, the ribs its templates
   bool operator==(const FoamPanel&) const = default;
 };
+
+/// What lies in a panel's foam beside its spars' caps.
+enum class InCore { tube, rod, hollow, pocket, lead, block, web };
+inline constexpr std::array inCoreChoices{Choice{"tube", "tube"},      Choice{"rod", "rod"},
+                                          Choice{"hollow", "hollow"},  Choice{"pocket", "pocket"},
+                                          Choice{"lead", "groove"},    Choice{"block", "block of wood"},
+                                          Choice{"web", "upright web"}};
+static_assert(inCoreChoices.size() == wordsFor(InCore::web));
+/// Which of its lines lies where it is said to: rods of two sizes may have to be level on top.
+enum class LevelLine { top, middle, underside };
+inline constexpr std::array levelLineChoices{Choice{"top", "top"}, Choice{"middle", "middle"},
+                                             Choice{"underside", "underside"}};
+static_assert(levelLineChoices.size() == wordsFor(LevelLine::underside));
+
+/// Straight in space from one place of the span to another.
+struct CoreThing {
+  std::string name = "tube";
+  InCore kind = InCore::tube;
+  double from = 0, to = 200;           ///< mm of the panel's span
+  double xFrom = 0.3, xTo = 0.3;       ///< of the chord there: its middle
+  double upFrom = 5, upTo = 5;         ///< of a tube or rod: mm over the chord line there,
+  LevelLine level = LevelLine::middle; ///< of this line of it
+  bool top = true;                     ///< the face that a pocket, a groove or a block is let in from
+  double width = 8;                    ///< a diameter; along the chord; a web's thickness
+  double wall = 0.5;                   ///< a tube's
+  double depth = 12;                   ///< under the core's face
+  double rim = 8;                      ///< that a hollow leaves all round
+  bool vented = true;                  ///< a hole lets the air out of a bore that ends in the foam
+  std::string material = "carbon-tube";
+  bool round() const { return kind == InCore::tube || kind == InCore::rod; }
+  bool letIn() const { return kind == InCore::pocket || kind == InCore::lead || kind == InCore::block; }
+  bool empty() const { return kind == InCore::hollow || kind == InCore::pocket || kind == InCore::lead; }
+  bool operator==(const CoreThing&) const = default;
+};
+inline constexpr int mostInCore = 24;
 
 /// Cloth in resin on a panel's outer faces of wood: all of a panel of sheet, the skins of one of ribs.
 struct Cloth {

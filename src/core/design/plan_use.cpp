@@ -198,6 +198,8 @@ void scaleShape(PanelDesign& p, double k) {
   p.sheeting.fromTail *= k, p.sheeting.below.fromTail *= k;
   for (SheetedBays& bays : p.sheeted) bays.fromTail *= k;
   p.cloth.strip *= k;
+  for (CoreThing& thing : p.inCore)
+    for (double* shape : {&thing.from, &thing.to, &thing.upFrom, &thing.upTo, &thing.rim}) *shape *= k;
 }
 
 void stepStock(PanelDesign& p, double k, LengthUnit unit) {

@@ -48,6 +48,7 @@ Stage stageOf(Topic topic) {
   case Topic::cloth:
     return Stage::skins;
   case Topic::foam:
+  case Topic::inCore:
   case Topic::wire:
   case Topic::machine:
     return Stage::foam;
@@ -85,6 +86,7 @@ std::string titleOf(const Subject& s, const Design& design, PanelId id) {
   if (s.topic == Topic::aboard && k < design.balance.aboard.size()) return design.balance.aboard[k].name;
   if (s.topic == Topic::sheeted && k < panel.sheeted.size())
     return fmt::format("Sheet, ribs {} to {}", panel.sheeted[k].fromRib, panel.sheeted[k].toRib);
+  if (s.topic == Topic::inCore && k < panel.inCore.size()) return panel.inCore[k].name;
   const bool foam = panel.built == Built::foam;
   if (s.topic == Topic::sheetingBelow && foam) return "Skin, below";
   if (s.topic == Topic::sheeting && foam)
@@ -173,7 +175,10 @@ std::vector<Subject> subjectsOf(const Design& design, Stage stage, PanelId id) {
     for (int i = 0; i < std::max(1, static_cast<int>(panel.holds.size())); ++i) out.push_back({Topic::holds, i});
     break;
   case Stage::foam:
-    if (foam) add({Topic::foam, Topic::wire, Topic::machine});
+    if (!sheet) add({Topic::foam});
+    if (!foam) break;
+    for (int i = 0; i < std::max(1, static_cast<int>(panel.inCore.size())); ++i) out.push_back({Topic::inCore, i});
+    add({Topic::wire, Topic::machine});
     break;
   case Stage::stock:
     add({Topic::cutList, Topic::balance});

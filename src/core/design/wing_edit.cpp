@@ -1,5 +1,6 @@
 #include "core/design/wing_edit.h"
 #include <algorithm>
+#include <fmt/format.h>
 
 namespace eup {
 namespace {
@@ -84,6 +85,47 @@ Design newWing() {
   d.flying.mass = 1100;
   d.flying.loadFactor = 5;
   return d;
+}
+
+CoreThing newInCore(const PanelDesign& panel, InCore kind) {
+  CoreThing out;
+  out.kind = kind;
+  const double span = panel.panel.span, chord = std::min(panel.panel.rootChord, panel.panel.tipChord);
+  out.to = std::round(span / 2), out.upFrom = out.upTo = std::round(chord * 0.03);
+  switch (kind) {
+  case InCore::tube:
+    out.width = std::clamp(std::round(chord * 0.04), 3.0, 12.0);
+    break;
+  case InCore::rod:
+    out.width = std::clamp(std::round(chord * 0.02), 2.0, 8.0), out.xFrom = out.xTo = 0.6;
+    break;
+  case InCore::hollow:
+    out.from = std::round(span * 0.1), out.to = std::round(span * 0.4);
+    out.xFrom = out.xTo = 0.45, out.width = std::round(chord * 0.15);
+    break;
+  case InCore::pocket: // a small servo's
+    out.from = std::round(span * 0.5), out.to = out.from + 24;
+    out.xFrom = out.xTo = 0.5, out.width = 26, out.depth = std::clamp(std::round(chord * 0.05), 2.0, 12.0),
+    out.top = false;
+    break;
+  case InCore::lead:
+    out.to = std::round(span * 0.5), out.xFrom = out.xTo = 0.45, out.width = 5, out.depth = 3, out.top = false;
+    break;
+  case InCore::block:
+    out.to = std::min(40.0, span), out.xFrom = out.xTo = 0.2, out.width = 20, out.depth = 500,
+    out.material = "balsa-160";
+    break;
+  case InCore::web:
+    out.to = span, out.width = 2, out.material = "light-ply";
+    break;
+  }
+  const std::string label(inCoreChoices[static_cast<std::size_t>(kind)].label);
+  const auto taken = [&](const std::string& name) {
+    return std::any_of(panel.inCore.begin(), panel.inCore.end(), [&](const CoreThing& t) { return t.name == name; });
+  };
+  out.name = label == "block of wood" ? "block" : label;
+  for (int i = 2; taken(out.name); ++i) out.name = fmt::format("{} {}", label == "block of wood" ? "block" : label, i);
+  return out;
 }
 
 } // namespace eup

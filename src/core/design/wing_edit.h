@@ -13,4 +13,8 @@ Result<Design> withWingAdded(const Design& design, WingKind kind);
 /// Without that wing; the main wing, number 0, stays.
 Result<Design> withWingTakenOut(const Design& design, int wing);
 
+/// Something to lie in a panel's foam, as its kind mostly is there: a size and a place that the panel has room for, and
+/// a name that no other has.
+CoreThing newInCore(const PanelDesign& panel, InCore kind);
+
 } // namespace eup

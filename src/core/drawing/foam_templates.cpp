@@ -27,6 +27,13 @@ Polyline circle(const Point& middle, double radius) {
   return out;
 }
 
+constexpr double pinsAt[] = {0.22, 0.68}, pin = 1.25; // of the chord; mm
+
+/// On the line that is level with the block, chord axes: it meets the chord line at a third of it.
+Point levelOf(const CoreEnd& end, const ChordFrame& cut, double x) {
+  return {x, (x - end.frame.chord / 3) * std::tan(cut.washout)};
+}
+
 Drawing templateOf(const DrawnPanel& w, const FoamCore& core, bool outer, Hand hand) {
   const CoreEnd& end = outer ? core.outer : core.inner;
   const auto len = [&](double mm) { return told(mm, Quantity::length, w.design.unit); };
@@ -40,14 +47,8 @@ Drawing templateOf(const DrawnPanel& w, const FoamCore& core, bool outer, Hand h
   for (const Polyline& loop : end.core) d.loop(Layer::mark, loop);
   // Level with the block: the chord line, or turned by what the core is turned by.
   const ChordFrame cut = core.cutFrame(outer);
-  const double chord = end.frame.chord, slope = std::tan(cut.washout);
-  const Point a = {0.22 * chord, 0}, b = {0.68 * chord, 0};
-  const auto level = [&](double x) -> Point { // through the middle of the section at a third of the chord
-    return {x, (x - chord / 3) * slope};
-  };
-  d.line(Layer::mark, level(0), level(chord));
-  constexpr double pin = 1.25;
-  for (const Point& at : {a, b}) d.loop(Layer::cut, circle(level(at.x()), pin));
+  d.line(Layer::mark, levelOf(end, cut, 0), levelOf(end, cut, end.frame.chord));
+  for (const double share : pinsAt) d.loop(Layer::cut, circle(levelOf(end, cut, share * end.frame.chord), pin));
   std::vector<std::pair<Point, std::string>> words;
   for (const WireMark& mark : end.marks) {
     if (!isCalled(core, mark)) continue;
@@ -55,26 +56,69 @@ Drawing templateOf(const DrawnPanel& w, const FoamCore& core, bool outer, Hand h
     d.line(Layer::mark, mark.wire, mark.wire - Point(0, side * 3));
     words.emplace_back(mark.wire + Point(0, side > 0 ? 1.2 : -3.4), fmt::format("{}", mark.number));
   }
+  for (const ThingCut& cutOut : end.things) {
+    const CoreThing& thing = w.design.inCore[static_cast<std::size_t>(cutOut.number)];
+    if (const Box in = boundsOf(cutOut.region); !in.empty())
+      words.emplace_back(Point(in.centre().x(), in.low.y() - 3), thing.name);
+    if (thing.round()) { // its middle, to be drilled
+      const Point middle = boundsOf(cutOut.region).centre();
+      d.line(Layer::mark, middle - Point(2, 0), middle + Point(2, 0));
+      d.line(Layer::mark, middle - Point(0, 2), middle + Point(0, 2));
+    }
+  }
   if (hand == Hand::left) d = mirrored(std::move(d));
   const double side = hand == Hand::left ? -1 : 1;
   for (const auto& [at, text] : words) d.write({side * at.x(), at.y()}, text, 2.2, Anchor::middle);
   const Box box = d.bounds();
   const std::string name = w.foam->nameOf(core);
+  const bool upperFirst = w.design.wire.first == FirstFace::upper;
   const auto under = [&](double down, const std::string& text) {
     d.write({box.low.x(), box.low.y() - down}, text, 2.8);
   };
   under(5, fmt::format("{} {}, {} END, at S{}, seen from the tip; ply or laminate 2 or thicker, its edge smooth", name,
                        nameLarge(hand), outer ? "OUTER" : "INNER", end.station));
   under(9.5,
-        fmt::format("upper face first, from the tail; call the marks: both ends pass each number together. Slot {} "
-                    "there, half of it is in the edge",
-                    len(end.kerf)));
+        fmt::format(
+            "{} from the tail; call the marks{}: both ends pass each number together. Slot {} there, half of it "
+            "is in the edge",
+            upperFirst ? "upper face first," : "lower face first,", upperFirst ? "" : " backwards", len(end.kerf)));
   under(14, fmt::format("the line is level with the block{}; its lower face lies {} under the chord line's front",
                         cut.washout != 0 ? fmt::format(", the chord line turned by {}",
                                                        told(cut.washout, Quantity::angle, w.design.unit))
                                          : std::string(),
                         len(-core.low)));
   under(18.5, "hot wire: isolated low voltage, fumes out, it burns; foam under weights is crushed");
+  return d;
+}
+
+/// The block's end as it is sawn, with where its template is pinned and the beds that are left of it.
+Drawing blockEnd(const DrawnPanel& w, const FoamCore& core, bool outer, Hand hand) {
+  const CoreEnd& end = outer ? core.outer : core.inner;
+  const ChordFrame cut = core.cutFrame(outer);
+  const auto len = [&](double mm) { return told(mm, Quantity::length, w.design.unit); };
+  Drawing d;
+  d.title = w.design.of > 1 ? fmt::format("Beds, panel {}", w.design.id.panel + 1) : "Beds";
+  d.wing = w.design.name;
+  d.hand = hand;
+  const Point low(core.front, core.low);
+  d.loop(Layer::cut, rectangle(low, low + Point(core.block.width, core.block.height)));
+  Polyline wire;
+  for (const WireAt& at : end.path) wire.push_back(cut.fromChord(at.at));
+  if (!wire.empty()) wire.push_back(Point(core.front + core.block.width, wire.back().y()));
+  for (std::size_t i = 0; i + 1 < wire.size(); ++i) d.line(Layer::mark, wire[i], wire[i + 1]);
+  for (const double share : pinsAt)
+    d.loop(Layer::mark, circle(cut.fromChord(levelOf(end, cut, share * end.frame.chord)), pin));
+  if (hand == Hand::left) d = mirrored(std::move(d));
+  const Box box = d.bounds();
+  d.write({box.centre().x(), box.high.y() - 4}, "UPPER BED", 2.8, Anchor::middle);
+  d.write({box.centre().x(), box.low.y() + 1.5}, "LOWER BED", 2.8, Anchor::middle);
+  d.write({box.low.x(), box.low.y() - 5},
+          fmt::format("block's {} end for {}, {}: {} by {}, {} long; seen from the tip", outer ? "outer" : "inner",
+                      w.foam->nameOf(core), nameLarge(hand), len(core.block.width), len(core.block.height),
+                      len(core.block.length)),
+          2.8);
+  d.write({box.low.x(), box.low.y() - 9.5},
+          "keep both beds: true their outsides, lay film over them, join them at the dihedral on a flat board", 2.8);
   return d;
 }
 
@@ -86,6 +130,9 @@ std::vector<Drawing> foamTemplates(const DrawnPanel& w, Hand hand) {
   for (const FoamCore& core : w.foam->cores)
     for (const bool outer : {false, true})
       if (!(outer ? core.outer : core.inner).wire.empty()) out.push_back(templateOf(w, core, outer, hand));
+  for (const FoamCore& core : w.foam->cores)
+    for (const bool outer : {false, true})
+      if (!(outer ? core.outer : core.inner).wire.empty()) out.push_back(blockEnd(w, core, outer, hand));
   return out;
 }
 

@@ -45,6 +45,7 @@ Result<std::string> wireCode(const WireProgram& program, const HotWire& wire, co
       if (way < 1e-6) way = (move.to.outer - before.outer).norm();
       const double feed = wire.feed == FeedBy::time ? 60 / move.seconds : way / move.seconds * 60;
       out += "G1" + place(move.to) + fmt::format(" F{:.4f}\n", feed);
+      if (move.rest > 0) out += fmt::format("G4 P{:.1f}\n", move.rest);
     }
     before = move.to;
   }
@@ -100,7 +101,8 @@ Result<ReadCode> readWireCode(std::string_view text, const std::string& axes) {
   constexpr std::size_t most = 2000000; // lines
   ReadCode out;
   TowerStep now;
-  bool hot = false, byTime = false, ended = false;
+  bool byTime = false, ended = false;
+  double heat = 0, waits = 0; // now, and since the last move
   int number = 0;
   while (!text.empty() && !ended) {
     const std::size_t cut = text.find('\n');
@@ -111,8 +113,8 @@ Result<ReadCode> readWireCode(std::string_view text, const std::string& axes) {
     const Words words = wordsOf(line);
     if (!words.wrong.empty()) return refuse(words.wrong);
     int motion = -1;
-    double feed = 0, wait = 0;
-    bool dwell = false;
+    double feed = 0, wait = 0, percent = 0;
+    bool dwell = false, hotter = false;
     TowerStep to = now;
     for (const auto& [letter, value] : words.all) {
       if (const std::size_t axis = axes.find(letter); axis != std::string::npos) {
@@ -134,22 +136,28 @@ Result<ReadCode> readWireCode(std::string_view text, const std::string& axes) {
         if (code == 2)
           ended = true;
         else
-          hot = code == 3;
+          hotter = code == 3, heat = 0;
       } else if (letter == 'F')
         feed = value;
       else if (letter == 'P')
         wait = value;
-      else if (letter != 'S')
+      else if (letter == 'S')
+        percent = value;
+      else
         return refuse(fmt::format("“{}{}” is not in the dialect", letter, value));
+    }
+    if (hotter) {
+      if (percent <= 0 || percent > 100) return refuse("M3 wants a heat, S1 to S100");
+      heat = percent;
     }
     if (dwell) {
       if (wait < 0) return refuse("it cannot wait for less than nothing");
-      out.dwells += wait;
+      out.dwells += wait, waits += wait;
     }
     if (motion < 0) continue;
-    ReadMove move{number, to, 0, hot};
+    ReadMove move{number, to, 0, heat, std::exchange(waits, 0.0)};
     if (motion == 1) {
-      if (!hot) return refuse("the wire would cut cold: M3 must come before G1");
+      if (!move.hot()) return refuse("the wire would cut cold: M3 must come before G1");
       if (feed <= 0) return refuse("a cut without F");
       double way = (to.inner - now.inner).norm();
       if (way < 1e-6) way = (to.outer - now.outer).norm();
@@ -161,7 +169,21 @@ Result<ReadCode> readWireCode(std::string_view text, const std::string& axes) {
     now = to;
   }
   if (!ended) return Problem{fmt::format("line {}", number), "it ends without M2"};
-  if (hot) return Problem{fmt::format("line {}", number), "it ends with a hot wire"};
+  if (heat > 0) return Problem{fmt::format("line {}", number), "it ends with a hot wire"};
+  return out;
+}
+
+WireTravel travelOf(const ReadCode& read, double rapid) {
+  WireTravel out{{}};
+  for (const ReadMove& m : read.moves) {
+    WireInstant now = out.back();
+    now.heat = m.heat, now.line = m.line;
+    if (m.wait > 0) now.seconds += m.wait, out.push_back(now);
+    const double way = std::max((m.to.inner - now.at.inner).norm(), (m.to.outer - now.at.outer).norm());
+    now.seconds += m.seconds > 0 ? m.seconds : way / rapid;
+    now.at = m.to;
+    out.push_back(now);
+  }
   return out;
 }
 

@@ -1,6 +1,7 @@
 // A hot wire's path as text for a machine with four axes, in an open dialect (docs/machine-dialect.md), and read back.
 #pragma once
 #include "core/foam/wire_program.h"
+#include "core/foam/wire_travel.h"
 #include <string>
 #include <string_view>
 
@@ -15,7 +16,9 @@ struct ReadMove {
   int line = 0; ///< from 1
   TowerStep to;
   double seconds = 0; ///< 0 in the air
-  bool hot = false;
+  double heat = 0;    ///< percent of the wire's, meanwhile
+  double wait = 0;    ///< seconds that it stands before
+  bool hot() const { return heat > 0; }
 };
 struct ReadCode {
   std::vector<ReadMove> moves;
@@ -25,6 +28,9 @@ struct ReadCode {
 /// Reads the dialect with these letters. A word that is not in it, a number that is none, a cold cut, a text without an
 /// end: a problem with its line.
 Result<ReadCode> readWireCode(std::string_view text, const std::string& axes);
+
+/// What it does from moment to moment, in the air as fast as `rapid` (mm/s, of the end that goes farther).
+WireTravel travelOf(const ReadCode& read, double rapid = 25);
 
 /// Whether four letters can name the axes; what is wrong with them, else empty.
 std::string wrongWithAxes(std::string_view axes);

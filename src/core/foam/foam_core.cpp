@@ -1,4 +1,4 @@
-#include "core/foam/foam_core.h"
+#include "core/foam/core_things.h"
 #include "core/geometry/polyline.h"
 #include "core/geometry/region.h"
 #include "core/geometry/round_offset.h"
@@ -110,6 +110,12 @@ CoreEnd endOf(const PanelBrief& d, const PanelLoft& loft, const Rib& station) {
   out.core = station.wood;
   const Rib plain = cutTemplate(d, loft, out.t, station.number);
   if (const Polyline* outline = largestOf(plain.wood)) out.outline = *outline;
+  for (std::size_t i = 0; i < d.inCore.size() && !out.outline.empty(); ++i) {
+    Region taken = takenBy(d.inCore[i], loft, out.t, out.outline);
+    if (taken.empty()) continue;
+    out.core = subtract(out.core, taken);
+    out.things.push_back({static_cast<int>(i), std::move(taken)});
+  }
   return out;
 }
 
@@ -194,9 +200,10 @@ FoamCore coreBetween(const PanelBrief& d, const PanelLoft& loft, const Rib& in, 
   core.inner = endOf(d, loft, in), core.outer = endOf(d, loft, away);
   // Both ends take the same time: the one with the shorter way is slower.
   const double inWay = perimeterOf(core.inner.outline), outWay = perimeterOf(core.outer.outline),
-               far = std::max({inWay, outWay, 1e-9});
+               far = std::max({inWay, outWay, 1e-9}), near = std::min(inWay, outWay);
+  core.speed = d.wire.speedOf == SpeedOf::slower && near > 0 ? d.wire.speed * far / near : d.wire.speed;
   for (CoreEnd* end : {&core.inner, &core.outer}) {
-    end->speed = d.wire.speed * (end == &core.inner ? inWay : outWay) / far;
+    end->speed = core.speed * (end == &core.inner ? inWay : outWay) / far;
     end->kerf = d.wire.compensate ? slotAt(d.wire, end->speed) : d.wire.kerf;
   }
   addWires(d, in, away, core);
@@ -214,9 +221,11 @@ FoamCore coreBetween(const PanelBrief& d, const PanelLoft& loft, const Rib& in, 
   core.within =
       ruled(std::abs(signedArea(core.inner.section)), half.bareArea, std::abs(signedArea(core.outer.section)));
   core.volume = ruled(core.inner.outlineArea(), half.cutArea, core.outer.outlineArea());
-  core.grooves = length / 2 *
-                 (std::max(core.inner.outlineArea() - areaOf(core.inner.core), 0.0) +
-                  std::max(core.outer.outlineArea() - areaOf(core.outer.core), 0.0));
+  const auto groove = [&](const CoreEnd& end, const Rib& station) {
+    return std::max(end.outlineArea() - areaOf(station.wood), 0.0);
+  };
+  core.grooves = length / 2 * (groove(core.inner, in) + groove(core.outer, away)) +
+                 takenBetween(d, loft, core.inner.t, core.outer.t);
   return core;
 }
 
@@ -256,6 +265,7 @@ std::optional<FoamMade> foamOf(const PanelBrief& d, const PanelShape& shape, con
     out.cores.back().number = static_cast<int>(out.cores.size());
     from = to;
   }
+  if (!d.inCore.empty()) out.things = thingsOf(d, shape.loft, frame);
   return out;
 }
 
@@ -286,7 +296,7 @@ CutOff coreLeft(const FoamCore& core, const HotWire& wire) {
       }
       const double way = ways(a, atOuter) + ways(b, atOuter),
                    far = std::max(ways(a, false), ways(a, true)) + std::max(ways(b, false), ways(b, true));
-      const double off = far > 0 ? (end.kerf - slotAt(wire, wire.speed * way / far)) / 2 : 0;
+      const double off = far > 0 ? (end.kerf - slotAt(wire, core.speed * way / far)) / 2 : 0;
       left.push_back(at.core - at.inwards * off);
       if (std::abs(off) > std::abs(out.worst))
         out.worst = off, out.fraction = at.fraction, out.outer = atOuter, out.face = at.face;

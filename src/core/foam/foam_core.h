@@ -22,15 +22,22 @@ struct WireMark {
   Point section{0, 0}, wire{0, 0}; ///< on the bare section, and on the wire's path
 };
 
+/// What lies in the foam, as it is cut there.
+struct ThingCut {
+  int number = 0; ///< in the design's list, from 0
+  Region region;
+};
+
 /// One end of a core, in its own chord axes: nose at the origin, chord line along x, as a right hand's is seen from the
 /// tip.
 struct CoreEnd {
-  int station = 1;          ///< of the wing's count
-  double t = 0;             ///< mm of the panel's span
-  ChordFrame frame;         ///< as it lies in the panel
-  Polyline section;         ///< closed, bare
-  Polyline outline;         ///< closed: section less skins square to the surface, less the strips along its edges
-  Region core;              ///< the same with its grooves
+  int station = 1;  ///< of the wing's count
+  double t = 0;     ///< mm of the panel's span
+  ChordFrame frame; ///< as it lies in the panel
+  Polyline section; ///< closed, bare
+  Polyline outline; ///< closed: section less skins square to the surface, less the strips along its edges
+  Region core;      ///< the same with its grooves, and without what lies in it
+  std::vector<ThingCut> things;
   Polyline wire;            ///< closed: the outline moved out by half the slot
   double kerf = 0;          ///< width of the slot that the wire leaves at this end, mm
   double speed = 0;         ///< of the wire at this end, mm/s, on the whole
@@ -51,8 +58,9 @@ struct FoamCore {
   CoreEnd inner, outer;
   double within = 0;  ///< mm³ within the wing's surface, skins and strips with it
   double volume = 0;  ///< mm³, its grooves not taken out
-  double grooves = 0; ///< mm³
+  double grooves = 0; ///< mm³, and all that lies in it
   Block block;
+  double speed = 0;  ///< mm/s of the wire at the end that has the longer way
   double low = 0;    ///< of the block's underside under the inner end's chord line
   double front = 0;  ///< of its front edge behind the inner end's leading edge (most often negative or 0)
   int fromBoard = 0; ///< such blocks that one board gives
@@ -61,8 +69,24 @@ struct FoamCore {
   ChordFrame innerCut, outerCut;
 };
 
+/// What lies in the foam, looked at all along.
+struct CoreThingMade {
+  int number = 0;                    ///< in the design's list, from 0
+  Point3 from{0, 0, 0}, to{0, 0, 0}; ///< ends of its middle line, in the panel's axes
+  double length = 0;                 ///< true
+  double volume = 0;                 ///< mm³ of foam that it takes
+  double high = 0;                   ///< mm, of the highest section through it
+  double upright = 0;                ///< mm², of its face as a web has it: along the span, and up
+  double left = 1e9, leftAt = 0;     ///< mm of foam that is left beside it at least, and where along the span
+  bool breaksOut = false;            ///< it comes through a face that it is not let in from
+  bool endsInside = false;           ///< an end of it lies within the foam
+  std::vector<int> meets;            ///< others that it overlaps, later in the list
+  bool meetsCap = false;
+};
+
 struct FoamMade {
   std::vector<FoamCore> cores;
+  std::vector<CoreThingMade> things;
   /// The one at such a place of the panel's span, of two that meet there the inner one; null without any.
   const FoamCore* coreAt(double t) const;
   /// "core", or "core 2" where there are several.

@@ -34,10 +34,9 @@ void addCore(PartMaker& m, const FoamMade& made, const FoamCore& core, double sa
   m.out.push_back(std::move(part));
 }
 
-void addEndRib(PartMaker& m, const CoreEnd& end, bool outer) {
+void addRib(PartMaker& m, const CoreEnd& end, const std::string& key, const std::string& name) {
   const FoamPanel& f = m.d.foam;
-  Part part = PartMaker::piece(Part::What::ribs, outer ? "foamRib.outer" : "foamRib.inner",
-                               outer ? "rib on the outer end" : "rib on the inner end", f.endRibMaterial);
+  Part part = PartMaker::piece(Part::What::ribs, key, name, f.endRibMaterial);
   const Box box = boundsOf(end.outline);
   part.stock = Stock::sheet(f.endRib);
   part.area = areaOf(end.core);
@@ -50,15 +49,45 @@ void addEndRib(PartMaker& m, const CoreEnd& end, bool outer) {
   m.add(std::move(part));
 }
 
+/// A tube, a rod, a block or a web; what is only cut out is no part.
+void addThing(PartMaker& m, const CoreThing& thing, const CoreThingMade& made) {
+  if (thing.empty() || made.length <= 0 || made.volume <= 0) return;
+  Part part =
+      PartMaker::piece(Part::What::inCore, fmt::format("inCore.{}", made.number + 1), thing.name, thing.material);
+  double volume = made.volume;
+  part.length = made.length, part.grain = GrainWay::length;
+  if (thing.round()) {
+    const double bore = thing.kind == InCore::tube ? std::max(thing.width - 2 * thing.wall, 0.0) : 0;
+    part.stock = Stock::rod(thing.width, bore), part.breadth = thing.width;
+    volume = pi / 4 * (thing.width * thing.width - bore * bore) * made.length;
+  } else if (thing.kind == InCore::web) {
+    part.stock = Stock::sheet(thing.width), part.breadth = made.high, part.area = made.upright;
+  } else
+    part.stock = Stock::block(thing.width, made.high), part.breadth = thing.width;
+  part.grams = volume * m.heavy(thing.material);
+  part.from = made.from, part.to = made.to, part.centre = (made.from + made.to) / 2;
+  part.at = part.centre.y();
+  const double from = made.from.y(), to = made.to.y();
+  if (to > from) part.runs.push_back({from, to, part.grams / (to - from), part.grams / (to - from)});
+  m.out.push_back(std::move(part));
+}
+
 } // namespace
 
 std::vector<Part> partsOfFoam(const PanelBrief& d, const PanelLoft& loft, const Frame& frame, const FoamMade& made) {
   PartMaker m(d, loft, frame);
-  const double rib = d.foam.endRib;
-  for (std::size_t i = 0; i < made.cores.size(); ++i)
-    addCore(m, made, made.cores[i], i == 0 ? rib : 0, i + 1 == made.cores.size() ? rib : 0);
-  if (rib > 0 && !made.cores.empty())
-    addEndRib(m, made.cores.front().inner, false), addEndRib(m, made.cores.back().outer, true);
+  const double rib = d.foam.endRib, between = d.foam.ribsBetween ? rib / 2 : 0; // half of it out of either core
+  const std::vector<FoamCore>& cores = made.cores;
+  for (std::size_t i = 0; i < cores.size(); ++i)
+    addCore(m, made, cores[i], i == 0 ? rib : between, i + 1 == cores.size() ? rib : between);
+  if (rib > 0 && !cores.empty()) {
+    addRib(m, cores.front().inner, "foamRib.inner", "rib on the inner end");
+    for (std::size_t i = 0; i + 1 < cores.size() && between > 0; ++i)
+      addRib(m, cores[i].outer, fmt::format("foamRib.{}", i + 1),
+             fmt::format("rib between cores {} and {}", i + 1, i + 2));
+    addRib(m, cores.back().outer, "foamRib.outer", "rib on the outer end");
+  }
+  for (const CoreThingMade& thing : made.things) addThing(m, d.inCore[static_cast<std::size_t>(thing.number)], thing);
   return std::move(m.out);
 }
 

@@ -18,6 +18,10 @@ std::string beyond(const Box& box, const HotWire& wire, const char* tower) {
 
 } // namespace
 
+Point blockOnMachine(const FoamCore& core, const HotWire& wire) {
+  return {wire.blockAft - core.front, wire.blockUp - core.low};
+}
+
 Result<WireProgram> wireProgram(const FoamCore& core, const HotWire& wire, Hand hand) {
   const double length = core.outer.t - core.inner.t, innerPlane = -wire.fromTower,
                outerPlane = wire.towersApart - wire.fromTower;
@@ -28,18 +32,21 @@ Result<WireProgram> wireProgram(const FoamCore& core, const HotWire& wire, Hand 
                    fmt::format("the towers' planes, {:.1f} mm apart, do not stand on either side of the core, which "
                                "reaches from {:.1f} to {:.1f}",
                                wire.towersApart, wire.fromTower, wire.fromTower + length)};
-  // Block axes → the machine's.
-  const Point zero(wire.blockAft - core.front, wire.blockUp - core.low);
+  const Point zero = blockOnMachine(core, wire);
+  const auto step = [&](std::size_t i) { return wire.first == FirstFace::upper ? i : n - 1 - i; };
   const auto at = [&](std::size_t i, bool outer) -> Point {
     const CoreEnd& end = outer ? core.outer : core.inner;
-    return core.cutFrame(outer).fromChord(end.path[i].at) + zero;
+    return core.cutFrame(outer).fromChord(end.path[step(i)].at) + zero;
+  };
+  const auto turns = [&](std::size_t i) { // at the nose, where the other face begins
+    return i + 1 < n && core.inner.path[step(i)].face != core.inner.path[step(i + 1)].face;
   };
   const double over = wire.blockUp + core.block.height + wire.clear,
                behind = wire.blockAft + core.block.width + wire.clear;
   WireProgram out;
   out.heat = wire.heat, out.preheat = wire.preheat;
   const auto go = [&](const TowerStep& to, double seconds) {
-    out.moves.push_back({to, seconds});
+    out.moves.push_back({to, seconds, 0});
     out.inner.include(to.inner), out.outer.include(to.outer);
     out.seconds += seconds;
   };
@@ -59,10 +66,13 @@ Result<WireProgram> wireProgram(const FoamCore& core, const HotWire& wire, Hand 
   const auto cut = [&](const Point& in, const Point& away) {
     const double way = std::max((in - before[0]).norm(), (away - before[1]).norm());
     if (way < 1e-6) return;
-    go(ends(in, away), way / wire.speed);
+    go(ends(in, away), way / core.speed);
     before[0] = in, before[1] = away;
   };
-  for (std::size_t i = 0; i < n; ++i) cut(at(i, false), at(i, true));
+  for (std::size_t i = 0; i < n; ++i) {
+    cut(at(i, false), at(i, true));
+    if (turns(i)) out.moves.back().rest = wire.rest, out.seconds += wire.rest;
+  }
   cut(finish[0], finish[1]);
   out.heatTo = out.moves.size();
   go({{last.inner.x(), high}, {last.outer.x(), high}}, 0);

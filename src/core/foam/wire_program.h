@@ -9,8 +9,12 @@ namespace eup {
 struct WireMove {
   TowerStep to;
   double seconds = 0; ///< 0 in the air: as fast as it will
+  double rest = 0;    ///< seconds that it stands there afterwards
   bool air() const { return seconds <= 0; }
 };
+
+/// From the machine's zero to where block axes begin: aft, and up.
+Point blockOnMachine(const FoamCore& core, const HotWire& wire);
 
 struct WireProgram {
   double heat = 0, preheat = 0; ///< percent; seconds, at the place that `heatAt` has gone to
@@ -20,9 +24,10 @@ struct WireProgram {
   double seconds = 0;                   ///< hot, without heating up
 };
 
-/// From zero up over the block, behind its tail, heated there; along the upper face to the nose and back below, out at
-/// the tail, cold and home. A left hand's core stands the other way round: its inner end at the outer tower. A problem
-/// where the towers stand in the block, or an axis would have to leave its travel; it says which, and by how much.
+/// From zero up over the block, behind its tail, heated there; along the face that is cut first to the nose, where it
+/// may rest, and back along the other, out at the tail, cold and home. A left hand's core stands the other way round:
+/// its inner end at the outer tower. A problem where the towers stand in the block, or an axis would have to leave its
+/// travel; it says which, and by how much.
 Result<WireProgram> wireProgram(const FoamCore& core, const HotWire& wire, Hand hand);
 
 } // namespace eup

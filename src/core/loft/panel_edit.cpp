@@ -1,5 +1,6 @@
 #include "core/loft/panel_edit.h"
 #include "core/design/decisions.h"
+#include "core/loft/core_line.h"
 #include <algorithm>
 #include <cmath>
 
@@ -271,7 +272,7 @@ Result<Design> withPanelAdded(const Design& design, int wing) {
   next.ribs.rule = RibRule::count;
   next.ribs.count = std::max(2, static_cast<int>(std::lround(next.panel.span / bay)) + 1);
   next.ribs.thick.clear(), next.ribs.doubled.clear();
-  next.sheeted.clear();
+  next.sheeted.clear(), next.inCore.clear();
   next.sheeting.joints.clear(), next.sheeting.jointsBelow.clear();
   next.ribs.denseRoot = next.ribs.denseTip = 0;
   for (Spar& s : next.spars) {
@@ -326,6 +327,12 @@ Result<Design> withPanelSplit(const Design& design, PanelId id, double t) {
   outer.join.joiner.fitted = outer.join.rootLeans = false;
   splitRibs(whole, t, inner.ribs, outer.ribs);
   splitSkins(whole, t, inner, outer);
+  inner.inCore.clear(), outer.inCore.clear();
+  for (const CoreThing& thing : whole.inCore) {
+    auto [in, out] = splitInCore(thing, loft, t);
+    if (in) inner.inCore.push_back(std::move(*in));
+    if (out) outer.inCore.push_back(std::move(*out));
+  }
   inner.join.dihedral = ofShare(whole.join.dihedral, t / whole.panel.span);
   outer.join.dihedral = ofShare(whole.join.dihedral, 1 - t / whole.panel.span);
   outer.join.angleTaken = AngleTaken::halves;
@@ -381,6 +388,11 @@ Result<Design> withPanelsMerged(const Design& design, PanelId id) {
     for (std::vector<int>* joints : {&bays.joints, &bays.jointsBelow})
       for (int& rib : *joints) rib += static_cast<int>(inside) - 1;
     if (bays.toRib <= mostRibs) one.sheeted.push_back(std::move(bays));
+  }
+  for (CoreThing thing : out.inCore) {
+    if (one.inCore.size() >= static_cast<std::size_t>(mostInCore)) break;
+    thing.from += in.panel.span, thing.to += in.panel.span;
+    if (thing.to <= 20000) one.inCore.push_back(std::move(thing));
   }
   one.tip = out.tip;
   // Bays that are even all along are told by their number.

@@ -1,5 +1,6 @@
 // Parts of a frame beside its spars: ribs and their cap strips, edges, skins, diagonals.
 #include "core/geometry/polyline.h"
+#include "core/geometry/region.h"
 #include "core/parts/diagonals.h"
 #include "core/parts/part_maker.h"
 #include <algorithm>
@@ -190,6 +191,38 @@ void addDiagonalParts(PartMaker& m) {
     part.centre = (from + to) / 2;
     part.from = from, part.to = to;
     part.at = (m.tOf(in) + m.tOf(away)) / 2;
+    m.add(std::move(part));
+  }
+}
+
+void addFoamBetween(PartMaker& m) {
+  const PanelBrief& d = m.d;
+  if (!d.foam.between || d.built != Built::ribs || d.ribs.direction != RibDirection::flight) return;
+  const auto solid = [&](const Rib& rib) { // sticks stand in the foam, too little to be taken off
+    return rib.sticks.empty() ? areaOf(rib.wood) : rib.cutArea;
+  };
+  for (std::size_t i = 0; i + 1 < m.ribs.size(); ++i) {
+    const Rib &in = m.ribs[i], &out = m.ribs[i + 1];
+    const double length = out.t() - in.t() - (in.thickness + out.thickness) / 2, a = solid(in), b = solid(out);
+    if (length <= 0 || a + b <= 0) continue;
+    const int bay = static_cast<int>(i) + 1;
+    double volume = length * (a + b) / 2;
+    for (const Part& web : m.out)
+      if (web.what == Part::What::webs && web.bay == bay) volume -= web.count * web.area * web.stock.thickness;
+    for (const Rib& riblet : m.riblets)
+      if (riblet.t() > in.t() && riblet.t() < out.t()) volume -= areaOf(riblet.wood) * riblet.thickness;
+    if (volume <= 0) continue;
+    Part part = PartMaker::piece(Part::What::core, fmt::format("between.{}", bay), fmt::format("foam, bay {}", bay),
+                                 d.foam.material);
+    Box box = boundsOf(in.wood);
+    box.include(boundsOf(out.wood));
+    part.bay = bay;
+    part.stock = Stock::block(box.width(), box.height());
+    part.length = length, part.breadth = box.width();
+    part.grams = volume * m.heavy(d.foam.material);
+    part.at = (in.t() + out.t()) / 2;
+    const Point3 first = in.inPanel(centroidOf(in.wood)), last = out.inPanel(centroidOf(out.wood));
+    part.centre = (first + last) / 2;
     m.add(std::move(part));
   }
 }

@@ -93,6 +93,7 @@ std::vector<Part> partsOf(const PanelBrief& d, const PanelLoft& loft, const Fram
   for (const SparLine& line : frame.spars) addSparParts(maker, line);
   addDiagonalParts(maker);
   if (tip) addTipParts(maker, *tip);
+  addFoamBetween(maker);
   return std::move(maker.out);
 }
 

@@ -56,7 +56,8 @@ struct Part {
     joiner,
     strut,
     post,
-    core
+    core,
+    inCore
   } what = What::ribs;
   std::string key;      ///< within its panel, stays the same while the piece is there: "rib.4", "spar.1.top"
   std::string name;     ///< on board, print and list: "R4", "main spar, top cap"

@@ -84,9 +84,9 @@ void cutFigures(const TruePanel& w, const FoamCore& core, const std::string& key
            "half of: slot that the template allows for − slot at the wire's own speed there",
            fmt::format("{:.3f} mm", left.worst), "by the same assumption as the slot", from, true});
   const double way = std::max(core.inner.wireLength(), core.outer.wireLength());
-  out.add({key + "time", "Seconds to cut: " + name, way / w.design.wire.speed, Quantity::count, Stage::foam,
+  out.add({key + "time", "Seconds to cut: " + name, way / core.speed, Quantity::count, Stage::foam,
            "round the longer end, without the way in and out", "way ÷ speed",
-           fmt::format("{} ÷ {} mm/s", out.len(way), w.design.wire.speed), "plane geometry", from});
+           fmt::format("{} ÷ {:.2f} mm/s", out.len(way), core.speed), "plane geometry", from});
   // Where a machine's wire runs.
   const double inner = -w.design.wire.fromTower, outer = w.design.wire.towersApart - w.design.wire.fromTower;
   Box boxes[2];
@@ -141,7 +141,87 @@ void strengthFigures(const TruePanel& w, FigureList& out) {
       "Bredt; St Venant's thin section (Timoshenko and Goodier, from memory)", out);
 }
 
+/// What lies in the core: how long, and what foam is left beside it.
+void thingFigures(const TruePanel& w, const CoreThingMade& made, FigureList& out) {
+  const CoreThing& thing = w.design.inCore[static_cast<std::size_t>(made.number)];
+  const std::string key = fmt::format("inCore.{}.", made.number + 1), path = fmt::format("inCore.{}.", made.number);
+  const std::vector<std::string> place{path + "from", path + "to", path + "xFrom", path + "xTo"};
+  const char* straight = "straight between its ends; plane geometry";
+  out.add({key + "length", "True length: " + thing.name, made.length, Quantity::length, Stage::foam,
+           fmt::format("of its middle line, {} to {} out from {}", out.len(made.from.y()), out.len(made.to.y()),
+                       innerEnd(w.design)),
+           "√(along the span² + along the chord² + up²)",
+           fmt::format("√({:.2f}² + {:.2f}² + {:.2f}²)", made.to.y() - made.from.y(), made.to.x() - made.from.x(),
+                       thing.round() ? made.to.z() - made.from.z() : 0.0),
+           straight, place, true});
+  if (made.left < 1e8) {
+    const char* what = thing.round()                  ? "its surface to the nearest face of the core"
+                       : thing.kind == InCore::hollow ? "the rim that was decided"
+                                                      : "depth of the core − depth of what is cut, over its width";
+    out.add({key + "left",
+             "Foam left: " + thing.name,
+             made.left,
+             Quantity::length,
+             Stage::foam,
+             fmt::format("at least, {} out from {}", out.len(made.leftAt), innerEnd(w.design)),
+             what,
+             fmt::format("{:.2f} mm", made.left),
+             straight,
+             {path + "width", path + "upFrom", path + "upTo", path + "depth"},
+             true});
+  }
+  if (thing.kind == InCore::block || thing.kind == InCore::web)
+    out.add({key + "high",
+             "Cut as high: " + thing.name,
+             made.high,
+             Quantity::length,
+             Stage::foam,
+             fmt::format("at its highest, by {} {}; trimmed to the core's faces", out.len(thing.width),
+                         thing.kind == InCore::web ? "thick" : "along the chord"),
+             "highest section through it",
+             fmt::format("{:.2f} mm", made.high),
+             straight,
+             {path + "depth", path + "width"}});
+  out.add({key + "foam", "Foam taken: " + thing.name,
+           made.volume * w.design.tables.named(w.design.foam.material).density * 1e-6, Quantity::mass, Stage::foam,
+           "one hand", "its section at each place × the way to the next × density",
+           fmt::format("{:.4g} mm³", made.volume), "trapezoids from station to station", place});
+}
+
 } // namespace
+
+void foamBetweenFigures(const TruePanel& w, FigureList& out) {
+  double grams = 0;
+  int bays = 0;
+  for (const Part& part : w.parts)
+    if (part.what == Part::What::core) grams += part.grams, ++bays;
+  if (bays == 0) return;
+  out.add({"foam.betweenMass",
+           "Foam between the ribs",
+           grams,
+           Quantity::mass,
+           Stage::foam,
+           fmt::format("one hand, {} bays; cut with the ribs on either side as templates, or sanded to them. It is not "
+                       "counted on for strength",
+                       bays),
+           "clear length of the bay × mean area of its ribs − webs and riblets, × density",
+           fmt::format("{} kg/m³", w.design.tables.named(w.design.foam.material).density),
+           "materials' table",
+           {"foam.between", "foam.material"},
+           true});
+}
+
+void foamBetweenFindings(Finder f) {
+  if (!f.w.design.foam.between || f.w.design.ribs.direction == RibDirection::flight) return;
+  f.say({"foam.between",
+         Severity::warning,
+         Stage::foam,
+         "Foam between slanting ribs is not told",
+         "Its pieces and its mass are told where the ribs stand along the flight.",
+         "Let the ribs stand along the flight, or weigh the foam by itself.",
+         {},
+         {"foam.between", "ribs.direction"}});
+}
 
 void foamFigures(const TruePanel& w, FigureList& out) {
   if (!w.foam) return;
@@ -166,10 +246,71 @@ void foamFigures(const TruePanel& w, FigureList& out) {
     endFigures(w, core, true, key, out);
     cutFigures(w, core, key, out);
   }
+  for (const CoreThingMade& thing : w.foam->things) thingFigures(w, thing, out);
   if (w.design.foam.washoutIn == WashoutIn::beds)
     packingFigures(w, Stage::foam, "foam.bed", "Under the outer bed's {}",
                    "packed under the lower bed at the tip while the skins' glue sets, the root flat on the board", out);
   strengthFigures(w, out);
+}
+
+/// What lies in the core and cannot, or should not.
+static void thingFindings(Finder f) {
+  constexpr double thin = 2; // mm: common practice, less foam than that breaks while it is sanded or skinned
+  const auto& all = f.w.design.inCore;
+  for (const CoreThingMade& made : f.w.foam->things) {
+    const CoreThing& thing = all[static_cast<std::size_t>(made.number)];
+    const std::string path = fmt::format("inCore.{}.", made.number);
+    const auto say = [&](const char* key, Severity how, std::string what, std::string why, const char* cure,
+                         std::vector<std::string> decisions) {
+      for (std::string& d : decisions) d = path + d;
+      f.say({key, how, Stage::foam, std::move(what), std::move(why), cure, {}, std::move(decisions)});
+    };
+    if (made.volume <= 0) {
+      say("inCore.none", Severity::warning, fmt::format("The {} lies in no foam", thing.name),
+          fmt::format("It should run from {} to {}; the panel is {} long.", f.len(thing.from), f.len(thing.to),
+                      f.len(f.w.shape.loft.span())),
+          "Let it begin within the panel, before it ends.", {"from", "to", "xFrom"});
+      continue;
+    }
+    if (made.breaksOut)
+      say("inCore.out", Severity::serious, fmt::format("The {} comes out of the foam", thing.name),
+          fmt::format("{} out from {}.", f.len(made.leftAt), innerEnd(f.w.design)),
+          thing.round() ? "Move it to where the core is deeper, or take a thinner one."
+                        : "Make it shallower, or move it to where the core is deeper.",
+          {"upFrom", "upTo", "xFrom", "xTo", "width", "depth"});
+    else if (made.left < thin)
+      say("inCore.thin", Severity::warning, fmt::format("Little foam is left at the {}", thing.name),
+          fmt::format("{} at least, {} out from {}.", f.len(made.left), f.len(made.leftAt), innerEnd(f.w.design)),
+          "Move it deeper into the core, or make it smaller.", {"upFrom", "upTo", "xFrom", "xTo", "width", "depth"});
+    if (made.meetsCap)
+      say("inCore.cap", Severity::serious, fmt::format("The {} meets a spar's groove", thing.name),
+          "Both cannot be there.", "Set it before or behind the spar.", {"xFrom", "xTo", "upFrom", "upTo"});
+    for (const int other : made.meets)
+      say("inCore.meets", Severity::serious,
+          fmt::format("The {} and the {} meet", thing.name, all[static_cast<std::size_t>(other)].name),
+          "Both cannot be there.", "Move one of them.", {"xFrom", "xTo", "from", "to"});
+    if (thing.round() && made.endsInside && !thing.vented)
+      say("inCore.air", Severity::note, fmt::format("Air cannot get out of the bore of the {}", thing.name),
+          "It ends in the foam: air is pressed together before the glue, and pushes the piece out again.",
+          "Bore a small hole from the face into its end.", {"vented"});
+  }
+}
+
+/// Foam and skins end at a join: something must hold across it.
+static void foamJoinFindings(Finder f) {
+  const PanelBrief& d = f.w.design;
+  if (!d.mirrored && d.innermost()) return;
+  const bool through =
+      std::any_of(d.inCore.begin(), d.inCore.end(), [](const CoreThing& t) { return t.round() && t.from < 1; });
+  if (through || (d.cloth.any() && d.cloth.strip > 0)) return;
+  f.say({"foam.joined",
+         Severity::warning,
+         Stage::joins,
+         "Nothing but glue holds the join",
+         "Skins, caps and foam all end there.",
+         "Lay a band of cloth over it, or let a tube or rod run through it.",
+         {},
+         {"cloth.strip", "cloth.top", "cloth.bottom"}});
 }
 
 void foamFindings(Finder f) {
@@ -235,6 +376,8 @@ void foamFindings(Finder f) {
              {},
              {"wire.compensate", "wire.speed", "wire.kerfSpeed"}});
   }
+  thingFindings(f);
+  foamJoinFindings(f);
   SharedFault parted;
   for (const Rib& station : f.w.frame.ribs)
     if (station.pieces > 1) parted.add(station.number, station.pieces);

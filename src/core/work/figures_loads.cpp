@@ -104,6 +104,8 @@ const char* wordsOf(PartMass::What what) {
     return "posts";
   case PartMass::What::core:
     return "foam";
+  case PartMass::What::inCore:
+    return "in the core";
   }
   return "";
 }

@@ -71,6 +71,7 @@ void skinFindings(Finder f);
 void coverFindings(Finder f);
 void clothFindings(Finder f);
 void foamFindings(Finder f);
+void foamBetweenFindings(Finder f);
 void sheetFindings(Finder f);
 void holdFindings(Finder f);
 void stickFindings(Finder f);

@@ -140,6 +140,17 @@ Polyline seenFromAbove(const TruePanel& panel, const Part& part) {
   case Part::What::covering:
     return planOf(panel);
   case Part::What::core: {
+    if (part.bay > 0) { // between two ribs
+      const auto k = static_cast<std::size_t>(part.bay);
+      if (k >= panel.frame.ribs.size()) return {};
+      const Rib &in = panel.frame.ribs[k - 1], &out = panel.frame.ribs[k];
+      const auto at = [](const Rib& rib, double x) -> Point {
+        const Point3 p = rib.inPanel({x, 0});
+        return {p.x(), p.y()};
+      };
+      const Box a = boundsOf(in.wood), b = boundsOf(out.wood);
+      return {at(in, a.low.x()), at(in, a.high.x()), at(out, b.high.x()), at(out, b.low.x())};
+    }
     if (!panel.foam) return {};
     const double front = panel.design.leading.onRib(), tail = panel.design.trailing.onRib();
     for (const FoamCore& core : panel.foam->cores) {
@@ -149,6 +160,14 @@ Polyline seenFromAbove(const TruePanel& panel, const Part& part) {
               at(core.outer, core.outer.frame.chord - tail), at(core.outer, front)};
     }
     return {};
+  }
+  case Part::What::inCore: { // as wide as it is along the chord
+    const double half = part.breadth / 2;
+    if (part.stock.form == Stock::Form::sheet) return {{part.from.x(), part.from.y()}, {part.to.x(), part.to.y()}};
+    return {{part.from.x() - half, part.from.y()},
+            {part.from.x() + half, part.from.y()},
+            {part.to.x() + half, part.to.y()},
+            {part.to.x() - half, part.to.y()}};
   }
   case Part::What::tip: {
     Polyline out;

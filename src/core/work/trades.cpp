@@ -52,6 +52,7 @@ constexpr PanelTrade ofPanels[] = {
     {clothFigures, bits({Stage::skins}), clothFindings, ofAll},
     {sheetFigures, bits({Stage::skins}), sheetFindings, ofAll},
     {foamFigures, bits({Stage::foam}), foamFindings, kind(Built::foam)},
+    {foamBetweenFigures, bits({Stage::foam}), foamBetweenFindings},
     {nullptr, 0, holdFindings, ofAll},
     {stockFigures, bits({Stage::stock}), nullptr, ofAll},
 };
@@ -63,10 +64,9 @@ struct WingTrade {
   void (*findings)(const WholeWing&, std::vector<Finding>&);
 };
 constexpr WingTrade ofWings[] = {
-    {loadFigures, bits({Stage::spars}), nullptr},
-    {assemblyFigures, bits({Stage::joins}), nullptr},
-    {softWingFigures, bits({Stage::spars}), softFindings},
-    {partsFigures, bits({Stage::stock}), nullptr},
+    {loadFigures, bits({Stage::spars}), nullptr},     {assemblyFigures, bits({Stage::joins}), nullptr},
+    {foamJoinFigures, bits({Stage::joins}), nullptr}, {softWingFigures, bits({Stage::spars}), softFindings},
+    {bedFigures, bits({Stage::foam}), nullptr},       {partsFigures, bits({Stage::stock}), nullptr},
 };
 
 constexpr unsigned ofAircraft = bits({Stage::panels, Stage::spars, Stage::joins});
