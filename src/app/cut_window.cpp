@@ -43,11 +43,12 @@ CutWindow::CutWindow(Snapshot snapshot, PanelId id, int core, Hand h, const Look
   left->addWidget(makeTime());
   auto* right = new QVBoxLayout;
   right->addWidget(makePath());
-  right->addWidget(makeMachine(), 1);
+  right->addWidget(makeMachine(look.wrong), 1);
   across->addLayout(left, 1);
   across->addLayout(right);
   connect(&port, &WirePort::told, this, &CutWindow::heard);
   clock.start();
+  machineSaid->setText(wordsOf(port.status()));
   takeOwnPath();
   enable();
 }
@@ -76,7 +77,7 @@ QWidget* CutWindow::makePath() {
   return box;
 }
 
-QWidget* CutWindow::makeMachine() {
+QWidget* CutWindow::makeMachine(const QColor& stopInk) {
   auto* box = group(tr("Machine"), this);
   box->setFixedWidth(330);
   auto* column = static_cast<QVBoxLayout*>(box->layout());
@@ -128,6 +129,7 @@ QWidget* CutWindow::makeMachine() {
       port.hold();
   });
   stopButton = button(tr("Stop"), "stopCut", [this] { port.stop(); });
+  stopButton->setStyleSheet(QString("color: %1; font-weight: bold;").arg(stopInk.name()));
   stopButton->setShortcut(Qt::Key_F12);
   stopButton->setToolTip(tr("Still and cold at once (F12)"));
   last->addWidget(beginButton), last->addWidget(holdButton), last->addWidget(stopButton);

@@ -39,7 +39,7 @@ public Q_SLOTS:
 
 private:
   QWidget* makePath();
-  QWidget* makeMachine();
+  QWidget* makeMachine(const QColor& stopInk);
   QWidget* makeTime();
   void showPath(const std::string& text, const QString& name, const FoamCore* core);
   void toTime(double seconds);

@@ -16,7 +16,7 @@ QString FoamBoard::heading() const {
 }
 
 QString FoamBoard::subheading() const {
-  return tr("its blocks from above; both ends with the wire's way and its marks; drag an edge strip");
+  return tr("its blocks from above; both ends with the wire's way and its marks; drag strips, and what lies in it");
 }
 
 QString FoamBoard::emptyText() const {

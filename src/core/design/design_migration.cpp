@@ -380,10 +380,12 @@ void migrateZones(Json& json) {
 
 /// Since version 16 things lie in the foam beside caps, and a cut may rest at the nose or begin below.
 void migrateThingsInFoam(Json& json) {
-  if (json.contains("wire") && json["wire"].is_object()) json["wire"]["first"] = "upper", json["wire"]["rest"] = 0.0, json["wire"]["speedOf"] = "faster";
+  if (json.contains("wire") && json["wire"].is_object())
+    json["wire"]["first"] = "upper", json["wire"]["rest"] = 0.0, json["wire"]["speedOf"] = "faster";
   forEachPanel(json, [](Json& panel) {
     panel["inCore"] = Json::array();
-    if (panel.contains("foam") && panel["foam"].is_object()) panel["foam"]["ribsBetween"] = panel["foam"]["between"] = false;
+    if (panel.contains("foam") && panel["foam"].is_object())
+      panel["foam"]["ribsBetween"] = panel["foam"]["between"] = false;
   });
 }
 

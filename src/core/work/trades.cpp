@@ -62,11 +62,12 @@ struct WingTrade {
   void (*figures)(const WholeWing&, FigureList&);
   unsigned stages;
   void (*findings)(const WholeWing&, std::vector<Finding>&);
+  bool last = false; ///< told after the wing's panels
 };
 constexpr WingTrade ofWings[] = {
     {loadFigures, bits({Stage::spars}), nullptr},     {assemblyFigures, bits({Stage::joins}), nullptr},
     {foamJoinFigures, bits({Stage::joins}), nullptr}, {softWingFigures, bits({Stage::spars}), softFindings},
-    {bedFigures, bits({Stage::foam}), nullptr},       {partsFigures, bits({Stage::stock}), nullptr},
+    {bedFigures, bits({Stage::foam}), nullptr, true}, {partsFigures, bits({Stage::stock}), nullptr},
 };
 
 constexpr unsigned ofAircraft = bits({Stage::panels, Stage::spars, Stage::joins});
@@ -84,13 +85,18 @@ std::vector<Figure> figuresOf(const TrueWing& w, Stage stage) {
     out.turnToWhole(wing.panels.front().design.id.wing);
     if (wanted(ofAircraft)) wingFigures(w, wing, out);
     if (wanted(bits({Stage::joins}))) holdingFigures(w, wing, out);
-    for (const WingTrade& t : ofWings)
-      if (wanted(t.stages)) t.figures(wing, out);
+    const auto ofWhole = [&](bool last) {
+      out.turnToWhole(wing.panels.front().design.id.wing);
+      for (const WingTrade& t : ofWings)
+        if (t.last == last && wanted(t.stages)) t.figures(wing, out);
+    };
+    ofWhole(false);
     for (const TruePanel& panel : wing.panels) {
       out.turnTo(panel.design);
       for (const PanelTrade& t : ofPanels)
         if (t.tells(panel) && wanted(t.stages)) t.figures(panel, out);
     }
+    ofWhole(true);
   }
   if (wanted(bits({Stage::stock}))) {
     out.turnToWhole(0);
