@@ -210,6 +210,11 @@ TEST(InCore, WhatCannotLieThereIsSaid) {
   CoreThing at = tube(0, 600);
   at.upFrom = at.upTo = 9, at.xFrom = at.xTo = 0.32, at.width = 14;
   EXPECT_TRUE(hasFinding(with({at}).findings, "inCore.cap"));
+  CoreThing between = newInCore(d.inner(), InCore::pocket); // no station near it: every 200 mm
+  between.from = 280, between.to = 304, between.xFrom = between.xTo = 0.32;
+  EXPECT_TRUE(hasFinding(with({between}).findings, "inCore.cap"));
+  between.xFrom = between.xTo = 0.6;
+  EXPECT_FALSE(hasFinding(with({between}).findings, "inCore.cap"));
 }
 
 TEST(InCore, GoesAlongWhenThePanelIsCutAndPutTogether) {

@@ -2,6 +2,7 @@
 #include "core/geometry/polyline.h"
 #include "core/geometry/region.h"
 #include "core/loft/core_line.h"
+#include "core/parts/cut_rib.h"
 #include <algorithm>
 #include <cmath>
 #include <map>
@@ -128,11 +129,11 @@ std::vector<CoreThingMade> thingsOf(const PanelBrief& d, const PanelLoft& loft, 
     if (!isNew) return place;
     const Rib plain = cutTemplate(d, loft, std::clamp(t, 0.0, loft.span()), 1);
     if (const Polyline* outline = largestOf(plain.wood)) place.outline = *outline;
-    const Rib* nearest = nullptr;
-    for (const Rib& rib : stations.ribs)
-      if (!nearest || std::abs(rib.t() - t) < std::abs(nearest->t() - t)) nearest = &rib;
-    if (nearest && std::abs(nearest->t() - t) < 1e-6 && !place.outline.empty())
-      place.grooves = subtract({place.outline}, nearest->wood);
+    if (place.outline.empty() || stations.spars.empty()) return place;
+    // As a rib would be notched for the spars there, whether or not a station is.
+    Rib rib;
+    rib.station = rib.frame.t = std::clamp(t, 0.0, loft.span());
+    place.grooves = subtract({place.outline}, cutRib(d, loft, stations.spars, {}, {}, std::move(rib)).wood);
     return place;
   };
   for (std::size_t i = 0; i < d.inCore.size(); ++i) {
@@ -160,15 +161,16 @@ std::vector<CoreThingMade> thingsOf(const PanelBrief& d, const PanelLoft& loft, 
       first = false, before = area, beforeHigh = high, beforeT = t;
       made.high = std::max(made.high, high);
       const Point middle = middleInCore(thing, loft, t);
-      const bool out1 = thing.round() ? areaOf(taken) - area > dust : taken.empty();
-      if (out1) made.breaksOut = true;
-      const double left = out1 ? 0 : leftBeside(thing, middle, within, place.outline);
+      const bool gone = thing.round() ? areaOf(taken) - area > dust : taken.empty();
+      if (gone) made.breaksOut = true;
+      const double left = gone ? 0 : leftBeside(thing, middle, within, place.outline);
       if (left < 0.05 && thing.kind != InCore::block && thing.kind != InCore::web) made.breaksOut = true;
       if (left < made.left) made.left = std::max(left, 0.0), made.leftAt = t;
       if (areaOf(intersect(taken, place.grooves)) > dust) made.meetsCap = true;
       for (std::size_t k = i + 1; k < d.inCore.size(); ++k) {
         const bool known = std::find(made.meets.begin(), made.meets.end(), static_cast<int>(k)) != made.meets.end();
-        if (!known && !mayMeet(thing, d.inCore[k]) && areaOf(intersect(taken, takenBy(d.inCore[k], loft, t, place.outline))) > dust)
+        if (!known && !mayMeet(thing, d.inCore[k]) &&
+            areaOf(intersect(taken, takenBy(d.inCore[k], loft, t, place.outline))) > dust)
           made.meets.push_back(static_cast<int>(k));
       }
     }

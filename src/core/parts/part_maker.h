@@ -65,8 +65,8 @@ void addSkinParts(PartMaker& maker);
 void addSparParts(PartMaker& maker, const SparLine& line);
 /// Bars from the first spar to the next line behind it.
 void addDiagonalParts(PartMaker& maker);
-/// What fills the bays between ribs, where that is decided: as large as the ribs there, what stands in the bay taken off.
-/// Last: it asks for the webs.
+/// What fills the bays between ribs, where that is decided: as large as the ribs there, what stands in the bay taken
+/// off. Last: it asks for the webs.
 void addFoamBetween(PartMaker& maker);
 void addTipParts(PartMaker& maker, const TipShape& tip);
 
