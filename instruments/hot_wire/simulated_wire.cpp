@@ -120,6 +120,10 @@ void SimulatedWire::control(std::string_view word, std::string_view rest) {
     if (mode != Mode::alarm) return;
     mode = Mode::ready;
     tell("cleared");
+  } else if (word == "zero") { // it was brought there by hand
+    if (mode != Mode::ready) return;
+    place = planned = {};
+    tell("zeroed");
   } else
     tell("what");
 }

@@ -47,6 +47,8 @@ CutWindow::CutWindow(Snapshot snapshot, PanelId id, int core, Hand h, const Look
   across->addLayout(left, 1);
   across->addLayout(right);
   connect(&port, &WirePort::told, this, &CutWindow::heard);
+  for (QPushButton* b : findChildren<QPushButton*>()) b->setAutoDefault(false); // nothing burns by the Enter key
+  connect(ports->lineEdit(), &QLineEdit::returnPressed, this, &CutWindow::connectTo);
   clock.start();
   machineSaid->setText(wordsOf(port.status()));
   takeOwnPath();
@@ -104,6 +106,10 @@ QWidget* CutWindow::makeMachine(const QColor& stopInk) {
   machineSaid->setMinimumHeight(90);
   machineSaid->setAlignment(Qt::AlignTop | Qt::AlignLeft);
   machineSaid->setTextFormat(Qt::PlainText);
+  zeroButton = button(tr("It stands at zero now"), "atZero", [this] { port.zero(); });
+  zeroButton->setToolTip(
+      tr("Every path begins at the machine's zero: free the wire, bring it there by hand, then say so"));
+  column->addWidget(zeroButton, 0, Qt::AlignLeft);
   progress = new QProgressBar(box);
   progress->setObjectName("cutProgress");
   column->addWidget(progress);
@@ -276,6 +282,12 @@ void CutWindow::begin() {
                              .arg(QString::fromStdString(s.axes), QString::fromStdString(panel.design.wire.axes)));
     return;
   }
+  if (!s.atZero()) {
+    machineSaid->setText(
+        tr("The wire does not stand at the machine's zero, and would be dragged there through whatever is "
+           "in its way. Free it, bring it there by hand, then say so. Nothing has moved."));
+    return;
+  }
   const auto read = readWireCode(text, panel.design.wire.axes);
   if (!read) return;
   const std::array<double, 4> far = {read.value().inner.high.x(), read.value().inner.high.y(),
@@ -316,7 +328,9 @@ QString CutWindow::wordsOf(const WireStatus& s) const {
     case WireState::done:
       return tr("Done, its wire cold.");
     case WireState::stopped:
-      return tr("Stopped, its wire cold. The cut cannot be taken up again in its middle.");
+      return tr("Stopped, its wire cold. A cut cannot be taken up again in its middle: free the wire, and bring it to "
+                "zero by "
+                "hand.");
     case WireState::refused:
       return tr("It refused a line and was stopped: %1.").arg(QString::fromStdString(s.said));
     case WireState::alarm:
@@ -377,6 +391,7 @@ void CutWindow::enable() {
   own->setEnabled(!works);
   playButton->setEnabled(!works && !travel.empty());
   rule->setEnabled(!works && !travel.empty());
+  zeroButton->setEnabled(rests && !port.status().atZero());
   beginButton->setEnabled(rests && !text.empty() && careful->isChecked());
   holdButton->setEnabled(works || s == WireState::alarm);
   holdButton->setText(s == WireState::held ? tr("Go on") : s == WireState::alarm ? tr("Clear the alarm") : tr("Hold"));

@@ -68,7 +68,7 @@ private:
   QCheckBox* careful = nullptr;
   QProgressBar* progress = nullptr;
   QPushButton *own = nullptr, *joinButton = nullptr, *simulated = nullptr, *beginButton = nullptr,
-              *holdButton = nullptr, *stopButton = nullptr, *playButton = nullptr;
+              *holdButton = nullptr, *stopButton = nullptr, *zeroButton = nullptr, *playButton = nullptr;
   QSlider* rule = nullptr;
   QTimer* player = nullptr;
   QProcess* simulator = nullptr;

@@ -92,6 +92,10 @@ void WirePort::clear() {
   order([](WireLink& link, double) { link.clear(); });
 }
 
+void WirePort::zero() {
+  order([](WireLink& link, double) { link.zero(); });
+}
+
 bool WirePort::busy() const {
   return now.state == WireState::working || now.state == WireState::held || now.state == WireState::warming;
 }

@@ -46,6 +46,7 @@ public:
   void resume();
   void stop();
   void clear();
+  void zero();
   const WireStatus& status() const { return now; }
   /// Whether it has to be stopped before anybody leaves.
   bool busy() const;

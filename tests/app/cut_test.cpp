@@ -132,6 +132,15 @@ TEST_F(Cut, TheSimulatedMachineIsStartedHeldAndStopped) {
   click(cut, "stopCut");
   ASSERT_TRUE(reaches(cut, WireState::stopped));
   EXPECT_TRUE(said(cut).contains("cold"));
+  click(cut, "beginCut"); // from where it was stopped it would be dragged through the foam
+  EXPECT_TRUE(said(cut).contains("Nothing has moved")) << said(cut).toStdString();
+  EXPECT_TRUE(QTest::qWaitFor([&] { return in<QPushButton>(cut, "atZero").isEnabled(); }, 3000));
+  click(cut, "atZero");
+  ASSERT_TRUE(QTest::qWaitFor([&] { return cut.machine().status().atZero(); }, 3000));
+  click(cut, "beginCut");
+  ASSERT_TRUE(reaches(cut, WireState::working));
+  click(cut, "stopCut");
+  ASSERT_TRUE(reaches(cut, WireState::stopped));
   click(cut, "connect"); // leave
   EXPECT_TRUE(reaches(cut, WireState::off));
 }
@@ -161,7 +170,7 @@ TEST_F(Cut, WhatGoesWrongIsSaid) {
   EXPECT_TRUE(reaches(cut, WireState::lost));
   EXPECT_TRUE(said(cut).contains("by hand")) << said(cut).toStdString();
   in<QComboBox>(cut, "port").setEditText("/nowhere/at-all");
-  click(cut, "connect");
+  QTest::keyClick(in<QComboBox>(cut, "port").lineEdit(), Qt::Key_Return);
   EXPECT_TRUE(QTest::qWaitFor([&] { return said(cut).contains("/nowhere/at-all"); }, 5000));
 }
 

@@ -100,6 +100,14 @@ TEST(Beds, ClothOverTheJoinByASecondRoute) {
       std::ceil(usualReserve * moment * half(0.3) / (inertia * layer) / std::min(m.tension, m.compression));
   EXPECT_EQ(figureOf(w, "band.1.layers"), want);
   EXPECT_GE(want, 1);
+  // A tube that runs over the join, alone: π (D⁴ − d⁴) ÷ 32 D by hand.
+  CoreThing tube;
+  tube.width = 10, tube.wall = 1, tube.upFrom = tube.upTo = 0;
+  d.inner().inCore = {tube};
+  const TrueWing joined = wingOf(d);
+  const Material& carbon = joined.inner().design.tables.named("carbon-tube");
+  const double w10 = pi * (1e4 - 4096) / 320, load = std::abs(worstAt(joined.wings[0].loads, 0).load.moment(0));
+  EXPECT_NEAR(figureOf(joined, "band.1.rod1"), std::min(carbon.tension, carbon.compression) / (load / w10), 1e-9);
 }
 
 TEST(Beds, AJoinWithNothingOverItIsSaid) {

@@ -154,6 +154,10 @@ TEST(WireTalk, StopIsStillAndColdAtOnce) {
   bench.run(5);
   EXPECT_EQ(bench.machine.at(), at);
   EXPECT_EQ(bench.link.status().state, WireState::stopped);
+  EXPECT_FALSE(bench.link.status().atZero());
+  bench.link.zero(); // brought there by hand
+  bench.run(0.5);
+  EXPECT_TRUE(bench.link.status().atZero());
   bench.link.begin(small(), bench.now); // and another can begin
   EXPECT_TRUE(bench.reaches(WireState::done, 60));
 }

@@ -11,12 +11,19 @@
 namespace eup {
 namespace {
 
-/// What it stands out by behind the tail, so that the wire goes in along the upper face and out along the lower one.
-Polyline wayIn(const CoreEnd& end, double lead) {
-  if (end.path.empty() || lead <= 0) return {};
+/// What it stands out by behind the tail, so that the wire goes in along the face that is cut first and out along the
+/// other, where it is stopped by a tooth.
+Polyline wayIn(const CoreEnd& end, const HotWire& wire) {
+  if (end.path.empty() || wire.lead <= 0) return {};
   const Point up = end.path.front().at, down = end.path.back().at;
   if (up.y() <= down.y()) return {};
-  return {down - Point(0.5, 0), down + Point(lead, 0), up + Point(lead, 0), up - Point(0.5, 0)};
+  constexpr double within = 0.5, tooth = 4, wide = 3; // mm
+  const double lead = wire.lead;
+  if (wire.first == FirstFace::upper)
+    return {down - Point(within, 0),           down + Point(lead, 0),      down + Point(lead, -tooth),
+            down + Point(lead + wide, -tooth), up + Point(lead + wide, 0), up - Point(within, 0)};
+  return {down - Point(within, 0), down + Point(lead + wide, 0), up + Point(lead + wide, tooth),
+          up + Point(lead, tooth), up + Point(lead, 0),          up - Point(within, 0)};
 }
 
 Polyline circle(const Point& middle, double radius) {
@@ -41,7 +48,7 @@ Drawing templateOf(const DrawnPanel& w, const FoamCore& core, bool outer, Hand h
   d.title = w.design.of > 1 ? fmt::format("Foam, panel {}", w.design.id.panel + 1) : "Foam";
   d.wing = w.design.name;
   d.hand = hand;
-  const Polyline lead = wayIn(end, w.design.wire.lead);
+  const Polyline lead = wayIn(end, w.design.wire);
   const Region whole = lead.empty() ? Region{end.wire} : unite({end.wire}, {lead});
   for (const Polyline& loop : whole) d.loop(Layer::cut, loop);
   for (const Polyline& loop : end.core) d.loop(Layer::mark, loop);
@@ -59,7 +66,8 @@ Drawing templateOf(const DrawnPanel& w, const FoamCore& core, bool outer, Hand h
   for (const ThingCut& cutOut : end.things) {
     const CoreThing& thing = w.design.inCore[static_cast<std::size_t>(cutOut.number)];
     if (const Box in = boundsOf(cutOut.region); !in.empty())
-      words.emplace_back(Point(in.centre().x(), in.low.y() - 3), thing.name);
+      words.emplace_back(Point(in.centre().x(), thing.letIn() && !thing.top ? in.high.y() + 1.2 : in.low.y() - 3),
+                         thing.name);
     if (thing.round()) { // its middle, to be drilled
       const Point middle = boundsOf(cutOut.region).centre();
       d.line(Layer::mark, middle - Point(2, 0), middle + Point(2, 0));
@@ -104,7 +112,11 @@ Drawing blockEnd(const DrawnPanel& w, const FoamCore& core, bool outer, Hand han
   d.loop(Layer::cut, rectangle(low, low + Point(core.block.width, core.block.height)));
   Polyline wire;
   for (const WireAt& at : end.path) wire.push_back(cut.fromChord(at.at));
-  if (!wire.empty()) wire.push_back(Point(core.front + core.block.width, wire.back().y()));
+  if (!wire.empty()) { // in and out behind the tail
+    const double behind = core.front + core.block.width;
+    wire.insert(wire.begin(), Point(behind, wire.front().y()));
+    wire.push_back(Point(behind, wire.back().y()));
+  }
   for (std::size_t i = 0; i + 1 < wire.size(); ++i) d.line(Layer::mark, wire[i], wire[i + 1]);
   for (const double share : pinsAt)
     d.loop(Layer::mark, circle(cut.fromChord(levelOf(end, cut, share * end.frame.chord)), pin));

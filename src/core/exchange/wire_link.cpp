@@ -102,6 +102,10 @@ void WireLink::clear() {
   if (told.state == WireState::alarm) wish = Wish::clear, wished = -1;
 }
 
+void WireLink::zero() {
+  if (atRest(told.state)) wish = Wish::zero, wished = -1;
+}
+
 void WireLink::lose(const std::string& why) {
   if (told.state == WireState::off) return;
   told.state = WireState::lost;
@@ -216,6 +220,8 @@ void WireLink::said(std::string_view line, double now) {
     if (wish != Wish::stop) return;
     wish = Wish::nothing;
     if (told.state != WireState::alarm && told.state != WireState::refused) told.state = WireState::stopped;
+  } else if (first == "zeroed") {
+    if (wish == Wish::zero) wish = Wish::nothing;
   } else if (first == "cleared") {
     if (told.state == WireState::alarm) told.state = WireState::stopped, told.said.clear();
     wish = Wish::nothing;
@@ -250,11 +256,8 @@ std::string WireLink::live(double now) {
   }
   if (wish != Wish::nothing && (wished < 0 || now - wished >= wishEvery)) {
     wished = now;
-    put(wish == Wish::begin    ? "begin"
-        : wish == Wish::hold   ? "hold"
-        : wish == Wish::resume ? "go"
-        : wish == Wish::stop   ? "stop"
-                               : "clear");
+    constexpr const char* words[] = {"", "begin", "hold", "go", "stop", "clear", "zero"};
+    put(words[static_cast<std::size_t>(wish)]);
   }
   if (begun && wish != Wish::stop)
     while (sent < static_cast<int>(lines.size()) && sent - taken < std::min(ahead, room)) {

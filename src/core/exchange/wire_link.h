@@ -34,6 +34,8 @@ struct WireStatus {
   std::string said;            ///< why it is refused, in alarm, lost
   std::string axes;            ///< as the machine names them, of such a travel
   std::array<double, 4> travel{};
+  /// Within half a millimetre of its zero, from where every path begins.
+  bool atZero() const { return at.inner.cwiseAbs().maxCoeff() < 0.5 && at.outer.cwiseAbs().maxCoeff() < 0.5; }
   bool operator==(const WireStatus& o) const {
     return state == o.state && at.inner == o.at.inner && at.outer == o.at.outer && heat == o.heat && lines == o.lines &&
            done == o.done && resent == o.resent && garbled == o.garbled && said == o.said && axes == o.axes;
@@ -52,6 +54,8 @@ public:
   void stop();
   /// After an alarm that has been looked into.
   void clear();
+  /// It was brought to its zero by hand, at rest.
+  void zero();
   /// The port is gone: why.
   void lose(const std::string& why);
   void hear(std::string_view bytes, double now);
@@ -60,7 +64,7 @@ public:
   const WireStatus& status() const { return told; }
 
 private:
-  enum class Wish { nothing, begin, hold, resume, stop, clear };
+  enum class Wish { nothing, begin, hold, resume, stop, clear, zero };
   void said(std::string_view line, double now);
   void put(const std::string& words);
   void goBackTo(int line);

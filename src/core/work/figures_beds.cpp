@@ -1,5 +1,6 @@
 // Figures of foam panels where they meet: what stands under the corners of their beds while the wing lies in them at
 // its dihedral, how their ends lean, and the cloth that carries the bending over the join.
+#include "core/strength/joint_strength.h"
 #include "core/strength/loads.h"
 #include "core/work/report_parts.h"
 #include <cmath>
@@ -53,6 +54,22 @@ void foamJoinFigures(const WholeWing& wing, FigureList& out) {
     const Cloth& cloth = p.design.cloth;
     const Material& material = p.design.tables.named(cloth.material);
     const double layer = cloth.layer(material.density), holds = std::min(material.tension, material.compression);
+    for (std::size_t k = 0; k < p.design.inCore.size(); ++k) {
+      const CoreThing& thing = p.design.inCore[k];
+      if (!thing.round() || thing.from >= 1 || moment <= 0) continue;
+      const double bore = thing.kind == InCore::tube ? std::max(thing.width - 2 * thing.wall, 0.0) : 0,
+                   stress = tubeStress(moment, thing.width, bore);
+      const Material& wood = p.design.tables.named(thing.material);
+      if (stress <= 0) continue;
+      const std::string path = fmt::format("inCore.{}.", k);
+      out.add({fmt::format("band.{}.rod{}", p.design.id.panel + 1, k + 1),
+               fmt::format("Reserve over the join: {}", thing.name), std::min(wood.tension, wood.compression) / stress,
+               Quantity::ratio, Stage::joins,
+               fmt::format("if it alone carries the bending there, {}", wordsOf(worst.what)), "strength ÷ (M ÷ W)",
+               fmt::format("{:.0f} MPa ÷ ({:.0f} N·mm ÷ (π ({:.2f}⁴ − {:.2f}⁴) ÷ (32 × {:.2f}))) = ÷ {:.1f} MPa",
+                           std::min(wood.tension, wood.compression), moment, thing.width, bore, thing.width, stress),
+               "bending of a round bar", within(p, {path + "width", path + "wall", path + "material"})});
+    }
     if (shell.inertia <= 0 || layer <= 0 || holds <= 0 || moment <= 0) continue;
     const double stress = moment * shell.far / (shell.inertia * layer);
     out.add(
