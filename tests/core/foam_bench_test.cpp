@@ -100,6 +100,7 @@ TEST(Beds, ClothOverTheJoinByASecondRoute) {
       std::ceil(usualReserve * moment * half(0.3) / (inertia * layer) / std::min(m.tension, m.compression));
   EXPECT_EQ(figureOf(w, "band.1.layers"), want);
   EXPECT_GE(want, 1);
+  EXPECT_EQ(figureOf(w, "band.1.skewers"), 2) << "200 of chord";
   // A tube that runs over the join, alone: π (D⁴ − d⁴) ÷ 32 D by hand.
   CoreThing tube;
   tube.width = 10, tube.wall = 1, tube.upFrom = tube.upTo = 0;
@@ -144,6 +145,35 @@ TEST(FoamBetweenRibs, WeighsWhatTheBaysHold) {
   EXPECT_GT(grams, 0.95 * whole);
   p.ribs.direction = RibDirection::diagonal, p.ribs.angleDeg = 20;
   EXPECT_TRUE(hasFinding(wingOf(d).findings, "foam.between"));
+}
+
+/// Hoff and Mautner's wrinkling by hand, in place of Euler's strut from rib to rib.
+TEST(FoamBetweenRibs, HoldsCapsThatHaveNoWebs) {
+  Design d = test::bareDesign();
+  PanelDesign& p = d.inner();
+  p.panel = test::panelOf(600, 200, 200, 0, 0, 0.25);
+  p.ribs.count = 3; // 300 apart: a thin cap buckles
+  Spar spar;
+  spar.webs = Webs::none, spar.top.material = spar.bottom.material = "spruce";
+  spar.top.depth = spar.bottom.depth = 2;
+  p.spars = {spar};
+  const double freely = figureOf(wingOf(d), "spar.1.buckling");
+  p.foam.between = true;
+  const TrueWing w = wingOf(d);
+  EXPECT_GT(figureOf(w, "spar.1.buckling"), 5 * freely);
+  const Material &wood = w.inner().design.tables.named("spruce"), &foam = w.inner().design.tables.named("foam-xps-33");
+  const double holds = 0.5 * std::cbrt(wood.modulus * foam.modulus * foam.shear);
+  bool seen = false;
+  for (const SparBay& bay : w.inner().strength.bays)
+    for (const BayCheck& check : bay.checks)
+      if (check.what == BayCheck::What::buckling) {
+        seen = true;
+        EXPECT_NEAR(check.strength, holds, 1e-6 * holds);
+        EXPECT_TRUE(check.onCore);
+      }
+  EXPECT_TRUE(seen);
+  p.spars[0].webs = Webs::between; // then the webs stand there, and the rib's rule is as it was
+  EXPECT_NE(wingOf(d).figure("spar.1.buckling"), nullptr);
 }
 
 TEST(WireCode, TheLowerFaceFirstAndARestAtTheNose) {

@@ -65,6 +65,7 @@ void settleSheet(PanelBrief& p) {
 /// A panel of foam has no ribs; its skins reach from strip to strip and carry with its spars, which are caps in
 /// grooves.
 void settleFoam(PanelBrief& p) {
+  if (p.built != Built::ribs) p.foam.between = false;
   if (p.built != Built::foam) return;
   p.sheeted.clear(), p.capStrips.top = p.capStrips.bottom = false;
   Sheeting& skin = p.sheeting;

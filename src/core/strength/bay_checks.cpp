@@ -1,4 +1,5 @@
 #include "core/strength/bay_checks.h"
+#include "core/strength/cap_on_core.h"
 #include "core/strength/plate_buckling.h"
 #include "core/strength/spar_strength.h"
 #include <algorithm>
@@ -31,8 +32,8 @@ void checkCaps(const PanelBrief& d, const PanelLoft& loft, const SparLine& line,
                pressed ? m.compression : m.tension, at.load});
     if (!pressed || whole || !capAt(spar.top, share).fitted || !capAt(spar.bottom, share).fitted)
       continue; // a strip alone is bent, not pressed
-    if (spar.webs == Webs::core || d.built == Built::foam) {
-      const Material& core = d.tables.named(d.built == Built::foam ? d.foam.material : spar.webMaterial);
+    if (const std::string* under = coreUnder(d, spar)) {
+      const Material& core = d.tables.named(*under);
       keep(bay, {BayCheck::What::buckling, stress, wrinkling(m.modulus, core.modulus, core.shear), at.load, true});
       continue;
     }

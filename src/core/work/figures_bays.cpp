@@ -1,4 +1,5 @@
 // Figures of a panel's bays: the weakest of all, and of every check of every spar the least reserve.
+#include "core/strength/cap_on_core.h"
 #include "core/work/report_parts.h"
 #include <algorithm>
 #include <fmt/format.h>
@@ -57,7 +58,7 @@ void sparBayFigures(const TruePanel& w, FigureList& out) {
     const Spar& spar = w.design.spars[static_cast<std::size_t>(line.index)];
     const std::string &name = spar.name, path = fmt::format("spars.{}", line.index);
     const auto keyOf = [&](const char* what) { return fmt::format("spar.{}.{}", line.index + 1, what); };
-    const bool onCore = spar.webs == Webs::core || w.foam;
+    const bool onCore = coreUnder(w.design, spar) != nullptr;
     tell.add(Check::buckling, keyOf("buckling"), fmt::format("Reserve against buckling, {}", name),
              onCore
                  ? "½ ∛(E E_c G_c) ÷ stress: the pressed cap wrinkles on its core"
@@ -65,8 +66,8 @@ void sparBayFigures(const TruePanel& w, FigureList& out) {
                    "along the chord",
              onCore ? "Hoff and Mautner, Journal of the Aeronautical Sciences (1945), from memory"
                     : "Euler's strut (1744); glued ribs hold better than hinges",
-             {w.foam ? "foam.material" : path + ".webs", path + ".top.width", path + ".top.depth", "sheeting.top",
-              "flying.loadFactor"},
+             {onCore ? coreDecision(w.design, spar, path) : path + ".webs", path + ".top.width", path + ".top.depth",
+              "sheeting.top", "flying.loadFactor"},
              true);
     tell.add(Check::web, keyOf("web"), fmt::format("Reserve of the webs, {}", name),
              "shear strength ÷ ((V + M h′ ÷ h) ÷ (h t))",

@@ -48,6 +48,18 @@ Shell shellOf(const Polyline& section) {
 void foamJoinFigures(const WholeWing& wing, FigureList& out) {
   for (const TruePanel& p : wing.panels) {
     if (!p.foam || p.foam->cores.empty() || (!p.design.mirrored && p.design.innermost())) continue;
+    const double chord = p.foam->cores.front().inner.frame.chord;
+    constexpr double one = 150, thick = 3, in = 25; // mm of chord to a skewer, its thickness, what it goes in
+    out.add(
+        {fmt::format("band.{}.skewers", p.design.id.panel + 1),
+         wing.panels.size() > 1 ? fmt::format("Skewers in the join, panel {}", p.design.id.panel + 1)
+                                : "Skewers in the join",
+         std::max(std::ceil(chord / one), 2.0), Quantity::count, Stage::joins,
+         fmt::format("{} thick, {} into either core, clear of grooves and bores: they hold the ends in line until the "
+                     "glue has set, and carry nothing",
+                     out.len(thick), out.len(in)),
+         "one to so much of the chord, two at least", fmt::format("{} ÷ {}", out.len(chord), out.len(one)),
+         "common practice", within(p, {"panel.rootChord"})});
     const LoadCase& worst = worstAt(wing.loads, p.design.inboard);
     const double moment = std::abs(worst.load.moment(p.design.inboard));
     const Shell shell = shellOf(p.foam->cores.front().inner.section);

@@ -201,8 +201,8 @@ void foamBetweenFigures(const TruePanel& w, FigureList& out) {
            grams,
            Quantity::mass,
            Stage::foam,
-           fmt::format("one hand, {} bays; cut with the ribs on either side as templates, or sanded to them. It is not "
-                       "counted on for strength",
+           fmt::format("one hand, {} bays; cut with the ribs on either side as templates, or sanded to them. Caps "
+                       "without webs wrinkle on it; nothing else counts on it",
                        bays),
            "clear length of the bay × mean area of its ribs − webs and riblets, × density",
            fmt::format("{} kg/m³", w.design.tables.named(w.design.foam.material).density),

@@ -1,5 +1,6 @@
 // What the builder should know about the wing that follows from the decisions.
 #include "core/geometry/polyline.h"
+#include "core/strength/cap_on_core.h"
 #include "core/work/finder.h"
 #include "core/work/report_parts.h"
 #include <algorithm>
@@ -291,10 +292,9 @@ void bayFindings(Finder f) {
                          usualReserve),
              cure, fault.worstRib, std::move(decisions)});
     };
-    if (spar.webs == Webs::core || f.w.foam)
+    if (coreUnder(f.w.design, spar))
       weak(BayCheck::What::buckling, "spar.buckling", fmt::format("The {}'s pressed cap may wrinkle", spar.name),
-           "Take a firmer core, or a thicker cap.",
-           {f.w.foam ? "foam.material" : path + ".webMaterial", path + ".top.depth"});
+           "Take a firmer core, or a thicker cap.", {coreDecision(f.w.design, spar, path), path + ".top.depth"});
     else
       weak(BayCheck::What::buckling, "spar.buckling", fmt::format("The {}'s pressed cap may buckle", spar.name),
            "Set ribs closer, fit webs, sheet over the cap, or make it thicker.",
