@@ -38,7 +38,9 @@ TEST(Parts, AreEachPieceOnceAndAddUp) {
         int ribs = 0;
         for (const Part& part : p.parts) ribs += part.what == Part::What::ribs;
         const auto stations = static_cast<int>(p.frame.ribs.size() + p.frame.riblets.size());
-        EXPECT_EQ(ribs, p.sheet ? 0 : p.foam ? (p.design.foam.endRib > 0 ? 2 : 0) : stations) << name;
+        const FoamPanel& foam = p.design.foam;
+        const int onCores = foam.endRib <= 0 ? 0 : foam.ribsBetween ? foam.cores + 1 : 2;
+        EXPECT_EQ(ribs, p.sheet ? 0 : p.foam ? onCores : stations) << name;
       }
   }
 }
