@@ -5,7 +5,6 @@
 #include "core/parts/cut_rib.h"
 #include <algorithm>
 #include <cmath>
-#include <map>
 
 namespace eup {
 namespace {
@@ -79,16 +78,29 @@ double leftBeside(const CoreThing& thing, const Point& middle, const Region& tak
   return least;
 }
 
-/// What is only cut out may run into another such: a groove ends in its pocket.
-bool mayMeet(const CoreThing& a, const CoreThing& b) {
-  return a.empty() && b.empty();
+/// Whether both may lie one over the other there, as seen from above.
+bool mayMeetInPlan(const CoreThing& a, const CoreThing& b, const PanelLoft& loft, double t) {
+  const double apart = std::abs(middleInCore(a, loft, t).x() - middleInCore(b, loft, t).x());
+  return apart < (a.width + b.width) / 2 + 1;
 }
 
-/// The core at one place of the span.
-struct Place {
-  Polyline outline;
-  Region grooves;
-};
+/// Whether a spar's cap may lie over or under it there.
+bool nearCap(const CoreThing& thing, const PanelBrief& d, const Frame& stations, const PanelLoft& loft, double t) {
+  const ChordFrame frame = loft.frameAt(std::clamp(t, 0.0, loft.span()));
+  const double x = middleInCore(thing, loft, t).x();
+  return std::any_of(stations.spars.begin(), stations.spars.end(), [&](const SparLine& line) {
+    const Spar& spar = d.spars[static_cast<std::size_t>(line.index)];
+    const double cap = std::max({spar.top.width, spar.top.depth, spar.bottom.width, spar.bottom.depth});
+    return t <= line.end + 1e-6 && std::abs(frame.toChord(line.middle.at(t)).x() - x) < (thing.width + 2 * cap) / 2 + 5;
+  });
+}
+
+/// As a rib would be notched for the spars there, whether or not a station is.
+Region groovesAt(const PanelBrief& d, const PanelLoft& loft, const Frame& stations, double t, const Polyline& outline) {
+  Rib rib;
+  rib.station = rib.frame.t = std::clamp(t, 0.0, loft.span());
+  return subtract({outline}, cutRib(d, loft, stations.spars, {}, {}, std::move(rib)).wood);
+}
 
 } // namespace
 
@@ -105,36 +117,35 @@ Region takenBy(const CoreThing& thing, const PanelLoft& loft, double t, const Po
   return withoutDust(subtract(intersect(whole, band), kept), dust);
 }
 
-double takenBetween(const PanelBrief& d, const PanelLoft& loft, double from, double to) {
+const Polyline& CoreOutlines::at(double t) {
+  const auto [found, isNew] = cut.try_emplace(t);
+  if (!isNew) return found->second;
+  const Rib plain = cutTemplate(design, loft, std::clamp(t, 0.0, loft.span()), 1);
+  if (const Polyline* outline = largestOf(plain.wood)) found->second = *outline;
+  return found->second;
+}
+
+double takenBetween(const PanelBrief& d, const PanelLoft& loft, double from, double to, CoreOutlines& outlines) {
   double volume = 0;
   for (const CoreThing& thing : d.inCore) {
     const double a = std::max(from, thing.from), b = std::min({to, thing.to, loft.span()});
     if (b <= a) continue;
     const auto area = [&](double t) {
-      const Rib plain = cutTemplate(d, loft, t, 1);
-      const Polyline* outline = largestOf(plain.wood);
-      return outline ? areaOf(intersect(takenBy(thing, loft, t, *outline), {*outline})) : 0;
+      const Polyline& outline = outlines.at(t);
+      return outline.empty() ? 0 : areaOf(intersect(takenBy(thing, loft, t, outline), {outline}));
     };
     volume += (b - a) / 6 * (area(a) + 4 * area((a + b) / 2) + area(b));
   }
   return volume;
 }
 
-std::vector<CoreThingMade> thingsOf(const PanelBrief& d, const PanelLoft& loft, const Frame& stations) {
+std::vector<CoreThingMade> thingsOf(const PanelBrief& d, const PanelLoft& loft, const Frame& stations,
+                                    CoreOutlines& outlines) {
   std::vector<CoreThingMade> out;
-  std::map<double, Place> seen;
-  const auto placeAt = [&](double t) -> const Place& {
-    const auto [found, isNew] = seen.try_emplace(t);
-    Place& place = found->second;
-    if (!isNew) return place;
-    const Rib plain = cutTemplate(d, loft, std::clamp(t, 0.0, loft.span()), 1);
-    if (const Polyline* outline = largestOf(plain.wood)) place.outline = *outline;
-    if (place.outline.empty() || stations.spars.empty()) return place;
-    // As a rib would be notched for the spars there, whether or not a station is.
-    Rib rib;
-    rib.station = rib.frame.t = std::clamp(t, 0.0, loft.span());
-    place.grooves = subtract({place.outline}, cutRib(d, loft, stations.spars, {}, {}, std::move(rib)).wood);
-    return place;
+  const auto meetAt = [&](const CoreThing& a, const CoreThing& b, double t) {
+    if (!reaches(a, loft, t) || !reaches(b, loft, t) || !mayMeetInPlan(a, b, loft, t)) return false;
+    const Polyline& outline = outlines.at(t);
+    return !outline.empty() && areaOf(intersect(takenBy(a, loft, t, outline), takenBy(b, loft, t, outline))) > dust;
   };
   for (std::size_t i = 0; i < d.inCore.size(); ++i) {
     const CoreThing& thing = d.inCore[i];
@@ -152,9 +163,9 @@ std::vector<CoreThingMade> thingsOf(const PanelBrief& d, const PanelLoft& loft, 
     double before = 0, beforeHigh = 0, beforeT = thing.from;
     bool first = true;
     for (const double t : placesOf(thing, loft, stations)) {
-      const Place& place = placeAt(t);
-      if (place.outline.empty()) continue;
-      const Region taken = takenBy(thing, loft, t, place.outline), within = intersect(taken, {place.outline});
+      const Polyline& outline = outlines.at(t);
+      if (outline.empty()) continue;
+      const Region taken = takenBy(thing, loft, t, outline), within = intersect(taken, {outline});
       const double area = areaOf(within), high = boundsOf(within).height();
       if (!first)
         made.volume += (t - beforeT) * (before + area) / 2, made.upright += (t - beforeT) * (beforeHigh + high) / 2;
@@ -163,33 +174,20 @@ std::vector<CoreThingMade> thingsOf(const PanelBrief& d, const PanelLoft& loft, 
       const Point middle = middleInCore(thing, loft, t);
       const bool gone = thing.round() ? areaOf(taken) - area > dust : taken.empty();
       if (gone) made.breaksOut = true;
-      const double left = gone ? 0 : leftBeside(thing, middle, within, place.outline);
+      const double left = gone ? 0 : leftBeside(thing, middle, within, outline);
       if (left < 0.05 && thing.kind != InCore::block && thing.kind != InCore::web) made.breaksOut = true;
       if (left < made.left) made.left = std::max(left, 0.0), made.leftAt = t;
-      if (areaOf(intersect(taken, place.grooves)) > dust) made.meetsCap = true;
-      for (std::size_t k = i + 1; k < d.inCore.size(); ++k) {
-        const bool known = std::find(made.meets.begin(), made.meets.end(), static_cast<int>(k)) != made.meets.end();
-        if (!known && !mayMeet(thing, d.inCore[k]) &&
-            areaOf(intersect(taken, takenBy(d.inCore[k], loft, t, place.outline))) > dust)
-          made.meets.push_back(static_cast<int>(k));
-      }
+      if (!made.meetsCap && nearCap(thing, d, stations, loft, t))
+        made.meetsCap = areaOf(intersect(taken, groovesAt(d, loft, stations, t, outline))) > dust;
     }
-    // One that lies between the places that were looked at, or crosses there: its own places decide, and where their
-    // middle lines cross as seen from above.
     for (std::size_t k = i + 1; k < d.inCore.size(); ++k) {
-      const bool known = std::find(made.meets.begin(), made.meets.end(), static_cast<int>(k)) != made.meets.end();
-      if (known || mayMeet(thing, d.inCore[k])) continue;
-      std::vector<double> places = placesOf(d.inCore[k], loft, {});
-      if (const auto cross = crossing(thing, d.inCore[k], loft)) places.push_back(*cross);
-      for (const double t : places) {
-        if (!reaches(thing, loft, t) || !reaches(d.inCore[k], loft, t)) continue;
-        const Place& place = placeAt(t);
-        if (place.outline.empty() || areaOf(intersect(takenBy(thing, loft, t, place.outline),
-                                                      takenBy(d.inCore[k], loft, t, place.outline))) <= dust)
-          continue;
+      const CoreThing& other = d.inCore[k];
+      if (thing.empty() && other.empty()) continue; // cut-outs may run into each other: a groove ends in its pocket
+      std::vector<double> places = placesOf(thing, loft, stations);
+      for (const double t : placesOf(other, loft, {})) places.push_back(t);
+      if (const auto cross = crossing(thing, other, loft)) places.push_back(*cross);
+      if (std::any_of(places.begin(), places.end(), [&](double t) { return meetAt(thing, other, t); }))
         made.meets.push_back(static_cast<int>(k));
-        break;
-      }
     }
     out.push_back(std::move(made));
   }

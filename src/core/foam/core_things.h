@@ -2,6 +2,7 @@
 // blocks of wood, upright webs. Each runs straight in space from one place of the span to another.
 #pragma once
 #include "core/foam/foam_core.h"
+#include <map>
 
 namespace eup {
 
@@ -10,10 +11,24 @@ namespace eup {
 /// breaks out.
 Region takenBy(const CoreThing& thing, const PanelLoft& loft, double t, const Polyline& outline);
 
+/// A panel's core, grooves not taken out, at the places of the span that were asked for: each is cut once.
+class CoreOutlines {
+public:
+  CoreOutlines(const PanelBrief& brief, const PanelLoft& panelLoft) : design(brief), loft(panelLoft) {}
+  /// Closed, chord axes; empty where nothing is left. Good as long as this is.
+  const Polyline& at(double t);
+
+private:
+  const PanelBrief& design;
+  const PanelLoft& loft;
+  std::map<double, Polyline> cut;
+};
+
 /// Looks at every one of them: at its ends, half way and at each station between.
-std::vector<CoreThingMade> thingsOf(const PanelBrief& design, const PanelLoft& loft, const Frame& stations);
+std::vector<CoreThingMade> thingsOf(const PanelBrief& design, const PanelLoft& loft, const Frame& stations,
+                                    CoreOutlines& outlines);
 
 /// mm³ of foam that they take between two places of the span.
-double takenBetween(const PanelBrief& design, const PanelLoft& loft, double from, double to);
+double takenBetween(const PanelBrief& design, const PanelLoft& loft, double from, double to, CoreOutlines& outlines);
 
 } // namespace eup

@@ -101,15 +101,14 @@ std::vector<double> stepsOf(const Side& a, const Side& b) {
 }
 
 /// The outline and grooves of an end, and the wire round it.
-CoreEnd endOf(const PanelBrief& d, const PanelLoft& loft, const Rib& station) {
+CoreEnd endOf(const PanelBrief& d, const PanelLoft& loft, const Rib& station, CoreOutlines& outlines) {
   CoreEnd out;
   out.station = station.number;
   out.t = std::clamp(station.t(), 0.0, loft.span());
   out.frame = station.frame;
   out.section = station.bare;
   out.core = station.wood;
-  const Rib plain = cutTemplate(d, loft, out.t, station.number);
-  if (const Polyline* outline = largestOf(plain.wood)) out.outline = *outline;
+  out.outline = outlines.at(out.t);
   for (std::size_t i = 0; i < d.inCore.size() && !out.outline.empty(); ++i) {
     Region taken = takenBy(d.inCore[i], loft, out.t, out.outline);
     if (taken.empty()) continue;
@@ -195,9 +194,10 @@ int endOfCore(const PanelBrief& d, const PanelLoft& loft, const Frame& frame, in
   return to;
 }
 
-FoamCore coreBetween(const PanelBrief& d, const PanelLoft& loft, const Rib& in, const Rib& away) {
+FoamCore coreBetween(const PanelBrief& d, const PanelLoft& loft, const Rib& in, const Rib& away,
+                     CoreOutlines& outlines) {
   FoamCore core;
-  core.inner = endOf(d, loft, in), core.outer = endOf(d, loft, away);
+  core.inner = endOf(d, loft, in, outlines), core.outer = endOf(d, loft, away, outlines);
   // Both ends take the same time: the one with the shorter way is slower.
   const double inWay = perimeterOf(core.inner.outline), outWay = perimeterOf(core.outer.outline),
                far = std::max({inWay, outWay, 1e-9}), near = std::min(inWay, outWay);
@@ -225,7 +225,7 @@ FoamCore coreBetween(const PanelBrief& d, const PanelLoft& loft, const Rib& in, 
     return std::max(end.outlineArea() - areaOf(station.wood), 0.0);
   };
   core.grooves = length / 2 * (groove(core.inner, in) + groove(core.outer, away)) +
-                 takenBetween(d, loft, core.inner.t, core.outer.t);
+                 takenBetween(d, loft, core.inner.t, core.outer.t, outlines);
   return core;
 }
 
@@ -256,16 +256,17 @@ std::string FoamMade::nameOf(const FoamCore& core) const {
 std::optional<FoamMade> foamOf(const PanelBrief& d, const PanelShape& shape, const Frame& frame) {
   if (d.built != Built::foam) return std::nullopt;
   FoamMade out;
+  CoreOutlines outlines(d, shape.loft);
   int from = 0;
   for (int k = 1; k <= d.foam.cores; ++k) {
     const int to = endOfCore(d, shape.loft, frame, from, k);
     if (to <= from) continue; // more cores than stations
     out.cores.push_back(coreBetween(d, shape.loft, frame.ribs[static_cast<std::size_t>(from)],
-                                    frame.ribs[static_cast<std::size_t>(to)]));
+                                    frame.ribs[static_cast<std::size_t>(to)], outlines));
     out.cores.back().number = static_cast<int>(out.cores.size());
     from = to;
   }
-  if (!d.inCore.empty()) out.things = thingsOf(d, shape.loft, frame);
+  if (!d.inCore.empty()) out.things = thingsOf(d, shape.loft, frame, outlines);
   return out;
 }
 
