@@ -262,7 +262,7 @@ static void thingFindings(Finder f) {
     const std::string path = fmt::format("inCore.{}.", made.number);
     const auto say = [&](const char* key, Severity how, std::string what, std::string why, const char* cure,
                          std::vector<std::string> decisions) {
-      for (std::string& d : decisions) d = path + d;
+      for (std::string& d : decisions) d.insert(0, path);
       f.say({key, how, Stage::foam, std::move(what), std::move(why), cure, {}, std::move(decisions)});
     };
     if (made.volume <= 0) {
