@@ -25,7 +25,8 @@ void blockFigures(const TruePanel& w, const FoamCore& core, const std::string& k
        fmt::format("along the chord; its front edge lies {} {} the inner end's leading edge",
                    out.len(std::abs(core.front)), core.front <= 0 ? "before" : "behind"));
   size("blockHeight", "height", b.height,
-       fmt::format("its underside lies {} under the inner end's chord line; the wire wants room above and below",
+       fmt::format("lower face down: its underside lies {} under the inner end's chord line; the wire wants room above "
+                   "and below",
                    out.len(-core.low)));
   out.add({key + "waste", "Waste: " + name, 1 - core.within / b.volume(), Quantity::percent, Stage::foam,
            "of the smallest block; beds are kept of it",
