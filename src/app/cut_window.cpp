@@ -372,9 +372,7 @@ void CutWindow::heard(const WireStatus& s) {
     if (now > trail.back().seconds) trail.push_back({now, s.at, s.heat, s.done});
     picture->showTravelled(trail);
     const auto next = std::find_if(travel.begin(), travel.end(), [&](const WireInstant& i) { return i.line > s.done; });
-    const double toGo = next == travel.begin() || next == travel.end()
-                            ? (next == travel.end() ? 0 : travel.back().seconds)
-                            : travel.back().seconds - (next - 1)->seconds;
+    const double toGo = travel.back().seconds - (next == travel.begin() ? 0 : (next - 1)->seconds);
     timeSaid->setText(
         tr("%1 s gone, about %2 s to go").arg(now - trail.front().seconds, 0, 'f', 0).arg(toGo, 0, 'f', 0));
   }

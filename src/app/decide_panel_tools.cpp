@@ -324,8 +324,7 @@ void DecidePanel::addTestCutTool(QGridLayout* under, int line) {
   under->addWidget(button, line, 0, 1, 3, Qt::AlignLeft);
 }
 
-/// What lies in the foam beside caps: a new one of each kind begins as such a thing mostly is, a second one like the
-/// chosen one, a little farther aft.
+/// What lies in the foam beside caps: a new one of each kind begins as such a thing mostly is.
 void DecidePanel::addCoreTools(QGridLayout* under, int line) {
   const auto& all = document.design().at(here()).inCore;
   auto* add = new QPushButton(all.empty() ? tr("Put something in") : tr("Put more in"), form);

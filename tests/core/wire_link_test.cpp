@@ -154,6 +154,14 @@ TEST(WireTalk, StopIsStillAndColdAtOnce) {
   bench.run(5);
   EXPECT_EQ(bench.machine.at(), at);
   EXPECT_EQ(bench.link.status().state, WireState::stopped);
+  AtWork unheard(25); // nothing that is ordered meanwhile takes back a stop that has not come through
+  unheard.cut = true;
+  unheard.link.stop();
+  unheard.run(0.1);
+  unheard.link.hold(), unheard.link.resume(), unheard.link.zero(), unheard.link.begin(small(), unheard.now);
+  unheard.cut = false;
+  EXPECT_TRUE(unheard.reaches(WireState::stopped, 1));
+  EXPECT_TRUE(unheard.machine.cold());
   EXPECT_FALSE(bench.link.status().atZero());
   bench.link.zero(); // brought there by hand
   bench.run(0.5);

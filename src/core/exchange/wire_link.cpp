@@ -74,7 +74,7 @@ void WireLink::greet(double now) {
 }
 
 void WireLink::begin(std::string_view text, double now) {
-  if (!atRest(told.state)) return;
+  if (!atRest(told.state) || wish == Wish::stop) return; // nothing takes back a stop that is not done yet
   lines = wireLines(text);
   told.lines = static_cast<int>(lines.size()), told.done = 0, told.resent = 0;
   told.said.clear();
@@ -85,11 +85,12 @@ void WireLink::begin(std::string_view text, double now) {
 }
 
 void WireLink::hold() {
-  if (told.state == WireState::working || told.state == WireState::warming) wish = Wish::hold, wished = -1;
+  const bool moves = told.state == WireState::working || told.state == WireState::warming;
+  if (moves && wish != Wish::stop) wish = Wish::hold, wished = -1;
 }
 
 void WireLink::resume() {
-  if (told.state == WireState::held) wish = Wish::resume, wished = -1;
+  if (told.state == WireState::held && wish != Wish::stop) wish = Wish::resume, wished = -1;
 }
 
 void WireLink::stop() {
@@ -103,7 +104,7 @@ void WireLink::clear() {
 }
 
 void WireLink::zero() {
-  if (atRest(told.state)) wish = Wish::zero, wished = -1;
+  if (atRest(told.state) && wish != Wish::stop) wish = Wish::zero, wished = -1;
 }
 
 void WireLink::lose(const std::string& why) {
@@ -136,10 +137,10 @@ void WireLink::at(const std::vector<std::string_view>& words) {
     if (!value) return;
     place[i] = *value;
   }
-  const auto asked_ = read<int>(words[1]), next = read<int>(words[8]), done = read<int>(words[9]),
+  const auto answers = read<int>(words[1]), next = read<int>(words[8]), done = read<int>(words[9]),
              left = read<int>(words[10]);
   const auto heat = read<double>(words[7]);
-  if (!asked_ || !next || !done || !left || !heat) return;
+  if (!answers || !next || !done || !left || !heat) return;
   told.at = {{place[0], place[1]}, {place[2], place[3]}};
   told.heat = *heat;
   const std::string_view state = words[6];
@@ -157,9 +158,9 @@ void WireLink::at(const std::vector<std::string_view>& words) {
     if (*next - 1 < taken) return lose("the machine has forgotten what it was doing: was it switched off?");
     taken = *next - 1;
     room = *left;
-    if (const auto was = sentAt.find(*asked_); was != sentAt.end() && *next <= was->second) goBackTo(*next);
+    if (const auto was = sentAt.find(*answers); was != sentAt.end() && *next <= was->second) goBackTo(*next);
   }
-  sentAt.erase(sentAt.begin(), sentAt.upper_bound(*asked_));
+  sentAt.erase(sentAt.begin(), sentAt.upper_bound(*answers));
   if (wish == Wish::stop) return; // it does not know yet
   if (state == "working")
     told.state = WireState::working;
@@ -172,7 +173,7 @@ void WireLink::at(const std::vector<std::string_view>& words) {
       told.state = WireState::done;
     else if (begun)
       told.state = WireState::working; // between two lines
-    else if (!atRest(told.state) && wish != Wish::stop)
+    else if (!atRest(told.state))
       told.state = WireState::ready;
   }
 }

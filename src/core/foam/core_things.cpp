@@ -153,7 +153,6 @@ std::vector<CoreThingMade> thingsOf(const PanelBrief& d, const PanelLoft& loft, 
     made.number = static_cast<int>(i);
     made.from = endInCore(thing, loft, false), made.to = endInCore(thing, loft, true);
     made.length = (made.to - made.from).norm();
-    made.volume = 0;
     const double to = std::min(thing.to, loft.span());
     if (thing.from >= to) {
       out.push_back(made);

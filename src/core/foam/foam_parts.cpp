@@ -3,6 +3,7 @@
 #include "core/foam/foam_core.h"
 #include "core/geometry/polyline.h"
 #include "core/geometry/region.h"
+#include "core/loft/core_line.h"
 #include "core/parts/part_maker.h"
 #include <fmt/format.h>
 
@@ -57,7 +58,7 @@ void addThing(PartMaker& m, const CoreThing& thing, const CoreThingMade& made) {
   double volume = made.volume;
   part.length = made.length, part.grain = GrainWay::length;
   if (thing.round()) {
-    const double bore = thing.kind == InCore::tube ? std::max(thing.width - 2 * thing.wall, 0.0) : 0;
+    const double bore = boreOf(thing);
     part.stock = Stock::rod(thing.width, bore), part.breadth = thing.width;
     volume = pi / 4 * (thing.width * thing.width - bore * bore) * made.length;
   } else if (thing.kind == InCore::web) {

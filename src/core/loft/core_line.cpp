@@ -12,6 +12,10 @@ double toMiddle(const CoreThing& thing) {
 
 } // namespace
 
+double boreOf(const CoreThing& thing) {
+  return thing.kind == InCore::tube ? std::max(thing.width - 2 * thing.wall, 0.0) : 0;
+}
+
 Point3 endInCore(const CoreThing& thing, const PanelLoft& loft, bool then) {
   const double t = std::clamp(then ? thing.to : thing.from, 0.0, loft.span());
   const ChordFrame frame = loft.frameAt(t);

@@ -4,6 +4,8 @@
 
 namespace eup {
 
+/// A tube's, mm; 0 of what is solid.
+double boreOf(const CoreThing& thing);
 /// Of its middle line at one of its ends, panel axes; beyond the tip at the tip.
 Point3 endInCore(const CoreThing& thing, const PanelLoft& loft, bool then);
 /// Where its middle line is at t, in the chord axes there; of what is not round its x alone counts.

@@ -1,5 +1,6 @@
 // Figures of foam panels where they meet: what stands under the corners of their beds while the wing lies in them at
 // its dihedral, how their ends lean, and the cloth that carries the bending over the join.
+#include "core/loft/core_line.h"
 #include "core/strength/joint_strength.h"
 #include "core/strength/loads.h"
 #include "core/work/report_parts.h"
@@ -69,8 +70,7 @@ void foamJoinFigures(const WholeWing& wing, FigureList& out) {
     for (std::size_t k = 0; k < p.design.inCore.size(); ++k) {
       const CoreThing& thing = p.design.inCore[k];
       if (!thing.round() || thing.from >= 1 || moment <= 0) continue;
-      const double bore = thing.kind == InCore::tube ? std::max(thing.width - 2 * thing.wall, 0.0) : 0,
-                   stress = tubeStress(moment, thing.width, bore);
+      const double bore = boreOf(thing), stress = tubeStress(moment, thing.width, bore);
       const Material& wood = p.design.tables.named(thing.material);
       if (stress <= 0) continue;
       const std::string path = fmt::format("inCore.{}.", k);
