@@ -17,6 +17,7 @@ class Chance {
 public:
   explicit Chance(unsigned seed) : engine(seed) {}
   double share() { return std::uniform_real_distribution<double>(0, 1)(engine); }
+  double between(double low, double high) { return low + (high - low) * share(); }
   bool once(int in) { return number(in) == 0; }
   /// In [0, below).
   int number(int below) { return std::uniform_int_distribution<int>(0, std::max(below, 1) - 1)(engine); }

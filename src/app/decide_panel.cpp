@@ -142,6 +142,8 @@ void DecidePanel::refresh(Changes what) {
   if (subject.topic == Topic::join || subject.topic == Topic::brace)
     now += "|" + std::to_string(panel.join.braces.size());
   if (subject.topic == Topic::inCore) now += "|" + std::to_string(panel.inCore.size());
+  if (stageOf(subject.topic) == Stage::surfaces)
+    now += "|" + std::to_string(panel.surfaces.size() + 100 * panel.runs.size() + 10000 * panel.hardPoints.size());
   if (subject.topic == Topic::sheeting || subject.topic == Topic::sheeted)
     now += "|" + std::to_string(panel.sheeted.size());
   if (subject.topic == Topic::strut) now += "|" + std::to_string(wingHere().struts.size());
@@ -326,6 +328,19 @@ void DecidePanel::addTools(QGridLayout* grid, int& line) {
     return addTestCutTool(grid, line);
   case Topic::inCore:
     return addCoreTools(grid, line);
+  case Topic::surfaceDrive:
+    addTablesTool(grid, line++, tr("Servos…"), Shelf::servo);
+    [[fallthrough]];
+  case Topic::surface:
+  case Topic::surfaceTravel:
+  case Topic::surfaceMake:
+  case Topic::surfaceHinges:
+  case Topic::surfaceSlide:
+    return addSurfaceTools(grid, line);
+  case Topic::run:
+    return addRunTools(grid, line);
+  case Topic::hardPoint:
+    return addHardPointTools(grid, line);
   case Topic::sheeting:
   case Topic::sheetingBelow:
   case Topic::sheeted:

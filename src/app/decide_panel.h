@@ -81,6 +81,12 @@ private:
                    Edit edit);
   void addSheetTools(QGridLayout* under, int line);
   void addCoreTools(QGridLayout* under, int line);
+  void addSurfaceTools(QGridLayout* under, int line);
+  template <class Kinds, class List, class Make>
+  void addKindTools(QGridLayout* under, int line, const Kinds& choices, List list, int most, Topic topic,
+                    const QString& words, const char* name, Make make);
+  void addRunTools(QGridLayout* under, int line);
+  void addHardPointTools(QGridLayout* under, int line);
   void addTestCutTool(QGridLayout* under, int line);
   void addHoldTools(QGridLayout* under, int line);
   void addStrutTools(QGridLayout* under, int line);

@@ -350,6 +350,58 @@ void DecidePanel::addCoreTools(QGridLayout* under, int line) {
   });
 }
 
+/// A button with a kind each of what can be put in, and one that takes the chosen one out.
+template <class Kinds, class List, class Make>
+void DecidePanel::addKindTools(QGridLayout* under, int line, const Kinds& choices, List list, int most, Topic topic,
+                               const QString& words, const char* name, Make make) {
+  const auto& all = list(document.design().at(here()));
+  auto* add = new QPushButton(words, form);
+  add->setObjectName(QString("add") + name);
+  add->setEnabled(roomIn(all, most));
+  auto* kinds = new QMenu(add);
+  for (std::size_t i = 0; i < choices.size(); ++i) {
+    const QString label = QString::fromStdString(std::string(choices[i].label));
+    kinds->addAction(label, this, [this, i, label, list, make, topic] {
+      Design next = document.design();
+      Subject then = standpoint.subject();
+      putIn(list(next.at(here())), make(next.at(here()), i), topic, then);
+      document.edit(tr("Put in: %1").arg(label), std::move(next));
+      standpoint.choose(then);
+    });
+  }
+  add->setMenu(kinds);
+  under->addWidget(add, line, 0);
+  if (all.empty()) return;
+  addEditTool(under, line, 1, tr("Take it out"), ("remove" + std::string(name)).c_str(), true,
+              [this, list, topic](Design& next, Subject& then) {
+                const auto gone = takenOut(list(next.at(here())), then, topic);
+                return gone ? tr("Take the %1 out").arg(QString::fromStdString(gone->name)) : QString();
+              });
+}
+
+/// A surface on hinges of each kind begins as such a one mostly is.
+void DecidePanel::addSurfaceTools(QGridLayout* under, int line) {
+  addKindTools(
+      under, line, surfaceKindChoices, [](auto& p) -> auto& { return p.surfaces; }, mostSurfaces, Topic::surface,
+      document.design().at(here()).surfaces.empty() ? tr("Put a surface in") : tr("Put another in"), "Surface",
+      [wing = wingHere().kind](const PanelDesign& p, std::size_t kind) {
+        return newSurface(p, static_cast<SurfaceKind>(kind), wing);
+      });
+}
+
+void DecidePanel::addRunTools(QGridLayout* under, int line) {
+  addKindTools(
+      under, line, runKindChoices, [](auto& p) -> auto& { return p.runs; }, mostRuns, Topic::run, tr("Lay one in"),
+      "Run", [](const PanelDesign& p, std::size_t kind) { return newRun(p, static_cast<RunKind>(kind)); });
+}
+
+void DecidePanel::addHardPointTools(QGridLayout* under, int line) {
+  addKindTools(
+      under, line, hardPointKindChoices, [](auto& p) -> auto& { return p.hardPoints; }, mostHardPoints,
+      Topic::hardPoint, tr("Put one in"), "HardPoint",
+      [](const PanelDesign& p, std::size_t kind) { return newHardPoint(p, static_cast<HardPointKind>(kind)); });
+}
+
 /// What is looked at before the skins close the panel in: ticked here, and points of one's own.
 void DecidePanel::addHoldTools(QGridLayout* under, int line) {
   const auto& own = document.design().at(here()).holds;

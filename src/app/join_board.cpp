@@ -339,6 +339,8 @@ Board* makeBoard(Stage stage, Document& d, Standpoint& s, const Look& l, QWidget
     return new SkinBoard(d, s, l, parent);
   case Stage::foam:
     return new FoamBoard(d, s, l, parent);
+  case Stage::surfaces:
+    return new SurfaceBoard(d, s, l, parent);
   case Stage::stock:
     return new StockBoard(d, s, l, parent);
   }

@@ -212,7 +212,7 @@ void MainWindow::makeMenus(QMenuBar* bar) {
   redoAction->setShortcuts(
       {QKeySequence("Ctrl+Shift+Z"), QKeySequence("Ctrl+Y")}); // both, whatever the platform calls its own
   edit->addSeparator();
-  add(edit, "tables", tr("&Materials and load factors…"), QKeySequence("Ctrl+M"),
+  add(edit, "tables", tr("&Materials, load factors, servos…"), QKeySequence("Ctrl+M"),
       [this] { showTables(Shelf::material); });
   edit->addSeparator();
   add(edit, "find", tr("Find a figure"), QKeySequence::Find, [this] {
@@ -242,7 +242,7 @@ void MainWindow::makeMenus(QMenuBar* bar) {
   });
   add(view, "trial", tr("Put together on t&rial…"), QKeySequence("Ctrl+T"), [this] { showTrial(); });
   view->addSeparator();
-  add(view, "fit", tr("Fit the board"), QKeySequence("Ctrl+0"), [this] { shownBoard()->fit(); });
+  add(view, "fit", tr("Fit the board"), QKeySequence("Ctrl+F"), [this] { shownBoard()->fit(); });
   add(view, "closer", tr("Closer"), QKeySequence::ZoomIn,
       [this] { shownBoard()->zoomBy(1.25, shownBoard()->rect().center()); });
   add(view, "further", tr("Further away"), QKeySequence::ZoomOut,
@@ -459,7 +459,8 @@ void MainWindow::showHelp() {
                   "on and off, Esc ends.\n\n"
                   "Span rule: ← → step from rib to rib, Home root, End tip; Alt+← and Alt+→ do so "
                   "anywhere. The rib that you choose says which panel you work on. Ctrl+H turns the hand. "
-                  "Ctrl+1 to Ctrl+9 change the stage. Ctrl+T puts the wing together on trial. Ctrl+M opens the tables "
+                  "Ctrl+1 to Ctrl+9 and Ctrl+0 change the stage. Ctrl+T puts the wing together on trial. Ctrl+M opens "
+                  "the tables "
                   "of materials, coverings, glues and load "
                   "factors.\n\n"
                   "View, The finished wing in space: from above, behind, the side, or turned by dragging and "

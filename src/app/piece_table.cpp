@@ -133,11 +133,12 @@ void PieceTable::refresh() {
     if (l.only) item->setData(piece, handRole, static_cast<int>(*l.only));
     item->setData(piece, wingRole, l.panel->design.id.wing);
     item->setData(piece, panelRole, l.panel->design.id.panel);
-    const QString where = l.part->drawn == DrawnOn::ribs     ? tr("drawn at full size on the ribs' print")
-                          : l.part->drawn == DrawnOn::braces ? tr("drawn at full size on the braces' print")
-                          : l.part->drawn == DrawnOn::skins  ? tr("drawn at full size on the skins' print")
-                          : l.part->drawn == DrawnOn::foam   ? tr("cut between the foam's templates")
-                                                             : tr("cut by the list");
+    const QString where = l.part->drawn == DrawnOn::ribs       ? tr("drawn at full size on the ribs' print")
+                          : l.part->drawn == DrawnOn::braces   ? tr("drawn at full size on the braces' print")
+                          : l.part->drawn == DrawnOn::skins    ? tr("drawn at full size on the skins' print")
+                          : l.part->drawn == DrawnOn::foam     ? tr("cut between the foam's templates")
+                          : l.part->drawn == DrawnOn::surfaces ? tr("printed with the surfaces")
+                                                               : tr("cut by the list");
     item->setToolTip(piece, where);
   };
   for (const PieceLine& l : pieceList(w)) {

@@ -14,6 +14,11 @@ std::map<Stage, std::vector<std::string>> wordsOfStages(const std::vector<Decisi
   return out;
 }
 
+/// Of the stage of that number: the digits, and 0 for the tenth.
+QString keyOf(int number) {
+  return QString("Ctrl+%1").arg(number % 10);
+}
+
 } // namespace
 
 Rail::Rail(Document& d, Standpoint& s, QWidget* parent) : QWidget(parent), document(d), standpoint(s) {
@@ -32,9 +37,9 @@ Rail::Rail(Document& d, Standpoint& s, QWidget* parent) : QWidget(parent), docum
     button->setFixedHeight(34);
     button->setFocusPolicy(Qt::StrongFocus);
     button->setObjectName(QString("stage%1").arg(++number));
-    auto* key = new QShortcut(QKeySequence(QString("Ctrl+%1").arg(number)), this);
+    auto* key = new QShortcut(QKeySequence(keyOf(number)), this);
     connect(key, &QShortcut::activated, this, [this, stage] { standpoint.setStage(stage); });
-    button->setToolTip(tr("Ctrl+%1").arg(number));
+    button->setToolTip(keyOf(number));
     auto* inside = new QHBoxLayout(button);
     inside->setContentsMargins(10, 0, 10, 0);
     inside->setSpacing(6);
@@ -104,7 +109,9 @@ void Rail::showParts() {
   const PanelId id = standpoint.panel();
   std::vector<Subject> shown;
   for (const Subject& s : subjectsOf(document.design(), standpoint.stage(), id))
-    if (!isPartOfSpar(s.topic) || s.number == standpoint.spar()) shown.push_back(s);
+    if (!(isPartOfSpar(s.topic) && s.number != standpoint.spar()) &&
+        !(isPartOfSurface(s.topic) && s.number != standpoint.subject().number))
+      shown.push_back(s);
   std::string now = name(standpoint.stage());
   for (const Subject& s : shown) now += "|" + s.key();
   if (now != partsShape) {
@@ -124,7 +131,7 @@ void Rail::showParts() {
         button->setFixedHeight(23);
         button->setObjectName("part " + QString::fromStdString(s.key()));
         auto* inside = new QHBoxLayout(button);
-        inside->setContentsMargins(isPartOfSpar(s.topic) ? 22 : 10, 0, 6, 0);
+        inside->setContentsMargins(isPartOfSpar(s.topic) || isPartOfSurface(s.topic) ? 22 : 10, 0, 6, 0);
         auto* title = new QLabel(button);
         title->setAttribute(Qt::WA_TransparentForMouseEvents);
         inside->addWidget(title);
@@ -147,7 +154,8 @@ void Rail::showParts() {
   for (const Part& part : parts) {
     const QString title = QString::fromStdString(titleOf(part.subject, document.design(), id));
     const bool chosen = part.subject == standpoint.subject();
-    part.title->setText(fontMetrics().elidedText(title, Qt::ElideRight, isPartOfSpar(part.subject.topic) ? 116 : 128));
+    part.title->setText(fontMetrics().elidedText(
+        title, Qt::ElideRight, isPartOfSpar(part.subject.topic) || isPartOfSurface(part.subject.topic) ? 116 : 128));
     if (const QString look = chosen ? "chosenPart" : ""; part.title->objectName() != look) {
       part.title->setObjectName(look);
       part.title->style()->polish(part.title);
@@ -187,7 +195,7 @@ void Rail::refresh(Changes what) {
                           : untouched(e.stage) ? tr("untouched")
                                                : tr("settled");
     e.button->setAccessibleName(QString("%1, %2").arg(QString::fromUtf8(name(e.stage)), words));
-    e.button->setToolTip(tr("%1 · Ctrl+%2").arg(words).arg(static_cast<int>(e.stage) + 1));
+    e.button->setToolTip(tr("%1 · %2").arg(words, keyOf(static_cast<int>(e.stage) + 1)));
   }
   showParts();
 }

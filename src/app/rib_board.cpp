@@ -84,6 +84,17 @@ void RibBoard::draw(Ink& ink) const {
   part(Topic::leadingEdge, beside.leadingStock, look.stock, look.ink, 1);
   part(Topic::trailingEdge, beside.trailingStock, look.stock, look.ink, 1);
   part(w.foam ? Topic::foam : Topic::ribs, r.wood, w.foam ? look.foam : look.balsa, look.ink, 1.6);
+  for (const HingeCut& cut : r.hinges) {
+    const Subject its{Topic::surface, cut.surface};
+    const Region tail = flip(cut.tail);
+    ink.region(tail, look.balsa, look.ink, 1.4);
+    ink.region(flip(cut.wingFacing), look.hardwood, look.ink, 1);
+    ink.region(flip(cut.facing), look.hardwood, look.ink, 1);
+    if (!tail.empty()) ink.pick(its, tail);
+    ink.painter.setPen(QPen(look.wrong, 1.2));
+    ink.painter.setBrush(look.paper);
+    ink.painter.drawEllipse(ink.at(onBoard(cut.at.hinge)), 3, 3);
+  }
   for (const Foot& foot : w.settingUp.ribs[static_cast<std::size_t>(r.number - w.design.firstRib)].feet) {
     ink.region(flip({foot.outline}), look.balsa, look.ink, 1.2);
     ink.line(onBoard(foot.breakFrom), onBoard(foot.breakTo), look.wrong, 1.4, Qt::DashLine); // broken off along here

@@ -64,10 +64,6 @@ QStringList writeShots(const QString& folder) {
   window.plan().turnTo(PlanPanel::Page::use);
   stage(Stage::plan, 1);
   shoot(window, "plan-used");
-  window.document().edit("Use the plan's readings",
-                         withReadings(window.document().design(), window.document().plan()).design);
-  stage(Stage::panels, 5);
-  shoot(window, "plan-under-the-wing");
   window.openDemo();
   stage(Stage::sections, 1);
   shoot(window, "sections");
@@ -80,6 +76,8 @@ QStringList writeShots(const QString& folder) {
   stage(Stage::joins, 13);
   follows->reveal("join.block");
   shoot(window, "joins");
+  stage(Stage::surfaces, 9);
+  shoot(window, "hinge-surfaces");
   stage(Stage::stock, 4);
   window.standpoint().setPiece({}, "spar.1.top");
   shoot(window, "stock");

@@ -64,6 +64,10 @@ void SpanRule::paintEvent(QPaintEvent*) {
     const double from = xOf(w.design.inboard), to = xOf(w.design.inboard + end);
     if (!w.frame.spars.empty())
       p.fillRect(QRectF(QPointF(std::min(from, to), ruleY - 4), QSizeF(std::abs(to - from), 3)), look.hardwood);
+    for (const SurfaceMade& made : w.surfaces) { // and surfaces under it
+      const double a = xOf(w.design.inboard + made.inner.t), b = xOf(w.design.inboard + made.outer.t);
+      p.fillRect(QRectF(QPointF(std::min(a, b), ruleY + 1.5), QSizeF(std::abs(b - a), 4)), look.accent);
+    }
     if (!w.design.innermost()) p.fillRect(QRectF(from - 1.5, ruleY - 6, 3, 16), look.ink);
   }
   double lastLabel = -1e9;

@@ -215,6 +215,50 @@ private:
   void drawEnds(Ink& ink, const FoamCore& core) const;
 };
 
+/// A panel with what is cut out of it, and a surface's section: turned by hand, with its linkage, its hinge larger.
+class SurfaceBoard : public Board {
+public:
+  using Board::Board;
+  /// How far the chosen surface is swung on the board, rad, up positive.
+  double swung() const { return shown() ? swingOf(*shown()) : 0; }
+
+protected:
+  QString heading() const override;
+  QString subheading() const override;
+  Box content() const override;
+  void draw(Ink& ink) const override;
+  std::vector<Handle> handles() const override;
+  void clicked(const Point& p) override;
+  QString emptyText() const override;
+
+private:
+  const SurfaceMade* shown() const; ///< null without any
+  const Surface& decided(const SurfaceMade& made) const;
+  double swingOf(const SurfaceMade& made) const;
+  Point onPlan(double aft, double out) const;
+  double planEnd() const;
+  double breadth() const;
+  SurfaceEnd sectionShown(const SurfaceMade& made) const;
+  double sectionSize(const SurfaceEnd& end) const;
+  double detailSize(const SurfaceEnd& end) const;
+  double sectionTop() const;
+  double sectionLeft(const SurfaceEnd& end) const;
+  Point detailAt() const;
+  void drawPlan(Ink& ink) const;
+  void drawOnPlan(Ink& ink, const SurfaceMade& made) const;
+  void drawSection(Ink& ink, const SurfaceMade& made, const SurfaceEnd& end, const Point& at, double size,
+                   bool large) const;
+  void drawLinkage(Ink& ink, const SurfaceMade& made, const Point& at, double size) const;
+  void drawTrack(Ink& ink, const SurfaceMade& made, const SurfaceEnd& end, const Point& at, double size) const;
+  void drawFittings(Ink& ink) const;
+  void addFittingHandles(std::vector<Handle>& to) const;
+
+  // What is swung, which is no decision.
+  mutable double swing = 0;
+  mutable int swungSurface = -1;
+  mutable PanelId swungPanel;
+};
+
 /// The board of a stage.
 Board* makeBoard(Stage stage, Document& document, Standpoint& standpoint, const Look& look, QWidget* parent);
 

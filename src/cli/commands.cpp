@@ -5,6 +5,7 @@
 #include "cli/parts_command.h"
 #include "cli/plan_command.h"
 #include "cli/skins_command.h"
+#include "cli/surfaces_command.h"
 #include "cli/table_commands.h"
 #include "core/design/design_file.h"
 #include "core/exchange/report.h"
@@ -274,6 +275,11 @@ int foam(const Args& args, const TrueWing& w, Streams io) {
   return fine;
 }
 
+int surfaces(const Args& args, const TrueWing& w, Streams io) {
+  tellSurfaces(w, args.json, io.out);
+  return fine;
+}
+
 /// The machine's text for one core.
 int wire(const Args& args, const TrueWing& w, Streams io) {
   const TruePanel* panel = panelOf(args, w, io);
@@ -406,6 +412,9 @@ int run(const std::vector<std::string>& given, std::ostream& out, std::ostream& 
   ofWing("skins", "sheet laid flat: widths, end angles, bends, joints; patterns as JSON", skins)
       ->add_flag("--json", args.json, "as JSON");
   ofWing("foam", "foam cores: blocks, templates, the wire's way; as JSON with the towers' path", foam)
+      ->add_flag("--json", args.json, "as JSON");
+  ofWing("surfaces", "surfaces on hinges: cuts, bevels, linkage, what their servos bear; as JSON with the cut ribs",
+         surfaces)
       ->add_flag("--json", args.json, "as JSON");
   CLI::App* cutting = ofWhichPanel(ofWing("wire", "the path of a hot wire's machine for one core of foam", wire));
   cutting->add_option("--core", args.core, "which core of it; 1 is the innermost");

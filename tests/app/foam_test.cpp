@@ -84,7 +84,7 @@ TEST_F(FoamStage, OtherStagesSayWhatAFoamPanelHas) {
   stage(7);
   EXPECT_TRUE(isDrawn(*board()));
   EXPECT_FALSE(window->document().wing().inner().skins.empty());
-  stage(9);
+  stage(10);
   EXPECT_TRUE(isDrawn(*window));
 }
 

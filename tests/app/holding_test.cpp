@@ -81,7 +81,7 @@ TEST_F(HoldingStage, TheLeftHandFollowsByItsDifferences) {
   window->standpoint().setHand(ShownHand::both);
   EXPECT_TRUE(isDrawn(*board()));
   EXPECT_FALSE(board()->handlesNow().empty());
-  stage(9); // every piece that differs stands there for each hand
+  stage(10); // every piece that differs stands there for each hand
   auto* pieces = find<QTreeWidget>("pieces");
   const auto rows = pieces->findItems("R1", Qt::MatchStartsWith | Qt::MatchRecursive);
   const auto lefts = pieces->findItems("left hand", Qt::MatchContains | Qt::MatchRecursive);

@@ -122,7 +122,7 @@ TEST_F(SkinsStage, TheSheetBelowMayBeAnother) {
 }
 
 TEST_F(SkinsStage, JointsAreDraggedFromRibToRib) {
-  stage(9);
+  stage(10);
   part("cutList.0");
   type("cutList.stock", "500");
   stage(7);

@@ -8,7 +8,7 @@ namespace {
 
 class StockTest : public WindowTest {
 protected:
-  StockTest() { stage(9); }
+  StockTest() { stage(10); }
   QTreeWidget* tree() { return find<QTreeWidget>("pieces"); }
   QTreeWidgetItem* row(const QString& name) {
     for (int i = 0; i < tree()->topLevelItemCount(); ++i)

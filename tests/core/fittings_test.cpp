@@ -1,13 +1,10 @@
-// Rib kinds, riblets, spars that stop and taper, tips: what each adds, against closed forms and plain counting.
-#include "core/design/decisions.h"
-#include "core/design/design_file.h"
+// What is built in before a panel is closed: holes for leads and tubes, lightening holes, hard points, a flap's track.
+#include "chance.h"
+#include "core/design/wing_edit.h"
 #include "core/geometry/polyline.h"
 #include "core/loft/panel_edit.h"
-#include "core/work/take_away.h"
+#include "core/surfaces/track.h"
 #include "support.h"
-#include <cmath>
-#include <numbers>
-#include <rapidcheck/gtest.h>
 
 namespace eup {
 namespace {
@@ -16,246 +13,273 @@ using test::figureOf;
 using test::hasFinding;
 using test::wingOf;
 
-const TruePanel& innerOf(const TrueWing& w) {
-  return w.inner();
-}
-
-TEST(RibKinds, HalvedBaysAddRibsAtTheEnds) {
-  Ribs r;
-  r.count = 6; // five bays of 100
-  r.denseRoot = 2;
-  r.denseTip = 1;
-  const std::vector<double> want{0, 50, 100, 150, 200, 300, 400, 450, 500};
-  const std::vector<double> got = ribStations(r, 500);
-  ASSERT_EQ(got.size(), want.size());
-  for (std::size_t i = 0; i < want.size(); ++i) EXPECT_NEAR(got[i], want[i], 1e-9);
-  r.denseRoot = 400; // more than there are: every bay once
-  EXPECT_EQ(ribStations(r, 500).size(), 11u);
-  r.rule = RibRule::stations;
-  r.stations = {0, 500};
-  EXPECT_EQ(ribStations(r, 500).size(), 2u) << "own stations are left alone";
-}
-
-TEST(RibKinds, ThickAndDoubledOnesAreCountedFromTheRoot) {
-  Design d;
-  d.inner().ribs.thick = {2, 5};
-  d.inner().ribs.thickThickness = 4;
-  d.inner().ribs.doubled = {5, 7};
-  const TrueWing w = wingOf(d);
-  const auto& ribs = w.inner().frame.ribs;
-  EXPECT_DOUBLE_EQ(ribs[1].thickness, 4);
-  EXPECT_EQ(ribs[1].layers, 1);
-  EXPECT_DOUBLE_EQ(ribs[4].thickness, 8) << "two of the thick ones";
-  EXPECT_DOUBLE_EQ(ribs[6].thickness, 2 * d.inner().ribs.thickness);
-  EXPECT_DOUBLE_EQ(ribs[2].thickness, d.inner().ribs.thickness);
-  std::size_t cutTwo = 0, ribsDrawn = 0;
-  const std::vector<Drawing> sheets = ribSheets(drawn(w), Hand::right, 2000, 0);
-  for (const Label& t : sheets.front().labels) {
-    cutTwo += t.text.find("cut two") != std::string::npos;
-    ribsDrawn += t.text.find("chord") != std::string::npos;
+/// By sampling the circle: every point of it within the region, even-odd.
+bool holds(const Region& region, const Point& middle, double radius) {
+  for (int i = 0; i < 72; ++i) {
+    const Point p = middle + Point(std::cos(2 * pi * i / 72), std::sin(2 * pi * i / 72)) * radius;
+    bool in = false;
+    for (const Polyline& loop : region)
+      for (std::size_t a = 0, b = loop.size() - 1; a < loop.size(); b = a++)
+        if ((loop[a].y() > p.y()) != (loop[b].y() > p.y()) &&
+            p.x() < (loop[b].x() - loop[a].x()) * (p.y() - loop[a].y()) / (loop[b].y() - loop[a].y()) + loop[a].x())
+          in = !in;
+    if (!in) return false;
   }
-  EXPECT_EQ(cutTwo, 4u) << "two ribs, each drawn as often as it is cut";
-  EXPECT_EQ(ribsDrawn, ribs.size() + 2);
-  d.inner().ribs.thick = {99};
-  EXPECT_TRUE(hasFinding(wingOf(d).findings, "ribs.listed"));
+  return true;
 }
 
-TEST(Riblets, StandEvenlyInEveryBayAndEndAtTheirPlace) {
+Design builtUp() {
   Design d;
-  d.inner().riblets.inBay = 2;
-  d.inner().riblets.fraction = 0.25;
-  const TrueWing w = wingOf(d);
-  const TruePanel& p = innerOf(w);
-  ASSERT_EQ(p.frame.riblets.size(), 2 * (p.frame.ribs.size() - 1));
-  EXPECT_EQ(p.frame.riblets[3].name(), "R2.2");
-  const double bay = p.frame.ribs[1].t() - p.frame.ribs[0].t();
-  EXPECT_NEAR(p.frame.riblets[0].t(), bay / 3, 1e-9);
-  for (const Rib& r : p.frame.riblets) {
-    const Box wood = boundsOf(r.wood);
-    EXPECT_NEAR(wood.high.x(), 0.25 * r.frame.chord, 0.01);
-    EXPECT_LT(r.cutArea, 0.4 * r.bareArea);
-    EXPECT_NEAR(areaOf(intersect(r.wood, {r.bare})), r.cutArea, 0.05) << "inside the surface";
+  PanelDesign& p = d.inner();
+  p.panel = test::panelOf(700, 240, 170, 15, 1);
+  p.ribs.count = 13;
+  return d;
+}
+
+// Over random wings: each hole that is bored keeps the least wood all round of what the rib is without any holes,
+// and of the other holes; what finds no room is told.
+TEST(Runs, KeepClearOfAllElse) {
+  test::Chance chance(77);
+  int bored = 0, blocked = 0;
+  for (int tries = 0; tries < 25; ++tries) {
+    Design d = builtUp();
+    PanelDesign& p = d.inner();
+    p.panel.tipSetback = chance.between(-20, 90), p.panel.washoutDeg = chance.between(-1, 3);
+    p.ribs.rim = chance.between(1, 3);
+    Spar rear;
+    rear.rootFraction = rear.tipFraction = chance.between(0.5, 0.7);
+    p.spars.push_back(rear);
+    p.join.joiner.fitted = tries % 3 == 0;
+    if (tries % 2 == 0) p.surfaces.push_back(newSurface(p, SurfaceKind::aileron, WingKind::main));
+    for (int k = 0; k < 3; ++k) {
+      eup::Run r = newRun(p, static_cast<RunKind>(chance.number(3)));
+      r.from = chance.between(0, 200), r.to = chance.between(300, 700);
+      r.xFrom = chance.between(0.1, 0.8), r.xTo = chance.between(0.1, 0.8), r.hole = chance.between(3, 14);
+      r.high = chance.between(0.3, 0.7);
+      p.runs.push_back(r);
+    }
+    const TrueWing w = wingOf(d);
+    Design bare = d;
+    bare.inner().runs.clear();
+    const TrueWing plain = wingOf(bare);
+    for (std::size_t i = 0; i < w.inner().frame.ribs.size(); ++i) {
+      const Rib& rib = w.inner().frame.ribs[i];
+      for (const RunHole& hole : rib.runs) {
+        if (!hole.clear) {
+          ++blocked;
+          EXPECT_TRUE(hasFinding(w.findings, "run.blocked"));
+          continue;
+        }
+        ++bored;
+        EXPECT_TRUE(holds(plain.inner().frame.ribs[i].wood, hole.middle, hole.diameter / 2 + p.ribs.rim - 0.02))
+            << rib.name();
+        for (const RunHole& other : rib.runs)
+          if (&other != &hole && other.clear) {
+            EXPECT_GE((other.middle - hole.middle).norm(), (other.diameter + hole.diameter) / 2 + p.ribs.rim - 0.05);
+          }
+        // And it is cut, in what is printed too.
+        EXPECT_FALSE(holds(rib.wood, hole.middle, hole.diameter / 4));
+        EXPECT_FALSE(holds(asCut(w.inner().design, rib), hole.middle, hole.diameter / 4));
+      }
+    }
   }
-  d.inner().riblets.to = SheetEdge::spar;
-  const TrueWing toSpar = wingOf(d);
-  for (const Rib& r : toSpar.inner().frame.riblets)
-    EXPECT_NEAR(boundsOf(r.wood).high.x(),
-                r.sparX[0] - d.inner().spars[0].top.width / 2 * toSpar.inner().frame.spars[0].stretch, 0.02);
-  d.inner().riblets.spar = 2;
-  const auto none = work(d);
-  ASSERT_TRUE(std::holds_alternative<std::vector<Finding>>(none));
-  EXPECT_TRUE(hasFinding(std::get<std::vector<Finding>>(none), "riblets.spar"));
+  EXPECT_GT(bored, 200);
+  EXPECT_GT(blocked, 5);
 }
 
-TEST(SparEnds, NotchesFollowATaperedCapAndStopWithIt) {
-  Design d;
-  Spar& s = d.inner().spars[0];
-  s.stops = true;
-  s.stopsAt = 0.6 * d.inner().panel.span;
-  s.top.tapers = true;
-  s.top.width = 8, s.top.depth = 4, s.top.tipWidth = 4, s.top.tipDepth = 2;
+// A tube is straight in space; leads cut to length: over a plain wing, the span and its slack.
+TEST(Runs, Lengths) {
+  Design d = test::bareDesign();
+  d.inner().panel = test::panelOf(600, 200, 200);
+  d.inner().ribs.count = 7;
+  eup::Run lead;
+  lead.from = 0, lead.to = 450, lead.slack = 60, lead.ownLength = 200;
+  eup::Run tube = lead;
+  tube.kind = RunKind::tube, tube.xFrom = 0.2, tube.xTo = 0.3, tube.hole = 5, tube.from = 100, tube.to = 500;
+  d.inner().runs = {lead, tube};
   const TrueWing w = wingOf(d);
-  const SparLine& line = w.inner().frame.spars[0];
-  for (const Rib& r : w.inner().frame.ribs) {
-    EXPECT_EQ(r.notches.size(), r.t() <= s.stopsAt + 1e-6 ? 2u : 0u) << r.name();
-    for (const Notch& n : r.notches)
-      if (n.face == Face::upper) {
-        const double share = r.t() / s.stopsAt;
-        EXPECT_NEAR(n.width, (8 - 4 * share) * line.stretch + d.inner().ribs.notchFit, 1e-9);
-        EXPECT_NEAR(std::abs(signedArea(n.shape)), (8 - 4 * share) * line.stretch * (4 - 2 * share), 0.01) << r.name();
+  EXPECT_NEAR(figureOf(w, "run.1.length"), 450 + 120, 0.01);
+  EXPECT_NEAR(figureOf(w, "run.1.extension"), 570 - 200, 0.01);
+  EXPECT_NEAR(figureOf(w, "run.2.length"), std::hypot(400, 0.1 * 200), 0.5);
+  std::vector<Point3> places;
+  for (const Rib& rib : w.inner().frame.ribs)
+    for (const RunHole& hole : rib.runs)
+      if (hole.run == 1) places.push_back(rib.inPanel(hole.middle));
+  ASSERT_EQ(places.size(), 5U);
+  const Point3 way = (places.back() - places.front()).normalized();
+  for (const Point3& p : places) EXPECT_LT((p - places.front()).cross(way).norm(), 0.01);
+}
+
+TEST(Runs, Findings) {
+  Design d = builtUp();
+  eup::Run r = newRun(d.inner(), RunKind::lead);
+  d.inner().runs = {r};
+  EXPECT_FALSE(hasFinding(wingOf(d).findings, "run.blocked"));
+  d.inner().runs[0].hole = 60;
+  EXPECT_TRUE(hasFinding(wingOf(d).findings, "run.blocked"));
+  d.inner().runs[0] = r;
+  d.inner().runs[0].to = d.inner().runs[0].from;
+  EXPECT_TRUE(hasFinding(wingOf(d).findings, "run.none"));
+  // A tube straight through a spar cannot get through.
+  d.inner().runs[0] = r;
+  d.inner().runs[0].kind = RunKind::tube;
+  d.inner().runs[0].xFrom = d.inner().spars[0].rootFraction, d.inner().runs[0].xTo = d.inner().spars[0].tipFraction;
+  d.inner().runs[0].high = 0.95;
+  EXPECT_TRUE(hasFinding(wingOf(d).findings, "run.blocked"));
+}
+
+TEST(Lightening, KeepsItsRim) {
+  for (const double rim : {3.0, 5.0, 8.0}) {
+    Design d = builtUp();
+    Lightening& l = d.inner().lightening;
+    const TrueWing plain = wingOf(d);
+    l.bored = true, l.rim = rim, l.least = 6, l.most = 30;
+    const TrueWing w = wingOf(d);
+    int holes = 0;
+    double area = 0;
+    for (std::size_t i = 0; i < w.inner().frame.ribs.size(); ++i) {
+      const Rib& rib = w.inner().frame.ribs[i];
+      if (rib.kind != RibKind::main) {
+        EXPECT_TRUE(rib.lightening.empty());
+        continue;
+      }
+      for (const RunHole& hole : rib.lightening) {
+        ++holes, area += pi / 4 * hole.diameter * hole.diameter * rib.thickness;
+        EXPECT_GE(hole.diameter, l.least - 1e-9);
+        EXPECT_LE(hole.diameter, l.most + 1e-9);
+        EXPECT_TRUE(holds(plain.inner().frame.ribs[i].wood, hole.middle, hole.diameter / 2 + rim - 0.02));
+        EXPECT_GE(hole.middle.x() - hole.diameter / 2, l.from * rib.frame.chord - 1e-6);
+        EXPECT_LE(hole.middle.x() + hole.diameter / 2, l.to * rib.frame.chord + 1e-6);
+        for (const RunHole& other : rib.lightening)
+          if (&other != &hole) {
+            EXPECT_GE((other.middle - hole.middle).norm(), (other.diameter + hole.diameter) / 2 + rim - 1e-6);
+          }
+      }
+    }
+    EXPECT_GT(holes, 10);
+    const double saved = figureOf(w, "lightening.mass");
+    EXPECT_NEAR(saved, area * 160e-6, 0.01);
+    EXPECT_NEAR(gramsOf(plain.inner().parts) - gramsOf(w.inner().parts), saved, 0.02 * saved); // circles are of corners
+  }
+}
+
+TEST(HardPoints, BlocksAndDoublers) {
+  for (std::size_t k = 0; k < hardPointKindChoices.size(); ++k) {
+    Design d = builtUp();
+    d.inner().hardPoints = {newHardPoint(d.inner(), static_cast<HardPointKind>(k))};
+    for (const Finding& f : wingOf(d).findings)
+      if (f.key.starts_with("hardPoint")) {
+        EXPECT_LT(f.severity, Severity::serious) << hardPointKindChoices[k].label << f.what;
       }
   }
-  // Beyond its end nothing is packed under it, and the bending there is told.
-  EXPECT_EQ(w.figure("setup.12.spar1"), nullptr);
-  EXPECT_NE(w.figure("setup.2.spar1"), nullptr);
-  EXPECT_TRUE(hasFinding(w.findings, "spars.short"));
-  ASSERT_TRUE(w.inner().strength.bending.bareFrom.has_value());
-  EXPECT_NEAR(*w.inner().strength.bending.bareFrom, s.stopsAt, d.inner().panel.span / 100);
-}
-
-TEST(SparEnds, StiffnessOfATaperedSparIsThatOfItsSizeThere) {
-  Design d;
-  Spar& s = d.inner().spars[0];
-  for (Cap* c : {&s.top, &s.bottom}) c->tapers = true, c->width = 8, c->depth = 3, c->tipWidth = 2, c->tipDepth = 1;
+  Design d = builtUp();
+  HardPoint h;
+  h.at = 90, h.chord = 0.5, h.length = 200, h.width = 20, h.depth = 6, h.hole = 5, h.material = "beech", h.doubler = 2;
+  d.inner().hardPoints = {h};
   const TrueWing w = wingOf(d);
-  const SparLine& line = w.inner().frame.spars[0];
-  const double t = line.end / 2, high = line.upperSeat.at(t).y() - line.lowerSeat.at(t).y();
-  const SparSection got = sparSection(s, line, t, Tables{});
-  // Two rectangles 5 × 2: own inertia and Steiner's (parallel axes).
-  const double own = 5 * 8.0 / 12, arm = (high - 2) / 2, e = got.upperModulus;
-  EXPECT_NEAR(got.bent.stiffness, 2 * e * (own + 10 * arm * arm), 1e-6 * got.bent.stiffness);
+  const Rib &in = w.inner().frame.ribs[1], &out = w.inner().frame.ribs[2]; // at 58.3 and 116.7
+  const double bay = out.t() - in.t() - (in.thickness + out.thickness) / 2;
+  EXPECT_NEAR(figureOf(w, "hardPoint.1.length"), bay, 1e-6);
+  EXPECT_TRUE(hasFinding(w.findings, "hardPoint.bay"));
+  double block = 0;
+  int doublers = 0;
+  for (const Part& part : w.inner().parts) {
+    if (part.key == "hardPoint.1.block") block = part.grams;
+    if (part.key.starts_with("hardPoint.1.doubler")) ++doublers;
+  }
+  EXPECT_NEAR(block, (bay * 20 - pi / 4 * 25) * 6 * 680e-6, 1e-6);
+  EXPECT_EQ(doublers, 2);
+  d.inner().hardPoints[0].depth = 60;
+  EXPECT_TRUE(hasFinding(wingOf(d).findings, "hardPoint.deep"));
+  d.inner().hardPoints[0].at = 3000;
+  EXPECT_TRUE(hasFinding(wingOf(d).findings, "hardPoint.off"));
+  d.inner().hardPoints[0] = h;
+  d.inner().hardPoints[0].chord = d.inner().spars[0].rootFraction;
+  EXPECT_TRUE(hasFinding(wingOf(d).findings, "hardPoint.spar"));
 }
 
-TEST(SparEnds, TaperedSparsBendMoreThanFullOnes) {
-  Design d;
-  const double full = wingOf(d).main().tipDeflection;
-  for (Cap* c : {&d.inner().spars[0].top, &d.inner().spars[0].bottom}) c->tapers = true;
-  EXPECT_GT(wingOf(d).main().tipDeflection, full);
+// Places are gone through, pins keep their distance and ride in the slot; a straight slot turns nothing, a round one
+// by as much as it bends.
+TEST(FlapTrack, PinsRideInTheSlot) {
+  Slide s;
+  s.fitted = true, s.midAft = 12, s.midDown = 4, s.endAft = 30, s.endDown = 18, s.pinsApart = 22;
+  const Track track(s);
+  EXPECT_NEAR(track.height(0), 0, 1e-12);
+  EXPECT_NEAR(track.height(12), -4, 1e-12);
+  EXPECT_NEAR(track.height(30), -18, 1e-12);
+  double before = -1;
+  for (double aft = 0; aft <= 30; aft += 1.5) {
+    const TrackPlace at = track.at(aft);
+    EXPECT_NEAR((at.rear - at.front).norm(), 22, 1e-9);
+    EXPECT_NEAR(at.front.y(), track.height(at.front.x()), 1e-9);
+    EXPECT_GE(at.turn, before - 1e-12) << "it falls more and more";
+    before = at.turn;
+  }
+  EXPECT_NEAR(track.at(0).turn, 0, 1e-9);
+  Slide straight = s;
+  straight.midDown = 6, straight.endDown = 15;
+  EXPECT_NEAR(Track(straight).at(30).turn, 0, 1e-9);
+  // Pins close together turn with the slot's own direction.
+  Slide close = s;
+  close.pinsApart = 0.02;
+  EXPECT_NEAR(Track(close).at(30).turn, std::atan(track.slope(0)) - std::atan(track.slope(30)), 1e-3);
+  const Region slot = track.slot();
+  EXPECT_NEAR(areaOf(slot), track.length() * (s.pin + 2 * s.lining), 0.02 * areaOf(slot));
 }
 
-/// Cut anywhere and merged again the wing has its spars, its thick and its doubled ribs back.
-RC_GTEST_PROP(SparEnds, ACutAndAMergeGiveThemBack, ()) {
-  Design d;
-  d.inner().panel.span = 660; // bays of 60
+TEST(FlapTrack, Findings) {
+  Design d = builtUp();
+  d.inner().surfaces = {newSurface(d.inner(), SurfaceKind::flap, WingKind::main)};
+  Slide& s = d.inner().surfaces[0].slide;
+  s.fitted = true;
+  const TrueWing w = wingOf(d);
+  EXPECT_GT(radToDeg(figureOf(w, "surface.1.slideTurn")), 2);
+  s.midAft = 40;
+  EXPECT_TRUE(hasFinding(wingOf(d).findings, "surface.trackOrder"));
+  s = Slide{};
+  s.fitted = true, s.lining = 0, s.midDown = 8, s.endDown = 8.5;
+  const auto said = wingOf(d).findings;
+  EXPECT_TRUE(hasFinding(said, "surface.trackBare"));
+  EXPECT_TRUE(hasFinding(said, "surface.trackUp"));
+}
+
+// Music wire of 2, 100 long, under 100 N·mm: G J = 79 000 MPa × π 2⁴ ÷ 32 mm⁴.
+TEST(TorqueRod, Twists) {
+  Design d = builtUp();
+  d.inner().surfaces = {newSurface(d.inner(), SurfaceKind::aileron, WingKind::main)};
+  Drive& drive = d.inner().surfaces[0].drive;
+  drive.by = MovedBy::torqueRod, drive.wire = 2, drive.wireLong = 100;
+  const TrueWing w = wingOf(d);
+  const double moment = figureOf(w, "surface.1.moment");
+  EXPECT_NEAR(figureOf(w, "surface.1.rodTwist"), moment * 100 / (79000 * pi * 16 / 32), 1e-9);
+}
+
+// A panel cut in two keeps its leads in one line, and its blocks where they were.
+TEST(Fittings, CutWithTheirPanel) {
+  Design d = builtUp();
   d.inner().panel.washoutDeg = 0;
-  Spar& s = d.inner().spars[0];
-  s.top.tapers = *rc::gen::arbitrary<bool>();
-  s.top.tipWidth = *rc::gen::inRange(20, 60) / 10.0;
-  s.top.tipDepth = 1.5;
-  s.stops = *rc::gen::arbitrary<bool>();
-  s.stopsAt = *rc::gen::inRange(100, 650);
-  d.inner().ribs.doubled = {3, 7};
-  const int rib = *rc::gen::inRange(2, 10);                        // not an end
-  RC_PRE(!s.stops || std::abs(s.stopsAt - 60.0 * (rib - 1)) >= 5); // shorter stubs are not kept
-  const auto cut = withPanelSplit(d, {0, 0}, 60.0 * (rib - 1));
-  RC_ASSERT(cut.ok());
-  const auto whole = withPanelsMerged(cut.value(), {0, 0});
-  RC_ASSERT(whole.ok());
-  const PanelDesign& p = whole.value().inner();
-  RC_ASSERT(p.ribs.doubled == d.inner().ribs.doubled);
-  RC_ASSERT(p.spars[0].stops == (s.stops && s.stopsAt < 660));
-  if (p.spars[0].stops) RC_ASSERT(std::abs(p.spars[0].stopsAt - s.stopsAt) < 5 + 1e-9);
-  const TrueWing before = wingOf(d), after = wingOf(whole.value());
-  for (const Rib& r : after.inner().frame.ribs) {
-    RC_ASSERT(r.notches.size() == before.inner().rib(r.number).notches.size());
-    for (std::size_t i = 0; i < r.notches.size(); ++i)
-      RC_ASSERT(std::abs(r.notches[i].width - before.inner().rib(r.number).notches[i].width) < 0.05);
-  }
-}
-
-TEST(Tips, BowOfEqualQuartersIsAnEllipse) {
-  Design d;
-  Tip& t = d.inner().tip;
-  t.kind = TipKind::bow;
-  t.reach = 60;
-  t.farthest = 0.5;
-  t.strips = 3;
-  t.thickness = 1;
-  const TrueWing w = wingOf(d);
-  const double a = d.inner().panel.tipChord / 2, b = t.reach;
-  // Length of half an ellipse: 2 a E(k), the complete elliptic integral of the standard library, k² = 1 − b² ÷ a².
-  const double half = 2 * a * std::comp_ellint_2(std::sqrt(1 - b * b / (a * a)));
-  EXPECT_NEAR(figureOf(w, "tip.longest"), half, 0.002 * half);
-  EXPECT_NEAR(figureOf(w, "tip.area"), std::numbers::pi / 2 * a * b, 1e-6);
-  EXPECT_LT(figureOf(w, "tip.shortest"), figureOf(w, "tip.longest") - std::numbers::pi) << "two strips in, half a turn";
-  EXPECT_NEAR(figureOf(w, "tip.span"), 2 * (d.inner().panel.span + 60), 1e-9);
-  for (const Point& p : w.inner().tip->inner) { // the form stands inside the tip by the strips' thickness
-    double nearest = 1e9;
-    for (const Point& q : w.inner().tip->edge) nearest = std::min(nearest, (p - q).norm());
-    EXPECT_GE(nearest, 3 - 0.05);
-  }
-}
-
-TEST(Tips, ArePackedToTheMiddleOfTheTipRib) {
-  Design d;
-  d.inner().tip = {TipKind::outline, 50, 0.6, 5, 4, 12, 3, 3, 5};
-  const TrueWing w = wingOf(d);
-  const double nose = w.inner().settingUp.ribs.back().nose;
-  EXPECT_NEAR(figureOf(w, "tip.packing.1"), nose - 2, 1e-9) << "half the sheet under the nose";
-  const ChordFrame tip = w.inner().shape.loft.frameAt(w.inner().shape.loft.span());
-  // Nose down: the chord line rises by c sin θ to its end.
-  EXPECT_NEAR(figureOf(w, "tip.packing.3"), nose - 2 + tip.chord * std::sin(tip.washout), 1e-9);
-  EXPECT_NEAR(figureOf(w, "tip.packing.2"),
-              nose - 2 + 0.6 * tip.chord * std::sin(tip.washout) + 5 * std::cos(tip.washout), 1e-9);
-}
-
-TEST(Tips, BlocksHaveTheTipSectionScaledToTheOutline) {
-  Design d;
-  d.inner().tip.kind = TipKind::block;
-  d.inner().tip.reach = 40;
-  const TrueWing w = wingOf(d);
-  const auto& templates = w.inner().tip->templates;
-  ASSERT_EQ(templates.size(), 3u);
-  const double chord = d.inner().panel.tipChord;
-  for (const TipTemplate& one : templates) {
-    // The outline's own equation: half way out the chord is √(1 − ¼) of the whole.
-    EXPECT_NEAR(one.chord, chord * std::sqrt(1 - one.beyond * one.beyond / 1600), 1e-9);
-    const Box box = boundsOf(one.outline);
-    EXPECT_NEAR(box.height() / one.chord, w.inner().shape.tipMeasures.thickness, 0.01);
-  }
-}
-
-TEST(Tips, EveryKindIsDrawnInBothHandsAndASquareOneIsNot) {
-  for (std::size_t kind = 0; kind < tipChoices.size(); ++kind) {
-    Design d;
-    d.inner().tip.kind = static_cast<TipKind>(kind);
-    const TrueWing w = wingOf(d);
-    const DrawnWing drawing = drawn(w);
-    const auto right = tipParts(drawing.front(), Hand::right), left = tipParts(drawing.front(), Hand::left);
-    EXPECT_EQ(right.empty(), d.inner().tip.kind == TipKind::square);
-    ASSERT_EQ(right.size(), left.size());
-    for (std::size_t i = 0; i < right.size(); ++i) {
-      EXPECT_NEAR(right[i].bounds().width(), left[i].bounds().width(), 30) << "lettering aside";
-      EXPECT_NE(right[i].labels.front().text.find("RIGHT"), std::string::npos);
-      EXPECT_NE(left[i].labels.front().text.find("LEFT"), std::string::npos);
-    }
-    const double wide = planDrawing(drawing, Hand::right).bounds().width();
-    if (d.inner().tip.kind != TipKind::square) {
-      EXPECT_GT(wide, d.inner().panel.span);
-    }
-  }
-}
-
-TEST(Tips, StockThatIsTooDeepIsTold) {
-  Design d;
-  d.inner().tip.kind = TipKind::bow;
-  EXPECT_FALSE(hasFinding(wingOf(d).findings, "tip.deep"));
-  d.inner().tip.strips = 20;
-  d.inner().tip.thickness = 5;
-  EXPECT_TRUE(hasFinding(wingOf(d).findings, "tip.deep"));
-  d.inner().tip.kind = TipKind::outline;
-  EXPECT_FALSE(hasFinding(wingOf(d).findings, "tip.deep")) << "its pieces are 10 wide";
-}
-
-TEST(Tips, GoWithTheOutermostPanel) {
-  Design d;
-  d.inner().tip.kind = TipKind::bow;
-  const Design two = withPanelAdded(d, 0).value();
-  const TrueWing w = wingOf(two);
-  EXPECT_FALSE(w.main().panels[0].tip.has_value());
-  EXPECT_TRUE(w.main().panels[1].tip.has_value());
-  const Design one = withPanelTakenOut(two, {0, 1}).value();
-  EXPECT_EQ(one.inner().tip.kind, TipKind::bow);
+  eup::Run r;
+  r.from = 50, r.to = 650, r.xFrom = 0.3, r.xTo = 0.5;
+  HardPoint h;
+  h.at = 500;
+  d.inner().runs = {r};
+  d.inner().hardPoints = {h};
+  const auto two = withPanelSplit(d, {0, 0}, 350);
+  ASSERT_TRUE(two);
+  const auto& panels = two.value().wings[0].panels;
+  ASSERT_EQ(panels[0].runs.size() + panels[1].runs.size(), 2U);
+  EXPECT_EQ(panels[0].runs[0].to, 350);
+  EXPECT_EQ(panels[1].runs[0].from, 0);
+  EXPECT_EQ(panels[1].runs[0].to, 300);
+  EXPECT_TRUE(panels[0].hardPoints.empty());
+  EXPECT_EQ(panels[1].hardPoints[0].at, 150);
+  const TrueWing one = wingOf(d);
+  const PanelLoft& loft = one.inner().shape.loft;
+  const double a = planX(loft.frameAt(50), 0.3), b = planX(loft.frameAt(650), 0.5);
+  EXPECT_NEAR(planX(loft.frameAt(350), panels[0].runs[0].xTo), (a + b) / 2, 0.05);
+  const auto again = withPanelsMerged(two.value(), {0, 0});
+  ASSERT_TRUE(again);
+  EXPECT_EQ(again.value().inner().hardPoints[0].at, 500);
 }
 
 } // namespace

@@ -2,12 +2,14 @@
 // the design as it stands. Saving, loading, typing, dragging and the tests all visit this one description. The trades'
 // own parts of it stand in the files beside this one.
 #pragma once
+#include "core/design/describe_fitting.h"
 #include "core/design/describe_flying.h"
 #include "core/design/describe_frame.h"
 #include "core/design/describe_holding.h"
 #include "core/design/describe_join.h"
 #include "core/design/describe_plan.h"
 #include "core/design/describe_spars.h"
+#include "core/design/describe_surface.h"
 
 namespace eup {
 
@@ -16,6 +18,8 @@ template <class P, class V> void describePanel(P& p, const PanelPlace& place, V&
   describeShape(p, place, v);
   describeFrame(p, v);
   describeSpars(p, place, v);
+  describeSurfaces(p, place, v);
+  describeFittings(p, v);
   describeJoin(p, place, v);
   describeTip(p, place, v);
   describeLeftHand(p, place, v);

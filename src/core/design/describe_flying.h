@@ -14,6 +14,14 @@ inline std::optional<std::string> wrongShares(const std::vector<double>& table) 
   return std::nullopt;
 }
 
+/// Whether the main wing has an aileron; then none is only thought of.
+inline bool hasAileron(const Design& d) {
+  for (const PanelDesign& p : d.wings.front().panels)
+    for (const Surface& s : p.surfaces)
+      if (rolls(s.kind)) return true;
+  return false;
+}
+
 template <class D, class V> void describeFlying(D& d, V& v) {
   v.group("flying", Topic::loads, [&] {
     v.mass("mass", "Model mass", d.flying.mass, Limits{0.1, 100000});
@@ -37,9 +45,10 @@ template <class D, class V> void describeFlying(D& d, V& v) {
       v.number("twistCouple", "Twist test, N·mm", f.twistCouple, Limits{0.01, 1000000});
       v.number("diveSpeed", "Dive, m/s", f.diveSpeed, Limits{0, 200});
       v.extra("a dive", "25", "0", f.diveSpeed > 0);
-      v.fraction("aileronChord", "Aileron chord", f.aileronChord, Limits{0, 0.6});
-      v.extra("an aileron", "25", "0", f.aileronChord > 0);
-      v.number("aileronFrom", "It begins at, of span", f.aileronFrom, Limits{0, 0.95}, f.aileronChord > 0);
+      const bool thought = !hasAileron(d);
+      v.fraction("aileronChord", "Aileron thought of, chord", f.aileronChord, Limits{0, 0.6}, thought);
+      v.extra("an aileron, thought of", "25", "0", f.aileronChord > 0);
+      v.number("aileronFrom", "It begins at, of span", f.aileronFrom, Limits{0, 0.95}, thought && f.aileronChord > 0);
     });
   });
 }

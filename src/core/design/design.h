@@ -1,11 +1,13 @@
 // The decisions of a builder: a plain value. It is what is saved, undone and compared; all else follows from it.
 // Lengths mm, fractions of the local chord from the leading edge, angles in degrees as they were typed.
 #pragma once
+#include "core/design/fitting_design.h"
 #include "core/design/flying_design.h"
 #include "core/design/frame_design.h"
 #include "core/design/join_design.h"
 #include "core/design/shape_design.h"
 #include "core/design/spar_design.h"
+#include "core/design/surface_design.h"
 #include "core/measure/hand.h"
 #include "core/plan/plan.h"
 
@@ -38,6 +40,10 @@ struct PanelDesign {
   TrailingEdge trailingEdge;
   std::vector<Spar> spars{Spar{}};
   Stiffening stiffening;
+  std::vector<Surface> surfaces;
+  Lightening lightening;
+  std::vector<Run> runs;
+  std::vector<HardPoint> hardPoints;
   Join join;
   Tip tip; ///< the wing's outermost panel only
   LeftHand left;

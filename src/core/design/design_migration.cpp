@@ -389,6 +389,16 @@ void migrateThingsInFoam(Json& json) {
   });
 }
 
+/// Since version 17 panels carry surfaces on hinges.
+void migrateSurfaces(Json& json) {
+  if (json.contains("own") && json["own"].is_object()) json["own"]["servos"] = Json::array();
+  forEachPanel(json, [](Json& panel) {
+    for (const char* list : {"surfaces", "runs", "hardPoints"}) panel[list] = Json::array();
+    panel["lightening"] = Json{{"bored", false}, {"from", 0.1},  {"to", 0.7},    {"rim", 5.0},
+                               {"least", 8.0},   {"most", 40.0}, {"ends", false}};
+  });
+}
+
 } // namespace
 
 void migrate(Json& json, int version) {
@@ -407,6 +417,7 @@ void migrate(Json& json, int version) {
   if (version < 14) migrateSkins(json);
   if (version < 15) migrateZones(json);
   if (version < 16) migrateThingsInFoam(json);
+  if (version < 17) migrateSurfaces(json);
 }
 
 } // namespace eup

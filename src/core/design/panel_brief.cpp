@@ -112,6 +112,19 @@ void settleEdges(PanelBrief& p) {
   p.tip.bowWidth = te.height;
 }
 
+/// Whether a surface that begins at a panel's root goes on from one that ends at the tip of the panel inside.
+bool meetsInside(PanelBrief& inside, const Surface& s) {
+  constexpr double near = 0.5; // mm
+  if (s.from > near || !s.partsRibs()) return false;
+  for (std::size_t i = 0; i < inside.surfaces.size(); ++i) {
+    const Surface& other = inside.surfaces[i];
+    if (other.kind != s.kind || other.to < inside.panel.span - near) continue;
+    inside.goesOut.push_back(static_cast<int>(i));
+    return true;
+  }
+  return false;
+}
+
 } // namespace
 
 LoadFactors PanelBrief::factors() const {
@@ -167,6 +180,10 @@ std::vector<PanelBrief> briefsOf(const Design& d, int wing) {
     for (SheetedBays& bays : p.sheeted) bays.toRib = std::min(bays.toRib, ribs); // past the last: to the last
     out.push_back(std::move(p));
   }
+  for (std::size_t k = 1; k < out.size(); ++k)
+    for (Surface& s : out[k].surfaces) s.goesOn = s.goesOn && meetsInside(out[k - 1], s);
+  if (!out.empty())
+    for (Surface& s : out.front().surfaces) s.goesOn = false;
   settleFolds(out);
   return out;
 }

@@ -45,6 +45,7 @@ struct PanelBrief : PanelDesign {
   double foldBeyond = 0;      ///< of the join at its tip
   double leanBeyond = 0;      ///< and of its own end there
   std::optional<Join> beyond; ///< the join at its tip, as the panel outside it decides
+  std::vector<int> goesOut;   ///< its surfaces that are one with one of the panel outside it
   /// As typed, or those of the table for the kind of flying.
   LoadFactors factors() const;
   bool innermost() const { return id.panel == 0; }

@@ -2,6 +2,7 @@
 #include "core/design/decisions.h"
 #include "core/design/describe_shape.h"
 #include "core/design/panel_brief.h"
+#include "core/design/wing_edit.h"
 #include "core/measure/figure.h"
 #include <algorithm>
 #include <cmath>
@@ -56,6 +57,7 @@ public:
     set("ribs.rootThickness", l.rootThickness);
     set("ribs.tipThickness", l.tipThickness);
     for (const PlanLayout::Line& line : l.spars) takeSpar(line);
+    for (const PlanLayout::Hinge& hinge : l.hinges) takeHinge(hinge);
   }
 
 private:
@@ -87,6 +89,23 @@ private:
     const auto fraction = [](double f) { return std::clamp(std::round(f * 10000) / 10000, 0.02, 0.98); };
     spar.rootFraction = fraction(line.rootFraction);
     spar.tipFraction = fraction(line.tipFraction);
+  }
+
+  /// Lines are numbered through the panel as its surfaces are.
+  void takeHinge(const PlanLayout::Hinge& read) {
+    std::vector<Surface>& surfaces = d.at(id).surfaces;
+    if (read.number > mostSurfaces) {
+      out.notes.push_back(fmt::format("Hinge line {} was read; {} surfaces can be laid.", read.number, mostSurfaces));
+      return;
+    }
+    while (static_cast<int>(surfaces.size()) < read.number)
+      surfaces.push_back(
+          newSurface(d.at(id), SurfaceKind::aileron, d.wings.at(static_cast<std::size_t>(id.wing)).kind));
+    Surface& s = surfaces[static_cast<std::size_t>(read.number - 1)];
+    const auto mm = [](double v) { return std::round(v * 100) / 100; };
+    const auto fraction = [](double f) { return std::clamp(std::round(f * 10000) / 10000, 0.02, 0.97); };
+    s.by = HingeBy::chord, s.from = mm(read.from), s.to = mm(read.to);
+    s.chordFrom = fraction(read.fractionFrom), s.chordTo = fraction(read.fractionTo);
   }
 
   Changed& out;
@@ -200,6 +219,14 @@ void scaleShape(PanelDesign& p, double k) {
   p.cloth.strip *= k;
   for (CoreThing& thing : p.inCore)
     for (double* shape : {&thing.from, &thing.to, &thing.upFrom, &thing.upTo, &thing.rim}) *shape *= k;
+  for (Surface& s : p.surfaces)
+    for (double* shape : {&s.from, &s.to, &s.tailFrom, &s.tailTo, &s.upMm, &s.downMm, &s.plateChord, &s.drive.at,
+                          &s.drive.servoUp, &s.hinges.fromEnd, &s.weightArm, &s.slide.midAft, &s.slide.midDown,
+                          &s.slide.endAft, &s.slide.endDown, &s.slide.pinsApart})
+      *shape *= k;
+  for (Run& r : p.runs) r.from *= k, r.to *= k;
+  for (HardPoint& h : p.hardPoints) h.at *= k;
+  for (double* shape : {&p.lightening.rim, &p.lightening.least, &p.lightening.most}) *shape *= k;
 }
 
 void stepStock(PanelDesign& p, double k, LengthUnit unit) {

@@ -20,6 +20,7 @@ Stage stageOf(Topic topic) {
   case Topic::ribs:
   case Topic::sticks:
   case Topic::riblets:
+  case Topic::lightening:
   case Topic::capStrips:
   case Topic::leadingEdge:
   case Topic::trailingEdge:
@@ -52,6 +53,15 @@ Stage stageOf(Topic topic) {
   case Topic::wire:
   case Topic::machine:
     return Stage::foam;
+  case Topic::surface:
+  case Topic::surfaceTravel:
+  case Topic::surfaceMake:
+  case Topic::surfaceHinges:
+  case Topic::surfaceSlide:
+  case Topic::surfaceDrive:
+  case Topic::run:
+  case Topic::hardPoint:
+    return Stage::surfaces;
   case Topic::cutList:
   case Topic::balance:
   case Topic::aboard:
@@ -62,6 +72,11 @@ Stage stageOf(Topic topic) {
 
 bool isPartOfSpar(Topic topic) {
   return topic == Topic::topCap || topic == Topic::bottomCap || topic == Topic::webs;
+}
+
+bool isPartOfSurface(Topic topic) {
+  return stageOf(topic) == Stage::surfaces && topic != Topic::surface && topic != Topic::run &&
+         topic != Topic::hardPoint;
 }
 
 std::string Subject::key() const {
@@ -87,6 +102,9 @@ std::string titleOf(const Subject& s, const Design& design, PanelId id) {
   if (s.topic == Topic::sheeted && k < panel.sheeted.size())
     return fmt::format("Sheet, ribs {} to {}", panel.sheeted[k].fromRib, panel.sheeted[k].toRib);
   if (s.topic == Topic::inCore && k < panel.inCore.size()) return panel.inCore[k].name;
+  if (s.topic == Topic::run && k < panel.runs.size()) return panel.runs[k].name;
+  if (s.topic == Topic::hardPoint && k < panel.hardPoints.size()) return panel.hardPoints[k].name;
+  if (s.topic == Topic::surface && k < panel.surfaces.size()) return panel.surfaces[k].name;
   const bool foam = panel.built == Built::foam;
   if (s.topic == Topic::sheetingBelow && foam) return "Skin, below";
   if (s.topic == Topic::sheeting && foam)
@@ -103,10 +121,11 @@ std::string titleOf(const Subject& s, const Design& design, PanelId id) {
 
 std::string fullTitleOf(const Subject& s, const Design& design, PanelId id) {
   const std::string title = titleOf(s, design, id);
-  if (!isPartOfSpar(s.topic)) return title;
+  const bool ofSurface = isPartOfSurface(s.topic);
+  if (!isPartOfSpar(s.topic) && !ofSurface) return title;
   std::string small = title;
   small[0] = static_cast<char>(std::tolower(static_cast<unsigned char>(small[0])));
-  return titleOf({Topic::spar, s.number}, design, id) + ", " + small;
+  return titleOf({ofSurface ? Topic::surface : Topic::spar, s.number}, design, id) + ", " + small;
 }
 
 std::vector<Subject> subjectsOf(const Design& design, Stage stage, PanelId id) {
@@ -140,6 +159,7 @@ std::vector<Subject> subjectsOf(const Design& design, Stage stage, PanelId id) {
     add({Topic::ribs});
     if (panel.ribs.make == RibMake::sticks) add({Topic::sticks});
     add({Topic::riblets, Topic::capStrips, Topic::leadingEdge, Topic::trailingEdge});
+    if (panel.ribs.make != RibMake::sticks) add({Topic::lightening});
     break;
   case Stage::spars:
     for (int i = 0; i < static_cast<int>(panel.spars.size()) && !sheet; ++i) {
@@ -179,6 +199,23 @@ std::vector<Subject> subjectsOf(const Design& design, Stage stage, PanelId id) {
     if (!foam) break;
     for (int i = 0; i < std::max(1, static_cast<int>(panel.inCore.size())); ++i) out.push_back({Topic::inCore, i});
     add({Topic::wire, Topic::machine});
+    break;
+  case Stage::surfaces:
+    for (int i = 0; i < std::max(1, static_cast<int>(panel.surfaces.size())); ++i) {
+      out.push_back({Topic::surface, i});
+      if (panel.surfaces.empty()) break;
+      out.push_back({Topic::surfaceTravel, i});
+      if (!panel.surfaces[static_cast<std::size_t>(i)].whole())
+        out.push_back({Topic::surfaceMake, i}), out.push_back({Topic::surfaceHinges, i});
+      if (panel.surfaces[static_cast<std::size_t>(i)].kind == SurfaceKind::flap)
+        out.push_back({Topic::surfaceSlide, i});
+      out.push_back({Topic::surfaceDrive, i});
+    }
+    if (!sheet && !foam) // in a core they are grooves and blocks
+      for (int i = 0; i < std::max(1, static_cast<int>(panel.runs.size())); ++i) out.push_back({Topic::run, i});
+    if (!sheet && !foam)
+      for (int i = 0; i < std::max(1, static_cast<int>(panel.hardPoints.size())); ++i)
+        out.push_back({Topic::hardPoint, i});
     break;
   case Stage::stock:
     add({Topic::cutList, Topic::balance});

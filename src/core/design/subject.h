@@ -30,6 +30,15 @@ enum class Topic {
   inCore,
   wire,
   machine,
+  surface,
+  surfaceTravel,
+  surfaceMake,
+  surfaceHinges,
+  surfaceSlide,
+  surfaceDrive,
+  run,
+  hardPoint,
+  lightening,
   capStrips,
   leadingEdge,
   trailingEdge,
@@ -73,6 +82,15 @@ inline constexpr std::array topicChoices{Choice{"none", ""},
                                          Choice{"inCore", "In the core"},
                                          Choice{"wire", "Wire and boards"},
                                          Choice{"machine", "Machine"},
+                                         Choice{"surface", "Surface"},
+                                         Choice{"surfaceTravel", "Travel"},
+                                         Choice{"surfaceMake", "Cut and make"},
+                                         Choice{"surfaceHinges", "Hinges"},
+                                         Choice{"surfaceSlide", "Track"},
+                                         Choice{"surfaceDrive", "What moves it"},
+                                         Choice{"run", "Leads and tubes"},
+                                         Choice{"hardPoint", "Hard points"},
+                                         Choice{"lightening", "Lightening holes"},
                                          Choice{"capStrips", "Cap strips"},
                                          Choice{"leadingEdge", "Leading edge"},
                                          Choice{"trailingEdge", "Trailing edge"},
@@ -120,5 +138,7 @@ std::string braceName(int number);
 std::vector<Subject> subjectsOf(const Design& design, Stage stage, PanelId panel);
 /// Whether it is a part of the one listed before it: a cap, a web.
 bool isPartOfSpar(Topic topic);
+/// The same of a surface: its travel, its hinges.
+bool isPartOfSurface(Topic topic);
 
 } // namespace eup

@@ -76,7 +76,7 @@ Result<Tables> readTables(std::string_view text) {
   if (json.is_discarded()) return Problem{"tables", "this is not JSON: the file is damaged or of another kind"};
   const auto there = [&](Shelf s) { return json.is_object() && json.contains(keyOf(s)); };
   if (std::none_of(shelves.begin(), shelves.end(), there))
-    return Problem{"tables", "there is no table of materials, coverings, glues or load factors in it"};
+    return Problem{"tables", "there is no table of materials, coverings, glues, load factors or servos in it"};
   Tables all;
   for (const Shelf s : shelves)
     if (auto p = onShelf(s, [&](auto table) { return readTable(json, keyOf(s), all.*table); })) return *p;
@@ -103,6 +103,8 @@ const char* wordsOf(Shelf shelf) {
     return "glues";
   case Shelf::loadFactors:
     return "load factors";
+  case Shelf::servo:
+    return "servos";
   }
   return "";
 }
@@ -111,6 +113,7 @@ const Tables& shippedTables() {
   static const Tables tables = [] {
     Tables all = readTables(shipped::materials()).value();
     all.loadFactors = readTables(shipped::loadFactors()).value().loadFactors;
+    all.servos = readTables(shipped::servos()).value().servos;
     return all;
   }();
   return tables;
@@ -138,6 +141,11 @@ const Glue& Tables::glue(std::string_view key) const {
 const LoadFactors& Tables::factors(std::string_view key) const {
   const LoadFactors* found = rowNamed(loadFactors, shippedTables().loadFactors, key);
   return found ? *found : shippedTables().loadFactors.front();
+}
+
+const Servo& Tables::servo(std::string_view key) const {
+  const Servo* found = rowNamed(servos, shippedTables().servos, key);
+  return found ? *found : shippedTables().servos.front();
 }
 
 std::vector<const Material*> Tables::all() const {

@@ -53,6 +53,16 @@ struct LoadFactors {
   bool operator==(const LoadFactors&) const = default;
 };
 
+/// A class of servo as it is sold: about its size, its mass and its torque.
+struct Servo {
+  std::string key, label;
+  double length = 23, thickness = 12, height = 24; ///< mm; it lies on its side in a wing
+  double torque = 150;                             ///< N·mm
+  double grams = 9;
+  std::string source = "my own";
+  bool operator==(const Servo&) const = default;
+};
+
 /// A number of a row: its key in files, its words on screen, and what it can be.
 template <class Row> struct Column {
   const char* key;
@@ -83,6 +93,12 @@ inline constexpr std::array loadFactorColumns{
     Column<LoadFactors>{"pull", "pulling up, × weight", &LoadFactors::pull, pullLimits},
     Column<LoadFactors>{"push", "pushing over, × weight", &LoadFactors::push, pushLimits}};
 
+inline constexpr std::array servoColumns{Column<Servo>{"lengthMm", "long, mm", &Servo::length, {2, 200}},
+                                         Column<Servo>{"thicknessMm", "thick, mm", &Servo::thickness, {1, 100}},
+                                         Column<Servo>{"heightMm", "high, mm", &Servo::height, {2, 200}},
+                                         Column<Servo>{"torqueNmm", "torque, N·mm", &Servo::torque, {0.1, 100000}},
+                                         Column<Servo>{"grams", "g", &Servo::grams, {0.1, 2000}}};
+
 inline std::span<const Column<Material>> columnsOf(const Material*) {
   return materialColumns;
 }
@@ -95,11 +111,14 @@ inline std::span<const Column<Glue>> columnsOf(const Glue*) {
 inline std::span<const Column<LoadFactors>> columnsOf(const LoadFactors*) {
   return loadFactorColumns;
 }
+inline std::span<const Column<Servo>> columnsOf(const Servo*) {
+  return servoColumns;
+}
 
 /// Which table a decision chooses from.
-enum class Shelf { material, covering, glue, loadFactors };
-inline constexpr std::array shelves{Shelf::material, Shelf::covering, Shelf::glue, Shelf::loadFactors};
-/// "materials", "coverings", "glues", "loadFactors".
+enum class Shelf { material, covering, glue, loadFactors, servo };
+inline constexpr std::array shelves{Shelf::material, Shelf::covering, Shelf::glue, Shelf::loadFactors, Shelf::servo};
+/// "materials", "coverings", "glues", "loadFactors", "servos".
 const char* keyOf(Shelf shelf);
 /// The same in words: "load factors".
 const char* wordsOf(Shelf shelf);
@@ -113,6 +132,7 @@ struct Tables {
   std::vector<CoveringStuff> coverings;
   std::vector<Glue> glues;
   std::vector<LoadFactors> loadFactors;
+  std::vector<Servo> servos;
   bool operator==(const Tables&) const = default;
 
   /// Nothing when there is none of that key, among these and the shipped.
@@ -122,6 +142,7 @@ struct Tables {
   const CoveringStuff& covering(std::string_view key) const;
   const Glue& glue(std::string_view key) const;
   const LoadFactors& factors(std::string_view key) const;
+  const Servo& servo(std::string_view key) const;
   /// The shipped, then these.
   std::vector<const Material*> all() const;
 
@@ -155,6 +176,8 @@ template <class Use> auto onShelf(Shelf shelf, Use use) {
     return use(&Tables::glues);
   case Shelf::loadFactors:
     return use(&Tables::loadFactors);
+  case Shelf::servo:
+    return use(&Tables::servos);
   case Shelf::material:
     break;
   }

@@ -128,4 +128,114 @@ CoreThing newInCore(const PanelDesign& panel, InCore kind) {
   return out;
 }
 
+/// The name, or that with a number behind it, that none of them has.
+template <class List> static std::string freeName(const List& all, const std::string& name) {
+  const auto taken = [&](const std::string& one) {
+    return std::any_of(all.begin(), all.end(), [&](const auto& other) { return other.name == one; });
+  };
+  std::string out = name;
+  for (int i = 2; taken(out); ++i) out = fmt::format("{} {}", name, i);
+  return out;
+}
+
+Surface newSurface(const PanelDesign& panel, SurfaceKind kind, WingKind wing) {
+  Surface out;
+  out.kind = kind;
+  const double span = panel.panel.span, chord = (panel.panel.rootChord + panel.panel.tipChord) / 2;
+  const bool tail = wing == WingKind::tailplane || wing == WingKind::canard, fin = wing == WingKind::fin;
+  const auto share = [&](double of) { return std::round(span * of); };
+  out.from = tail || fin ? 0 : share(0.5), out.to = tail || fin ? span : share(0.9);
+  const double hinge = kind == SurfaceKind::flap ? 0.75 : tail ? 0.65 : fin ? 0.6 : 0.76;
+  out.chordFrom = out.chordTo = hinge;
+  out.tailFrom = out.tailTo = std::max(3.0, std::round((1 - hinge) * chord));
+  out.drive.at = std::round(out.from + (out.to - out.from) * 0.3);
+  out.drive.hornBlock = std::min(20.0, std::round(chord * 0.08));
+  out.gap = 0.5;
+  switch (kind) {
+  case SurfaceKind::flap:
+    out.from = share(0.08), out.to = share(0.48), out.at = HingeAt::underside, out.upDeg = 2, out.downDeg = 45;
+    out.drive.at = std::round(out.from + (out.to - out.from) * 0.3);
+    break;
+  case SurfaceKind::elevator:
+  case SurfaceKind::rudder:
+    out.at = HingeAt::middle, out.upDeg = out.downDeg = kind == SurfaceKind::rudder ? 30 : 25;
+    break;
+  case SurfaceKind::spoiler:
+    out.from = share(0.3), out.to = share(0.55), out.chordFrom = out.chordTo = 0.4;
+    out.upDeg = 75, out.downDeg = 0, out.plateChord = std::round(chord * 0.15), out.drive.at = share(0.4);
+    break;
+  case SurfaceKind::wholePanel:
+    out.from = 0, out.to = span, out.chordFrom = out.chordTo = 0.25, out.upDeg = out.downDeg = 15;
+    out.drive.at = 0;
+    break;
+  case SurfaceKind::elevon:
+    out.from = share(0.2);
+    [[fallthrough]];
+  case SurfaceKind::aileron:
+    break;
+  }
+  const std::string label = kind == SurfaceKind::spoiler ? "spoiler"
+                            : kind == SurfaceKind::wholePanel
+                                ? "turning panel"
+                                : std::string(surfaceKindChoices[static_cast<std::size_t>(kind)].label);
+  out.name = freeName(panel.surfaces, label);
+  return out;
+}
+
+Run newRun(const PanelDesign& panel, RunKind kind) {
+  Run out;
+  out.kind = kind;
+  out.to = std::round(panel.panel.span * 0.5);
+  const double chord = (panel.panel.rootChord + panel.panel.tipChord) / 2;
+  if (!panel.surfaces.empty() && panel.surfaces.front().drive.by != MovedBy::nothing) { // to its servo
+    const Drive& drive = panel.surfaces.front().drive;
+    out.to = std::min(drive.at, panel.panel.span), out.xTo = std::clamp(drive.servoChord - 0.08, 0.1, 0.9);
+    out.xFrom = out.xTo;
+  }
+  out.hole = kind == RunKind::lead ? 9 : kind == RunKind::cord ? 3 : std::clamp(std::round(chord * 0.03), 3.0, 8.0);
+  if (kind != RunKind::lead) out.slack = kind == RunKind::cord ? 100 : 0;
+  out.name = freeName(panel.runs, kind == RunKind::lead ? "servo lead" : kind == RunKind::cord ? "draw cord" : "tube");
+  return out;
+}
+
+HardPoint newHardPoint(const PanelDesign& panel, HardPointKind kind) {
+  HardPoint out;
+  out.kind = kind;
+  const double chord = panel.panel.rootChord;
+  const auto size = [&](double along, double chordwise, double depth, double hole) {
+    out.length = along, out.width = chordwise, out.depth = std::min(depth, std::max(2.0, std::round(chord * 0.03))),
+    out.hole = hole;
+  };
+  switch (kind) {
+  case HardPointKind::bolt:
+    out.chord = 0.7, size(25, 25, 8, 5);
+    break;
+  case HardPointKind::dowel:
+    out.chord = 0.06, size(20, 12, 10, 6);
+    break;
+  case HardPointKind::bands:
+    out.chord = 0.85, size(40, 12, 2, 0), out.doubler = 0;
+    break;
+  case HardPointKind::strut:
+    out.at = std::round(panel.panel.span * 0.5), out.chord = 0.35, size(20, 20, 6, 3);
+    break;
+  case HardPointKind::gear:
+    out.at = std::round(panel.panel.span * 0.3), out.chord = 0.2, size(60, 20, 8, 4);
+    break;
+  case HardPointKind::nacelle:
+    out.at = std::round(panel.panel.span * 0.35), out.chord = 0.15, size(40, 40, 8, 0), out.doubler = 2;
+    break;
+  case HardPointKind::hook:
+    out.at = 10, out.chord = 0.3, size(20, 15, 5, 2);
+    break;
+  case HardPointKind::pin:
+    out.at = 6, out.chord = 0.8, size(12, 12, 10, 3), out.doubler = 1;
+    break;
+  }
+  out.at = std::min(out.at, panel.panel.span);
+  std::string label(hardPointKindChoices[static_cast<std::size_t>(kind)].label);
+  out.name = freeName(panel.hardPoints, label);
+  return out;
+}
+
 } // namespace eup

@@ -17,4 +17,9 @@ Result<Design> withWingTakenOut(const Design& design, int wing);
 /// a name that no other has.
 CoreThing newInCore(const PanelDesign& panel, InCore kind);
 
+/// A surface of that kind as it mostly is (common practice, no source), to begin with; its name is not taken.
+Surface newSurface(const PanelDesign& panel, SurfaceKind kind, WingKind wing);
+Run newRun(const PanelDesign& panel, RunKind kind);
+HardPoint newHardPoint(const PanelDesign& panel, HardPointKind kind);
+
 } // namespace eup

@@ -2,6 +2,7 @@
 #include "core/measure/figure.h"
 #include "core/parts/spar_sheets.h"
 #include <algorithm>
+#include <cmath>
 #include <fmt/format.h>
 
 namespace eup {
@@ -86,6 +87,57 @@ void tipOnPlan(Drawing& d, const DrawnPanel& w) {
 }
 
 /// One panel with its root's leading edge at the origin.
+/// Its hinge line, its ends, the planes that it is sawn by, and its hinges.
+void surfaceOnPlan(Drawing& d, const DrawnPanel& w, const SurfaceMade& made) {
+  const Surface& s = w.design.surfaces[static_cast<std::size_t>(made.line.surface)];
+  const double from = made.inner.t, to = made.outer.t;
+  const auto axis = [&](double t, double aft = 0) { return onPlan(made.line.axis.at(t).x() + aft, t); };
+  d.line(Layer::mark, axis(from), axis(to));
+  if (s.whole()) return;
+  const auto tail = [&](double t) {
+    return s.plateLike() ? axis(t, s.plateChord) : onPlan(w.shape.loft.frameAt(t).te.x(), t);
+  };
+  d.line(Layer::cut, axis(from), tail(from));
+  d.line(Layer::cut, axis(to), tail(to));
+  if (s.plateLike()) d.line(Layer::cut, tail(from), tail(to));
+  if (s.partsRibs()) {
+    const double across = 1 / std::cos(made.line.sweep);
+    const auto sawn = [&](double frontIn, double frontOut) {
+      d.line(Layer::cut, axis(from, frontIn * across), axis(to, frontOut * across));
+    };
+    const double in = made.inner.cut.noseRadius, out = made.outer.cut.noseRadius,
+                 before = s.nose == SurfaceNose::round ? s.gap : s.gap / 2;
+    sawn(-in - before, -out - before);
+    if (s.wingFacing > 0) sawn(-in - before - s.wingFacing, -out - before - s.wingFacing);
+    if (s.ofRibs() && s.facing > 0) sawn(s.gap / 2 + s.facing - in, s.gap / 2 + s.facing - out);
+  }
+  for (const HingePlace& place : made.hinges) {
+    const double half = s.hinges.width / 2;
+    d.loop(Layer::mark, {axis(place.t - half, -s.hinges.deep), axis(place.t + half, -s.hinges.deep),
+                         axis(place.t + half, s.hinges.deep), axis(place.t - half, s.hinges.deep)});
+  }
+}
+
+/// Leads and tubes from hole to hole, and the blocks of hard points.
+void fittingsOnPlan(Drawing& d, const DrawnPanel& w) {
+  for (std::size_t k = 0; k < w.design.runs.size(); ++k) {
+    Polyline way;
+    for (const Rib& rib : w.frame.ribs)
+      for (const RunHole& hole : rib.runs)
+        if (hole.run == static_cast<int>(k)) {
+          const Point3 at = rib.inPanel(hole.middle);
+          way.push_back(onPlan(at.x(), at.y()));
+        }
+    if (way.size() > 1) d.strokes.push_back({Layer::mark, way, false});
+  }
+  for (const HardPointMade& made : w.hardPoints) {
+    const double half = w.design.hardPoints[static_cast<std::size_t>(made.number)].width / 2, t = made.middle.y(),
+                 x = made.middle.x();
+    d.loop(Layer::mark, {onPlan(x - half, t - made.length / 2), onPlan(x + half, t - made.length / 2),
+                         onPlan(x + half, t + made.length / 2), onPlan(x - half, t + made.length / 2)});
+  }
+}
+
 Drawing panelOnPlan(const DrawnPanel& w, Hand hand) {
   Drawing d;
   const double span = w.shape.loft.span();
@@ -103,6 +155,8 @@ Drawing panelOnPlan(const DrawnPanel& w, Hand hand) {
   for (const Rib& rib : w.frame.ribs) ribOnPlan(d, rib);
   for (const Rib& riblet : w.frame.riblets) ribOnPlan(d, riblet);
   joinerOnPlan(d, w);
+  for (const SurfaceMade& made : w.surfaces) surfaceOnPlan(d, w, made);
+  fittingsOnPlan(d, w);
   tipOnPlan(d, w);
   if (hand == Hand::left) d = mirrored(std::move(d));
   const double side = hand == Hand::right ? 1 : -1;

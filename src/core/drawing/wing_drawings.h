@@ -3,9 +3,11 @@
 #include "core/drawing/drawing.h"
 #include "core/foam/foam_core.h"
 #include "core/joins/joiner.h"
+#include "core/parts/hard_points.h"
 #include "core/parts/part.h"
 #include "core/skins/holds.h"
 #include "core/skins/sheet_panel.h"
+#include "core/surfaces/surface_made.h"
 
 namespace eup {
 
@@ -30,6 +32,8 @@ struct DrawnPanel {
   const std::optional<SheetPanelMade>& sheet;
   const std::vector<Skin>& skins;
   const std::optional<FoamMade>& foam;
+  const std::vector<SurfaceMade>& surfaces;
+  const std::vector<HardPointMade>& hardPoints;
   const std::vector<Hold>& holds;
   const HeldWing& held; ///< the wing's
 };
@@ -91,6 +95,10 @@ std::vector<Drawing> sheetGauges(const DrawnPanel& panel, Hand hand);
 
 /// Cap strips, webs and formers at full size, each by itself: ganged on a page they are cut from one strip.
 std::vector<Drawing> smallPieces(const DrawnPanel& panel, Hand hand);
+
+/// Surfaces on hinges: facings as they are sawn, with the places of ribs, hinges and horn; their ends; gauges of their
+/// bevels; tails of ribs that are cut apart; the linkage at rest; the servo's plate. Each by itself.
+std::vector<Drawing> surfacePrints(const DrawnPanel& panel, Hand hand);
 
 /// The skins piece by piece, as they are cut and laid, and what is looked at before they close the panel in, with boxes
 /// to tick; empty without either. In blocks that are printed under each other.

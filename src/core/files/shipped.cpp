@@ -6,6 +6,7 @@ extern const char eup_font_semibold_begin[], eup_font_semibold_end[];
 extern const char eup_font_bold_begin[], eup_font_bold_end[];
 extern const char eup_materials_begin[], eup_materials_end[];
 extern const char eup_loads_begin[], eup_loads_end[];
+extern const char eup_servos_begin[], eup_servos_end[];
 extern const char eup_new_wing_8_begin[], eup_new_wing_8_end[];
 extern const char eup_demo_fenlark_begin[], eup_demo_fenlark_end[];
 extern const char eup_demo_plan_begin[], eup_demo_plan_end[];
@@ -42,6 +43,10 @@ std::string_view materials() {
 }
 std::string_view loadFactors() {
   return between(eup_loads_begin, eup_loads_end);
+}
+
+std::string_view servos() {
+  return between(eup_servos_begin, eup_servos_end);
 }
 
 std::string_view newWingOfVersion8() {

@@ -12,6 +12,7 @@ std::string_view fontSemiBold();
 std::string_view fontBold();
 std::string_view materials();
 std::string_view loadFactors();
+std::string_view servos();
 
 /// What a new wing had in version 8 of the file format: it stays as it is, so that old files read as they always did.
 std::string_view newWingOfVersion8();

@@ -99,7 +99,7 @@ bool nearCap(const CoreThing& thing, const PanelBrief& d, const Frame& stations,
 Region groovesAt(const PanelBrief& d, const PanelLoft& loft, const Frame& stations, double t, const Polyline& outline) {
   Rib rib;
   rib.station = rib.frame.t = std::clamp(t, 0.0, loft.span());
-  return subtract({outline}, cutRib(d, loft, stations.spars, {}, {}, std::move(rib)).wood);
+  return subtract({outline}, cutRib(d, loft, stations.spars, {}, {}, {}, std::move(rib), false).wood);
 }
 
 } // namespace

@@ -40,6 +40,8 @@ const char* name(Stage stage) {
     return "Wrap skins";
   case Stage::foam:
     return "Cut foam";
+  case Stage::surfaces:
+    return "Hinge surfaces";
   case Stage::stock:
     return "Pick stock";
   }

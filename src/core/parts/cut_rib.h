@@ -12,8 +12,9 @@ struct Standing {
 };
 
 /// `rib` says where it stands and how thick it is; all else of it is made here. `crossed` are the ribs of another
-/// direction that it is half-lapped with.
+/// direction that it is half-lapped with; `hinges` part it. `bored`: for what runs through it, and to lighten it.
 Rib cutRib(const PanelBrief& design, const PanelLoft& loft, const std::vector<SparLine>& spars,
-           const std::vector<Passing>& passing, const std::vector<Standing>& crossed, Rib rib);
+           const std::vector<Passing>& passing, const std::vector<Standing>& crossed,
+           const std::vector<HingeLine>& hinges, Rib rib, bool bored = true);
 
 } // namespace eup

@@ -28,7 +28,8 @@ Rib ribAt(const Station& at, RibKind kind, double thickness) {
 
 /// Numbered by the rib inside them, from the root outwards.
 std::vector<Rib> cutRiblets(const PanelBrief& d, const PanelLoft& loft, const Stations& stations,
-                            const std::vector<SparLine>& spars, const std::vector<Passing>& passing) {
+                            const std::vector<SparLine>& spars, const std::vector<Passing>& passing,
+                            const std::vector<HingeLine>& hinges) {
   std::vector<Rib> out; // where each stands; then they are cut
   const int inBay = d.ribs.direction == RibDirection::flight ? d.riblets.inBay : 0; // turned ribs run through the bay
   for (std::size_t i = 0; i + 1 < stations.all.size(); ++i) {
@@ -44,14 +45,15 @@ std::vector<Rib> cutRiblets(const PanelBrief& d, const PanelLoft& loft, const St
   for (std::size_t i = 1; i + 1 < stations.all.size(); ++i) inner.push_back(standingAt(d, stations.all, i));
   const std::vector<Standing> none;
   return madeInParallel(out.size(), [&](std::size_t i) {
-    return cutRib(d, loft, spars, passing, out[i].kind == RibKind::crossing ? inner : none, out[i]);
+    return cutRib(d, loft, spars, passing, out[i].kind == RibKind::crossing ? inner : none, hinges, out[i]);
   });
 }
 
 /// Each outline is that of the plane at its station; the root rib's body lies outboard of it, the tip rib's inboard,
 /// the others' half and half.
 std::vector<Rib> cutRibs(const PanelBrief& d, const PanelLoft& loft, const Stations& stations,
-                         const std::vector<SparLine>& spars, const std::vector<Passing>& passing) {
+                         const std::vector<SparLine>& spars, const std::vector<Passing>& passing,
+                         const std::vector<HingeLine>& hinges) {
   std::vector<Standing> crossing;
   for (const Station& s : stations.crossing) crossing.push_back({s, d.ribs.thickness, 1});
   const std::vector<Standing> none;
@@ -65,7 +67,7 @@ std::vector<Rib> cutRibs(const PanelBrief& d, const PanelLoft& loft, const Stati
     if (rib.kind == RibKind::root && d.join.rootLeans) rib.lean = d.lean;
     rib.shared = rib.kind == RibKind::root && d.innermost() && d.join.sparsThere == SparsThere::through;
     if (rib.kind == RibKind::tip && d.beyond && d.beyond->rootLeans) rib.lean = -d.leanBeyond;
-    return cutRib(d, loft, spars, passing, rib.kind == RibKind::main ? crossing : none, std::move(rib));
+    return cutRib(d, loft, spars, passing, rib.kind == RibKind::main ? crossing : none, hinges, std::move(rib));
   });
 }
 
@@ -73,14 +75,14 @@ std::vector<Rib> cutRibs(const PanelBrief& d, const PanelLoft& loft, const Stati
 
 Rib cutTemplate(const PanelBrief& d, const PanelLoft& loft, double t, int number) {
   Rib rib = ribAt({number, t, t, 0}, RibKind::main, d.ribs.thickness);
-  return cutRib(d, loft, {}, {}, {}, std::move(rib));
+  return cutRib(d, loft, {}, {}, {}, {}, std::move(rib), false);
 }
 
 Frame cutFrame(const PanelBrief& d, const PanelShape& shape, std::vector<SparLine> spars,
                const std::vector<Passing>& passing) {
-  Frame out{std::move(spars), {}, {}};
-  out.ribs = cutRibs(d, shape.loft, shape.stations, out.spars, passing);
-  out.riblets = cutRiblets(d, shape.loft, shape.stations, out.spars, passing);
+  Frame out{std::move(spars), hingeLines(d, shape.loft), {}, {}};
+  out.ribs = cutRibs(d, shape.loft, shape.stations, out.spars, passing, out.hinges);
+  out.riblets = cutRiblets(d, shape.loft, shape.stations, out.spars, passing, out.hinges);
   return out;
 }
 

@@ -7,8 +7,9 @@ namespace eup {
 
 struct Frame {
   std::vector<SparLine> spars;
-  std::vector<Rib> ribs;    ///< one at every station
-  std::vector<Rib> riblets; ///< and what stands between them: riblets, crossing ribs
+  std::vector<HingeLine> hinges; ///< of its surfaces
+  std::vector<Rib> ribs;         ///< one at every station
+  std::vector<Rib> riblets;      ///< and what stands between them: riblets, crossing ribs
 
   const Rib& rib(int number) const { return ribs.at(static_cast<std::size_t>(number - ribs.front().number)); }
 };

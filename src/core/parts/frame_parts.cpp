@@ -79,32 +79,58 @@ void addLeadingEdge(PartMaker& m) {
   });
 }
 
+/// Where stock along the tail runs: not where a surface is of its own wood. mm of the span.
+std::vector<std::pair<double, double>> tailRuns(const PartMaker& m) {
+  std::vector<std::pair<double, double>> gaps, out;
+  for (const HingeLine& line : m.hinges) {
+    const Surface& s = m.d.surfaces[static_cast<std::size_t>(line.surface)];
+    if (s.partsRibs() && !s.ofRibs()) gaps.emplace_back(line.from, line.to);
+  }
+  std::sort(gaps.begin(), gaps.end());
+  double from = 0;
+  constexpr double hair = 1e-6;
+  for (const auto& [begin, end] : gaps) {
+    if (begin > from + hair) out.emplace_back(from, begin);
+    from = std::max(from, end);
+  }
+  if (m.loft.span() > from + hair) out.emplace_back(from, m.loft.span());
+  return out;
+}
+
 void addTrailingEdge(PartMaker& m) {
   const TrailingEdge& te = m.d.trailingEdge;
   if (te.kind == TrailingEdgeKind::none) return;
   const bool square = te.kind == TrailingEdgeKind::square, wedge = te.kind == TrailingEdgeKind::wedge || square;
-  const double width = m.d.trailing.width, onRib = m.d.trailing.onRib();
-  Part part = PartMaker::piece(Part::What::trailingEdge, "te",
-                               square && te.strips > 1 ? "trailing edge, strips"
-                               : wedge                 ? "trailing edge"
-                                                       : "trailing edge sheets",
-                               te.material);
-  part.length = m.edgeLength(false), part.grain = GrainWay::length;
-  part.breadth = wedge ? width : width + te.overhang;
-  part.stock = square  ? Stock::strip(std::max(te.height, width / te.strips), std::min(te.height, width / te.strips))
-               : wedge ? Stock::strip(width, m.deepest(onRib, true))
-                       : Stock::sheet(te.sheet);
-  layAlongEdge(part, m.loft, false, onRib);
-  if (wedge) part.length += m.pastEnds(part.from, part.to, part.stock.thickness);
-  part.count = square ? te.strips : wedge ? 1 : 2;
-  if (!wedge) part.drawn = DrawnOn::skins;
-  part.area = wedge ? 0 : part.length * part.breadth;
-  m.addRunning(std::move(part), m.heavy(te.material), [&](const Rib& rib) {
-    const double chord = m.loft.frameAt(m.tOf(rib)).chord;
-    if (square) return Slice{onRib * te.height, m.middleAt(rib, chord - onRib / 2)};
-    return wedge ? Slice{onRib * m.depthAt(rib, chord - onRib) / 2, m.middleAt(rib, chord - onRib * 2 / 3)}
-                 : Slice{2 * (onRib + te.overhang * onRib / width) * te.sheet, m.middleAt(rib, chord - onRib / 2)};
-  });
+  const double width = m.d.trailing.width, onRib = m.d.trailing.onRib(), span = m.loft.span();
+  const auto runs = tailRuns(m);
+  for (std::size_t k = 0; k < runs.size(); ++k) {
+    const auto [from, to] = runs[k];
+    std::string key = "te", name = square && te.strips > 1 ? "trailing edge, strips"
+                                   : wedge                 ? "trailing edge"
+                                                           : "trailing edge sheets";
+    if (k > 0) key += fmt::format(".{}", k + 1);
+    if (runs.size() > 1) name += fmt::format(", {}", k + 1);
+    Part part = PartMaker::piece(Part::What::trailingEdge, key, name, te.material);
+    part.length = m.edgeLength(false) * (to - from) / span, part.grain = GrainWay::length;
+    part.breadth = wedge ? width : width + te.overhang;
+    part.stock = square  ? Stock::strip(std::max(te.height, width / te.strips), std::min(te.height, width / te.strips))
+                 : wedge ? Stock::strip(width, m.deepest(onRib, true))
+                         : Stock::sheet(te.sheet);
+    layAlongEdge(part, m.loft, false, onRib);
+    const Point3 root = part.from, tip = part.to;
+    part.from = lerp(root, tip, from / span), part.to = lerp(root, tip, to / span);
+    if (wedge) part.length += m.pastEnds(part.from, part.to, part.stock.thickness);
+    part.count = square ? te.strips : wedge ? 1 : 2;
+    if (!wedge) part.drawn = DrawnOn::skins;
+    part.area = wedge ? 0 : part.length * part.breadth;
+    const auto sliceAt = [&](const Rib& rib) {
+      const double chord = m.loft.frameAt(m.tOf(rib)).chord;
+      if (square) return Slice{onRib * te.height, m.middleAt(rib, chord - onRib / 2)};
+      return wedge ? Slice{onRib * m.depthAt(rib, chord - onRib) / 2, m.middleAt(rib, chord - onRib * 2 / 3)}
+                   : Slice{2 * (onRib + te.overhang * onRib / width) * te.sheet, m.middleAt(rib, chord - onRib / 2)};
+    };
+    m.addRunning(std::move(part), m.heavy(te.material), sliceAt, from, to);
+  }
 }
 
 } // namespace
@@ -115,19 +141,37 @@ void addRibParts(PartMaker& m, const Rib& rib) {
     return addCapStrips(m, rib);
   }
   Part part = PartMaker::piece(Part::What::ribs, "rib." + rib.name().substr(1), rib.name(), woodOf(m.d.ribs, rib));
-  const Box box = boundsOf(rib.wood);
   part.rib = rib.number, part.at = rib.t();
   part.bay = rib.kind == RibKind::riblet || rib.kind == RibKind::crossing ? rib.number - m.ribs.front().number + 1 : 0;
   part.count = rib.layers, part.shared = rib.shared;
   part.stock = Stock::sheet(rib.thickness / rib.layers);
-  part.area = rib.cutArea;
+  double tails = 0; // of surfaces that are built by themselves: pieces of their own
+  for (const HingeCut& cut : rib.hinges)
+    if (m.d.surfaces[static_cast<std::size_t>(cut.surface)].built == SurfaceBuilt::apart) {
+      Part tail = PartMaker::piece(
+          Part::What::ribs, fmt::format("rib.{}.tail{}", rib.name().substr(1), cut.surface + 1),
+          fmt::format("{}, {}", rib.name(), m.d.surfaces[static_cast<std::size_t>(cut.surface)].name), part.material);
+      const Box room = boundsOf(cut.tail);
+      if (room.empty()) continue;
+      tail.rib = rib.number, tail.at = rib.t(), tail.bay = part.bay, tail.count = rib.layers;
+      tail.stock = Stock::sheet(rib.thickness / rib.layers);
+      tail.area = areaOf(cut.tail), tail.length = room.width(), tail.breadth = room.height();
+      tail.grain = GrainWay::chord, tail.drawn = DrawnOn::surfaces;
+      tail.grams = tail.area * rib.thickness * m.heavy(tail.material);
+      tail.centre = rib.inPanel(centroidOf(cut.tail));
+      tails += tail.area;
+      m.add(std::move(tail));
+    }
+  const Region& whole = asCut(m.d, rib);
+  const Box box = boundsOf(whole);
+  part.area = rib.cutArea - tails;
   part.length = box.empty() ? 0 : box.width(), part.breadth = box.empty() ? 0 : box.height();
   part.grain = GrainWay::chord;
   part.drawn = DrawnOn::ribs;
-  part.grams = rib.cutArea * rib.thickness * m.heavy(part.material) * (rib.shared ? 0.5 : 1);
+  part.grams = part.area * rib.thickness * m.heavy(part.material) * (rib.shared ? 0.5 : 1);
   const auto [in, away] = rib.body();
   const double across = (in + away) / 2; // of its middle from its plane
-  part.centre = rib.inPanel(centroidOf(rib.wood)) +
+  part.centre = rib.inPanel(centroidOf(whole)) +
                 across * Point3(-std::sin(rib.turn), std::cos(rib.turn) * std::cos(rib.lean), -std::sin(rib.lean));
   m.add(std::move(part));
   addCapStrips(m, rib);

@@ -38,7 +38,7 @@ enum class GrainWay { none, length, chord, span, upright, slanting };
 const char* wordsOf(GrainWay grain); ///< "length", "chord", "span", "upright", "slanting"
 
 /// Which print shows a piece at full size; what is only cut to length stands on the cut list.
-enum class DrawnOn { cutList, ribs, braces, skins, foam };
+enum class DrawnOn { cutList, ribs, braces, skins, foam, surfaces };
 
 struct Part {
   enum class What {
@@ -57,7 +57,8 @@ struct Part {
     strut,
     post,
     core,
-    inCore
+    inCore,
+    surface
   } what = What::ribs;
   std::string key;      ///< within its panel, stays the same while the piece is there: "rib.4", "spar.1.top"
   std::string name;     ///< on board, print and list: "R4", "main spar, top cap"

@@ -13,18 +13,25 @@ void PartMaker::add(Part part) {
   if (part.grams > 0) out.push_back(std::move(part));
 }
 
-void PartMaker::addRunning(Part part, double weight, const std::function<Slice(const Rib&)>& sliceAt) {
+void PartMaker::addRunning(Part part, double weight, const std::function<Slice(const Rib&)>& sliceAt, double begins,
+                           double ends) {
   Slice before = ribs.empty() ? Slice{} : sliceAt(ribs.front());
   Point3 moment(0, 0, 0);
   for (std::size_t i = 1; i < ribs.size(); ++i) {
-    const double from = ribs[i - 1].t(), to = ribs[i].t();
+    const double in = ribs[i - 1].t(), away = ribs[i].t(), bay = away - in;
     const Slice now = sliceAt(ribs[i]);
-    if (const double a = before.volume * weight, b = now.volume * weight; to > from && a + b > 0) {
+    const double from = std::max(in, begins), to = std::min(away, ends);
+    const auto at = [&](double t) -> Slice {
+      const double share = bay > 0 ? (t - in) / bay : 0;
+      return {before.volume + (now.volume - before.volume) * share, lerp(before.at, now.at, share)};
+    };
+    const Slice first = from > in ? at(from) : before, last = to < away ? at(to) : now;
+    if (const double a = first.volume * weight, b = last.volume * weight; to > from && a + b > 0) {
       part.runs.push_back({from, to, a, b});
-      const double long_ = to - from, first = long_ * (2 * a + b) / 6, second = long_ * (a + 2 * b) / 6;
-      part.grams += first + second;
-      const Point middle = first * before.at + second * now.at;
-      moment += Point3(middle.x(), first * from + second * to, middle.y());
+      const double long_ = to - from, one = long_ * (2 * a + b) / 6, two = long_ * (a + 2 * b) / 6;
+      part.grams += one + two;
+      const Point middle = one * first.at + two * last.at;
+      moment += Point3(middle.x(), one * from + two * to, middle.y());
     }
     before = now;
   }

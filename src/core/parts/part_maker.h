@@ -17,14 +17,16 @@ struct Slice {
 class PartMaker {
 public:
   PartMaker(const PanelBrief& brief, const PanelLoft& panelLoft, const Frame& frame)
-      : d(brief), loft(panelLoft), spars(frame.spars), ribs(frame.ribs), riblets(frame.riblets) {}
+      : d(brief), loft(panelLoft), spars(frame.spars), ribs(frame.ribs), riblets(frame.riblets), hinges(frame.hinges) {}
   std::vector<Part> out;
 
   static Part piece(Part::What what, std::string key, std::string name, std::string material);
   /// Stands in one place.
   void add(Part part);
-  /// What runs along the span, by its slices at every rib; `weight` is grams of one unit of them.
-  void addRunning(Part part, double weight, const std::function<Slice(const Rib&)>& sliceAt);
+  /// What runs along the span, or from one place of it to another, by its slices at every rib, straight between them;
+  /// `weight` is grams of one unit of them.
+  void addRunning(Part part, double weight, const std::function<Slice(const Rib&)>& sliceAt, double begins = 0,
+                  double ends = 1e9);
   /// What runs along a straight line between two places of the span, its slice a polynomial of at most the second
   /// degree on either side of `bend`: exactly (Simpson's rule).
   void addStraight(Part part, double from, double to, const std::function<Slice(double t)>& sliceAt, double bend = 0);
@@ -52,6 +54,7 @@ public:
   const std::vector<SparLine>& spars;
   const std::vector<Rib>& ribs;
   const std::vector<Rib>& riblets;
+  const std::vector<HingeLine>& hinges;
 };
 
 /// A rib or riblet, and its cap strips.

@@ -8,7 +8,7 @@ const char* nameOf(Stock::Form form) {
 }
 
 const char* nameOf(DrawnOn print) {
-  constexpr const char* names[] = {"cut list", "ribs", "braces", "skins", "foam"};
+  constexpr const char* names[] = {"cut list", "ribs", "braces", "skins", "foam", "surfaces"};
   return names[static_cast<std::size_t>(print)];
 }
 

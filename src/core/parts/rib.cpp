@@ -2,6 +2,7 @@
 #include "core/geometry/tolerances.h"
 #include "core/parts/cut_rib.h"
 #include "core/parts/rib_cover.h"
+#include "core/parts/rib_holes.h"
 #include "core/parts/stick_rib.h"
 #include <algorithm>
 #include <cmath>
@@ -220,10 +221,43 @@ void cutLaps(const RibMaking& m, const Cut& cut, const std::vector<Standing>& ot
   }
 }
 
+/// A surface on hinges takes what lies behind its hinge line; a spoiler's plate lies in a recess.
+void partAtHinge(const RibMaking& m, const HingeLine& line, const Polyline& underCovers) {
+  const Surface& s = m.design.surfaces[static_cast<std::size_t>(line.surface)];
+  if (s.whole() || !line.covers(m.meetsAt(line.axis))) return;
+  Rib& rib = m.rib;
+  const Point hinge = rib.frame.toChord(m.meet(line.axis));
+  HingeCut cut{line.surface, {}, rib.wood, {}, {}, {}};
+  if (s.plateLike()) {
+    cut.at.hinge = hinge;
+    rib.wood =
+        withoutDust(subtract(rib.wood, {plateRecess(s, rib.upper, hinge, m.stretch(line.sweep))}), tolerance::dustArea);
+  } else {
+    cut.at = hingeSection(s, line, rib.upper, rib.lower, hinge, m.stretch(line.sweep), rib.frame.washout);
+    const Region body{underCovers}, its{cut.at.surface};
+    rib.wood = intersect(cut.whole, {cut.at.wing});
+    if (!cut.at.wingFacing.empty()) {
+      cut.wingFacing = intersect(body, {cut.at.wingFacing});
+      rib.wood = subtract(rib.wood, {cut.at.wingFacing});
+    }
+    rib.wood = withoutDust(rib.wood, tolerance::dustArea);
+    if (s.ofRibs()) {
+      cut.tail = intersect(cut.whole, its);
+      if (!cut.at.facing.empty()) {
+        cut.facing = intersect(intersect(body, its), {cut.at.facing});
+        cut.tail = subtract(cut.tail, {cut.at.facing});
+      }
+      cut.tail = withoutDust(cut.tail, tolerance::dustArea);
+    }
+  }
+  rib.hinges.push_back(std::move(cut));
+}
+
 } // namespace
 
 Rib cutRib(const PanelBrief& d, const PanelLoft& loft, const std::vector<SparLine>& spars,
-           const std::vector<Passing>& passing, const std::vector<Standing>& crossed, Rib rib) {
+           const std::vector<Passing>& passing, const std::vector<Standing>& crossed,
+           const std::vector<HingeLine>& hinges, Rib rib, bool bored) {
   const Cut cut = cutOf(loft, rib);
   rib.frame = cut.frame;
   rib.upper = inChordAxes(cut.frame, cut.upper);
@@ -258,13 +292,22 @@ Rib cutRib(const PanelBrief& d, const PanelLoft& loft, const std::vector<SparLin
   } else {
     add(edges, std::move(cuts));
     rib.wood = withoutDust(subtractFromWound(body, edges), tolerance::dustArea);
+    for (const HingeLine& line : hinges) partAtHinge(m, line, body);
+    if (bored) boreRuns(m), boreLightening(m);
     rib.thin = thinPlaces(rib.wood, d.ribs.rim);
   }
   rib.cutArea = rib.sticks.empty() ? areaOf(rib.wood) : areaOfSticks(rib);
+  for (const HingeCut& parted : rib.hinges) rib.cutArea += areaOf(parted.tail);
   rib.pieces = pieceCount(rib.wood);
   rib.upperRun = runOf(m, Face::upper);
   rib.lowerRun = runOf(m, Face::lower);
   return rib;
+}
+
+const Region& asCut(const PanelDesign& d, const Rib& rib) {
+  for (const HingeCut& cut : rib.hinges) // what was before the first is whole
+    if (d.surfaces[static_cast<std::size_t>(cut.surface)].built != SurfaceBuilt::apart) return cut.whole;
+  return rib.wood;
 }
 
 Beside besideRib(const PanelBrief& d, const PanelLoft& loft, const Rib& given) {

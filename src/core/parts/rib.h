@@ -3,6 +3,7 @@
 #pragma once
 #include "core/geometry/thinness.h"
 #include "core/loft/stations.h"
+#include "core/parts/hinge_cut.h"
 #include "core/parts/spar_line.h"
 #include <cmath>
 #include <optional>
@@ -58,6 +59,24 @@ struct Lap {
   bool fromAbove = true;
 };
 
+/// Where a rib is parted for a surface on hinges, or let out for a spoiler's plate.
+struct HingeCut {
+  int surface = 0; ///< index in PanelDesign::surfaces
+  HingeSection at;
+  Region whole;              ///< the rib's wood before
+  Region tail;               ///< what of it is the surface's
+  Region wingFacing, facing; ///< strips glued on, as they are when planed
+};
+
+/// A round hole that is bored when all else is cut, chord axes.
+struct RunHole {
+  int run = -1; ///< index in PanelDesign::runs; −1: to lighten it
+  Point middle{0, 0};
+  double diameter = 0;
+  double aside = 0;   ///< mm along the chord from where the run's line lies
+  bool clear = false; ///< else there is no room for it, and it is not bored
+};
+
 /// A piece of a stick rib, chord axes.
 struct Stick {
   enum class What { upper, lower, upright, diagonal, noseBlock, tailBlock } what = What::upright;
@@ -101,6 +120,8 @@ struct Rib {
   std::vector<Slot> slots;
   std::vector<PassHole> passHoles;
   std::vector<Lap> laps;
+  std::vector<HingeCut> hinges;
+  std::vector<RunHole> runs, lightening;
   std::vector<Stick> sticks;     ///< of a stick rib
   Region gussets;                ///< on one of its sides
   std::vector<double> sparX;     ///< each spar's centre line from the nose along the chord line
@@ -135,6 +156,9 @@ struct Rib {
 
 /// The sheeted bays that a rib stands in or at the end of, on a face; null for none. The first that is decided counts.
 const SheetedBays* sheetedAt(const PanelBrief& design, const Rib& rib, Face face);
+
+/// A rib as it is cut at the bench: whole, where a surface is sawn off the finished frame; else what is the wing's.
+const Region& asCut(const PanelDesign& design, const Rib& rib);
 
 /// What a rib is of: key of the table of materials.
 const std::string& woodOf(const Ribs& ribs, const Rib& rib);

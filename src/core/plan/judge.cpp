@@ -426,6 +426,17 @@ private:
       const auto [a, b] = at(hand, s, t0, t1);
       l.spars.push_back({s.number, (a - front0) / *l.rootChord, (b - front1) / *l.tipChord});
     }
+    for (const ReadLine& s : hand.lines) {
+      if (s.kind != ReadingKind::hinge || s.panel != (hand.joints.empty() ? 1 : panel)) continue;
+      const double from = std::clamp(s.from, t0, t1), to = std::clamp(s.to, t0, t1);
+      if (to - from < 1) continue;
+      const auto [a, b] = at(hand, s, from, to);
+      const auto share = [&](double t, double x) {
+        const double along = (t - t0) / (t1 - t0), front = front0 + (front1 - front0) * along;
+        return (x - front) / (*l.rootChord + (*l.tipChord - *l.rootChord) * along);
+      };
+      l.hinges.push_back({s.number, from - t0, to - t0, share(from, a), share(to, b)});
+    }
     return l;
   }
 

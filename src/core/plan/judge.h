@@ -23,6 +23,7 @@ struct ReadLine {
   int panel = 1;
   Hand hand = Hand::right;
   double at0 = 0, slope = 0; ///< mm aft of the root leading edge at t = 0; aft a mm outwards
+  double from = 0, to = 0;   ///< t of its innermost and outermost reading
   double rms = 0, worst = 0;
   std::size_t worstReading = 0;
   std::vector<std::size_t> readings;
@@ -76,6 +77,12 @@ struct PlanLayout {
     double rootFraction, tipFraction;
   };
   std::vector<Line> spars;
+  /// A surface's hinge line: from its first to its last reading, mm from the panel's root; chord fractions there.
+  struct Hinge {
+    int number;
+    double from, to, fractionFrom, fractionTo;
+  };
+  std::vector<Hinge> hinges;
   std::vector<PlanLayout>
       outer; ///< the panels further out, the same way: each span, station and set-back from its own root
 };

@@ -187,6 +187,7 @@ std::vector<DrawnHand> drawnHands(const Plan& plan, const std::vector<LaidSheet>
         ReadLine line = fitLine(mine);
         line.kind = kind;
         line.number = number;
+        line.from = mine.front().t, line.to = mine.back().t;
         line.panel = static_cast<int>(k) + 1;
         line.hand = hand;
         d.lines.push_back(std::move(line));

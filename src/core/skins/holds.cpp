@@ -34,6 +34,12 @@ std::vector<Hold> holdsOf(const PanelBrief& d, const std::vector<Skin>& skins, b
     if (joiner) add("socket", "joiner slides in its socket, the socket's end closed against glue");
     if (d.stiffening.covering != uncovered) add("edges", "no varnish on edges that the sheet is glued to");
     add("high", "a straightedge over the ribs finds no high one");
+    for (const Run& run : d.runs) add("run:" + run.name, run.name + ": drawn in through every hole, its ends out");
+    for (const HardPoint& point : d.hardPoints)
+      add("hard:" + point.name, point.name + ": glued to both ribs, its place marked outside");
+    for (const Surface& s : d.surfaces)
+      if (s.drive.by != MovedBy::nothing)
+        add("drive:" + s.name, s.name + ": hinge and horn blocks in; servo centred, its plate in, its rod free");
   }
   for (const HoldPoint& own : d.holds) add("own:" + own.what, own.what);
   return out;

@@ -190,7 +190,8 @@ const BayCheck* SparBay::weakest() const {
 
 std::vector<SparBay> bayChecks(const PanelBrief& d, const PanelLoft& loft, const Frame& frame, const SheetSkin& skin,
                                const std::vector<LoadCase>& cases, std::optional<int> only) {
-  const auto& [spars, ribs, riblets] = frame;
+  const std::vector<SparLine>& spars = frame.spars;
+  const std::vector<Rib>& ribs = frame.ribs;
   std::vector<SparBay> out;
   for (std::size_t i = 1; i < ribs.size(); ++i) {
     const double from = ribs[i - 1].t(), to = ribs[i].t();

@@ -6,6 +6,7 @@
 #include <algorithm>
 #include <cmath>
 #include <iterator>
+#include <map>
 #include <set>
 
 namespace eup {
@@ -13,8 +14,9 @@ namespace {
 
 /// Something that runs along the span, and where it is.
 struct Line {
-  enum class Kind { leadingEdge, nose, spar, trailingEdge } kind = Kind::spar;
+  enum class Kind { leadingEdge, nose, spar, hinge, trailingEdge } kind = Kind::spar;
   const SparLine* spar = nullptr;
+  const HingeLine* hinge = nullptr;
   std::vector<int> order; ///< indices in `FrameModel::crossings`, from the root outwards
 };
 
@@ -28,13 +30,26 @@ struct Crossing {
 /// The panel as bars and walls.
 class FrameModel {
 public:
-  FrameModel(const PanelBrief& d, const PanelLoft& l, const std::vector<SparLine>& s) : design(d), loft(l) {
+  FrameModel(const PanelBrief& d, const PanelLoft& l, const Frame& built, bool opened) : design(d), loft(l) {
+    const std::vector<SparLine>& s = built.spars;
     const bool sheeted = d.sheeting.top || d.sheeting.bottom;
-    if (d.leadingEdge.kind != LeadingEdgeKind::none || sheeted) lines.push_back({Line::Kind::leadingEdge, nullptr, {}});
-    if (sheeted && !s.empty() && !lines.empty()) lines.push_back({Line::Kind::nose, nullptr, {}});
+    if (d.leadingEdge.kind != LeadingEdgeKind::none || sheeted)
+      lines.push_back({Line::Kind::leadingEdge, nullptr, nullptr, {}});
+    if (sheeted && !s.empty() && !lines.empty()) lines.push_back({Line::Kind::nose, nullptr, nullptr, {}});
     for (const SparLine& line : s)
-      if (sparWidth(spar(line), 0) > 0) lines.push_back({Line::Kind::spar, &line, {}});
-    if (d.trailingEdge.kind != TrailingEdgeKind::none) lines.push_back({Line::Kind::trailingEdge, nullptr, {}});
+      if (sparWidth(spar(line), 0) > 0) lines.push_back({Line::Kind::spar, &line, nullptr, {}});
+    if (d.trailingEdge.kind != TrailingEdgeKind::none)
+      lines.push_back({Line::Kind::trailingEdge, nullptr, nullptr, {}});
+    for (const HingeLine& line : built.hinges)
+      if (opened && d.surfaces[static_cast<std::size_t>(line.surface)].partsRibs()) {
+        lines.push_back({Line::Kind::hinge, nullptr, &line, {}});
+        Opened cutOut{line.from, line.to, 0, loft.span()}; // the ribs at their ends are whole
+        for (const Rib& rib : built.ribs) {
+          if (rib.t() <= line.from + 1e-6) cutOut.first = std::max(cutOut.first, rib.t());
+          if (rib.t() >= line.to - 1e-6) cutOut.last = std::min(cutOut.last, rib.t());
+        }
+        open.emplace(&line, cutOut);
+      }
     // Where each stands is asked before any is moved: the nose's place is asked of the list itself.
     std::vector<std::pair<double, Line>> placed;
     for (const Line& line : lines) placed.emplace_back(at(line, 0).x(), line);
@@ -43,7 +58,8 @@ public:
   }
 
   bool swings() const {
-    return std::count_if(lines.begin(), lines.end(), [](const Line& l) { return l.kind != Line::Kind::nose; }) < 2;
+    return std::count_if(lines.begin(), lines.end(),
+                         [](const Line& l) { return l.kind != Line::Kind::nose && l.kind != Line::Kind::hinge; }) < 2;
   }
 
   /// A rib's nodes, and the rib between them.
@@ -95,19 +111,12 @@ public:
   void addWalls() {
     const CoveringStuff& cover = design.tables.covering(design.stiffening.covering);
     for (std::size_t i = 1; i < ribsOn.size(); ++i) {
-      for (std::size_t k = 1; k < lines.size(); ++k) {
-        const std::array<int, 4> at{ribsOn[i - 1][k - 1], ribsOn[i][k - 1], ribsOn[i][k], ribsOn[i - 1][k]};
-        if (*std::min_element(at.begin(), at.end()) < 0) continue;
-        for (const bool top : {true, false}) {
-          const SheetRun* nose = design.sheeting.on(top);
-          const bool sheet = nose && underSheet(lines[k], at, top ? Face::upper : Face::lower);
-          const SheetedBays* all = sheet ? nullptr : sheetOver(static_cast<int>(i), lines[k - 1], lines[k], at, top);
-          wall(at, top,
-               sheet                                 ? skinShear(design, *nose, top)
-               : all                                 ? skinShear(design, *all, top)
-               : design.stiffening.covers(top, !top) ? cover.shear
-                                                     : 0);
-        }
+      // From line to line; a hinge line is one only where the bay is open.
+      std::size_t before = lines.size();
+      for (std::size_t k = 0; k < lines.size(); ++k) {
+        if (lines[k].kind == Line::Kind::hinge && (ribsOn[i - 1][k] < 0 || ribsOn[i][k] < 0)) continue;
+        if (before < lines.size()) addWall(i, before, k, cover.shear);
+        before = k;
       }
     }
     addDiagonals();
@@ -130,6 +139,39 @@ public:
   }
 
 private:
+  /// Bays that a surface is cut out of, mm of the span: itself, and from which rib to which they are open.
+  struct Opened {
+    double from = 0, to = 0, first = 0, last = 0;
+  };
+
+  void addWall(std::size_t bay, std::size_t ahead, std::size_t behind, double covering) {
+    const std::array<int, 4> at{ribsOn[bay - 1][ahead], ribsOn[bay][ahead], ribsOn[bay][behind],
+                                ribsOn[bay - 1][behind]};
+    if (*std::min_element(at.begin(), at.end()) < 0) return;
+    for (const bool top : {true, false}) {
+      const SheetRun* nose = design.sheeting.on(top);
+      const bool sheet = nose && underSheet(lines[behind], at, top ? Face::upper : Face::lower);
+      const SheetedBays* all = sheet ? nullptr : sheetOver(static_cast<int>(bay), lines[ahead], lines[behind], at, top);
+      wall(at, top,
+           sheet                                 ? skinShear(design, *nose, top)
+           : all                                 ? skinShear(design, *all, top)
+           : design.stiffening.covers(top, !top) ? covering
+                                                 : 0);
+    }
+  }
+
+  /// Whether the tail between two places of the span is part of a surface that moves.
+  bool tailMoves(double from, double to) const {
+    return std::any_of(open.begin(), open.end(), [&](const auto& cutOut) {
+      return cutOut.second.from < to - 1e-6 && cutOut.second.to > from + 1e-6;
+    });
+  }
+
+  /// Whether the rib there stands beside the surface, its own tail on it.
+  bool endsTail(double t) const {
+    return std::none_of(open.begin(), open.end(), [&](const auto& cutOut) { return cutOut.first->covers(t); });
+  }
+
   const Spar& spar(const SparLine& line) const { return design.spars[static_cast<std::size_t>(line.index)]; }
   const Crossing& of(int i) const { return crossings[static_cast<std::size_t>(i)]; }
   const Material& of(const std::string& material) const { return design.tables.named(material); }
@@ -146,6 +188,8 @@ private:
     }
     case Line::Kind::spar:
       return line.spar->middle.at(t);
+    case Line::Kind::hinge:
+      return line.hinge->axis.at(t);
     case Line::Kind::trailingEdge:
       break;
     }
@@ -167,6 +211,10 @@ private:
     const Point a = at(line, 0), b = at(line, span);
     const double t = metAt(rib, a.x(), b.x(), span);
     if (t < -1e-6 || t > span + 1e-6 || (line.spar && !line.spar->reaches(t))) return std::nullopt;
+    if (line.kind == Line::Kind::trailingEdge && tailMoves(t - 1e-3, t + 1e-3) && !endsTail(t)) return std::nullopt;
+    if (line.hinge)
+      if (const Opened& cutOut = open.at(line.hinge); t < cutOut.first - 1e-6 || t > cutOut.last + 1e-6)
+        return std::nullopt;
     Crossing c;
     c.t = t;
     const Point p = at(line, t);
@@ -215,9 +263,20 @@ private:
     switch (line.kind) {
     case Line::Kind::nose:
       return;
+    case Line::Kind::hinge: {
+      const Surface& surface = design.surfaces[static_cast<std::size_t>(line.hinge->surface)];
+      if (surface.wingFacing <= 0) return;
+      const Material& strip = of(surface.facingMaterial);
+      const double tall = ((a.top - a.bottom).z() + (b.top - b.bottom).z()) / 2;
+      frame.member(a.node, a.middle, b.node, b.middle,
+                   rectangularMember(strip.modulus, strip.shear, surface.wingFacing, std::max(tall, 0.5)),
+                   Point3::UnitZ());
+      return;
+    }
     case Line::Kind::leadingEdge:
     case Line::Kind::trailingEdge: {
       const bool front = line.kind == Line::Kind::leadingEdge;
+      if (!front && tailMoves(a.t, b.t)) return;
       const double wide = !front ? design.trailing.width : design.leading.width > 0 ? design.leading.width : 2;
       // A wedge's own constants are those of a strip of two thirds of its front's depth, about.
       const double deep = ((a.top - a.bottom).z() + (b.top - b.bottom).z()) / 2;
@@ -315,11 +374,13 @@ private:
     const Stiffening& s = design.stiffening;
     std::size_t front = 0;
     while (front < lines.size() && lines[front].kind != Line::Kind::spar) ++front;
-    if (front + 1 >= lines.size()) return;
+    std::size_t behind = front + 1;
+    while (behind < lines.size() && lines[behind].kind == Line::Kind::hinge) ++behind;
+    if (behind >= lines.size()) return;
     const Material& m = of(s.material);
     for (const DiagonalBar& bar : diagonalBars(s, static_cast<int>(ribsOn.size()) - 1)) {
       const auto k = static_cast<std::size_t>(bar.bay);
-      const int a = ribsOn[k - 1][bar.fromFront ? front : front + 1], b = ribsOn[k][bar.fromFront ? front + 1 : front];
+      const int a = ribsOn[k - 1][bar.fromFront ? front : behind], b = ribsOn[k][bar.fromFront ? behind : front];
       if (a < 0 || b < 0) continue;
       const bool topA = bar.fromFront ? bar.topInFront : bar.topBehind,
                  topB = bar.fromFront ? bar.topBehind : bar.topInFront;
@@ -339,6 +400,7 @@ private:
   const PanelLoft& loft;
   SpaceFrame frame;
   std::vector<Line> lines;
+  std::map<const HingeLine*, Opened> open;
   std::vector<Crossing> crossings;
   std::set<std::pair<double, int>> lapsAt; ///< place along the span, index in `crossings`
   std::vector<std::vector<int>> ribsOn;    ///< of each main rib: its crossing with each line, -1 for none
@@ -353,8 +415,9 @@ std::size_t crossingsIn(const Frame& frame) {
   return all;
 }
 
-std::optional<FrameTwist> frameTwist(const PanelBrief& d, const PanelLoft& loft, const Frame& built, double couple) {
-  FrameModel frame(d, loft, built.spars);
+std::optional<FrameTwist> frameTwist(const PanelBrief& d, const PanelLoft& loft, const Frame& built, double couple,
+                                     bool opened) {
+  FrameModel frame(d, loft, built, opened);
   if (frame.swings() || built.ribs.size() < 2 || crossingsIn(built) > mostCrossings) return std::nullopt;
   for (const Rib& rib : built.ribs) frame.addRib(rib, true);
   for (const Rib& rib : built.riblets)

@@ -22,8 +22,9 @@ std::size_t crossingsIn(const Frame& frame);
 /// Root nodes held fast. Members: caps or sheet of the spars, leading and trailing stock, ribs (also those that cross);
 /// walls that carry shear: webs between caps, sheet, covering; bars: diagonals. Spars are upright as built. Cap
 /// strips run along the main ribs. Nothing for a panel that has no two lines along the span, which would swing, and
-/// for one of more than `mostCrossings`.
-std::optional<FrameTwist> frameTwist(const PanelBrief& design, const PanelLoft& loft, const Frame& frame,
-                                     double couple);
+/// for one of more than `mostCrossings`. Where a surface is cut out, the ribs end at its hinge line, on the wing's
+/// facing; unless `opened` is false: then as if none were.
+std::optional<FrameTwist> frameTwist(const PanelBrief& design, const PanelLoft& loft, const Frame& frame, double couple,
+                                     bool opened = true);
 
 } // namespace eup

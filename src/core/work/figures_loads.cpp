@@ -106,6 +106,8 @@ const char* wordsOf(PartMass::What what) {
     return "foam";
   case PartMass::What::inCore:
     return "in the core";
+  case PartMass::What::surface:
+    return "surfaces' own parts";
   }
   return "";
 }

@@ -73,6 +73,8 @@ void clothFindings(Finder f);
 void foamFindings(Finder f);
 void foamBetweenFindings(Finder f);
 void sheetFindings(Finder f);
+void surfaceFindings(Finder f);
+void fittingFindings(Finder f);
 void holdFindings(Finder f);
 void stickFindings(Finder f);
 void twistFindings(Finder f);
@@ -80,5 +82,6 @@ void footFindings(Finder f);
 /// And against a wing as a whole.
 void massFinding(const TrueWing& aircraft, std::vector<Finding>& out);
 void softFindings(const WholeWing& wing, std::vector<Finding>& out);
+void hingeJoinFindings(const WholeWing& wing, std::vector<Finding>& out);
 
 } // namespace eup

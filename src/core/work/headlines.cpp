@@ -71,6 +71,24 @@ std::vector<std::string> headlinesOf(Stage stage, const Subject& subject) {
       return of("foam.1.", {"inner.slot", "outer.slot", "off", "innerTravelAft", "outerTravelAft"});
     return {"foam.1.blockLength", "foam.1.blockWidth", "foam.1.blockHeight",
             "foam.mass",          "foam.wrinkling",    "foam.twist"};
+  case Stage::surfaces: {
+    const std::string surface = fmt::format("surface.{}.", subject.number + 1);
+    if (subject.topic == Topic::run) return of(fmt::format("run.{}.", subject.number + 1), {"length", "extension"});
+    if (subject.topic == Topic::hardPoint)
+      return of(fmt::format("hardPoint.{}.", subject.number + 1), {"length", "there"});
+    if (subject.topic == Topic::surfaceSlide)
+      return {surface + "slideTurn", surface + "slideTurnMid", surface + "slideLength"};
+    if (subject.topic == Topic::surfaceDrive)
+      return {surface + "rod", surface + "linkUp", surface + "linkDown", surface + "reserve", surface + "play"};
+    if (subject.topic == Topic::surfaceTravel)
+      return {surface + "travelUp", surface + "travelDown", surface + "moment", surface + "weight"};
+    if (subject.topic == Topic::surfaceMake)
+      return {surface + "facing.inner", surface + "facing.outer", surface + "wingFacing.inner", surface + "mass"};
+    if (subject.topic == Topic::surfaceHinges)
+      return {surface + "hinge.1", surface + "hinge.2", surface + "hinge.3", surface + "hinge.4"};
+    return {surface + "length",       surface + "innerChord",  surface + "outerChord", surface + "innerBackBottom",
+            surface + "innerBackTop", surface + "innerRadius", surface + "moment"};
+  }
   case Stage::stock:
     if (subject.topic == Topic::cutList) return of("parts.", {"mass", "pieces"});
     return of("balance.", {"at", "wanted", "margin", "ballast"});

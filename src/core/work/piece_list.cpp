@@ -169,6 +169,21 @@ Polyline seenFromAbove(const TruePanel& panel, const Part& part) {
             {part.to.x() + half, part.to.y()},
             {part.to.x() - half, part.to.y()}};
   }
+  case Part::What::surface: {
+    const bool sheet = part.stock.form == Stock::Form::sheet, along = (part.to - part.from).norm() > 1;
+    if (along) { // from end to end: as thick as its sheet, or as wide as it is
+      const double half = (sheet ? part.stock.thickness : part.breadth) / 2;
+      return {{part.from.x() - half, part.from.y()},
+              {part.from.x() + half, part.from.y()},
+              {part.to.x() + half, part.to.y()},
+              {part.to.x() - half, part.to.y()}};
+    }
+    const bool chordwise = part.grain == GrainWay::chord;
+    const Point half =
+        chordwise ? Point(part.length / 2, part.stock.thickness / 2) : Point(part.breadth / 2, part.length / 2);
+    const Point middle(part.centre.x(), part.centre.y());
+    return rectangle(middle - half, middle + half);
+  }
   case Part::What::tip: {
     Polyline out;
     const double span = panel.shape.loft.span();

@@ -44,6 +44,9 @@ std::vector<Drawing> pagesOf(PrintPiece piece, const DrawnWing& w, Hand hand, co
   case PrintPiece::foam:
     for (const DrawnPanel& panel : w) add(packed(foamTemplates(panel, hand), frame, betweenParts));
     return out;
+  case PrintPiece::surfaces:
+    for (const DrawnPanel& panel : w) add(packed(surfacePrints(panel, hand), frame, betweenParts));
+    return out;
   case PrintPiece::benchCard:
     for (const DrawnPanel& panel : w) add(flowed(benchCard(panel, hand, frame.y()), frame, betweenBlocks));
     return out;
@@ -71,6 +74,7 @@ Drawing wholeOf(PrintPiece piece, const DrawnWing& w, Hand hand, const ExportOrd
   case PrintPiece::gauges:
   case PrintPiece::skins:
   case PrintPiece::foam:
+  case PrintPiece::surfaces:
   case PrintPiece::benchCard:
   case PrintPiece::cutList:
   case PrintPiece::strength:
@@ -173,7 +177,7 @@ DrawnWing drawn(const TrueWing& w, int wing) {
   DrawnWing out;
   for (const TruePanel& p : w.wing(wing).panels)
     out.push_back({p.design, p.shape, p.frame, p.tip, p.join, p.joiner, p.settingUp, p.strength, w.wing(wing).loads,
-                   p.parts, p.sheet, p.skins, p.foam, p.holds, w.wing(wing).held});
+                   p.parts, p.sheet, p.skins, p.foam, p.surfaces, p.hardPoints, p.holds, w.wing(wing).held});
   return out;
 }
 
@@ -221,6 +225,8 @@ const char* purposeOf(PrintPiece piece) {
     return "lay on sheet and cut: skins flat, with the ribs and spars to lay them by";
   case PrintPiece::foam:
     return "stick on ply and saw out: what the wire rides on, two for every core";
+  case PrintPiece::surfaces:
+    return "facings with their hinges, ends, bevels, linkage: lay on wood, cut, check";
   case PrintPiece::benchCard:
     return "keep in sight: block, bevel and packing as numbers and gauges";
   case PrintPiece::cutList:

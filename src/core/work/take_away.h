@@ -15,7 +15,7 @@ enum class ExportFormat { svg, dxf, pdf };
 const char* name(ExportFormat format);
 
 /// What can be printed of a wing.
-enum class PrintPiece { ribs, plan, settingUp, gauges, braces, skins, foam, benchCard, cutList, strength };
+enum class PrintPiece { ribs, plan, settingUp, gauges, braces, skins, foam, surfaces, benchCard, cutList, strength };
 inline constexpr std::array printPieceChoices{Choice{"ribs", "Ribs"},
                                               Choice{"plan", "Plan"},
                                               Choice{"setting-up", "Setting-up board"},
@@ -23,13 +23,15 @@ inline constexpr std::array printPieceChoices{Choice{"ribs", "Ribs"},
                                               Choice{"braces", "Braces"},
                                               Choice{"skins", "Skins"},
                                               Choice{"foam", "Foam templates"},
+                                              Choice{"surfaces", "Hinge surfaces"},
                                               Choice{"bench-card", "Bench cards"},
                                               Choice{"cut-list", "Cut list"},
                                               Choice{"strength", "Strength cards"}};
 static_assert(printPieceChoices.size() == wordsFor(PrintPiece::strength));
-inline constexpr PrintPiece allPieces[] = {
-    PrintPiece::ribs,  PrintPiece::plan, PrintPiece::settingUp, PrintPiece::gauges,  PrintPiece::braces,
-    PrintPiece::skins, PrintPiece::foam, PrintPiece::benchCard, PrintPiece::cutList, PrintPiece::strength};
+inline constexpr PrintPiece allPieces[] = {PrintPiece::ribs,    PrintPiece::plan,     PrintPiece::settingUp,
+                                           PrintPiece::gauges,  PrintPiece::braces,   PrintPiece::skins,
+                                           PrintPiece::foam,    PrintPiece::surfaces, PrintPiece::benchCard,
+                                           PrintPiece::cutList, PrintPiece::strength};
 /// What a piece is printed for.
 const char* purposeOf(PrintPiece piece);
 

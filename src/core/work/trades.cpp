@@ -53,6 +53,8 @@ constexpr PanelTrade ofPanels[] = {
     {sheetFigures, bits({Stage::skins}), sheetFindings, ofAll},
     {foamFigures, bits({Stage::foam}), foamFindings, kind(Built::foam)},
     {foamBetweenFigures, bits({Stage::foam}), foamBetweenFindings},
+    {surfaceFigures, bits({Stage::surfaces}), surfaceFindings, ofAll},
+    {fittingFigures, bits({Stage::surfaces, Stage::ribs}), fittingFindings},
     {nullptr, 0, holdFindings, ofAll},
     {stockFigures, bits({Stage::stock}), nullptr, ofAll},
 };
@@ -65,9 +67,13 @@ struct WingTrade {
   bool last = false; ///< told after the wing's panels
 };
 constexpr WingTrade ofWings[] = {
-    {loadFigures, bits({Stage::spars}), nullptr},     {assemblyFigures, bits({Stage::joins}), nullptr},
-    {foamJoinFigures, bits({Stage::joins}), nullptr}, {softWingFigures, bits({Stage::spars}), softFindings},
-    {bedFigures, bits({Stage::foam}), nullptr, true}, {partsFigures, bits({Stage::stock}), nullptr},
+    {loadFigures, bits({Stage::spars}), nullptr},
+    {assemblyFigures, bits({Stage::joins}), nullptr},
+    {foamJoinFigures, bits({Stage::joins}), nullptr},
+    {softWingFigures, bits({Stage::spars}), softFindings},
+    {bedFigures, bits({Stage::foam}), nullptr, true},
+    {partsFigures, bits({Stage::stock}), nullptr},
+    {rollFigures, bits({Stage::surfaces}), hingeJoinFindings, true},
 };
 
 constexpr unsigned ofAircraft = bits({Stage::panels, Stage::spars, Stage::joins});

@@ -7,6 +7,7 @@
 #include "core/joins/setting_up.h"
 #include "core/measure/finding.h"
 #include "core/parts/frame.h"
+#include "core/parts/hard_points.h"
 #include "core/parts/part.h"
 #include "core/parts/tip.h"
 #include "core/plan/judge.h"
@@ -17,6 +18,7 @@
 #include "core/strength/part_masses.h"
 #include "core/strength/soft_wing.h"
 #include "core/strength/struts.h"
+#include "core/surfaces/surface_made.h"
 
 #include <memory>
 #include <mutex>
@@ -37,8 +39,10 @@ struct TruePanel {
   std::optional<SheetPanelMade> sheet; ///< of a panel without ribs
   std::vector<Skin> skins;             ///< laid flat
   std::optional<FoamMade> foam;        ///< of a panel of foam
-  std::vector<Hold> holds;             ///< to be looked at before those close it in
-  std::vector<Part> parts;             ///< every piece once
+  std::vector<SurfaceMade> surfaces;   ///< on hinges
+  std::vector<HardPointMade> hardPoints;
+  std::vector<Hold> holds; ///< to be looked at before those close it in
+  std::vector<Part> parts; ///< every piece once
   PanelMass mass;
   PanelStrength strength;
 

@@ -30,11 +30,15 @@ TruePanel workPanel(PanelBrief d, const TruePanel* inside) {
   p.sheet = sheetPanelOf(p.design, p.shape, p.frame, p.tip);
   p.skins = skinsOf(p.design, loft, p.frame);
   p.foam = foamOf(p.design, p.shape, p.frame);
+  p.surfaces = surfacesOf(p.design, loft, p.frame);
+  p.hardPoints = hardPointsOf(p.design, loft, p.frame);
   p.holds = holdsOf(p.design, p.skins, p.joiner.has_value());
   p.parts = p.sheet ? partsOfSheetPanel(p.design, loft, p.frame, *p.sheet)
                     : builtParts(p.design, loft, p.frame, p.tip, p.skins);
   if (p.foam)
     for (Part& part : partsOfFoam(p.design, loft, p.frame, *p.foam)) p.parts.push_back(std::move(part));
+  for (Part& part : partsOfSurfaces(p.design, loft, p.frame, p.surfaces)) p.parts.push_back(std::move(part));
+  for (Part& part : partsOfHardPoints(p.design, loft, p.frame, p.hardPoints)) p.parts.push_back(std::move(part));
   for (Part& part : partsOfJoin(p.design, p.join, p.joiner, p.frame.spars)) p.parts.push_back(std::move(part));
   p.mass = panelMass(p.parts, p.frame.ribs, p.design.inboard);
   p.strength.skin = sheetSkin(p.design, loft, p.frame.ribs);
@@ -102,9 +106,18 @@ void loadPanel(TruePanel& p, const TruePanel* inside, const std::vector<LoadCase
   loadJoin(p, inside);
 }
 
+bool hasAileron(const WholeWing& w) {
+  return std::any_of(w.panels.begin(), w.panels.end(), [](const TruePanel& p) {
+    return std::any_of(p.design.surfaces.begin(), p.design.surfaces.end(),
+                       [](const Surface& s) { return rolls(s.kind); });
+  });
+}
+
 /// Even ones, each panel as stiff all along as its twist test says, where it has been made.
 std::vector<TwistStrip> stripsOf(const WholeWing& w) {
   std::vector<TwistStrip> strips;
+  // One that was only thought of counts while none is decided.
+  const bool tried = w.mirrored && w.panels.front().design.flying.aileronChord > 0 && !hasAileron(w);
   for (const TruePanel& p : w.panels) {
     const double root = meanLineMoment(p.shape.rootSection), tip = meanLineMoment(p.shape.tipSection),
                  span = p.shape.loft.span();
@@ -121,8 +134,11 @@ std::vector<TwistStrip> stripsOf(const WholeWing& w) {
                    twistAxis(p.design, p.frame.spars, frame, ahead),
                    root + (tip - root) * middle / span,
                    0};
-      if (f.aileronChord > 0 && (s.from + s.to) / 2 > f.aileronFrom * w.planform.halfSpan && w.mirrored)
-        s.aileron = f.aileronChord;
+      if (tried && (s.from + s.to) / 2 > f.aileronFrom * w.planform.halfSpan) s.aileron = f.aileronChord;
+      for (const SurfaceMade& made : p.surfaces)
+        if (rolls(p.design.surfaces[static_cast<std::size_t>(made.line.surface)].kind) && w.mirrored &&
+            made.line.covers(middle))
+          s.aileron = std::clamp(made.share, 0.01, 0.95);
       strips.push_back(s);
     }
   }
@@ -308,6 +324,13 @@ static void addFindingsOfLeft(TrueWing& w) {
                    [](const Finding& a, const Finding& b) { return a.severity > b.severity; });
 }
 
+/// Whether a surface is cut out of its tail.
+static bool opened(const TruePanel& p) {
+  return std::any_of(p.surfaces.begin(), p.surfaces.end(), [&](const SurfaceMade& made) {
+    return p.design.surfaces[static_cast<std::size_t>(made.line.surface)].partsRibs();
+  });
+}
+
 static std::variant<TrueWing, std::vector<Finding>> workOut(const Design& d) {
   if (auto contradictions = impossible(d); !contradictions.empty()) return contradictions;
   TrueWing w;
@@ -333,6 +356,9 @@ static std::variant<TrueWing, std::vector<Finding>> workOut(const Design& d) {
       },
       2);
   for (std::size_t i = 0; i < panels.size(); ++i) panels[i]->strength.twist = twists[i];
+  for (TruePanel* p : panels)
+    if (!p->sheet && !p->foam && opened(*p))
+      p->strength.uncut = frameTwist(p->design, p->shape.loft, p->frame, p->design.flying.twistCouple, false);
   for (WholeWing& wing : w.wings) wing.soft = softWingOf(wing);
   if (handsDiffer(d))
     if (auto impossibleLeft = addLeftHand(w); !impossibleLeft.empty()) return impossibleLeft;

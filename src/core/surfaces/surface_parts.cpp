@@ -1,0 +1,200 @@
+// The own pieces of surfaces on hinges: what is cut beside the panel's ribs, sheet and stock.
+#include "core/geometry/polyline.h"
+#include "core/parts/part_maker.h"
+#include "core/surfaces/surface_made.h"
+#include <algorithm>
+#include <cmath>
+#include <fmt/format.h>
+
+namespace eup {
+namespace {
+
+/// What a surface's pieces are told with.
+struct SurfaceTold {
+  PartMaker& m;
+  const SurfaceMade& made;
+  const Surface& s;
+  std::string key, name;
+
+  Part piece(const char* what, const std::string& words, const std::string& material) const {
+    Part part = PartMaker::piece(Part::What::surface, key + what, name + ", " + words, material);
+    part.drawn = DrawnOn::surfaces;
+    return part;
+  }
+  /// In the panel's axes, a place of a section in its chord axes.
+  Point3 place(const SurfaceEnd& end, const Point& chordAxes) const {
+    const Point p = end.frame.fromChord(chordAxes);
+    return {p.x(), end.t, p.y()};
+  }
+  /// Between both ends, its section there given; straight between.
+  void addLong(Part part, const std::function<Region(const SurfaceEnd&)>& section) const {
+    const Region in = section(made.inner), out = section(made.outer);
+    const double a = areaOf(in), b = areaOf(out);
+    if (a + b <= 0) return;
+    part.from = place(made.inner, centroidOf(in)), part.to = place(made.outer, centroidOf(out));
+    part.length = made.length;
+    m.addStraight(std::move(part), made.inner.t, made.outer.t, [&](double t) {
+      const double share = (t - made.inner.t) / (made.outer.t - made.inner.t);
+      const Point3 at = lerp(place(made.inner, centroidOf(in)), place(made.outer, centroidOf(out)), share);
+      return Slice{a + (b - a) * share, {at.x(), at.z()}};
+    });
+  }
+};
+
+void addFacings(const SurfaceTold& t) {
+  for (const bool own : {false, true}) {
+    const FacingStrip& strip = own ? t.made.facing : t.made.wingFacing;
+    if (strip.thickness <= 0) continue;
+    Part part = t.piece(own ? ".facing" : ".wingFacing", own ? "facing" : "facing on the wing", t.s.facingMaterial);
+    part.stock = Stock::sheet(strip.thickness);
+    part.breadth = std::max(strip.depthFrom, strip.depthTo), part.grain = GrainWay::length;
+    part.area = (strip.depthFrom + strip.depthTo) / 2 * strip.length;
+    t.addLong(std::move(part), [&](const SurfaceEnd& end) -> Region {
+      const Polyline& band = own ? end.cut.facing : end.cut.wingFacing;
+      if (own) return intersect({end.cut.outline}, {band});
+      const double deep = end.cut.depth, x = end.cut.hinge.x();
+      return {rectangle({x - strip.thickness, end.cut.bottom.y()}, {x, end.cut.bottom.y() + deep})};
+    });
+  }
+}
+
+void addEndRibs(const SurfaceTold& t) {
+  if (!t.s.ofRibs() || t.s.endRib <= 0 || t.m.d.built != Built::ribs) return;
+  for (const bool outer : {false, true}) {
+    const SurfaceEnd& end = outer ? t.made.outer : t.made.inner;
+    Part part = t.piece(outer ? ".endRib.outer" : ".endRib.inner", outer ? "outer end rib" : "inner end rib",
+                        t.m.d.ribs.material);
+    const Box box = boundsOf(end.cut.outline);
+    part.stock = Stock::sheet(t.s.endRib), part.grain = GrainWay::chord;
+    part.area = std::abs(signedArea(end.cut.outline));
+    part.length = box.width(), part.breadth = box.height(), part.outline = end.cut.outline;
+    part.grams = part.area * t.s.endRib * t.m.heavy(part.material);
+    part.at = end.t, part.centre = t.place(end, centroidOf(Region{end.cut.outline}));
+    t.m.add(std::move(part));
+  }
+}
+
+/// Sheet flat between neighbouring ribs behind the facing, on the upper face.
+void addInfills(const SurfaceTold& t) {
+  if (!t.s.ofRibs() || t.s.infill <= 0) return;
+  std::vector<double> ends{t.made.inner.t};
+  for (const Rib& rib : t.m.ribs)
+    if (t.made.line.covers(rib.t())) ends.push_back(rib.t());
+  ends.push_back(t.made.outer.t);
+  for (std::size_t i = 1; i < ends.size(); ++i) {
+    const double run = ends[i] - ends[i - 1] - t.m.d.ribs.thickness;
+    if (run <= 1) continue;
+    Part part = t.piece("", fmt::format("infill {}", i), t.s.facingMaterial);
+    constexpr double sheet = 2;
+    part.key += fmt::format(".infill.{}", i);
+    part.stock = Stock::sheet(sheet), part.grain = GrainWay::span;
+    part.length = run, part.breadth = t.s.infill, part.area = run * t.s.infill;
+    part.grams = part.area * sheet * t.m.heavy(part.material);
+    part.at = (ends[i] + ends[i - 1]) / 2;
+    const Point at = t.made.line.axis.at(part.at);
+    part.centre = {at.x() + t.s.facing + t.s.infill / 2, part.at, at.y()};
+    part.from = part.to = part.centre;
+    t.m.add(std::move(part));
+  }
+}
+
+void addGussets(const SurfaceTold& t) {
+  if (!t.s.ofRibs() || t.s.gusset <= 0 || t.made.ribs.empty()) return;
+  Part part = t.piece(".gussets", "gussets", t.s.facingMaterial);
+  constexpr double sheet = 1.5;
+  part.count = 2 * static_cast<int>(t.made.ribs.size());
+  part.stock = Stock::sheet(sheet), part.grain = GrainWay::slanting;
+  part.length = part.breadth = t.s.gusset, part.area = t.s.gusset * t.s.gusset / 2;
+  part.grams = part.count * part.area * sheet * t.m.heavy(part.material);
+  part.at = (t.made.inner.t + t.made.outer.t) / 2;
+  const Point at = t.made.line.axis.at(part.at);
+  part.centre = part.from = part.to = {at.x() + t.s.facing + t.s.gusset / 3, part.at, at.y()};
+  t.m.add(std::move(part));
+}
+
+/// As deep as the section where each stands, in either part.
+void addBlocks(const SurfaceTold& t) {
+  const Hinges& h = t.s.hinges;
+  const auto deepAt = [&](double place) {
+    const double share = (place - t.made.inner.t) / (t.made.outer.t - t.made.inner.t);
+    return t.made.inner.cut.depth + (t.made.outer.cut.depth - t.made.inner.cut.depth) * std::clamp(share, 0.0, 1.0);
+  };
+  const auto block = [&](const std::string& what, const std::string& words, double at, double along, double chordwise,
+                         double aft) {
+    const double deep = deepAt(at);
+    if (deep <= 0.2) return;
+    Part part = t.piece("", words, h.material);
+    part.key += what;
+    part.stock = Stock::block(chordwise, deep), part.grain = GrainWay::span;
+    part.length = along, part.breadth = chordwise;
+    part.grams = along * chordwise * deep * t.m.heavy(h.material);
+    part.at = at;
+    const Point axis = t.made.line.axis.at(at);
+    part.centre = part.from = part.to = {axis.x() + aft, at, axis.y()};
+    t.m.add(std::move(part));
+  };
+  if (h.block > 0 && t.s.partsRibs())
+    for (std::size_t i = 0; i < t.made.hinges.size(); ++i) {
+      constexpr double behindSlot = 2; // mm of wood past what is let in
+      const double deep = h.deep + behindSlot;
+      block(fmt::format(".hinge.{}.wing", i + 1), fmt::format("hinge {}, block in the wing", i + 1), t.made.hinges[i].t,
+            h.block, deep, -t.s.wingFacing - deep / 2);
+      if (t.s.ofRibs())
+        block(fmt::format(".hinge.{}.surface", i + 1), fmt::format("hinge {}, block in it", i + 1), t.made.hinges[i].t,
+              h.block, deep, t.s.facing + deep / 2);
+    }
+  if (t.made.driven && t.s.drive.hornBlock > 0 && t.s.ofRibs())
+    block(".hornBlock", "block under the horn", t.made.driven->at.t, t.s.drive.hornBlock, t.s.drive.hornBlock,
+          t.s.facing + t.s.drive.hornBlock / 2);
+}
+
+/// A piece that is of its own wood: solid, or a core with sheet round it; a spoiler's plate.
+void addOwn(const SurfaceTold& t) {
+  if (t.s.plateLike()) {
+    Part part = t.piece(".plate", "plate", t.s.material);
+    part.stock = Stock::sheet(t.s.plate), part.grain = GrainWay::span;
+    part.length = t.made.length, part.breadth = t.s.plateChord, part.area = part.length * part.breadth;
+    part.grams = part.area * t.s.plate * t.m.heavy(part.material);
+    part.at = (t.made.inner.t + t.made.outer.t) / 2;
+    const Point at = t.made.line.axis.at(part.at);
+    part.centre = part.from = part.to = {at.x() + t.s.plateChord / 2, part.at, at.y()};
+    t.m.add(std::move(part));
+    return;
+  }
+  if (!t.s.partsRibs() || t.s.ofRibs()) return;
+  const bool skinned = t.s.built == SurfaceBuilt::skinned;
+  const auto core = [&](const SurfaceEnd& end) -> Region {
+    return skinned ? grown({end.cut.outline}, -t.s.skin) : Region{end.cut.outline};
+  };
+  Part part = t.piece(".core", skinned ? "core" : "of one piece", t.s.material);
+  const Box in = boundsOf(core(t.made.inner)), out = boundsOf(core(t.made.outer));
+  part.stock = Stock::block(std::max(in.width(), out.width()), std::max(in.height(), out.height()));
+  part.breadth = std::max(in.width(), out.width()), part.grain = GrainWay::span;
+  t.addLong(std::move(part), core);
+  if (!skinned) return;
+  Part sheet = t.piece(".skin", "sheet bent round it", t.s.skinMaterial);
+  sheet.stock = Stock::sheet(t.s.skin), sheet.grain = GrainWay::span;
+  sheet.breadth = std::max(perimeterOf(t.made.inner.cut.outline), perimeterOf(t.made.outer.cut.outline));
+  sheet.area = (perimeterOf(t.made.inner.cut.outline) + perimeterOf(t.made.outer.cut.outline)) / 2 * t.made.length;
+  t.addLong(std::move(sheet), [&](const SurfaceEnd& end) { return subtract({end.cut.outline}, core(end)); });
+}
+
+} // namespace
+
+std::vector<Part> partsOfSurfaces(const PanelBrief& d, const PanelLoft& loft, const Frame& frame,
+                                  const std::vector<SurfaceMade>& surfaces) {
+  PartMaker maker(d, loft, frame);
+  for (const SurfaceMade& made : surfaces) {
+    const Surface& s = d.surfaces[static_cast<std::size_t>(made.line.surface)];
+    const SurfaceTold told{maker, made, s, fmt::format("surface.{}", made.line.surface + 1), s.name};
+    addFacings(told);
+    addEndRibs(told);
+    addInfills(told);
+    addGussets(told);
+    addBlocks(told);
+    addOwn(told);
+  }
+  return std::move(maker.out);
+}
+
+} // namespace eup
