@@ -261,6 +261,7 @@ void Board::pullTo(QPointF p) {
     return;
   }
   document.edit(drag->handle.undoName, next.value(), "drag:" + drag->handle.name);
+  update(); // what is no decision may have moved too
 }
 
 void Board::mousePressEvent(QMouseEvent* event) {
@@ -329,6 +330,7 @@ void Board::nudge(const QPointF& direction, Qt::KeyboardModifiers modifiers) {
     document.edit(handle.undoName, next.value(), "nudge:" + handle.name);
   else
     Q_EMIT said(QString::fromStdString(next.problem().text()));
+  update();
 }
 
 bool Board::event(QEvent* event) {

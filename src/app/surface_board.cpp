@@ -237,7 +237,8 @@ void SurfaceBoard::drawSection(Ink& ink, const SurfaceMade& made, const SurfaceE
   Region wing = intersect({outline}, {end.cut.wing}), moves{end.cut.outline};
   Region touch = intersect(wing, {turned(end.cut.outline, hinge, turn)});
   const auto strip = [&](const Polyline& band) { return band.empty() ? Region{} : intersect({outline}, {band}); };
-  const Region onWing = strip(end.cut.wingFacing), onIt = intersect(strip(end.cut.facing), moves);
+  const Region onWing = strip(end.cut.wingFacing),
+               onIt = s.ofRibs() ? intersect(strip(end.cut.facing), moves) : Region{};
   if (large) { // only what lies about the hinge
     const double room = 0.19 * breadth() / size;
     const Region window{rectangle(hinge - Point(room, room), hinge + Point(room, room))};
@@ -437,13 +438,12 @@ std::vector<Handle> SurfaceBoard::handles() const {
   Handle swingIt{
       tr("trailing edge of the %1, to swing it").arg(name), at, at, Qt::SizeVerCursor, tr("Swing"), {}, true};
   swingIt.pull = [this, number = made->line.surface, at, id = here(),
-                  centre = section + Point(side * end.cut.hinge.x(), end.cut.hinge.y()) * size, side,
+                  centre = Point(section + Point(side * end.cut.hinge.x(), end.cut.hinge.y()) * size), side,
                   most = s.whole() || !s.plateLike() ? degToRad(85.0) : degToRad(89.0)](
                      const Design& design, const Point& by) -> Result<Design> {
     const Point arm = at + by - centre;
     swing = std::clamp(std::atan2(arm.y(), side * arm.x()), -most, most);
     swungSurface = number, swungPanel = id;
-    const_cast<SurfaceBoard*>(this)->update();
     return design;
   };
   out.push_back(std::move(swingIt));

@@ -42,7 +42,7 @@ template <class Row> QString take(Row& row, int column, const QString& text) {
 
 TablesDialog::TablesDialog(const Design& d, Shelf open, Asking& ask, QWidget* parent)
     : QDialog(parent), asking(ask), design(d), rows(d.own) {
-  setWindowTitle(tr("Materials and load factors"));
+  setWindowTitle(tr("Materials, load factors, servos"));
   resize(1120, 620);
   auto* column = new QVBoxLayout(this);
   auto* words = new QLabel(tr("Means of clear stuff, and what builders reckon with; each says where it is known from. "
@@ -54,7 +54,9 @@ TablesDialog::TablesDialog(const Design& d, Shelf open, Asking& ask, QWidget* pa
   column->addWidget(words);
   tabs = new QTabWidget(this);
   tabs->setObjectName("shelves");
-  const QString names[] = {tr("Woods, tubes, foams"), tr("Coverings"), tr("Glues"), tr("Load factors")};
+  const std::array<QString, 5> names{tr("Woods, tubes, foams"), tr("Coverings"), tr("Glues"), tr("Load factors"),
+                                     tr("Servos")};
+  static_assert(names.size() == shelves.size());
   for (const Shelf s : shelves) {
     tables[static_cast<std::size_t>(s)] = makeTable(s);
     tabs->addTab(table(s), names[static_cast<std::size_t>(s)]);

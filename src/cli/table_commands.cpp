@@ -1,22 +1,18 @@
 #include "cli/table_commands.h"
 #include "cli/commands.h"
+#include "cli/csv.h"
 #include <fmt/format.h>
 #include <ostream>
 
 namespace eup::cli {
 namespace {
 
-std::string quoted(const std::string& text) {
-  std::string out = "\"";
-  for (const char c : text) out += c == '"' ? std::string("\"\"") : std::string(1, c);
-  return out + "\"";
-}
-
 /// A line for each value of each row: the tables have different columns.
 template <class Row> void list(const char* table, const std::vector<Row>& rows, std::ostream& out) {
   for (const Row& r : rows)
     for (const Column<Row>& c : columnsOf(&r))
-      out << fmt::format("{},{},{},{},{:.6g},{}\n", table, r.key, quoted(r.label), c.key, r.*c.value, quoted(r.source));
+      out << fmt::format("{},{},{},{},{:.6g},{}\n", table, r.key, inQuotes(r.label), c.key, r.*c.value,
+                         inQuotes(r.source));
 }
 
 } // namespace

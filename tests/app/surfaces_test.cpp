@@ -129,7 +129,7 @@ TEST_F(SurfaceStage, AFlapInItsTrack) {
   part("surface.0");
   put("addSurface", 1);
   part("surfaceSlide.0");
-  press("surfaces.0.slide.fitted");
+  QTest::keyClick(find<QCheckBox>("surfaces.0.slide.fitted"), Qt::Key_Space);
   ASSERT_TRUE(design().inner().surfaces[0].slide.fitted);
   type("surfaces.0.slide.endDown", "20");
   EXPECT_GT(figure("surface.1.slideTurn"), 0.1);
@@ -161,7 +161,7 @@ TEST_F(SurfaceStage, LeadsAndHardPoints) {
   EXPECT_TRUE(design().inner().runs.empty());
   stage(4);
   part("lightening.0");
-  press("lightening.bored");
+  QTest::keyClick(find<QCheckBox>("lightening.bored"), Qt::Key_Space);
   EXPECT_GT(figure("lightening.mass"), 0.05);
   EXPECT_TRUE(isDrawn(*board()));
 }

@@ -15,9 +15,9 @@ namespace eup {
 namespace {
 
 const std::map<std::string, int> floors{
-    {"measure", 0}, {"files", 0},    {"geometry", 1}, {"section", 2},  {"plan", 2},    {"design", 3},
-    {"loft", 4},    {"parts", 5},    {"joins", 5},    {"strength", 5}, {"balance", 5}, {"skins", 5},
-    {"foam", 5},    {"surfaces", 5}, {"drawing", 6},  {"exchange", 6}, {"work", 7}};
+    {"measure", 0}, {"files", 0},    {"geometry", 1}, {"section", 2},  {"plan", 2},     {"design", 3},
+    {"loft", 4},    {"parts", 5},    {"joins", 5},    {"strength", 5}, {"balance", 5},  {"skins", 5},
+    {"foam", 5},    {"surfaces", 5}, {"bench", 5},    {"drawing", 6},  {"exchange", 6}, {"work", 7}};
 
 // Trades that may use another of their own floor; docs/architecture.md says why.
 const std::set<std::pair<std::string, std::string>> sideways{

@@ -279,7 +279,7 @@ struct CutOutPanel {
     return 1.2 * chord *
            (0.2969 * std::sqrt(x) - 0.1260 * x - 0.3516 * x * x + 0.2843 * x * x * x - 0.1015 * x * x * x * x);
   }
-  static double tail() { return (chord - 1) / chord; } // the middle of an upright strip of 2 by 9
+  static double tail() { return (chord - 0.5) / chord; } // the middle of an upright strip of 1 by 9
   static int node(int rib, int line) { return 4 * rib + line; }
   explicit CutOutPanel(bool cut) : opened(cut) {
     const double lines[] = {front_, back, hinge, tail()};
@@ -288,17 +288,17 @@ struct CutOutPanel {
     const auto between = [&](double a, double b) { return (depth(a) + depth(b)) / 2; };
     for (int i = 0; i < ribs; ++i) {
       const bool open = cut && i > first && i < last, faced = cut && i >= first && i <= last;
-      members.push_back({node(i, 0), node(i, 1), 0, 0, 2, between(front_, back)});
-      if (faced) members.push_back({node(i, 1), node(i, 2), 0, 0, 2, between(back, hinge)});
-      if (faced && !open) members.push_back({node(i, 2), node(i, 3), 0, 0, 2, between(hinge, tail())});
-      if (!faced) members.push_back({node(i, 1), node(i, 3), 0, 0, 2, between(back, tail())});
+      members.push_back({node(i, 0), node(i, 1), 0, 0, 1, between(front_, back)});
+      if (faced) members.push_back({node(i, 1), node(i, 2), 0, 0, 1, between(back, hinge)});
+      if (faced && !open) members.push_back({node(i, 2), node(i, 3), 0, 0, 1, between(hinge, tail())});
+      if (!faced) members.push_back({node(i, 1), node(i, 3), 0, 0, 1, between(back, tail())});
       if (i + 1 == ribs) break;
-      members.push_back({node(i, 0), node(i + 1, 0), 0, 0, 2, depth(front_)});
-      members.push_back({node(i, 1), node(i + 1, 1), 0, 0, 2, depth(back)});
+      members.push_back({node(i, 0), node(i + 1, 0), 0, 0, 1, depth(front_)});
+      members.push_back({node(i, 1), node(i + 1, 1), 0, 0, 1, depth(back)});
       if (cut && i >= first && i < last)
-        members.push_back({node(i, 2), node(i + 1, 2), 0, 0, 2, depth(hinge)});
+        members.push_back({node(i, 2), node(i + 1, 2), 0, 0, 1, depth(hinge)});
       else
-        members.push_back({node(i, 3), node(i + 1, 3), 0, 0, 2, 9});
+        members.push_back({node(i, 3), node(i + 1, 3), 0, 0, 1, 9});
     }
   }
   Point3 at(int i, double up = 0) const { return nodes[static_cast<std::size_t>(i)] + Point3(0, 0, up); }
@@ -316,20 +316,20 @@ struct CutOutPanel {
     p.sections.root.kind = p.sections.tip.kind = SectionKind::naca;
     p.sections.root.naca = p.sections.tip.naca = "0012";
     p.ribs.count = ribs, p.ribs.material = "own-1";
-    p.ribs.thickness = p.ribs.rootThickness = p.ribs.tipThickness = 2;
+    p.ribs.thickness = p.ribs.rootThickness = p.ribs.tipThickness = 1;
     for (const double x : {front_, back}) {
       Spar s;
-      s.kind = SparKind::fullDepth, s.sheet = 2, s.sheetMaterial = "own-1";
+      s.kind = SparKind::fullDepth, s.sheet = 1, s.sheetMaterial = "own-1";
       s.rootFraction = s.tipFraction = x;
       p.spars.push_back(s);
     }
-    p.trailingEdge.kind = TrailingEdgeKind::square, p.trailingEdge.width = 2, p.trailingEdge.height = 9;
+    p.trailingEdge.kind = TrailingEdgeKind::square, p.trailingEdge.width = 1, p.trailingEdge.height = 9;
     p.trailingEdge.material = "own-1";
     p.stiffening.covering = uncovered;
     if (!opened) return d;
     Surface s;
     s.from = first * bay, s.to = last * bay, s.chordFrom = s.chordTo = hinge, s.at = HingeAt::middle;
-    s.wingFacing = 2, s.facingMaterial = "own-1";
+    s.wingFacing = 1, s.facingMaterial = "own-1";
     p.surfaces = {s};
     return d;
   }

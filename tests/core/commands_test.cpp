@@ -87,7 +87,7 @@ TEST_F(Commands, ExportWritesTheChosenHand) {
   const Ran one =
       run({"export", demoFile(), "--to", (folder.path / "out").string(), "--format", "dxf", "--hand", "left"});
   EXPECT_EQ(one.code, cli::fine) << one.err;
-  EXPECT_EQ(std::count(one.out.begin(), one.out.end(), '\n'), 8);
+  EXPECT_EQ(std::count(one.out.begin(), one.out.end(), '\n'), 9);
   EXPECT_EQ(one.out.find("right"), std::string::npos);
 }
 

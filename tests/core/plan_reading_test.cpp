@@ -222,6 +222,30 @@ TEST(Judging, FindsAHiddenPanelBreak) {
   EXPECT_NEAR(*judge(withVerdict(plan, "break.right", false), LengthUnit::mm).layout.halfSpan, 600, 0.5);
 }
 
+// A hinge line that was read at three quarters of the chord, from 300 to 540 mm, becomes a surface's.
+TEST(Judging, HingeLinesBecomeSurfaces) {
+  Plan plan = synthetic(1e9, 0, 0);
+  for (const double t : {300.0, 380.0, 460.0, 540.0}) {
+    const double le = 500 + 0.03 * t, te = 2500 - 0.05 * t;
+    plan.readings.push_back({"", ReadingKind::hinge, 1, Hand::right, 1, {{1000 + 10 * t, le + 0.75 * (te - le)}}});
+  }
+  const JudgedPlan judged = judge(plan, LengthUnit::mm);
+  ASSERT_EQ(judged.layout.hinges.size(), 1U);
+  const Design used = withReadings(Design{}, judged).design;
+  ASSERT_EQ(used.inner().surfaces.size(), 1U);
+  const Surface& s = used.inner().surfaces[0];
+  EXPECT_NEAR(s.from, 300, 0.5);
+  EXPECT_NEAR(s.to, 540, 0.5);
+  EXPECT_NEAR(s.chordFrom, 0.75, 0.002);
+  EXPECT_NEAR(s.chordTo, 0.75, 0.002);
+  // Read again over a surface that is decided already, only its line is moved.
+  Design before = used;
+  before.inner().surfaces[0].name = "port aileron", before.inner().surfaces[0].from = 10;
+  const Design again = withReadings(before, judged).design;
+  EXPECT_EQ(again.inner().surfaces[0].name, "port aileron");
+  EXPECT_NEAR(again.inner().surfaces[0].from, 300, 0.5);
+}
+
 TEST(Judging, LaysOutAPanelForEveryJointThatWasRead) {
   Plan plan = synthetic(360, 1.2, 0);
   plan.readings.push_back({"", ReadingKind::joint, 1, Hand::right, 1, {{1000 + 3600, 400}, {1000 + 3600, 2600}}});

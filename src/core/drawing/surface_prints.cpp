@@ -78,6 +78,20 @@ Drawing facingDrawing(const SurfacePrint& p, bool own) {
                    p.len(h.deep), p.len(proud))});
 }
 
+/// Both facings one over the other: long as they are, they share their pages.
+Drawing facingsDrawing(const SurfacePrint& p) {
+  Drawing d = p.blank();
+  double under = 0;
+  for (const bool own : {true, false}) {
+    if ((own ? p.made.facing : p.made.wingFacing).thickness <= 0) continue;
+    const Drawing one = facingDrawing(p, own);
+    const Box box = one.bounds();
+    d.add(one, {0, under - box.high.y()});
+    under -= box.height() + 8;
+  }
+  return d;
+}
+
 void cross(Drawing& d, const Point& at) {
   d.line(Layer::mark, at - Point(3, 0), at + Point(3, 0));
   d.line(Layer::mark, at - Point(0, 3), at + Point(0, 3));
@@ -102,18 +116,20 @@ Drawing endDrawing(const SurfacePrint& p, bool outer) {
   return p.finished(std::move(d), lines);
 }
 
-/// A corner that is laid against the front of the surface: its slanting side is the bevel.
+/// A card with a notch that lies over the corner between face and bevel.
 std::optional<Drawing> bevelGauge(const SurfacePrint& p, bool outer, bool top) {
   const HingeSection& cut = (outer ? p.made.outer : p.made.inner).cut;
   const double bevel = top ? cut.bevelTop : cut.bevelBottom, deep = top ? cut.bevelLongTop : cut.bevelLongBottom;
   if (deep <= 0.3) return std::nullopt;
+  const double corner = cornerOf(cut, top) + bevel;
   Drawing d = p.blank();
-  constexpr double high = 25, base = 40;
-  d.loop(Layer::cut, {{0, 0}, {base, 0}, {base, high}, {high * std::tan(bevel), high}});
-  d.line(Layer::mark, {2, 2}, {2 + 6, 2});
-  return p.finished(std::move(d), {fmt::format("{} {}: bevel {}, {} end: {}", p.s.name, nameLarge(p.hand),
-                                               top ? "on top" : "below", outer ? "outer" : "inner", p.deg(bevel)),
-                                   "long side along the face, slanting side on the bevel"});
+  constexpr double far = 100;
+  const Polyline wood{{0, 0}, {far, 0}, {far, far}, Point(std::cos(corner), std::sin(corner)) * far};
+  d.region(Layer::cut, subtract({rectangle({-12, -12}, {36, 22})}, {wood}));
+  return p.finished(std::move(d), {fmt::format("{} {}: bevel {}, {} end: {} out of square; {} in the notch", p.s.name,
+                                               nameLarge(p.hand), top ? "on top" : "below", outer ? "outer" : "inner",
+                                               p.deg(bevel), p.deg(corner)),
+                                   "cut the notch out: its long side along the face, its short side on the bevel"});
 }
 
 /// What is sawn off a rib, where the surface is built by itself.
@@ -224,8 +240,7 @@ std::vector<Drawing> surfacePrints(const DrawnPanel& w, Hand hand) {
   std::vector<Drawing> out;
   for (const SurfaceMade& made : w.surfaces) {
     const SurfacePrint p{w, made, w.design.surfaces[static_cast<std::size_t>(made.line.surface)], hand};
-    if (made.facing.thickness > 0) out.push_back(facingDrawing(p, true));
-    if (made.wingFacing.thickness > 0) out.push_back(facingDrawing(p, false));
+    if (made.facing.thickness > 0 || made.wingFacing.thickness > 0) out.push_back(facingsDrawing(p));
     if (p.s.partsRibs())
       for (const bool outer : {false, true}) {
         if (!(outer ? made.outer : made.inner).cut.outline.empty()) out.push_back(endDrawing(p, outer));

@@ -149,7 +149,7 @@ void addRibParts(PartMaker& m, const Rib& rib) {
   for (const HingeCut& cut : rib.hinges)
     if (m.d.surfaces[static_cast<std::size_t>(cut.surface)].built == SurfaceBuilt::apart) {
       Part tail = PartMaker::piece(
-          Part::What::ribs, fmt::format("rib.{}.tail{}", rib.name().substr(1), cut.surface + 1),
+          Part::What::surface, fmt::format("rib.{}.tail{}", rib.name().substr(1), cut.surface + 1),
           fmt::format("{}, {}", rib.name(), m.d.surfaces[static_cast<std::size_t>(cut.surface)].name), part.material);
       const Box room = boundsOf(cut.tail);
       if (room.empty()) continue;
@@ -164,11 +164,11 @@ void addRibParts(PartMaker& m, const Rib& rib) {
     }
   const Region& whole = asCut(m.d, rib);
   const Box box = boundsOf(whole);
-  part.area = rib.cutArea - tails;
+  part.area = areaOf(whole);
   part.length = box.empty() ? 0 : box.width(), part.breadth = box.empty() ? 0 : box.height();
   part.grain = GrainWay::chord;
   part.drawn = DrawnOn::ribs;
-  part.grams = part.area * rib.thickness * m.heavy(part.material) * (rib.shared ? 0.5 : 1);
+  part.grams = (rib.cutArea - tails) * rib.thickness * m.heavy(part.material) * (rib.shared ? 0.5 : 1);
   const auto [in, away] = rib.body();
   const double across = (in + away) / 2; // of its middle from its plane
   part.centre = rib.inPanel(centroidOf(whole)) +

@@ -60,11 +60,19 @@ Point onFace(const Polyline& face, double u, double side) {
   return {u, side * *along - side * far};
 }
 
+/// What of a face, nose to tail, lies behind u, with the point before it.
+Polyline behind(const Polyline& face, double u) {
+  std::size_t from = face.size();
+  while (from > 0 && face[from - 1].x() >= u) --from;
+  return {face.begin() + static_cast<std::ptrdiff_t>(from > 0 ? from - 1 : 0), face.end()};
+}
+
 /// How far the surface's edge on a face has to be turned back (rad) so that it clears; the corner is where it meets
 /// the face.
-double bevelOn(const Polyline& face, double side, double gap, double travel) {
+double bevelOn(const Polyline& whole, double side, double gap, double travel) {
   if (travel <= 0) return 0;
   const Point pivot(gap / 2, 0);
+  const Polyline face = behind(whole, 0); // a bevel leans aft
   const auto clears = [&](double bevel) {
     const Point way(std::sin(bevel), side * std::cos(bevel));
     const auto along = meets(pivot, way, face);
@@ -75,7 +83,7 @@ double bevelOn(const Polyline& face, double side, double gap, double travel) {
   };
   if (clears(0)) return 0;
   double low = 0, high = travel;
-  for (int i = 0; i < 50; ++i) {
+  for (int i = 0; i < 40; ++i) {
     const double middle = (low + high) / 2;
     (clears(middle) ? high : low) = middle;
   }

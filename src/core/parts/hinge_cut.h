@@ -4,6 +4,7 @@
 #include "core/geometry/region.h"
 #include "core/parts/spar_line.h"
 #include "core/parts/surface_place.h"
+#include <numbers>
 #include <vector>
 
 namespace eup {
@@ -41,6 +42,11 @@ struct HingeSection {
   Polyline wingFacing, facing;                  ///< loops that hold the facings' strips; empty without
   Polyline outline;                             ///< the surface as it is shaped, closed; its skins on
 };
+
+/// The wood's angle between a surface's uncut front and a face behind it, rad: what a facing is planed to there.
+inline double cornerOf(const HingeSection& cut, bool top) {
+  return std::numbers::pi / 2 + (top ? cut.slopeTop : -cut.slopeBottom);
+}
 
 /// `upper` and `lower` are the section's faces, nose to tail, in chord axes; `across` how much longer than square to
 /// the hinge line things are in its plane (1 ÷ cos); `washout` of its chord line against the board.

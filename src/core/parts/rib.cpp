@@ -306,7 +306,7 @@ Rib cutRib(const PanelBrief& d, const PanelLoft& loft, const std::vector<SparLin
 
 const Region& asCut(const PanelDesign& d, const Rib& rib) {
   for (const HingeCut& cut : rib.hinges) // what was before the first is whole
-    if (d.surfaces[static_cast<std::size_t>(cut.surface)].built != SurfaceBuilt::apart) return cut.whole;
+    if (d.surfaces[static_cast<std::size_t>(cut.surface)].built == SurfaceBuilt::sawnOff) return cut.whole;
   return rib.wood;
 }
 

@@ -83,12 +83,11 @@ Weight weightAt(const PanelBrief& d, const PanelLoft& loft, const HingeLine& lin
 
 void weigh(SurfaceMade& m, const PanelBrief& d, const PanelLoft& loft, const Frame& frame, const Surface& s) {
   Weight sum;
-  constexpr int steps = 8;
-  const double from = m.inner.t, to = m.outer.t;
-  for (int i = 0; i < steps; ++i) {
-    const double t = from + (to - from) * (i + 0.5) / steps;
-    const Weight w = weightAt(d, loft, m.line, s, t);
-    sum.grams += w.grams * (to - from) / steps, sum.moment += w.moment * (to - from) / steps;
+  const double half = (m.outer.t - m.inner.t) / 2, middle = (m.outer.t + m.inner.t) / 2;
+  for (const auto& [at, share] : {std::pair(-0.7745966692414834, 5.0 / 9), std::pair(0.0, 8.0 / 9),
+                                  std::pair(0.7745966692414834, 5.0 / 9)}) { // Gauss's three places
+    const Weight w = weightAt(d, loft, m.line, s, middle + half * at);
+    sum.grams += w.grams * half * share, sum.moment += w.moment * half * share;
   }
   const auto addRib = [&](const Region& wood, double thickness, const std::string& material, double hinge) {
     sum.add(areaOf(wood) * thickness * d.tables.named(material).density * 1e-6, centroidOf(wood).x() - hinge);

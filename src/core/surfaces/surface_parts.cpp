@@ -33,6 +33,8 @@ struct SurfaceTold {
     if (a + b <= 0) return;
     part.from = place(made.inner, centroidOf(in)), part.to = place(made.outer, centroidOf(out));
     part.length = made.length;
+    if (part.stock.form == Stock::Form::sheet) // of what is left of it when it is planed
+      part.area = (a + b) / 2 * (made.outer.t - made.inner.t) / part.stock.thickness;
     m.addStraight(std::move(part), made.inner.t, made.outer.t, [&](double t) {
       const double share = (t - made.inner.t) / (made.outer.t - made.inner.t);
       const Point3 at = lerp(place(made.inner, centroidOf(in)), place(made.outer, centroidOf(out)), share);
@@ -48,7 +50,6 @@ void addFacings(const SurfaceTold& t) {
     Part part = t.piece(own ? ".facing" : ".wingFacing", own ? "facing" : "facing on the wing", t.s.facingMaterial);
     part.stock = Stock::sheet(strip.thickness);
     part.breadth = std::max(strip.depthFrom, strip.depthTo), part.grain = GrainWay::length;
-    part.area = (strip.depthFrom + strip.depthTo) / 2 * strip.length;
     t.addLong(std::move(part), [&](const SurfaceEnd& end) -> Region {
       const Polyline& band = own ? end.cut.facing : end.cut.wingFacing;
       if (own) return intersect({end.cut.outline}, {band});
@@ -67,7 +68,7 @@ void addEndRibs(const SurfaceTold& t) {
     const Box box = boundsOf(end.cut.outline);
     part.stock = Stock::sheet(t.s.endRib), part.grain = GrainWay::chord;
     part.area = std::abs(signedArea(end.cut.outline));
-    part.length = box.width(), part.breadth = box.height(), part.outline = end.cut.outline;
+    part.length = box.width(), part.breadth = box.height();
     part.grams = part.area * t.s.endRib * t.m.heavy(part.material);
     part.at = end.t, part.centre = t.place(end, centroidOf(Region{end.cut.outline}));
     t.m.add(std::move(part));
@@ -175,7 +176,6 @@ void addOwn(const SurfaceTold& t) {
   Part sheet = t.piece(".skin", "sheet bent round it", t.s.skinMaterial);
   sheet.stock = Stock::sheet(t.s.skin), sheet.grain = GrainWay::span;
   sheet.breadth = std::max(perimeterOf(t.made.inner.cut.outline), perimeterOf(t.made.outer.cut.outline));
-  sheet.area = (perimeterOf(t.made.inner.cut.outline) + perimeterOf(t.made.outer.cut.outline)) / 2 * t.made.length;
   t.addLong(std::move(sheet), [&](const SurfaceEnd& end) { return subtract({end.cut.outline}, core(end)); });
 }
 

@@ -95,7 +95,7 @@ void facingFigures(const SurfaceTold& f) {
   for (const bool outer : {false, true})
     for (const bool top : {true, false}) {
       const HingeSection& cut = (outer ? f.made.outer : f.made.inner).cut;
-      const double slope = top ? cut.slopeTop : cut.slopeBottom, angle = pi / 2 + (top ? slope : -slope);
+      const double slope = top ? cut.slopeTop : cut.slopeBottom, angle = cornerOf(cut, top);
       f.add(fmt::format("plane.{}{}", outer ? "outer" : "inner", top ? "Top" : "Bottom").c_str(),
             fmt::format("Plane the facing to, {}, {} end", top ? "on top" : "below", outer ? "outer" : "inner"), angle,
             Quantity::angle,

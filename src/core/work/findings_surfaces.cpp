@@ -10,14 +10,14 @@ namespace {
 
 /// One surface that findings are about.
 struct Accused {
-  mutable Finder f;
+  Finder f;
   const Surface& s;
   std::string path;
   void say(const char* key, Severity severity, std::string what, std::string detail, std::string remedy,
            std::initializer_list<const char*> decisions, std::optional<int> rib = {}) const {
     Finding finding{key, severity, Stage::surfaces, std::move(what), std::move(detail), std::move(remedy), rib, {}};
     for (const char* d : decisions) finding.decisions.push_back(path + d);
-    f.say(std::move(finding));
+    f.out.push_back(std::move(finding));
   }
   std::string deg(double rad) const { return told(rad, Quantity::angle, f.w.design.unit); }
 };
@@ -97,6 +97,21 @@ void cutFindings(const Accused& a, const SurfaceMade& made) {
           fmt::format("{} behind the hinge line; stock and facing take {}",
                       a.f.len(std::min(made.inner.chord, made.outer.chord)), a.f.len(stock + a.s.facing)),
           "Make it of one solid piece.", {"built", "facing", "chordFrom", "chordTo"});
+  for (const Skin& skin : w.skins) {
+    const double t = (made.inner.t + made.outer.t) / 2;
+    if (t < skin.inner || t > skin.outer || a.s.built == SurfaceBuilt::sawnOff) continue;
+    const auto zones = zonesOf(w.design, w.shape.loft);
+    const double hinge = made.line.axis.at(t).x(), nose = w.shape.loft.frameAt(t).le.x();
+    const double share = (hinge - nose) / w.shape.loft.frameAt(t).chord;
+    const bool across = std::any_of(zones.begin(), zones.end(), [&](const Zone& zone) {
+      return t > zone.place.inner && t < zone.place.outer && zone.place.from.at(t) < share - 0.01 &&
+             zone.place.to.at(t) > share + 0.01;
+    });
+    if (!across) continue;
+    a.say("surface.sheet", Severity::note, fmt::format("Sheet runs across the {}'s gap", a.s.name),
+          "Its pattern is drawn in one piece", "Saw it along the hinge line, or end it there.", {"built"});
+    break;
+  }
   constexpr double straight = 0.3; // mm
   if (made.line.worstGap > straight)
     a.say("surface.straight", Severity::warning, fmt::format("The {}'s hinge line leaves the face", a.s.name),

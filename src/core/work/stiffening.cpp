@@ -83,7 +83,11 @@ std::vector<StiffeningTrial> stiffeningTrials(const TruePanel& panel, const Prog
     if (!twist || twist->twist <= 0) continue;
     const double gain = panel.strength.twist->twist / twist->twist,
                  grams = gramsOf(builtParts(changed, panel.shape.loft, frame, panel.tip,
-                                            skinsOf(changed, panel.shape.loft, frame))) -
+                                            skinsOf(changed, panel.shape.loft, frame))) +
+                         gramsOf(partsOfSurfaces(changed, panel.shape.loft, frame,
+                                                 surfacesOf(changed, panel.shape.loft, frame))) +
+                         gramsOf(partsOfHardPoints(changed, panel.shape.loft, frame,
+                                                   hardPointsOf(changed, panel.shape.loft, frame))) -
                          asBuilt;
     constexpr double nothing = 1e-6; // sheet that already reaches as far, by another rule
     if (std::abs(gain - 1) < nothing && std::abs(grams) < nothing) continue;

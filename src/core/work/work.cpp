@@ -346,19 +346,26 @@ static std::variant<TrueWing, std::vector<Finding>> workOut(const Design& d) {
   std::vector<TruePanel*> panels;
   for (WholeWing& wing : w.wings)
     for (TruePanel& p : wing.panels) panels.push_back(&p);
+  struct TwistTest {
+    TruePanel* panel;
+    bool opened;
+  };
+  std::vector<TwistTest> tests; // of a panel with surfaces cut out, one more as if none were
+  for (TruePanel* p : panels) {
+    tests.push_back({p, true});
+    if (!p->sheet && !p->foam && opened(*p)) tests.push_back({p, false});
+  }
   const auto twists = madeInParallel(
-      panels.size(),
+      tests.size(),
       [&](std::size_t i) {
-        const TruePanel& p = *panels[i];
+        const TruePanel& p = *tests[i].panel;
         const double couple = p.design.flying.twistCouple;
         return p.sheet || p.foam ? plateTwist(p.design, p.shape.loft, couple)
-                                 : frameTwist(p.design, p.shape.loft, p.frame, couple);
+                                 : frameTwist(p.design, p.shape.loft, p.frame, couple, tests[i].opened);
       },
       2);
-  for (std::size_t i = 0; i < panels.size(); ++i) panels[i]->strength.twist = twists[i];
-  for (TruePanel* p : panels)
-    if (!p->sheet && !p->foam && opened(*p))
-      p->strength.uncut = frameTwist(p->design, p->shape.loft, p->frame, p->design.flying.twistCouple, false);
+  for (std::size_t i = 0; i < tests.size(); ++i)
+    (tests[i].opened ? tests[i].panel->strength.twist : tests[i].panel->strength.uncut) = twists[i];
   for (WholeWing& wing : w.wings) wing.soft = softWingOf(wing);
   if (handsDiffer(d))
     if (auto impossibleLeft = addLeftHand(w); !impossibleLeft.empty()) return impossibleLeft;

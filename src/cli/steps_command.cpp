@@ -1,0 +1,139 @@
+#include "cli/steps_command.h"
+#include "cli/commands.h"
+#include "cli/csv.h"
+#include "core/exchange/calendar_file.h"
+#include "core/work/steps.h"
+#include <algorithm>
+#include <cmath>
+#include <fmt/format.h>
+#include <nlohmann/json.hpp>
+#include <ostream>
+
+namespace eup::cli {
+namespace {
+
+using Json = nlohmann::ordered_json;
+
+/// What is told: steps with their times, in the order in which they begin.
+struct Told {
+  const StepsArgs& args;
+  std::vector<Step> steps;
+  std::vector<Activity> activities;
+  BenchHours bench;
+  Schedule schedule;
+  Date first;
+  std::vector<std::size_t> order;
+
+  std::string when(double minutes) const {
+    const double day = std::floor(minutes / 1440 + 1e-9);
+    const long at = std::lround(minutes - day * 1440) + args.hour * 60L;
+    return fmt::format("{} {:02}:{:02}", textOf(daysAfter(first, static_cast<long>(day) + at / 1440)), at / 60 % 24,
+                       at % 60);
+  }
+};
+
+void asText(const Told& t, std::ostream& out) {
+  std::string today;
+  for (const std::size_t i : t.order) {
+    const Step& s = t.steps[i];
+    const Placed& p = t.schedule.placed[i];
+    const std::string when = t.when(p.from);
+    if (when.substr(0, 10) != today) out << fmt::format("{}{}\n", today.empty() ? "" : "\n", when.substr(0, 10));
+    today = when.substr(0, 10);
+    out << fmt::format("  {}  [ ] {} ({}), {:.0f} min{}{}\n", when.substr(11), s.what, s.on, s.minutes,
+                       s.cureHours > 0 ? fmt::format(", cures {:.1f} h", s.cureHours) : std::string(),
+                       p.slack < 1 ? "  *" : "");
+    if (!s.look.empty()) out << "             look: " << s.look << '\n';
+    if (!s.caution.empty()) out << "             " << s.caution << '\n';
+  }
+  double hands = 0;
+  for (const Step& s : t.steps) hands += s.minutes;
+  out << fmt::format(
+      "\nReady {}; {:.1f} hours of hands, rough: learn your own. * waits for nothing: a delay there delays "
+      "the end.\nIt can not be ready before {}.\n",
+      t.when(t.schedule.end), hands / 60, t.when(t.schedule.bound));
+}
+
+void asCsv(const Told& t, std::ostream& out) {
+  out << "key,from,to,ready,what,on,with,minutes,cure_hours,slack_hours,needs,look,print\n";
+  for (const std::size_t i : t.order) {
+    const Step& s = t.steps[i];
+    const Placed& p = t.schedule.placed[i];
+    std::string needs;
+    for (const std::string& need : s.needs) needs += (needs.empty() ? "" : " ") + need;
+    out << fmt::format("{},{},{},{},{},{},{},{:.0f},{:.2f},{:.1f},{},{},{}\n", s.key, t.when(p.from), t.when(p.to),
+                       t.when(p.ready), inQuotes(s.what), inQuotes(s.on), inQuotes(s.with), s.minutes, s.cureHours,
+                       p.slack / 60, inQuotes(needs), inQuotes(s.look), s.print);
+  }
+}
+
+void asJson(const Told& t, const std::string& wing, std::ostream& out) {
+  Json root{{"wing", wing},
+            {"hands", t.bench.hands},
+            {"celsius", t.args.celsius},
+            {"ready", t.when(t.schedule.end)},
+            {"notBefore", t.when(t.schedule.bound)},
+            {"steps", Json::array()}};
+  for (const std::size_t i : t.order) {
+    const Step& s = t.steps[i];
+    const Placed& p = t.schedule.placed[i];
+    root["steps"].push_back({{"key", s.key},
+                             {"from", t.when(p.from)},
+                             {"to", t.when(p.to)},
+                             {"ready", t.when(p.ready)},
+                             {"slackHours", p.slack / 60},
+                             {"what", s.what},
+                             {"on", s.on},
+                             {"with", s.with},
+                             {"minutes", s.minutes},
+                             {"cureHours", s.cureHours},
+                             {"attended", s.attended},
+                             {"needs", s.needs},
+                             {"look", s.look},
+                             {"caution", s.caution},
+                             {"print", s.print},
+                             {"figures", s.figures}});
+  }
+  out << root.dump(2, ' ', false, Json::error_handler_t::replace) << '\n';
+}
+
+} // namespace
+
+int tellSteps(const TrueWing& w, const StepsArgs& args, StepsAs as, std::ostream& out, std::ostream& err) {
+  const auto first = dateFromText(args.from);
+  if (!first) {
+    err << fmt::format("euptera-cli: “{}” is no day; write it as 2026-12-01\n", args.from);
+    return usage;
+  }
+  Told t{args, stepsOf(w, args.celsius), {}, {}, {}, *first, {}};
+  t.activities = activitiesOf(t.steps);
+  t.bench.minutes.fill(args.weekday);
+  t.bench.minutes[5] = t.bench.minutes[6] = args.weekend;
+  t.bench.firstWeekday = weekdayOf(*first), t.bench.hands = args.hands;
+  const auto made = schedule(t.activities, t.bench);
+  if (!made) {
+    err << "euptera-cli: nobody is ever at the bench: give it some minutes on weekdays or at weekends\n";
+    return usage;
+  }
+  t.schedule = *made;
+  for (std::size_t i = 0; i < t.steps.size(); ++i) t.order.push_back(i);
+  std::stable_sort(t.order.begin(), t.order.end(),
+                   [&](std::size_t a, std::size_t b) { return t.schedule.placed[a].from < t.schedule.placed[b].from; });
+  switch (as) {
+  case StepsAs::csv:
+    asCsv(t, out);
+    break;
+  case StepsAs::json:
+    asJson(t, w.design.name, out);
+    break;
+  case StepsAs::calendar:
+    out << toCalendar(w.design.name, t.steps, sittingsOf(t.schedule, t.activities, t.bench), *first, args.hour);
+    break;
+  case StepsAs::text:
+    asText(t, out);
+    break;
+  }
+  return fine;
+}
+
+} // namespace eup::cli
