@@ -9,6 +9,7 @@
 #include "core/geometry/region.h"
 #include "core/loft/panel_edit.h"
 #include "core/work/take_away.h"
+#include "places.h"
 #include "support.h"
 #include <nlohmann/json.hpp>
 
@@ -377,6 +378,23 @@ TEST(Surfaces, NewOnesAreFine) {
         EXPECT_LT(f.severity, Severity::serious) << surfaceKindChoices[k].label << f.what;
       }
   }
+}
+
+// A file of the version before had none of this: it is read as it was, and built as it was.
+TEST(Surfaces, OlderFilesHaveNone) {
+  const auto read = designFromText(test::slurp(test::testFile("version16.euptera")));
+  ASSERT_TRUE(read.ok()) << read.problem().text();
+  EXPECT_TRUE(read.value().notes.empty()) << read.value().notes.front();
+  const Design& d = read.value().design;
+  ASSERT_EQ(d.wings.front().panels.size(), 2U);
+  EXPECT_EQ(d.wings.front().panels[1].inCore.size(), 4U);
+  EXPECT_TRUE(d.own.servos.empty());
+  for (const PanelDesign& p : d.wings.front().panels) {
+    EXPECT_TRUE(p.surfaces.empty() && p.runs.empty() && p.hardPoints.empty());
+    EXPECT_EQ(p.lightening, Lightening{});
+  }
+  const TrueWing w = wingOf(d);
+  for (const TruePanel& p : w.main().panels) EXPECT_TRUE(p.surfaces.empty());
 }
 
 // What the command line tells is what the core computed: the pieces of a rib in it fill the rib again.
