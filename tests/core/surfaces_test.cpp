@@ -319,6 +319,8 @@ TEST(Surfaces, LinkageFindings) {
   EXPECT_TRUE(hasFinding(said([](Drive&, Surface& s) { s.speed = 90; }), "surface.torque"));
   EXPECT_TRUE(hasFinding(said([](Drive& d, Surface&) { d.at = 100; }), "surface.hornOff"));
   EXPECT_TRUE(hasFinding(said([](Drive& d, Surface&) { d.play = 2; }), "surface.play"));
+  EXPECT_FALSE(hasFinding(said([](Drive& d, Surface&) { d.at = 405; }), "surface.hornAlone")) << "beside a rib";
+  EXPECT_TRUE(hasFinding(said([](Drive& d, Surface& s) { d.at = 424, s.hinges.count = 2; }), "surface.hornAlone"));
   EXPECT_TRUE(hasFinding(said([](Drive& d, Surface&) { d.armDeg = 0; }), "surface.dead"));
 }
 
@@ -327,6 +329,23 @@ TEST(Surfaces, PlayAtTheEdge) {
   const TrueWing w = wingOf(withServo());
   const SurfaceMade& made = w.inner().surfaces[0];
   EXPECT_NEAR(figureOf(w, "surface.1.play"), 0.2 / 14 * made.inner.chord * std::cos(made.line.sweep), 1e-9);
+}
+
+// A plate from rib to rib with its servo's opening, on two bearers.
+TEST(Surfaces, ServoLiesOnAPlate) {
+  const TrueWing w = wingOf(withServo());
+  const ServoSeat& seat = w.inner().surfaces[0].driven->seat;
+  EXPECT_NEAR(seat.bay, 700.0 / 14 - 2, 1e-9);
+  const auto piece = [&](const std::string& key) {
+    for (const Part& p : w.inner().parts)
+      if (p.key == key) return p;
+    ADD_FAILURE() << key;
+    return Part{};
+  };
+  // Of the 4 g class: 20 long, 19 high.
+  EXPECT_NEAR(piece("surface.1.servoPlate").grams, (seat.bay * 40 - 19 * 20) * 2 * 420e-6, 1e-9);
+  EXPECT_EQ(piece("surface.1.servoBearers").count, 2);
+  EXPECT_NEAR(piece("surface.1.servoBearers").grams, 2 * 36 * seat.bay * 680e-6, 1e-9);
 }
 
 // A panel cut in two keeps its surface as one, on one straight hinge line; put together again it is as it was.

@@ -9,6 +9,8 @@
 namespace eup {
 namespace {
 
+constexpr double plateRim = 10; // mm of a servo's plate before and behind it
+
 /// What a surface's pieces are told with.
 struct SurfaceTold {
   PartMaker& m;
@@ -149,6 +151,31 @@ void addBlocks(const SurfaceTold& t) {
           t.s.facing + t.s.drive.hornBlock / 2);
 }
 
+/// What the servo lies on: a plate from rib to rib with its opening, or a hatch, on two bearers.
+void addSeat(const SurfaceTold& t) {
+  if (!t.made.driven || t.s.drive.plate <= 0 || t.m.d.built != Built::ribs) return;
+  const Driven& driven = *t.made.driven;
+  const Servo& servo = t.m.d.tables.servo(t.s.drive.servo);
+  const double bay = driven.seat.bay, deep = servo.length + 2 * plateRim;
+  if (bay <= 1) return;
+  Part plate = t.piece(".servoPlate", "plate under its servo", "light-ply");
+  plate.stock = Stock::sheet(t.s.drive.plate), plate.grain = GrainWay::span;
+  plate.length = bay, plate.breadth = deep;
+  plate.area = bay * deep - std::min(servo.height, bay) * servo.length;
+  plate.grams = plate.area * t.s.drive.plate * t.m.heavy(plate.material);
+  plate.at = driven.at.t;
+  const double x = driven.at.frame.le.x() + (driven.seat.from + driven.seat.to) / 2;
+  plate.centre = plate.from = plate.to = {x, plate.at, driven.at.frame.le.y() + driven.bars.servo.y()};
+  Part bearers = t.piece(".servoBearers", "bearers of its plate", "beech");
+  constexpr double side = 6; // mm square, common practice
+  bearers.count = 2, bearers.stock = Stock::strip(side, side), bearers.grain = GrainWay::length;
+  bearers.length = bay, bearers.breadth = side;
+  bearers.grams = 2 * side * side * bay * t.m.heavy(bearers.material);
+  bearers.at = plate.at, bearers.centre = bearers.from = bearers.to = plate.centre;
+  t.m.add(std::move(plate));
+  t.m.add(std::move(bearers));
+}
+
 /// A piece that is of its own wood: solid, or a core with sheet round it; a spoiler's plate.
 void addOwn(const SurfaceTold& t) {
   if (t.s.plateLike()) {
@@ -192,6 +219,7 @@ std::vector<Part> partsOfSurfaces(const PanelBrief& d, const PanelLoft& loft, co
     addInfills(told);
     addGussets(told);
     addBlocks(told);
+    addSeat(told);
     addOwn(told);
   }
   return std::move(maker.out);

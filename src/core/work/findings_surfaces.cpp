@@ -226,6 +226,16 @@ void driveFindings(const Accused& a, const SurfaceMade& made) {
           fmt::format("At {}; the surface reaches from {} to {}", a.f.len(a.s.drive.at), a.f.len(made.line.from),
                       a.f.len(made.line.to)),
           "Move it within the surface, opposite a hinge or a rib.", {"drive.at"});
+  constexpr double farFromHinge = 40, farFromRib = 8; // mm: common practice
+  const bool held =
+      std::any_of(made.hinges.begin(), made.hinges.end(),
+                  [&](const HingePlace& place) { return std::abs(place.t - a.s.drive.at) < farFromHinge; }) ||
+      std::any_of(a.f.w.frame.ribs.begin(), a.f.w.frame.ribs.end(),
+                  [&](const Rib& rib) { return rib.ofWood && std::abs(rib.t() - a.s.drive.at) < farFromRib; });
+  if (a.s.partsRibs() && a.s.drive.by != MovedBy::torqueRod && made.line.covers(a.s.drive.at) && !held)
+    a.say("surface.hornAlone", Severity::note, fmt::format("The {}'s horn stands between its hinges", a.s.name),
+          "Neither a hinge nor a rib is beside it: what it pulls at bends",
+          "Move it opposite a hinge or a rib, or put a hinge there.", {"drive.at", "hinges.count", "hinges.apart"});
   const double widest = std::max(made.inner.chord, made.outer.chord);
   constexpr double muchPlay = 0.015; // of its chord: common practice
   if (d.playAtEdge > muchPlay * widest)
