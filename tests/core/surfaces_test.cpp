@@ -265,6 +265,29 @@ TEST(Surfaces, Hinges) {
   EXPECT_EQ(hingePlaces(h, 80), (std::vector<double>{40}));
 }
 
+// Where it begins and ends may be typed as ribs.
+TEST(Surfaces, PlacesAreTypedAsRibs) {
+  const Design d = withAileron();
+  const std::string path = "wings.0.panels.0.surfaces.0.";
+  const auto from = decide(d, path + "from", "R8"), to = decide(d, path + "to", " r14 ");
+  ASSERT_TRUE(from && to) << (from ? to : from).problem().text();
+  EXPECT_NEAR(from.value().inner().surfaces[0].from, 350, 1e-9);
+  EXPECT_NEAR(to.value().inner().surfaces[0].to, 650, 1e-9);
+  const auto beyond = decide(d, path + "to", "R40");
+  ASSERT_FALSE(beyond);
+  EXPECT_NE(beyond.problem().text().find("R1 to R15"), std::string::npos) << beyond.problem().text();
+  EXPECT_FALSE(decide(d, path + "gap", "R8")) << "no place along the span";
+  EXPECT_FALSE(decide(d, path + "from", "R"));
+  EXPECT_TRUE(decide(d, path + "from", "3/4 in"));
+  // Of the second panel, whose ribs go on counting.
+  const auto two = withPanelSplit(d, {0, 0}, 300);
+  ASSERT_TRUE(two);
+  const auto outer = decide(two.value(), "wings.0.panels.1.surfaces.0.from", "R9");
+  ASSERT_TRUE(outer);
+  const TrueWing w = wingOf(outer.value());
+  EXPECT_NEAR(outer.value().wings[0].panels[1].surfaces[0].from, w.main().panels[1].rib(9).t(), 1e-9);
+}
+
 /// What is said of the wing's first surface when it is changed so.
 template <class Change> std::vector<Finding> after(Change change) {
   Design d = withAileron();
