@@ -288,6 +288,26 @@ TEST(Surfaces, PlacesAreTypedAsRibs) {
   EXPECT_NEAR(outer.value().wings[0].panels[1].surfaces[0].from, w.main().panels[1].rib(9).t(), 1e-9);
 }
 
+// A facing of 1.5 by its depth, held at ribs 50 apart, under 0.1 N a mm of both faces: w L⁴ ÷ (384 E I). Infills stop
+// it.
+TEST(Surfaces, CoveringPullsTheFacingIn) {
+  Design d = withAileron();
+  d.inner().stiffening.covering = "film";
+  const TrueWing w = wingOf(d);
+  const double depth = std::min(figureOf(w, "surface.1.innerDepth"), figureOf(w, "surface.1.outerDepth"));
+  const double stiff = 3400 * depth * std::pow(1.5, 3) / 12;
+  EXPECT_NEAR(figureOf(w, "surface.1.wingPull"), 0.2 * std::pow(50.0, 4) / (384 * stiff), 1e-3);
+  const double before = figureOf(w, "surface.1.pull");
+  d.inner().surfaces[0].facing = 1.5;
+  EXPECT_GT(figureOf(wingOf(d), "surface.1.pull"), before);
+  d.inner().surfaces[0].infill = 10;
+  const TrueWing filled = wingOf(d);
+  EXPECT_NEAR(figureOf(filled, "surface.1.pull"), 0.2 * std::pow(50.0, 4) / (384 * (stiff + 3400 * 2 * 1000 / 12.0)),
+              1e-3);
+  d.inner().surfaces[0].infill = 0, d.inner().ribs.count = 6;
+  EXPECT_TRUE(hasFinding(wingOf(d).findings, "surface.pull"));
+}
+
 /// What is said of the wing's first surface when it is changed so.
 template <class Change> std::vector<Finding> after(Change change) {
   Design d = withAileron();

@@ -18,9 +18,17 @@ def run(*args, codes=(0,)):
     return done.stdout
 
 
-def demo(folder, name="fenlark-1500"):
-    path = Path(folder) / "demo.euptera"
-    path.write_text(run("demo", name))
+def demo(folder, name="fenlark-1500", plain=False):
+    """Its file; plain: without surfaces, and without what runs through its ribs."""
+    path = Path(folder) / ("plain.euptera" if plain else "demo.euptera")
+    text = run("demo", name)
+    if plain:
+        design = json.loads(text)
+        for wing in design["wings"]:
+            for panel in wing["panels"]:
+                panel["surfaces"], panel["runs"], panel["hardPoints"] = [], [], []
+        text = json.dumps(design)
+    path.write_text(text)
     return path
 
 

@@ -4,7 +4,7 @@ from ezdxf.lldxf.encoding import decode_dxf_unicode
 from common import demo, export, finish, near, scratch, stations, true
 
 with scratch() as folder:
-    path = demo(folder)
+    path = demo(folder, plain=True)
     rows = stations(path)
     for file in export(path, folder, "dxf"):
         doc = ezdxf.readfile(file)

@@ -101,9 +101,25 @@ def loops(svg):
     return [np.array([[float(x), -float(y)] for x, y in re.findall(r"[ML]\s*([-\d.]+) ([-\d.]+)", d)]) for d in re.findall(r' d="([^"]+)"', layer)]
 
 
+def parted(folder, rows):
+    """Ribs that an aileron is sawn off: as wide as ever before, in two after, and nothing lost but between the planes."""
+    whole_area = {f"R{row['number']:.0f}": row["cut_area_mm2"] for row in rows}
+    surface = load(run("surfaces", demo(folder), "--json"))["surfaces"][0]
+    true("ribs are parted", len(surface["ribs"]) >= 4)
+    for rib in surface["ribs"]:
+        name = rib["rib"]
+        whole, wing, tail = (unary_union([Polygon(loop) for loop in rib[part]]) for part in ("whole", "wing", "tail"))
+        near(f"{name} whole", whole.area, whole_area[name], 0.0005 * whole.area)
+        near(f"{name} in both", wing.intersection(tail).area, 0, 0.01)
+        near(f"{name} beside itself", wing.union(tail).difference(whole.buffer(0.01)).area, 0, 0.01)
+        lost = whole.difference(wing.union(tail)).buffer(-0.02)
+        near(f"{name} lost before the wing's facing", lost.bounds[0], wing.bounds[2], 0.5)
+        true(f"{name} lost behind the surface's", lost.bounds[2] <= tail.bounds[0] + 0.5)
+
+
 def main():
     with scratch() as folder:
-        path = demo(folder)
+        path = demo(folder, plain=True)
         design, rows = inner(path.read_text()), stations(path)
         drawn = loops([f for f in export(path, folder, "svg", "--hand", "right") if "ribs" in f.name][0].read_text())
         root, tip, all_ribs = ribs(design)
@@ -120,6 +136,7 @@ def main():
             # Both ways: no point of one further than this from the other.
             apart = max(max(b.exterior.distance(ShapelyPoint(c)) for c in a.exterior.coords) for a, b in ((ours, theirs), (theirs, ours)))
             near(f"{name} outline apart", apart, 0, 0.05)
+        parted(folder, rows)
     finish()
 
 

@@ -139,7 +139,8 @@ double BenchHours::worked(double at) const {
   if (at <= 0) return 0;
   const auto whole = static_cast<long>(std::floor(at / day));
   const double week = std::accumulate(minutes.begin(), minutes.end(), 0.0);
-  double sum = week * static_cast<double>(whole / 7);
+  const long weeks = whole / 7;
+  double sum = week * static_cast<double>(weeks);
   for (long d = whole - whole % 7; d < whole; ++d) sum += minutes[static_cast<std::size_t>((firstWeekday + d) % 7)];
   return sum +
          std::min(at - static_cast<double>(whole) * day, minutes[static_cast<std::size_t>((firstWeekday + whole) % 7)]);

@@ -231,6 +231,7 @@ std::vector<double> hingePlaces(const Hinges& h, double length) {
   const int count = h.count > 0 ? h.count : std::max(2, static_cast<int>(std::ceil(clear / h.apart - 1e-9)) + 1);
   if (count == 1) return {length / 2};
   std::vector<double> out;
+  out.reserve(static_cast<std::size_t>(count));
   for (int i = 0; i < count; ++i) out.push_back(in + clear * i / (count - 1));
   return out;
 }

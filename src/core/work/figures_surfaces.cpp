@@ -91,6 +91,14 @@ void facingFigures(const SurfaceTold& f) {
                         f.out.len(f.s.proud)),
             planeGeometry, from, true);
   }
+  for (const bool own : {false, true})
+    if (const FacingPull pull = facingPull(f.w, f.made, own); pull.bent > 0)
+      f.add(own ? "pull" : "wingPull",
+            own ? "Covering pulls the facing in by" : "Covering pulls the wing's facing in by", pull.bent,
+            Quantity::length, fmt::format("in the middle of a bay of {}, about", f.out.len(pull.bay)),
+            "w L⁴ ÷ (384 E I), a strip held at both ends; w the pull of both faces",
+            fmt::format("{} N/mm a face; E I {:.4g} N·mm²", coveringPull, pull.stiffness),
+            "beam theory; the pull of a tight covering is an assumption", f.from({"facing", "wingFacing", "infill"}));
   if (f.made.facing.thickness <= 0 && f.made.wingFacing.thickness <= 0) return;
   for (const bool outer : {false, true})
     for (const bool top : {true, false}) {

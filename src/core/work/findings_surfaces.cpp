@@ -112,6 +112,17 @@ void cutFindings(const Accused& a, const SurfaceMade& made) {
           "Its pattern is drawn in one piece", "Saw it along the hinge line, or end it there.", {"built"});
     break;
   }
+  for (const bool own : {false, true}) {
+    const FacingPull pull = facingPull(w, made, own);
+    constexpr double seen = 0.8; // mm
+    if (pull.bent > seen)
+      a.say("surface.pull", Severity::note,
+            fmt::format("The covering pulls the facing of the {} in", own ? a.s.name : "wing beside the " + a.s.name),
+            fmt::format("By about {} in the middle of a bay of {}", a.f.len(pull.bent), a.f.len(pull.bay)),
+            own ? "A thicker facing, infills behind it, or ribs closer together."
+                : "A thicker facing on the wing, or ribs closer together.",
+            {own ? "facing" : "wingFacing", "infill"});
+  }
   constexpr double straight = 0.3; // mm
   if (made.line.worstGap > straight)
     a.say("surface.straight", Severity::warning, fmt::format("The {}'s hinge line leaves the face", a.s.name),
@@ -251,6 +262,28 @@ void driveFindings(const Accused& a, const SurfaceMade& made) {
 }
 
 } // namespace
+
+FacingPull facingPull(const TruePanel& w, const SurfaceMade& made, bool own) {
+  FacingPull out;
+  const Surface& s = w.design.surfaces[static_cast<std::size_t>(made.line.surface)];
+  const FacingStrip& strip = own ? made.facing : made.wingFacing;
+  const int faces =
+      (w.design.stiffening.covers(true, false) != 0 ? 1 : 0) + (w.design.stiffening.covers(false, true) != 0 ? 1 : 0);
+  if (strip.thickness <= 0 || faces == 0 || w.design.built != Built::ribs) return out;
+  double last = made.inner.t;
+  for (const Rib& rib : w.frame.ribs) {
+    if (!made.line.covers(rib.t())) continue;
+    out.bay = std::max(out.bay, rib.t() - last), last = rib.t();
+  }
+  out.bay = std::max(out.bay, made.outer.t - last);
+  const double depth = std::min(made.inner.cut.depth, made.outer.cut.depth),
+               e = w.design.tables.named(s.facingMaterial).modulus;
+  out.stiffness = e * depth * std::pow(strip.thickness, 3) / 12;
+  constexpr double infillSheet = 2; // mm, flat: it bends in its own plane
+  if (own && s.infill > 0) out.stiffness += e * infillSheet * std::pow(s.infill, 3) / 12;
+  if (out.stiffness > 0) out.bent = coveringPull * faces * std::pow(out.bay, 4) / (384 * out.stiffness);
+  return out;
+}
 
 void surfaceFindings(Finder f) {
   const auto& all = f.w.design.surfaces;

@@ -71,7 +71,7 @@ public:
 
 private:
   std::string add(const std::string& key, std::string what, double minutes, std::vector<std::string> needs,
-                  More more = {}) {
+                  const More& more = {}) {
     Step s;
     s.key = prefix + key, s.what = std::move(what), s.on = whose;
     s.with = more.with, s.minutes = std::max(std::round(minutes), 1.0), s.cureHours = more.cure,
@@ -81,8 +81,10 @@ private:
     s.look = more.look, s.caution = more.caution, s.print = more.print;
     const std::string place = w.design.id.panel > 0 ? fmt::format("panel{}.", w.design.id.panel + 1) : std::string();
     const std::string wing = w.design.id.wing > 0 ? fmt::format("wing{}.", w.design.id.wing + 1) : std::string();
-    for (const std::string& f : more.figures) // of one rib, ribs' numbers tell apart
-      s.figures.push_back(wing + (f.starts_with("setup.") || f.starts_with("rib.") ? std::string() : place) + f);
+    for (const std::string& f : more.figures) { // of one rib, ribs' numbers tell apart
+      const bool ofRib = f.starts_with("setup.") || f.starts_with("rib.");
+      s.figures.push_back(fmt::format("{}{}{}", wing, ofRib ? std::string() : place, f));
+    }
     s.wing = w.design.id.wing, s.panel = w.design.id.panel;
     if (w.design.mirrored) s.hand = hand;
     out.push_back(std::move(s));
@@ -122,26 +124,28 @@ private:
     for (const SurfaceMade& made : w.surfaces) {
       const Surface& s = decided(made);
       if (!s.partsRibs()) continue;
-      const std::string k = fmt::format("{}", made.line.surface), f = fmt::format("surface.{}.", made.line.surface + 1);
+      const int k = made.line.surface;
+      const std::string f = fmt::format("surface.{}.", k + 1);
       if (s.built == SurfaceBuilt::sawnOff)
-        last =
-            add("saw" + k, fmt::format("Saw the {} off", s.name), 15 + 3.0 * static_cast<double>(made.ribs.size()),
-                {last}, {.look = "Marks on every rib are this hand's", .caution = bladeCaution, .print = "surfaces"});
+        last = add(fmt::format("saw{}", k), fmt::format("Saw the {} off", s.name),
+                   15 + 3.0 * static_cast<double>(made.ribs.size()), {last},
+                   {.look = "Marks on every rib are this hand's", .caution = bladeCaution, .print = "surfaces"});
       std::vector<std::string> strips;
       for (const char* end : {".inner", ".outer"}) {
-        if (made.facing.thickness > 0) strips.push_back(f + "facing" + end);
-        if (made.wingFacing.thickness > 0) strips.push_back(f + "wingFacing" + end);
+        if (made.facing.thickness > 0) strips.push_back(fmt::format("{}facing{}", f, end));
+        if (made.wingFacing.thickness > 0) strips.push_back(fmt::format("{}wingFacing{}", f, end));
       }
-      last = add("face" + k, fmt::format("Glue the facings of the {}, hinge and horn blocks", s.name),
+      last = add(fmt::format("face{}", k), fmt::format("Glue the facings of the {}, hinge and horn blocks", s.name),
                  20 + 4.0 * static_cast<double>(made.hinges.size()), {last},
                  {.with = glue(), .cure = setHours(), .caution = glueCaution, .print = "surfaces", .figures = strips});
-      last = add("bevel" + k, fmt::format("Plane the facings and the bevels of the {}", s.name), 25, {last},
-                 {.look = "It clears at full travel",
-                  .caution = bladeCaution,
-                  .print = "surfaces",
-                  .figures = {f + "innerBackBottom", f + "outerBackBottom"}});
+      last =
+          add(fmt::format("bevel{}", k), fmt::format("Plane the facings and the bevels of the {}", s.name), 25, {last},
+              {.look = "It clears at full travel",
+               .caution = bladeCaution,
+               .print = "surfaces",
+               .figures = {fmt::format("{}innerBackBottom", f), fmt::format("{}outerBackBottom", f)}});
       if (made.driven)
-        last = add("servo" + k, fmt::format("Seat the servo of the {}", s.name), 30, {last},
+        last = add(fmt::format("servo{}", k), fmt::format("Seat the servo of the {}", s.name), 30, {last},
                    {.look = "Centred before it is buried; its lead goes through every hole", .print = "surfaces"});
     }
     return last;
