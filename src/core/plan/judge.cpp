@@ -431,8 +431,8 @@ private:
       const double from = std::clamp(s.from, t0, t1), to = std::clamp(s.to, t0, t1);
       if (to - from < 1) continue;
       const auto [a, b] = at(hand, s, from, to);
-      const auto share = [&](double t, double x) {
-        const double along = (t - t0) / (t1 - t0), front = front0 + (front1 - front0) * along;
+      const auto share = [&, nose0 = front0, nose1 = front1](double t, double x) {
+        const double along = (t - t0) / (t1 - t0), front = nose0 + (nose1 - nose0) * along;
         return (x - front) / (*l.rootChord + (*l.tipChord - *l.rootChord) * along);
       };
       l.hinges.push_back({s.number, from - t0, to - t0, share(from, a), share(to, b)});
