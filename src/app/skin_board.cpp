@@ -76,13 +76,15 @@ void SkinBoard::drawSkin(Ink& ink, const Laid& l) const {
     for (const Point& p : line) out.push_back(onBoard(l, p));
     return out;
   };
-  const Polyline outline = on(skin.pattern.outline);
-  ink.loop(outline, look.sheet, look.ink, 1.5);
+  Region shape;
+  shape.reserve(skin.shape.size());
+  for (const Polyline& loop : skin.shape) shape.push_back(on(loop));
+  ink.region(shape, look.sheet, look.ink, 1.5);
   if (skin.what == Skin::What::nose) {
     const bool own = skin.face == Face::lower && w.design.sheeting.ownBelow;
-    ink.pick({own ? Topic::sheetingBelow : Topic::sheeting, 0}, {outline});
+    ink.pick({own ? Topic::sheetingBelow : Topic::sheeting, 0}, shape);
   }
-  if (skin.what == Skin::What::bays) ink.pick({Topic::sheeted, skin.run}, {outline});
+  if (skin.what == Skin::What::bays) ink.pick({Topic::sheeted, skin.run}, shape);
   for (const SkinLine& spar : skin.spars) ink.chain(on(spar.line), look.hardwood, 2, Qt::DashLine);
   for (const SkinLine& rib : skin.ribs) {
     const bool mine = rib.name == chosenRib().name();
@@ -97,6 +99,18 @@ void SkinBoard::drawSkin(Ink& ink, const Laid& l) const {
     ink.chain(line, look.wrong, 2.2, Qt::DashLine);
     ink.text(line.front(), tr("joint on R%1").arg(joint.rib), look.ink, {0, -6}, Qt::AlignHCenter, 11);
   }
+  const auto surfaceName = [&](int surface) {
+    return QString::fromStdString(w.design.surfaces[static_cast<std::size_t>(surface)].name);
+  };
+  for (const SawnLine& sawn : skin.sawn) ink.chain(on(sawn.line), look.ink, 1.4, Qt::DashDotLine);
+  if (!skin.sawn.empty()) {
+    const Polyline line = on(skin.sawn.back().line);
+    ink.text(lerp(line.front(), line.back(), 0.5), tr("sawn through: %1").arg(surfaceName(skin.sawn.back().surface)),
+             look.ink, {0, 14}, Qt::AlignHCenter, 11);
+  }
+  QString open;
+  for (const int surface : skin.leftOut)
+    open += (open.isEmpty() ? tr(" · open for the ") : ", ") + surfaceName(surface);
   const FlatPattern& p = skin.pattern;
   const Qt::Alignment rootSide = mirrored() ? Qt::AlignLeft : Qt::AlignRight,
                       tipSide = mirrored() ? Qt::AlignRight : Qt::AlignLeft;
@@ -110,8 +124,8 @@ void SkinBoard::drawSkin(Ink& ink, const Laid& l) const {
   ink.text(tipEnd, tr("%1°").arg(degrees(p.outerAngle)), look.faint, {away, 14}, tipSide, 10);
   const QString sheets = skin.strips > 1 ? tr(" · %1 sheets side by side").arg(skin.strips) : QString();
   ink.text(onBoard(l, p.front.front()),
-           tr("%1 · %2 thick · front edge %3%4")
-               .arg(QString::fromStdString(skin.name), len(skin.of.thickness), len(lengthOf(p.front)), sheets),
+           tr("%1 · %2 thick · front edge %3%4%5")
+               .arg(QString::fromStdString(skin.name), len(skin.of.thickness), len(lengthOf(p.front)), sheets, open),
            look.ink, {0, -8}, mirrored() ? Qt::AlignRight : Qt::AlignLeft, 12, true);
 }
 
@@ -162,7 +176,7 @@ std::vector<Handle> SkinBoard::handles() const {
 /// Its edges, where they are decided by a number, and its joints.
 void SkinBoard::addHandles(const Laid& l, std::vector<Handle>& out) const {
   const Skin& skin = *l.skin;
-  if (skin.what == Skin::What::tail) return;
+  if (skin.what == Skin::What::tail || skin.surface) return;
   const PanelDesign& d = panel().design;
   const QString name = QString::fromStdString(skin.name);
   const bool nose = skin.what == Skin::What::nose, own = skin.face == Face::lower && d.sheeting.ownBelow;

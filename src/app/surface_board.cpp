@@ -12,14 +12,6 @@ namespace {
 
 constexpr double between = 0.09; // of the span, from picture to picture
 
-Polyline turned(const Polyline& line, const Point& about, double by) {
-  const Placement turn{by, {0, 0}};
-  Polyline out;
-  out.reserve(line.size());
-  for (const Point& p : line) out.push_back(about + turn(p - about));
-  return out;
-}
-
 } // namespace
 
 const SurfaceMade* SurfaceBoard::shown() const {
@@ -178,6 +170,14 @@ void SurfaceBoard::drawOnPlan(Ink& ink, const SurfaceMade& made) const {
   const Subject subject{Topic::surface, made.line.surface};
   ink.loop(plan, s.ofRibs() || s.whole() ? look.sheet : look.balsa, mine ? look.accent : look.ink, mine ? 2 : 1.2);
   ink.pick(subject, {plan});
+  for (const auto& places :
+       {infillsOf(panel().design, panel().frame, made), gussetsOf(panel().design, panel().frame, made)})
+    for (const Polyline& place : places) {
+      Polyline loop;
+      loop.reserve(place.size());
+      for (const Point& p : place) loop.push_back(onPlan(p.x(), p.y()));
+      ink.loop(loop, look.stock, look.faint, 0.8);
+    }
   ink.line(onPlan(hingeAt(a), a), onPlan(hingeAt(b), b), look.wrong, 1.4, Qt::DashDotLine);
   for (const HingePlace& place : made.hinges) {
     const double half = s.hinges.width / 2, deep = std::max(s.hinges.deep, 1.0), x = hingeAt(place.t);
@@ -224,18 +224,17 @@ void SurfaceBoard::drawSection(Ink& ink, const SurfaceMade& made, const SurfaceE
     return out;
   };
   if (!s.partsRibs()) {
-    ink.loop(on(s.whole() ? turned(outline, hinge, turn) : outline), look.balsa, look.ink, 1.4);
+    ink.loop(on(s.whole() ? turnedAbout(outline, hinge, turn) : outline), look.balsa, look.ink, 1.4);
     if (s.plateLike()) {
       const Polyline plate{hinge, hinge + Point(s.plateChord, 0), hinge + Point(s.plateChord, -s.plate),
                            hinge + Point(0, -s.plate)};
-      ink.loop(on(turned(plate, hinge, std::max(turn, 0.0))), look.sheet, look.ink, 1.4);
+      ink.loop(on(turnedAbout(plate, hinge, std::max(turn, 0.0))), look.sheet, look.ink, 1.4);
     }
     ink.painter.setBrush(look.wrong);
     ink.painter.drawEllipse(ink.at(on({hinge}).front()), 4, 4);
     return;
   }
   Region wing = intersect({outline}, {end.cut.wing}), moves{end.cut.outline};
-  Region touch = intersect(wing, {turned(end.cut.outline, hinge, turn)});
   const auto strip = [&](const Polyline& band) { return band.empty() ? Region{} : intersect({outline}, {band}); };
   const Region onWing = strip(end.cut.wingFacing),
                onIt = s.ofRibs() ? intersect(strip(end.cut.facing), moves) : Region{};
@@ -246,14 +245,15 @@ void SurfaceBoard::drawSection(Ink& ink, const SurfaceMade& made, const SurfaceE
   }
   const auto turnedOn = [&](const Region& region) {
     Region out;
-    for (const Polyline& loop : region) out.push_back(on(turned(loop, hinge, turn)));
+    for (const Polyline& loop : region) out.push_back(on(turnedAbout(loop, hinge, turn)));
     return out;
   };
   ink.region(regionOn(wing), look.balsa, look.ink, 1.4);
   ink.region(regionOn(onWing), look.hardwood, look.ink, 1);
   ink.region(turnedOn(moves), look.sheet, look.ink, 1.4);
   ink.region(turnedOn(onIt), look.hardwood, look.ink, 1);
-  if (areaOf(touch) > 0.02) ink.region(regionOn(touch), look.wrong, look.wrong, 2);
+  if (const Region touch = touchedBy(end.cut, outline, turn); !touch.empty())
+    ink.region(regionOn(touch), look.wrong, look.wrong, 2);
   ink.painter.setPen(QPen(look.wrong, 1.2));
   ink.painter.setBrush(look.paper);
   ink.painter.drawEllipse(ink.at(on({hinge}).front()), large ? 4 : 3, large ? 4 : 3);
@@ -433,7 +433,7 @@ std::vector<Handle> SurfaceBoard::handles() const {
   const double size = sectionSize(end), side = mirrored() ? -1 : 1, swung = swingOf(*made);
   const Point section(sectionLeft(end), sectionTop() - 0.09 * breadth());
   const Point tip = s.plateLike() ? end.cut.hinge + Point(s.plateChord, 0) : Point(end.frame.chord, 0);
-  const Point turnedTip = turned({tip}, end.cut.hinge, swung).front();
+  const Point turnedTip = turnedAbout({tip}, end.cut.hinge, swung).front();
   const Point at = section + Point(side * turnedTip.x(), turnedTip.y()) * size;
   Handle swingIt{
       tr("trailing edge of the %1, to swing it").arg(name), at, at, Qt::SizeVerCursor, tr("Swing"), {}, true};

@@ -9,7 +9,6 @@
 #include "cli/surfaces_command.h"
 #include "cli/table_commands.h"
 #include "core/design/design_file.h"
-#include "core/exchange/calendar_file.h"
 #include "core/exchange/report.h"
 #include "core/files/bytes.h"
 #include "core/files/shipped.h"
@@ -21,7 +20,6 @@
 #include "core/work/stiffening.h"
 #include "core/work/take_away.h"
 #include <CLI/CLI.hpp>
-#include <ctime>
 #include <fmt/format.h>
 #include <functional>
 #include <iostream>
@@ -45,7 +43,6 @@ struct Args {
   BendArgs bend;
   AssembleArgs assemble;
   StepsArgs steps;
-  bool calendar = false;
 };
 
 struct Streams {
@@ -280,27 +277,13 @@ int foam(const Args& args, const TrueWing& w, Streams io) {
   return fine;
 }
 
-Date today() {
-  const std::time_t now = std::time(nullptr);
-  std::tm local{};
-  localtime_r(&now, &local);
-  return {local.tm_year + 1900, local.tm_mon + 1, local.tm_mday};
-}
-
 int surfaces(const Args& args, const TrueWing& w, Streams io) {
   tellSurfaces(w, args.json, io.out);
   return fine;
 }
 
 int steps(const Args& args, const TrueWing& w, Streams io) {
-  StepsArgs when = args.steps;
-  if (when.from.empty()) when.from = textOf(today());
-  return tellSteps(w, when,
-                   args.calendar ? StepsAs::calendar
-                   : args.json   ? StepsAs::json
-                   : args.csv    ? StepsAs::csv
-                                 : StepsAs::text,
-                   io.out, io.err);
+  return tellSteps(w, args.steps, io.out, io.err);
 }
 
 /// The machine's text for one core.
@@ -439,17 +422,7 @@ int run(const std::vector<std::string>& given, std::ostream& out, std::ostream& 
   ofWing("surfaces", "surfaces on hinges: cuts, bevels, linkage, what their servos bear; as JSON with the cut ribs",
          surfaces)
       ->add_flag("--json", args.json, "as JSON");
-  CLI::App* bench = ofWing("steps", "the steps of building it, put into a schedule", steps);
-  CLI::Option* stepsJson = bench->add_flag("--json", args.json, "as JSON");
-  CLI::Option* stepsCsv = bench->add_flag("--csv", args.csv, "as CSV")->excludes(stepsJson);
-  bench->add_flag("--ics", args.calendar, "as a calendar (iCalendar)")->excludes(stepsJson)->excludes(stepsCsv);
-  bench->add_option("--from", args.steps.from, "the first day, as 2026-12-01; today if not given");
-  bench->add_option("--hands", args.steps.hands, "pairs of hands, 1 or 2")->check(CLI::Range(1, 2));
-  bench->add_option("--weekday", args.steps.weekday, "minutes at the bench on a weekday")
-      ->check(CLI::Range(0.0, 1440.0));
-  bench->add_option("--weekend", args.steps.weekend, "and on a day of the weekend")->check(CLI::Range(0.0, 1440.0));
-  bench->add_option("--hour", args.steps.hour, "hour at which every day begins")->check(CLI::Range(0, 23));
-  bench->add_option("--celsius", args.steps.celsius, "the room's temperature")->check(CLI::Range(0.0, 45.0));
+  addStepsOptions(*ofWing("steps", "the steps of building it, put into a schedule", steps), args.steps);
   CLI::App* cutting = ofWhichPanel(ofWing("wire", "the path of a hot wire's machine for one core of foam", wire));
   cutting->add_option("--core", args.core, "which core of it; 1 is the innermost");
   cutting->add_option("--hand", args.hand, "right or left")->check(CLI::IsMember({"right", "left"}));

@@ -25,7 +25,7 @@ Json skinOf(const TruePanel& panel, const Skin& skin, const char* hand) {
            {"innerWidth", p.innerWidth},
            {"outerWidth", p.outerWidth},
            {"frontEdge", lengthOf(p.front)},
-           {"area", p.area},
+           {"area", skin.area()},
            {"innerAngle", radToDeg(p.innerAngle)},
            {"outerAngle", radToDeg(p.outerAngle)},
            {"turn", radToDeg(p.turn)},
@@ -33,12 +33,20 @@ Json skinOf(const TruePanel& panel, const Skin& skin, const char* hand) {
            {"bendRadius", skin.bend > 0 ? Json(skin.bend) : Json()},
            {"sheetsSideBySide", skin.strips},
            {"outline", pointsOf(p.outline)},
+           {"pieces", skin.pieces(Hand::right)},
+           {"loops", Json::array()},
+           {"surface", skin.surface ? Json(*skin.surface + 1) : Json()},
+           {"leavesOut", Json::array()},
+           {"sawn", Json::array()},
            {"joint", std::string(sheetJointChoices[static_cast<std::size_t>(skin.of.joint)].key)},
            {"overlap", skin.of.jointLength()},
            {"ribs", Json::array()},
            {"joints", Json::array()},
-           {"leftJoints", Json::array()},
-           {"pieces", skin.pieces(Hand::right)}};
+           {"leftJoints", Json::array()}};
+  for (const Polyline& loop : skin.shape) out["loops"].push_back(pointsOf(loop));
+  for (const int surface : skin.leftOut) out["leavesOut"].push_back(surface + 1);
+  for (const SawnLine& sawn : skin.sawn)
+    out["sawn"].push_back({{"surface", sawn.surface + 1}, {"line", pointsOf(sawn.line)}});
   for (const SkinLine& rib : skin.ribs) out["ribs"].push_back({{"name", rib.name}, {"line", pointsOf(rib.line)}});
   for (const SkinJoint& joint : skin.joints)
     out["joints"].push_back({{"rib", joint.rib}, {"line", pointsOf(joint.line)}});

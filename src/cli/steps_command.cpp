@@ -4,7 +4,9 @@
 #include "core/exchange/calendar_file.h"
 #include "core/work/steps.h"
 #include <algorithm>
+#include <CLI/CLI.hpp>
 #include <cmath>
+#include <ctime>
 #include <fmt/format.h>
 #include <nlohmann/json.hpp>
 #include <ostream>
@@ -97,10 +99,29 @@ void asJson(const Told& t, const std::string& wing, std::ostream& out) {
   out << root.dump(2, ' ', false, Json::error_handler_t::replace) << '\n';
 }
 
+std::optional<Date> today() {
+  const std::time_t now = std::time(nullptr);
+  std::tm local{};
+  localtime_r(&now, &local);
+  return Date{local.tm_year + 1900, local.tm_mon + 1, local.tm_mday};
+}
+
 } // namespace
 
-int tellSteps(const TrueWing& w, const StepsArgs& args, StepsAs as, std::ostream& out, std::ostream& err) {
-  const auto first = dateFromText(args.from);
+void addStepsOptions(CLI::App& command, StepsArgs& args) {
+  CLI::Option* json = command.add_flag("--json", args.json, "as JSON");
+  CLI::Option* csv = command.add_flag("--csv", args.csv, "as CSV")->excludes(json);
+  command.add_flag("--ics", args.calendar, "as a calendar (iCalendar)")->excludes(json)->excludes(csv);
+  command.add_option("--from", args.from, "the first day, as 2026-12-01; today if not given");
+  command.add_option("--hands", args.hands, "pairs of hands, 1 or 2")->check(CLI::Range(1, 2));
+  command.add_option("--weekday", args.weekday, "minutes at the bench on a weekday")->check(CLI::Range(0.0, 1440.0));
+  command.add_option("--weekend", args.weekend, "and on a day of the weekend")->check(CLI::Range(0.0, 1440.0));
+  command.add_option("--hour", args.hour, "hour at which every day begins")->check(CLI::Range(0, 23));
+  command.add_option("--celsius", args.celsius, "the room's temperature")->check(CLI::Range(0.0, 45.0));
+}
+
+int tellSteps(const TrueWing& w, const StepsArgs& args, std::ostream& out, std::ostream& err) {
+  const auto first = args.from.empty() ? today() : dateFromText(args.from);
   if (!first) {
     err << fmt::format("euptera-cli: “{}” is no day; write it as 2026-12-01\n", args.from);
     return usage;
@@ -119,20 +140,14 @@ int tellSteps(const TrueWing& w, const StepsArgs& args, StepsAs as, std::ostream
   for (std::size_t i = 0; i < t.steps.size(); ++i) t.order.push_back(i);
   std::stable_sort(t.order.begin(), t.order.end(),
                    [&](std::size_t a, std::size_t b) { return t.schedule.placed[a].from < t.schedule.placed[b].from; });
-  switch (as) {
-  case StepsAs::csv:
+  if (args.csv)
     asCsv(t, out);
-    break;
-  case StepsAs::json:
+  else if (args.json)
     asJson(t, w.design.name, out);
-    break;
-  case StepsAs::calendar:
+  else if (args.calendar)
     out << toCalendar(w.design.name, t.steps, sittingsOf(t.schedule, t.activities, t.bench), *first, args.hour);
-    break;
-  case StepsAs::text:
+  else
     asText(t, out);
-    break;
-  }
   return fine;
 }
 

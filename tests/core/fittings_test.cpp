@@ -5,6 +5,7 @@
 #include "core/loft/panel_edit.h"
 #include "core/surfaces/track.h"
 #include "support.h"
+#include "within.h"
 
 namespace eup {
 namespace {
@@ -17,13 +18,7 @@ using test::wingOf;
 bool holds(const Region& region, const Point& middle, double radius) {
   for (int i = 0; i < 72; ++i) {
     const Point p = middle + Point(std::cos(2 * pi * i / 72), std::sin(2 * pi * i / 72)) * radius;
-    bool in = false;
-    for (const Polyline& loop : region)
-      for (std::size_t a = 0, b = loop.size() - 1; a < loop.size(); b = a++)
-        if ((loop[a].y() > p.y()) != (loop[b].y() > p.y()) &&
-            p.x() < (loop[b].x() - loop[a].x()) * (p.y() - loop[a].y()) / (loop[b].y() - loop[a].y()) + loop[a].x())
-          in = !in;
-    if (!in) return false;
+    if (!test::within(region, p)) return false;
   }
   return true;
 }

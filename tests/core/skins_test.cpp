@@ -309,7 +309,7 @@ TEST(Skins, ThePrintIsTheList) {
           EXPECT_EQ(part.drawn, DrawnOn::skins) << part.name;
         }
       for (const Skin& skin : p.skins)
-        if (skin.what != Skin::What::tail) cut += skin.pattern.area;
+        if (skin.what != Skin::What::tail) cut += skin.area();
       if (p.sheet) cut += p.sheet->area;
       EXPECT_NEAR(listed, cut, 1e-9) << name;
     }
@@ -366,7 +366,8 @@ TEST(Skins, ArePrintedForBothHands) {
       const auto right = skinPatterns(panel, Hand::right), left = skinPatterns(panel, Hand::left);
       ASSERT_EQ(right.size(), panel.skins.size());
       for (std::size_t i = 0; i < right.size(); ++i) {
-        EXPECT_NEAR(std::abs(signedArea(right[i].strokes.front().points)), panel.skins[i].pattern.area, 1e-6);
+        EXPECT_NEAR(std::abs(signedArea(right[i].strokes.front().points)),
+                    std::abs(signedArea(panel.skins[i].shape.front())), 1e-6);
         for (std::size_t k = 0; k < right[i].strokes.front().points.size(); ++k)
           EXPECT_NEAR(left[i].strokes.front().points[k].x(), -right[i].strokes.front().points[k].x(), 1e-9);
       }

@@ -1,17 +1,12 @@
 // Surfaces on hinges in whole wings: what of every rib is whose, hinge lines, masses, strips, findings.
 #include "chance.h"
-#include "cli/commands.h"
 #include "core/design/decisions.h"
-#include "core/design/design_file.h"
 #include "core/design/wing_edit.h"
-#include "core/drawing/wing_drawings.h"
 #include "core/geometry/polyline.h"
 #include "core/geometry/region.h"
 #include "core/loft/panel_edit.h"
-#include "core/work/take_away.h"
-#include "places.h"
-#include "support.h"
-#include <nlohmann/json.hpp>
+#include "surface_designs.h"
+#include "within.h"
 
 namespace eup {
 namespace {
@@ -20,31 +15,9 @@ using test::bareDesign;
 using test::figureOf;
 using test::hasFinding;
 using test::wingOf;
-
-/// Even-odd.
-bool within(const Region& region, const Point& p) {
-  bool in = false;
-  for (const Polyline& loop : region)
-    for (std::size_t i = 0, j = loop.size() - 1; i < loop.size(); j = i++)
-      if ((loop[i].y() > p.y()) != (loop[j].y() > p.y()) &&
-          p.x() < (loop[j].x() - loop[i].x()) * (p.y() - loop[i].y()) / (loop[j].y() - loop[i].y()) + loop[i].x())
-        in = !in;
-  return in;
-}
-
-/// A tapered wing of ribs, with a spar and trailing stock, and one aileron.
-Design withAileron() {
-  Design d = bareDesign();
-  PanelDesign& p = d.inner();
-  p.panel = test::panelOf(700, 240, 160, 20, 1.5);
-  p.spars = {Spar{}};
-  p.trailingEdge.kind = TrailingEdgeKind::wedge, p.trailingEdge.width = 20;
-  p.ribs.count = 15;
-  Surface s = newSurface(p, SurfaceKind::aileron, WingKind::main);
-  s.from = 330, s.to = 640, s.endClear = 2;
-  p.surfaces = {s};
-  return d;
-}
+using test::withAileron;
+using test::within;
+using test::withServo;
 
 // Every point of a rib's wood is the wing's, the surface's, a facing's, or was taken by gap and bevel: told here by
 // the planes alone, without the outlines that were cut.
@@ -65,7 +38,6 @@ TEST(Surfaces, RibsPutTogetherAgain) {
       for (const HingeCut& cut : rib.hinges) {
         ++parted;
         const HingeSection& at = cut.at;
-        const Point normal(at.way.y(), -at.way.x()); // aft, square to the planes
         const double across = 1 / std::cos(w.inner().frame.hinges[0].sweep);
         for (int i = 0; i < 1500; ++i) {
           const Box box = boundsOf(cut.whole);
@@ -87,7 +59,6 @@ TEST(Surfaces, RibsPutTogetherAgain) {
           EXPECT_EQ(within(rib.wood, p), wing) << tries << ' ' << rib.name() << ' ' << p.transpose();
           EXPECT_EQ(within(cut.tail, p), tail) << tries << ' ' << rib.name() << ' ' << p.transpose();
         }
-        (void)normal;
         EXPECT_NEAR(areaOf(unite(rib.wood, cut.tail)), areaOf(rib.wood) + areaOf(cut.tail), 1e-3); // never both
       }
     EXPECT_EQ(parted, 6); // at 350, 400 … 600
@@ -334,15 +305,6 @@ TEST(Surfaces, Findings) {
                          "surface.overlap"));
 }
 
-Design withServo() {
-  Design d = withAileron();
-  Surface& s = d.inner().surfaces[0];
-  s.drive.by = MovedBy::pushrod, s.drive.at = 375, s.drive.servoChord = 0.5, s.drive.servoUp = -3,
-  s.drive.servo = "class-4";
-  s.drive.horn = 14, s.drive.arm = 9, s.upDeg = 22, s.downDeg = 22;
-  return d;
-}
-
 TEST(Surfaces, LinkageFindings) {
   const auto said = [](auto change) {
     Design d = withServo();
@@ -440,72 +402,6 @@ TEST(Surfaces, NewOnesAreFine) {
         EXPECT_LT(f.severity, Severity::serious) << surfaceKindChoices[k].label << f.what;
       }
   }
-}
-
-// A file of the version before had none of this: it is read as it was, and built as it was.
-TEST(Surfaces, OlderFilesHaveNone) {
-  const auto read = designFromText(test::slurp(test::testFile("version16.euptera")));
-  ASSERT_TRUE(read.ok()) << read.problem().text();
-  EXPECT_TRUE(read.value().notes.empty()) << read.value().notes.front();
-  const Design& d = read.value().design;
-  ASSERT_EQ(d.wings.front().panels.size(), 2U);
-  EXPECT_EQ(d.wings.front().panels[1].inCore.size(), 4U);
-  EXPECT_TRUE(d.own.servos.empty());
-  for (const PanelDesign& p : d.wings.front().panels) {
-    EXPECT_TRUE(p.surfaces.empty() && p.runs.empty() && p.hardPoints.empty());
-    EXPECT_EQ(p.lightening, Lightening{});
-  }
-  const TrueWing w = wingOf(d);
-  for (const TruePanel& p : w.main().panels) EXPECT_TRUE(p.surfaces.empty());
-}
-
-// What the command line tells is what the core computed: the pieces of a rib in it fill the rib again.
-TEST(Surfaces, ToldOnTheCommandLine) {
-  const test::ScratchFolder folder;
-  const std::string path = (folder.path / "wing.euptera").string();
-  std::ofstream(path) << designToText(withServo());
-  std::ostringstream out, err;
-  ASSERT_EQ(cli::run({"surfaces", path, "--json"}, out, err), cli::fine) << err.str();
-  const auto root = nlohmann::json::parse(out.str());
-  ASSERT_EQ(root["surfaces"].size(), 1U);
-  const auto& s = root["surfaces"][0];
-  EXPECT_EQ(s["kind"], "aileron");
-  EXPECT_EQ(s["hand"], "right and left");
-  EXPECT_EQ(s["ribs"].size(), 6U);
-  const auto areaOfLoops = [](const nlohmann::json& loops) {
-    double sum = 0;
-    for (const auto& loop : loops)
-      for (std::size_t i = 0; i < loop.size(); ++i) {
-        const auto &a = loop[i], &b = loop[(i + 1) % loop.size()];
-        sum += (a[0].get<double>() * b[1].get<double>() - b[0].get<double>() * a[1].get<double>()) / 2;
-      }
-    return sum;
-  };
-  for (const auto& rib : s["ribs"]) {
-    const double whole = areaOfLoops(rib["whole"]), left = areaOfLoops(rib["wing"]) + areaOfLoops(rib["tail"]);
-    EXPECT_LT(left, whole);
-    EXPECT_GT(left, 0.8 * whole);
-  }
-  EXPECT_GT(s["drive"]["rod"].get<double>(), 20);
-  std::ostringstream text;
-  ASSERT_EQ(cli::run({"surfaces", path}, text, err), cli::fine);
-  EXPECT_NE(text.str().find("Length: aileron"), std::string::npos);
-}
-
-// Every print of it comes, in both hands, full size: a facing is as long as it is told.
-TEST(Surfaces, Prints) {
-  Design d = withServo();
-  d.inner().surfaces[0].built = SurfaceBuilt::apart;
-  const TrueWing w = wingOf(d);
-  const DrawnWing drawn_ = drawn(w);
-  const auto prints = surfacePrints(drawn_.front(), Hand::right), left = surfacePrints(drawn_.front(), Hand::left);
-  EXPECT_EQ(prints.size(), left.size());
-  EXPECT_GE(prints.size(), 1U + 2 + 2 + 6 + 1); // facings, ends, gauges, tails, linkage
-  double longest = 0;
-  for (const Drawing& one : prints)
-    for (const Stroke& stroke : one.strokes)
-      if (stroke.layer == Layer::cut) longest = std::max(longest, boundsOf(stroke.points).width());
-  EXPECT_NEAR(longest, figureOf(w, "surface.1.length"), 1e-6);
 }
 
 } // namespace

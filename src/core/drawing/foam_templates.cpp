@@ -2,6 +2,7 @@
 // line and the holes by which it is pinned to the block.
 #include "core/drawing/wing_drawings.h"
 #include "core/foam/wire_marks.h"
+#include "core/geometry/circle.h"
 #include "core/geometry/polyline.h"
 #include "core/measure/figure.h"
 #include <algorithm>
@@ -26,15 +27,8 @@ Polyline wayIn(const CoreEnd& end, const HotWire& wire) {
           up + Point(lead, tooth), up + Point(lead, 0),          up - Point(within, 0)};
 }
 
-Polyline circle(const Point& middle, double radius) {
-  constexpr int sides = 32;
-  Polyline out;
-  for (int i = 0; i < sides; ++i)
-    out.push_back(middle + Point(std::cos(2 * pi * i / sides), std::sin(2 * pi * i / sides)) * radius);
-  return out;
-}
-
 constexpr double pinsAt[] = {0.22, 0.68}, pin = 1.25; // of the chord; mm
+constexpr int pinSides = 32;
 
 /// On the line that is level with the block, chord axes: it meets the chord line at a third of it.
 Point levelOf(const CoreEnd& end, const ChordFrame& cut, double x) {
@@ -55,7 +49,8 @@ Drawing templateOf(const DrawnPanel& w, const FoamCore& core, bool outer, Hand h
   // Level with the block: the chord line, or turned by what the core is turned by.
   const ChordFrame cut = core.cutFrame(outer);
   d.line(Layer::mark, levelOf(end, cut, 0), levelOf(end, cut, end.frame.chord));
-  for (const double share : pinsAt) d.loop(Layer::cut, circle(levelOf(end, cut, share * end.frame.chord), pin));
+  for (const double share : pinsAt)
+    d.loop(Layer::cut, circleOf(levelOf(end, cut, share * end.frame.chord), pin, pinSides));
   std::vector<std::pair<Point, std::string>> words;
   for (const WireMark& mark : end.marks) {
     if (!isCalled(core, mark)) continue;
@@ -119,7 +114,7 @@ Drawing blockEnd(const DrawnPanel& w, const FoamCore& core, bool outer, Hand han
   }
   for (std::size_t i = 0; i + 1 < wire.size(); ++i) d.line(Layer::mark, wire[i], wire[i + 1]);
   for (const double share : pinsAt)
-    d.loop(Layer::mark, circle(cut.fromChord(levelOf(end, cut, share * end.frame.chord)), pin));
+    d.loop(Layer::mark, circleOf(cut.fromChord(levelOf(end, cut, share * end.frame.chord)), pin, pinSides));
   if (hand == Hand::left) d = mirrored(std::move(d));
   const Box box = d.bounds();
   d.write({box.centre().x(), box.high.y() - 4}, "UPPER BED", 2.8, Anchor::middle);

@@ -86,8 +86,7 @@ void tipOnPlan(Drawing& d, const DrawnPanel& w) {
            onPlan(aftOf(tip, one.from + one.chord), span + one.beyond));
 }
 
-/// One panel with its root's leading edge at the origin.
-/// Its hinge line, its ends, the planes that it is sawn by, and its hinges.
+/// A surface's hinge line, its ends, the planes that it is sawn by, its hinges, infills and gussets.
 void surfaceOnPlan(Drawing& d, const DrawnPanel& w, const SurfaceMade& made) {
   const Surface& s = w.design.surfaces[static_cast<std::size_t>(made.line.surface)];
   const double from = made.inner.t, to = made.outer.t;
@@ -116,6 +115,13 @@ void surfaceOnPlan(Drawing& d, const DrawnPanel& w, const SurfaceMade& made) {
     d.loop(Layer::mark, {axis(place.t - half, -s.hinges.deep), axis(place.t + half, -s.hinges.deep),
                          axis(place.t + half, s.hinges.deep), axis(place.t - half, s.hinges.deep)});
   }
+  for (const auto& places : {infillsOf(w.design, w.frame, made), gussetsOf(w.design, w.frame, made)})
+    for (const Polyline& place : places) {
+      Polyline loop;
+      loop.reserve(place.size());
+      for (const Point& p : place) loop.push_back(onPlan(p.x(), p.y()));
+      d.loop(Layer::mark, loop);
+    }
 }
 
 /// Leads and tubes from hole to hole, and the blocks of hard points.
@@ -138,6 +144,7 @@ void fittingsOnPlan(Drawing& d, const DrawnPanel& w) {
   }
 }
 
+/// One panel with its root's leading edge at the origin.
 Drawing panelOnPlan(const DrawnPanel& w, Hand hand) {
   Drawing d;
   const double span = w.shape.loft.span();

@@ -31,9 +31,9 @@ std::vector<Drawing> skinPatterns(const DrawnPanel& w, Hand hand) {
     d.title = w.design.of > 1 ? fmt::format("Skins, panel {}", w.design.id.panel + 1) : "Skins";
     d.wing = w.design.name;
     d.hand = hand;
-    d.loop(Layer::cut, onPrint(skin, up, skin.pattern.outline));
+    for (const Polyline& loop : skin.shape) d.loop(Layer::cut, onPrint(skin, up, loop));
     std::vector<std::pair<Point, std::string>> words;
-    words.reserve(skin.ribs.size() + skin.joints.size());
+    words.reserve(skin.ribs.size() + skin.joints.size() + skin.sawn.size());
     for (const SkinLine& rib : skin.ribs) {
       const Polyline line = onPrint(skin, up, rib.line);
       d.strokes.push_back({Layer::mark, line, false});
@@ -44,6 +44,12 @@ std::vector<Drawing> skinPatterns(const DrawnPanel& w, Hand hand) {
       const Polyline line = onPrint(skin, up, joint.line);
       d.strokes.push_back({Layer::mark, line, false});
       words.emplace_back(line.front() + Point(1, -3), fmt::format("joint on R{}", joint.rib));
+    }
+    const auto nameOf = [&](int surface) { return w.design.surfaces[static_cast<std::size_t>(surface)].name; };
+    for (const SawnLine& sawn : skin.sawn) {
+      const Polyline line = onPrint(skin, up, sawn.line);
+      d.strokes.push_back({Layer::mark, line, false});
+      words.emplace_back(line.front() + Point(1, 1), "sawn through here: " + nameOf(sawn.surface));
     }
     if (hand == Hand::left) d = mirrored(std::move(d));
     const double side = hand == Hand::left ? -1 : 1;
@@ -60,6 +66,10 @@ std::vector<Drawing> skinPatterns(const DrawnPanel& w, Hand hand) {
     if (skin.strips > 1 || !skin.joints.empty())
       d.write({box.low.x(), box.low.y() - 10},
               fmt::format("{} sheets side by side; cut the end first, then the long edge", skin.strips), 3);
+    std::string without;
+    for (const int surface : skin.leftOut) without += (without.empty() ? "" : ", ") + nameOf(surface);
+    if (!without.empty())
+      d.write({box.low.x(), box.low.y() - 15}, fmt::format("open for: {}; it ends at the facing there", without), 3);
     out.push_back(std::move(d));
   }
   return out;

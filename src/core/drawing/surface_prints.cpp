@@ -169,15 +169,14 @@ Drawing driveDrawing(const SurfacePrint& p) {
 
 /// The servo's plate, or its hatch: as wide as the bay, with the opening that the servo goes through.
 std::optional<Drawing> plateDrawing(const SurfacePrint& p) {
+  const auto size = servoPlateOf(p.w.design, p.made);
+  if (!size) return std::nullopt;
   const ServoSeat& seat = p.made.driven->seat;
-  if (p.s.drive.plate <= 0 || seat.bay <= 0 || p.w.design.built != Built::ribs) return std::nullopt;
-  const Servo& servo = p.w.design.tables.servo(p.s.drive.servo);
-  constexpr double rim = 10; // mm before and behind the servo
   Drawing d = p.blank();
-  d.loop(Layer::cut, rectangle({0, 0}, {seat.bay, servo.length + 2 * rim}));
-  const double in = std::max((seat.bay - servo.height) / 2, 0.0);
-  d.loop(seat.bay > servo.height ? Layer::cut : Layer::mark,
-         rectangle({in, rim}, {std::min(in + servo.height, seat.bay), rim + servo.length}));
+  d.loop(Layer::cut, rectangle({0, 0}, {size->bay, size->deep}));
+  const Point low((size->bay - size->openAlong) / 2, (size->deep - size->openAcross) / 2);
+  const bool within = size->openAlong < size->bay; // else it parts the plate
+  d.loop(within ? Layer::cut : Layer::mark, rectangle(low, low + Point(size->openAlong, size->openAcross)));
   return p.finished(std::move(d),
                     {fmt::format("{}, {}: plate under the servo, {} thick, between R{} and R{}; nose up", p.s.name,
                                  nameLarge(p.hand), p.len(p.s.drive.plate), seat.ribInside, seat.ribOutside)});

@@ -1,4 +1,5 @@
 #include "core/foam/core_things.h"
+#include "core/geometry/circle.h"
 #include "core/geometry/polyline.h"
 #include "core/geometry/region.h"
 #include "core/loft/core_line.h"
@@ -17,12 +18,9 @@ bool reaches(const CoreThing& thing, const PanelLoft& loft, double t) {
   return thing.from < to && t >= thing.from - 1e-6 && t <= to + 1e-6;
 }
 
+/// With as much area as a round one.
 Polyline circle(const Point& middle, double radius) {
-  Polyline out;
-  const double r = radius / std::sqrt(std::sin(2 * pi / sides) / (2 * pi / sides)); // as much area as a round one
-  for (int i = 0; i < sides; ++i)
-    out.push_back(middle + Point(std::cos(2 * pi * i / sides), std::sin(2 * pi * i / sides)) * r);
-  return out;
+  return circleOf(middle, radius / std::sqrt(std::sin(2 * pi / sides) / (2 * pi / sides)), sides);
 }
 
 Region movedUp(const Polyline& line, double by) {

@@ -1,6 +1,7 @@
 #include "core/loft/panel_edit.h"
 #include "core/design/decisions.h"
 #include "core/loft/core_line.h"
+#include "core/loft/fitting_edit.h"
 #include <algorithm>
 #include <cmath>
 
@@ -289,45 +290,6 @@ Result<Design> withPanelAdded(const Design& design, int wing) {
   return d;
 }
 
-/// A surface that is cut with its panel goes on from one to the other; its hinge line stays straight on the plan.
-static void splitSurface(const Surface& s, const PanelLoft& loft, double t, std::vector<Surface>& inner,
-                         std::vector<Surface>& outer) {
-  const double span = loft.span(), from = std::clamp(s.from, 0.0, span), to = std::clamp(s.to, 0.0, span);
-  Surface in = s, out = s;
-  out.from = s.from - t, out.to = s.to - t, out.drive.at = s.drive.at - t;
-  if (s.whole()) return outer.push_back(std::move(out));
-  if (to <= t) return inner.push_back(std::move(in));
-  if (from >= t) return outer.push_back(std::move(out));
-  const ChordFrame a = loft.frameAt(from), b = loft.frameAt(to), f = loft.frameAt(t);
-  const auto share = [&](const ChordFrame& at, double chord, double tail) {
-    return s.by == HingeBy::chord ? chord : 1 - tail / at.chord;
-  };
-  const double x = lerp(Point(planX(a, share(a, s.chordFrom, s.tailFrom)), 0),
-                        Point(planX(b, share(b, s.chordTo, s.tailTo)), 0), (t - from) / (to - from))
-                       .x();
-  const double fraction = std::clamp((x - f.le.x()) / (f.chord * std::cos(f.washout)), 0.02, 0.97);
-  in.to = t, out.from = 0, out.goesOn = true;
-  in.chordTo = out.chordFrom = fraction, in.tailTo = out.tailFrom = std::max(3.0, (1 - fraction) * f.chord);
-  if (s.drive.at >= t) in.drive.by = MovedBy::nothing;
-  if (s.drive.at < t) out.drive.by = MovedBy::nothing, out.drive.at = 0;
-  inner.push_back(std::move(in)), outer.push_back(std::move(out));
-}
-
-/// Straight on the plan, as it was.
-static void splitRun(const Run& r, const PanelLoft& loft, double t, std::vector<Run>& inner, std::vector<Run>& outer) {
-  Run in = r, out = r;
-  out.from = std::max(r.from - t, 0.0), out.to = std::max(r.to - t, 0.0);
-  if (r.to <= t) return inner.push_back(std::move(in));
-  if (r.from >= t) return outer.push_back(std::move(out));
-  const double to = std::clamp(r.to, 0.0, loft.span());
-  const ChordFrame f = loft.frameAt(t);
-  const double a = planX(loft.frameAt(r.from), r.xFrom), b = planX(loft.frameAt(to), r.xTo);
-  const double x = to > r.from ? a + (b - a) * (t - r.from) / (to - r.from) : a;
-  in.to = t, out.from = 0;
-  in.xTo = out.xFrom = std::clamp((x - f.le.x()) / (f.chord * std::cos(f.washout)), 0.0, 1.0);
-  inner.push_back(std::move(in)), outer.push_back(std::move(out));
-}
-
 Result<Design> withPanelSplit(const Design& design, PanelId id, double t) {
   Design d = design;
   auto& panels = panelsOf(d, id.wing);
@@ -372,14 +334,7 @@ Result<Design> withPanelSplit(const Design& design, PanelId id, double t) {
     if (in) inner.inCore.push_back(std::move(*in));
     if (out) outer.inCore.push_back(std::move(*out));
   }
-  inner.surfaces.clear(), outer.surfaces.clear();
-  for (const Surface& s : whole.surfaces) splitSurface(s, loft, t, inner.surfaces, outer.surfaces);
-  inner.runs.clear(), outer.runs.clear();
-  for (const Run& r : whole.runs) splitRun(r, loft, t, inner.runs, outer.runs);
-  const auto isOuter = [&](const HardPoint& h) { return h.at >= t; };
-  std::erase_if(inner.hardPoints, isOuter);
-  std::erase_if(outer.hardPoints, [&](const HardPoint& h) { return !isOuter(h); });
-  for (HardPoint& h : outer.hardPoints) h.at -= t;
+  splitFittings(whole, loft, t, inner, outer);
   inner.join.dihedral = ofShare(whole.join.dihedral, t / whole.panel.span);
   outer.join.dihedral = ofShare(whole.join.dihedral, 1 - t / whole.panel.span);
   outer.join.angleTaken = AngleTaken::halves;
@@ -441,21 +396,7 @@ Result<Design> withPanelsMerged(const Design& design, PanelId id) {
     thing.from += in.panel.span, thing.to += in.panel.span;
     if (thing.to <= 20000) one.inCore.push_back(std::move(thing));
   }
-  for (Surface s : out.surfaces) {
-    if (one.surfaces.size() >= static_cast<std::size_t>(mostSurfaces)) break;
-    s.from += in.panel.span, s.to += in.panel.span, s.drive.at += in.panel.span, s.goesOn = false;
-    if (s.to <= 20000 && s.drive.at <= 20000) one.surfaces.push_back(std::move(s));
-  }
-  for (Run r : out.runs) {
-    if (one.runs.size() >= static_cast<std::size_t>(mostRuns)) break;
-    r.from += in.panel.span, r.to += in.panel.span;
-    if (r.to <= 20000) one.runs.push_back(std::move(r));
-  }
-  for (HardPoint h : out.hardPoints) {
-    if (one.hardPoints.size() >= static_cast<std::size_t>(mostHardPoints)) break;
-    h.at += in.panel.span;
-    if (h.at <= 20000) one.hardPoints.push_back(std::move(h));
-  }
+  mergeFittings(out, in.panel.span, one);
   one.tip = out.tip;
   // Bays that are even all along are told by their number.
   const double bay = one.panel.span / static_cast<double>(stations.size() - 1);

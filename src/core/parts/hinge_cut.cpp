@@ -122,6 +122,23 @@ double tiltOf(const Surface& s, double washout) {
   return 0;
 }
 
+/// Where a face crosses the sides of a loop: x, nose to tail.
+std::vector<double> crossings(const Polyline& face, const Polyline& loop) {
+  std::vector<double> out;
+  for (std::size_t i = 1; i < face.size(); ++i) {
+    const Point step = face[i] - face[i - 1];
+    for (std::size_t k = 0; k < loop.size(); ++k) {
+      const Point side = loop[(k + 1) % loop.size()] - loop[k], off = loop[k] - face[i - 1];
+      const double d = cross(step, side);
+      if (std::abs(d) < 1e-12) continue;
+      const double along = cross(off, side) / d, share = cross(off, step) / d;
+      if (along >= 0 && along < 1 && share >= 0 && share <= 1) out.push_back(face[i - 1].x() + along * step.x());
+    }
+  }
+  std::sort(out.begin(), out.end());
+  return out;
+}
+
 /// Where the axis lies at a place of the span, where it is decided.
 Point decidedAxis(const Surface& s, const PanelLoft& loft, double t, double fraction) {
   if (s.whole()) return loft.middle(fraction, t);
@@ -185,6 +202,20 @@ std::vector<HingeLine> hingeLines(const PanelBrief& d, const PanelLoft& loft) {
   return out;
 }
 
+Polyline turnedAbout(const Polyline& loop, const Point& axis, double turn) {
+  const Placement placed{turn, axis};
+  Polyline out;
+  out.reserve(loop.size());
+  for (const Point& p : loop) out.push_back(placed(p - axis));
+  return out;
+}
+
+Region touchedBy(const HingeSection& cut, const Polyline& section, double turn) {
+  constexpr double least = 0.02; // mm²: less is how edges that touch are rounded
+  const Region both = intersect(intersect({section}, {cut.wing}), {turnedAbout(cut.outline, cut.hinge, turn)});
+  return areaOf(both) > least ? both : Region{};
+}
+
 HingeSection hingeSection(const Surface& s, const HingeLine& line, const Polyline& upper, const Polyline& lower,
                           const Point& hinge, double across, double washout) {
   HingeSection out;
@@ -239,22 +270,56 @@ HingeSection hingeSection(const Surface& s, const HingeLine& line, const Polylin
   return out;
 }
 
+namespace {
+
+/// From where to where a plate's recess goes, x in chord axes.
+std::pair<double, double> recessOf(const Surface& s, const Point& hinge, double across) {
+  return {hinge.x() - s.gap / 2 * across, hinge.x() + (s.plateChord + s.gap) * across};
+}
+
+/// A face of the panel's section, in chord axes.
+Polyline chordAxes(const ChordFrame& frame, const Polyline& face) {
+  Polyline out;
+  out.reserve(face.size());
+  for (const Point& p : face) out.push_back(frame.toChord(p));
+  return out;
+}
+
+} // namespace
+
 HingeSection hingeSectionAt(const PanelBrief& d, const PanelLoft& loft, const HingeLine& line, double t) {
   const Cut cut = loft.cutAt(std::clamp(t, 0.0, loft.span()));
-  const auto chordAxes = [&](const Polyline& face) {
-    Polyline out;
-    out.reserve(face.size());
-    for (const Point& p : face) out.push_back(cut.frame.toChord(p));
-    return out;
-  };
-  return hingeSection(d.surfaces[static_cast<std::size_t>(line.surface)], line, chordAxes(cut.upper),
-                      chordAxes(cut.lower), cut.frame.toChord(line.axis.at(t)), 1 / std::cos(line.sweep),
+  return hingeSection(d.surfaces[static_cast<std::size_t>(line.surface)], line, chordAxes(cut.frame, cut.upper),
+                      chordAxes(cut.frame, cut.lower), cut.frame.toChord(line.axis.at(t)), 1 / std::cos(line.sweep),
                       cut.frame.washout);
 }
 
+std::array<std::optional<SheetGap>, 2> sheetGapsAt(const PanelBrief& d, const PanelLoft& loft, const HingeLine& line,
+                                                   double t) {
+  const Surface& s = d.surfaces[static_cast<std::size_t>(line.surface)];
+  const Cut cut = loft.cutAt(std::clamp(t, 0.0, loft.span()));
+  const Point hinge = cut.frame.toChord(line.axis.at(t));
+  const double across = 1 / std::cos(line.sweep);
+  if (s.plateLike()) {
+    const auto [from, to] = recessOf(s, hinge, across);
+    return {SheetGap{from, to}, std::nullopt};
+  }
+  const Polyline upper = chordAxes(cut.frame, cut.upper), lower = chordAxes(cut.frame, cut.lower);
+  const HingeSection made = hingeSection(s, line, upper, lower, hinge, across, cut.frame.washout);
+  std::array<std::optional<SheetGap>, 2> out;
+  for (const bool top : {true, false}) {
+    const Polyline& face = top ? upper : lower;
+    const auto wing = crossings(face, made.wingFacing.empty() ? made.wing : made.wingFacing),
+               front = crossings(face, made.surface), facing = crossings(face, made.facing);
+    if (wing.empty() || front.empty()) continue;
+    out[top ? 0 : 1] = SheetGap{wing.front(), facing.empty() ? front.back() : std::max(front.back(), facing.back())};
+  }
+  return out;
+}
+
 Polyline plateRecess(const Surface& s, const Polyline& upper, const Point& hinge, double across) {
-  const double from = hinge.x() - s.gap / 2 * across, to = hinge.x() + (s.plateChord + s.gap) * across,
-               far = (upper.back() - upper.front()).norm();
+  const auto [from, to] = recessOf(s, hinge, across);
+  const double far = (upper.back() - upper.front()).norm();
   Polyline out;
   const auto floorAt = [&](double x) -> Point {
     const auto place = lastCrossing(upper, std::clamp(x, upper.front().x() + 1e-6, upper.back().x() - 1e-6));

@@ -4,7 +4,9 @@
 #include "core/geometry/region.h"
 #include "core/parts/spar_line.h"
 #include "core/parts/surface_place.h"
+#include <array>
 #include <numbers>
+#include <optional>
 #include <vector>
 
 namespace eup {
@@ -47,6 +49,20 @@ struct HingeSection {
 inline double cornerOf(const HingeSection& cut, bool top) {
   return std::numbers::pi / 2 + (top ? cut.slopeTop : -cut.slopeBottom);
 }
+
+/// A loop turned about the axis, rad, trailing edge up positive.
+Polyline turnedAbout(const Polyline& loop, const Point& axis, double turn);
+/// What of the wing's section (closed) a surface runs into when it is turned so far; empty while it clears.
+Region touchedBy(const HingeSection& cut, const Polyline& section, double turn);
+
+/// Where sheet on a face ends before the gap, and where it goes on behind it: mm along the chord line. Facings are as
+/// deep as the section with its sheet: it stops at them. Of a spoiler's plate: the recess that it lies in.
+struct SheetGap {
+  double wing = 0, surface = 0;
+};
+/// Of the section at t, top first; a face that is not parted has none.
+std::array<std::optional<SheetGap>, 2> sheetGapsAt(const PanelBrief& design, const PanelLoft& loft,
+                                                   const HingeLine& line, double t);
 
 /// `upper` and `lower` are the section's faces, nose to tail, in chord axes; `across` how much longer than square to
 /// the hinge line things are in its plane (1 ÷ cos); `washout` of its chord line against the board.

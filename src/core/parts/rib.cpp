@@ -1,3 +1,4 @@
+#include "core/geometry/circle.h"
 #include "core/geometry/polyline.h"
 #include "core/geometry/tolerances.h"
 #include "core/parts/cut_rib.h"
@@ -172,16 +173,8 @@ void cutPassing(const RibMaking& m, const Passing& p, Region& cuts) {
   hole.underTop = heightOf(m.rib.upper, hole.middle.x()) - hole.middle.y();
   hole.overBottom = hole.middle.y() - heightOf(m.rib.lower, hole.middle.x());
   if (p.round) {
-    Polyline circle;
-    const double radius = p.width / 2;
-    const int sides = std::max(
-        16,
-        static_cast<int>(std::ceil(std::numbers::pi / std::acos(std::max(0.0, 1 - tolerance::flattening / radius)))));
-    circle.reserve(static_cast<std::size_t>(sides));
-    for (int i = 0; i < sides; ++i) {
-      const double turn = 2 * std::numbers::pi * i / sides;
-      circle.push_back(middle + Point(std::cos(turn) * wide, std::sin(turn)) * radius);
-    }
+    Polyline circle = circleOf(middle, p.width / 2, sidesOf(p.width / 2));
+    for (Point& corner : circle) corner.x() = middle.x() + (corner.x() - middle.x()) * wide;
     cuts.push_back(inRib(m, circle));
   } else {
     const Point half(hole.width / 2, hole.height / 2);

@@ -1,10 +1,9 @@
 #include "core/parts/rib_holes.h"
+#include "core/geometry/circle.h"
 #include "core/geometry/polyline.h"
 #include "core/geometry/region.h"
-#include "core/geometry/tolerances.h"
 #include <algorithm>
 #include <cmath>
-#include <numbers>
 
 namespace eup {
 namespace {
@@ -28,19 +27,8 @@ double heightOn(const Polyline& face, double x) {
   return place ? pointAt(face, *place).y() : 0;
 }
 
-Polyline circle(const Point& middle, double radius) {
-  const int sides = std::max(
-      16, static_cast<int>(std::ceil(std::numbers::pi / std::acos(std::max(0.0, 1 - tolerance::flattening / radius)))));
-  Polyline out;
-  for (int i = 0; i < sides; ++i) {
-    const double turn = 2 * std::numbers::pi * i / sides;
-    out.push_back(middle + Point(std::cos(turn), std::sin(turn)) * radius);
-  }
-  return out;
-}
-
 void bore(Rib& rib, const Point& middle, double diameter) {
-  const Polyline hole = circle(middle, diameter / 2);
+  const Polyline hole = circleOf(middle, diameter / 2, sidesOf(diameter / 2));
   rib.wood = subtract(rib.wood, {hole});
   for (HingeCut& cut : rib.hinges) cut.whole = subtract(cut.whole, {hole}); // as it is cut, too
 }

@@ -1,17 +1,11 @@
 // Spars as truly straight strips: where their faces run, rib by rib.
 #pragma once
+#include "core/loft/straight_line.h"
 #include "core/parts/surface_place.h"
 #include <optional>
 #include <vector>
 
 namespace eup {
-
-/// A straight line in panel axes from root to tip: (x, z) as a function of t.
-struct StraightLine {
-  Point root{0, 0}, tip{0, 0};
-  double span = 1;
-  Point at(double t) const { return lerp(root, tip, t / span); }
-};
 
 /// One spar, straight from the root to the tip. Each cap runs from its face's point of the root's chord fraction to
 /// that of the tip's: where the fraction stays the same it lies on one of the panel's own straight lines. Caps are

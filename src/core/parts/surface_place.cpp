@@ -30,17 +30,31 @@ SurfaceLine SurfaceLine::beforeTail(const PanelLoft& loft, double mm) {
 
 SurfaceLine SurfaceLine::within(const SurfaceLine& from, const SurfaceLine& to) const {
   SurfaceLine line = *this;
-  line.front = from.own, line.rear = to.own;
+  line.bounds.push_back({false, to.own});
+  line.bounds.push_back({true, from.own});
+  return line;
+}
+
+SurfaceLine SurfaceLine::beside(const PanelLoft& loft, const StraightLine& axis, const std::array<Point, 3>& aft) {
+  SurfaceLine line(0);
+  line.own.loft = &loft;
+  line.own.axis = axis, line.own.behind = aft;
   return line;
 }
 
 double SurfaceLine::at(double t) const {
   double f = own.at(t);
-  if (rear) f = std::min(f, rear->at(t));
-  return front ? std::max(f, front->at(t)) : f;
+  for (const Bound& bound : bounds) f = bound.front ? std::max(f, bound.course.at(t)) : std::min(f, bound.course.at(t));
+  return f;
 }
 
 double SurfaceLine::Course::at(double t) const {
+  if (axis) {
+    const ChordFrame f = loft->frameAt(t);
+    const Point &a = behind[t < behind[1].x() ? 0 : 1], &b = behind[t < behind[1].x() ? 1 : 2];
+    const double share = b.x() > a.x() ? (t - a.x()) / (b.x() - a.x()) : 0;
+    return std::clamp((f.toChord(axis->at(t)).x() + a.y() + (b.y() - a.y()) * share) / f.chord, 0.0, 1.0);
+  }
   if (!spar && loft) return std::clamp(fraction + aft / loft->frameAt(t).chord, 0.0, 1.0);
   if (!spar) return fraction;
   const double chord = loft->frameAt(t).chord;

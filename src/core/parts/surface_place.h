@@ -2,7 +2,10 @@
 // the span. What lies on the frame is told as such a place: the zones that are skinned.
 #pragma once
 #include "core/loft/panel_loft.h"
+#include "core/loft/straight_line.h"
+#include <array>
 #include <optional>
+#include <vector>
 
 namespace eup {
 
@@ -17,6 +20,9 @@ public:
   /// So far behind the leading edge along the chord line, or before the trailing edge, mm.
   static SurfaceLine behindNose(const PanelLoft& loft, double mm);
   static SurfaceLine beforeTail(const PanelLoft& loft, double mm);
+
+  /// So far behind a straight line of the panel along the chord line, mm: (t, mm) at three rising places of the span.
+  static SurfaceLine beside(const PanelLoft& loft, const StraightLine& axis, const std::array<Point, 3>& aft);
 
   /// The same line, but nowhere ahead of `front` nor behind `rear`.
   SurfaceLine within(const SurfaceLine& front, const SurfaceLine& rear) const;
@@ -33,11 +39,17 @@ private:
     Face face = Face::upper;
     double end = 0; ///< mm of span where the spar ends
     double aft = 0; ///< mm behind the leading edge; before the trailing edge when negative
+    std::optional<StraightLine> axis;
+    std::array<Point, 3> behind{}; ///< it: (t, mm)
     double at(double t) const;
+  };
+  struct Bound {
+    bool front = false;
+    Course course;
   };
   explicit SurfaceLine(double constant) { own.fraction = constant; }
   Course own;
-  std::optional<Course> front, rear;
+  std::vector<Bound> bounds; ///< the last one holds against those before
 };
 
 struct SurfacePlace {

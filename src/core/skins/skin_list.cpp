@@ -1,5 +1,6 @@
 #include "core/skins/skin_list.h"
 #include "core/geometry/polyline.h"
+#include "core/geometry/tolerances.h"
 #include "core/measure/units.h"
 #include <algorithm>
 #include <cmath>
@@ -25,14 +26,29 @@ std::vector<const Rib*> ribsWithin(const Frame& frame, double from, double to) {
   return out;
 }
 
+/// A skin being laid: its surface, between which lines, and the surfaces on hinges that part it.
+struct Laying {
+  const FlatSurface& surface;
+  const Frame& frame;
+  const SurfaceLine &from, &to;
+  const std::vector<SkinGap>& gaps;
+  std::vector<int> leftOut; ///< that are
+  /// A rib's line over it, as far as it is the panel's.
+  Polyline onRib(const Rib& rib) const {
+    const EndPlane plane{rib.frame.t, rib.lean, rib.turn};
+    for (const SkinGap& gap : gaps)
+      if (rib.t() > gap.from + 1e-6 && rib.t() < gap.to - 1e-6 &&
+          std::find(leftOut.begin(), leftOut.end(), gap.surface) != leftOut.end())
+        return acrossPattern(surface, from, to.within(SurfaceLine::atFraction(0), gap.wing), plane);
+    return acrossPattern(surface, from, to, plane);
+  }
+};
+
 /// Joined on the ribs that were chosen; else where the stock ends, on the last rib before that, below one rib sooner,
 /// so that no joint lies under another. On the left hand one rib farther in, where that is wanted.
-void addJoints(const PanelBrief& d, const FlatSurface& s, const SurfaceLine& from, const SurfaceLine& to,
-               const Frame& frame, const std::vector<int>& chosen, Skin& skin) {
-  const std::vector<const Rib*> all = ribsWithin(frame, skin.inner, skin.outer);
-  const auto on = [&](const Rib& rib) -> SkinJoint {
-    return {rib.number, rib.t(), acrossPattern(s, from, to, {rib.frame.t, rib.lean, rib.turn})};
-  };
+void addJoints(const PanelBrief& d, const Laying& laying, const std::vector<int>& chosen, Skin& skin) {
+  const std::vector<const Rib*> all = ribsWithin(laying.frame, skin.inner, skin.outer);
+  const auto on = [&](const Rib& rib) -> SkinJoint { return {rib.number, rib.t(), laying.onRib(rib)}; };
   if (!chosen.empty()) {
     for (const Rib* rib : all)
       if (std::find(chosen.begin(), chosen.end(), rib->number - d.firstRib + 1) != chosen.end())
@@ -128,8 +144,68 @@ double acrossGrain(const Skin& skin) {
   return high - low;
 }
 
+/// A line on the pattern between two places of the span, and so much farther aft (of the chord).
+Polyline onPattern(const FlatSurface& surface, const SurfaceLine& line, double from, double to, double aft = 0) {
+  Polyline out;
+  constexpr int steps = 24;
+  out.reserve(steps + 1);
+  for (int i = 0; i <= steps; ++i) {
+    const double t = from + (to - from) * i / steps;
+    out.push_back(surface.at(line.at(std::clamp(t, 0.0, surface.loft.span())) + aft, t));
+  }
+  return out;
+}
+
+/// The piece of the panel, seen from above, that a gap takes.
+Polyline gapFromAbove(const SkinGap& gap, bool plate, const PanelLoft& loft) {
+  const auto at = [&](const SurfaceLine* line, double t) -> Point {
+    const ChordFrame f = loft.frameAt(t);
+    return {line ? f.fromChord({line->at(t) * f.chord, 0}).x() : f.te.x() + f.chord, t};
+  };
+  const SurfaceLine* rear = plate ? &gap.own : nullptr;
+  return {at(&gap.wing, gap.from), at(&gap.wing, gap.to), at(rear, gap.to), at(rear, gap.from)};
+}
+
+/// Leaves out what lies on surfaces that are built by themselves, with their gaps; marks where the others are sawn.
+void part(const PanelBrief& d, const PanelLoft& loft, Laying& laying, Skin& skin) {
+  skin.shape = {skin.pattern.outline};
+  for (const SkinGap& gap : laying.gaps) {
+    const Surface& s = d.surfaces[static_cast<std::size_t>(gap.surface)];
+    if (s.partsRibs() && s.built == SurfaceBuilt::sawnOff) {
+      const double from = std::max(gap.from, skin.inner), to = std::min(gap.to, skin.outer), middle = (from + to) / 2;
+      for (const SurfaceLine* line : {&gap.wing, &gap.own})
+        if (to > from && line->at(middle) > laying.from.at(middle) + 1e-6 &&
+            line->at(middle) < laying.to.at(middle) - 1e-6)
+          skin.sawn.push_back({gap.surface, onPattern(laying.surface, *line, from, to)});
+      continue;
+    }
+    // A little past its ends where those are the panel's, whose own may lean.
+    const double span = loft.span(), past = 0.1 * span, from = gap.from > 1e-6 ? gap.from : -past,
+                 to = gap.to < span - 1e-6 ? gap.to : span + past;
+    constexpr double behind = 0.3; // of the chord: past the skin's rear edge
+    Polyline loop = onPattern(laying.surface, gap.wing, from, to);
+    const Polyline rear = s.plateLike() ? onPattern(laying.surface, gap.own, from, to)
+                                        : onPattern(laying.surface, laying.to, from, to, behind);
+    loop.insert(loop.end(), rear.rbegin(), rear.rend());
+    const Region left = withoutDust(subtract(skin.shape, {loop}), tolerance::dustArea);
+    if (areaOf(left) > areaOf(skin.shape) - 1) continue; // it lies beside it
+    skin.shape = left, skin.leftOut.push_back(gap.surface);
+    const Region seen = subtract({skin.plan}, {gapFromAbove(gap, s.plateLike(), loft)});
+    if (const Polyline* largest = largestOf(seen)) {
+      skin.plan = *largest;
+      const Point middle = centroidOf(seen);
+      const double t = std::clamp(middle.y(), 0.0, loft.span());
+      const ChordFrame f = loft.frameAt(t);
+      const Point at = loft.at(skin.face, std::clamp((middle.x() - f.le.x()) / f.chord, 0.0, 1.0), t);
+      skin.centre = {middle.x(), t, at.y()};
+    }
+  }
+  laying.leftOut = skin.leftOut;
+}
+
 void lay(const PanelBrief& d, const PanelLoft& loft, const Frame& frame, const SurfaceLine& from, const SurfaceLine& to,
-         const Ends& ends, const std::vector<int>& chosen, Skin skin, std::vector<Skin>& out) {
+         const Ends& ends, const std::vector<int>& chosen, const std::vector<SkinGap>& gaps, Skin skin,
+         std::vector<Skin>& out) {
   double front = 1, rear = 0;
   bool any = false;
   const auto on = [&](double t) { return std::clamp(t, 0.0, loft.span()); };
@@ -145,10 +221,13 @@ void lay(const PanelBrief& d, const PanelLoft& loft, const Frame& frame, const S
   const FlatSurface surface(loft, skin.face, front > room ? front - room : 0, std::min(rear + room, 1.0));
   addPlan(loft, from, to, skin);
   skin.pattern = flatPattern(surface, from, to, ends.inner, ends.outer);
+  Laying laying{surface, frame, from, to, gaps, {}};
+  part(d, loft, laying, skin);
+  if (skin.shape.empty()) return; // all of it lies on surfaces
   for (const Rib& rib : frame.ribs)
     if (rib.t() > skin.inner + 1e-6 && rib.t() < skin.outer - 1e-6)
-      skin.ribs.push_back(
-          {rib.name(), acrossPattern(surface, from, to, {rib.frame.t, rib.lean, rib.turn}), rib.t(), rib.number});
+      if (Polyline line = laying.onRib(rib); lengthOf(line) > 0.5)
+        skin.ribs.push_back({rib.name(), std::move(line), rib.t(), rib.number});
   for (const SparLine& line : frame.spars) {
     Polyline run;
     constexpr int steps = 24;
@@ -163,7 +242,7 @@ void lay(const PanelBrief& d, const PanelLoft& loft, const Frame& frame, const S
       skin.spars.push_back({d.spars[static_cast<std::size_t>(line.index)].name, std::move(run), 0, 0});
   }
   skin.strips = std::max(1, static_cast<int>(std::ceil(acrossGrain(skin) / d.cutList.sheetWidth - 1e-9)));
-  if (std::abs(skin.of.grainDeg) < 45) addJoints(d, surface, from, to, frame, chosen, skin);
+  if (std::abs(skin.of.grainDeg) < 45) addJoints(d, laying, chosen, skin);
   findBend(frame, from, to, skin);
   out.push_back(std::move(skin));
 }
@@ -189,6 +268,24 @@ Skin named(Skin::What what, const std::string& kind, const std::string& name, co
   return skin;
 }
 
+/// What of a zone lies on a surface that is built by itself: a skin of its own.
+void layOnSurface(const PanelBrief& d, const PanelLoft& loft, const Frame& frame, const Zone& zone, const Ends& ends,
+                  const SkinGap& gap, Skin skin, std::vector<Skin>& out) {
+  const Surface& s = d.surfaces[static_cast<std::size_t>(gap.surface)];
+  if (!s.partsRibs() || s.built != SurfaceBuilt::apart) return;
+  Ends own = ends;
+  if (gap.ownFrom > std::max(ends.inner.t, 1e-6)) own.inner = {gap.ownFrom, 0, 0};
+  if (gap.ownTo < std::min(ends.outer.t, loft.span() - 1e-6)) own.outer = {gap.ownTo, 0, 0};
+  if (own.outer.t - own.inner.t < 1) return;
+  const std::string key = fmt::format("surface.{}", gap.surface + 1);
+  skin.surface = gap.surface;
+  skin.key += "." + key, skin.piece = key + "." + skin.piece;
+  skin.name += ", of the " + s.name;
+  static const std::vector<SkinGap> whole;
+  lay(d, loft, frame, zone.place.from.within(gap.own, SurfaceLine::atFraction(1)), zone.place.to, own, {}, whole,
+      std::move(skin), out);
+}
+
 } // namespace
 
 std::vector<double> Skin::pieces(Hand hand) const {
@@ -205,11 +302,39 @@ std::vector<double> Skin::pieces(Hand hand) const {
   return out;
 }
 
+std::array<std::vector<SkinGap>, 2> skinGaps(const PanelBrief& d, const PanelLoft& loft, const Frame& frame) {
+  std::array<std::vector<SkinGap>, 2> out;
+  for (const HingeLine& line : frame.hinges) {
+    if (d.surfaces[static_cast<std::size_t>(line.surface)].whole()) continue;
+    std::array<std::array<Point, 3>, 2> wing, own;
+    std::array parted{true, true};
+    for (std::size_t i = 0; i < 3; ++i) {
+      const double t = line.from + (line.to - line.from) * static_cast<double>(i) / 2,
+                   axis = loft.frameAt(t).toChord(line.axis.at(t)).x();
+      const auto there = sheetGapsAt(d, loft, line, t);
+      for (std::size_t face = 0; face < 2; ++face)
+        if (there[face])
+          wing[face][i] = {t, there[face]->wing - axis}, own[face][i] = {t, there[face]->surface - axis};
+        else
+          parted[face] = false;
+    }
+    for (std::size_t face = 0; face < 2; ++face)
+      if (parted[face])
+        out[face].push_back({line.surface, SurfaceLine::beside(loft, line.axis, wing[face]),
+                             SurfaceLine::beside(loft, line.axis, own[face]), line.from, line.to, line.cutFrom,
+                             line.cutTo});
+  }
+  return out;
+}
+
 std::vector<Skin> skinsOf(const PanelBrief& d, const PanelLoft& loft, const Frame& frame) {
   std::vector<Skin> out;
   const Ends whole{innerPlane(d), outerPlane(d)};
   static const std::vector<int> none;
-  for (const Zone& zone : zonesOf(d, loft)) {
+  const std::vector<Zone> zones = zonesOf(d, loft);
+  if (zones.empty()) return out;
+  const auto gaps = skinGaps(d, loft, frame);
+  for (const Zone& zone : zones) {
     const Face face = zone.place.face;
     Skin skin;
     Ends ends = whole;
@@ -234,7 +359,10 @@ std::vector<Skin> skinsOf(const PanelBrief& d, const PanelLoft& loft, const Fram
       break;
     }
     skin.run = zone.run, skin.of = zone.of;
-    lay(d, loft, frame, zone.place.from, zone.place.to, ends, *chosen, std::move(skin), out);
+    const std::vector<SkinGap>& here = gaps[face == Face::upper ? 0 : 1];
+    const Skin bare = skin;
+    lay(d, loft, frame, zone.place.from, zone.place.to, ends, *chosen, here, std::move(skin), out);
+    for (const SkinGap& gap : here) layOnSurface(d, loft, frame, zone, ends, gap, bare, out);
   }
   return out;
 }

@@ -1,10 +1,13 @@
 // What lies on a panel's frame as sheet, piece by piece: flat, with what it is laid by, how it bends and what it is
 // made up of.
 #pragma once
+#include "core/geometry/region.h"
 #include "core/parts/frame.h"
 #include "core/parts/part.h"
 #include "core/skins/flat_pattern.h"
 #include <algorithm>
+#include <array>
+#include <optional>
 
 namespace eup {
 
@@ -13,6 +16,12 @@ struct SkinJoint {
   int rib = 0;
   double t = 0;  ///< mm of the panel's span
   Polyline line; ///< on the pattern
+};
+
+/// Where a surface on hinges goes through a skin.
+struct SawnLine {
+  int surface = 0; ///< index in PanelDesign::surfaces
+  Polyline line;   ///< on the pattern
 };
 
 struct Skin {
@@ -24,10 +33,14 @@ struct Skin {
   std::string piece; ///< key of its part
   Face face = Face::upper;
   SkinSheet of;
-  double inner = 0, outer = 0; ///< mm of the panel's span, at its front edge
-  Polyline plan;               ///< closed: seen from above, (aft, outwards) in the panel
-  Point3 centre{0, 0, 0};      ///< of its area, in the panel
-  FlatPattern pattern;
+  double inner = 0, outer = 0;       ///< mm of the panel's span, at its front edge
+  Polyline plan;                     ///< closed: seen from above, (aft, outwards) in the panel
+  Point3 centre{0, 0, 0};            ///< of its area, in the panel
+  FlatPattern pattern;               ///< as if no surface were there
+  Region shape;                      ///< what of the pattern it is: surfaces that are built by themselves left out
+  std::optional<int> surface;        ///< on which it lies, index in PanelDesign::surfaces
+  std::vector<int> leftOut;          ///< surfaces that it leaves out
+  std::vector<SawnLine> sawn;        ///< where it is sawn through with the frame
   std::vector<SkinLine> ribs, spars; ///< between its edges
   std::vector<SkinJoint> joints;     ///< of the right hand
   std::vector<SkinJoint> leftJoints; ///< and of the left
@@ -38,6 +51,7 @@ struct Skin {
   int bendRib = 0;
   double turned = 0; ///< rad, most that it is rolled round from its front edge to its rear one, at any rib
 
+  double area() const { return areaOf(shape); }
   const std::vector<SkinJoint>& jointsOf(Hand hand) const { return hand == Hand::left ? leftJoints : joints; }
   /// How long its pieces are from the inner end outwards, along its front edge; joints that overlap are in both pieces.
   std::vector<double> pieces(Hand hand) const;
@@ -48,12 +62,23 @@ struct Skin {
   double layersBend() const { return bend > 0 ? std::max(bend - of.thickness + layer(), 0.0) : 0; }
 };
 
+/// Where a face's sheet ends before a surface on hinges, and where the surface's begins.
+struct SkinGap {
+  int surface = 0;
+  SurfaceLine wing, own;
+  double from = 0, to = 0;       ///< mm of the panel's span: of the wing's cut
+  double ownFrom = 0, ownTo = 0; ///< and of the surface
+};
+/// On top, and below.
+std::array<std::vector<SkinGap>, 2> skinGaps(const PanelBrief& design, const PanelLoft& loft, const Frame& frame);
+
 /// The joins' planes at the panel's ends.
 EndPlane innerPlane(const PanelBrief& design);
 EndPlane outerPlane(const PanelBrief& design);
 
-/// Every zone laid flat, in the order of `zonesOf`. Their outer faces are the section's own. Their ends are cut to the
-/// planes of the joins; those of sheeted bays end on the middle of ribs.
+/// Every zone laid flat, in the order of `zonesOf`, each followed by what of it lies on surfaces that are built by
+/// themselves. Their outer faces are the section's own. Their ends are cut to the planes of the joins; those of sheeted
+/// bays end on the middle of ribs.
 std::vector<Skin> skinsOf(const PanelBrief& design, const PanelLoft& loft, const Frame& frame);
 
 /// mm² of cloth in the strips over the panel's joins that lie on a skin, one layer.

@@ -51,7 +51,7 @@ void addSkin(PartMaker& m, const Skin& skin) {
                 : bends               ? GrainWay::span
                                       : GrainWay::length;
   whole.drawn = DrawnOn::skins;
-  const double heavy = skin.of.thickness * m.heavy(skin.of.material), scale = p.area / course.sum;
+  const double heavy = skin.of.thickness * m.heavy(skin.of.material), scale = skin.area() / course.sum;
   const std::vector<double> lengths = skin.pieces(Hand::right);
   double from = skin.inner;
   for (std::size_t i = 0; i < lengths.size(); ++i) {
@@ -100,18 +100,18 @@ void addCloth(PartMaker& m, const std::vector<Skin>& skins, Face face) {
     if (course.sum <= 0) continue;
     part.length = std::max(part.length, lengthOf(skin.pattern.front));
     part.breadth = std::max({part.breadth, skin.pattern.innerWidth, skin.pattern.outerWidth});
-    const double more = clothOverJoins(m.d, skin), scale = skin.pattern.area / course.sum * heavy * layers;
+    const double more = clothOverJoins(m.d, skin), scale = skin.area() / course.sum * heavy * layers;
     for (Part::Run run : course.runs) {
       run.atFrom *= scale, run.atTo *= scale;
       part.runs.push_back(run);
     }
-    part.area += skin.pattern.area + more / layers;
+    part.area += skin.area() + more / layers;
     for (const bool outer : {false, true}) // a strip over a join lies at the panel's very end
       if (const double one = clothOverJoin(m.d, skin, outer); one > 0) {
         const double from = outer ? std::max(skin.outer - 1, skin.inner) : skin.inner;
         part.runs.push_back({from, from + 1, one * heavy, one * heavy});
       }
-    const double grams = (skin.pattern.area * layers + more) * heavy;
+    const double grams = (skin.area() * layers + more) * heavy;
     part.grams += grams, moment += grams * skin.centre;
   }
   if (part.grams <= 0) return; // no skin is there for it

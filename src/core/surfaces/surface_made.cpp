@@ -22,13 +22,17 @@ struct Weight {
   void add(double g, double behind) { grams += g, moment += g * behind; }
 };
 
-/// What of the panel's sheet lies on it.
+/// What of the panel's sheet lies on it, behind its facing.
 void addSheet(Weight& sum, const PanelBrief& d, const PanelLoft& loft, const HingeLine& line, double t) {
   const ChordFrame f = loft.frameAt(t);
   const double hinge = f.toChord(line.axis.at(t)).x();
-  for (const Zone& zone : zonesOf(d, loft)) {
-    if (t < zone.place.inner || t > zone.place.outer) continue;
-    const double from = std::max(zone.place.from.at(t) * f.chord, hinge), to = zone.place.to.at(t) * f.chord;
+  const std::vector<Zone> zones = zonesOf(d, loft);
+  if (zones.empty()) return;
+  const auto gaps = sheetGapsAt(d, loft, line, t);
+  for (const Zone& zone : zones) {
+    const auto& gap = gaps[zone.place.face == Face::upper ? 0 : 1];
+    if (!gap || t < zone.place.inner || t > zone.place.outer) continue;
+    const double from = std::max(zone.place.from.at(t) * f.chord, gap->surface), to = zone.place.to.at(t) * f.chord;
     if (to <= from) continue;
     sum.add((to - from) * zone.of.thickness * d.tables.named(zone.of.material).density * 1e-6, (from + to) / 2 - hinge);
   }
@@ -100,6 +104,11 @@ void weigh(SurfaceMade& m, const PanelBrief& d, const PanelLoft& loft, const Fra
   if (s.ofRibs() && s.endRib > 0 && d.built == Built::ribs)
     for (const SurfaceEnd* end : {&m.inner, &m.outer})
       addRib({end->cut.outline}, s.endRib, d.ribs.material, end->cut.hinge.x());
+  for (const Polyline& place : infillsOf(d, frame, m)) {
+    const Point at = centroidOf(Region{place});
+    sum.add(std::abs(signedArea(place)) * infillSheet * d.tables.named(s.facingMaterial).density * 1e-6,
+            at.x() - m.line.axis.at(at.y()).x());
+  }
   m.grams = sum.grams;
   m.behind = sum.grams > 0 ? sum.moment / sum.grams * std::cos(m.line.sweep) : 0;
   m.weight = std::max(m.grams * m.behind / s.weightArm, 0.0);
@@ -189,7 +198,6 @@ std::optional<Driven> drivenOf(const SurfaceMade& m, const PanelBrief& d, const 
               degToRad(drive.hornDeg)};
   const double full = degToRad(drive.servoDeg);
   out.bindsPlus = turnsBeforeItBinds(out.bars, full), out.bindsMinus = -turnsBeforeItBinds(out.bars, -full);
-  out.plus = linkageAt(out.bars, full), out.minus = linkageAt(out.bars, -full);
   double high = 0, low = 0;
   for (const double turn : {out.bindsPlus, -out.bindsMinus})
     if (const auto at = linkageAt(out.bars, turn)) high = std::max(high, at->turn), low = std::min(low, at->turn);
@@ -236,6 +244,35 @@ std::vector<double> hingePlaces(const Hinges& h, double length) {
   return out;
 }
 
+FacingPull facingPull(const PanelBrief& d, const Frame& frame, const SurfaceMade& made, bool own) {
+  FacingPull out;
+  const Surface& s = d.surfaces[static_cast<std::size_t>(made.line.surface)];
+  const FacingStrip& strip = own ? made.facing : made.wingFacing;
+  const int faces = (d.stiffening.covers(true, false) != 0 ? 1 : 0) + (d.stiffening.covers(false, true) != 0 ? 1 : 0);
+  if (strip.thickness <= 0 || faces == 0 || d.built != Built::ribs) return out;
+  double last = made.inner.t;
+  for (const Rib& rib : frame.ribs) {
+    if (!made.line.covers(rib.t())) continue;
+    out.bay = std::max(out.bay, rib.t() - last), last = rib.t();
+  }
+  out.bay = std::max(out.bay, made.outer.t - last);
+  const double depth = std::min(made.inner.cut.depth, made.outer.cut.depth),
+               e = d.tables.named(s.facingMaterial).modulus;
+  out.stiffness = e * depth * std::pow(strip.thickness, 3) / 12;
+  if (own && s.infill > 0) out.stiffness += e * infillSheet * std::pow(s.infill, 3) / 12;
+  if (out.stiffness > 0) out.bent = coveringPull * faces * std::pow(out.bay, 4) / (384 * out.stiffness);
+  return out;
+}
+
+std::optional<ServoPlate> servoPlateOf(const PanelBrief& d, const SurfaceMade& made) {
+  const Drive& drive = d.surfaces[static_cast<std::size_t>(made.line.surface)].drive;
+  if (!made.driven || drive.plate <= 0 || d.built != Built::ribs || made.driven->seat.bay <= 1) return std::nullopt;
+  const Servo& servo = d.tables.servo(drive.servo);
+  constexpr double rim = 10; // mm before and behind the servo
+  const double bay = made.driven->seat.bay;
+  return ServoPlate{bay, servo.length + 2 * rim, std::min(servo.height, bay), servo.length};
+}
+
 SurfaceEnd surfaceEndAt(const PanelBrief& d, const PanelLoft& loft, const HingeLine& line, double t) {
   const Surface& s = d.surfaces[static_cast<std::size_t>(line.surface)];
   SurfaceEnd out;
@@ -279,6 +316,61 @@ std::vector<SurfaceMade> surfacesOf(const PanelBrief& d, const PanelLoft& loft, 
     m.driven = drivenOf(m, d, loft, frame, s);
     out.push_back(std::move(m));
   }
+  return out;
+}
+
+namespace {
+
+/// mm aft of the axis, along the flight, that the rear of a surface's facing lies.
+double behindFacing(const Surface& s, const SurfaceMade& made) {
+  const double front = s.nose == SurfaceNose::round ? -made.inner.cut.noseRadius : s.gap / 2;
+  return std::max(front + s.facing, 0.0) / std::cos(made.line.sweep);
+}
+
+/// Half of a rib's wood along the span.
+double halfOf(const Rib& rib) {
+  return rib.thickness / 2;
+}
+
+std::vector<const Rib*> partedRibs(const Frame& frame, const SurfaceMade& made) {
+  std::vector<const Rib*> out;
+  for (const Rib& rib : frame.ribs)
+    if (rib.ofWood && made.line.covers(rib.t())) out.push_back(&rib);
+  return out;
+}
+
+} // namespace
+
+std::vector<Polyline> infillsOf(const PanelBrief& d, const Frame& frame, const SurfaceMade& made) {
+  const Surface& s = d.surfaces[static_cast<std::size_t>(made.line.surface)];
+  std::vector<Polyline> out;
+  if (!s.ofRibs() || s.infill <= 0) return out;
+  const double front = behindFacing(s, made);
+  double from = made.inner.t + s.endRib;
+  const auto fill = [&](double to) {
+    const auto at = [&](double t, double aft) -> Point { return {made.line.axis.at(t).x() + front + aft, t}; };
+    constexpr double least = 1; // mm: narrower than a saw's cut
+    if (to - from > least) out.push_back({at(from, 0), at(to, 0), at(to, s.infill), at(from, s.infill)});
+  };
+  for (const Rib* rib : partedRibs(frame, made)) {
+    fill(rib->t() - halfOf(*rib));
+    from = rib->t() + halfOf(*rib);
+  }
+  fill(made.outer.t - s.endRib);
+  return out;
+}
+
+std::vector<Polyline> gussetsOf(const PanelBrief& d, const Frame& frame, const SurfaceMade& made) {
+  const Surface& s = d.surfaces[static_cast<std::size_t>(made.line.surface)];
+  std::vector<Polyline> out;
+  if (!s.ofRibs() || s.gusset <= 0) return out;
+  const double front = behindFacing(s, made);
+  for (const Rib* rib : partedRibs(frame, made))
+    for (const double side : {-1.0, 1.0}) {
+      const double t = rib->t() + side * halfOf(*rib), far = t + side * s.gusset;
+      const auto axis = [&](double at) { return made.line.axis.at(at).x() + front; };
+      out.push_back({{axis(t), t}, {axis(t) + s.gusset, t}, {axis(far), far}});
+    }
   return out;
 }
 

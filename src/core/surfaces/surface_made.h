@@ -40,9 +40,8 @@ struct ServoSeat {
 };
 
 struct Driven {
-  FourBar bars; ///< in the plane square to the hinge line through the drive's station; chord axes there
-  std::optional<LinkageAt> plus, minus; ///< servo fully turned either way; nothing where it binds
-  double up = 0, down = 0;              ///< rad of the surface at full servo turn; until it binds
+  FourBar bars;            ///< in the plane square to the hinge line through the drive's station; chord axes there
+  double up = 0, down = 0; ///< rad of the surface at full servo turn; until it binds
   double bindsPlus = 0, bindsMinus = 0; ///< rad the servo can turn
   double gain = 0;                      ///< at rest, signed
   std::optional<double> forUp, forDown; ///< rad of the servo for the travel that is decided
@@ -78,6 +77,28 @@ std::vector<SurfaceMade> surfacesOf(const PanelBrief& design, const PanelLoft& l
 /// Their own pieces: facings, end ribs, infills, gussets, hinge and horn blocks, or what a solid one is of.
 std::vector<Part> partsOfSurfaces(const PanelBrief& design, const PanelLoft& loft, const Frame& frame,
                                   const std::vector<SurfaceMade>& surfaces);
+
+/// The plate that a servo lies on, from rib to rib, mm: along the span, along the chord, and its opening that way.
+struct ServoPlate {
+  double bay = 0, deep = 0, openAlong = 0, openAcross = 0;
+};
+/// Nothing without one, or where there is no bay for it.
+std::optional<ServoPlate> servoPlateOf(const PanelBrief& design, const SurfaceMade& made);
+
+/// How far a tight covering on both faces bends a surface's facing, or the wing's beside it, in between two ribs, mm:
+/// a strip held at both ends, w L⁴ ÷ (384 E I); infills behind the surface's own stiffen it.
+struct FacingPull {
+  double bent = 0, bay = 0, stiffness = 0; ///< mm, mm, N·mm²
+};
+inline constexpr double coveringPull = 0.1; ///< N a mm of a face: an assumption
+FacingPull facingPull(const PanelBrief& design, const Frame& frame, const SurfaceMade& made, bool own);
+
+inline constexpr double infillSheet = 2; ///< mm, common practice
+
+/// Sheet that lies flat between a surface's ribs behind its facing, and gussets at its ribs' fronts, either side of
+/// each: seen from above, (aft, outwards) in the panel. Empty where they are not wanted.
+std::vector<Polyline> infillsOf(const PanelBrief& design, const Frame& frame, const SurfaceMade& made);
+std::vector<Polyline> gussetsOf(const PanelBrief& design, const Frame& frame, const SurfaceMade& made);
 
 SurfaceEnd surfaceEndAt(const PanelBrief& design, const PanelLoft& loft, const HingeLine& line, double t);
 

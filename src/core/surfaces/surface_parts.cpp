@@ -9,13 +9,12 @@
 namespace eup {
 namespace {
 
-constexpr double plateRim = 10; // mm of a servo's plate before and behind it
-
 /// What a surface's pieces are told with.
 struct SurfaceTold {
   PartMaker& m;
   const SurfaceMade& made;
   const Surface& s;
+  const Frame& frame;
   std::string key, name;
 
   Part piece(const char* what, const std::string& words, const std::string& material) const {
@@ -79,39 +78,34 @@ void addEndRibs(const SurfaceTold& t) {
 
 /// Sheet flat between neighbouring ribs behind the facing, on the upper face.
 void addInfills(const SurfaceTold& t) {
-  if (!t.s.ofRibs() || t.s.infill <= 0) return;
-  std::vector<double> ends{t.made.inner.t};
-  for (const Rib& rib : t.m.ribs)
-    if (t.made.line.covers(rib.t())) ends.push_back(rib.t());
-  ends.push_back(t.made.outer.t);
-  for (std::size_t i = 1; i < ends.size(); ++i) {
-    const double run = ends[i] - ends[i - 1] - t.m.d.ribs.thickness;
-    if (run <= 1) continue;
-    Part part = t.piece("", fmt::format("infill {}", i), t.s.facingMaterial);
-    constexpr double sheet = 2;
-    part.key += fmt::format(".infill.{}", i);
-    part.stock = Stock::sheet(sheet), part.grain = GrainWay::span;
-    part.length = run, part.breadth = t.s.infill, part.area = run * t.s.infill;
-    part.grams = part.area * sheet * t.m.heavy(part.material);
-    part.at = (ends[i] + ends[i - 1]) / 2;
-    const Point at = t.made.line.axis.at(part.at);
-    part.centre = {at.x() + t.s.facing + t.s.infill / 2, part.at, at.y()};
-    part.from = part.to = part.centre;
+  int number = 0;
+  for (const Polyline& place : infillsOf(t.m.d, t.frame, t.made)) {
+    const Box box = boundsOf(place);
+    Part part = t.piece("", fmt::format("infill {}", ++number), t.s.facingMaterial);
+    part.key += fmt::format(".infill.{}", number);
+    part.stock = Stock::sheet(infillSheet), part.grain = GrainWay::span;
+    part.length = box.height(), part.breadth = t.s.infill, part.area = part.length * t.s.infill;
+    part.grams = part.area * infillSheet * t.m.heavy(part.material);
+    const Point middle = centroidOf(Region{place});
+    part.at = middle.y();
+    part.centre = part.from = part.to = {middle.x(), part.at, t.made.line.axis.at(part.at).y()};
     t.m.add(std::move(part));
   }
 }
 
 void addGussets(const SurfaceTold& t) {
-  if (!t.s.ofRibs() || t.s.gusset <= 0 || t.made.ribs.empty()) return;
+  const auto places = gussetsOf(t.m.d, t.frame, t.made);
+  if (places.empty()) return;
   Part part = t.piece(".gussets", "gussets", t.s.facingMaterial);
-  constexpr double sheet = 1.5;
-  part.count = 2 * static_cast<int>(t.made.ribs.size());
+  constexpr double sheet = 1.5; // mm, common practice
+  part.count = static_cast<int>(places.size());
   part.stock = Stock::sheet(sheet), part.grain = GrainWay::slanting;
   part.length = part.breadth = t.s.gusset, part.area = t.s.gusset * t.s.gusset / 2;
   part.grams = part.count * part.area * sheet * t.m.heavy(part.material);
-  part.at = (t.made.inner.t + t.made.outer.t) / 2;
-  const Point at = t.made.line.axis.at(part.at);
-  part.centre = part.from = part.to = {at.x() + t.s.facing + t.s.gusset / 3, part.at, at.y()};
+  Point middle(0, 0);
+  for (const Polyline& place : places) middle += centroidOf(Region{place}) / static_cast<double>(places.size());
+  part.at = middle.y();
+  part.centre = part.from = part.to = {middle.x(), part.at, t.made.line.axis.at(part.at).y()};
   t.m.add(std::move(part));
 }
 
@@ -153,15 +147,13 @@ void addBlocks(const SurfaceTold& t) {
 
 /// What the servo lies on: a plate from rib to rib with its opening, or a hatch, on two bearers.
 void addSeat(const SurfaceTold& t) {
-  if (!t.made.driven || t.s.drive.plate <= 0 || t.m.d.built != Built::ribs) return;
+  const auto size = servoPlateOf(t.m.d, t.made);
+  if (!size) return;
   const Driven& driven = *t.made.driven;
-  const Servo& servo = t.m.d.tables.servo(t.s.drive.servo);
-  const double bay = driven.seat.bay, deep = servo.length + 2 * plateRim;
-  if (bay <= 1) return;
   Part plate = t.piece(".servoPlate", "plate under its servo", "light-ply");
   plate.stock = Stock::sheet(t.s.drive.plate), plate.grain = GrainWay::span;
-  plate.length = bay, plate.breadth = deep;
-  plate.area = bay * deep - std::min(servo.height, bay) * servo.length;
+  plate.length = size->bay, plate.breadth = size->deep;
+  plate.area = size->bay * size->deep - size->openAlong * size->openAcross;
   plate.grams = plate.area * t.s.drive.plate * t.m.heavy(plate.material);
   plate.at = driven.at.t;
   const double x = driven.at.frame.le.x() + (driven.seat.from + driven.seat.to) / 2;
@@ -169,8 +161,8 @@ void addSeat(const SurfaceTold& t) {
   Part bearers = t.piece(".servoBearers", "bearers of its plate", "beech");
   constexpr double side = 6; // mm square, common practice
   bearers.count = 2, bearers.stock = Stock::strip(side, side), bearers.grain = GrainWay::length;
-  bearers.length = bay, bearers.breadth = side;
-  bearers.grams = 2 * side * side * bay * t.m.heavy(bearers.material);
+  bearers.length = size->bay, bearers.breadth = side;
+  bearers.grams = 2 * side * side * size->bay * t.m.heavy(bearers.material);
   bearers.at = plate.at, bearers.centre = bearers.from = bearers.to = plate.centre;
   t.m.add(std::move(plate));
   t.m.add(std::move(bearers));
@@ -213,7 +205,7 @@ std::vector<Part> partsOfSurfaces(const PanelBrief& d, const PanelLoft& loft, co
   PartMaker maker(d, loft, frame);
   for (const SurfaceMade& made : surfaces) {
     const Surface& s = d.surfaces[static_cast<std::size_t>(made.line.surface)];
-    const SurfaceTold told{maker, made, s, fmt::format("surface.{}", made.line.surface + 1), s.name};
+    const SurfaceTold told{maker, made, s, frame, fmt::format("surface.{}", made.line.surface + 1), s.name};
     addFacings(told);
     addEndRibs(told);
     addInfills(told);

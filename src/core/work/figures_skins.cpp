@@ -123,8 +123,11 @@ void skinFigures(const TruePanel& w, FigureList& out) {
              fmt::format("rear edge {}", out.len(lengthOf(p.rear))),
              developed,
              {"panel.span", "panel.tipSetback"}});
-    out.add({key + "area", "Area: " + name, p.area, Quantity::area, Stage::skins, "of the flat pattern, one hand",
-             "area inside its outline", told(p.area, Quantity::area, w.design.unit), developed, decidedBy(w, skin)});
+    out.add({key + "area", "Area: " + name, skin.area(), Quantity::area, Stage::skins,
+             skin.leftOut.empty() ? "of the flat pattern, one hand"
+                                  : "of the flat pattern, one hand; what surfaces on hinges take of it is left out",
+             "area inside its outline", told(skin.area(), Quantity::area, w.design.unit), developed,
+             decidedBy(w, skin)});
     out.add({key + "misfit",
              "Misfit: " + name,
              p.misfit,

@@ -92,7 +92,7 @@ void facingFigures(const SurfaceTold& f) {
             planeGeometry, from, true);
   }
   for (const bool own : {false, true})
-    if (const FacingPull pull = facingPull(f.w, f.made, own); pull.bent > 0)
+    if (const FacingPull pull = facingPull(f.w.design, f.w.frame, f.made, own); pull.bent > 0)
       f.add(own ? "pull" : "wingPull",
             own ? "Covering pulls the facing in by" : "Covering pulls the wing's facing in by", pull.bent,
             Quantity::length, fmt::format("in the middle of a bay of {}, about", f.out.len(pull.bay)),

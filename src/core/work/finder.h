@@ -55,14 +55,6 @@ struct BraceTold {
   std::string decision(const char* what) const { return fmt::format("join.braces.{}.{}", brace.number, what); }
 };
 
-/// How far a tight covering on both faces bends a surface's facing, or the wing's beside it, in between two ribs, mm:
-/// a strip held at both ends, w L⁴ ÷ (384 E I); what is let in behind the surface's own stiffens it.
-struct FacingPull {
-  double bent = 0, bay = 0, stiffness = 0; ///< mm, mm, N·mm²
-};
-inline constexpr double coveringPull = 0.1; ///< N a mm of a face: an assumption
-FacingPull facingPull(const TruePanel& panel, const SurfaceMade& made, bool own);
-
 // What each trade has to say against a panel; `trades.cpp` lists them.
 void sectionFindings(Finder f);
 void shapeFindings(Finder f);

@@ -97,23 +97,8 @@ void cutFindings(const Accused& a, const SurfaceMade& made) {
           fmt::format("{} behind the hinge line; stock and facing take {}",
                       a.f.len(std::min(made.inner.chord, made.outer.chord)), a.f.len(stock + a.s.facing)),
           "Make it of one solid piece.", {"built", "facing", "chordFrom", "chordTo"});
-  for (const Skin& skin : w.skins) {
-    const double t = (made.inner.t + made.outer.t) / 2;
-    if (t < skin.inner || t > skin.outer || a.s.built == SurfaceBuilt::sawnOff) continue;
-    const auto zones = zonesOf(w.design, w.shape.loft);
-    const double hinge = made.line.axis.at(t).x(), nose = w.shape.loft.frameAt(t).le.x();
-    const double share = (hinge - nose) / w.shape.loft.frameAt(t).chord;
-    const bool across = std::any_of(zones.begin(), zones.end(), [&](const Zone& zone) {
-      return t > zone.place.inner && t < zone.place.outer && zone.place.from.at(t) < share - 0.01 &&
-             zone.place.to.at(t) > share + 0.01;
-    });
-    if (!across) continue;
-    a.say("surface.sheet", Severity::note, fmt::format("Sheet runs across the {}'s gap", a.s.name),
-          "Its pattern is drawn in one piece", "Saw it along the hinge line, or end it there.", {"built"});
-    break;
-  }
   for (const bool own : {false, true}) {
-    const FacingPull pull = facingPull(w, made, own);
+    const FacingPull pull = facingPull(w.design, w.frame, made, own);
     constexpr double seen = 0.8; // mm
     if (pull.bent > seen)
       a.say("surface.pull", Severity::note,
@@ -262,28 +247,6 @@ void driveFindings(const Accused& a, const SurfaceMade& made) {
 }
 
 } // namespace
-
-FacingPull facingPull(const TruePanel& w, const SurfaceMade& made, bool own) {
-  FacingPull out;
-  const Surface& s = w.design.surfaces[static_cast<std::size_t>(made.line.surface)];
-  const FacingStrip& strip = own ? made.facing : made.wingFacing;
-  const int faces =
-      (w.design.stiffening.covers(true, false) != 0 ? 1 : 0) + (w.design.stiffening.covers(false, true) != 0 ? 1 : 0);
-  if (strip.thickness <= 0 || faces == 0 || w.design.built != Built::ribs) return out;
-  double last = made.inner.t;
-  for (const Rib& rib : w.frame.ribs) {
-    if (!made.line.covers(rib.t())) continue;
-    out.bay = std::max(out.bay, rib.t() - last), last = rib.t();
-  }
-  out.bay = std::max(out.bay, made.outer.t - last);
-  const double depth = std::min(made.inner.cut.depth, made.outer.cut.depth),
-               e = w.design.tables.named(s.facingMaterial).modulus;
-  out.stiffness = e * depth * std::pow(strip.thickness, 3) / 12;
-  constexpr double infillSheet = 2; // mm, flat: it bends in its own plane
-  if (own && s.infill > 0) out.stiffness += e * infillSheet * std::pow(s.infill, 3) / 12;
-  if (out.stiffness > 0) out.bent = coveringPull * faces * std::pow(out.bay, 4) / (384 * out.stiffness);
-  return out;
-}
 
 void surfaceFindings(Finder f) {
   const auto& all = f.w.design.surfaces;

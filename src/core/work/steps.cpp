@@ -112,7 +112,7 @@ private:
     for (const bool top : {false, true}) { // the underside first
       double minutes = 0;
       for (const Skin& skin : w.skins)
-        if ((skin.face == Face::upper) == top) minutes += 20 + skin.pattern.area / 4000;
+        if ((skin.face == Face::upper) == top) minutes += 20 + skin.area() / 4000;
       if (minutes > 0)
         last = add(top ? "skinTop" : "skinBelow", top ? "Lay the sheet on top" : "Lay the sheet below", minutes, {last},
                    {.with = glue(), .cure = setHours(), .caution = glueCaution, .print = "skins"});

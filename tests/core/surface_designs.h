@@ -1,0 +1,32 @@
+// Wings with a surface on hinges that several tests share.
+#pragma once
+#include "core/design/wing_edit.h"
+#include "support.h"
+
+namespace eup::test {
+
+/// A tapered wing of ribs, with a spar and trailing stock, and one aileron.
+inline Design withAileron() {
+  Design d = bareDesign();
+  PanelDesign& p = d.inner();
+  p.panel = test::panelOf(700, 240, 160, 20, 1.5);
+  p.spars = {Spar{}};
+  p.trailingEdge.kind = TrailingEdgeKind::wedge, p.trailingEdge.width = 20;
+  p.ribs.count = 15;
+  Surface s = newSurface(p, SurfaceKind::aileron, WingKind::main);
+  s.from = 330, s.to = 640, s.endClear = 2;
+  p.surfaces = {s};
+  return d;
+}
+
+/// And a servo that moves it.
+inline Design withServo() {
+  Design d = withAileron();
+  Surface& s = d.inner().surfaces[0];
+  s.drive.by = MovedBy::pushrod, s.drive.at = 375, s.drive.servoChord = 0.5, s.drive.servoUp = -3,
+  s.drive.servo = "class-4";
+  s.drive.horn = 14, s.drive.arm = 9, s.upDeg = 22, s.downDeg = 22;
+  return d;
+}
+
+} // namespace eup::test
