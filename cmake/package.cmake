@@ -1,6 +1,6 @@
 # What is installed, and the Debian package made of it.
 include(GNUInstallDirs)
-install(TARGETS euptera-cli euptera-plan-reader euptera-hot-wire RUNTIME DESTINATION ${CMAKE_INSTALL_BINDIR})
+install(TARGETS euptera-cli euptera-plan-reader euptera-hot-wire euptera-gauge euptera-scales RUNTIME DESTINATION ${CMAKE_INSTALL_BINDIR})
 if(EUPTERA_WINDOW)
   install(TARGETS euptera RUNTIME DESTINATION ${CMAKE_INSTALL_BINDIR})
 endif()

@@ -1,4 +1,5 @@
 #include "hot_wire/simulated_wire.h"
+#include "terminal.h"
 #include <algorithm>
 #include <charconv>
 #include <cmath>
@@ -19,16 +20,6 @@ std::optional<double> numberOf(std::string_view text) {
 }
 
 } // namespace
-
-std::string sumOf(std::string_view words) {
-  unsigned sum = 0xffff;
-  for (const char c : words) {
-    sum ^= static_cast<unsigned>(static_cast<unsigned char>(c)) << 8;
-    for (int bit = 0; bit < 8; ++bit) sum = (sum & 0x8000) != 0 ? (sum << 1) ^ 0x1021 : sum << 1;
-    sum &= 0xffff;
-  }
-  return fmt::format("{:04x}", sum);
-}
 
 SimulatedWire::SimulatedWire(WireMachine m, WireFaults f) : machine(std::move(m)), faults(f), random(f.seed) {}
 

@@ -80,8 +80,4 @@ private:
   Mode mode = Mode::ready;
 };
 
-/// The sum that ends a line, four hexadecimal digits: of its bytes before " ^", by the polynomial x¹⁶ + x¹² + x⁵ + 1
-/// from ffff on (ITU-T V.41's, most significant bit first).
-std::string sumOf(std::string_view words);
-
 } // namespace eup::instruments

@@ -4,7 +4,10 @@
 #include "core/design/wing_edit.h"
 #include "core/files/bytes.h"
 #include "core/files/text_file.h"
+#include "core/work/steps.h"
+#include "core/work/touched.h"
 #include <algorithm>
+#include <QDateTime>
 #include <QDir>
 #include <QFileInfo>
 
@@ -24,9 +27,21 @@ void relink(Plan& plan, const QString& from, const QString& to) {
     if (QFileInfo(path).isAbsolute()) s.file = QDir(to).relativeFilePath(path).toStdString();
   }
 }
+
+Moment wallClock() {
+  const QDateTime now = QDateTime::currentDateTime();
+  return {{now.date().year(), now.date().month(), now.date().day()}, now.time().hour() * 60 + now.time().minute()};
+}
+
+/// A step was taken up, or something was read.
+bool isBegun(const Records& r) {
+  return !r.readings.empty() || std::any_of(r.steps.begin(), r.steps.end(),
+                                            [](const StepRecord& s) { return !s.begun.empty() || !s.done.empty(); });
+}
 } // namespace
 
-Document::Document(QObject* parent) : QObject(parent), saved(std::make_shared<const Design>(eup::newWing())) {
+Document::Document(QObject* parent)
+    : QObject(parent), saved(std::make_shared<const Design>(eup::newWing())), tellsTime(wallClock) {
   follow(saved);
 }
 
@@ -63,6 +78,7 @@ void Document::follow(Kept next) {
 }
 
 bool Document::edit(const QString& name, Design next, const QString& merge) {
+  next.records = design().records; // whatever it was made of: records are not decided
   if (next == design()) return true;
   if (const auto beyond = outOfLimits(next)) {
     Q_EMIT refused(tr("%1 was not done. %2").arg(name, QString::fromStdString(beyond->text())));
@@ -73,8 +89,30 @@ bool Document::edit(const QString& name, Design next, const QString& merge) {
   if (past.size() > mostSteps) past.erase(past.begin());
   lastMerge = merge;
   future.clear();
+  if (!sameRow) next.records = recordsWith(name);
+  const Snapshot before = present;
   follow(std::make_shared<const Design>(std::move(next)));
+  sayTouched(before);
   return true;
+}
+
+Records Document::recordsWith(const QString& changed) const {
+  Records out = design().records;
+  if (isBegun(out) && out.log.size() < static_cast<std::size_t>(mostLogEntries))
+    out.log.push_back({textOf(clock()), LogKind::changed, changed.toStdString(), {}, {}});
+  return out;
+}
+
+void Document::sayTouched(const Snapshot& before) {
+  if (!before.wing || !possible() || !isBegun(design().records)) return;
+  const std::vector<eup::Step> steps = stepsOf(wing());
+  QStringList out;
+  for (const std::size_t i : touchedSteps(*before.wing, wing(), steps, design().records.steps))
+    out << tr("%1 (%2)").arg(QString::fromStdString(steps[i].what), QString::fromStdString(steps[i].on));
+  if (out.isEmpty()) return;
+  const qsizetype more = out.size() - 3;
+  Q_EMIT touched(tr("This touches work that is done: %1%2. What lies on the bench follows the old figures.")
+                     .arg(out.mid(0, 3).join(", "), more > 0 ? tr(" and %1 more").arg(more) : QString()));
 }
 
 void Document::step(std::vector<Step>& from, std::vector<Step>& to) {
@@ -83,25 +121,34 @@ void Document::step(std::vector<Step>& from, std::vector<Step>& to) {
   Kept next = std::move(from.back().design);
   from.pop_back();
   lastMerge.clear();
-  if (next->looked != design().looked) { // records stay as they are
-    Design with = *next;
-    with.looked = design().looked;
+  if (Records now = recordsWith(tr("Back or forward: %1").arg(to.back().name)); next->records != now) {
+    Design with = *next; // they stay as they are
+    with.records = std::move(now);
     next = std::make_shared<const Design>(std::move(with));
   }
+  const Snapshot before = present;
   follow(next);
+  sayTouched(before);
 }
 
-void Document::setLooked(const std::string& key, bool looked) {
+bool Document::record(const std::function<void(Records&)>& change) {
   Design next = design();
-  std::erase_if(next.looked, [&](const Looked& l) { return l.key == key; });
-  if (looked) next.looked.push_back({key});
-  if (next == design()) return;
+  change(next.records);
+  if (next == design()) return true;
   if (const auto beyond = outOfLimits(next)) {
     Q_EMIT refused(QString::fromStdString(beyond->text()));
-    return;
+    return false;
   }
   lastMerge.clear();
   follow(std::make_shared<const Design>(std::move(next)));
+  return true;
+}
+
+void Document::setLooked(const std::string& key, bool looked) {
+  record([&](Records& r) {
+    std::erase_if(r.looked, [&](const Looked& l) { return l.key == key; });
+    if (looked) r.looked.push_back({key});
+  });
 }
 
 void Document::undo() {

@@ -4,6 +4,7 @@
 #include "app/plan_images.h"
 #include "app/snapshot.h"
 #include "core/design/decisions.h"
+#include "core/measure/date.h"
 #include <functional>
 #include <QObject>
 #include <QString>
@@ -33,8 +34,14 @@ public:
   /// `merge` key, as while dragging, are one step.
   /// A design that could not be read again from a file is refused: then nothing changes, and `refused` says why.
   bool edit(const QString& name, Design next, const QString& merge = {});
-  /// A record, not a decision: something was looked at before it was closed in, or was not after all. Undo leaves it.
+  /// What was done, read or noted at the bench: no decision. No edit and no undo changes it; here alone it is. `next`
+  /// is told by what it makes of the records as they stand. Refused like an edit.
+  bool record(const std::function<void(Records&)>& next);
+  /// Something was looked at before it was closed in, or was not after all.
   void setLooked(const std::string& key, bool looked);
+  /// The time at the bench. Tests tell another.
+  Moment clock() const { return tellsTime(); }
+  void setClock(std::function<Moment()> now) { tellsTime = std::move(now); }
   /// Ends a row of merged edits.
   void settle() { lastMerge.clear(); }
 
@@ -65,6 +72,8 @@ Q_SIGNALS:
   void changed(eup::app::Changes what);
   void replaced(); ///< another wing, before `changed`
   void refused(const QString& why);
+  /// A decision changed while the wing is being built, and touches work that is done.
+  void touched(const QString& what);
 
 private:
   using Kept = std::shared_ptr<const Design>;
@@ -74,6 +83,9 @@ private:
   };
   /// Works the wing out, and says what is new.
   void follow(Kept next);
+  /// The records, with a line in the log where the building has begun; for a design that takes the place of this one.
+  Records recordsWith(const QString& changed) const;
+  void sayTouched(const Snapshot& before);
   void step(std::vector<Step>& from, std::vector<Step>& to);
 
   Snapshot present;
@@ -84,6 +96,7 @@ private:
   QString lastMerge, filePath;
   std::string inFile; ///< checksum of what the open file held when it was read or written here
   PlanImages images;
+  std::function<Moment()> tellsTime;
 };
 
 } // namespace eup::app

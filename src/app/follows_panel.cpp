@@ -71,9 +71,10 @@ FollowsPanel::FollowsPanel(Document& d, Standpoint& s, const Look& l, QWidget* p
   refresh(everything);
 }
 
-/// Plan and stock are of both hands; what else follows is of the hand on the board.
+/// Plan, stock and what was read are of both hands; what else follows is of the hand on the board.
 const TrueWing& FollowsPanel::model() const {
-  const bool both = standpoint.stage() == Stage::plan || standpoint.stage() == Stage::stock;
+  const bool both =
+      standpoint.stage() == Stage::plan || standpoint.stage() == Stage::stock || standpoint.stage() == Stage::build;
   return both ? document.wing() : standpoint.shownModel();
 }
 

@@ -343,6 +343,8 @@ Board* makeBoard(Stage stage, Document& d, Standpoint& s, const Look& l, QWidget
     return new SurfaceBoard(d, s, l, parent);
   case Stage::stock:
     return new StockBoard(d, s, l, parent);
+  case Stage::build:
+    return new BuildBoard(d, s, l, parent);
   }
   return nullptr;
 }

@@ -293,16 +293,7 @@ std::vector<Handle> LayoutBoard::handles() const {
 }
 
 void LayoutBoard::clicked(const Point& p) {
-  // The panel under the pointer first: at a join two ribs stand in the same place.
-  const double y = std::abs(p.x());
-  const TruePanel* there = &standpoint.shownWing().panels.front();
-  for (const TruePanel& one : standpoint.shownWing().panels)
-    if (y >= one.design.inboard) there = &one;
-  const Rib* nearest = &there->frame.ribs.front();
-  for (const Rib& rib : there->frame.ribs)
-    if (std::abs(rib.t() - (y - there->design.inboard)) < std::abs(nearest->t() - (y - there->design.inboard)))
-      nearest = &rib;
-  standpoint.setRib(nearest->number);
+  standpoint.setRibAt(std::abs(p.x()));
 }
 
 } // namespace eup::app

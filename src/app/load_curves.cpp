@@ -26,7 +26,7 @@ const std::vector<Dash> dashes{{{4, 3}, QT_TR_NOOP("dashed")},
                                {{4, 2, 1, 2}, QT_TR_NOOP("dash and dot")},
                                {{4, 2, 1, 2, 1, 2}, QT_TR_NOOP("dash and two dots")},
                                {{10, 4}, QT_TR_NOOP("long dashes")}};
-constexpr int rowHeight = 43, between = 7;
+constexpr int rowHeight = 43, betweenCurves = 7;
 
 /// From the least to the greatest value, nothing and a little room always in it.
 QCPRange rangeOf(const SpanCurve& curve) {
@@ -66,7 +66,7 @@ LoadCurves::LoadCurves(Document& d, Standpoint& s, SpanRule& r, const Look& l, Q
   column->addWidget(plot);
   plot->plotLayout()->clear();
   plot->plotLayout()->setRowSpacing(0);
-  setFixedHeight(5 * (rowHeight + between) + between);
+  setFixedHeight(5 * (rowHeight + betweenCurves) + betweenCurves);
   new Watch(this, document, standpoint, [this](Changes what) {
     if (what & (Aspect::design | Aspect::wing | Aspect::stage | Aspect::view))
       refresh();
@@ -156,7 +156,7 @@ void LoadCurves::fill(std::size_t i, const WholeWing& wing) {
   const int left = static_cast<int>(std::lround(std::min(rule.xOf(0), rule.xOf(span)))),
             right = rule.width() - static_cast<int>(std::lround(std::max(rule.xOf(0), rule.xOf(span))));
   const int below = i + 1 == shown.size() ? 12 : 0; // room for its lowest number
-  row.rect->setMargins({left, between, right, below});
+  row.rect->setMargins({left, betweenCurves, right, below});
   for (QCPAxis* axis : row.rect->axes()) {
     axis->setBasePen(QPen(look.edge));
     axis->setTickPen(QPen(look.edge));

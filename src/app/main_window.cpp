@@ -1,4 +1,5 @@
 #include "app/main_window.h"
+#include "app/bench_panel.h"
 #include "app/cut_window.h"
 #include "app/decide_panel.h"
 #include "app/follows_panel.h"
@@ -24,6 +25,7 @@
 #include <QStackedWidget>
 #include <QStringListModel>
 #include <QStyle>
+#include <QSystemTrayIcon>
 #include <QTimer>
 #include <QToolButton>
 #include <QVBoxLayout>
@@ -73,12 +75,17 @@ MainWindow::MainWindow(const QString& folder, QWidget* parent) : QMainWindow(par
   middle->addWidget(loadCurves);
   pieceTable = new PieceTable(theDocument, theStandpoint, furniture);
   middle->addWidget(pieceTable, 1);
+  benchPanel = new BenchPanel(
+      theDocument, theStandpoint, [this]() -> Asking& { return *asking; }, furniture);
+  middle->addWidget(benchPanel, 1);
   middle->addWidget(spanRule);
   across->addLayout(middle, 1);
   across->addWidget(makeSide());
   rows->addLayout(across, 1);
   setCentralWidget(furniture);
 
+  connect(&benchPanel->clock(), &BenchClock::cured, this, &MainWindow::sound);
+  connect(&theDocument, &Document::touched, this, [this](const QString& what) { say(what); });
   connect(&theDocument, &Document::changed, this, &MainWindow::refresh);
   connect(&theStandpoint, &Standpoint::changed, this, &MainWindow::refresh);
   setDark(QSettings(settingsFile(), QSettings::IniFormat).value("dark", false).toBool());
@@ -365,6 +372,7 @@ void MainWindow::refresh(Changes what) {
   decidePanel->setVisible(!onPlan);
   placeBar->setVisible(!onPlan); // the plan is one of the whole wing
   pieceTable->setVisible(theStandpoint.stage() == Stage::stock && stack->currentWidget() != spaceBoard);
+  benchPanel->setVisible(theStandpoint.stage() == Stage::build && stack->currentWidget() != spaceBoard);
   loadCurves->setVisible(theStandpoint.stage() == Stage::spars && stack->currentWidget() != spaceBoard);
   planPanel->setVisible(onPlan);
   for (const auto& [hand, button] : handButtons) button->setChecked(theStandpoint.hand() == hand);
@@ -434,6 +442,16 @@ void MainWindow::say(const QString& words, bool wrong) {
   messageBar->show();
 }
 
+void MainWindow::sound(const QString& words) {
+  say(words);
+  QApplication::alert(this);
+  QApplication::beep();
+  if (!tray && QSystemTrayIcon::isSystemTrayAvailable()) tray = new QSystemTrayIcon(windowIcon(), this);
+  if (!tray) return;
+  tray->show();
+  tray->showMessage(tr("Euptera"), words, QSystemTrayIcon::Information);
+}
+
 QString MainWindow::message() const {
   return messageBar->isHidden() ? QString() : messageText->text();
 }
@@ -447,28 +465,29 @@ void MainWindow::setDark(bool dark) {
 }
 
 void MainWindow::showHelp() {
-  asking->tell(this, tr("How to work here"),
-               tr("Left: the order of work. Middle: the board, worked on with the pointer. Right: what you "
-                  "decide, and what follows.\n\n"
-                  "Lengths are typed as on a plan: 48, 4.5 cm, 3/32\", 1 1/2 in, 2' 6\". A bare fraction "
-                  "is inches. Up and down nudge a field.\n\n"
-                  "On the board: wheel zooms, middle drag pans, double click fits. Comma and full stop "
-                  "choose a handle, arrow keys move it, Shift coarse, Alt fine.\n\n"
-                  "On the plan: arrow keys move the crosshair by a pixel (Shift ten, Alt a tenth), Space "
-                  "places a point, Enter finishes an outline, Backspace takes a point back, S turns snapping "
-                  "on and off, Esc ends.\n\n"
-                  "Span rule: ← → step from rib to rib, Home root, End tip; Alt+← and Alt+→ do so "
-                  "anywhere. The rib that you choose says which panel you work on. Ctrl+H turns the hand. "
-                  "Ctrl+1 to Ctrl+9 and Ctrl+0 change the stage. Ctrl+T puts the wing together on trial. Ctrl+M opens "
-                  "the tables "
-                  "of materials, coverings, glues and load "
-                  "factors.\n\n"
-                  "View, The finished wing in space: from above, behind, the side, or turned by dragging and "
-                  "with the arrow keys.\n\n"
-                  "Cautions: blades and planes cut; cyanoacrylate bonds skin and its fumes sting; epoxy "
-                  "and solvents want gloves and air; balsa dust wants a mask. Read the maker's sheets. "
-                  "Strength figures are estimates for model aircraft, no approval of anything; fly in "
-                  "clear space by the local rules."));
+  asking->tell(
+      this, tr("How to work here"),
+      tr("Left: the order of work. Middle: the board, worked on with the pointer. Right: what you "
+         "decide, and what follows.\n\n"
+         "Lengths are typed as on a plan: 48, 4.5 cm, 3/32\", 1 1/2 in, 2' 6\". A bare fraction "
+         "is inches. Up and down nudge a field.\n\n"
+         "On the board: wheel zooms, middle drag pans, double click fits. Comma and full stop "
+         "choose a handle, arrow keys move it, Shift coarse, Alt fine.\n\n"
+         "On the plan: arrow keys move the crosshair by a pixel (Shift ten, Alt a tenth), Space "
+         "places a point, Enter finishes an outline, Backspace takes a point back, S turns snapping "
+         "on and off, Esc ends.\n\n"
+         "Span rule: ← → step from rib to rib, Home root, End tip; Alt+← and Alt+→ do so "
+         "anywhere. The rib that you choose says which panel you work on. Ctrl+H turns the hand. "
+         "Ctrl+1 to Ctrl+9, Ctrl+0 and Ctrl+B change the stage. Ctrl+T puts the wing together on trial. Ctrl+M opens "
+         "the tables "
+         "of materials, coverings, glues and load "
+         "factors.\n\n"
+         "View, The finished wing in space: from above, behind, the side, or turned by dragging and "
+         "with the arrow keys.\n\n"
+         "Cautions: blades and planes cut; cyanoacrylate bonds skin and its fumes sting; epoxy "
+         "and solvents want gloves and air; balsa dust wants a mask. Read the maker's sheets. "
+         "Strength figures are estimates for model aircraft, no approval of anything; fly in "
+         "clear space by the local rules."));
 }
 
 void MainWindow::closeEvent(QCloseEvent* event) {

@@ -19,12 +19,14 @@ class QLineEdit;
 class QMenu;
 class QScrollArea;
 class QStackedWidget;
+class QSystemTrayIcon;
 class QToolButton;
 
 namespace eup::app {
 
 class CutWindow;
 
+class BenchPanel;
 class Board;
 class DecidePanel;
 class FollowsPanel;
@@ -51,6 +53,7 @@ public:
   /// A shipped demo wing; without a name the first.
   void openDemo(const std::string& name = {});
   PlanPanel& plan() { return *planPanel; }
+  BenchPanel& bench() { return *benchPanel; }
   DecidePanel& decide() { return *decidePanel; }
   /// Reference points of a plan for one hand, as the file's ending says.
   bool printReference(Hand hand, const QString& path);
@@ -91,6 +94,8 @@ private:
   QString whyNoWing() const;
   QString settingsFile() const { return stateFolder + "/settings.ini"; }
   void say(const QString& words, bool wrong = false);
+  /// What cured is told in the window, on its icon, and by the desktop where it can.
+  void sound(const QString& words);
   bool mayLeave();
   bool save();
   bool saveAs();
@@ -129,6 +134,7 @@ private:
   SpanRule* spanRule = nullptr;
   class LoadCurves* loadCurves = nullptr;
   class PieceTable* pieceTable = nullptr;
+  BenchPanel* benchPanel = nullptr;
   class PlaceBar* placeBar = nullptr;
   QScrollArea* decideScroll = nullptr;
   QLabel *nameLabel = nullptr, *messageText = nullptr;
@@ -138,6 +144,7 @@ private:
   QComboBox* unitBox = nullptr;
   QLineEdit* findBox = nullptr;
   QMenu* recentMenu = nullptr;
+  QSystemTrayIcon* tray = nullptr; ///< once something was to be told there
   QAction *undoAction = nullptr, *redoAction = nullptr;
   std::map<QString, QAction*> actions; ///< by their names
 };

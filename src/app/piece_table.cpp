@@ -1,5 +1,6 @@
 #include "app/piece_table.h"
 #include "app/watch.h"
+#include "app/words.h"
 #include "core/measure/length_text.h"
 #include "core/work/model_balance.h"
 #include "core/work/piece_list.h"
@@ -8,13 +9,9 @@
 namespace eup::app {
 namespace {
 
-enum Column { piece, pieces, material, from, cutTo, grain, weighs, scales };
+enum PieceColumn { piece, pieces, material, from, cutTo, grain, weighs, scales };
 constexpr int keyRole = Qt::UserRole, panelRole = Qt::UserRole + 1, wingRole = Qt::UserRole + 2,
               handRole = Qt::UserRole + 3; // of a piece that only one hand has
-
-QString inWords(const std::string& text) {
-  return QString::fromStdString(text);
-}
 
 } // namespace
 

@@ -14,9 +14,9 @@ std::map<Stage, std::vector<std::string>> wordsOfStages(const std::vector<Decisi
   return out;
 }
 
-/// Of the stage of that number: the digits, and 0 for the tenth.
+/// Of the stage of that number: the digits, 0 for the tenth, and B, for building, for the last.
 QString keyOf(int number) {
-  return QString("Ctrl+%1").arg(number % 10);
+  return number > 10 ? QString("Ctrl+B") : QString("Ctrl+%1").arg(number % 10);
 }
 
 } // namespace
@@ -43,7 +43,8 @@ Rail::Rail(Document& d, Standpoint& s, QWidget* parent) : QWidget(parent), docum
     auto* inside = new QHBoxLayout(button);
     inside->setContentsMargins(10, 0, 10, 0);
     inside->setSpacing(6);
-    auto* title = new QLabel(QString("%1   %2").arg(number).arg(QString::fromUtf8(name(stage))), button);
+    auto* title =
+        new QLabel(QString(number < 10 ? "%1   %2" : "%1  %2").arg(number).arg(QString::fromUtf8(name(stage))), button);
     title->setObjectName("stageTitle");
     auto* state = new QLabel(button);
     for (QLabel* label : {title, state}) label->setAttribute(Qt::WA_TransparentForMouseEvents);

@@ -86,6 +86,9 @@ QStringList writeShots(const QString& folder) {
   trial.show();
   shoot(trial, "trial");
   trial.close();
+  window.openDemo("skerrow-1460");
+  stage(Stage::build, 10);
+  shoot(window, "build-and-check");
   window.openDemo("tarnbrook-2000");
   stage(Stage::skins, 2);
   shoot(window, "skins");

@@ -103,14 +103,10 @@ void SkinBoard::drawSkin(Ink& ink, const Laid& l) const {
     return QString::fromStdString(w.design.surfaces[static_cast<std::size_t>(surface)].name);
   };
   for (const SawnLine& sawn : skin.sawn) ink.chain(on(sawn.line), look.ink, 1.4, Qt::DashDotLine);
-  if (!skin.sawn.empty()) {
-    const Polyline line = on(skin.sawn.back().line);
-    ink.text(lerp(line.front(), line.back(), 0.5), tr("sawn through: %1").arg(surfaceName(skin.sawn.back().surface)),
-             look.ink, {0, 14}, Qt::AlignHCenter, 11);
-  }
   QString open;
   for (const int surface : skin.leftOut)
     open += (open.isEmpty() ? tr(" · open for the ") : ", ") + surfaceName(surface);
+  if (!skin.sawn.empty()) open += tr(" · sawn through for the ") + surfaceName(skin.sawn.back().surface);
   const FlatPattern& p = skin.pattern;
   const Qt::Alignment rootSide = mirrored() ? Qt::AlignLeft : Qt::AlignRight,
                       tipSide = mirrored() ? Qt::AlignRight : Qt::AlignLeft;
@@ -123,10 +119,12 @@ void SkinBoard::drawSkin(Ink& ink, const Laid& l) const {
   ink.text(tipEnd, len(p.outerWidth), look.accent, {away, 0}, tipSide, 12, true);
   ink.text(tipEnd, tr("%1°").arg(degrees(p.outerAngle)), look.faint, {away, 14}, tipSide, 10);
   const QString sheets = skin.strips > 1 ? tr(" · %1 sheets side by side").arg(skin.strips) : QString();
-  ink.text(onBoard(l, p.front.front()),
+  // That of a surface lies far out: its name ends there.
+  const bool rootOnRight = mirrored() != skin.surface.has_value();
+  ink.text(onBoard(l, skin.surface ? p.front.back() : p.front.front()),
            tr("%1 · %2 thick · front edge %3%4%5")
                .arg(QString::fromStdString(skin.name), len(skin.of.thickness), len(lengthOf(p.front)), sheets, open),
-           look.ink, {0, -8}, mirrored() ? Qt::AlignRight : Qt::AlignLeft, 12, true);
+           look.ink, {0, skin.surface ? -14.0 : -8.0}, rootOnRight ? Qt::AlignRight : Qt::AlignLeft, 12, true);
 }
 
 /// The chosen rib's nose, larger, with the sheet round it.

@@ -1,6 +1,7 @@
 // The boards of the stages.
 #pragma once
 #include "app/board.h"
+#include "core/bench/step.h"
 
 namespace eup::app {
 
@@ -257,6 +258,31 @@ private:
   mutable double swing = 0;
   mutable int swungSurface = -1;
   mutable PanelId swungPanel;
+};
+
+/// Both halves from above with how far each panel is, and under them what was read along the span against what was
+/// decided. A click chooses the rib that is read next, and the hand.
+class BuildBoard : public Board {
+public:
+  using Board::Board;
+
+protected:
+  QString heading() const override;
+  QString subheading() const override;
+  QString handWords() const override;
+  Box content() const override;
+  void draw(Ink& ink) const override;
+  void clicked(const Point& p) override;
+
+private:
+  const WholeWing& wingOf(Hand hand) const;
+  std::vector<Hand> hands() const;
+  double deepest() const;
+  void drawHalf(Ink& ink, Hand hand) const;
+  void drawReadings(Ink& ink) const;
+  const std::vector<Step>& steps() const;
+  mutable std::shared_ptr<const TrueWing> stepsOfWing;
+  mutable std::vector<Step> listed; ///< of it
 };
 
 /// The board of a stage.

@@ -1,5 +1,6 @@
 #include "app/standpoint.h"
 #include <algorithm>
+#include <cmath>
 
 namespace eup::app {
 
@@ -88,6 +89,19 @@ void Standpoint::setRib(int number) {
   }
   if (before != std::pair(thePanel, theRib))
     Q_EMIT changed(before.first == thePanel ? Changes(Aspect::place) : Aspect::place | Aspect::subject);
+}
+
+void Standpoint::setRibAt(double out) {
+  if (!document.hasWing()) return;
+  // The panel under the place first: at a join two ribs stand there.
+  const TruePanel* there = &shownWing().panels.front();
+  for (const TruePanel& one : shownWing().panels)
+    if (out >= one.design.inboard) there = &one;
+  const double t = out - there->design.inboard;
+  const Rib* nearest = &there->frame.ribs.front();
+  for (const Rib& rib : there->frame.ribs)
+    if (std::abs(rib.t() - t) < std::abs(nearest->t() - t)) nearest = &rib;
+  setRib(nearest->number);
 }
 
 void Standpoint::choose(const Subject& subject) {

@@ -48,6 +48,7 @@ public:
   void setWing(int wing);
   void setPanel(PanelId panel);        ///< its root rib, unless the rib stands in it
   void setRib(int number);             ///< and the panel that it belongs to
+  void setRibAt(double out);           ///< the nearest, mm of the span from the middle; of the panel that reaches there
   void choose(const Subject& subject); ///< and the stage that it is decided in
   void setSpar(int index);
   void setPiece(PanelId panel, const std::string& key); ///< and its rib, if it has one

@@ -10,7 +10,7 @@
 namespace eup::app {
 namespace {
 
-constexpr double between = 0.09; // of the span, from picture to picture
+constexpr double betweenPictures = 0.09; // of the span, from picture to picture
 
 } // namespace
 
@@ -83,7 +83,7 @@ double SurfaceBoard::detailSize(const SurfaceEnd& end) const {
 }
 
 double SurfaceBoard::sectionTop() const {
-  return -planEnd() - 2.2 * between * breadth();
+  return -planEnd() - 2.2 * betweenPictures * breadth();
 }
 
 Box SurfaceBoard::content() const {

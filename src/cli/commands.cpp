@@ -2,6 +2,7 @@
 #include "cli/assemble_command.h"
 #include "cli/balance_command.h"
 #include "cli/foam_command.h"
+#include "cli/log_command.h"
 #include "cli/parts_command.h"
 #include "cli/plan_command.h"
 #include "cli/skins_command.h"
@@ -43,6 +44,7 @@ struct Args {
   BendArgs bend;
   AssembleArgs assemble;
   StepsArgs steps;
+  LogArgs log;
 };
 
 struct Streams {
@@ -282,6 +284,11 @@ int surfaces(const Args& args, const TrueWing& w, Streams io) {
   return fine;
 }
 
+int logOf(const Args& args, const TrueWing& w, Streams io) {
+  tellLog(w, args.log, io.out);
+  return fine;
+}
+
 int steps(const Args& args, const TrueWing& w, Streams io) {
   return tellSteps(w, args.steps, io.out, io.err);
 }
@@ -423,6 +430,7 @@ int run(const std::vector<std::string>& given, std::ostream& out, std::ostream& 
          surfaces)
       ->add_flag("--json", args.json, "as JSON");
   addStepsOptions(*ofWing("steps", "the steps of building it, put into a schedule", steps), args.steps);
+  addLogOptions(*ofWing("log", "what was done, read and changed while it was built", logOf), args.log);
   CLI::App* cutting = ofWhichPanel(ofWing("wire", "the path of a hot wire's machine for one core of foam", wire));
   cutting->add_option("--core", args.core, "which core of it; 1 is the innermost");
   cutting->add_option("--hand", args.hand, "right or left")->check(CLI::IsMember({"right", "left"}));

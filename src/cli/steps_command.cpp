@@ -1,6 +1,7 @@
 #include "cli/steps_command.h"
 #include "cli/commands.h"
 #include "cli/csv.h"
+#include "core/bench/progress.h"
 #include "core/exchange/calendar_file.h"
 #include "core/work/steps.h"
 #include <algorithm>
@@ -24,11 +25,13 @@ struct Told {
   BenchHours bench;
   Schedule schedule;
   Date first;
+  int hour = 18;
+  double celsius = 20;
   std::vector<std::size_t> order;
 
   std::string when(double minutes) const {
     const double day = std::floor(minutes / 1440 + 1e-9);
-    const long at = std::lround(minutes - day * 1440) + args.hour * 60L;
+    const long at = std::lround(minutes - day * 1440) + hour * 60L;
     return fmt::format("{} {:02}:{:02}", textOf(daysAfter(first, static_cast<long>(day) + at / 1440)), at / 60 % 24,
                        at % 60);
   }
@@ -72,7 +75,7 @@ void asCsv(const Told& t, std::ostream& out) {
 void asJson(const Told& t, const std::string& wing, std::ostream& out) {
   Json root{{"wing", wing},
             {"hands", t.bench.hands},
-            {"celsius", t.args.celsius},
+            {"celsius", t.celsius},
             {"ready", t.when(t.schedule.end)},
             {"notBefore", t.when(t.schedule.bound)},
             {"steps", Json::array()}};
@@ -99,11 +102,20 @@ void asJson(const Told& t, const std::string& wing, std::ostream& out) {
   out << root.dump(2, ' ', false, Json::error_handler_t::replace) << '\n';
 }
 
-std::optional<Date> today() {
+Moment rightNow() {
   const std::time_t now = std::time(nullptr);
   std::tm local{};
   localtime_r(&now, &local);
-  return Date{local.tm_year + 1900, local.tm_mon + 1, local.tm_mday};
+  return {{local.tm_year + 1900, local.tm_mon + 1, local.tm_mday}, local.tm_hour * 60 + local.tm_min};
+}
+
+/// The wing's own plan with what the command line says otherwise.
+BenchPlan planOf(const StepsArgs& args, BenchPlan plan) {
+  plan.first = args.from.empty() ? plan.first : args.from;
+  plan.weekday = args.weekday.value_or(plan.weekday), plan.weekend = args.weekend.value_or(plan.weekend);
+  plan.hands = args.hands.value_or(plan.hands), plan.hour = args.hour.value_or(plan.hour);
+  plan.celsius = args.celsius.value_or(plan.celsius);
+  return plan;
 }
 
 } // namespace
@@ -121,23 +133,24 @@ void addStepsOptions(CLI::App& command, StepsArgs& args) {
 }
 
 int tellSteps(const TrueWing& w, const StepsArgs& args, std::ostream& out, std::ostream& err) {
-  const auto first = args.from.empty() ? today() : dateFromText(args.from);
-  if (!first) {
+  if (!args.from.empty() && !dateFromText(args.from)) {
     err << fmt::format("euptera-cli: “{}” is no day; write it as 2026-12-01\n", args.from);
     return usage;
   }
-  Told t{args, stepsOf(w, args.celsius), {}, {}, {}, *first, {}};
-  t.activities = activitiesOf(t.steps);
-  t.bench.minutes.fill(args.weekday);
-  t.bench.minutes[5] = t.bench.minutes[6] = args.weekend;
-  t.bench.firstWeekday = weekdayOf(*first), t.bench.hands = args.hands;
-  const auto made = schedule(t.activities, t.bench);
+  const BenchPlan plan = planOf(args, w.design.bench);
+  Told t{args, stepsOf(w, plan.celsius), {}, {}, {}, {}, plan.hour, plan.celsius, {}};
+  // A first day that is asked for: the whole work from there; else what is left of it from now on.
+  const bool anew = !args.from.empty();
+  const Moment now = anew ? Moment{*dateFromText(args.from), 0} : rightNow();
+  const auto& records = w.design.records.steps;
+  const auto made = benchNow(t.steps, plan, anew ? std::span<const StepRecord>() : std::span(records), now);
   if (!made) {
     err << "euptera-cli: nobody is ever at the bench: give it some minutes on weekdays or at weekends\n";
     return usage;
   }
-  t.schedule = *made;
-  for (std::size_t i = 0; i < t.steps.size(); ++i) t.order.push_back(i);
+  t.activities = made->activities, t.bench = made->bench, t.schedule = made->schedule, t.first = made->first;
+  for (std::size_t i = 0; i < t.steps.size(); ++i)
+    if (made->steps[i].state != StepState::done && made->steps[i].state != StepState::cures) t.order.push_back(i);
   std::stable_sort(t.order.begin(), t.order.end(),
                    [&](std::size_t a, std::size_t b) { return t.schedule.placed[a].from < t.schedule.placed[b].from; });
   if (args.csv)
@@ -145,7 +158,7 @@ int tellSteps(const TrueWing& w, const StepsArgs& args, std::ostream& out, std::
   else if (args.json)
     asJson(t, w.design.name, out);
   else if (args.calendar)
-    out << toCalendar(w.design.name, t.steps, sittingsOf(t.schedule, t.activities, t.bench), *first, args.hour);
+    out << toCalendar(w.design.name, t.steps, sittingsOf(t.schedule, t.activities, t.bench), t.first, t.hour);
   else
     asText(t, out);
   return fine;

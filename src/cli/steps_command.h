@@ -2,6 +2,7 @@
 #pragma once
 #include "core/work/true_wing.h"
 #include <iosfwd>
+#include <optional>
 #include <string>
 
 namespace CLI {
@@ -10,11 +11,12 @@ class App;
 
 namespace eup::cli {
 
+/// What is not given is as the wing's file has it decided.
 struct StepsArgs {
-  std::string from;                    ///< the first day, "2026-12-01"; today if empty
-  double weekday = 120, weekend = 300; ///< minutes at the bench
-  int hands = 1, hour = 18;            ///< every day's begins at that hour
-  double celsius = 20;
+  std::string from; ///< the first day, "2026-12-01": then the whole work is told anew, whatever is done of it
+  std::optional<double> weekday, weekend; ///< minutes at the bench
+  std::optional<int> hands, hour;         ///< every day's begins at that hour
+  std::optional<double> celsius;
   bool json = false, csv = false, calendar = false; ///< one of them, else text
 };
 void addStepsOptions(CLI::App& command, StepsArgs& args);

@@ -36,8 +36,8 @@ TEST_F(Flow, TypeSeeDragUndoExportReopen) {
   ExportOrder order;
   order.formats = {ExportFormat::pdf, ExportFormat::svg, ExportFormat::dxf};
   ASSERT_TRUE(window->exportTo(out.path(), order));
-  EXPECT_EQ(QDir(out.path()).entryList(QDir::Files).size(), 57);
-  EXPECT_TRUE(window->message().contains("57 files"));
+  EXPECT_EQ(QDir(out.path()).entryList(QDir::Files).size(), 69);
+  EXPECT_TRUE(window->message().contains("69 files"));
 
   // Save, change, reopen.
   const QString path = out.filePath("mine.euptera");

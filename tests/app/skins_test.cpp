@@ -63,8 +63,8 @@ TEST_F(SkinsStage, WhatIsClosedInIsLookedAtFirst) {
   EXPECT_FALSE(box->isChecked());
   box->setFocus();
   QTest::keyClick(box, Qt::Key_Space);
-  ASSERT_EQ(design().looked.size(), 1u);
-  EXPECT_EQ(design().looked[0].key, "0.0:glue");
+  ASSERT_EQ(design().records.looked.size(), 1u);
+  EXPECT_EQ(design().records.looked[0].key, "0.0:glue");
   EXPECT_FALSE(window->document().canUndo()) << "it is no decision";
   EXPECT_TRUE(window->document().modified());
   press("addHold");
@@ -74,12 +74,12 @@ TEST_F(SkinsStage, WhatIsClosedInIsLookedAtFirst) {
   window->document().undo();
   window->document().undo();
   EXPECT_TRUE(design().inner().holds.empty());
-  EXPECT_EQ(design().looked.size(), 1u) << "undo leaves what was looked at";
+  EXPECT_EQ(design().records.looked.size(), 1u) << "undo leaves what was looked at";
   EXPECT_TRUE(find<QCheckBox>(glue)->isChecked());
   window->document().redo();
-  EXPECT_EQ(design().looked.size(), 1u);
+  EXPECT_EQ(design().records.looked.size(), 1u);
   QTest::mouseClick(find<QCheckBox>(glue), Qt::LeftButton, {}, QPoint(8, find<QCheckBox>(glue)->height() / 2));
-  EXPECT_TRUE(design().looked.empty());
+  EXPECT_TRUE(design().records.looked.empty());
   press("removeHold");
   EXPECT_TRUE(design().inner().holds.empty());
 }

@@ -296,7 +296,7 @@ TEST_F(Window, ExportDialogSaysWhatItWillDo) {
   QTest::mouseClick(dialog.findChild<QCheckBox*>("piece plan"), Qt::LeftButton, {}, {8, 8});
   ASSERT_TRUE(dialog.settle());
   EXPECT_LT(dialog.sheets(), all);
-  EXPECT_EQ(dialog.order().pieces.size(), 10u);
+  EXPECT_EQ(dialog.order().pieces.size(), 13u);
   QTest::mouseClick(dialog.findChild<QCheckBox*>("pdf"), Qt::LeftButton, {}, {8, 8});
   EXPECT_FALSE(dialog.findChild<QPushButton*>("primary")->isEnabled()) << "nothing to write";
   QTest::mouseClick(dialog.findChild<QCheckBox*>("svg"), Qt::LeftButton, {}, {8, 8});

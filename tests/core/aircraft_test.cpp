@@ -153,7 +153,7 @@ TEST(Aircraft, IsWrittenWingByWing) {
   order.formats = {ExportFormat::svg};
   const auto written = exportWing(w, folder.path, order);
   ASSERT_TRUE(written.ok());
-  EXPECT_EQ(written.value().size(), 7u * (2 + 2 + 1) + 1 + 2)
+  EXPECT_EQ(written.value().size(), 9u * (2 + 2 + 1) + 1 + 2)
       << "a fin has one hand, the centre brace is both hands', and the main wing alone is sheeted";
   EXPECT_TRUE(std::filesystem::exists(folder.path / "pair-plan-left.svg"));
   EXPECT_TRUE(std::filesystem::exists(folder.path / "pair-tailplane-ribs-left.svg"));

@@ -87,7 +87,7 @@ TEST_F(Commands, ExportWritesTheChosenHand) {
   const Ran one =
       run({"export", demoFile(), "--to", (folder.path / "out").string(), "--format", "dxf", "--hand", "left"});
   EXPECT_EQ(one.code, cli::fine) << one.err;
-  EXPECT_EQ(std::count(one.out.begin(), one.out.end(), '\n'), 9);
+  EXPECT_EQ(std::count(one.out.begin(), one.out.end(), '\n'), 11);
   EXPECT_EQ(one.out.find("right"), std::string::npos);
 }
 
@@ -104,7 +104,7 @@ TEST_F(Commands, PlanTellsReadingsJudgementsAndTheLayout) {
 TEST_F(Commands, UpgradeWritesThePresentFormat) {
   const Ran ran = run({"upgrade", test::testFile("version1.euptera")});
   EXPECT_EQ(ran.code, 0);
-  EXPECT_NE(ran.out.find("\"version\": 17"), std::string::npos);
+  EXPECT_NE(ran.out.find("\"version\": 18"), std::string::npos);
   EXPECT_TRUE(designFromText(ran.out).value().notes.empty());
   EXPECT_EQ(run({"upgrade", write("bad", "{}")}).code, 3);
 }

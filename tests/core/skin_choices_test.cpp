@@ -251,7 +251,7 @@ TEST(Holds, AreOfWhatIsClosedIn) {
   ASSERT_EQ(w.inner().holds.size(), 3u);
   EXPECT_EQ(w.inner().holds[0].key, "0.0:glue");
   EXPECT_TRUE(hasFinding(w.findings, "holds.open"));
-  for (const Hold& h : w.inner().holds) d.looked.push_back({h.key});
+  for (const Hold& h : w.inner().holds) d.records.looked.push_back({h.key});
   EXPECT_FALSE(hasFinding(wingOf(d).findings, "holds.open"));
   d.inner().holds = {{"aerial led to the tip"}};
   const TrueWing own = wingOf(d);
@@ -266,7 +266,7 @@ TEST(Holds, AreOfWhatIsClosedIn) {
 
 TEST(Holds, StandOnTheSkinPlan) {
   Design d = sheeted();
-  d.looked = {{"0.0:glue"}};
+  d.records.looked = {{"0.0:glue"}};
   const TrueWing w = wingOf(d);
   std::string all;
   for (const Drawing& block : skinPlan(drawn(w).front(), Hand::left)) {
@@ -303,7 +303,7 @@ TEST(SkinChoices, OlderFilesHaveThePlainOnes) {
   ASSERT_TRUE(read.ok()) << read.problem().text();
   EXPECT_TRUE(read.value().notes.empty());
   const Design& d = read.value().design;
-  EXPECT_TRUE(d.looked.empty());
+  EXPECT_TRUE(d.records.looked.empty());
   EXPECT_EQ(d.cutList.coverRoll, CutList{}.coverRoll);
   for (const PanelDesign& p : d.wings.front().panels) {
     EXPECT_EQ(p.sheeting.layers, 1);

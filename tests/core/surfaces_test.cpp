@@ -2,9 +2,11 @@
 #include "chance.h"
 #include "core/design/decisions.h"
 #include "core/design/wing_edit.h"
+#include "core/drawing/wing_drawings.h"
 #include "core/geometry/polyline.h"
 #include "core/geometry/region.h"
 #include "core/loft/panel_edit.h"
+#include "core/work/take_away.h"
 #include "surface_designs.h"
 #include "within.h"
 
@@ -221,6 +223,38 @@ TEST(Surfaces, PartsWeighWhatIsThere) {
     if (p.what == Part::What::trailingEdge) stockWhole += p.length;
   EXPECT_EQ(pieces, 2);
   EXPECT_NEAR(stock, stockWhole * (700 - 310) / 700, 1);
+}
+
+// Ribs of sticks are glued up whole and sawn: their wood is parted like sheet's, and their fixtures say where.
+TEST(Surfaces, PartRibsOfSticks) {
+  Design d = withAileron();
+  d.inner().ribs.make = RibMake::sticks;
+  Design plain = d;
+  plain.inner().surfaces.clear();
+  const TrueWing w = wingOf(d), whole = wingOf(plain);
+  int parted = 0;
+  for (const Rib& rib : w.inner().frame.ribs) {
+    if (rib.sticks.empty()) continue;
+    EXPECT_EQ(rib.hinges.empty(), !w.inner().surfaces[0].line.covers(rib.t()));
+    const Rib& before = whole.inner().rib(rib.number);
+    EXPECT_EQ(rib.sticks.size(), before.sticks.size()); // glued up as ever
+    for (const HingeCut& cut : rib.hinges) {
+      ++parted;
+      EXPECT_NEAR(areaOf(cut.whole), areaOf(before.wood), 1e-6);
+      const double left = areaOf(rib.wood) + areaOf(cut.tail);
+      EXPECT_LT(left, areaOf(cut.whole));
+      EXPECT_GT(left, 0.6 * areaOf(cut.whole));
+      EXPECT_LT(boundsOf(rib.wood).high.x(), cut.at.hinge.x() + 1);
+      EXPECT_GT(boundsOf(cut.tail).low.x(), cut.at.hinge.x() - 1);
+    }
+  }
+  EXPECT_EQ(parted, 6);
+  const auto marks = [](const TrueWing& of) {
+    std::size_t all = 0;
+    for (const Drawing& one : ribFixtures(drawn(of).front(), Hand::right)) all += one.strokes.size();
+    return all;
+  };
+  EXPECT_GT(marks(w), marks(whole));
 }
 
 // A common rule, no source: no farther apart than asked, the outermost where they are asked for, never fewer than two.

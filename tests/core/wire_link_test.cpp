@@ -7,6 +7,7 @@
 #include "core/work/take_away.h"
 #include "hot_wire/simulated_wire.h"
 #include "support.h"
+#include "terminal.h"
 #include <boost/crc.hpp>
 #include <fmt/format.h>
 #include <polyclipping/clipper.hpp>

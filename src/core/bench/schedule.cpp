@@ -30,6 +30,12 @@ std::vector<int> inOrder(const std::vector<Activity>& all) {
   return out;
 }
 
+/// When the bench is open for the minute after so many: at the end of a day's hours that is the next day's first.
+double opensAfter(const BenchHours& bench, double worked) {
+  constexpr double hair = 1e-6;
+  return bench.after(worked + hair) - hair;
+}
+
 /// One activity from a time on: when it ends and is ready. One that is attended begins where its day has room for it.
 Placed placeFrom(const Activity& a, double from, const BenchHours& bench) {
   Placed p;
@@ -42,11 +48,11 @@ Placed placeFrom(const Activity& a, double from, const BenchHours& bench) {
       const double next = (std::floor(start / day) + 1) * day;
       began = std::max(bench.worked(next), began + 1e-9);
     }
-    p.from = std::max(from, bench.after(began)), p.to = bench.after(began + a.hands);
+    p.from = std::max(from, opensAfter(bench, began)), p.to = bench.after(began + a.hands);
     p.ready = bench.after(began + whole);
     return p;
   }
-  p.from = a.hands > 0 ? std::max(from, bench.after(began)) : from;
+  p.from = a.hands > 0 ? std::max(from, opensAfter(bench, began)) : from;
   p.to = a.hands > 0 ? bench.after(began + a.hands) : from;
   p.ready = p.to + a.cure;
   return p;
@@ -59,7 +65,7 @@ Schedule listed(const std::vector<Activity>& all, const BenchHours& bench, const
   std::vector<char> done(all.size(), 0);
   std::vector<double> free(static_cast<std::size_t>(bench.hands), 0.0);
   const auto readyAt = [&](std::size_t i) -> std::optional<double> {
-    double at = 0;
+    double at = all[i].notBefore;
     for (const int need : all[i].needs) {
       if (!done[static_cast<std::size_t>(need)]) return std::nullopt;
       at = std::max(at, out.placed[static_cast<std::size_t>(need)].ready);
@@ -103,17 +109,19 @@ std::vector<double> tailsOf(const std::vector<Activity>& all, const std::vector<
 }
 
 double boundOf(const std::vector<Activity>& all, const std::vector<int>& order, const BenchHours& bench) {
-  double hands = 0, longest = 0;
+  double hands = 0, longest = 0, first = -1;
   std::vector<double> ready(all.size(), 0);
   for (const int k : order) {
     const auto i = static_cast<std::size_t>(k);
-    double from = 0;
+    double from = all[i].notBefore;
     for (const int need : all[i].needs) from = std::max(from, ready[static_cast<std::size_t>(need)]);
     ready[i] = placeFrom(all[i], from, bench).ready;
     longest = std::max(longest, ready[i]);
-    hands += all[i].hands + (all[i].attended ? all[i].cure : 0);
+    const double work = all[i].hands + (all[i].attended ? all[i].cure : 0);
+    if (work > 0) first = first < 0 ? all[i].notBefore : std::min(first, all[i].notBefore);
+    hands += work;
   }
-  return std::max(longest, hands > 0 ? bench.after(hands / bench.hands) : 0.0);
+  return std::max(longest, hands > 0 ? bench.after(bench.worked(first) + hands / bench.hands) : 0.0);
 }
 
 void addSlack(Schedule& s, const std::vector<Activity>& all, const std::vector<int>& order) {

@@ -13,6 +13,7 @@ struct Activity {
   std::vector<int> needs; ///< indices of what is done, and cured, before
   bool attended = false;  ///< its cure is not to be left alone: it ends within the bench hours of its day, and takes
                           ///< a pair of hands all along (a hot wire, a steam kettle)
+  double notBefore = 0;   ///< minutes: it is not taken up sooner
 };
 
 /// When there is somebody at the bench.

@@ -1,21 +1,33 @@
 #include "core/bench/step.h"
 #include <algorithm>
 #include <cmath>
-#include <string_view>
 
 namespace eup {
 
-double cureHours(const std::string& glue, double celsius) {
-  struct Row {
-    std::string_view glue;
-    double hours;
-  };
-  constexpr Row rows[] = {{"white", 1.5}, {"aliphatic", 1},    {"cyano", 0.05},  {"epoxy-5", 0.5},
-                          {"epoxy", 12},  {"polyurethane", 4}, {"cellulose", 1}, {"contact", 0.3}};
-  double hours = 2; // a glue of one's own
-  for (const Row& r : rows)
-    if (r.glue == glue) hours = r.hours;
-  return hours * std::clamp(std::pow(2.0, (20 - celsius) / 10), 0.25, 8.0);
+double cureHours(const Glue& glue, double celsius) {
+  const double perTen = glue.coldHours > 0 && glue.hours > 0 ? glue.coldHours / glue.hours : 2;
+  return glue.hours * std::clamp(std::pow(perTen, (20 - celsius) / 10), 1 / 8.0, 8.0);
+}
+
+double openMinutes(const Glue& glue, double celsius) {
+  return glue.pot * std::clamp(std::pow(2.0, (20 - celsius) / 10), 1 / 8.0, 8.0);
+}
+
+Mixture mixtureFor(const MixtureAsked& asked) {
+  Mixture out;
+  out.grams = asked.area * 1e-6 * asked.arealWeight * asked.resinShare * (1 + asked.waste);
+  const double byWeight = asked.byVolume && asked.hardenerDensity > 0
+                              ? asked.ratio * asked.resinDensity / asked.hardenerDensity
+                              : asked.ratio;
+  out.resin = out.grams * byWeight / (byWeight + 1), out.hardener = out.grams - out.resin;
+  out.batches = std::max(1, static_cast<int>(std::ceil(out.grams / std::max(asked.largestBatch, 0.1) - 1e-9)));
+  return out;
+}
+
+std::string kindOfStep(const std::string& key) {
+  std::string kind = key.substr(key.rfind('.') == std::string::npos ? 0 : key.rfind('.') + 1);
+  while (!kind.empty() && kind.back() >= '0' && kind.back() <= '9') kind.pop_back();
+  return kind;
 }
 
 } // namespace eup

@@ -1,5 +1,6 @@
 // A step of the work at the bench: what is done, on what, with what, and what has to be done before it.
 #pragma once
+#include "core/design/tables.h"
 #include "core/measure/hand.h"
 #include <optional>
 #include <string>
@@ -25,8 +26,30 @@ struct Step {
   std::optional<Hand> hand{}; ///< nothing for what both have in common
 };
 
-/// Hours until a joint of that glue can be handled on, at 20 °C: common practice and makers' sheets, no source; a key
-/// of the table of glues. Another temperature: twice as long for every 10 K less (from memory), 0.25 to 8 times.
-double cureHours(const std::string& glue, double celsius);
+/// What kind of work it is, whichever panel and hand it is done on: the last word of its key, without its number.
+std::string kindOfStep(const std::string& key);
+
+/// Hours until a joint of that glue can be handled on: the table's own at 20 °C, by the table's own for 10 °C through
+/// both, where that is silent twice as long for every 10 K less (from memory); never more than eightfold off.
+double cureHours(const Glue& glue, double celsius);
+/// Minutes that a batch stays workable: half as long for every 10 K more (from memory).
+double openMinutes(const Glue& glue, double celsius);
+
+/// Resin for cloth over an area, in parts of resin to one of hardener.
+struct MixtureAsked {
+  double area = 0;                                   ///< mm² of cloth, all layers
+  double arealWeight = 50;                           ///< g/m² of it
+  double resinShare = 1;                             ///< g of resin to a g of cloth
+  double waste = 0.15;                               ///< of what is mixed, left in cup and brush: common practice
+  double ratio = 2;                                  ///< parts of resin to one of hardener, > 0
+  bool byVolume = false;                             ///< those parts are by volume
+  double resinDensity = 1.15, hardenerDensity = 1.0; ///< g/cm³
+  double largestBatch = 30;                          ///< g: more gets hot in the cup
+};
+struct Mixture {
+  double grams = 0, resin = 0, hardener = 0;
+  int batches = 1; ///< of equal size
+};
+Mixture mixtureFor(const MixtureAsked& asked);
 
 } // namespace eup

@@ -2,6 +2,7 @@
 // the design as it stands. Saving, loading, typing, dragging and the tests all visit this one description. The trades'
 // own parts of it stand in the files beside this one.
 #pragma once
+#include "core/design/describe_bench.h"
 #include "core/design/describe_fitting.h"
 #include "core/design/describe_flying.h"
 #include "core/design/describe_frame.h"
@@ -65,9 +66,7 @@ template <class D, class V> void describe(D& d, V& v) {
       describePanel(p, {i == 0 ? std::nullopt : std::optional(w.panels[i - 1].spars.size()), last, mirrored(w)}, v);
     });
   });
-  v.hidden("records", [&] {
-    v.list("looked", Topic::none, d.looked, mostLooked, [&](auto& l, std::size_t) { v.freeText("key", l.key); });
-  });
+  describeRecords(d.records, v);
   describeFlying(d, v);
   v.group("wire", Topic::wire, [&] {
     auto& w = d.wire;
@@ -131,6 +130,7 @@ template <class D, class V> void describe(D& d, V& v) {
       });
     });
   });
+  describeBench(d.bench, v);
 }
 
 } // namespace eup

@@ -1,6 +1,7 @@
 // The decisions of a builder: a plain value. It is what is saved, undone and compared; all else follows from it.
 // Lengths mm, fractions of the local chord from the leading edge, angles in degrees as they were typed.
 #pragma once
+#include "core/design/bench_design.h"
 #include "core/design/fitting_design.h"
 #include "core/design/flying_design.h"
 #include "core/design/frame_design.h"
@@ -109,14 +110,6 @@ struct HotWire {
   double travelAft = 700, travelUp = 300; ///< mm that its axes travel from zero
   bool operator==(const HotWire&) const = default;
 };
-
-/// What was looked at before it was closed in: the key of a hold point (see core/work/hold_points.h). A record, not a
-/// decision: undo does not take it back.
-struct Looked {
-  std::string key;
-  bool operator==(const Looked&) const = default;
-};
-inline constexpr int mostLooked = 1000;
 
 inline constexpr int mostAboard = 40, mostWeighed = 4000;
 
@@ -244,7 +237,8 @@ struct Design {
   CutList cutList;
   HotWire wire;
   Balance balance;
-  std::vector<Looked> looked;
+  BenchPlan bench;
+  Records records; ///< beside the decisions: no edit and no undo touches them
   bool operator==(const Design&) const = default;
 
   PanelDesign& at(PanelId id) {

@@ -399,6 +399,25 @@ void migrateSurfaces(Json& json) {
   });
 }
 
+/// Since version 18 the work at the bench is decided and recorded, and glues say how long they cure.
+void migrateBench(Json& json) {
+  if (json.contains("own") && json["own"].is_object() && json["own"].contains("glues") &&
+      json["own"]["glues"].is_array())
+    for (Json& glue : json["own"]["glues"])
+      if (glue.is_object()) glue["cureHours"] = 2.0, glue["cureHoursCold"] = 0.0, glue["openMinutes"] = 10.0;
+  json["bench"] = Json{{"first", ""},
+                       {"weekday", 120.0},
+                       {"weekend", 300.0},
+                       {"hour", 18},
+                       {"hands", 1},
+                       {"celsius", 20.0},
+                       {"cover", "joined"},
+                       {"own", Json::array()},
+                       {"order", Json{{"needs", Json::array()}, {"leftOut", Json::array()}}}};
+  if (!json.contains("records") || !json["records"].is_object()) json["records"] = Json{{"looked", Json::array()}};
+  for (const char* list : {"steps", "readings", "parts", "log"}) json["records"][list] = Json::array();
+}
+
 } // namespace
 
 void migrate(Json& json, int version) {
@@ -418,6 +437,7 @@ void migrate(Json& json, int version) {
   if (version < 15) migrateZones(json);
   if (version < 16) migrateThingsInFoam(json);
   if (version < 17) migrateSurfaces(json);
+  if (version < 18) migrateBench(json);
 }
 
 } // namespace eup

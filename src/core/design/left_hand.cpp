@@ -41,6 +41,7 @@ void putOn(Design& design, PanelId id) {
 Design leftOf(const Design& design, const std::vector<std::vector<double>>& gammas) {
   Design out = design;
   out.plan = {};
+  out.records.readings.clear(); // both hands' are told of the design that they are recorded with
   for (std::size_t w = 0; w < out.wings.size(); ++w) {
     if (!mirrored(out.wings[w])) continue;
     for (std::size_t k = 0; k < out.wings[w].panels.size(); ++k) {

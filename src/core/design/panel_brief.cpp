@@ -147,7 +147,7 @@ std::vector<PanelBrief> briefsOf(const Design& d, int wing) {
     p.cutList = d.cutList;
     p.wire = d.wire;
     p.tables = d.own;
-    for (const Looked& l : d.looked) p.looked.push_back(l.key);
+    for (const Looked& l : d.records.looked) p.looked.push_back(l.key);
     p.id = {wing, static_cast<int>(k)};
     p.of = static_cast<int>(panels.size());
     p.mirrored = mirrored(whole);

@@ -68,7 +68,7 @@ std::optional<PanelId> panelOfPath(std::string_view path);
 /// Whether that decision, as a figure or a finding of a panel names it, is one of the whole model and not of the panel.
 inline bool ofWholeModel(std::string_view path) {
   return path.starts_with("flying.") || path.starts_with("cutList.") || path.starts_with("balance.") ||
-         path.starts_with("wire.") || path == "glue";
+         path.starts_with("bench.") || path.starts_with("wire.") || path == "glue";
 }
 /// Whether a path within a panel names a spar or a brace that it has; true for what is no list.
 bool isThere(const PanelDesign& panel, std::string_view path);

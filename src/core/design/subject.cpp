@@ -65,9 +65,12 @@ Stage stageOf(Topic topic) {
   case Topic::cutList:
   case Topic::balance:
   case Topic::aboard:
+    return Stage::stock;
+  case Topic::bench:
+  case Topic::benchStep:
     break;
   }
-  return Stage::stock;
+  return Stage::build;
 }
 
 bool isPartOfSpar(Topic topic) {
@@ -98,6 +101,7 @@ std::string titleOf(const Subject& s, const Design& design, PanelId id) {
   if (const auto& struts = design.wings.at(static_cast<std::size_t>(id.wing)).struts;
       s.topic == Topic::strut && k < struts.size())
     return struts[k].name;
+  if (s.topic == Topic::benchStep && k < design.bench.own.size()) return design.bench.own[k].name;
   if (s.topic == Topic::aboard && k < design.balance.aboard.size()) return design.balance.aboard[k].name;
   if (s.topic == Topic::sheeted && k < panel.sheeted.size())
     return fmt::format("Sheet, ribs {} to {}", panel.sheeted[k].fromRib, panel.sheeted[k].toRib);
@@ -220,6 +224,10 @@ std::vector<Subject> subjectsOf(const Design& design, Stage stage, PanelId id) {
   case Stage::stock:
     add({Topic::cutList, Topic::balance});
     for (int i = 0; i < static_cast<int>(design.balance.aboard.size()); ++i) out.push_back({Topic::aboard, i});
+    break;
+  case Stage::build:
+    add({Topic::bench});
+    for (int i = 0; i < static_cast<int>(design.bench.own.size()); ++i) out.push_back({Topic::benchStep, i});
     break;
   }
   return out;

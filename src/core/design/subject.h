@@ -58,7 +58,9 @@ enum class Topic {
   settingUp,
   cutList,
   balance,
-  aboard
+  aboard,
+  bench,
+  benchStep
 };
 inline constexpr std::array topicChoices{Choice{"none", ""},
                                          Choice{"model", "Model"},
@@ -110,8 +112,10 @@ inline constexpr std::array topicChoices{Choice{"none", ""},
                                          Choice{"settingUp", "Setting up"},
                                          Choice{"cutList", "Cut list"},
                                          Choice{"balance", "Balance"},
-                                         Choice{"aboard", "Aboard"}};
-static_assert(topicChoices.size() == wordsFor(Topic::aboard));
+                                         Choice{"aboard", "Aboard"},
+                                         Choice{"bench", "At the bench"},
+                                         Choice{"benchStep", "Step of my own"}};
+static_assert(topicChoices.size() == wordsFor(Topic::benchStep));
 
 /// The stage that a topic is decided in.
 Stage stageOf(Topic topic);

@@ -40,6 +40,9 @@ struct Glue {
   double shearStrength = 8; ///< MPa
   double peel = 2;          ///< N/mm of width
   double softens = 60;      ///< °C, where it begins to give
+  double hours = 2;         ///< until a joint of it can be handled on, at 20 °C
+  double coldHours = 0;     ///< the same at 10 °C; 0 where the maker's sheet is silent
+  double pot = 10;          ///< minutes that a mixed batch (or a spread film) stays open at 20 °C
   std::string source = "my own";
   bool operator==(const Glue&) const = default;
 };
@@ -86,7 +89,10 @@ inline constexpr std::array coveringColumns{
 inline constexpr std::array glueColumns{
     Column<Glue>{"shearStrengthMPa", "sheared, MPa", &Glue::shearStrength, {0.001, 1000}},
     Column<Glue>{"peelNmm", "peeled, N/mm", &Glue::peel, {0, 1000}},
-    Column<Glue>{"softensC", "softens at, °C", &Glue::softens, {20, 500}}};
+    Column<Glue>{"softensC", "softens at, °C", &Glue::softens, {20, 500}},
+    Column<Glue>{"cureHours", "cures, hours at 20 °C", &Glue::hours, {0, 1000}},
+    Column<Glue>{"cureHoursCold", "at 10 °C, 0 not known", &Glue::coldHours, {0, 8000}},
+    Column<Glue>{"openMinutes", "open, minutes", &Glue::pot, {0, 10000}}};
 
 inline constexpr Limits pullLimits{1, 50}, pushLimits{0, 50};
 inline constexpr std::array loadFactorColumns{

@@ -27,7 +27,7 @@ Polyline wayIn(const CoreEnd& end, const HotWire& wire) {
           up + Point(lead, tooth), up + Point(lead, 0),          up - Point(within, 0)};
 }
 
-constexpr double pinsAt[] = {0.22, 0.68}, pin = 1.25; // of the chord; mm
+constexpr double pinsAt[] = {0.22, 0.68}, pinRadius = 1.25; // of the chord; mm
 constexpr int pinSides = 32;
 
 /// On the line that is level with the block, chord axes: it meets the chord line at a third of it.
@@ -50,7 +50,7 @@ Drawing templateOf(const DrawnPanel& w, const FoamCore& core, bool outer, Hand h
   const ChordFrame cut = core.cutFrame(outer);
   d.line(Layer::mark, levelOf(end, cut, 0), levelOf(end, cut, end.frame.chord));
   for (const double share : pinsAt)
-    d.loop(Layer::cut, circleOf(levelOf(end, cut, share * end.frame.chord), pin, pinSides));
+    d.loop(Layer::cut, circleOf(levelOf(end, cut, share * end.frame.chord), pinRadius, pinSides));
   std::vector<std::pair<Point, std::string>> words;
   for (const WireMark& mark : end.marks) {
     if (!isCalled(core, mark)) continue;
@@ -114,7 +114,7 @@ Drawing blockEnd(const DrawnPanel& w, const FoamCore& core, bool outer, Hand han
   }
   for (std::size_t i = 0; i + 1 < wire.size(); ++i) d.line(Layer::mark, wire[i], wire[i + 1]);
   for (const double share : pinsAt)
-    d.loop(Layer::mark, circleOf(cut.fromChord(levelOf(end, cut, share * end.frame.chord)), pin, pinSides));
+    d.loop(Layer::mark, circleOf(cut.fromChord(levelOf(end, cut, share * end.frame.chord)), pinRadius, pinSides));
   if (hand == Hand::left) d = mirrored(std::move(d));
   const Box box = d.bounds();
   d.write({box.centre().x(), box.high.y() - 4}, "UPPER BED", 2.8, Anchor::middle);

@@ -1,4 +1,5 @@
 // Fixtures that stick ribs are glued up in, at full size: every stick where it lies, and the stops that hold it.
+#include "core/drawing/hinge_marks.h"
 #include "core/drawing/wing_drawings.h"
 #include "core/geometry/polyline.h"
 #include "core/measure/figure.h"
@@ -44,6 +45,8 @@ Drawing fixtureOf(const DrawnPanel& w, const Rib& rib, const std::vector<int>& a
   Drawing d;
   for (const Stick& stick : rib.sticks) d.loop(Layer::mark, stick.outline);
   for (const Notch& notch : rib.notches) d.loop(Layer::mark, notch.shape); // a length of the spar stands there
+  for (const HingeCut& cut : rib.hinges)                                   // glued up whole, then sawn
+    hingeMarks(d, w.design.surfaces[static_cast<std::size_t>(cut.surface)], cut, true);
   addStops(d, rib);
   d.line(Layer::mark, {-3, 0}, {rib.frame.chord + 3, 0});
   std::vector<std::pair<Point, std::string>> numbers;
@@ -62,8 +65,12 @@ Drawing fixtureOf(const DrawnPanel& w, const Rib& rib, const std::vector<int>& a
           fmt::format("Fixture {}: {}, strips {} deep, {} thick", nameLarge(hand), names, len(w.design.sticks.depth),
                       len(rib.thickness / rib.layers)),
           3);
-  d.write({box.low.x(), box.low.y() - 10},
-          "Film over the print; stops and lengths of spar nailed on; one side's gussets, then turn it over", 3);
+  d.write(
+      {box.low.x(), box.low.y() - 10},
+      rib.hinges.empty()
+          ? "Film over the print; stops and lengths of spar nailed on; one side's gussets, then turn it over"
+          : "Film over the print; one side's gussets, then turn it over; sawn at the upright marks when it is cured",
+      3);
   return d;
 }
 

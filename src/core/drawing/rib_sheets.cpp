@@ -1,3 +1,4 @@
+#include "core/drawing/hinge_marks.h"
 #include "core/drawing/paging.h"
 #include "core/drawing/wing_drawings.h"
 #include "core/geometry/polyline.h"
@@ -44,28 +45,6 @@ std::optional<Room> roomFor(const std::string& words, const Region& wood, const 
         if (areaOf(intersect({box}, wood)) > area * (1 - 1e-6)) return Room{{x, base}, size};
       }
   return std::nullopt;
-}
-
-/// Where a surface is sawn off, and what it is shaped to behind the cuts.
-void hingeMarks(Drawing& d, const Surface& s, const HingeCut& cut) {
-  const Point at = cut.at.hinge;
-  d.line(Layer::mark, at - Point(2, 0), at + Point(2, 0));
-  d.line(Layer::mark, at - Point(0, 2), at + Point(0, 2));
-  if (s.plateLike() || s.built == SurfaceBuilt::apart) return;
-  const Region sawn = subtract(cut.whole, {cut.at.wing});
-  const Region wing = intersect(cut.whole, {cut.at.wing});
-  const Box front = boundsOf(wing), tail = boundsOf(cut.tail);
-  const auto edge = [&](double x) { // along the cut planes, through the wood
-    const Point middle(x, (cut.at.top.y() + cut.at.bottom.y()) / 2);
-    const double half = cut.at.depth / 2;
-    d.line(Layer::mark, middle - cut.at.way * half, middle + cut.at.way * half);
-  };
-  if (!front.empty()) edge(at.x() - (at.x() - front.high.x()));
-  if (const Box strip = boundsOf(cut.wingFacing); !strip.empty()) edge(strip.low.x());
-  if (const Box strip = boundsOf(cut.facing); !strip.empty())
-    edge(strip.high.x());
-  else if (!tail.empty())
-    edge(tail.low.x());
 }
 
 Drawing sparDrawing(const DrawnPanel& w, const SparLine& line, Hand hand) {
@@ -129,7 +108,8 @@ Drawing ribDrawing(const DrawnPanel& w, const Rib& rib, Hand hand) {
     const double middle = rib.turn == 0 ? w.frame.spars[k].middle.at(rib.t()).y() - rib.frame.le.y() : rib.depth / 6;
     d.line(Layer::mark, {x, middle - std::min(3.0, half)}, {x, middle + std::min(3.0, half)});
   }
-  for (const HingeCut& cut : rib.hinges) hingeMarks(d, w.design.surfaces[static_cast<std::size_t>(cut.surface)], cut);
+  for (const HingeCut& cut : rib.hinges)
+    hingeMarks(d, w.design.surfaces[static_cast<std::size_t>(cut.surface)], cut, false);
   const double arrow = rib.frame.chord * 0.12;
   const double middle = between ? box.low.x() + box.width() * 0.3 : rib.frame.chord * 0.45;
   grainArrow(d, {middle, std::min(1.5, rib.depth / 8)}, std::min(arrow, box.width() / 2));

@@ -1,19 +1,12 @@
 #include "core/exchange/calendar_file.h"
 #include <algorithm>
-#include <chrono>
 #include <cmath>
 #include <fmt/format.h>
-#include <string_view>
 
 namespace eup {
 namespace {
 
 constexpr double day = 1440;
-
-std::chrono::sys_days daysOf(const Date& d) {
-  return std::chrono::year{d.year} / std::chrono::month{static_cast<unsigned>(d.month)} /
-         std::chrono::day{static_cast<unsigned>(d.day)};
-}
 
 /// Text values: commas, semicolons, backslashes and line ends are escaped (RFC 5545, 3.3.11).
 std::string escaped(const std::string& text) {
@@ -50,36 +43,6 @@ std::string momentOf(double minutes, const Date& first, int hour) {
 }
 
 } // namespace
-
-std::optional<Date> dateFromText(std::string_view text) {
-  if (text.size() != 10 || text[4] != '-' || text[7] != '-') return std::nullopt;
-  int numbers[3] = {0, 0, 0};
-  const std::size_t from[] = {0, 5, 8}, count[] = {4, 2, 2};
-  for (int k = 0; k < 3; ++k)
-    for (const char c : text.substr(from[k], count[k])) {
-      if (c < '0' || c > '9') return std::nullopt;
-      numbers[k] = numbers[k] * 10 + (c - '0');
-    }
-  const Date out{numbers[0], numbers[1], numbers[2]};
-  const bool is = (std::chrono::year{out.year} / std::chrono::month{static_cast<unsigned>(out.month)} /
-                   std::chrono::day{static_cast<unsigned>(out.day)})
-                      .ok();
-  return is && out.year > 0 ? std::optional(out) : std::nullopt;
-}
-
-std::string textOf(const Date& d) {
-  return fmt::format("{:04}-{:02}-{:02}", d.year, d.month, d.day);
-}
-
-Date daysAfter(const Date& date, long days) {
-  const std::chrono::year_month_day at{daysOf(date) + std::chrono::days{days}};
-  return {static_cast<int>(at.year()), static_cast<int>(static_cast<unsigned>(at.month())),
-          static_cast<int>(static_cast<unsigned>(at.day()))};
-}
-
-int weekdayOf(const Date& date) {
-  return static_cast<int>(std::chrono::weekday{daysOf(date)}.iso_encoding()) - 1;
-}
 
 std::vector<Sitting> sittingsOf(const Schedule& s, const std::vector<Activity>& activities, const BenchHours& bench) {
   std::vector<Sitting> out;

@@ -2,20 +2,9 @@
 #pragma once
 #include "core/bench/schedule.h"
 #include "core/bench/step.h"
+#include "core/measure/date.h"
 
 namespace eup {
-
-/// A day of the calendar.
-struct Date {
-  int year = 2026, month = 1, day = 1;
-  bool operator==(const Date&) const = default;
-};
-/// "2026-12-01"; nothing for what is no day.
-std::optional<Date> dateFromText(std::string_view text);
-std::string textOf(const Date& date);
-Date daysAfter(const Date& date, long days);
-/// 0 Monday to 6 Sunday.
-int weekdayOf(const Date& date);
 
 /// A stretch of a step at the bench: minutes as in a schedule. Work that is put down overnight is several.
 struct Sitting {

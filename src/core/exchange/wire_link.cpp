@@ -1,6 +1,5 @@
 #include "core/exchange/wire_link.h"
-#include <boost/crc.hpp>
-#include <charconv>
+#include "core/exchange/device_words.h"
 #include <cmath>
 #include <fmt/format.h>
 #include <optional>
@@ -8,34 +7,8 @@
 namespace eup {
 namespace {
 
-constexpr double askEvery = 0.1, wishEvery = 0.3, lostAfter = 2, greetFor = 5; // s
-constexpr int ahead = 8;                                                       // lines that are on their way at most
-constexpr std::size_t longest = 400;
-
-std::string summed(const std::string& words) {
-  boost::crc_ccitt_type sum;
-  sum.process_bytes(words.data(), words.size());
-  return fmt::format("{} ^{:04x}\n", words, sum.checksum());
-}
-
-std::vector<std::string_view> spaced(std::string_view line) {
-  std::vector<std::string_view> out;
-  while (!line.empty()) {
-    const std::size_t cut = line.find(' ');
-    if (cut != 0) out.push_back(line.substr(0, cut));
-    line = cut == std::string_view::npos ? std::string_view() : line.substr(cut + 1);
-  }
-  return out;
-}
-
-template <class Number> std::optional<Number> read(std::string_view word) {
-  Number value{};
-  const auto [end, error] = std::from_chars(word.data(), word.data() + word.size(), value);
-  if (error != std::errc() || end != word.data() + word.size()) return std::nullopt;
-  if constexpr (std::is_floating_point_v<Number>)
-    if (!std::isfinite(value)) return std::nullopt;
-  return value;
-}
+constexpr double whereEvery = 0.1, wishEvery = 0.3, lostAfter = 2, greetFor = 5; // s
+constexpr int ahead = 8;                                                         // lines that are on their way at most
 
 bool atRest(WireState s) {
   return s == WireState::ready || s == WireState::done || s == WireState::stopped || s == WireState::refused;
@@ -125,7 +98,7 @@ void WireLink::hear(std::string_view bytes, double now) {
     if (c == '\n') {
       said(half, now);
       half.clear();
-    } else if (half.size() < longest && c != '\r')
+    } else if (half.size() < longestDeviceLine && c != '\r')
       half += c;
   }
 }
@@ -133,13 +106,13 @@ void WireLink::hear(std::string_view bytes, double now) {
 void WireLink::at(const std::vector<std::string_view>& words) {
   std::array<double, 4> place{};
   for (std::size_t i = 0; i < 4; ++i) {
-    const auto value = read<double>(words[2 + i]);
+    const auto value = numberIn<double>(words[2 + i]);
     if (!value) return;
     place[i] = *value;
   }
-  const auto answers = read<int>(words[1]), next = read<int>(words[8]), done = read<int>(words[9]),
-             left = read<int>(words[10]);
-  const auto heat = read<double>(words[7]);
+  const auto answers = numberIn<int>(words[1]), next = numberIn<int>(words[8]), done = numberIn<int>(words[9]),
+             left = numberIn<int>(words[10]);
+  const auto heat = numberIn<double>(words[7]);
   if (!answers || !next || !done || !left || !heat) return;
   told.at = {{place[0], place[1]}, {place[2], place[3]}};
   told.heat = *heat;
@@ -179,14 +152,14 @@ void WireLink::at(const std::vector<std::string_view>& words) {
 }
 
 void WireLink::said(std::string_view line, double now) {
-  const std::size_t cut = line.rfind(" ^");
-  if (cut == std::string_view::npos || summed(std::string(line.substr(0, cut))) != std::string(line) + "\n") {
+  const auto checked = unsummed(line);
+  if (!checked) {
     ++told.garbled;
     return;
   }
   if (told.state == WireState::off || told.state == WireState::lost) return;
   heard = now;
-  line = line.substr(0, cut);
+  line = *checked;
   const std::vector<std::string_view> words = spaced(line);
   if (words.empty()) return;
   const auto rest = [&] {
@@ -194,11 +167,11 @@ void WireLink::said(std::string_view line, double now) {
     return space == std::string_view::npos ? std::string() : std::string(line.substr(space + 1));
   };
   const std::string_view first = words[0];
-  const auto number = [&](std::size_t i) { return i < words.size() ? read<int>(words[i]) : std::nullopt; };
+  const auto number = [&](std::size_t i) { return i < words.size() ? numberIn<int>(words[i]) : std::nullopt; };
   if (first == "hello" && words.size() == 9 && words[1] == "hot-wire") {
     if (told.state != WireState::greeting) return;
     told.axes = std::string(words[3].substr(0, 4));
-    for (std::size_t i = 0; i < 4; ++i) told.travel[i] = read<double>(words[4 + i]).value_or(0);
+    for (std::size_t i = 0; i < 4; ++i) told.travel[i] = numberIn<double>(words[4 + i]).value_or(0);
     told.state = WireState::ready;
   } else if (first == "at" && words.size() == 11 && told.state != WireState::greeting)
     at(words);
@@ -265,7 +238,7 @@ std::string WireLink::live(double now) {
       ++sent;
       put(fmt::format("{} {}", sent, lines[static_cast<std::size_t>(sent) - 1]));
     }
-  if (now - asked >= askEvery) {
+  if (now - asked >= whereEvery) {
     asked = now;
     sentAt[++question] = begun ? sent : 0;
     while (sentAt.size() > 200) sentAt.erase(sentAt.begin());

@@ -9,9 +9,10 @@
 namespace eup {
 
 /// The stages of the work, in order. Figures, findings and decisions each belong to one.
-enum class Stage { plan, sections, panels, ribs, spars, joins, skins, foam, surfaces, stock };
-inline constexpr Stage allStages[] = {Stage::plan,  Stage::sections, Stage::panels, Stage::ribs,     Stage::spars,
-                                      Stage::joins, Stage::skins,    Stage::foam,   Stage::surfaces, Stage::stock};
+enum class Stage { plan, sections, panels, ribs, spars, joins, skins, foam, surfaces, stock, build };
+inline constexpr Stage allStages[] = {Stage::plan,     Stage::sections, Stage::panels, Stage::ribs,
+                                      Stage::spars,    Stage::joins,    Stage::skins,  Stage::foam,
+                                      Stage::surfaces, Stage::stock,    Stage::build};
 
 enum class Quantity {
   length,

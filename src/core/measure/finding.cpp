@@ -44,6 +44,8 @@ const char* name(Stage stage) {
     return "Hinge surfaces";
   case Stage::stock:
     return "Pick stock";
+  case Stage::build:
+    return "Build and check";
   }
   return "";
 }

@@ -282,6 +282,7 @@ Rib cutRib(const PanelBrief& d, const PanelLoft& loft, const std::vector<SparLin
   const Polyline body = underCover(coverOf(m));
   if (isOfSticks(d, rib)) {
     layOutSticks(d, withoutDust(subtractFromWound(body, edges), tolerance::dustArea), cuts, rib);
+    for (const HingeLine& line : hinges) partAtHinge(m, line, body); // glued up whole, and sawn
   } else {
     add(edges, std::move(cuts));
     rib.wood = withoutDust(subtractFromWound(body, edges), tolerance::dustArea);
@@ -290,7 +291,8 @@ Rib cutRib(const PanelBrief& d, const PanelLoft& loft, const std::vector<SparLin
     rib.thin = thinPlaces(rib.wood, d.ribs.rim);
   }
   rib.cutArea = rib.sticks.empty() ? areaOf(rib.wood) : areaOfSticks(rib);
-  for (const HingeCut& parted : rib.hinges) rib.cutArea += areaOf(parted.tail);
+  for (const HingeCut& parted : rib.hinges)
+    if (rib.sticks.empty()) rib.cutArea += areaOf(parted.tail);
   rib.pieces = pieceCount(rib.wood);
   rib.upperRun = runOf(m, Face::upper);
   rib.lowerRun = runOf(m, Face::lower);

@@ -22,7 +22,7 @@ double clearance(const Region& wood, const Point& p) {
   return in ? std::sqrt(least) : -std::sqrt(least);
 }
 
-double heightOn(const Polyline& face, double x) {
+double heightAlong(const Polyline& face, double x) {
   const auto place = lastCrossing(face, x);
   return place ? pointAt(face, *place).y() : 0;
 }
@@ -45,7 +45,7 @@ double runOn(const RibMaking& m, const Run& run) {
 /// Its height: of a tube straight from end to end, else at its share of the depth there.
 double heightOf(const RibMaking& m, const Run& run, double x) {
   const auto share = [&](double low, double high) { return low + (high - low) * run.high; };
-  if (run.kind != RunKind::tube) return share(heightOn(m.rib.lower, x), heightOn(m.rib.upper, x));
+  if (run.kind != RunKind::tube) return share(heightAlong(m.rib.lower, x), heightAlong(m.rib.upper, x));
   const double span = m.loft.span(), from = std::clamp(run.from, 0.0, span), to = std::clamp(run.to, 0.0, span);
   const auto end = [&](double t, double fraction) {
     return share(m.loft.at(Face::lower, fraction, t).y(), m.loft.at(Face::upper, fraction, t).y());
@@ -89,7 +89,7 @@ void boreLightening(const RibMaking& m) {
   std::vector<Place> places;
   constexpr double step = 1.5; // mm
   for (double x = from; x <= to; x += step) {
-    const Point at(x, (heightOn(m.rib.upper, x) + heightOn(m.rib.lower, x)) / 2);
+    const Point at(x, (heightAlong(m.rib.upper, x) + heightAlong(m.rib.lower, x)) / 2);
     const double radius = std::min({clearance(m.rib.wood, at) - l.rim, l.most / 2, x - from, to - x});
     if (radius >= l.least / 2) places.push_back({at, radius});
   }

@@ -1,6 +1,7 @@
 // Figures and findings of the covering: what is cut off the roll, and the hollows between ribs.
 #include "core/skins/cover_cut.h"
 #include "core/work/finder.h"
+#include "core/work/report_parts.h"
 
 namespace eup {
 namespace {

@@ -112,7 +112,7 @@ void cutFigures(const TruePanel& w, const FoamCore& core, const std::string& key
   }
 }
 
-void strengthFigures(const TruePanel& w, FigureList& out) {
+void foamStrength(const TruePanel& w, FigureList& out) {
   const std::vector<std::string> from{"sheeting.thickness", "sheeting.material", "foam.material", "flying.loadFactor"};
   const PlateTold told{Stage::foam, "foam.", "Skin", "core, skins, strips and cloth", from, from};
   if (w.design.spars.empty() && !w.strength.bending.edges.empty()) plateFigures(w, told, out);
@@ -251,7 +251,7 @@ void foamFigures(const TruePanel& w, FigureList& out) {
   if (w.design.foam.washoutIn == WashoutIn::beds)
     packingFigures(w, Stage::foam, "foam.bed", "Under the outer bed's {}",
                    "packed under the lower bed at the tip while the skins' glue sets, the root flat on the board", out);
-  strengthFigures(w, out);
+  foamStrength(w, out);
 }
 
 /// What lies in the core and cannot, or should not.

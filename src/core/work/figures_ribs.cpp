@@ -6,8 +6,8 @@
 namespace eup {
 namespace {
 
-const std::vector<std::string> planOf{"panel.rootChord", "panel.tipChord",    "panel.tipSetback",
-                                      "panel.washout",   "panel.washoutAxis", "panel.span"};
+const std::vector<std::string> planDecisions{"panel.rootChord", "panel.tipChord",    "panel.tipSetback",
+                                             "panel.washout",   "panel.washoutAxis", "panel.span"};
 
 const Spar& sparOf(const TruePanel& w, int index) {
   return w.design.spars[static_cast<std::size_t>(index)];
@@ -24,12 +24,12 @@ void frameFigures(const TruePanel& w, const Rib& rib, FigureList& out) {
            "distance from leading to trailing edge on the straight lines of the panel",
            fmt::format("{:.4f} of the way out: √({}² + {}²) = {}", share, out.len(run.x()), out.len(run.y()),
                        out.len(f.chord)),
-           ruledLoft, planOf, true, rib.number});
+           ruledLoft, planDecisions, true, rib.number});
   out.add({key("washout"), "Washout", f.washout, Quantity::angle, Stage::ribs, at,
            "angle of this rib's chord line to the root's, nose down",
            fmt::format("atan({} ÷ {}) = {}; a straight rule of three would say {:.2f}°", out.len(run.y()),
                        out.len(run.x()), out.deg(f.washout), w.design.panel.washoutDeg * share),
-           ruledLoft, planOf, false, rib.number});
+           ruledLoft, planDecisions, false, rib.number});
   out.add({key("depth"),
            "Depth, bare section",
            rib.depth,

@@ -11,7 +11,7 @@ const char* wayOf(SheetWay way) {
   return way == SheetWay::flat ? "flat" : way == SheetWay::bent ? "bent over formers" : "carved";
 }
 
-void strengthFigures(const TruePanel& w, FigureList& out) {
+void sheetStrength(const TruePanel& w, FigureList& out) {
   const PlateTold told{Stage::skins,
                        "sheet.",
                        "Wood",
@@ -104,7 +104,7 @@ void sheetFigures(const TruePanel& w, FigureList& out) {
            "materials' table",
            {"sheet.thickness", "sheet.material", "cloth.top", "cloth.bottom"},
            true});
-  strengthFigures(w, out);
+  sheetStrength(w, out);
 }
 
 void sheetFindings(Finder f) {

@@ -51,10 +51,6 @@ void placeFindings(const Accused& a, const SurfaceMade* made) {
 void cutFindings(const Accused& a, const SurfaceMade& made) {
   const TruePanel& w = a.f.w;
   const bool wood = w.design.built == Built::ribs;
-  if (wood && w.design.ribs.make == RibMake::sticks && a.s.ofRibs())
-    a.say("surface.sticks", Severity::warning, fmt::format("Ribs of sticks are not parted for the {}", a.s.name),
-          "Their strips and uprights are drawn as if none were there",
-          "Make the ribs each by its print, or make the surface of one piece.", {"built"});
   for (const Rib& rib : w.frame.ribs) {
     if (!wood) break;
     const auto [in, out] = rib.body();

@@ -92,6 +92,8 @@ std::vector<std::string> headlinesOf(Stage stage, const Subject& subject) {
   case Stage::stock:
     if (subject.topic == Topic::cutList) return of("parts.", {"mass", "pieces"});
     return of("balance.", {"at", "wanted", "margin", "ballast"});
+  case Stage::build:
+    return of("built.", {"twist.right", "twist.left", "edge.right", "edge.left", "mass.right", "mass.left"});
   case Stage::joins:
     break;
   }

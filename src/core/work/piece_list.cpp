@@ -102,7 +102,7 @@ Polyline stripOnRib(const Rib& rib, const Part& part) {
 }
 
 /// All of it.
-Polyline planOf(const TruePanel& panel) {
+Polyline wholeFromAbove(const TruePanel& panel) {
   Polyline front, rear;
   for (const Rib& rib : panel.frame.ribs) {
     const double t = std::clamp(rib.t(), 0.0, panel.shape.loft.span());
@@ -138,7 +138,7 @@ Polyline seenFromAbove(const TruePanel& panel, const Part& part) {
   case Part::What::sheet:
     return skinFromAbove(panel, part);
   case Part::What::covering:
-    return planOf(panel);
+    return wholeFromAbove(panel);
   case Part::What::core: {
     if (part.bay > 0) { // between two ribs
       const auto k = static_cast<std::size_t>(part.bay);

@@ -62,6 +62,8 @@ void partsFigures(const WholeWing& wing, FigureList& out);
 void stockFigures(const TruePanel& panel, FigureList& out);
 void balanceFigures(const TrueWing& aircraft, FigureList& out);
 void balanceFindings(const TrueWing& aircraft, std::vector<Finding>& out);
+void builtFigures(const TrueWing& aircraft, FigureList& out); ///< as it was read at the bench
+void builtFindings(const TrueWing& aircraft, std::vector<Finding>& out);
 void holdingFigures(const TrueWing& aircraft, const WholeWing& wing, FigureList& out);
 void holdingFindings(const TrueWing& aircraft, std::vector<Finding>& out);
 void stackFigures(const TruePanel& panel, FigureList& out);

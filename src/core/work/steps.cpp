@@ -1,4 +1,5 @@
 #include "core/work/steps.h"
+#include "core/bench/progress.h"
 #include "core/work/finder.h"
 #include <algorithm>
 #include <map>
@@ -38,6 +39,11 @@ public:
     if (w.sheet) return sheet();
     return w.foam ? foam() : ribs();
   }
+  /// Before it is joined.
+  std::string coverFlat(const std::string& built) {
+    covered = true;
+    return cover(built);
+  }
   std::string finish(const std::string& joined) {
     std::string last = add("sand", "Sand it to shape", 15 + share(40), {joined}, {.caution = dustCaution});
     if (w.design.cloth.any())
@@ -46,17 +52,13 @@ public:
         last = add(top ? "clothTop" : "clothBelow", top ? "Lay the cloth on top" : "Lay the cloth below", share(60),
                    {last}, {.with = "resin", .cure = w.design.cloth.hours, .caution = glueCaution});
       }
-    if (w.design.stiffening.covering != uncovered)
-      last = add("cover", "Cover it", share(75), {last},
-                 {.with = w.design.tables.covering(w.design.stiffening.covering).label,
-                  .look = "Have I really done everything? Gates, leads, blocks, hinges",
-                  .caution = "A hot iron burns."});
+    if (!covered) last = cover(last);
     for (const SurfaceMade& made : w.surfaces) {
       const Surface& s = decided(made);
       if (s.whole()) continue;
       const std::string hung = add(fmt::format("hang{}", made.line.surface), "Hang the " + s.name,
                                    6.0 * static_cast<double>(made.hinges.size()), {last},
-                                   {.cure = cureHours(w.design.glue, warm),
+                                   {.cure = setHours(),
                                     .look = "It turns freely to its full travel both ways",
                                     .figures = {fmt::format("surface.{}.travelUp", made.line.surface + 1)}});
       if (made.driven)
@@ -90,6 +92,13 @@ private:
     out.push_back(std::move(s));
     return out.back().key;
   }
+  std::string cover(const std::string& last) {
+    if (w.design.stiffening.covering == uncovered) return last;
+    return add("cover", "Cover it", share(75), {last},
+               {.with = w.design.tables.covering(w.design.stiffening.covering).label,
+                .look = "Have I really done everything? Gates, leads, blocks, hinges",
+                .caution = "A hot iron burns."});
+  }
   const Surface& decided(const SurfaceMade& made) const {
     return w.design.surfaces[static_cast<std::size_t>(made.line.surface)];
   }
@@ -98,7 +107,8 @@ private:
     const double area = w.shape.loft.span() * (w.design.panel.rootChord + w.design.panel.tipChord) / 2;
     return minutes * std::clamp(area / 140000, 0.2, 4.0);
   }
-  double setHours() const { return cureHours(w.design.glue, warm); }
+  double setHours() const { return cureHours(w.design.tables.glue(w.design.glue), warm); }
+  double epoxyHours() const { return cureHours(w.design.tables.glue("epoxy"), warm); }
   std::string glue() const { return w.design.tables.glue(w.design.glue).label; }
   double ribCount() const { return static_cast<double>(w.frame.ribs.size() + w.frame.riblets.size()); }
 
@@ -191,7 +201,7 @@ private:
     for (std::size_t k = 0; k < w.design.hardPoints.size(); ++k)
       last = add(fmt::format("hard{}", k),
                  fmt::format("Glue the block of the {}, its doublers", w.design.hardPoints[k].name), 12, {last},
-                 {.with = "slow epoxy", .cure = cureHours("epoxy", warm), .caution = glueCaution, .print = "surfaces"});
+                 {.with = "slow epoxy", .cure = epoxyHours(), .caution = glueCaution, .print = "surfaces"});
     last = surfaces(last);
     for (std::size_t k = 0; k < w.design.runs.size(); ++k)
       last = add(fmt::format("run{}", k), fmt::format("Draw the {} in", w.design.runs[k].name), 8, {last},
@@ -224,7 +234,7 @@ private:
     if (!w.design.spars.empty())
       last = add("grooves", "Cut the grooves, glue the caps in", share(40), {last},
                  {.with = "slow epoxy",
-                  .cure = cureHours("epoxy", warm),
+                  .cure = epoxyHours(),
                   .look = "A long rule finds no high spot",
                   .caution = glueCaution});
     for (std::size_t k = 0; k < w.design.inCore.size(); ++k)
@@ -239,6 +249,7 @@ private:
   double warm;
   std::vector<Step>& out;
   std::string prefix, whose;
+  bool covered = false;
 };
 
 Step joinStep(const std::string& key, const TruePanel& p, std::optional<Hand> hand, std::vector<std::string> needs,
@@ -246,9 +257,12 @@ Step joinStep(const std::string& key, const TruePanel& p, std::optional<Hand> ha
   const int wing = p.design.id.wing, panel = p.design.id.panel;
   Step s;
   s.key = key;
-  s.what = panel == 0 ? "Join both halves" : fmt::format("Join panel {} to panel {}", panel + 1, panel);
+  s.what = panel > 0 ? fmt::format("Join panel {} to panel {}", panel + 1, panel)
+           : p.design.join.propping == Propping::oneFlat
+               ? std::string("Join both halves: one flat on the board, the other on its block")
+               : std::string("Join both halves, a block under either tip");
   s.on = hand ? fmt::format("{} hand", name(*hand)) : std::string("both hands");
-  s.with = "slow epoxy", s.minutes = 25, s.cureHours = cureHours("epoxy", celsius);
+  s.with = "slow epoxy", s.minutes = 25, s.cureHours = cureHours(p.design.tables.glue("epoxy"), celsius);
   s.needs = std::move(needs);
   s.look = "Tried dry; both tips stand equally high on the table";
   s.caution = glueCaution, s.print = "bench-card";
@@ -273,6 +287,7 @@ std::vector<std::string> wingSteps(const TrueWing& w, const WholeWing& wing, dou
     for (const Hand hand : hands) {
       auto& maker = makers.try_emplace({k, hand}, panelOf(k, hand), hand, mirrored, celsius, out).first->second;
       built[{k, hand}] = maker.build();
+      if (w.design.bench.cover == CoverWhen::flat) built[{k, hand}] = maker.coverFlat(built[{k, hand}]);
     }
   std::map<Hand, std::string> half; // each as one piece
   for (const Hand hand : hands) {
@@ -300,7 +315,51 @@ std::vector<std::string> wingSteps(const TrueWing& w, const WholeWing& wing, dou
 
 } // namespace
 
-std::vector<Step> stepsOf(const TrueWing& w, double celsius) {
+namespace {
+
+/// What the builder changed of the order: steps left out hand on what they needed; own ones are put in; a wish that
+/// would go in a circle is no wish.
+void takeOwnOrder(const BenchPlan& plan, std::vector<Step>& steps) {
+  const auto at = [&](const std::string& key) {
+    return std::find_if(steps.begin(), steps.end(), [&](const Step& s) { return s.key == key; });
+  };
+  for (const LeftOutStep& out : plan.leftOut) {
+    const auto gone = at(out.key);
+    if (gone == steps.end()) continue;
+    const Step was = *gone;
+    steps.erase(gone);
+    for (Step& s : steps)
+      if (const auto need = std::find(s.needs.begin(), s.needs.end(), was.key); need != s.needs.end()) {
+        s.needs.erase(need);
+        for (const std::string& handed : was.needs)
+          if (std::find(s.needs.begin(), s.needs.end(), handed) == s.needs.end()) s.needs.push_back(handed);
+      }
+  }
+  const auto tryNeed = [&](const std::string& key, const std::string& need) {
+    const auto step = at(key);
+    if (step == steps.end() || at(need) == steps.end() || key == need) return;
+    if (std::find(step->needs.begin(), step->needs.end(), need) != step->needs.end()) return;
+    step->needs.push_back(need);
+    if (circleIn(activitiesOf(steps))) step->needs.pop_back();
+  };
+  for (std::size_t i = 0; i < plan.own.size(); ++i) {
+    const OwnStep& own = plan.own[i];
+    Step s;
+    s.key = fmt::format("own.{}", i + 1), s.what = own.name, s.on = "my own", s.with = own.with, s.look = own.look;
+    s.minutes = own.minutes, s.cureHours = own.cure;
+    const auto before = at(own.after);
+    if (before != steps.end()) s.wing = before->wing, s.panel = before->panel, s.hand = before->hand, s.on = before->on;
+    steps.insert(before == steps.end() ? steps.begin() : before + 1, s);
+    tryNeed(s.key, own.after);
+    tryNeed(own.before, s.key);
+  }
+  for (const OwnNeed& n : plan.needs) tryNeed(n.step, n.needs);
+}
+
+} // namespace
+
+std::vector<Step> stepsOf(const TrueWing& w, std::optional<double> warm) {
+  const double celsius = warm.value_or(w.design.bench.celsius);
   std::vector<Step> out;
   std::vector<std::string> last;
   for (const WholeWing& wing : w.wings)
@@ -313,20 +372,13 @@ std::vector<Step> stepsOf(const TrueWing& w, double celsius) {
   for (const char* key : {"balance.wanted", "balance.ballast"})
     if (w.figure(key)) weigh.figures.emplace_back(key);
   out.push_back(std::move(weigh));
-  return out;
-}
-
-std::vector<Activity> activitiesOf(const std::vector<Step>& steps) {
-  std::map<std::string, int> at;
-  for (std::size_t i = 0; i < steps.size(); ++i) at[steps[i].key] = static_cast<int>(i);
-  std::vector<Activity> out;
-  for (const Step& s : steps) {
-    Activity a;
-    a.hands = s.minutes, a.cure = s.cureHours * 60, a.attended = s.attended;
-    for (const std::string& need : s.needs)
-      if (const auto found = at.find(need); found != at.end()) a.needs.push_back(found->second);
-    out.push_back(std::move(a));
-  }
+  takeOwnOrder(w.design.bench, out);
+  const std::map<std::string, double> learnt = learntFactors(out, w.design.records.steps);
+  for (Step& s : out)
+    if (const auto own = learnt.find(kindOfStep(s.key)); own != learnt.end())
+      s.minutes = std::max(std::round(s.minutes * own->second), 1.0);
+    else if (const auto all = learnt.find(""); all != learnt.end())
+      s.minutes = std::max(std::round(s.minutes * all->second), 1.0);
   return out;
 }
 

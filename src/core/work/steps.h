@@ -6,10 +6,8 @@
 
 namespace eup {
 
-/// In an order that can be worked through; what a step needs is among them.
-std::vector<Step> stepsOf(const TrueWing& aircraft, double celsius = 20);
-
-/// The same as activities, by index.
-std::vector<Activity> activitiesOf(const std::vector<Step>& steps);
+/// In an order that can be worked through; what a step needs is among them. What the builder decided of the order is
+/// kept, and the minutes are those that the stopwatch taught. At the decided temperature, or another.
+std::vector<Step> stepsOf(const TrueWing& aircraft, std::optional<double> celsius = std::nullopt);
 
 } // namespace eup

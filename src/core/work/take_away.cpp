@@ -1,4 +1,5 @@
 #include "core/work/take_away.h"
+#include "core/drawing/bench_sheets.h"
 #include "core/drawing/paging.h"
 #include "core/drawing/reference_drawing.h"
 #include "core/exchange/dxf_writer.h"
@@ -6,6 +7,7 @@
 #include "core/exchange/wire_code.h"
 #include "core/files/bytes.h"
 #include "core/files/text_file.h"
+#include "core/work/steps.h"
 #include <algorithm>
 #include <fmt/format.h>
 #include <iterator>
@@ -15,8 +17,20 @@ namespace {
 
 constexpr double betweenParts = 6, betweenBlocks = 5, betweenBoards = 20; // mm
 
+/// A wing of the aircraft with what of it is ordered.
+struct Job {
+  DrawnWing right, left; ///< as either is built; the left one is turned over when it is drawn
+  std::string name;
+  std::vector<Hand> hands;
+  std::vector<Step> steps;          ///< of that wing's building
+  const Records* records = nullptr; ///< the aircraft's
+  bool first = false;               ///< the one that what is of the whole aircraft is printed with
+  const DrawnWing& wing(Hand hand) const { return hand == Hand::left ? left : right; }
+};
+
 /// The piece of a wing, of a hand, on pages of that size.
-std::vector<Drawing> pagesOf(PrintPiece piece, const DrawnWing& w, Hand hand, const Point& frame) {
+std::vector<Drawing> pagesOf(PrintPiece piece, const Job& job, Hand hand, const Point& frame) {
+  const DrawnWing& w = job.wing(hand);
   std::vector<Drawing> out;
   const auto add = [&](std::vector<Drawing> more) { std::move(more.begin(), more.end(), std::back_inserter(out)); };
   switch (piece) {
@@ -57,12 +71,21 @@ std::vector<Drawing> pagesOf(PrintPiece piece, const DrawnWing& w, Hand hand, co
     for (const DrawnPanel& panel : w)
       if (!panel.sheet) add(flowed(strengthCard(panel, hand), frame, betweenBlocks / 2));
     return out;
+  case PrintPiece::workSheet:
+    add(flowed(workSheet(w.front().design.name, hand, job.steps, *job.records), frame, betweenBlocks / 2));
+    return out;
+  case PrintPiece::labels:
+    return packed(pieceLabels(w, hand), frame, 2);
+  case PrintPiece::log: // one for both hands
+    if (job.first && hand == job.hands.front()) add(flowed(logSheets(w.front().design.name, *job.records), frame, 1));
+    return out;
   }
   return out;
 }
 
 /// The same on one endless sheet; empty where there is nothing.
-Drawing wholeOf(PrintPiece piece, const DrawnWing& w, Hand hand, const ExportOrder& order) {
+Drawing wholeOf(PrintPiece piece, const Job& job, Hand hand, const ExportOrder& order) {
+  const DrawnWing& w = job.wing(hand);
   switch (piece) {
   case PrintPiece::ribs:
     return ribSheets(w, hand, order.sheetWidth, 0, order.kerf).front();
@@ -78,32 +101,30 @@ Drawing wholeOf(PrintPiece piece, const DrawnWing& w, Hand hand, const ExportOrd
   case PrintPiece::benchCard:
   case PrintPiece::cutList:
   case PrintPiece::strength:
+  case PrintPiece::workSheet:
+  case PrintPiece::labels:
+  case PrintPiece::log:
     break;
   }
-  return stacked(pagesOf(piece, w, hand, {1e9, 1e9}), betweenBoards);
+  return stacked(pagesOf(piece, job, hand, {1e9, 1e9}), betweenBoards);
 }
 
 /// On paper that lies the way that takes fewer sheets; a text stands upright.
-PrintSection sectionOf(PrintPiece piece, const DrawnWing& w, Hand hand, Paper paper) {
+PrintSection sectionOf(PrintPiece piece, const Job& job, Hand hand, Paper paper) {
   const std::string title(printPieceChoices[static_cast<std::size_t>(piece)].label);
-  PrintSection upright{pagesOf(piece, w, hand, pageFrame(paper, false)), false, purposeOf(piece), title};
-  const bool text = piece == PrintPiece::benchCard || piece == PrintPiece::cutList || piece == PrintPiece::strength;
+  PrintSection upright{pagesOf(piece, job, hand, pageFrame(paper, false)), false, purposeOf(piece), title};
+  const bool text = piece == PrintPiece::benchCard || piece == PrintPiece::cutList || piece == PrintPiece::strength ||
+                    piece == PrintPiece::workSheet || piece == PrintPiece::log;
   if (upright.drawings.empty() || text) return upright;
-  PrintSection sideways{pagesOf(piece, w, hand, pageFrame(paper, true)), true, purposeOf(piece), title};
+  PrintSection sideways{pagesOf(piece, job, hand, pageFrame(paper, true)), true, purposeOf(piece), title};
   return sheetCount({sideways}, paper) < sheetCount({upright}, paper) ? sideways : upright;
 }
-
-/// A wing of the aircraft with what of it is ordered.
-struct Job {
-  DrawnWing right, left; ///< as either is built; the left one is turned over when it is drawn
-  std::string name;
-  std::vector<Hand> hands;
-  const DrawnWing& wing(Hand hand) const { return hand == Hand::left ? left : right; }
-};
 
 std::vector<Job> jobsOf(const TrueWing& w, const ExportOrder& order) {
   std::vector<Job> jobs;
   std::vector<std::string> names;
+  const bool sheet = std::find(order.pieces.begin(), order.pieces.end(), PrintPiece::workSheet) != order.pieces.end();
+  const std::vector<Step> steps = sheet ? stepsOf(w) : std::vector<Step>{};
   for (std::size_t i = 0; i < w.wings.size(); ++i) {
     std::string file = fileNameOf(w.design.name);
     if (i > 0) file += "-" + fileNameOf(w.design.wings[i].name);
@@ -121,7 +142,12 @@ std::vector<Job> jobsOf(const TrueWing& w, const ExportOrder& order) {
       return wing;
     };
     DrawnWing right = ordered(Hand::right);
-    if (!right.empty()) jobs.push_back({right, ordered(Hand::left), std::move(file), std::move(hands)});
+    if (right.empty()) continue;
+    std::vector<Step> mine;
+    for (const Step& s : steps)
+      if (s.wing == static_cast<int>(i)) mine.push_back(s);
+    jobs.push_back({right, ordered(Hand::left), std::move(file), std::move(hands), std::move(mine), &w.design.records,
+                    jobs.empty()});
   }
   return jobs;
 }
@@ -233,6 +259,12 @@ const char* purposeOf(PrintPiece piece) {
     return "take to the shop and to the saw: what to buy, and every piece with its size";
   case PrintPiece::strength:
     return "keep with the model: loads, reserves, sources, cautions";
+  case PrintPiece::workSheet:
+    return "pin over the bench: the steps in their order, with boxes to tick";
+  case PrintPiece::labels:
+    return "cut apart and stick on the pieces: names, hands, sizes";
+  case PrintPiece::log:
+    return "keep with the model: what was done, read and changed, and when";
   }
   return "";
 }
@@ -242,8 +274,7 @@ std::vector<PrintSection> sectionsOf(const TrueWing& w, const ExportOrder& order
   for (const Job& job : jobsOf(w, order))
     for (const PrintPiece piece : order.pieces)
       for (const Hand hand : job.hands)
-        if (PrintSection s = sectionOf(piece, job.wing(hand), hand, order.paper); !s.drawings.empty())
-          out.push_back(std::move(s));
+        if (PrintSection s = sectionOf(piece, job, hand, order.paper); !s.drawings.empty()) out.push_back(std::move(s));
   return out;
 }
 
@@ -253,6 +284,14 @@ int sheetsOfPaper(const TrueWing& w, const ExportOrder& order) {
   int all = 0;
   for (const PrintSection& s : sections) all += sheetCount({s}, order.paper);
   return all;
+}
+
+Result<std::string> logDocument(const TrueWing& w, Paper paper) {
+  ExportOrder order;
+  order.paper = paper;
+  order.pieces = {PrintPiece::log,     PrintPiece::workSheet, PrintPiece::benchCard,
+                  PrintPiece::cutList, PrintPiece::plan,      PrintPiece::ribs};
+  return toPdf(sectionsOf(w, order), paper, legendOf(w.design.unit));
 }
 
 std::vector<std::string> exportNames(const TrueWing& w, const ExportOrder& order) {
@@ -290,7 +329,7 @@ Result<std::vector<std::filesystem::path>> exportWing(const TrueWing& w, const s
   for (const Job& job : jobs)
     for (const PrintPiece piece : order.pieces)
       for (const Hand hand : job.hands) {
-        PrintSection section = sectionOf(piece, job.wing(hand), hand, order.paper);
+        PrintSection section = sectionOf(piece, job, hand, order.paper);
         const bool nothing = section.drawings.empty(); // no braces, or none of that hand alone
         for (const ExportFormat format : order.formats) {
           if (progress && !progress(step++ / steps)) return stopped;
@@ -302,8 +341,8 @@ Result<std::vector<std::filesystem::path>> exportWing(const TrueWing& w, const s
           const std::string file = fileOf(job, piece, hand, format);
           const Result<std::string> text =
               format == ExportFormat::pdf   ? toPdf(std::vector{section}, order.paper, legendOf(w.design.unit))
-              : format == ExportFormat::svg ? Result<std::string>(toSvg(wholeOf(piece, job.wing(hand), hand, order)))
-                                            : toDxf(wholeOf(piece, job.wing(hand), hand, order));
+              : format == ExportFormat::svg ? Result<std::string>(toSvg(wholeOf(piece, job, hand, order)))
+                                            : toDxf(wholeOf(piece, job, hand, order));
           if (const auto problem = write(file, text)) return *problem;
         }
       }

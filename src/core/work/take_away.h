@@ -15,7 +15,22 @@ enum class ExportFormat { svg, dxf, pdf };
 const char* name(ExportFormat format);
 
 /// What can be printed of a wing.
-enum class PrintPiece { ribs, plan, settingUp, gauges, braces, skins, foam, surfaces, benchCard, cutList, strength };
+enum class PrintPiece {
+  ribs,
+  plan,
+  settingUp,
+  gauges,
+  braces,
+  skins,
+  foam,
+  surfaces,
+  benchCard,
+  cutList,
+  strength,
+  workSheet,
+  labels,
+  log
+};
 inline constexpr std::array printPieceChoices{Choice{"ribs", "Ribs"},
                                               Choice{"plan", "Plan"},
                                               Choice{"setting-up", "Setting-up board"},
@@ -26,12 +41,15 @@ inline constexpr std::array printPieceChoices{Choice{"ribs", "Ribs"},
                                               Choice{"surfaces", "Hinge surfaces"},
                                               Choice{"bench-card", "Bench cards"},
                                               Choice{"cut-list", "Cut list"},
-                                              Choice{"strength", "Strength cards"}};
-static_assert(printPieceChoices.size() == wordsFor(PrintPiece::strength));
-inline constexpr PrintPiece allPieces[] = {PrintPiece::ribs,    PrintPiece::plan,     PrintPiece::settingUp,
-                                           PrintPiece::gauges,  PrintPiece::braces,   PrintPiece::skins,
-                                           PrintPiece::foam,    PrintPiece::surfaces, PrintPiece::benchCard,
-                                           PrintPiece::cutList, PrintPiece::strength};
+                                              Choice{"strength", "Strength cards"},
+                                              Choice{"work-sheet", "Work sheet"},
+                                              Choice{"labels", "Labels"},
+                                              Choice{"log", "Log"}};
+static_assert(printPieceChoices.size() == wordsFor(PrintPiece::log));
+inline constexpr PrintPiece allPieces[] = {
+    PrintPiece::ribs,     PrintPiece::plan,      PrintPiece::settingUp, PrintPiece::gauges,    PrintPiece::braces,
+    PrintPiece::skins,    PrintPiece::foam,      PrintPiece::surfaces,  PrintPiece::benchCard, PrintPiece::cutList,
+    PrintPiece::strength, PrintPiece::workSheet, PrintPiece::labels,    PrintPiece::log};
 /// What a piece is printed for.
 const char* purposeOf(PrintPiece piece);
 
@@ -61,6 +79,9 @@ std::vector<std::string> exportNames(const TrueWing& wing, const ExportOrder& or
 /// one hand.
 Result<std::vector<std::filesystem::path>> exportWing(const TrueWing& wing, const std::filesystem::path& folder,
                                                       const ExportOrder& order, const Progress& progress = {});
+
+/// The log with the drawings that the wing was built by, as one document.
+Result<std::string> logDocument(const TrueWing& aircraft, Paper paper = Paper::a4);
 
 /// What a section is written as, told by the file's name: .pdf, .svg and .dxf are a full-size sheet with gauges for the
 /// nose, .dat and .txt a coordinate file in the layout asked for.

@@ -108,6 +108,7 @@ std::vector<Figure> figuresOf(const TrueWing& w, Stage stage) {
     out.turnToWhole(0);
     balanceFigures(w, out);
   }
+  if (wanted(bits({Stage::build}))) builtFigures(w, out);
   return std::move(out.all);
 }
 
@@ -131,6 +132,7 @@ std::vector<Finding> allFindings(const TrueWing& w) {
   holdingFindings(w, out);
   massFinding(w, out);
   balanceFindings(w, out);
+  builtFindings(w, out);
   std::stable_sort(out.begin(), out.end(), [](const Finding& a, const Finding& b) { return a.severity > b.severity; });
   return out;
 }

@@ -1,0 +1,47 @@
+// The order of work in the window: what can be done now, when the rest comes, what is ticked.
+#pragma once
+#include "app/bench_clock.h"
+#include "app/standpoint.h"
+#include <QWidget>
+
+class QComboBox;
+class QLabel;
+class QLineEdit;
+class QPushButton;
+class QTreeWidget;
+class QTreeWidgetItem;
+
+namespace eup::app {
+
+class BenchSteps : public QWidget {
+  Q_OBJECT
+public:
+  BenchSteps(Document& document, Standpoint& standpoint, BenchClock& clock, QWidget* parent = nullptr);
+  /// The key of the step that is chosen; empty where none is.
+  std::string chosen() const;
+  void choose(const std::string& key);
+
+private:
+  enum Which { now, all, today, open };
+  enum Column { what, on, state, when, takes, cures, slack };
+  void refresh();
+  void showChosen();
+  void fillRow(QTreeWidgetItem* row, std::size_t step, const BenchNow* now);
+  std::vector<std::size_t> shownSteps(const BenchNow* now);
+  void leaveOut(bool out);
+  void addOwn();
+  void waitFor();
+
+  Document& document;
+  Standpoint& standpoint;
+  BenchClock& clock;
+  QComboBox* which = nullptr;
+  QLineEdit *minutes = nullptr, *looker = nullptr;
+  QTreeWidget* tree = nullptr;
+  QLabel *says = nullptr, *ends = nullptr;
+  QPushButton *beginButton = nullptr, *doneButton = nullptr, *lookButton = nullptr, *backButton = nullptr,
+              *outButton = nullptr, *waitButton = nullptr;
+  bool filling = false;
+};
+
+} // namespace eup::app

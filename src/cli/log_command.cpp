@@ -1,0 +1,31 @@
+#include "cli/log_command.h"
+#include "core/files/bytes.h"
+#include "core/work/bench_report.h"
+#include <CLI/CLI.hpp>
+#include <fmt/format.h>
+#include <ostream>
+
+namespace eup::cli {
+
+void addLogOptions(CLI::App& command, LogArgs& args) {
+  CLI::Option* json = command.add_flag("--json", args.json, "as JSON, with what the readings come to");
+  CLI::Option* csv = command.add_flag("--csv", args.csv, "as CSV")->excludes(json);
+  command.add_flag("--html", args.html, "as a page to read")->excludes(json)->excludes(csv);
+  command.add_option("--find", args.with, "only entries with that word in them (text and CSV)");
+}
+
+void tellLog(const TrueWing& w, const LogArgs& args, std::ostream& out) {
+  if (args.json)
+    out << logJson(w) << '\n';
+  else if (args.html)
+    out << logHtml(w);
+  else if (const Table table = logTable(w.design.records, args.with); args.csv)
+    out << toCsv(table);
+  else
+    for (const auto& row : table.rows)
+      out << withoutControls(
+                 fmt::format("{:16}  {:8}  {}{}", row[0], row[1], row[2], row[4].empty() ? "" : " [" + row[4] + "]"))
+          << '\n';
+}
+
+} // namespace eup::cli

@@ -1,0 +1,207 @@
+#include "core/work/as_read.h"
+#include "core/bench/progress.h"
+#include "core/measure/units.h"
+#include <algorithm>
+#include <cmath>
+#include <fmt/format.h>
+#include <map>
+#include <tuple>
+
+namespace eup {
+namespace {
+
+/// Readings that belong together were taken within so many minutes: an evening at the bench.
+constexpr double session = 6 * 60;
+
+/// The last session's, and those before; a reading without a time that can be read belongs to the last.
+struct Sessions {
+  std::vector<const BenchReading*> last, before;
+};
+Sessions sessionsOf(const std::vector<const BenchReading*>& all) {
+  std::optional<Moment> newest;
+  for (const BenchReading* r : all)
+    if (const auto at = momentFromText(r->at); at && (!newest || minutesBetween(*newest, *at) > 0)) newest = at;
+  Sessions out;
+  std::optional<Moment> newestBefore;
+  for (const BenchReading* r : all) {
+    const auto at = momentFromText(r->at);
+    if (!at || !newest || minutesBetween(*at, *newest) <= session)
+      out.last.push_back(r);
+    else if (!newestBefore || minutesBetween(*newestBefore, *at) > 0)
+      newestBefore = at;
+  }
+  for (const BenchReading* r : all) {
+    const auto at = momentFromText(r->at);
+    if (at && newest && minutesBetween(*at, *newest) > session && minutesBetween(*at, *newestBefore) <= session)
+      out.before.push_back(r);
+  }
+  return out;
+}
+
+const TruePanel* panelOf(const TrueWing& aircraft, PanelId id, Hand hand) {
+  const TrueWing& w = aircraft.of(hand);
+  if (id.wing < 0 || id.panel < 0 || id.wing >= static_cast<int>(w.wings.size()) ||
+      id.panel >= static_cast<int>(w.wing(id.wing).panels.size()))
+    return nullptr;
+  if (hand == Hand::left && !w.wing(id.wing).mirrored) return nullptr;
+  return &w.at(id);
+}
+
+const Rib* ribOf(const TrueWing& aircraft, const BenchReading& r) {
+  const TruePanel* panel = panelOf(aircraft, {r.wing, r.panel}, r.hand);
+  if (!panel) return nullptr;
+  for (const Rib& rib : panel->frame.ribs)
+    if (rib.number == r.rib) return &rib;
+  return nullptr;
+}
+
+bool ofRib(ReadKind kind) {
+  return kind != ReadKind::mass && kind != ReadKind::balance;
+}
+
+double doubtOf(const BenchReading& r) {
+  return r.doubt > 0 ? r.doubt : usualDoubt(r.kind);
+}
+
+std::vector<Sample> samplesOf(const TrueWing& aircraft, const std::vector<const BenchReading*>& readings) {
+  std::vector<Sample> out;
+  out.reserve(readings.size());
+  for (const BenchReading* r : readings) {
+    const Rib* rib = ribOf(aircraft, *r);
+    const TruePanel* panel = panelOf(aircraft, {r->wing, r->panel}, r->hand);
+    const double t = std::clamp(rib->t(), 0.0, panel->shape.loft.span());
+    // The chord line's angle nose up is what the washout takes of it.
+    out.push_back({t, degToRad(r->value) + panel->shape.loft.frameAt(t).washout, degToRad(doubtOf(*r))});
+  }
+  return out;
+}
+
+} // namespace
+
+double usualDoubt(ReadKind kind) {
+  switch (kind) {
+  case ReadKind::incidence:
+    return 0.15;
+  case ReadKind::rise:
+    return 0.5;
+  case ReadKind::straightedge:
+  case ReadKind::notch:
+    return 0.1;
+  case ReadKind::bow:
+    return 0.3;
+  case ReadKind::mass:
+    return 0.1;
+  case ReadKind::balance:
+    break;
+  }
+  return 1;
+}
+
+const char* unitOf(ReadKind kind) {
+  return kind == ReadKind::incidence ? "°" : kind == ReadKind::mass ? "g" : "mm";
+}
+
+PanelState stateOf(const TrueWing& aircraft, PanelId id, Hand hand) {
+  const auto& records = aircraft.design.records.steps;
+  const bool mirrored = aircraft.wing(id.wing).mirrored;
+  const std::string prefix = fmt::format("{}.{}.{}.", id.wing + 1, id.panel + 1, mirrored ? name(hand) : "one");
+  const auto done = [&](const char* step) {
+    const StepRecord* r = recordOf(records, prefix + step);
+    return r && !r->done.empty();
+  };
+  if (done("skinTop") || done("cover") || done("clothTop") || done("clothBelow")) return PanelState::closed;
+  const bool built = aircraft.at(id).design.built == Built::ribs;
+  return built && !done("off") ? PanelState::onBoard : PanelState::open;
+}
+
+std::vector<TwistRead> twistsRead(const TrueWing& aircraft) {
+  std::map<std::tuple<int, int, Hand>, std::vector<const BenchReading*>> places;
+  for (const BenchReading& r : aircraft.design.records.readings)
+    if (r.kind == ReadKind::incidence && ribOf(aircraft, r)) places[{r.wing, r.panel, r.hand}].push_back(&r);
+  std::vector<TwistRead> out;
+  for (const auto& [place, all] : places) {
+    const auto& [wing, panel, hand] = place;
+    const Sessions sessions = sessionsOf(all);
+    TwistRead read;
+    read.panel = {wing, panel}, read.hand = hand;
+    read.samples = samplesOf(aircraft, sessions.last);
+    const auto line = lineThrough(read.samples);
+    if (!line) continue;
+    const double span = panelOf(aircraft, read.panel, hand)->shape.loft.span();
+    read.error = *line, read.twist = line->slope * span, read.doubt = line->slopeDoubt() * span;
+    if (const auto earlier = lineThrough(samplesOf(aircraft, sessions.before))) read.before = earlier->slope * span;
+    for (const BenchReading* r : sessions.last) read.ribs.push_back(r->rib);
+    std::sort(read.ribs.begin(), read.ribs.end());
+    read.ribs.erase(std::unique(read.ribs.begin(), read.ribs.end()), read.ribs.end());
+    out.push_back(std::move(read));
+  }
+  return out;
+}
+
+std::vector<RibRead> ribsRead(const TrueWing& aircraft, ReadKind kind) {
+  std::map<std::tuple<int, int, int, Hand>, std::vector<const BenchReading*>> places;
+  for (const BenchReading& r : aircraft.design.records.readings) {
+    if (r.kind != kind) continue;
+    if (ofRib(kind) ? !ribOf(aircraft, r) : !panelOf(aircraft, {r.wing, 0}, r.hand)) continue;
+    const int panel = ofRib(kind) ? r.panel : 0;
+    places[{r.wing, panel, ofRib(kind) ? r.rib : 0, r.hand}].push_back(&r);
+  }
+  std::vector<RibRead> out;
+  for (const auto& [place, all] : places) {
+    const auto& [wing, panel, rib, hand] = place;
+    std::vector<Sample> samples;
+    for (const BenchReading* r : sessionsOf(all).last) samples.push_back({0, r->value, doubtOf(*r)});
+    if (const auto mean = meanOf(samples)) out.push_back({{wing, panel}, hand, rib, *mean});
+  }
+  return out;
+}
+
+std::vector<std::size_t> withoutPlace(const TrueWing& aircraft) {
+  std::vector<std::size_t> out;
+  const auto& all = aircraft.design.records.readings;
+  for (std::size_t i = 0; i < all.size(); ++i)
+    if (ofRib(all[i].kind) ? !ribOf(aircraft, all[i]) : !panelOf(aircraft, {all[i].wing, 0}, all[i].hand))
+      out.push_back(i);
+  return out;
+}
+
+std::optional<RollRead> rollRead(const WholeWing& wing, const std::vector<TwistRead>& twists, int number) {
+  if (!wing.mirrored) return std::nullopt;
+  const auto of = [&](int panel, Hand hand) -> const TwistRead* {
+    for (const TwistRead& t : twists)
+      if (t.panel.wing == number && t.panel.panel == panel && t.hand == hand) return &t;
+    return nullptr;
+  };
+  double turns = 0, damps = 0, moves = 0, doubt = 0, inner = 0;
+  bool both = false;
+  for (std::size_t k = 0; k < wing.panels.size(); ++k) {
+    const TruePanel& p = wing.panels[k];
+    const TwistRead *right = of(static_cast<int>(k), Hand::right), *left = of(static_cast<int>(k), Hand::left);
+    const bool read = right && left;
+    both = both || read;
+    const double slope = read ? right->error.slope - left->error.slope : 0,
+                 slopeDoubt = read ? std::hypot(right->error.slopeDoubt(), left->error.slopeDoubt()) : 0;
+    constexpr int steps = 400; // ailerons begin and end anywhere
+    const double span = p.shape.loft.span();
+    double here = 0;
+    for (int i = 0; i < steps; ++i) {
+      const double t = span * (i + 0.5) / steps, y = p.design.inboard + t, chord = p.shape.loft.frameAt(t).chord,
+                   strip = chord * y * span / steps;
+      turns += strip * (inner + slope * t), damps += strip * y, here += strip * t;
+      for (const SurfaceMade& made : p.surfaces)
+        if (rolls(p.design.surfaces[static_cast<std::size_t>(made.line.surface)].kind) && made.line.covers(t))
+          moves += strip * made.effect;
+    }
+    doubt += std::pow(here * slopeDoubt, 2);
+    inner += slope * span;
+  }
+  if (!both || damps <= 0) return std::nullopt;
+  RollRead out;
+  constexpr double metre = 1000;
+  out.perMetre = turns / (2 * damps) * metre;
+  if (moves > 0) out.aileron = turns / (2 * moves);
+  out.doubtShare = turns != 0 ? std::sqrt(doubt) / std::abs(turns) : 0;
+  return out;
+}
+
+} // namespace eup

@@ -1,0 +1,51 @@
+// What was read off the wing as it stands on the bench, sorted by place and held against the design there.
+#pragma once
+#include "core/bench/as_built.h"
+#include "core/work/true_wing.h"
+
+namespace eup {
+
+/// One standard deviation of a careful reading by hand, in the reading's unit (degrees, mm, g): common practice.
+double usualDoubt(ReadKind kind);
+/// "°", "mm", "g".
+const char* unitOf(ReadKind kind);
+
+/// How far a panel is: what can still be done about it.
+enum class PanelState { onBoard, open, closed };
+PanelState stateOf(const TrueWing& aircraft, PanelId panel, Hand hand);
+
+/// A panel's incidences against the design: a straight line through (read − decided), nose up positive. The gauge's
+/// zero falls out of it.
+struct TwistRead {
+  PanelId panel;
+  Hand hand = Hand::right;
+  FittedLine error;             ///< rad over mm of the panel's span
+  double twist = 0, doubt = 0;  ///< rad: of the outer end against the inner one, more nose up than decided
+  std::optional<double> before; ///< the same of the readings before those of the last session
+  std::vector<int> ribs;        ///< read in the last session
+  std::vector<Sample> samples;  ///< (mm, rad): those of it
+};
+std::vector<TwistRead> twistsRead(const TrueWing& aircraft);
+
+/// Readings of one kind at one rib in the last session there.
+struct RibRead {
+  PanelId panel;
+  Hand hand = Hand::right;
+  int rib = 0; ///< of the wing's count; 0 where the kind is of no rib
+  MeanReading read;
+};
+std::vector<RibRead> ribsRead(const TrueWing& aircraft, ReadKind kind);
+
+/// Readings of ribs that the wing has not, or that name none where one is needed: their indices.
+std::vector<std::size_t> withoutPlace(const TrueWing& aircraft);
+
+/// What halves that are twisted against each other do in the air, by strip theory.
+struct RollRead {
+  double perMetre = 0;           ///< rad rolled in a metre flown, to the left positive; with nothing held against it
+  std::optional<double> aileron; ///< rad that either aileron has to stand: right up, left down positive
+  double doubtShare = 0;         ///< one standard deviation, as a share of it
+};
+/// Of a wing with both hands read; the panels' twists add up outwards, a panel that was not read is as decided.
+std::optional<RollRead> rollRead(const WholeWing& wing, const std::vector<TwistRead>& twists, int number);
+
+} // namespace eup
