@@ -25,7 +25,7 @@ BenchPanel::BenchPanel(Document& d, Standpoint& s, std::function<Asking&()> aski
   pages = new QTabWidget(this);
   pages->setObjectName("benchPages");
   pages->setDocumentMode(true);
-  stepsPage = new BenchSteps(document, standpoint, theClock, pages);
+  stepsPage = new BenchSteps(document, standpoint, theClock, asking, pages);
   partsPage = new BenchParts(document, standpoint, pages);
   readingsPage = new BenchReadings(document, standpoint, pages);
   logPage = new BenchLog(document, standpoint, asking, pages);

@@ -1,6 +1,8 @@
 #include "app/bench_steps.h"
 #include "app/watch.h"
 #include "app/words.h"
+#include "core/exchange/calendar_file.h"
+#include "core/files/text_file.h"
 #include "core/work/steps.h"
 #include <algorithm>
 #include <QtWidgets>
@@ -15,8 +17,8 @@ QString hours(double minutes) {
 
 } // namespace
 
-BenchSteps::BenchSteps(Document& d, Standpoint& s, BenchClock& c, QWidget* parent)
-    : QWidget(parent), document(d), standpoint(s), clock(c) {
+BenchSteps::BenchSteps(Document& d, Standpoint& s, BenchClock& c, std::function<Asking&()> asks, QWidget* parent)
+    : QWidget(parent), document(d), standpoint(s), clock(c), asking(std::move(asks)) {
   auto* column = new QVBoxLayout(this);
   column->setContentsMargins(0, 4, 0, 0);
   column->setSpacing(4);
@@ -80,6 +82,8 @@ BenchSteps::BenchSteps(Document& d, Standpoint& s, BenchClock& c, QWidget* paren
   backButton = button(tr("Not done"), "stepBack", tr("Takes its tick, its times and its look back"),
                       [this] { clock.takeBack(chosen()); });
   foot->addStretch();
+  button(tr("Calendar…"), "stepCalendar", tr("What is left of the work as iCalendar, for any calendar program"),
+         [this] { takeCalendar(); });
   button(tr("Add own step"), "stepOwn", tr("A step of your own after the chosen one"), [this] { addOwn(); });
   waitButton =
       button(tr("Wait for…"), "stepWait", tr("Let the chosen step wait for another one"), [this] { waitFor(); });
@@ -265,22 +269,39 @@ void BenchSteps::addOwn() {
   }
 }
 
+QString BenchSteps::writeCalendar(const QString& path) {
+  const BenchNow* n = clock.now();
+  if (!n) return tr("Nobody is ever at the bench: give it minutes on the right");
+  const std::string text = toCalendar(document.design().name, clock.steps(),
+                                      sittingsOf(n->schedule, n->activities, n->bench), n->first, n->hour);
+  const auto done = writeFileAtomically(path.toStdString(), text);
+  return done ? QString() : inWords(done.problem().text());
+}
+
+void BenchSteps::takeCalendar() {
+  const QString path =
+      asking().fileToWrite(this, tr("Take the calendar away"), "bench.ics", tr("Calendars (*.ics)"), "ics");
+  if (path.isEmpty()) return;
+  const QString problem = writeCalendar(path);
+  says->setText(problem.isEmpty() ? tr("Written: %1").arg(path) : problem);
+}
+
 /// A list of the steps that it could wait for opens at the button.
 void BenchSteps::waitFor() {
   const std::string key = chosen();
-  QMenu menu(this);
-  menu.setObjectName("waitMenu");
-  for (const Step& other : clock.steps()) {
-    if (other.key == key) continue;
-    QAction* one = menu.addAction(tr("%1 (%2)").arg(inWords(other.what), inWords(other.on)));
-    one->setData(inWords(other.key));
-  }
-  const QAction* picked = menu.exec(waitButton->mapToGlobal(QPoint(0, 0)));
-  if (!picked) return;
-  Design next = document.design();
-  if (static_cast<int>(next.bench.needs.size()) >= mostOrderChanges) return;
-  next.bench.needs.push_back({key, picked->data().toString().toStdString()});
-  document.edit(tr("Let a step wait"), std::move(next));
+  auto* menu = new QMenu(this);
+  menu->setObjectName("waitMenu");
+  menu->setAttribute(Qt::WA_DeleteOnClose);
+  for (const Step& other : clock.steps())
+    if (other.key != key)
+      menu->addAction(tr("%1 (%2)").arg(inWords(other.what), inWords(other.on)))->setData(inWords(other.key));
+  connect(menu, &QMenu::triggered, this, [this, key](const QAction* picked) {
+    Design next = document.design();
+    if (static_cast<int>(next.bench.needs.size()) >= mostOrderChanges) return;
+    next.bench.needs.push_back({key, picked->data().toString().toStdString()});
+    document.edit(tr("Let a step wait"), std::move(next));
+  });
+  menu->popup(waitButton->mapToGlobal(QPoint(0, 0)));
 }
 
 } // namespace eup::app

@@ -1,7 +1,9 @@
 // The order of work in the window: what can be done now, when the rest comes, what is ticked.
 #pragma once
+#include "app/asking.h"
 #include "app/bench_clock.h"
 #include "app/standpoint.h"
+#include <functional>
 #include <QWidget>
 
 class QComboBox;
@@ -16,7 +18,10 @@ namespace eup::app {
 class BenchSteps : public QWidget {
   Q_OBJECT
 public:
-  BenchSteps(Document& document, Standpoint& standpoint, BenchClock& clock, QWidget* parent = nullptr);
+  BenchSteps(Document& document, Standpoint& standpoint, BenchClock& clock, std::function<Asking&()> asking,
+             QWidget* parent = nullptr);
+  /// What is left of the work as a calendar; the problem that was met, empty when it is there.
+  QString writeCalendar(const QString& path);
   /// The key of the step that is chosen; empty where none is.
   std::string chosen() const;
   void choose(const std::string& key);
@@ -31,10 +36,12 @@ private:
   void leaveOut(bool out);
   void addOwn();
   void waitFor();
+  void takeCalendar();
 
   Document& document;
   Standpoint& standpoint;
   BenchClock& clock;
+  std::function<Asking&()> asking;
   QComboBox* which = nullptr;
   QLineEdit *minutes = nullptr, *looker = nullptr;
   QTreeWidget* tree = nullptr;

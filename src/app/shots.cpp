@@ -61,9 +61,6 @@ QStringList writeShots(const QString& folder) {
   QApplication::sendEvent(planBoard, &move);
   shoot(window, "plan-read");
   planBoard->setTool(PlanTool::none);
-  window.plan().turnTo(PlanPanel::Page::use);
-  stage(Stage::plan, 1);
-  shoot(window, "plan-used");
   window.openDemo();
   stage(Stage::sections, 1);
   shoot(window, "sections");

@@ -138,6 +138,19 @@ TEST_F(BuildStage, OwnStepsAreAddedLeftOutAndUndone) {
   EXPECT_EQ(bench().clock().steps().size(), before);
 }
 
+TEST_F(BuildStage, AStepIsMadeToWait) {
+  choose("1.1.left.cutRibs");
+  press("stepWait");
+  auto* menu = window->findChild<QMenu*>("waitMenu");
+  ASSERT_NE(menu, nullptr);
+  for (QAction* a : menu->actions())
+    if (a->data().toString() == "1.1.right.off") a->trigger();
+  menu->close();
+  ASSERT_EQ(design().bench.needs.size(), 1U);
+  const auto& needs = bench().clock().step("1.1.left.cutRibs")->needs;
+  EXPECT_NE(std::find(needs.begin(), needs.end(), "1.1.right.off"), needs.end());
+}
+
 TEST_F(BuildStage, HoursAndHandsMoveTheEnd) {
   part("bench.0");
   const auto end = [&] { return bench().clock().now()->schedule.end; };
@@ -198,7 +211,14 @@ TEST_F(BuildStage, AnInstrumentIsReadLive) {
       << find<QLabel>("readLive")->text().toStdString();
   EXPECT_NEAR(*port.status().mean, -0.9, 0.15); // −1.2 and its own 0.3
   EXPECT_TRUE(find<QLabel>("readLive")->text().contains("gauge"));
+  // Buttons follow what the port says a tenth of a second later.
+  const auto enabled = [&](const char* name) {
+    auto* button = window->findChild<QPushButton*>(name);
+    return QTest::qWaitFor([button] { return button->isEnabled(); }, 10000);
+  };
+  ASSERT_TRUE(enabled("readHold"));
   press("readHold");
+  ASSERT_TRUE(port.status().held);
   const double held = *port.status().mean;
   window->standpoint().setRib(4);
   press("readTake");
@@ -206,8 +226,10 @@ TEST_F(BuildStage, AnInstrumentIsReadLive) {
   EXPECT_NEAR(records().readings[0].value, held, 1e-9);
   EXPECT_EQ(records().readings[0].by, "gauge");
   press("readHold");
+  ASSERT_FALSE(port.status().held);
+  ASSERT_TRUE(enabled("readZero"));
   press("readZero");
-  EXPECT_NEAR(*port.status().mean, 0, 0.1);
+  EXPECT_TRUE(QTest::qWaitFor([&] { return port.status().mean && std::abs(*port.status().mean) < 0.1; }, 10000));
   // A port that another has.
   InstrumentPort second;
   second.open(find<QComboBox>("readPort")->currentText());
@@ -280,6 +302,20 @@ TEST_F(BuildStage, TheLogIsSearchedAndTakenAway) {
   const Records now = records();
   ASSERT_TRUE(window->openFile(folder.filePath("wing.euptera")));
   EXPECT_TRUE(records() == now);
+}
+
+TEST_F(BuildStage, TheCalendarIsTakenAway) {
+  const QTemporaryDir folder;
+  bench().clock().finish("1.1.right.cutRibs");
+  EXPECT_EQ(bench().steps().writeCalendar(folder.filePath("bench.ics")), QString());
+  QFile file(folder.filePath("bench.ics"));
+  ASSERT_TRUE(file.open(QIODevice::ReadOnly));
+  QByteArray text = file.readAll();
+  EXPECT_TRUE(text.startsWith("BEGIN:VCALENDAR\r\n"));
+  text.replace("\r\n ", "");
+  EXPECT_FALSE(text.contains(": Cut the ribs (right hand)")) << "it is done";
+  EXPECT_TRUE(text.contains("DTSTART:20261130T180000"));
+  EXPECT_FALSE(bench().steps().writeCalendar(folder.filePath("none/bench.ics")).isEmpty());
 }
 
 TEST_F(BuildStage, LargeLettersAreWorkedWithOneKey) {
