@@ -12,7 +12,7 @@ with scratch() as folder:
         true(f"{file.name}: units {doc.units}", doc.units == 4)
         layers = {e.dxf.layer for e in doc.modelspace()}
         true(f"{file.name}: layers {layers}", layers <= {"CUT", "MARK", "TEXT"} and "TEXT" in layers)
-        true(f"{file.name}: nothing to cut", "CUT" in layers or "strength" in file.name or "cut-list" in file.name)
+        true(f"{file.name}: nothing to cut", "CUT" in layers or "strength" in file.name or "cut-list" in file.name or "work-sheet" in file.name)
         texts = decode_dxf_unicode(" ".join(e.dxf.text for e in doc.modelspace().query("TEXT")))
         hand = "RIGHT" if "right" in file.name else "LEFT"
         true(f"{file.name}: hand not written", hand in texts and ("LEFT" if hand == "RIGHT" else "RIGHT") not in texts)

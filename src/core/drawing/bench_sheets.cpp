@@ -95,7 +95,7 @@ std::vector<Drawing> pieceLabels(const DrawnWing& wing, Hand hand) {
     for (const Part& part : panel.parts) {
       Drawing d = headed("Labels", panel.design.name, hand);
       constexpr double wide = 62, high = 17;
-      d.loop(Layer::mark, rectangle({0, 0}, {wide, high}));
+      d.loop(Layer::cut, rectangle({0, 0}, {wide, high})); // cut apart
       const std::string place = panel.design.of > 1 ? fmt::format(", panel {}", panel.design.id.panel + 1) : "";
       constexpr std::size_t letters = 34;
       d.write({2, high - 5}, firstLetters(part.name, letters), 3.4);
