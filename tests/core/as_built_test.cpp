@@ -309,6 +309,22 @@ TEST(AsBuilt, HardEdgesAreReplaced) {
     }
 }
 
+// A doubt of next to nothing, readings beyond all sense: numbers come out, and are told.
+TEST(AsBuilt, SurvivesReadingsBeyondSense) {
+  Design d = shortWing();
+  for (const double value : {1e5, -1e5, 0.0})
+    for (const double doubt : {1e-300, 1e4, 0.0})
+      for (std::size_t kind = 0; kind < readKindChoices.size(); ++kind)
+        for (const int rib : {1, 4, 8})
+          for (const Hand hand : {Hand::right, Hand::left})
+            d.records.readings.push_back({static_cast<ReadKind>(kind), 0, 0, hand, rib, value, doubt, {}, {}, {}});
+  const TrueWing w = wingOf(d);
+  for (const Figure& f : w.figures(Stage::build)) {
+    EXPECT_TRUE(std::isfinite(f.value)) << f.key;
+    EXPECT_FALSE(told(f.value, f.quantity, LengthUnit::mm).empty());
+  }
+}
+
 // A reading of a rib that the wing has not is kept, and said.
 TEST(AsBuilt, ReadingsWithoutAPlace) {
   Design d = shortWing();

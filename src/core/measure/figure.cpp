@@ -53,7 +53,8 @@ double inReportUnit(double value, Quantity quantity) {
 /// As many as are usual, and more where a light wing's value would show fewer than two digits.
 static int decimals(double value, int usual) {
   const double size = std::abs(value);
-  if (size == 0) return usual;
+  constexpr double least = 1e-9; // less is nought to every digit that is shown
+  if (!(size > least) || !std::isfinite(size)) return usual;
   return std::clamp(1 - static_cast<int>(std::floor(std::log10(size))), usual, 4);
 }
 

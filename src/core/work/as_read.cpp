@@ -59,8 +59,10 @@ bool ofRib(ReadKind kind) {
   return kind != ReadKind::mass && kind != ReadKind::balance;
 }
 
+/// None is surer than a thousandth of what is usual: no instrument is, and no sum loses the others beside it.
 double doubtOf(const BenchReading& r) {
-  return r.doubt > 0 ? r.doubt : usualDoubt(r.kind);
+  const double usual = usualDoubt(r.kind);
+  return r.doubt > 0 ? std::max(r.doubt, usual / 1000) : usual;
 }
 
 std::vector<Sample> samplesOf(const TrueWing& aircraft, const std::vector<const BenchReading*>& readings) {
