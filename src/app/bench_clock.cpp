@@ -1,4 +1,5 @@
 #include "app/bench_clock.h"
+#include "core/bench/recording.h"
 #include "core/work/steps.h"
 #include <algorithm>
 
@@ -51,81 +52,30 @@ void BenchClock::look() {
     if (!curing.contains(key))
       if (const Step* s = step(key); s && recordOf(document.design().records.steps, key) &&
                                      !recordOf(document.design().records.steps, key)->done.empty())
-        Q_EMIT cured(tr("Cured: %1 (%2)").arg(QString::fromStdString(s->what), QString::fromStdString(s->on)));
+        Q_EMIT cured(tr("Cured: %1").arg(QString::fromStdString(namedStep(*s))));
   if (before != curing) Q_EMIT changed();
 }
 
-StepRecord& BenchClock::recordIn(Records& r, const std::string& key) const {
-  const auto found = std::find_if(r.steps.begin(), r.steps.end(), [&](const StepRecord& s) { return s.key == key; });
-  if (found != r.steps.end()) return *found;
-  r.steps.push_back({key, {}, {}, 0, false, {}});
-  return r.steps.back();
-}
-
-void BenchClock::note(Records& r, LogKind kind, const QString& text, const std::string& key) const {
-  if (static_cast<int>(r.log.size()) < mostLogEntries)
-    r.log.push_back({textOf(document.clock()), kind, text.toStdString(), key, {}});
-}
-
-namespace {
-QString named(const Step& s) {
-  return BenchClock::tr("%1 (%2)").arg(QString::fromStdString(s.what), QString::fromStdString(s.on));
-}
-} // namespace
-
 void BenchClock::begin(const std::string& key) {
-  const Step* s = step(key);
-  if (!s) return;
-  const QString words = named(*s);
-  document.record([&](Records& r) {
-    StepRecord& one = recordIn(r, key);
-    if (!one.begun.empty() && one.done.empty()) return; // it runs
-    one.begun = textOf(document.clock()), one.done.clear();
-    note(r, LogKind::done, tr("Begun: %1").arg(words), key);
-  });
+  if (const Step* s = step(key))
+    document.record([now = document.clock(), one = *s](Records& r) { beginStep(r, one, now); });
   look();
 }
 
-void BenchClock::finish(const std::string& key, double minutes) {
-  const Step* s = step(key);
-  if (!s) return;
-  const QString words = named(*s);
-  const double rough = s->minutes;
-  document.record([&](Records& r) {
-    StepRecord& one = recordIn(r, key);
-    if (!one.done.empty()) return;
-    one.done = textOf(document.clock());
-    const auto begun = momentFromText(one.begun);
-    const double ran = begun ? minutesBetween(*begun, document.clock()) : 0;
-    // Begun and left overnight, a stopwatch tells nothing; nor where the clock was set back.
-    one.minutes = minutes > 0 ? minutes : ran > 0 && ran <= 4 * rough ? ran : 0;
-    note(r, LogKind::done,
-         one.minutes > 0 ? tr("Done: %1, %2 minutes").arg(words).arg(one.minutes, 0, 'f', 0)
-                         : tr("Done: %1").arg(words),
-         key);
-  });
+void BenchClock::finish(const std::string& key) {
+  if (const Step* s = step(key))
+    document.record([now = document.clock(), one = *s](Records& r) { finishStep(r, one, now); });
   look();
 }
 
 void BenchClock::setLooked(const std::string& key, const QString& by) {
-  const Step* s = step(key);
-  if (!s) return;
-  const QString words = named(*s);
-  document.record([&](Records& r) {
-    StepRecord& one = recordIn(r, key);
-    one.looked = true, one.lookedBy = by.toStdString();
-    note(r, LogKind::done, by.isEmpty() ? tr("Looked at: %1").arg(words) : tr("Looked at by %1: %2").arg(by, words),
-         key);
-  });
+  if (const Step* s = step(key))
+    document.record([&, now = document.clock(), one = *s](Records& r) { lookAtStep(r, one, by.toStdString(), now); });
 }
 
 void BenchClock::takeBack(const std::string& key) {
   const Step* s = step(key);
-  const QString words = s ? named(*s) : QString::fromStdString(key);
-  document.record([&](Records& r) {
-    if (std::erase_if(r.steps, [&](const StepRecord& one) { return one.key == key; }) > 0)
-      note(r, LogKind::done, tr("Not done after all: %1").arg(words), key);
-  });
+  document.record([&, words = s ? namedStep(*s) : key](Records& r) { takeStepBack(r, key, words, document.clock()); });
   look();
 }
 

@@ -23,8 +23,7 @@ public:
 
   // What is recorded of a step. Each is a line in the log.
   void begin(const std::string& key);
-  /// Its minutes by the stopwatch, where it was begun today and ended in one go; else as it is told.
-  void finish(const std::string& key, double minutes = 0);
+  void finish(const std::string& key);
   void setLooked(const std::string& key, const QString& by);
   void takeBack(const std::string& key);
 
@@ -33,8 +32,6 @@ Q_SIGNALS:
   void cured(const QString& what);
 
 private:
-  void note(Records& r, LogKind kind, const QString& text, const std::string& step) const;
-  StepRecord& recordIn(Records& r, const std::string& key) const;
   Document& document;
   QTimer timer;
   std::shared_ptr<const TrueWing> madeOf;

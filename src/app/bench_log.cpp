@@ -1,5 +1,6 @@
 #include "app/bench_log.h"
 #include "app/watch.h"
+#include "core/bench/recording.h"
 #include "core/files/text_file.h"
 #include "core/work/bench_report.h"
 #include "core/work/take_away.h"
@@ -82,14 +83,12 @@ void BenchLog::note() {
   const QString line = words->text().trimmed();
   if (line.isEmpty()) return;
   const std::string key = step();
-  if (static_cast<int>(document.design().records.log.size()) >= mostLogEntries) {
-    says->setText(tr("The log is full: take it away and begin another file."));
-    return;
-  }
-  if (document.record([&](Records& r) {
-        r.log.push_back({textOf(document.clock()), LogKind::note, line.toStdString(), key, {}});
-      }))
+  bool room = false;
+  document.record([&](Records& r) { room = addToLog(r, document.clock(), LogKind::note, line.toStdString(), key); });
+  if (room)
     words->clear();
+  else
+    says->setText(tr("The log is full: take it away and begin another file."));
 }
 
 QString BenchLog::hang(const QString& picture) {
@@ -106,10 +105,11 @@ QString BenchLog::hang(const QString& picture) {
   if (!QFile::copy(picture, dir.filePath(name))) return tr("%1 cannot be copied to %2.").arg(from.fileName(), name);
   const std::string key = step();
   const QString line = words->text().trimmed().isEmpty() ? tr("A picture") : words->text().trimmed();
-  if (!document.record([&](Records& r) {
-        r.log.push_back({textOf(document.clock()), LogKind::picture, line.toStdString(), key, name.toStdString()});
-      }))
-    return tr("The log takes no more.");
+  bool room = false;
+  document.record([&](Records& r) {
+    room = addToLog(r, document.clock(), LogKind::picture, line.toStdString(), key, name.toStdString());
+  });
+  if (!room) return tr("The log is full.");
   words->clear();
   return {};
 }

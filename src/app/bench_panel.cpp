@@ -5,9 +5,9 @@
 #include "app/bench_steps.h"
 #include "app/bench_view.h"
 #include "app/mix_dialog.h"
-#include "core/work/as_read.h"
-#include "core/work/model_balance.h"
-#include "core/work/piece_list.h"
+#include "app/words.h"
+#include "core/work/everything_done.h"
+#include <algorithm>
 #include <QHBoxLayout>
 #include <QLabel>
 #include <QPushButton>
@@ -76,61 +76,16 @@ void BenchPanel::openMix() {
 
 QString BenchPanel::everythingDone() {
   if (!document.hasWing()) return tr("There is no wing.");
-  const TrueWing& w = document.wing();
-  const Records& records = w.design.records;
   QStringList out;
-  const auto list = [&](const QString& head, const QStringList& lines) {
-    if (lines.isEmpty()) return;
-    constexpr qsizetype most = 8;
-    out << head;
-    for (const QString& line : lines.mid(0, most)) out << "  · " + line;
-    if (lines.size() > most) out << tr("  · and %1 more").arg(lines.size() - most);
-  };
-  QStringList gates, open, looks, unread, unfitted;
-  for (const Step& s : theClock.steps()) {
-    const StepRecord* r = recordOf(records.steps, s.key);
-    const bool done = r && !r->done.empty();
-    const QString line = tr("%1 (%2)").arg(QString::fromStdString(s.what), QString::fromStdString(s.on));
-    if (done && !s.look.empty() && !r->looked) gates << line;
-    const std::string kind = kindOfStep(s.key);
-    const bool late = kind == "cover" || kind == "hang" || kind == "rod" || kind == "sand" || s.key == "balance" ||
-                      kind == "clothTop" || kind == "clothBelow";
-    if (!done && !late) open << line;
+  constexpr std::size_t most = 8; // lines of a kind
+  for (const OpenThings& one : openThings(document.wing(), theClock.steps())) {
+    out << tr("%1:").arg(inWords(one.heading));
+    for (std::size_t i = 0; i < std::min(one.lines.size(), most); ++i) out << "  · " + inWords(one.lines[i]);
+    if (one.lines.size() > most) out << tr("  · and %1 more").arg(one.lines.size() - most);
   }
-  list(tr("Gates that nobody looked at:"), gates);
-  list(tr("Steps before covering that are not done:"), open);
-  for (const WholeWing& wing : w.wings)
-    for (const TruePanel& p : wing.panels)
-      for (const Hold& h : p.holds)
-        if (!h.looked) looks << QString::fromStdString(h.what);
-  list(tr("Not looked at before it is closed:"), looks);
-  const auto twists = twistsRead(w);
-  for (const WholeWing& wing : w.wings)
-    for (const TruePanel& p : wing.panels)
-      for (const Hand hand : wing.mirrored ? std::vector{Hand::right, Hand::left} : std::vector{Hand::right})
-        if (std::none_of(twists.begin(), twists.end(),
-                         [&](const TwistRead& t) { return t.panel == p.design.id && t.hand == hand; }))
-          unread << tr("washout of the %1, %2 hand")
-                        .arg(QString::fromStdString(p.design.of > 1 ? p.design.name + ", panel " +
-                                                                          std::to_string(p.design.id.panel + 1)
-                                                                    : p.design.name),
-                             tr(name(hand)));
-  list(tr("Never read:"), unread);
-  for (const PieceLine& l : pieceList(w))
-    for (const Hand hand : {Hand::right, Hand::left}) {
-      if ((hand == Hand::left ? l.left : l.right) == 0) continue;
-      const std::string key = scalesName(l.panel->design.id, *l.part);
-      if (std::none_of(records.parts.begin(), records.parts.end(),
-                       [&](const PartTick& t) { return t.key == key && t.hand == hand && t.fitted; }))
-        unfitted << tr("%1, %2").arg(QString::fromStdString(nameOf(l)), tr(name(hand)));
-    }
-  list(tr("Pieces not ticked as fitted:"), unfitted);
-  for (const Finding& f : document.findings())
-    if (f.stage == Stage::build && f.severity != Severity::note)
-      out << tr("%1. %2").arg(QString::fromStdString(f.what), QString::fromStdString(f.remedy));
   return out.isEmpty()
-             ? tr("Everything that this program knows of is done, looked at, read and fitted. Let another look "
-                  "at it once more.")
+             ? tr("Everything that this program knows of is done, looked at, read and fitted. Let another look at it "
+                  "once more.")
              : out.join('\n');
 }
 

@@ -1,5 +1,6 @@
 #include "app/bench_parts.h"
 #include "app/watch.h"
+#include "core/bench/recording.h"
 #include "core/work/model_balance.h"
 #include "core/work/piece_list.h"
 #include <map>
@@ -19,18 +20,6 @@ constexpr Tick ticks[] = {{BenchParts::countedRight, Hand::right, &PartTick::cou
                           {BenchParts::cutLeft, Hand::left, &PartTick::cut},
                           {BenchParts::fittedRight, Hand::right, &PartTick::fitted},
                           {BenchParts::fittedLeft, Hand::left, &PartTick::fitted}};
-
-PartTick& tickIn(Records& r, const std::string& key, Hand hand) {
-  for (PartTick& t : r.parts)
-    if (t.key == key && t.hand == hand) return t;
-  r.parts.push_back({key, hand, false, false, false, 0});
-  return r.parts.back();
-}
-
-/// One that says nothing is not kept.
-void dropEmpty(Records& r) {
-  std::erase_if(r.parts, [](const PartTick& t) { return !t.counted && !t.cut && !t.fitted && t.missing == 0; });
-}
 
 } // namespace
 
@@ -69,10 +58,7 @@ BenchParts::BenchParts(Document& d, Standpoint& s, QWidget* parent) : QWidget(pa
       if (!item || item->data(piece, Qt::UserRole).isNull()) return;
       const int many = (hand == Hand::right ? missingRight : missingLeft)->value();
       const std::string key = item->data(piece, Qt::UserRole).toString().toStdString();
-      document.record([&](Records& r) {
-        tickIn(r, key, hand).missing = many;
-        dropEmpty(r);
-      });
+      document.record([&](Records& r) { setMissing(r, key, hand, many); });
     });
   }
   auto* copy = new QPushButton(tr("Copy the list to ask for"), this);
@@ -156,14 +142,7 @@ void BenchParts::tick(QTreeWidgetItem* item, int column) {
   for (const Tick& t : ticks)
     if (t.column == column) {
       const bool on = item->checkState(column) == Qt::Checked;
-      // What is fitted was cut, what is cut was there.
-      document.record([&](Records& r) {
-        PartTick& one = tickIn(r, key, t.hand);
-        one.*t.what = on;
-        if (on && t.what == &PartTick::fitted) one.cut = one.counted = true;
-        if (on && t.what == &PartTick::cut) one.counted = true;
-        dropEmpty(r);
-      });
+      document.record([&](Records& r) { tickPart(r, key, t.hand, t.what, on); });
       return;
     }
 }
@@ -175,11 +154,10 @@ void BenchParts::showChosen() {
   filling = true;
   for (const auto& [box, hand] : {std::pair(missingRight, Hand::right), std::pair(missingLeft, Hand::left)}) {
     box->setEnabled(one);
-    int many = 0;
-    if (one)
-      for (const PartTick& t : document.design().records.parts)
-        if (t.hand == hand && t.key == item->data(piece, Qt::UserRole).toString().toStdString()) many = t.missing;
-    box->setValue(many);
+    const PartTick* t =
+        one ? tickOf(document.design().records.parts, item->data(piece, Qt::UserRole).toString().toStdString(), hand)
+            : nullptr;
+    box->setValue(t ? t->missing : 0);
   }
   filling = wasFilling;
 }

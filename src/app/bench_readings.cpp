@@ -1,19 +1,14 @@
 #include "app/bench_readings.h"
 #include "app/watch.h"
 #include "app/words.h"
+#include "core/bench/recording.h"
 #include "core/measure/length_text.h"
 #include "core/work/as_read.h"
 #include <algorithm>
-#include <QProcess>
 #include <QtWidgets>
 
 namespace eup::app {
 namespace {
-
-/// A rib is asked for.
-bool ofRib(ReadKind kind) {
-  return kind != ReadKind::mass && kind != ReadKind::balance;
-}
 
 bool isLength(ReadKind kind) {
   return kind != ReadKind::mass && kind != ReadKind::incidence;
@@ -118,18 +113,16 @@ BenchReadings::BenchReadings(Document& d, Standpoint& s, QWidget* parent)
   connect(list, &QTreeWidget::currentItemChanged, this,
           [this](const QTreeWidgetItem* now) { removeButton->setEnabled(now != nullptr); });
   connect(&port, &InstrumentPort::told, this, &BenchReadings::showInstrument);
+  connect(&simulator, &SimulatedDevice::ready, this, [this](const QString& name) {
+    ports->setEditText(name);
+    port.open(name);
+  });
+  connect(&simulator, &SimulatedDevice::ended, this,
+          [this] { says->setText(tr("The simulated instrument has ended, or is not there.")); });
   new Watch(this, document, standpoint, [this](Changes changes) {
     if (changes & (Aspect::design | Aspect::wing | Aspect::stage | Aspect::place | Aspect::view)) refresh();
   });
   showInstrument();
-}
-
-BenchReadings::~BenchReadings() {
-  if (!simulator) return;
-  simulator->disconnect(this);
-  simulator->kill();
-  constexpr int patience = 2000;
-  simulator->waitForFinished(patience);
 }
 
 QWidget* BenchReadings::makeInstrumentRow() {
@@ -201,32 +194,10 @@ void BenchReadings::connectTo() {
 }
 
 void BenchReadings::startSimulated(const QString& program) {
-  if (simulator) {
-    simulator->disconnect(this);
-    simulator->kill();
-    simulator->deleteLater();
-  }
   port.close();
-  const QString beside = QCoreApplication::applicationDirPath() + "/" + program;
-  simulator = new QProcess(this);
-  simulator->setProgram(QFileInfo::exists(beside) ? beside : program);
-  simulator->setArguments(program.endsWith("gauge")
-                              ? QStringList{"--value", "-1.2", "--noise", "0.04", "--offset", "0.3"}
-                              : QStringList{"--value", "64.3", "--noise", "0.03"});
-  connect(simulator, &QProcess::readyReadStandardOutput, this, [this] {
-    const QString name = QString::fromLocal8Bit(simulator->readAllStandardOutput()).section('\n', 0, 0).trimmed();
-    if (name.isEmpty()) return;
-    ports->setEditText(name);
-    port.open(name);
-  });
-  const auto over = [this] {
-    if (!simulator) return;
-    says->setText(tr("The simulated instrument has ended."));
-    simulator->deleteLater(), simulator = nullptr;
-  };
-  connect(simulator, &QProcess::errorOccurred, this, over);
-  connect(simulator, &QProcess::finished, this, over);
-  simulator->start();
+  simulator.start(program, program.endsWith("gauge")
+                               ? QStringList{"--value", "-1.2", "--noise", "0.04", "--offset", "0.3"}
+                               : QStringList{"--value", "64.3", "--noise", "0.03"});
 }
 
 void BenchReadings::showInstrument() {
@@ -274,10 +245,10 @@ void BenchReadings::showInstrument() {
 void BenchReadings::take() {
   BenchReading r;
   r.kind = kind(), r.hand = hand();
-  if (ofRib(r.kind) && !document.hasWing()) return says->setText(tr("There is no wing to read."));
+  if (isOfRib(r.kind) && !document.hasWing()) return says->setText(tr("There is no wing to read."));
   const PanelId here = standpoint.panel();
-  r.wing = here.wing, r.panel = ofRib(r.kind) ? here.panel : 0;
-  if (ofRib(r.kind)) r.rib = standpoint.shownRib().number;
+  r.wing = here.wing, r.panel = isOfRib(r.kind) ? here.panel : 0;
+  if (isOfRib(r.kind)) r.rib = standpoint.shownRib().number;
   const bool mirrored_ = mirrored(document.design().wings[static_cast<std::size_t>(here.wing)]);
   if (!mirrored_) r.hand = Hand::right;
   const LengthUnit unit = document.design().unit;
@@ -304,7 +275,7 @@ void BenchReadings::take() {
       return says->setText(s.mean ? tr("This instrument does not read that: type it, or choose what it reads.")
                                   : tr("Type what was read; or connect an instrument and let it lie still."));
     r.value = *s.mean;
-    r.doubt = std::max(s.scatter, usualDoubt(r.kind) / 3);
+    r.doubt = doubtOfMean(r.kind, s.scatter);
     if (r.by.empty()) r.by = s.kind;
   } else if (!number(value->text(), r.value)) {
     return;
@@ -323,8 +294,7 @@ void BenchReadings::take() {
                r.rib > 0 ? tr("R%1, ").arg(r.rib) : QString(), tr(name(r.hand)), shownValue(r.kind, r.value, unit));
   if (!document.record([&](Records& records) {
         records.readings.push_back(r);
-        if (static_cast<int>(records.log.size()) < mostLogEntries)
-          records.log.push_back({r.at, LogKind::read, line.toStdString(), {}, {}});
+        addToLog(records, document.clock(), LogKind::read, line.toStdString());
       }))
     return;
   value->clear(), note->clear(), doubt->clear();
@@ -341,8 +311,7 @@ void BenchReadings::remove() {
   document.record([&](Records& records) {
     if (index >= records.readings.size()) return;
     records.readings.erase(records.readings.begin() + static_cast<std::ptrdiff_t>(index));
-    if (static_cast<int>(records.log.size()) < mostLogEntries)
-      records.log.push_back({textOf(document.clock()), LogKind::read, line.toStdString(), {}, {}});
+    addToLog(records, document.clock(), LogKind::read, line.toStdString());
   });
 }
 
@@ -350,9 +319,9 @@ void BenchReadings::refresh() {
   if (standpoint.hand() != ShownHand::both) hands->setCurrentIndex(standpoint.hand() == ShownHand::left ? 1 : 0);
   const bool wing = document.hasWing();
   const PanelId here = standpoint.panel();
-  place->setText(!ofRib(kind()) ? tr("of the half")
-                 : wing         ? tr("at R%1").arg(standpoint.shownRib().number)
-                                : tr("nowhere yet"));
+  place->setText(!isOfRib(kind()) ? tr("of the half")
+                 : wing           ? tr("at R%1").arg(standpoint.shownRib().number)
+                                  : tr("nowhere yet"));
   hands->setEnabled(mirrored(document.design().wings[static_cast<std::size_t>(here.wing)]));
   value->setPlaceholderText(kind() == ReadKind::incidence ? "°" : kind() == ReadKind::mass ? tr("g") : tr("length"));
   if (says->text().isEmpty() || !says->text().startsWith(tr("Recorded"))) says->setText(howTo(kind()));

@@ -1,6 +1,7 @@
 // Readings: typed, or taken from a gauge or scales that are connected; each with its place, hand, time and instrument.
 #pragma once
 #include "app/instrument_port.h"
+#include "app/simulated_device.h"
 #include "app/standpoint.h"
 #include "core/design/bench_design.h"
 #include <QWidget>
@@ -8,7 +9,6 @@
 class QComboBox;
 class QLabel;
 class QLineEdit;
-class QProcess;
 class QPushButton;
 class QTreeWidget;
 
@@ -18,7 +18,6 @@ class BenchReadings : public QWidget {
   Q_OBJECT
 public:
   BenchReadings(Document& document, Standpoint& standpoint, QWidget* parent = nullptr);
-  ~BenchReadings() override;
   InstrumentPort& instrument() { return port; }
   /// The value in the field, or what the instrument reads while the field is empty, is recorded at the chosen rib.
   void take();
@@ -37,7 +36,7 @@ private:
   Document& document;
   Standpoint& standpoint;
   InstrumentPort port;
-  QProcess* simulator = nullptr;
+  SimulatedDevice simulator;
   QComboBox *kinds = nullptr, *hands = nullptr, *ports = nullptr;
   QLineEdit *value = nullptr, *doubt = nullptr, *by = nullptr, *note = nullptr;
   QLabel *place = nullptr, *live = nullptr, *says = nullptr;

@@ -1,6 +1,7 @@
 #include "app/bench_steps.h"
 #include "app/watch.h"
 #include "app/words.h"
+#include "core/bench/recording.h"
 #include "core/exchange/calendar_file.h"
 #include "core/files/text_file.h"
 #include "core/work/steps.h"
@@ -87,7 +88,7 @@ BenchSteps::BenchSteps(Document& d, Standpoint& s, BenchClock& c, std::function<
   button(tr("Add own step"), "stepOwn", tr("A step of your own after the chosen one"), [this] { addOwn(); });
   waitButton =
       button(tr("Wait for…"), "stepWait", tr("Let the chosen step wait for another one"), [this] { waitFor(); });
-  outButton = button(tr("Leave out"), "stepOut", tr("This wing does without it"), [this] { leaveOut(true); });
+  outButton = button(tr("Leave out"), "stepOut", tr("This wing does without it"), [this] { leaveOut(); });
   connect(which, &QComboBox::activated, this, [this] { refresh(); });
   connect(minutes, &QLineEdit::editingFinished, this, [this] { refresh(); });
   connect(tree, &QTreeWidget::currentItemChanged, this, [this] {
@@ -240,9 +241,9 @@ void BenchSteps::showChosen() {
   says->setText(lines.join(" "));
 }
 
-void BenchSteps::leaveOut(bool out) {
+void BenchSteps::leaveOut() {
   const Step* s = clock.step(chosen());
-  if (!s || !out) return;
+  if (!s) return;
   Design next = document.design();
   const std::string key = s->key;
   if (key.starts_with("own.")) {
@@ -293,8 +294,7 @@ void BenchSteps::waitFor() {
   menu->setObjectName("waitMenu");
   menu->setAttribute(Qt::WA_DeleteOnClose);
   for (const Step& other : clock.steps())
-    if (other.key != key)
-      menu->addAction(tr("%1 (%2)").arg(inWords(other.what), inWords(other.on)))->setData(inWords(other.key));
+    if (other.key != key) menu->addAction(inWords(namedStep(other)))->setData(inWords(other.key));
   connect(menu, &QMenu::triggered, this, [this, key](const QAction* picked) {
     Design next = document.design();
     if (static_cast<int>(next.bench.needs.size()) >= mostOrderChanges) return;

@@ -33,7 +33,7 @@ private:
   void showChosen();
   void fillRow(QTreeWidgetItem* row, std::size_t step, const BenchNow* now);
   std::vector<std::size_t> shownSteps(const BenchNow* now);
-  void leaveOut(bool out);
+  void leaveOut();
   void addOwn();
   void waitFor();
   void takeCalendar();

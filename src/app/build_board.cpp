@@ -64,22 +64,12 @@ Box BuildBoard::content() const {
 void BuildBoard::drawHalf(Ink& ink, Hand hand) const {
   const double side = hand == Hand::left ? -1 : 1;
   const bool chosenHand = (standpoint.hand() == ShownHand::left) == (hand == Hand::left);
-  const auto& records = document.design().records.steps;
   for (const TruePanel& p : wingOf(hand).panels) {
     const auto at = [&](double t, double x) { return Point(side * (p.design.inboard + t), -(p.design.setback + x)); };
     const double span = p.shape.loft.span();
     const ChordFrame root = p.shape.loft.frameAt(0), tip = p.shape.loft.frameAt(span);
-    int all = 0, done = 0;
-    QString next;
-    for (const Step& s : steps()) {
-      if (s.wing != here().wing || s.panel != p.design.id.panel || s.hand.value_or(hand) != hand) continue;
-      ++all;
-      const StepRecord* r = recordOf(records, s.key);
-      if (r && !r->done.empty())
-        ++done;
-      else if (next.isEmpty())
-        next = QString::fromStdString(s.what);
-    }
+    const auto [all, done, next] = progressOf(steps(), document.design().records.steps, here().wing, p.design.id.panel,
+                                              wingOf(hand).mirrored ? std::optional(hand) : std::nullopt);
     const PanelState state = stateOf(document.wing(), p.design.id, hand);
     const bool here_ = chosenHand && p.design.id.panel == here().panel;
     ink.loop({at(0, root.le.x()), at(span, tip.le.x()), at(span, tip.te.x()), at(0, root.te.x())},
@@ -101,7 +91,8 @@ void BuildBoard::drawHalf(Ink& ink, Hand hand) const {
     const ChordFrame middle = p.shape.loft.frameAt(span / 2);
     const Point centre = at(span / 2, (middle.le.x() + middle.te.x()) / 2);
     ink.text(centre, tr("%1 of %2 done").arg(done).arg(all), look.ink, {0, 0}, Qt::AlignHCenter, 12, true);
-    if (!next.isEmpty()) ink.text(centre, tr("next: %1").arg(next), look.ink, {0, 16}, Qt::AlignHCenter, 10);
+    if (next)
+      ink.text(centre, tr("next: %1").arg(QString::fromStdString(next->what)), look.ink, {0, 16}, Qt::AlignHCenter, 10);
   }
   for (const ReadKind kind : {ReadKind::straightedge, ReadKind::bow}) // what is off, at its rib
     for (const RibRead& r : ribsRead(document.wing(), kind)) {

@@ -2,7 +2,6 @@
 #include "core/exchange/wire_code.h"
 #include "core/files/text_file.h"
 #include "core/work/take_away.h"
-#include <QProcess>
 #include <QSerialPortInfo>
 #include <QtWidgets>
 
@@ -55,9 +54,7 @@ CutWindow::CutWindow(Snapshot snapshot, PanelId id, int core, Hand h, const Look
   enable();
 }
 
-CutWindow::~CutWindow() {
-  if (simulator) simulator->disconnect(this), simulator->terminate(), simulator->waitForFinished(500);
-}
+CutWindow::~CutWindow() = default;
 
 QWidget* CutWindow::makePath() {
   auto* box = group(tr("Path"), this);
@@ -100,6 +97,14 @@ QWidget* CutWindow::makeMachine(const QColor& stopInk) {
   first->addWidget(where), first->addWidget(ports, 1), first->addWidget(joinButton);
   column->addLayout(first);
   simulated = button(tr("Start a simulated one"), "simulated", [this] { startSimulated(); });
+  connect(&simulator, &SimulatedDevice::ready, this, [this](const QString& name) {
+    ports->setEditText(name);
+    port.open(name);
+  });
+  connect(&simulator, &SimulatedDevice::ended, this, [this] {
+    machineSaid->setText(tr("The simulated machine has ended."));
+    enable();
+  });
   simulated->setToolTip(tr("A stand-in for a machine, to try everything without a wire"));
   column->addWidget(simulated, 0, Qt::AlignLeft);
   machineSaid = label("machineSaid", box);
@@ -252,25 +257,7 @@ void CutWindow::connectTo() {
 }
 
 void CutWindow::startSimulated() {
-  const QString program = QCoreApplication::applicationDirPath() + "/euptera-hot-wire";
-  simulator = new QProcess(this);
-  simulator->setProgram(QFileInfo::exists(program) ? program : QString("euptera-hot-wire"));
-  simulator->setArguments({"--axes", QString::fromStdString(panel.design.wire.axes)});
-  connect(simulator, &QProcess::readyReadStandardOutput, this, [this] {
-    const QString name = QString::fromLocal8Bit(simulator->readAllStandardOutput()).section('\n', 0, 0).trimmed();
-    if (name.isEmpty()) return;
-    ports->setEditText(name);
-    port.open(name);
-  });
-  const auto over = [this] {
-    if (!simulator) return;
-    machineSaid->setText(tr("The simulated machine has ended."));
-    simulator->deleteLater(), simulator = nullptr;
-    enable();
-  };
-  connect(simulator, &QProcess::errorOccurred, this, over);
-  connect(simulator, &QProcess::finished, this, over);
-  simulator->start();
+  simulator.start("euptera-hot-wire", {"--axes", QString::fromStdString(panel.design.wire.axes)});
   enable();
 }
 
@@ -385,7 +372,7 @@ void CutWindow::enable() {
   const bool rests = there && !works && s != WireState::alarm;
   joinButton->setText(s == WireState::off || s == WireState::lost ? tr("Connect") : tr("Leave"));
   joinButton->setEnabled(!works);
-  simulated->setEnabled(!simulator && !works);
+  simulated->setEnabled(!simulator.runs() && !works);
   own->setEnabled(!works);
   playButton->setEnabled(!works && !travel.empty());
   rule->setEnabled(!works && !travel.empty());

@@ -3,6 +3,7 @@
 #pragma once
 #include "app/asking.h"
 #include "app/cut_picture.h"
+#include "app/simulated_device.h"
 #include "app/snapshot.h"
 #include "app/wire_port.h"
 #include <QDialog>
@@ -11,7 +12,6 @@
 class QCheckBox;
 class QComboBox;
 class QLabel;
-class QProcess;
 class QProgressBar;
 class QPushButton;
 class QSlider;
@@ -71,7 +71,7 @@ private:
               *holdButton = nullptr, *stopButton = nullptr, *zeroButton = nullptr, *playButton = nullptr;
   QSlider* rule = nullptr;
   QTimer* player = nullptr;
-  QProcess* simulator = nullptr;
+  SimulatedDevice simulator;
 };
 
 } // namespace eup::app

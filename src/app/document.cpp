@@ -1,4 +1,5 @@
 #include "app/document.h"
+#include "core/bench/recording.h"
 #include "core/design/design_file.h"
 #include "core/design/limits_check.h"
 #include "core/design/wing_edit.h"
@@ -31,12 +32,6 @@ void relink(Plan& plan, const QString& from, const QString& to) {
 Moment wallClock() {
   const QDateTime now = QDateTime::currentDateTime();
   return {{now.date().year(), now.date().month(), now.date().day()}, now.time().hour() * 60 + now.time().minute()};
-}
-
-/// A step was taken up, or something was read.
-bool isBegun(const Records& r) {
-  return !r.readings.empty() || std::any_of(r.steps.begin(), r.steps.end(),
-                                            [](const StepRecord& s) { return !s.begun.empty() || !s.done.empty(); });
 }
 } // namespace
 
@@ -98,8 +93,7 @@ bool Document::edit(const QString& name, Design next, const QString& merge) {
 
 Records Document::recordsWith(const QString& changed) const {
   Records out = design().records;
-  if (isBegun(out) && out.log.size() < static_cast<std::size_t>(mostLogEntries))
-    out.log.push_back({textOf(clock()), LogKind::changed, changed.toStdString(), {}, {}});
+  if (isBegun(out)) addToLog(out, clock(), LogKind::changed, changed.toStdString());
   return out;
 }
 
@@ -108,7 +102,7 @@ void Document::sayTouched(const Snapshot& before) {
   const std::vector<eup::Step> steps = stepsOf(wing());
   QStringList out;
   for (const std::size_t i : touchedSteps(*before.wing, wing(), steps, design().records.steps))
-    out << tr("%1 (%2)").arg(QString::fromStdString(steps[i].what), QString::fromStdString(steps[i].on));
+    out << QString::fromStdString(namedStep(steps[i]));
   if (out.isEmpty()) return;
   const qsizetype more = out.size() - 3;
   Q_EMIT touched(tr("This touches work that is done: %1%2. What lies on the bench follows the old figures.")

@@ -128,18 +128,13 @@ void MixDialog::showPoured() {
         tr("With scales connected on the page of readings it is told here how much is still to be poured."));
     return;
   }
-  const Mixture m = mixture();
-  const double there = *s.mean, resin = m.resin / m.batches, hardener = m.hardener / m.batches;
-  if (there < resin - 0.05)
-    poured->setText(tr("On the scales %1 g: pour %2 g more resin").arg(there, 0, 'f', 2).arg(resin - there, 0, 'f', 2));
-  else if (there < resin + hardener - 0.05)
-    poured->setText(tr("On the scales %1 g: pour %2 g more hardener")
-                        .arg(there, 0, 'f', 2)
-                        .arg(resin + hardener - there, 0, 'f', 2));
-  else
-    poured->setText(
-        tr("On the scales %1 g: that is all of it. Set the cup down in the same place when you weigh again.")
-            .arg(there, 0, 'f', 2));
+  const StillToPour left = stillToPour(mixture(), *s.mean);
+  const QString there = tr("On the scales %1 g").arg(*s.mean, 0, 'f', 2);
+  poured->setText(left.resin > 0      ? tr("%1: pour %2 g more resin").arg(there).arg(left.resin, 0, 'f', 2)
+                  : left.hardener > 0 ? tr("%1: pour %2 g more hardener").arg(there).arg(left.hardener, 0, 'f', 2)
+                                      : tr("%1: that is all of it. Set the cup down in the same place when you weigh "
+                                           "again.")
+                                            .arg(there));
 }
 
 } // namespace eup::app

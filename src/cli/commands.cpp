@@ -5,6 +5,7 @@
 #include "cli/log_command.h"
 #include "cli/parts_command.h"
 #include "cli/plan_command.h"
+#include "cli/reading.h"
 #include "cli/skins_command.h"
 #include "cli/steps_command.h"
 #include "cli/surfaces_command.h"
@@ -46,37 +47,6 @@ struct Args {
   StepsArgs steps;
   LogArgs log;
 };
-
-struct Streams {
-  std::ostream& out;
-  std::ostream& err;
-};
-
-int refuse(Streams io, const std::string& what, const Problem& problem, int code) {
-  io.err << "euptera-cli: " << withoutControls(fmt::format("{}: {}", what, problem.text())) << '\n';
-  return code;
-}
-
-/// The design of a file, or the exit code after saying what is wrong.
-std::variant<Design, int> designOf(const std::string& path, Streams io) {
-  const auto text = readTextFile(path);
-  if (!text) return refuse(io, "cannot read", text.problem(), unreadable);
-  auto read = designFromText(text.value());
-  if (!read) return refuse(io, path, read.problem(), unreadable);
-  for (const std::string& note : read.value().notes)
-    io.err << withoutControls(fmt::format("note: {}: {}", path, note)) << '\n';
-  return std::move(read.value().design);
-}
-
-/// The wing of a file, or the exit code after saying what is wrong.
-std::variant<TrueWing, int> trueWingOf(const std::string& path, Streams io) {
-  const auto design = designOf(path, io);
-  if (const int* code = std::get_if<int>(&design)) return *code;
-  auto result = work(std::get<Design>(design));
-  if (auto* wing = std::get_if<TrueWing>(&result)) return std::move(*wing);
-  io.err << findingsText(std::get<std::vector<Finding>>(result));
-  return seriousFindings;
-}
 
 Hand handOf(const Args& args) {
   return args.hand == "left" ? Hand::left : Hand::right;

@@ -1,9 +1,14 @@
 // How far the work is: what was recorded, and what follows for the rest at a given minute.
 #include "core/bench/progress.h"
+#include "core/bench/recording.h"
 #include "core/design/design_file.h"
 #include "core/drawing/bench_sheets.h"
 #include "core/files/shipped.h"
+#include "core/measure/units.h"
 #include "core/work/bench_report.h"
+#include "core/work/everything_done.h"
+#include "core/work/model_balance.h"
+#include "core/work/piece_list.h"
 #include "core/work/steps.h"
 #include "core/work/take_away.h"
 #include "core/work/touched.h"
@@ -247,6 +252,12 @@ TEST(Mixing, ByHand) {
   asked.ratio = 5, asked.byVolume = true, asked.resinDensity = 1.2, asked.hardenerDensity = 0.96; // 6.25 by weight
   m = mixtureFor(asked);
   EXPECT_NEAR(m.resin / m.hardener, 6.25, 1e-9);
+  const StillToPour empty = stillToPour(m, 0), some = stillToPour(m, m.resin + 0.2), full = stillToPour(m, m.grams);
+  EXPECT_NEAR(empty.resin, m.resin, 1e-9);
+  EXPECT_NEAR(empty.hardener, m.hardener, 1e-9);
+  EXPECT_EQ(some.resin, 0);
+  EXPECT_NEAR(some.hardener, m.hardener - 0.2, 1e-9);
+  EXPECT_EQ(full.resin + full.hardener, 0);
   asked.area *= 10;
   EXPECT_EQ(mixtureFor(asked).batches, 4); // 115 g in batches of thirty
 }
@@ -266,6 +277,108 @@ Design withRecords() {
   return d;
 }
 
+// What is written down: times, the stopwatch, looks, and a line in the log for each.
+TEST(Recording, StepsWithTheirTimes) {
+  Records r;
+  const Step glue = twoSteps()[0]; // half an hour
+  EXPECT_FALSE(isBegun(r));
+  beginStep(r, glue, at("2026-11-30 18:00"));
+  beginStep(r, glue, at("2026-11-30 18:10")); // it runs already
+  EXPECT_TRUE(isBegun(r));
+  EXPECT_EQ(r.steps[0].begun, "2026-11-30 18:00");
+  finishStep(r, glue, at("2026-11-30 18:40"));
+  finishStep(r, glue, at("2026-11-30 19:40"));
+  EXPECT_EQ(r.steps[0].done, "2026-11-30 18:40");
+  EXPECT_EQ(r.steps[0].minutes, 40);
+  lookAtStep(r, glue, "the neighbour", at("2026-11-30 18:45"));
+  EXPECT_TRUE(r.steps[0].looked);
+  ASSERT_EQ(r.log.size(), 3U);
+  EXPECT_EQ(r.log[1].text, "Done: Glue (it), 40 minutes");
+  EXPECT_EQ(r.log[2].text, "Looked at by the neighbour: Glue (it)");
+  takeStepBack(r, glue.key, namedStep(glue), at("2026-11-30 18:50"));
+  EXPECT_TRUE(r.steps.empty());
+  takeStepBack(r, glue.key, namedStep(glue), at("2026-11-30 18:50")); // nothing is there
+  EXPECT_EQ(r.log.size(), 4U);
+  // Left overnight, or by a clock that was set back, a stopwatch tells nothing.
+  for (const char* done : {"2026-12-01 18:00", "2026-11-30 17:00"}) {
+    Records other;
+    beginStep(other, glue, at("2026-11-30 18:00"));
+    finishStep(other, glue, at(done));
+    EXPECT_EQ(other.steps[0].minutes, 0) << done;
+  }
+}
+
+TEST(Recording, ALogThatIsFullTakesNoMore) {
+  Records r;
+  r.log.resize(mostLogEntries);
+  EXPECT_FALSE(addToLog(r, at("2026-11-30 18:00"), LogKind::note, "one more"));
+  beginStep(r, twoSteps()[0], at("2026-11-30 18:00"));
+  EXPECT_EQ(r.steps.size(), 1U);
+  EXPECT_EQ(r.log.size(), static_cast<std::size_t>(mostLogEntries));
+}
+
+TEST(Recording, PartsRightAndLeft) {
+  Records r;
+  tickPart(r, "rib.3", Hand::left, &PartTick::fitted, true);
+  EXPECT_TRUE(r.parts[0].counted && r.parts[0].cut && r.parts[0].fitted);
+  EXPECT_EQ(tickOf(r.parts, "rib.3", Hand::right), nullptr);
+  tickPart(r, "rib.4", Hand::right, &PartTick::cut, true);
+  EXPECT_TRUE(tickOf(r.parts, "rib.4", Hand::right)->counted);
+  EXPECT_FALSE(tickOf(r.parts, "rib.4", Hand::right)->fitted);
+  setMissing(r, "rib.5", Hand::right, 2);
+  EXPECT_EQ(tickOf(r.parts, "rib.5", Hand::right)->missing, 2);
+  setMissing(r, "rib.5", Hand::right, 0); // says nothing any more
+  EXPECT_EQ(r.parts.size(), 2U);
+}
+
+TEST(Recording, ProgressOfAPanel) {
+  const TrueWing w = wingOf(bareDesign());
+  const auto steps = stepsOf(w);
+  const auto fresh = progressOf(steps, {}, 0, 0, Hand::right);
+  EXPECT_GT(fresh.all, 5);
+  EXPECT_EQ(fresh.done, 0);
+  ASSERT_NE(fresh.next, nullptr);
+  const std::vector<StepRecord> records{{fresh.next->key, {}, "2026-11-30 18:40", 0, false, {}}};
+  const auto one = progressOf(steps, records, 0, 0, Hand::right);
+  EXPECT_EQ(one.done, 1);
+  EXPECT_NE(one.next, fresh.next);
+  EXPECT_EQ(progressOf(steps, records, 0, 0, Hand::left).done, 0);
+  EXPECT_EQ(progressOf(steps, {}, 0, 7, Hand::left).all, 0);
+}
+
+// Kind by kind what is open; a kind that is all done is not told.
+TEST(Recording, EverythingDone) {
+  Design d = bareDesign();
+  const auto headings = [&] {
+    const TrueWing w = wingOf(d);
+    std::vector<std::string> out;
+    for (const OpenThings& one : openThings(w, stepsOf(w))) out.push_back(one.heading);
+    return out;
+  };
+  const auto has = [&](const char* heading) {
+    const auto all = headings();
+    return std::find(all.begin(), all.end(), heading) != all.end();
+  };
+  EXPECT_FALSE(has("Gates that nobody looked at")); // nothing is done yet
+  for (const char* other : {"Steps before covering that are not done", "Never read", "Pieces not ticked as fitted"})
+    EXPECT_TRUE(has(other)) << other;
+  const TrueWing plain = wingOf(d);
+  for (const Step& s : stepsOf(plain)) d.records.steps.push_back({s.key, {}, "2026-11-30 18:40", 0, false, {}});
+  EXPECT_TRUE(has("Gates that nobody looked at"));
+  EXPECT_FALSE(has("Steps before covering that are not done"));
+  for (StepRecord& s : d.records.steps) s.looked = true;
+  EXPECT_FALSE(has("Gates that nobody looked at"));
+  for (const Hand hand : {Hand::right, Hand::left})
+    for (const Rib& rib : plain.inner().frame.ribs)
+      d.records.readings.push_back(
+          {ReadKind::incidence, 0, 0, hand, rib.number, -radToDeg(rib.frame.washout), 0, {}, {}, {}});
+  EXPECT_FALSE(has("Never read"));
+  for (const PieceLine& l : pieceList(plain))
+    for (const Hand hand : {Hand::right, Hand::left})
+      tickPart(d.records, scalesName(l.panel->design.id, *l.part), hand, &PartTick::fitted, true);
+  EXPECT_FALSE(has("Pieces not ticked as fitted"));
+}
+
 TEST(BenchReport, LogAsTableJsonAndPage) {
   const TrueWing w = wingOf(withRecords());
   EXPECT_EQ(logTable(w.design.records).rows.size(), 3U);
@@ -278,7 +391,7 @@ TEST(BenchReport, LogAsTableJsonAndPage) {
   EXPECT_EQ(json["twists"].size(), 1U);
   EXPECT_NEAR(json["means"][0]["mean"].get<double>(), 71.6, 1e-9);
   const std::string page = logHtml(w);
-  EXPECT_NE(page.find("R7 &amp; R8 &quot;swapped&quot;, &lt;mended&gt;"), std::string::npos);
+  EXPECT_NE(page.find("R7 &amp; R8 \"swapped\", &lt;mended&gt;"), std::string::npos);
   EXPECT_EQ(page.find("<mended>"), std::string::npos);
   EXPECT_EQ(page.find("<light>"), std::string::npos);
   EXPECT_NE(page.find("Washout as built"), std::string::npos);

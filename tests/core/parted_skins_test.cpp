@@ -8,7 +8,6 @@
 namespace eup {
 namespace {
 
-using test::bareDesign;
 using test::wingOf;
 
 /// NACA Report 460's thickness for 12 %, chord 200.
@@ -31,12 +30,8 @@ double alongCurve(double from, double to) {
 /// A plain panel of NACA 0012, chord 200, span 500, sheeted above from 60 to 98 %, with an aileron from 100 to 400
 /// hinged at three quarters.
 Design sheetedWithAileron(SurfaceBuilt built) {
-  Design d = bareDesign();
+  Design d = test::plainPanel0012();
   PanelDesign& p = d.inner();
-  p.panel = test::panelOf(500, 200, 200);
-  p.sections.root.kind = p.sections.tip.kind = SectionKind::naca;
-  p.sections.root.naca = p.sections.tip.naca = "0012";
-  p.ribs.count = 6;
   SheetedBays bays;
   bays.top = true, bays.bottom = false, bays.fromRib = 1, bays.toRib = 6, bays.thickness = 1;
   bays.material = "balsa-160";

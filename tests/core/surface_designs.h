@@ -5,6 +5,17 @@
 
 namespace eup::test {
 
+/// A plain panel of NACA 0012, chord 200, span 500, six ribs.
+inline Design plainPanel0012() {
+  Design d = bareDesign();
+  PanelDesign& p = d.inner();
+  p.panel = test::panelOf(500, 200, 200);
+  p.sections.root.kind = p.sections.tip.kind = SectionKind::naca;
+  p.sections.root.naca = p.sections.tip.naca = "0012";
+  p.ribs.count = 6;
+  return d;
+}
+
 /// A tapered wing of ribs, with a spar and trailing stock, and one aileron.
 inline Design withAileron() {
   Design d = bareDesign();

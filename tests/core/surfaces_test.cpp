@@ -111,12 +111,8 @@ TEST(Surfaces, HingeLineIsStraight) {
 // A plain panel of NACA 0012, chord 200, cut at three quarters: depth there from the ordinates, the facing and the
 // bevel from that, the area behind by quadrature of the published formula.
 TEST(Surfaces, OnAPlainPanelByHand) {
-  Design d = bareDesign();
+  Design d = test::plainPanel0012();
   PanelDesign& p = d.inner();
-  p.panel = test::panelOf(500, 200, 200);
-  p.sections.root.kind = p.sections.tip.kind = SectionKind::naca;
-  p.sections.root.naca = p.sections.tip.naca = "0012";
-  p.ribs.count = 6;
   Surface s = newSurface(p, SurfaceKind::aileron, WingKind::main);
   s.from = 100, s.to = 400, s.endClear = 0, s.chordFrom = s.chordTo = 0.75, s.gap = 0;
   s.at = HingeAt::top, s.upDeg = 25, s.downDeg = 20, s.facing = 8, s.proud = 1;

@@ -141,6 +141,20 @@ std::vector<std::size_t> canDoNow(const std::vector<Step>& steps, const BenchNow
   return out;
 }
 
+PanelProgress progressOf(const std::vector<Step>& steps, std::span<const StepRecord> records, int wing, int panel,
+                         std::optional<Hand> hand) {
+  PanelProgress out;
+  for (const Step& s : steps) {
+    if (s.wing != wing || s.panel != panel || s.hand != hand) continue;
+    ++out.all;
+    if (const StepRecord* r = recordOf(records, s.key); r && !r->done.empty())
+      ++out.done;
+    else if (!out.next)
+      out.next = &s;
+  }
+  return out;
+}
+
 std::vector<std::size_t> openGates(const std::vector<Step>& steps, std::span<const StepRecord> records,
                                    const std::string& before) {
   std::map<std::string, std::size_t> at;

@@ -49,7 +49,15 @@ std::optional<BenchNow> benchNow(const std::vector<Step>& steps, const BenchPlan
 /// minutes first, of these what holds everything up. One that must not be left alone is there only if it can be ended.
 std::vector<std::size_t> canDoNow(const std::vector<Step>& steps, const BenchNow& now, double minutes);
 
-/// Gates that nobody looked at of steps that are done, and steps whose gate is before this one.
+/// How far a panel's work is, in one hand: what both have in common is left out.
+struct PanelProgress {
+  int all = 0, done = 0;
+  const Step* next = nullptr; ///< the first that is not done, in the order of `steps`
+};
+PanelProgress progressOf(const std::vector<Step>& steps, std::span<const StepRecord> records, int wing, int panel,
+                         std::optional<Hand> hand);
+
+/// Gates before a step that nobody looked at, whether or not their own steps are done.
 std::vector<std::size_t> openGates(const std::vector<Step>& steps, std::span<const StepRecord> records,
                                    const std::string& before);
 

@@ -1,6 +1,7 @@
 #include "core/bench/step.h"
 #include <algorithm>
 #include <cmath>
+#include <fmt/format.h>
 
 namespace eup {
 
@@ -22,6 +23,18 @@ Mixture mixtureFor(const MixtureAsked& asked) {
   out.resin = out.grams * byWeight / (byWeight + 1), out.hardener = out.grams - out.resin;
   out.batches = std::max(1, static_cast<int>(std::ceil(out.grams / std::max(asked.largestBatch, 0.1) - 1e-9)));
   return out;
+}
+
+StillToPour stillToPour(const Mixture& m, double there) {
+  const double resin = m.resin / m.batches, hardener = m.hardener / m.batches;
+  constexpr double drop = 0.05; // g: less is none
+  const auto left = [](double wanted) { return wanted > drop ? wanted : 0.0; };
+  if (left(resin - there) > 0) return {resin - there, hardener};
+  return {0, left(resin + hardener - there)};
+}
+
+std::string stepPrefix(int wing, int panel, std::optional<Hand> hand) {
+  return fmt::format("{}.{}.{}.", wing + 1, panel + 1, hand ? name(*hand) : "one");
 }
 
 std::string kindOfStep(const std::string& key) {

@@ -26,6 +26,8 @@ struct Step {
   std::optional<Hand> hand{}; ///< nothing for what both have in common
 };
 
+/// What the keys of a panel's steps begin with: "1.2.right."; "1.1.one." where there is one hand alone. Counted from 0.
+std::string stepPrefix(int wing, int panel, std::optional<Hand> hand);
 /// What kind of work it is, whichever panel and hand it is done on: the last word of its key, without its number.
 std::string kindOfStep(const std::string& key);
 
@@ -51,5 +53,11 @@ struct Mixture {
   int batches = 1; ///< of equal size
 };
 Mixture mixtureFor(const MixtureAsked& asked);
+
+/// What is still to be poured of a batch with so much in the cup, g: resin first.
+struct StillToPour {
+  double resin = 0, hardener = 0;
+};
+StillToPour stillToPour(const Mixture& mixture, double inTheCup);
 
 } // namespace eup

@@ -32,9 +32,8 @@ struct Laying {
   const Frame& frame;
   const SurfaceLine &from, &to;
   const std::vector<SkinGap>& gaps;
-  std::vector<int> leftOut; ///< that are
   /// A rib's line over it, as far as it is the panel's.
-  Polyline onRib(const Rib& rib) const {
+  Polyline onRib(const Rib& rib, const std::vector<int>& leftOut) const {
     const EndPlane plane{rib.frame.t, rib.lean, rib.turn};
     for (const SkinGap& gap : gaps)
       if (rib.t() > gap.from + 1e-6 && rib.t() < gap.to - 1e-6 &&
@@ -48,7 +47,7 @@ struct Laying {
 /// so that no joint lies under another. On the left hand one rib farther in, where that is wanted.
 void addJoints(const PanelBrief& d, const Laying& laying, const std::vector<int>& chosen, Skin& skin) {
   const std::vector<const Rib*> all = ribsWithin(laying.frame, skin.inner, skin.outer);
-  const auto on = [&](const Rib& rib) -> SkinJoint { return {rib.number, rib.t(), laying.onRib(rib)}; };
+  const auto on = [&](const Rib& rib) -> SkinJoint { return {rib.number, rib.t(), laying.onRib(rib, skin.leftOut)}; };
   if (!chosen.empty()) {
     for (const Rib* rib : all)
       if (std::find(chosen.begin(), chosen.end(), rib->number - d.firstRib + 1) != chosen.end())
@@ -167,7 +166,7 @@ Polyline gapFromAbove(const SkinGap& gap, bool plate, const PanelLoft& loft) {
 }
 
 /// Leaves out what lies on surfaces that are built by themselves, with their gaps; marks where the others are sawn.
-void part(const PanelBrief& d, const PanelLoft& loft, Laying& laying, Skin& skin) {
+void part(const PanelBrief& d, const PanelLoft& loft, const Laying& laying, Skin& skin) {
   skin.shape = {skin.pattern.outline};
   for (const SkinGap& gap : laying.gaps) {
     const Surface& s = d.surfaces[static_cast<std::size_t>(gap.surface)];
@@ -200,7 +199,6 @@ void part(const PanelBrief& d, const PanelLoft& loft, Laying& laying, Skin& skin
       skin.centre = {middle.x(), t, at.y()};
     }
   }
-  laying.leftOut = skin.leftOut;
 }
 
 void lay(const PanelBrief& d, const PanelLoft& loft, const Frame& frame, const SurfaceLine& from, const SurfaceLine& to,
@@ -221,12 +219,12 @@ void lay(const PanelBrief& d, const PanelLoft& loft, const Frame& frame, const S
   const FlatSurface surface(loft, skin.face, front > room ? front - room : 0, std::min(rear + room, 1.0));
   addPlan(loft, from, to, skin);
   skin.pattern = flatPattern(surface, from, to, ends.inner, ends.outer);
-  Laying laying{surface, frame, from, to, gaps, {}};
+  const Laying laying{surface, frame, from, to, gaps};
   part(d, loft, laying, skin);
   if (skin.shape.empty()) return; // all of it lies on surfaces
   for (const Rib& rib : frame.ribs)
     if (rib.t() > skin.inner + 1e-6 && rib.t() < skin.outer - 1e-6)
-      if (Polyline line = laying.onRib(rib); lengthOf(line) > 0.5)
+      if (Polyline line = laying.onRib(rib, skin.leftOut); lengthOf(line) > 0.5)
         skin.ribs.push_back({rib.name(), std::move(line), rib.t(), rib.number});
   for (const SparLine& line : frame.spars) {
     Polyline run;

@@ -1,9 +1,9 @@
 #include "core/work/as_read.h"
 #include "core/bench/progress.h"
 #include "core/measure/units.h"
+#include "core/work/strips.h"
 #include <algorithm>
 #include <cmath>
-#include <fmt/format.h>
 #include <map>
 #include <tuple>
 
@@ -55,10 +55,6 @@ const Rib* ribOf(const TrueWing& aircraft, const BenchReading& r) {
   return nullptr;
 }
 
-bool ofRib(ReadKind kind) {
-  return kind != ReadKind::mass && kind != ReadKind::balance;
-}
-
 /// None is surer than a thousandth of what is usual: no instrument is, and no sum loses the others beside it.
 double doubtOf(const BenchReading& r) {
   const double usual = usualDoubt(r.kind);
@@ -99,14 +95,23 @@ double usualDoubt(ReadKind kind) {
   return 1;
 }
 
+bool isOfRib(ReadKind kind) {
+  return kind != ReadKind::mass && kind != ReadKind::balance;
+}
+
+double doubtOfMean(ReadKind kind, double scatter) {
+  constexpr double own = 1.0 / 3; // of the usual doubt: it lies as one lays it
+  return std::max(scatter, usualDoubt(kind) * own);
+}
+
 const char* unitOf(ReadKind kind) {
   return kind == ReadKind::incidence ? "°" : kind == ReadKind::mass ? "g" : "mm";
 }
 
 PanelState stateOf(const TrueWing& aircraft, PanelId id, Hand hand) {
   const auto& records = aircraft.design.records.steps;
-  const bool mirrored = aircraft.wing(id.wing).mirrored;
-  const std::string prefix = fmt::format("{}.{}.{}.", id.wing + 1, id.panel + 1, mirrored ? name(hand) : "one");
+  const std::string prefix =
+      stepPrefix(id.wing, id.panel, aircraft.wing(id.wing).mirrored ? std::optional(hand) : std::nullopt);
   const auto done = [&](const char* step) {
     const StepRecord* r = recordOf(records, prefix + step);
     return r && !r->done.empty();
@@ -144,9 +149,9 @@ std::vector<RibRead> ribsRead(const TrueWing& aircraft, ReadKind kind) {
   std::map<std::tuple<int, int, int, Hand>, std::vector<const BenchReading*>> places;
   for (const BenchReading& r : aircraft.design.records.readings) {
     if (r.kind != kind) continue;
-    if (ofRib(kind) ? !ribOf(aircraft, r) : !panelOf(aircraft, {r.wing, 0}, r.hand)) continue;
-    const int panel = ofRib(kind) ? r.panel : 0;
-    places[{r.wing, panel, ofRib(kind) ? r.rib : 0, r.hand}].push_back(&r);
+    if (isOfRib(kind) ? !ribOf(aircraft, r) : !panelOf(aircraft, {r.wing, 0}, r.hand)) continue;
+    const int panel = isOfRib(kind) ? r.panel : 0;
+    places[{r.wing, panel, isOfRib(kind) ? r.rib : 0, r.hand}].push_back(&r);
   }
   std::vector<RibRead> out;
   for (const auto& [place, all] : places) {
@@ -162,7 +167,7 @@ std::vector<std::size_t> withoutPlace(const TrueWing& aircraft) {
   std::vector<std::size_t> out;
   const auto& all = aircraft.design.records.readings;
   for (std::size_t i = 0; i < all.size(); ++i)
-    if (ofRib(all[i].kind) ? !ribOf(aircraft, all[i]) : !panelOf(aircraft, {all[i].wing, 0}, all[i].hand))
+    if (isOfRib(all[i].kind) ? !ribOf(aircraft, all[i]) : !panelOf(aircraft, {all[i].wing, 0}, all[i].hand))
       out.push_back(i);
   return out;
 }
@@ -183,17 +188,11 @@ std::optional<RollRead> rollRead(const WholeWing& wing, const std::vector<TwistR
     both = both || read;
     const double slope = read ? right->error.slope - left->error.slope : 0,
                  slopeDoubt = read ? std::hypot(right->error.slopeDoubt(), left->error.slopeDoubt()) : 0;
-    constexpr int steps = 400; // ailerons begin and end anywhere
     const double span = p.shape.loft.span();
-    double here = 0;
-    for (int i = 0; i < steps; ++i) {
-      const double t = span * (i + 0.5) / steps, y = p.design.inboard + t, chord = p.shape.loft.frameAt(t).chord,
-                   strip = chord * y * span / steps;
-      turns += strip * (inner + slope * t), damps += strip * y, here += strip * t;
-      for (const SurfaceMade& made : p.surfaces)
-        if (rolls(p.design.surfaces[static_cast<std::size_t>(made.line.surface)].kind) && made.line.covers(t))
-          moves += strip * made.effect;
-    }
+    turns += overStrips(p, [&](double t, double y) { return (inner + slope * t) * y; });
+    damps += dampingOf(p);
+    moves += rollingOf(p, [](const SurfaceMade&) { return 1.0; });
+    const double here = overStrips(p, [](double t, double y) { return t * y; });
     doubt += std::pow(here * slopeDoubt, 2);
     inner += slope * span;
   }

@@ -7,6 +7,10 @@ namespace eup {
 
 /// One standard deviation of a careful reading by hand, in the reading's unit (degrees, mm, g): common practice.
 double usualDoubt(ReadKind kind);
+/// Of what an instrument averaged while it lay still, from its scatter; never below a third of the usual one.
+double doubtOfMean(ReadKind kind, double scatter);
+/// Read at a rib; else of a half, or of the model.
+bool isOfRib(ReadKind kind);
 /// "°", "mm", "g".
 const char* unitOf(ReadKind kind);
 

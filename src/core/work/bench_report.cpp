@@ -1,10 +1,13 @@
 #include "core/work/bench_report.h"
 #include "core/bench/progress.h"
+#include "core/files/bytes.h"
 #include "core/work/as_read.h"
 #include "core/work/steps.h"
 #include <algorithm>
 #include <fmt/format.h>
 #include <nlohmann/json.hpp>
+#include <pugixml.hpp>
+#include <sstream>
 
 namespace eup {
 namespace {
@@ -24,37 +27,18 @@ std::string lowered(std::string_view text) {
   return out;
 }
 
-/// As text of a page: nothing in it is taken for a mark.
-std::string plain(std::string_view text) {
-  std::string out;
-  for (const char c : text) switch (c) {
-    case '&':
-      out += "&amp;";
-      break;
-    case '<':
-      out += "&lt;";
-      break;
-    case '>':
-      out += "&gt;";
-      break;
-    case '"':
-      out += "&quot;";
-      break;
-    default:
-      if (static_cast<unsigned char>(c) >= ' ' || c == '\n') out += c;
-    }
-  return out;
-}
+using Rows = std::vector<std::vector<std::string>>;
 
-std::string tableHtml(const std::string& head, const std::vector<std::vector<std::string>>& rows) {
-  if (rows.size() < 2) return {};
-  std::string out = fmt::format("<h2>{}</h2>\n<table>\n", plain(head));
+/// The first row its head; nothing without another.
+void addTable(pugi::xml_node to, const char* head, const Rows& rows) {
+  if (rows.size() < 2) return;
+  to.append_child("h2").text().set(head);
+  pugi::xml_node table = to.append_child("table");
   for (std::size_t i = 0; i < rows.size(); ++i) {
-    out += "<tr>";
-    for (const std::string& cell : rows[i]) out += fmt::format("<{0}>{1}</{0}>", i == 0 ? "th" : "td", plain(cell));
-    out += "</tr>\n";
+    pugi::xml_node row = table.append_child("tr");
+    for (const std::string& cell : rows[i])
+      row.append_child(i == 0 ? "th" : "td").text().set(cell.empty() ? "\u00a0" : withoutControls(cell).c_str());
   }
-  return out + "</table>\n";
 }
 
 std::string readText(const BenchReading& r, LengthUnit unit) {
@@ -149,36 +133,44 @@ std::string logJson(const TrueWing& w) {
 
 std::string logHtml(const TrueWing& w) {
   const Records& records = w.design.records;
-  std::string out =
-      fmt::format("<!DOCTYPE html>\n<html lang=\"en\"><head><meta charset=\"utf-8\"><title>{0}: the log</title>\n"
-                  "<style>body{{font-family:sans-serif;margin:2em;max-width:60em}}table{{border-collapse:"
-                  "collapse;margin-bottom:1.5em}}td,th{{border-bottom:1px solid #bbb;padding:.25em .7em;"
-                  "text-align:left;vertical-align:top}}</style></head>\n<body>\n<h1>{0}</h1>\n",
-                  plain(w.design.name));
-  std::vector<std::vector<std::string>> rows{{"Step", "On", "Begun", "Done", "Minutes", "Looked at"}};
+  const std::string wing = withoutControls(w.design.name);
+  pugi::xml_document page;
+  page.append_child(pugi::node_doctype).set_value("html");
+  pugi::xml_node html = page.append_child("html");
+  html.append_attribute("lang") = "en";
+  pugi::xml_node head = html.append_child("head"), body = html.append_child("body");
+  head.append_child("meta").append_attribute("charset") = "utf-8";
+  head.append_child("title").text().set((wing + ": the log").c_str());
+  head.append_child("style").text().set(
+      "body{font-family:sans-serif;margin:2em;max-width:60em}table{border-collapse:collapse;margin-bottom:1.5em}"
+      "td,th{border-bottom:1px solid #bbb;padding:.25em .7em;text-align:left;vertical-align:top}");
+  body.append_child("h1").text().set(wing.c_str());
+  Rows rows{{"Step", "On", "Begun", "Done", "Minutes", "Looked at"}};
   for (const Step& s : stepsOf(w))
     if (const StepRecord* r = recordOf(records.steps, s.key))
       rows.push_back({s.what, s.on, r->begun, r->done, r->minutes > 0 ? fmt::format("{:.0f}", r->minutes) : "",
                       r->looked ? (r->lookedBy.empty() ? "yes" : r->lookedBy) : ""});
-  out += tableHtml("What was done", rows);
+  addTable(body, "What was done", rows);
   rows = {{"When", "What", "Where", "Hand", "Read", "By", "Note"}};
   for (const BenchReading& r : records.readings)
     rows.push_back({r.at, label(r.kind), r.rib > 0 ? fmt::format("R{}, panel {}", r.rib, r.panel + 1) : "the half",
                     name(r.hand), readText(r, w.design.unit), r.by, r.note});
-  out += tableHtml("What was read", rows);
+  addTable(body, "What was read", rows);
   rows = {{"What", "Value", "Where", "Rule", "Source"}};
   for (const Figure& f : w.figures(Stage::build))
     rows.push_back({f.label, told(f.value, f.quantity, w.design.unit), f.where, f.rule, f.source});
-  out += tableHtml("What the readings come to", rows);
+  addTable(body, "What the readings come to", rows);
   rows = {{"Finding", "By how much", "What to do"}};
   for (const Finding& f : w.findings)
     if (f.stage == Stage::build) rows.push_back({f.what, f.detail, f.remedy});
-  out += tableHtml("What to do about it", rows);
+  addTable(body, "What to do about it", rows);
   rows = {{"When", "Kind", "What"}};
   for (const LogEntry& e : records.log)
     rows.push_back({e.at, label(e.kind), e.file.empty() ? e.text : e.text + " [" + e.file + "]"});
-  out += tableHtml("The log", rows);
-  return out + "</body></html>\n";
+  addTable(body, "The log", rows);
+  std::ostringstream out;
+  page.save(out, "", pugi::format_raw | pugi::format_no_declaration);
+  return out.str() + "\n";
 }
 
 } // namespace eup

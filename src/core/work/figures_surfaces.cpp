@@ -2,6 +2,7 @@
 #include "core/surfaces/track.h"
 #include "core/work/finder.h"
 #include "core/work/report_parts.h"
+#include "core/work/strips.h"
 #include <algorithm>
 #include <cmath>
 #include <fmt/format.h>
@@ -331,15 +332,8 @@ void rollFigures(const WholeWing& wing, FigureList& out) {
   double turns = 0, damps = 0, turn = 0;
   std::vector<std::string> from;
   for (const TruePanel& p : wing.panels) {
-    constexpr int steps = 60;
-    const double span = p.shape.loft.span();
-    for (int i = 0; i < steps; ++i) {
-      const double t = span * (i + 0.5) / steps, y = p.design.inboard + t, chord = p.shape.loft.frameAt(t).chord;
-      damps += chord * y * y * span / steps;
-      for (const SurfaceMade& made : p.surfaces)
-        if (rolls(p.design.surfaces[static_cast<std::size_t>(made.line.surface)].kind) && made.line.covers(t))
-          turns += chord * y * made.effect * (made.line.up + made.line.down) / 2 * span / steps;
-    }
+    damps += dampingOf(p);
+    turns += rollingOf(p, [](const SurfaceMade& made) { return (made.line.up + made.line.down) / 2; });
     for (const SurfaceMade& made : p.surfaces)
       if (rolls(p.design.surfaces[static_cast<std::size_t>(made.line.surface)].kind)) {
         turn = std::max(turn, (made.line.up + made.line.down) / 2);

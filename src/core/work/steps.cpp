@@ -28,8 +28,7 @@ class PanelSteps {
 public:
   PanelSteps(const TruePanel& panel, Hand of, bool mirrored, double celsius, std::vector<Step>& to)
       : w(panel), hand(of), warm(celsius), out(to),
-        prefix(
-            fmt::format("{}.{}.{}.", panel.design.id.wing + 1, panel.design.id.panel + 1, mirrored ? name(of) : "one")),
+        prefix(stepPrefix(panel.design.id.wing, panel.design.id.panel, mirrored ? std::optional(of) : std::nullopt)),
         whose(mirrored ? fmt::format("{} hand", name(of)) : std::string("the fin")) {
     if (w.design.of > 1) whose = fmt::format("panel {}, {}", w.design.id.panel + 1, whose);
   }
@@ -293,7 +292,7 @@ std::vector<std::string> wingSteps(const TrueWing& w, const WholeWing& wing, dou
   for (const Hand hand : hands) {
     half[hand] = built[{0, hand}];
     for (int k = 1; k < panels; ++k) {
-      out.push_back(joinStep(fmt::format("{}.{}.{}.join", number + 1, k + 1, mirrored ? name(hand) : "one"),
+      out.push_back(joinStep(stepPrefix(number, k, mirrored ? std::optional(hand) : std::nullopt) + "join",
                              panelOf(k, hand), mirrored ? std::optional(hand) : std::nullopt,
                              {half[hand], built[{k, hand}]}, celsius));
       half[hand] = out.back().key;
