@@ -178,6 +178,11 @@ void SurfaceBoard::drawOnPlan(Ink& ink, const SurfaceMade& made) const {
       for (const Point& p : place) loop.push_back(onPlan(p.x(), p.y()));
       ink.loop(loop, look.stock, look.faint, 0.8);
     }
+  if (made.wire) {
+    Polyline way{onPlan(hingeAt(a), 0)};
+    for (const Point& p : joinWireFromAbove(s, made)) way.push_back(onPlan(p.x(), p.y()));
+    ink.chain(way, look.accent, 2.6);
+  }
   ink.line(onPlan(hingeAt(a), a), onPlan(hingeAt(b), b), look.wrong, 1.4, Qt::DashDotLine);
   for (const HingePlace& place : made.hinges) {
     const double half = s.hinges.width / 2, deep = std::max(s.hinges.deep, 1.0), x = hingeAt(place.t);

@@ -104,7 +104,7 @@ TEST_F(Commands, PlanTellsReadingsJudgementsAndTheLayout) {
 TEST_F(Commands, UpgradeWritesThePresentFormat) {
   const Ran ran = run({"upgrade", test::testFile("version1.euptera")});
   EXPECT_EQ(ran.code, 0);
-  EXPECT_NE(ran.out.find("\"version\": 18"), std::string::npos);
+  EXPECT_NE(ran.out.find("\"version\": 19"), std::string::npos);
   EXPECT_TRUE(designFromText(ran.out).value().notes.empty());
   EXPECT_EQ(run({"upgrade", write("bad", "{}")}).code, 3);
 }

@@ -65,7 +65,7 @@ template <class S, class V> void describeHinges(S& s, V& v) {
   v.listed("material", "Blocks of", h.material, Shelf::material, on && h.block > 0);
 }
 
-template <class S, class V> void describeDrive(S& s, V& v) {
+template <class S, class V> void describeDrive(S& s, const PanelPlace& place, V& v) {
   auto& d = s.drive;
   const bool on = d.by != MovedBy::nothing, horn = on && d.by != MovedBy::torqueRod;
   v.choice("by", "Moved by", d.by, std::span(movedByChoices));
@@ -84,6 +84,11 @@ template <class S, class V> void describeDrive(S& s, V& v) {
   const bool rod = on && d.by == MovedBy::torqueRod;
   v.length("wire", "Torque rod", d.wire, Limits{0.3, 20}, rod);
   v.length("wireLong", "Crank to surface", d.wireLong, Limits{1, 5000}, rod);
+  const bool halves = place.innermost() && place.mirrored && s.partsRibs(), wire = halves && d.joinWire > 0;
+  v.length("joinWire", "Wire joins both halves", d.joinWire, Limits{0, 20}, halves);
+  v.extra("a wire that joins both halves", "2.5 mm", "0", d.joinWire > 0);
+  v.length("joinIn", "Into a half, along its hinge line", d.joinIn, Limits{0, 1000}, wire);
+  v.length("joinLeg", "Then aft into it", d.joinLeg, Limits{1, 1000}, wire);
 }
 
 template <class S, class V> void describeSlide(S& s, V& v) {
@@ -111,7 +116,7 @@ template <class P, class V> void describeSurfaces(P& p, const PanelPlace& place,
     v.group("", Topic::surfaceMake, static_cast<int>(number), [&] { describeMake(s, v); });
     v.group("hinges", Topic::surfaceHinges, static_cast<int>(number), [&] { describeHinges(s, v); });
     v.group("slide", Topic::surfaceSlide, static_cast<int>(number), [&] { describeSlide(s, v); });
-    v.group("drive", Topic::surfaceDrive, static_cast<int>(number), [&] { describeDrive(s, v); });
+    v.group("drive", Topic::surfaceDrive, static_cast<int>(number), [&] { describeDrive(s, place, v); });
   });
 }
 

@@ -418,6 +418,16 @@ void migrateBench(Json& json) {
   for (const char* list : {"steps", "readings", "parts", "log"}) json["records"][list] = Json::array();
 }
 
+/// Since version 19 a wire may join both halves of a surface.
+void migrateJoinWires(Json& json) {
+  forEachPanel(json, [](Json& panel) {
+    if (!panel.contains("surfaces") || !panel["surfaces"].is_array()) return;
+    for (Json& surface : panel["surfaces"])
+      if (surface.is_object() && surface.contains("drive") && surface["drive"].is_object())
+        surface["drive"]["joinWire"] = 0.0, surface["drive"]["joinIn"] = 20.0, surface["drive"]["joinLeg"] = 40.0;
+  });
+}
+
 } // namespace
 
 void migrate(Json& json, int version) {
@@ -438,6 +448,7 @@ void migrate(Json& json, int version) {
   if (version < 16) migrateThingsInFoam(json);
   if (version < 17) migrateSurfaces(json);
   if (version < 18) migrateBench(json);
+  if (version < 19) migrateJoinWires(json);
 }
 
 } // namespace eup

@@ -222,7 +222,7 @@ void scaleShape(PanelDesign& p, double k) {
   for (Surface& s : p.surfaces)
     for (double* shape : {&s.from, &s.to, &s.tailFrom, &s.tailTo, &s.upMm, &s.downMm, &s.plateChord, &s.drive.at,
                           &s.drive.servoUp, &s.hinges.fromEnd, &s.weightArm, &s.slide.midAft, &s.slide.midDown,
-                          &s.slide.endAft, &s.slide.endDown, &s.slide.pinsApart})
+                          &s.slide.endAft, &s.slide.endDown, &s.slide.pinsApart, &s.drive.joinIn, &s.drive.joinLeg})
       *shape *= k;
   for (Run& r : p.runs) r.from *= k, r.to *= k;
   for (HardPoint& h : p.hardPoints) h.at *= k;

@@ -91,6 +91,8 @@ struct Drive {
   double play = 0.2;                 ///< mm at the horn's pin, up and down together
   double plate = 2;                  ///< the servo's plate, or its hatch
   double wire = 2.5, wireLong = 100; ///< of a torque rod: its diameter, and mm from its crank to the surface
+  double joinWire = 0;               ///< diameter of a wire that joins both halves of an innermost one; 0 for none
+  double joinIn = 20, joinLeg = 40;  ///< mm: along the hinge line into either half, and then aft into it
   bool operator==(const Drive&) const = default;
 };
 

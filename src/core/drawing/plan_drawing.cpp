@@ -122,6 +122,11 @@ void surfaceOnPlan(Drawing& d, const DrawnPanel& w, const SurfaceMade& made) {
       for (const Point& p : place) loop.push_back(onPlan(p.x(), p.y()));
       d.loop(Layer::mark, loop);
     }
+  if (made.wire) {
+    Polyline way{axis(0)};
+    for (const Point& p : joinWireFromAbove(s, made)) way.push_back(onPlan(p.x(), p.y()));
+    d.strokes.push_back({Layer::mark, way, false});
+  }
 }
 
 /// Leads and tubes from hole to hole, and the blocks of hard points.

@@ -202,6 +202,27 @@ std::vector<HingeLine> hingeLines(const PanelBrief& d, const PanelLoft& loft) {
   return out;
 }
 
+WingsOwn::WingsOwn(const PanelBrief& d, const PanelLoft& of, bool opened) : design(d), loft(of) {
+  if (!opened || d.surfaces.empty()) return;
+  lines = hingeLines(d, of);
+  std::erase_if(lines,
+                [&](const HingeLine& l) { return !d.surfaces[static_cast<std::size_t>(l.surface)].partsRibs(); });
+}
+
+bool WingsOwn::cutAt(double t) const {
+  return std::any_of(lines.begin(), lines.end(), [&](const HingeLine& l) { return l.covers(t); });
+}
+
+double WingsOwn::endAt(double t, double chord) const {
+  double out = chord;
+  for (const HingeLine& line : lines)
+    if (line.covers(t)) {
+      const double half = design.surfaces[static_cast<std::size_t>(line.surface)].gap / 2 / std::cos(line.sweep);
+      out = std::min(out, std::max(loft.frameAt(t).toChord(line.axis.at(t)).x() - half, 0.0));
+    }
+  return out;
+}
+
 Polyline turnedAbout(const Polyline& loop, const Point& axis, double turn) {
   const Placement placed{turn, axis};
   Polyline out;

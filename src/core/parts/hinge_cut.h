@@ -29,6 +29,21 @@ struct HingeLine {
 /// Those of a panel; none of a surface that has no length in it.
 std::vector<HingeLine> hingeLines(const PanelBrief& design, const PanelLoft& loft);
 
+/// How much of a chord is the wing's own where surfaces are cut out: all of it, or what lies before their gap.
+class WingsOwn {
+public:
+  WingsOwn(const PanelBrief& design, const PanelLoft& loft, bool opened = true);
+  /// mm behind the nose where it ends at t; `chord` is the section's there.
+  double endAt(double t, double chord) const;
+  /// Whether its tail is another's there.
+  bool cutAt(double t) const;
+
+private:
+  const PanelBrief& design;
+  const PanelLoft& loft;
+  std::vector<HingeLine> lines;
+};
+
 /// One section as a surface parts it. Places are in chord axes; sizes square to the hinge line, as they are sawn.
 struct HingeSection {
   Point hinge{0, 0};                            ///< where the axis goes through

@@ -73,7 +73,8 @@ void checkWeb(const PanelBrief& d, const SparLine& line, const Place& at, double
 }
 
 /// How far the strips at the panel's edges lie from the axis that it is bent about, and what that strains them.
-void checkEdges(const PanelBrief& d, const PanelLoft& loft, const BentSection& bent, const Place& at, SparBay& bay) {
+void checkEdges(const PanelBrief& d, const PanelLoft& loft, const BentSection& bent, const Place& at, bool ownTail,
+                SparBay& bay) {
   const double chord = loft.frameAt(at.t).chord, bend = at.moment / bent.stiffness; // 1/mm
   const auto check = [&](BayCheck::What what, double from, double to, const std::string& material) {
     double high = -1e300, low = 1e300;
@@ -90,7 +91,7 @@ void checkEdges(const PanelBrief& d, const PanelLoft& loft, const BentSection& b
   };
   if (d.leadingEdge.kind != LeadingEdgeKind::none)
     check(BayCheck::What::leadingEdge, 0, d.leading.onRib(), d.leadingEdge.material);
-  if (d.trailingEdge.kind != TrailingEdgeKind::none)
+  if (ownTail && d.trailingEdge.kind != TrailingEdgeKind::none)
     check(BayCheck::What::trailingEdge, chord - d.trailing.onRib(), chord, d.trailingEdge.material);
 }
 
@@ -192,6 +193,7 @@ std::vector<SparBay> bayChecks(const PanelBrief& d, const PanelLoft& loft, const
                                const std::vector<LoadCase>& cases, std::optional<int> only) {
   const std::vector<SparLine>& spars = frame.spars;
   const std::vector<Rib>& ribs = frame.ribs;
+  const WingsOwn own(d, loft);
   std::vector<SparBay> out;
   for (std::size_t i = 1; i < ribs.size(); ++i) {
     const double from = ribs[i - 1].t(), to = ribs[i].t();
@@ -222,7 +224,7 @@ std::vector<SparBay> bayChecks(const PanelBrief& d, const PanelLoft& loft, const
           const double length = (to - from) * line.stretch;
           checkCaps(d, loft, line, sections[k], at, length, into);
           checkWeb(d, line, at, length, into);
-          if (edges) checkEdges(d, loft, sections[k].bent, at, into);
+          if (edges) checkEdges(d, loft, sections[k].bent, at, !own.cutAt((from + to) / 2), into);
           if (k == 0) checkSheet(d, sections[k], skin, at, to - from, into);
         }
         edges = false;

@@ -1,4 +1,5 @@
 #include "core/strength/edge_spars.h"
+#include "core/parts/hinge_cut.h"
 #include <algorithm>
 #include <numbers>
 
@@ -45,12 +46,15 @@ EdgeSection edgeSection(const PanelBrief& d, const PanelLoft& loft, bool leading
 std::vector<EdgeSpar> edgeSpars(const PanelBrief& d, const PanelLoft& loft) {
   std::vector<EdgeSpar> out;
   if (!d.spars.empty()) return out;
+  const WingsOwn own(d, loft);
   for (const bool leading : {true, false}) {
     if (leading ? d.leadingEdge.kind == LeadingEdgeKind::none : d.trailingEdge.kind == TrailingEdgeKind::none) continue;
     EdgeSpar edge{leading, d.tables.named(leading ? d.leadingEdge.material : d.trailingEdge.material), {}};
     edge.along.reserve(strengthSteps + 1);
-    for (int i = 0; i <= strengthSteps; ++i)
-      edge.along.push_back(edgeSection(d, loft, leading, loft.span() * i / strengthSteps));
+    for (int i = 0; i <= strengthSteps; ++i) {
+      const double t = loft.span() * i / strengthSteps;
+      edge.along.push_back(!leading && own.cutAt(t) ? EdgeSection{} : edgeSection(d, loft, leading, t));
+    }
     out.push_back(std::move(edge));
   }
   return out;

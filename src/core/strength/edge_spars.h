@@ -25,7 +25,8 @@ struct EdgeSpar {
 /// what is between the outline and the hollow between them.
 EdgeSection edgeSection(const PanelBrief& design, const PanelLoft& loft, bool leading, double t);
 
-/// Both edges' strips; empty for a panel that has a spar.
+/// Both edges' strips; empty for a panel that has a spar. Where a surface is cut out the trailing one is its, not the
+/// wing's.
 std::vector<EdgeSpar> edgeSpars(const PanelBrief& design, const PanelLoft& loft);
 
 /// One of them under the loads. They bend together, each about its own middle: nothing but ribs joins them.

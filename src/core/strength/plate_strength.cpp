@@ -1,6 +1,7 @@
 #include "core/strength/plate_strength.h"
 #include "core/measure/units.h"
 #include "core/parts/bent_wood.h"
+#include "core/parts/hinge_cut.h"
 #include "core/strength/bent_section.h"
 #include "core/strength/d_box.h"
 #include "core/strength/plate_buckling.h"
@@ -27,13 +28,14 @@ double alongSpan(const PanelBrief& d, const std::string& material, double grainD
   return offTheGrain(wood.modulus, wood.across, degToRad(grainDeg));
 }
 
-/// Wood over wood, in a station's own chord axes: what it is turned by does not stiffen it.
-template <class F> void eachSlice(const PanelLoft& loft, double t, F take) {
+/// Wood over wood, in a station's own chord axes: what it is turned by does not stiffen it, nor what is cut out.
+template <class F> void eachSlice(const PanelLoft& loft, const WingsOwn& own, double t, F take) {
   const ChordFrame frame = loft.frameAt(t);
+  const double wide = own.endAt(t, frame.chord) / slices;
   for (int i = 0; i < slices; ++i) {
-    const double f = (i + 0.5) / slices;
+    const double x = (i + 0.5) * wide, f = x / frame.chord;
     const Point up = frame.toChord(loft.at(Face::upper, f, t)), down = frame.toChord(loft.at(Face::lower, f, t));
-    take(f * frame.chord, frame.chord / slices, up.y(), down.y());
+    take(x, wide, up.y(), down.y());
   }
 }
 
@@ -48,14 +50,14 @@ struct CoreCut {
   double below() const { return bottom ? bottom->thickness : 0; }
 };
 
-PlateCut coreAt(const PanelBrief& d, const PanelLoft& loft, double t) {
+PlateCut coreAt(const PanelBrief& d, const PanelLoft& loft, const WingsOwn& own, double t) {
   PlateCut out;
   const CoreCut cut(d, loft.frameAt(t).chord);
   const auto along = [&](const SheetRun& s) { return alongSpan(d, s.material, s.grainDeg); };
   const double foam = d.tables.named(d.foam.material).modulus, cloth = d.tables.named(d.cloth.material).modulus,
                layer = layerOf(d);
   out.fibres.reserve(std::size_t{5} * slices);
-  eachSlice(loft, t, [&](double x, double wide, double up, double down) {
+  eachSlice(loft, own, t, [&](double x, double wide, double up, double down) {
     if (up <= down) return;
     out.high = std::max(out.high, up), out.low = std::min(out.low, down);
     if (x < cut.front)
@@ -74,14 +76,14 @@ PlateCut coreAt(const PanelBrief& d, const PanelLoft& loft, double t) {
   return out;
 }
 
-PlateCut plateAt(const PanelBrief& d, const PanelLoft& loft, double t) {
-  if (d.built == Built::foam) return coreAt(d, loft, t);
+PlateCut plateAt(const PanelBrief& d, const PanelLoft& loft, const WingsOwn& own, double t) {
+  if (d.built == Built::foam) return coreAt(d, loft, own, t);
   PlateCut out;
   const SheetPanel& s = d.sheet;
   const double wood = alongSpan(d, s.material, s.grainDeg), strip = d.tables.named(s.edgeMaterial).modulus,
                cloth = d.tables.named(d.cloth.material).modulus, layer = layerOf(d);
   out.fibres.reserve(std::size_t{3} * slices);
-  eachSlice(loft, t, [&](double x, double wide, double up, double down) {
+  eachSlice(loft, own, t, [&](double x, double wide, double up, double down) {
     if (up <= down) return;
     out.fibres.push_back({down, up, wide, x < s.edge ? strip : wood});
     if (d.cloth.top > 0) out.fibres.push_back({up, up + layer * d.cloth.top, wide, cloth});
@@ -103,8 +105,9 @@ const std::string& toldOf(const PanelBrief& d) {
 EdgeSpar plateSpar(const PanelBrief& d, const PanelLoft& loft) {
   EdgeSpar out{false, d.tables.named(toldOf(d)), {}};
   out.along.reserve(strengthSteps + 1);
+  const WingsOwn own(d, loft);
   for (int i = 0; i <= strengthSteps; ++i) {
-    const PlateCut plate = plateAt(d, loft, loft.span() * i / strengthSteps);
+    const PlateCut plate = plateAt(d, loft, own, loft.span() * i / strengthSteps);
     const BentSection bent = bentSection(plate.fibres);
     out.along.push_back({bent.stiffness / out.material.modulus, plate.high - bent.axis, bent.axis - plate.low});
   }
@@ -117,7 +120,7 @@ std::vector<EdgeSpar> aloneSpars(const PanelBrief& d, const PanelLoft& loft) {
 }
 
 /// Skins and cloth all round a core, which gives a little of its own; the strips along its edges are stiff.
-static double coreTwistStiffness(const PanelBrief& d, const PanelLoft& loft, double t) {
+static double coreTwistStiffness(const PanelBrief& d, const PanelLoft& loft, const WingsOwn& own, double t) {
   const CoreCut cut(d, loft.frameAt(t).chord);
   const Material &foam = d.tables.named(d.foam.material), &cloth = d.tables.named(d.cloth.material);
   const auto face = [&](bool upper) {
@@ -126,7 +129,7 @@ static double coreTwistStiffness(const PanelBrief& d, const PanelLoft& loft, dou
   };
   const double above = face(true), below = face(false);
   double open = 0, area = 0, round = 0;
-  eachSlice(loft, t, [&](double x, double wide, double up, double down) {
+  eachSlice(loft, own, t, [&](double x, double wide, double up, double down) {
     const double deep = std::max(up - down - (cut.above() + cut.below()) / 2, 0.0);
     const bool strip = x < cut.front || x > cut.tail;
     const double shear = x < cut.front  ? d.tables.named(d.leadingEdge.material).shear
@@ -140,13 +143,13 @@ static double coreTwistStiffness(const PanelBrief& d, const PanelLoft& loft, dou
   return open;
 }
 
-double plateTwistStiffness(const PanelBrief& d, const PanelLoft& loft, double t) {
-  if (d.built == Built::foam) return coreTwistStiffness(d, loft, t);
+static double twistStiffness(const PanelBrief& d, const PanelLoft& loft, const WingsOwn& own, double t) {
+  if (d.built == Built::foam) return coreTwistStiffness(d, loft, own, t);
   const SheetPanel& s = d.sheet;
   const double wood = d.tables.named(s.material).shear, strip = d.tables.named(s.edgeMaterial).shear,
                cloth = d.tables.named(d.cloth.material).shear, layer = layerOf(d);
   double open = 0, area = 0, round = 0;
-  eachSlice(loft, t, [&](double x, double wide, double up, double down) {
+  eachSlice(loft, own, t, [&](double x, double wide, double up, double down) {
     const double deep = std::max(up - down, 0.0);
     open += (x < s.edge ? strip : wood) * deep * deep * deep * wide / 3;
     area += (deep + layer * (d.cloth.top + d.cloth.bottom) / 2) * wide;
@@ -157,12 +160,17 @@ double plateTwistStiffness(const PanelBrief& d, const PanelLoft& loft, double t)
   return open;
 }
 
-std::optional<FrameTwist> plateTwist(const PanelBrief& d, const PanelLoft& loft, double couple) {
+double plateTwistStiffness(const PanelBrief& d, const PanelLoft& loft, double t) {
+  return twistStiffness(d, loft, WingsOwn(d, loft), t);
+}
+
+std::optional<FrameTwist> plateTwist(const PanelBrief& d, const PanelLoft& loft, double couple, bool opened) {
+  const WingsOwn own(d, loft, opened);
   constexpr int steps = 40; // even
   const double step = loft.span() / steps;
   double give = 0;
   for (int i = 0; i <= steps; ++i) {
-    const double stiff = plateTwistStiffness(d, loft, step * i);
+    const double stiff = twistStiffness(d, loft, own, step * i);
     if (stiff <= 0) return std::nullopt;
     give += (i == 0 || i == steps ? 1 : i % 2 == 1 ? 4 : 2) * step / 3 / stiff;
   }
@@ -176,10 +184,11 @@ std::optional<ClothReserve> clothReserve(const PanelBrief& d, const PanelLoft& l
   if (!d.cloth.any()) return std::nullopt;
   const Material& cloth = d.tables.named(d.cloth.material);
   ClothReserve out;
+  const WingsOwn own(d, loft);
   constexpr int steps = 24;
   for (int i = 0; i <= steps; ++i) {
     const double t = loft.span() * i / steps;
-    const PlateCut plate = plateAt(d, loft, t);
+    const PlateCut plate = plateAt(d, loft, own, t);
     const BentSection bent = bentSection(plate.fibres);
     if (bent.empty()) continue;
     for (const LoadCase& c : cases) {
@@ -200,11 +209,12 @@ std::optional<CoreStrength> coreStrength(const PanelBrief& d, const PanelLoft& l
   if (d.built != Built::foam) return std::nullopt;
   const Material& foam = d.tables.named(d.foam.material);
   CoreStrength out;
+  const WingsOwn own(d, loft);
   constexpr int steps = 24;
   for (int i = 0; i <= steps; ++i) {
     const double t = loft.span() * i / steps;
     const CoreCut cut(d, loft.frameAt(t).chord);
-    PlateCut plate = coreAt(d, loft, t);
+    PlateCut plate = coreAt(d, loft, own, t);
     for (const SparLine& line : spars) {
       const Spar& spar = d.spars[static_cast<std::size_t>(line.index)];
       if (!line.reaches(t)) continue;
@@ -220,7 +230,7 @@ std::optional<CoreStrength> coreStrength(const PanelBrief& d, const PanelLoft& l
     const BentSection bent = bentSection(plate.fibres);
     if (bent.empty()) continue;
     double give = 0; // S
-    eachSlice(loft, t, [&](double x, double wide, double up, double down) {
+    eachSlice(loft, own, t, [&](double x, double wide, double up, double down) {
       const double core = up - down - cut.above() - cut.below(), mid = core + (cut.above() + cut.below()) / 2;
       if (x > cut.front && x < cut.tail && core > 0) give += foam.shear * wide * mid * mid / core;
     });
@@ -228,7 +238,7 @@ std::optional<CoreStrength> coreStrength(const PanelBrief& d, const PanelLoft& l
       out.shearSag +=
           cases.front().load.shear(d.inboard + t) / give * loft.span() / steps * (i == 0 || i == steps ? 0.5 : 1);
     const double depth = plate.high - plate.low - (cut.above() + cut.below()) / 2,
-                 width = std::max(cut.tail - cut.front, 0.0);
+                 width = std::max(std::min(cut.tail, own.endAt(t, loft.frameAt(t).chord)) - cut.front, 0.0);
     for (const LoadCase& c : cases) {
       const double moment = c.load.moment(d.inboard + t), shear = std::abs(c.load.shear(d.inboard + t));
       const bool above = moment >= 0; // the upper skin is pressed

@@ -31,8 +31,10 @@ std::vector<EdgeSpar> aloneSpars(const PanelBrief& design, const PanelLoft& loft
 /// Elasticity, thin open sections; from memory), and cloth on both faces closes it: Bredt's 4 A² ÷ ∮ ds/(G t). N·mm².
 double plateTwistStiffness(const PanelBrief& design, const PanelLoft& loft, double t);
 
-/// Under a couple at its tip, its root held fast; as `frameTwist` tells it of a frame.
-std::optional<FrameTwist> plateTwist(const PanelBrief& design, const PanelLoft& loft, double couple);
+/// Under a couple at its tip, its root held fast; as `frameTwist` tells it of a frame. Where a surface is cut out only
+/// what lies before it is twisted, unless `opened` is false: then as if none were.
+std::optional<FrameTwist> plateTwist(const PanelBrief& design, const PanelLoft& loft, double couple,
+                                     bool opened = true);
 
 /// Least reserve of the cloth, pulled or pressed along the span, under all loads; nothing without cloth.
 struct ClothReserve {

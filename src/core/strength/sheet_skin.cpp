@@ -1,6 +1,7 @@
 #include "core/strength/sheet_skin.h"
 #include "core/measure/units.h"
 #include "core/parts/bent_wood.h"
+#include "core/parts/hinge_cut.h"
 #include <algorithm>
 
 namespace eup {
@@ -13,9 +14,11 @@ double alongSpan(const Material& wood, double grainDeg) {
   return offTheGrain(wood.modulus, wood.across, degToRad(grainDeg));
 }
 
-void addFace(const PanelBrief& d, const PanelLoft& loft, Face face, double t, std::vector<Fibre>& to) {
+void addFace(const PanelBrief& d, const PanelLoft& loft, const WingsOwn& own, Face face, double t,
+             std::vector<Fibre>& to) {
   const SheetRun* sheet = d.sheeting.on(face == Face::upper);
-  const double edge = sheetEdgeAt(d, loft, face, t);
+  const double chord = loft.frameAt(t).chord,
+               edge = std::min(sheetEdgeAt(d, loft, face, t), own.endAt(t, chord) / chord);
   if (!sheet || edge <= 0) return;
   const double thick = sheet->thickness;
   const double inwards = face == Face::upper ? -thick / 2 : thick / 2,
@@ -73,12 +76,13 @@ SheetSkin sheetSkin(const PanelBrief& d, const PanelLoft& loft, const std::vecto
   for (const Face face : {Face::upper, Face::lower})
     if (d.sheeting.carries && sheetReaches(d, loft, face)) out.faces.push_back(face);
   if (out.faces.empty()) return out;
+  const WingsOwn own(d, loft);
   for (const Rib& rib : ribs) {
     const double t = std::clamp(rib.t(), 0.0, loft.span());
     if (!out.ribs.empty() && t <= out.ribs.back()) continue;
     out.ribs.push_back(t);
     out.fibres.emplace_back();
-    for (const Face face : out.faces) addFace(d, loft, face, t, out.fibres.back());
+    for (const Face face : out.faces) addFace(d, loft, own, face, t, out.fibres.back());
   }
   out.radius = bendOf(d, loft);
   return out;

@@ -211,7 +211,9 @@ std::optional<Driven> drivenOf(const SurfaceMade& m, const PanelBrief& d, const 
     if (servo && turned > 0)
       if (const auto at = linkageAt(out.bars, *servo))
         out.torque = std::max(out.torque, m.fullMoment * surface / turned * std::abs(at->gain));
-  out.diveTorque = m.diveMoment * std::abs(out.gain);
+  const int halves = joinsHalves(d, s) ? 2 : 1; // that one servo moves
+  out.torque *= halves;
+  out.diveTorque = halves * m.diveMoment * std::abs(out.gain);
   out.playTurn = drive.play / drive.horn;
   out.playAtEdge = out.playTurn * std::max(m.inner.chord, m.outer.chord) * square;
   if (drive.by == MovedBy::pullPull)
@@ -219,6 +221,32 @@ std::optional<Driven> drivenOf(const SurfaceMade& m, const PanelBrief& d, const 
       if (const auto slack = cordSlack(out.bars, full * i / 8))
         out.slack = std::max(out.slack, *slack), out.tight = std::max(out.tight, -*slack);
   out.seat = seatOf(d, loft, frame, drive, f);
+  return out;
+}
+
+std::optional<JoinWire> joinWireOf(const SurfaceMade& m, const PanelBrief& d, const Surface& s) {
+  if (!joinsHalves(d, s)) return std::nullopt;
+  const Drive& drive = s.drive;
+  const double t = m.inner.t, radius = drive.joinWire / 2, middle = wireBendRadius(drive.joinWire) + radius;
+  const Point step = (m.line.axis.tip - m.line.axis.root) / m.line.axis.span, at = m.line.axis.at(t);
+  JoinWire out;
+  // Outwards, seen from behind, the panel stands at its dihedral; the other half is its mirror image.
+  const double out1 = t * std::cos(d.gamma) - at.y() * std::sin(d.gamma);
+  out.apart = 2 * std::max(out1, 0.0);
+  const double rise = std::sin(d.gamma) + step.y() * std::cos(d.gamma), along = std::hypot(1.0, step.x(), step.y());
+  out.kink = 2 * std::asin(std::min(std::hypot(step.x(), rise) / along, 1.0));
+  out.bend = pi / 2 - m.line.sweep;
+  out.bends = out.apart + 2 * drive.joinIn;
+  // Each corner is cut by its bend: two tangents, no longer than the leg, less one arc.
+  const double tangent = std::min(middle * std::tan(out.bend / 2), drive.joinLeg);
+  out.length = std::max(out.bends + 2 * drive.joinLeg - 2 * (2 * tangent - middle * out.bend), out.bends);
+  const Material& steel = d.tables.named(joinWireMaterial);
+  const double polar = pi / 2 * std::pow(radius, 4), across = pi / 4 * std::pow(radius, 3);
+  const double twisted = drive.by == MovedBy::nothing ? out.bends / 2 : out.bends; // moved at its middle, or at a half
+  out.lags = m.fullMoment * twisted / (steel.shear * polar);
+  if (m.fullMoment > 0)
+    out.reserve =
+        std::min(std::min(steel.tension, steel.compression) * across, steel.shearStrength * 2 * across) / m.fullMoment;
   return out;
 }
 
@@ -262,6 +290,16 @@ FacingPull facingPull(const PanelBrief& d, const Frame& frame, const SurfaceMade
   if (own && s.infill > 0) out.stiffness += e * infillSheet * std::pow(s.infill, 3) / 12;
   if (out.stiffness > 0) out.bent = coveringPull * faces * std::pow(out.bay, 4) / (384 * out.stiffness);
   return out;
+}
+
+bool joinsHalves(const PanelBrief& d, const Surface& s) {
+  return d.innermost() && d.mirrored && s.partsRibs() && s.drive.joinWire > 0;
+}
+
+Polyline joinWireFromAbove(const Surface& s, const SurfaceMade& made) {
+  const double t = made.inner.t, bend = t + s.drive.joinIn * std::cos(made.line.sweep);
+  const auto axis = [&](double at) { return made.line.axis.at(at).x(); };
+  return {{axis(t), t}, {axis(bend), bend}, {axis(bend) + s.drive.joinLeg, bend}};
 }
 
 std::optional<ServoPlate> servoPlateOf(const PanelBrief& d, const SurfaceMade& made) {
@@ -314,6 +352,7 @@ std::vector<SurfaceMade> surfacesOf(const PanelBrief& d, const PanelLoft& loft, 
     weigh(m, d, loft, frame, s);
     blowOn(m, d, loft, s);
     m.driven = drivenOf(m, d, loft, frame, s);
+    m.wire = joinWireOf(m, d, s);
     out.push_back(std::move(m));
   }
   return out;

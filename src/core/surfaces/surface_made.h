@@ -53,6 +53,22 @@ struct Driven {
   SurfaceEnd at;
 };
 
+/// The wire from one half of a surface to the other, across the middle: straight between both inner ends, along the
+/// hinge line into either, then aft along the ribs.
+struct JoinWire {
+  double apart = 0;   ///< mm from inner end to inner end
+  double bends = 0;   ///< mm from bend to bend, along it
+  double bend = 0;    ///< rad that either end is bent through
+  double length = 0;  ///< mm cut, its bends of `wireBendRadius` counted in
+  double kink = 0;    ///< rad between both hinge lines: one wire turns about one line only
+  double lags = 0;    ///< rad: the half that is not driven, at full travel
+  double reserve = 0; ///< of the wire, bent at its leg or twisted between
+};
+/// mm inside a bend of hard wire of that diameter: common practice.
+inline double wireBendRadius(double diameter) {
+  return diameter;
+}
+
 struct SurfaceMade {
   HingeLine line;
   SurfaceEnd inner, outer; ///< its own ends
@@ -70,7 +86,14 @@ struct SurfaceMade {
   double perDegree = 0;  ///< N·mm more per degree of incidence at that speed
   double diveMoment = 0; ///< N·mm at the dive's speed and a third of its travel; 0 without a dive
   std::optional<Driven> driven;
+  std::optional<JoinWire> wire;
 };
+
+/// Whether a wire goes from the surface to its other half.
+bool joinsHalves(const PanelBrief& design, const Surface& surface);
+
+/// Of its wire one half as seen from above in the panel: from its inner end to its bend and to the end of its leg.
+Polyline joinWireFromAbove(const Surface& surface, const SurfaceMade& made);
 
 std::vector<SurfaceMade> surfacesOf(const PanelBrief& design, const PanelLoft& loft, const Frame& frame);
 
@@ -92,6 +115,8 @@ struct FacingPull {
 };
 inline constexpr double coveringPull = 0.1; ///< N a mm of a face: an assumption
 FacingPull facingPull(const PanelBrief& design, const Frame& frame, const SurfaceMade& made, bool own);
+
+inline constexpr const char* joinWireMaterial = "music-wire"; ///< and of torque rods
 
 inline constexpr double infillSheet = 2; ///< mm, common practice
 

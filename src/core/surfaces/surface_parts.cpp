@@ -168,6 +168,33 @@ void addSeat(const SurfaceTold& t) {
   t.m.add(std::move(bearers));
 }
 
+/// Bent of hard wire: what joins both halves, once for both; and a torque rod with a crank at either end.
+void addWires(const SurfaceTold& t) {
+  const Drive& drive = t.s.drive;
+  const auto wire = [&](const char* what, const std::string& words, double diameter, double length, const Point3& at) {
+    Part part = t.piece(what, words, joinWireMaterial);
+    part.stock = Stock::rod(diameter, 0), part.grain = GrainWay::length, part.drawn = DrawnOn::cutList;
+    part.length = length, part.breadth = diameter;
+    part.grams = std::numbers::pi / 4 * diameter * diameter * length * t.m.heavy(part.material);
+    part.at = at.y(), part.centre = part.from = part.to = at;
+    return part;
+  };
+  const auto onAxis = [&](double out, double aft) {
+    const Point axis = t.made.line.axis.at(out);
+    return Point3(axis.x() + aft, out, axis.y());
+  };
+  if (t.made.wire) {
+    const double legs = 2 * drive.joinLeg * drive.joinLeg / 2 / t.made.wire->length; // mean of what lies aft
+    Part part = wire(".joinWire", "wire that joins both halves", drive.joinWire, t.made.wire->length,
+                     onAxis(t.made.inner.t, legs));
+    part.shared = true, part.grams /= 2;
+    t.m.add(std::move(part));
+  }
+  if (t.made.driven && drive.by == MovedBy::torqueRod)
+    t.m.add(wire(".torqueRod", "torque rod with both its cranks", drive.wire, drive.arm + drive.wireLong + drive.horn,
+                 onAxis(t.made.driven->at.t, 0)));
+}
+
 /// A piece that is of its own wood: solid, or a core with sheet round it; a spoiler's plate.
 void addOwn(const SurfaceTold& t) {
   if (t.s.plateLike()) {
@@ -212,6 +239,7 @@ std::vector<Part> partsOfSurfaces(const PanelBrief& d, const PanelLoft& loft, co
     addGussets(told);
     addBlocks(told);
     addSeat(told);
+    addWires(told);
     addOwn(told);
   }
   return std::move(maker.out);

@@ -13,7 +13,7 @@ namespace {
 
 /// Done when it is covered, or after.
 bool isLate(const Step& s) {
-  constexpr std::array late{"cover", "hang", "rod", "sand", "balance", "clothTop", "clothBelow"};
+  constexpr std::array late{"cover", "hang", "rod", "sand", "balance", "clothTop", "clothBelow", "joinWire", "struts"};
   return std::find(late.begin(), late.end(), kindOfStep(s.key)) != late.end();
 }
 

@@ -204,8 +204,9 @@ void linkageFigures(const SurfaceTold& f) {
           planeGeometry, from);
   if (d.torque > 0) {
     f.add("torque", "Servo has to bear", d.torque, Quantity::moment,
-          fmt::format("at {:.0f} m/s and full travel, the worse way", f.s.speed),
-          "air's moment × turn per turn of the servo",
+          fmt::format("at {:.0f} m/s and full travel, the worse way{}", f.s.speed, f.made.wire ? "; both halves" : ""),
+          f.made.wire ? "twice the air's moment × turn per turn of the servo"
+                      : "air's moment × turn per turn of the servo",
           fmt::format("{} × turn per turn there", told(f.made.fullMoment, Quantity::moment, f.w.design.unit)),
           thinAerofoil, f.from({"speed", "up", "down", "drive.arm", "drive.horn"}), true);
     f.add("reserve", "Reserve of the servo", servo.torque / d.torque, Quantity::ratio, servo.label,
@@ -245,7 +246,7 @@ void slideFigures(const SurfaceTold& f) {
 void torqueRodFigures(const SurfaceTold& f) {
   if (!f.made.driven || f.s.drive.by != MovedBy::torqueRod) return;
   const Drive& d = f.s.drive;
-  const Material& steel = f.w.design.tables.named("music-wire");
+  const Material& steel = f.w.design.tables.named(joinWireMaterial);
   const double polar = pi / 32 * std::pow(d.wire, 4);
   const auto from = f.from({"drive.wire", "drive.wireLong", "speed"});
   f.add("rodTwist", "Its rod twists by", f.made.fullMoment * d.wireLong / (steel.shear * polar), Quantity::angle,
@@ -257,6 +258,42 @@ void torqueRodFigures(const SurfaceTold& f) {
         steel.shearStrength * pi * std::pow(d.wire, 3) / 16 / std::max(f.made.fullMoment, 1e-9), Quantity::ratio,
         "against shear, at full travel", "τ π d³ ÷ 16 ÷ M", told(f.made.fullMoment, Quantity::moment, f.w.design.unit),
         "torsion of a round bar; " + steel.source, from);
+}
+
+void joinWireFigures(const SurfaceTold& f) {
+  if (!f.made.wire) return;
+  const JoinWire& wire = *f.made.wire;
+  const Drive& d = f.s.drive;
+  const Material& steel = f.w.design.tables.named(joinWireMaterial);
+  const auto shape = f.from({"drive.joinWire", "drive.joinIn", "drive.joinLeg", "from", "endClear"}),
+             load = f.from({"drive.joinWire", "drive.joinIn", "speed", "up", "down"});
+  const double inside = wireBendRadius(d.joinWire);
+  f.add("joinWire", "Wire of both halves, cut to", wire.length, Quantity::length,
+        fmt::format("{} wire, straight, before it is bent", f.out.len(d.joinWire)),
+        "from bend to bend + both legs − what its bends save, each 2 r tan(β ÷ 2) − r β",
+        fmt::format("{} + 2 × {}; r {} inside and half the wire", f.out.len(wire.bends), f.out.len(d.joinLeg),
+                    f.out.len(inside)),
+        planeGeometry, shape, true);
+  f.add("joinBends", "From bend to bend", wire.bends, Quantity::length,
+        "along its middle, corner to corner; legs lie along the ribs", "inner end to inner end + twice into a half",
+        fmt::format("{} + 2 × {}", f.out.len(wire.apart), f.out.len(d.joinIn)), planeGeometry, shape, true);
+  f.add("joinBend", "Bend each end through", wire.bend, Quantity::angle, "both to the same side, flat on the bench",
+        "90° − sweep of the hinge line", fmt::format("sweep {}", f.out.deg(f.made.line.sweep)), planeGeometry, shape,
+        true);
+  f.add("joinKink", "Hinge lines of both halves", wire.kink, Quantity::angle,
+        "one against the other, across the middle", "2 asin(what lies aside ÷ along): sweep and dihedral together",
+        f.out.deg(f.made.line.sweep), planeGeometry, f.from({"chordFrom", "chordTo", "/join.dihedral"}));
+  f.add("joinLags", "The other half lags by", wire.lags, Quantity::angle,
+        d.by == MovedBy::nothing ? "each against the wire's middle, where it is taken to be moved; at full travel"
+                                 : "against the half that is moved, at full travel",
+        "M l ÷ (G J), J = π d⁴ ÷ 32",
+        fmt::format("{}, G {:.0f} MPa", told(f.made.fullMoment, Quantity::moment, f.w.design.unit), steel.shear),
+        "torsion of a round bar; " + steel.source, load, true);
+  if (wire.reserve > 0)
+    f.add("joinReserve", "Reserve of that wire", wire.reserve, Quantity::ratio,
+          "bent where its leg begins, or twisted between: the less of both", "σ π d³ ÷ 32 ÷ M, τ π d³ ÷ 16 ÷ M",
+          told(f.made.fullMoment, Quantity::moment, f.w.design.unit),
+          "bending and torsion of a round bar; " + steel.source, load);
 }
 
 void lineFigures(const SurfaceTold& f) {
@@ -311,20 +348,23 @@ void surfaceFigures(const TruePanel& w, FigureList& out) {
     airFigures(told);
     linkageFigures(told);
     torqueRodFigures(told);
+    joinWireFigures(told);
     slideFigures(told);
   }
   const auto &twist = w.strength.twist, &uncut = w.strength.uncut;
   if (twist && uncut && uncut->twist > 0)
-    out.add({"surface.softer",
-             "Twists more, surfaces cut out",
-             twist->twist / uncut->twist,
-             Quantity::ratio,
-             Stage::surfaces,
-             "the panel under the twist test's couple, over the same with its tail whole",
-             "two space frames",
-             fmt::format("{} ÷ {}", out.deg(twist->twist), out.deg(uncut->twist)),
-             "direct stiffness method of a space frame",
-             {"flying.twistCouple"}});
+    out.add(
+        {"surface.softer",
+         "Twists more, surfaces cut out",
+         twist->twist / uncut->twist,
+         Quantity::ratio,
+         Stage::surfaces,
+         "the panel under the twist test's couple, over the same with its tail whole",
+         w.design.built == Built::ribs ? "two space frames" : "∫ T ÷ GJ of what lies before the hinge line, and of all",
+         fmt::format("{} ÷ {}", out.deg(twist->twist), out.deg(uncut->twist)),
+         w.design.built == Built::ribs ? "direct stiffness method of a space frame"
+                                       : "thin sections by St Venant, closed ones by Bredt",
+         {"flying.twistCouple"}});
 }
 
 /// Of the lift that ailerons turn the wing with, by strip theory: how fast it rolls for their travel.

@@ -153,6 +153,39 @@ void slideFindings(const Accused& a) {
           "Line it with hard strip, or harden it with thin glue.", {"slide.lining"});
 }
 
+void joinWireFindings(const Accused& a, const SurfaceMade& made) {
+  if (!made.wire) return;
+  const JoinWire& wire = *made.wire;
+  constexpr double little = 2, much = 8; // degrees: what hinges give without binding; common practice
+  if (wire.kink > degToRad(little))
+    a.say("surface.joinKink", wire.kink > degToRad(much) ? Severity::serious : Severity::warning,
+          fmt::format("The {}'s halves turn about two lines", a.s.name),
+          fmt::format("Their hinge lines stand at {}: on one wire they bind", a.deg(wire.kink)),
+          "Lay the hinge line square to the middle, or move each half by itself.",
+          {"chordFrom", "chordTo", "drive.joinWire"});
+  if (a.s.drive.joinIn > made.length / 2)
+    a.say("surface.joinIn", Severity::warning, fmt::format("The {}'s wire reaches past its middle", a.s.name),
+          fmt::format("{} into a half that is {} long", a.f.len(a.s.drive.joinIn), a.f.len(made.length)),
+          "Bend it aft farther in.", {"drive.joinIn"});
+  if (a.s.drive.joinLeg > made.inner.chord)
+    a.say("surface.joinLeg", Severity::serious, fmt::format("The {}'s wire comes out behind", a.s.name),
+          fmt::format("A leg of {} in {} of chord", a.f.len(a.s.drive.joinLeg), a.f.len(made.inner.chord)),
+          "A shorter leg.", {"drive.joinLeg"});
+  if (std::min(made.inner.cut.depth, made.outer.cut.depth) < a.s.drive.joinWire + 1)
+    a.say("surface.joinThick", Severity::warning, fmt::format("The {}'s wire is as thick as its section", a.s.name),
+          fmt::format("{} of wire in {}", a.f.len(a.s.drive.joinWire), a.f.len(made.inner.cut.depth)),
+          "A thinner wire, let in flush.", {"drive.joinWire"});
+  if (wire.lags > degToRad(little))
+    a.say("surface.joinSoft", Severity::warning, fmt::format("The {}'s wire twists", a.s.name),
+          fmt::format("One half lags the other by {} at full travel", a.deg(wire.lags)),
+          "A thicker wire, less of it, or less travel at that speed.", {"drive.joinWire", "drive.joinIn", "speed"});
+  if (wire.reserve > 0 && wire.reserve < 1.5)
+    a.say("surface.joinWeak", wire.reserve < 1 ? Severity::serious : Severity::warning,
+          fmt::format("The {}'s wire {}", a.s.name, wire.reserve < 1 ? "bends" : "nearly bends"),
+          fmt::format("Its strength is {:.2f} of the stress at full travel", wire.reserve), "A thicker wire.",
+          {"drive.joinWire", "speed"});
+}
+
 void driveFindings(const Accused& a, const SurfaceMade& made) {
   if (!made.driven) return;
   const Driven& d = *made.driven;
@@ -258,6 +291,7 @@ void surfaceFindings(Finder f) {
       bevelFindings(a, *made);
     }
     driveFindings(a, *made);
+    joinWireFindings(a, *made);
     slideFindings(a);
   }
 }

@@ -16,14 +16,16 @@ std::vector<What> piecesOf(const std::string& kind) {
   if (kind == "strips") return {What::spars, What::leadingEdge, What::trailingEdge};
   if (kind == "lower" || kind == "upper" || kind == "grooves") return {What::spars};
   if (kind == "webs") return {What::webs};
-  if (kind == "edges") return {What::leadingEdge, What::trailingEdge};
+  if (kind == "edges" || kind == "planeEdge") return {What::leadingEdge, What::trailingEdge};
   if (kind == "skinTop" || kind == "skinBelow" || kind == "blank" || kind == "shape") return {What::sheet};
   if (kind == "capStrips") return {What::capStrips};
-  if (kind == "tip") return {What::tip};
-  if (kind == "wire" || kind == "templates" || kind == "blocks") return {What::core};
-  if (kind == "saw" || kind == "face" || kind == "bevel" || kind == "servo" || kind == "hang")
+  if (kind == "tip" || kind == "tipForm") return {What::tip};
+  if (kind == "wire" || kind == "templates" || kind == "blocks" || kind == "between") return {What::core};
+  if (kind == "stock" || kind == "plate" || kind == "joinWire") return {What::surface};
+  if (kind == "apart" || kind == "saw" || kind == "face" || kind == "bevel" || kind == "servo" || kind == "hang")
     return {What::surface, What::ribs};
   if (kind == "off" || kind == "sand" || kind == "cover") return {What::ribs, What::sheet, What::spars, What::core};
+  if (kind == "struts") return {What::strut};
   return {};
 }
 

@@ -353,14 +353,14 @@ static std::variant<TrueWing, std::vector<Finding>> workOut(const Design& d) {
   std::vector<TwistTest> tests; // of a panel with surfaces cut out, one more as if none were
   for (TruePanel* p : panels) {
     tests.push_back({p, true});
-    if (!p->sheet && !p->foam && opened(*p)) tests.push_back({p, false});
+    if (opened(*p)) tests.push_back({p, false});
   }
   const auto twists = madeInParallel(
       tests.size(),
       [&](std::size_t i) {
         const TruePanel& p = *tests[i].panel;
         const double couple = p.design.flying.twistCouple;
-        return p.sheet || p.foam ? plateTwist(p.design, p.shape.loft, couple)
+        return p.sheet || p.foam ? plateTwist(p.design, p.shape.loft, couple, tests[i].opened)
                                  : frameTwist(p.design, p.shape.loft, p.frame, couple, tests[i].opened);
       },
       2);

@@ -1,0 +1,111 @@
+// Panels become halves, halves a wing: in which order, and what is done to it when it is one.
+#include "core/work/step_maker.h"
+#include <fmt/format.h>
+#include <map>
+
+namespace eup {
+namespace {
+
+Step joinStep(const std::string& key, const TruePanel& p, std::optional<Hand> hand, std::vector<std::string> needs,
+              double celsius) {
+  const int wing = p.design.id.wing, panel = p.design.id.panel;
+  Step s;
+  s.key = key;
+  s.what = panel > 0 ? fmt::format("Join panel {} to panel {}", panel + 1, panel)
+           : p.design.join.propping == Propping::oneFlat
+               ? std::string("Join both halves: one flat on the board, the other on its block")
+               : std::string("Join both halves, a block under either tip");
+  s.on = hand ? fmt::format("{} hand", name(*hand)) : std::string("both hands");
+  s.with = "slow epoxy", s.minutes = 25, s.cureHours = cureHours(p.design.tables.glue("epoxy"), celsius);
+  s.needs = std::move(needs);
+  s.look = "Tried dry; both tips stand equally high on the table";
+  s.caution = glueCaution, s.print = "bench-card";
+  const std::string place =
+      (wing > 0 ? fmt::format("wing{}.", wing + 1) : "") + (panel > 0 ? fmt::format("panel{}.", panel + 1) : "");
+  s.figures = {place + "join.block", place + "join.trim"};
+  s.wing = wing, s.panel = panel, s.hand = hand;
+  return s;
+}
+
+/// The wire of a surface's both halves.
+Step wireStep(const TruePanel& root, const SurfaceMade& made, std::vector<std::string> needs) {
+  const int wing = root.design.id.wing;
+  const std::string& name = root.design.surfaces[static_cast<std::size_t>(made.line.surface)].name;
+  Step s;
+  s.key = fmt::format("{}.joinWire{}", wing + 1, made.line.surface);
+  s.what = fmt::format("Bend the wire of the {}, let it into both halves", name);
+  s.on = "both hands", s.minutes = 25, s.needs = std::move(needs);
+  s.look = "Laid flat both legs lie in one plane; dry, both halves rest in line";
+  s.caution = "Hard wire springs: goggles, and cover the end that is cut off.", s.print = "plan";
+  const std::string of =
+      (wing > 0 ? fmt::format("wing{}.", wing + 1) : "") + fmt::format("surface.{}.", made.line.surface + 1);
+  for (const char* figure : {"joinWire", "joinBends", "joinBend"}) s.figures.push_back(of + figure);
+  s.wing = wing, s.panel = 0;
+  return s;
+}
+
+Step strutStep(const WholeWing& wing, const std::vector<Strut>& struts, std::vector<std::string> needs) {
+  const int number = wing.panels.front().design.id.wing;
+  Step s;
+  s.key = fmt::format("{}.struts", number + 1), s.what = "Make and fit the struts and wires";
+  s.on = wing.mirrored ? "both hands" : "the fin", s.minutes = 20 + 20 * static_cast<double>(struts.size());
+  s.needs = std::move(needs);
+  s.look = "Both hands equally long; the wing stands as it did on its blocks", s.caution = bladeCaution;
+  for (std::size_t i = 0; i < struts.size(); ++i)
+    s.figures.push_back((number > 0 ? fmt::format("wing{}.", number + 1) : "") + fmt::format("strut.{}.length", i + 1));
+  s.wing = number;
+  return s;
+}
+
+} // namespace
+
+std::vector<std::string> wingSteps(const TrueWing& w, const WholeWing& wing, double celsius, std::vector<Step>& out) {
+  const int number = wing.panels.front().design.id.wing, panels = static_cast<int>(wing.panels.size());
+  const bool mirrored = wing.mirrored, flat = w.design.bench.cover == CoverWhen::flat;
+  std::vector<Hand> hands{Hand::right};
+  if (mirrored) hands.push_back(Hand::left);
+  const auto panelOf = [&](int panel, Hand hand) -> const TruePanel& { return w.of(hand).at({number, panel}); };
+  std::map<std::pair<int, Hand>, std::string> built;
+  std::map<std::pair<int, Hand>, StepMaker> makers;
+  for (int k = 0; k < panels; ++k)
+    for (const Hand hand : hands) {
+      StepMaker& maker = makers.try_emplace({k, hand}, panelOf(k, hand), hand, mirrored, celsius, out).first->second;
+      std::string& last = built[{k, hand}];
+      last = maker.panel.sheet ? sheetPanelSteps(maker) : maker.panel.foam ? foamSteps(maker) : frameSteps(maker);
+      if (flat) last = coverSteps(maker, last);
+    }
+  std::map<Hand, std::string> joined; // each half as one piece
+  for (const Hand hand : hands) {
+    const std::optional<Hand> of = mirrored ? std::optional(hand) : std::nullopt;
+    joined[hand] = built[{0, hand}];
+    for (int k = 1; k < panels; ++k) {
+      out.push_back(joinStep(stepPrefix(number, k, of) + "join", panelOf(k, hand), of, {joined[hand], built[{k, hand}]},
+                             celsius));
+      joined[hand] = out.back().key;
+    }
+  }
+  const TruePanel& root = wing.panels.front();
+  if (mirrored && !root.joiner) { // else it is carried as two halves
+    out.push_back(joinStep(fmt::format("{}.centre", number + 1), root, std::nullopt,
+                           {joined[Hand::right], joined[Hand::left]}, celsius));
+    joined[Hand::right] = joined[Hand::left] = out.back().key;
+  }
+  std::vector<std::string> wires(root.design.surfaces.size());
+  for (const SurfaceMade& made : root.surfaces)
+    if (made.wire) {
+      out.push_back(wireStep(root, made, {joined[Hand::right], joined[Hand::left]}));
+      wires[static_cast<std::size_t>(made.line.surface)] = out.back().key;
+    }
+  std::vector<std::string> last;
+  for (int k = 0; k < panels; ++k)
+    for (const Hand hand : hands) {
+      StepMaker& maker = makers.at({k, hand});
+      last.push_back(hangSteps(maker, finishSteps(maker, joined[hand], flat), wires));
+    }
+  const auto& struts = w.design.wings[static_cast<std::size_t>(number)].struts;
+  if (struts.empty()) return last;
+  out.push_back(strutStep(wing, struts, std::move(last)));
+  return {out.back().key};
+}
+
+} // namespace eup
