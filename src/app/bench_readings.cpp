@@ -91,7 +91,7 @@ BenchReadings::BenchReadings(Document& d, Standpoint& s, QWidget* parent)
   list->setHeaderLabels({tr("What"), tr("Where"), tr("Hand"), tr("Read"), tr("±"), tr("By"), tr("When"), tr("Note")});
   list->header()->setStretchLastSection(true);
   for (const auto& [c, wide] : {std::pair(what, 178), std::pair(where, 96), std::pair(hand_, 46), std::pair(read, 84),
-                                std::pair(doubt_, 60), std::pair(by_, 96), std::pair(at, 124)})
+                                std::pair(doubt_, 60), std::pair(by_, 96), std::pair(at, 94)})
     list->setColumnWidth(c, wide);
   column->addWidget(list, 1);
   auto* foot = new QHBoxLayout;
@@ -337,7 +337,8 @@ void BenchReadings::refresh() {
     item->setText(read, shownValue(r.kind, r.value, unit));
     item->setText(doubt_, shownValue(r.kind, r.doubt > 0 ? r.doubt : usualDoubt(r.kind), unit));
     item->setText(by_, inWords(r.by));
-    item->setText(at, inWords(r.at));
+    item->setText(at, shortly(inWords(r.at)));
+    item->setToolTip(at, inWords(r.at));
     item->setText(note_, inWords(r.note));
     item->setData(what, Qt::UserRole, static_cast<int>(i));
   }

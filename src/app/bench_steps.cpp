@@ -50,9 +50,11 @@ BenchSteps::BenchSteps(Document& d, Standpoint& s, BenchClock& c, std::function<
   tree->setHeaderLabels({tr("Step"), tr("On"), tr("Is"), tr("When"), tr("Hands"), tr("Cures"), tr("Slack")});
   tree->header()->setStretchLastSection(false);
   tree->header()->setSectionResizeMode(what, QHeaderView::Stretch);
-  for (const auto& [at, wide] : {std::pair(on, 118), std::pair(state, 92), std::pair(when, 128), std::pair(takes, 58),
+  for (const auto& [at, wide] : {std::pair(on, 150), std::pair(state, 92), std::pair(when, 96), std::pair(takes, 58),
                                  std::pair(cures, 54), std::pair(slack, 58)})
     tree->setColumnWidth(at, wide);
+  tree->headerItem()->setToolTip(
+      slack, tr("It may wait so long, other work being done meanwhile, and the end stays where it is"));
   column->addWidget(tree, 1);
   says = new QLabel(this);
   says->setObjectName("stepSays");
@@ -85,7 +87,7 @@ BenchSteps::BenchSteps(Document& d, Standpoint& s, BenchClock& c, std::function<
   foot->addStretch();
   button(tr("Calendar…"), "stepCalendar", tr("What is left of the work as iCalendar, for any calendar program"),
          [this] { takeCalendar(); });
-  button(tr("Add own step"), "stepOwn", tr("A step of your own after the chosen one"), [this] { addOwn(); });
+  button(tr("Own step"), "stepOwn", tr("A step of your own after the chosen one"), [this] { addOwn(); });
   waitButton =
       button(tr("Wait for…"), "stepWait", tr("Let the chosen step wait for another one"), [this] { waitFor(); });
   outButton = button(tr("Leave out"), "stepOut", tr("This wing does without it"), [this] { leaveOut(); });
@@ -147,12 +149,18 @@ std::vector<std::size_t> BenchSteps::shownSteps(const BenchNow* n) {
 void BenchSteps::fillRow(QTreeWidgetItem* item, std::size_t i, const BenchNow* n) {
   const Step& s = clock.steps()[i];
   item->setText(what, inWords(s.what));
+  item->setToolTip(what, inWords(s.what));
   item->setText(on, inWords(s.on));
+  item->setToolTip(on, inWords(s.on));
   item->setText(takes, hours(s.minutes));
   item->setText(cures, s.cureHours > 0 ? hours(s.cureHours * 60) : QString());
   item->setData(what, Qt::UserRole, inWords(s.key));
   for (const int at : {takes, cures, slack}) item->setTextAlignment(at, Qt::AlignRight | Qt::AlignVCenter);
   if (!n) return;
+  const auto setWhen = [&](const QString& moment) {
+    item->setText(when, shortly(moment));
+    item->setToolTip(when, moment);
+  };
   const StepNow& now_ = n->steps[i];
   const Placed& p = n->schedule.placed[i];
   QString is = tr(name(now_.state));
@@ -161,9 +169,9 @@ void BenchSteps::fillRow(QTreeWidgetItem* item, std::size_t i, const BenchNow* n
   item->setText(state, is);
   if (now_.ofTheFuture) item->setToolTip(state, tr("It was recorded later than it is now: is the clock right?"));
   if (now_.state == StepState::done || now_.state == StepState::cures) {
-    item->setText(when, now_.record ? inWords(now_.record->done) : QString());
+    setWhen(now_.record ? inWords(now_.record->done) : QString());
   } else {
-    item->setText(when, inWords(textOf(n->at(p.from))));
+    setWhen(inWords(textOf(n->at(p.from))));
     item->setText(slack, p.slack < 1 ? tr("none") : hours(p.slack));
   }
   QFont font = item->font(what);
@@ -247,8 +255,12 @@ void BenchSteps::leaveOut() {
   Design next = document.design();
   const std::string key = s->key;
   if (key.starts_with("own.")) {
-    const auto k = static_cast<std::size_t>(std::max(std::stoi(key.substr(4)), 1) - 1);
-    if (k < next.bench.own.size()) next.bench.own.erase(next.bench.own.begin() + static_cast<std::ptrdiff_t>(k));
+    const auto of = [&](const char* end) {
+      return std::find_if(next.bench.own.begin(), next.bench.own.end(),
+                          [&](const OwnStep& own) { return ownStepKey(own.number) + end == key; });
+    };
+    if (const auto gone = of(""); gone != next.bench.own.end()) next.bench.own.erase(gone);
+    if (const auto one = of(".other"); one != next.bench.own.end()) one->eachHand = false; // its twin stays
   } else if (static_cast<int>(next.bench.leftOut.size()) < mostOrderChanges) {
     next.bench.leftOut.push_back({key});
   }
@@ -260,12 +272,13 @@ void BenchSteps::addOwn() {
   if (static_cast<int>(next.bench.own.size()) >= mostOwnSteps) return;
   OwnStep own;
   own.after = chosen();
+  own.number = freeOwnNumber(next.bench, next.records);
   next.bench.own.push_back(own);
   const int number = static_cast<int>(next.bench.own.size()) - 1;
   if (document.edit(tr("Add a step of my own"), std::move(next))) {
     which->setCurrentIndex(all);
     refresh();
-    choose("own." + std::to_string(number + 1));
+    choose(ownStepKey(own.number));
     standpoint.choose({Topic::benchStep, number});
   }
 }

@@ -128,6 +128,13 @@ TEST_F(BuildStage, OwnStepsAreAddedLeftOutAndUndone) {
   type("bench.own.0.name", "photograph it");
   EXPECT_EQ(design().bench.own[0].name, "photograph it");
   EXPECT_EQ(design().bench.own[0].after, "1.1.right.off");
+  Design each = design();
+  each.bench.own[0].eachHand = true;
+  ASSERT_TRUE(window->document().edit("For either hand", std::move(each)));
+  EXPECT_EQ(bench().clock().steps().size(), before + 2) << "one for the left hand too";
+  choose("own.1.other");
+  press("stepOut");
+  EXPECT_FALSE(design().bench.own.at(0).eachHand);
   choose("own.1");
   press("stepOut");
   EXPECT_TRUE(design().bench.own.empty());

@@ -16,6 +16,7 @@
 #include <algorithm>
 #include <fmt/format.h>
 #include <nlohmann/json.hpp>
+#include <set>
 
 namespace eup {
 namespace {
@@ -174,6 +175,53 @@ TEST(BenchOrder, OwnStepsWishesAndLeavingOut) {
   EXPECT_TRUE(needs("1.1.left.cutRibs", "1.1.right.off"));
   EXPECT_FALSE(needs("1.1.right.cutRibs", "1.1.right.off")); // a circle
   EXPECT_FALSE(circleIn(activitiesOf(steps)));
+}
+
+// What is recorded of an own step stays its own when another one goes; a new one gets no ticks of one that went.
+TEST(BenchOrder, OwnStepsKeepTheirRecords) {
+  Design d = bareDesign();
+  const auto there = [](const std::vector<Step>& all, const char* key) {
+    return std::any_of(all.begin(), all.end(), [&](const Step& s) { return s.key == key; });
+  };
+  d.bench.own.resize(2);
+  d.bench.own[0].number = 1, d.bench.own[1].number = 2;
+  d.records.steps = {{"own.2", "", "2026-12-01 19:00", 5, false, ""}};
+  d.bench.own.erase(d.bench.own.begin());
+  const auto steps = stepsOf(wingOf(d));
+  EXPECT_FALSE(there(steps, "own.1"));
+  EXPECT_TRUE(there(steps, "own.2"));
+  EXPECT_EQ(freeOwnNumber(d.bench, d.records), 1);
+  d.bench.own.clear();
+  d.records.steps.push_back({"own.1", "2026-12-01 18:00", "", 0, false, ""});
+  EXPECT_EQ(freeOwnNumber(d.bench, d.records), 3) << "both were of steps that are gone";
+  d.bench.own.resize(3); // a file that gives a number three times
+  std::set<std::string> keys;
+  for (const Step& s : stepsOf(wingOf(d))) EXPECT_TRUE(keys.insert(s.key).second) << s.key;
+  EXPECT_EQ(kindOfStep("own.12"), "own");
+}
+
+// One for either hand, each after its own hand's step; of what both have in common there is one.
+TEST(BenchOrder, OwnStepsForEitherHand) {
+  Design d = bareDesign();
+  OwnStep own;
+  own.number = 7, own.eachHand = true, own.after = "1.1.left.off", own.before = "1.1.left.sand";
+  d.bench.own = {own};
+  const auto steps = stepsOf(wingOf(d));
+  const auto find = [&](const std::string& key) -> const Step& {
+    for (const Step& s : steps)
+      if (s.key == key) return s;
+    ADD_FAILURE() << key;
+    return steps.front();
+  };
+  EXPECT_EQ(find("own.7").hand, Hand::left);
+  EXPECT_EQ(find("own.7.other").hand, Hand::right);
+  EXPECT_EQ(find("own.7.other").needs, std::vector<std::string>{"1.1.right.off"});
+  const auto& sand = find("1.1.right.sand").needs;
+  EXPECT_NE(std::find(sand.begin(), sand.end(), "own.7.other"), sand.end());
+  d.bench.own[0].after = "1.centre";
+  for (const Step& s : stepsOf(wingOf(d))) EXPECT_NE(s.key, "own.7.other");
+  EXPECT_EQ(otherHandsKey("1.2.right.run3"), "1.2.left.run3");
+  EXPECT_EQ(otherHandsKey("balance"), "balance");
 }
 
 // Covered flat, before it is joined: the school of the lightest wings.

@@ -94,6 +94,8 @@ TEST(JoinWire, Findings) {
   for (const char* key : {"surface.joinKink", "surface.joinIn", "surface.joinLeg", "surface.joinThick"})
     EXPECT_FALSE(found([](Surface&) {}, key)) << key;
   EXPECT_TRUE(found([](Surface& s) { s.drive.joinIn = 300; }, "surface.joinIn"));
+  EXPECT_FALSE(found([](Surface& s) { s.drive.joinIn = 15; }, "surface.joinHinge"));
+  EXPECT_TRUE(found([](Surface& s) { s.drive.joinIn = 19; }, "surface.joinHinge"));
   EXPECT_TRUE(found([](Surface& s) { s.drive.joinLeg = 200; }, "surface.joinLeg"));
   EXPECT_TRUE(found([](Surface& s) { s.drive.joinWire = 20; }, "surface.joinThick"));
   EXPECT_TRUE(found([](Surface& s) { s.drive.joinWire = 0.5, s.speed = 60; }, "surface.joinSoft"));

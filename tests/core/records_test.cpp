@@ -15,7 +15,7 @@ Design recorded() {
   Design d;
   d.bench.first = "2026-12-01", d.bench.weekday = 90, d.bench.weekend = 200, d.bench.hour = 17, d.bench.hands = 2,
   d.bench.celsius = 16, d.bench.cover = CoverWhen::flat;
-  d.bench.own = {{"photograph it", "a.b", "c.d", "camera", "sharp", 5, 1.5}};
+  d.bench.own = {{"photograph it", "a.b", "c.d", "camera", "sharp", 5, 1.5, 4, true}};
   d.bench.needs = {{"a", "b"}};
   d.bench.leftOut = {{"e"}};
   d.records.looked = {{"0.0:glue"}};

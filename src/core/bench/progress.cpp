@@ -136,7 +136,9 @@ std::vector<std::size_t> canDoNow(const std::vector<Step>& steps, const BenchNow
   }
   std::stable_sort(out.begin(), out.end(), [&](std::size_t a, std::size_t b) {
     if (fits(a) != fits(b)) return fits(a);
-    return now.schedule.placed[a].slack < now.schedule.placed[b].slack - 1e-9;
+    const bool begun = now.steps[a].state == StepState::begun;
+    if (begun != (now.steps[b].state == StepState::begun)) return begun;
+    return now.schedule.placed[a].from < now.schedule.placed[b].from - 1e-9;
   });
   return out;
 }

@@ -46,7 +46,8 @@ std::optional<BenchNow> benchNow(const std::vector<Step>& steps, const BenchPlan
                                  std::span<const StepRecord> records, const Moment& now);
 
 /// Steps that can be taken up at once, in the order in which they matter: those that can be ended within so many
-/// minutes first, of these what holds everything up. One that must not be left alone is there only if it can be ended.
+/// minutes first, of these what is begun, then as the schedule takes them. One that must not be left alone is there
+/// only if it can be ended.
 std::vector<std::size_t> canDoNow(const std::vector<Step>& steps, const BenchNow& now, double minutes);
 
 /// How far a panel's work is, in one hand: what both have in common is left out.

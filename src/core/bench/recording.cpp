@@ -95,4 +95,15 @@ bool isBegun(const Records& r) {
                                             [](const StepRecord& s) { return !s.begun.empty() || !s.done.empty(); });
 }
 
+int freeOwnNumber(const BenchPlan& plan, const Records& records) {
+  int number = 1;
+  const auto taken = [&] {
+    const std::string key = ownStepKey(number);
+    return std::any_of(plan.own.begin(), plan.own.end(), [&](const OwnStep& s) { return s.number == number; }) ||
+           std::any_of(records.steps.begin(), records.steps.end(), [&](const StepRecord& r) { return r.key == key; });
+  };
+  while (taken()) ++number;
+  return number;
+}
+
 } // namespace eup

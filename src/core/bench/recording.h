@@ -24,6 +24,9 @@ void takeStepBack(Records& records, const std::string& key, const std::string& w
 /// "Glue the ribs (right hand)".
 std::string namedStep(const Step& step);
 
+/// For a new own step: no step has it, and nothing is recorded under it.
+int freeOwnNumber(const BenchPlan& plan, const Records& records);
+
 /// A tick of one kind on or off. What is fitted was cut, what is cut was there.
 void tickPart(Records& records, const std::string& key, Hand hand, bool PartTick::*what, bool on);
 void setMissing(Records& records, const std::string& key, Hand hand, int count);

@@ -28,6 +28,10 @@ struct Step {
 
 /// What the keys of a panel's steps begin with: "1.2.right."; "1.1.one." where there is one hand alone. Counted from 0.
 std::string stepPrefix(int wing, int panel, std::optional<Hand> hand);
+/// Of an own step, by the number that it keeps: "own.3".
+std::string ownStepKey(int number);
+/// The same step of the other hand: "1.2.left.off" for "1.2.right.off"; as it is where a key names no hand.
+std::string otherHandsKey(const std::string& key);
 /// What kind of work it is, whichever panel and hand it is done on: the last word of its key, without its number.
 std::string kindOfStep(const std::string& key);
 

@@ -20,7 +20,9 @@ struct OwnStep {
   std::string after, before; ///< keys of steps; empty: at the beginning, at the end
   std::string with, look;
   double minutes = 15;
-  double cure = 0; ///< hours
+  double cure = 0;       ///< hours
+  int number = 1;        ///< its own for good: what is recorded of it is kept under it
+  bool eachHand = false; ///< after a step of one hand: one for the other hand too, ticked by itself
   bool operator==(const OwnStep&) const = default;
 };
 inline constexpr int mostOwnSteps = 100;

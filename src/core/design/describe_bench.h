@@ -19,8 +19,10 @@ template <class B, class V> void describeBench(B& b, V& v) {
       v.text("name", "What is done", s.name);
       v.number("minutes", "Minutes of hands", s.minutes, Limits{1, 1440});
       v.number("cure", "Cures, hours", s.cure, Limits{0, 240});
+      v.flag("eachHand", "Right and left by themselves", s.eachHand);
       v.text("with", "With", s.with);
       v.text("look", "To look at", s.look);
+      v.count("number", "Its number", s.number, Limits{1, 1000000}, false);
       v.freeText("after", s.after);
       v.freeText("before", s.before);
     });

@@ -87,8 +87,8 @@ template <class S, class V> void describeDrive(S& s, const PanelPlace& place, V&
   const bool halves = place.innermost() && place.mirrored && s.partsRibs(), wire = halves && d.joinWire > 0;
   v.length("joinWire", "Wire joins both halves", d.joinWire, Limits{0, 20}, halves);
   v.extra("a wire that joins both halves", "2.5 mm", "0", d.joinWire > 0);
-  v.length("joinIn", "Into a half, along its hinge line", d.joinIn, Limits{0, 1000}, wire);
-  v.length("joinLeg", "Then aft into it", d.joinLeg, Limits{1, 1000}, wire);
+  v.length("joinIn", "Into either half by", d.joinIn, Limits{0, 1000}, wire);
+  v.length("joinLeg", "Then aft by", d.joinLeg, Limits{1, 1000}, wire);
 }
 
 template <class S, class V> void describeSlide(S& s, V& v) {

@@ -418,13 +418,19 @@ void migrateBench(Json& json) {
   for (const char* list : {"steps", "readings", "parts", "log"}) json["records"][list] = Json::array();
 }
 
-/// Since version 19 a wire may join both halves of a surface.
+/// Since version 19 a wire may join both halves of a surface, and own steps keep their number.
 void migrateJoinWires(Json& json) {
+  if (json.contains("bench") && json["bench"].is_object() && json["bench"].contains("own") &&
+      json["bench"]["own"].is_array()) {
+    int number = 0;
+    for (Json& step : json["bench"]["own"])
+      if (++number; step.is_object()) step["number"] = number, step["eachHand"] = false;
+  }
   forEachPanel(json, [](Json& panel) {
     if (!panel.contains("surfaces") || !panel["surfaces"].is_array()) return;
     for (Json& surface : panel["surfaces"])
       if (surface.is_object() && surface.contains("drive") && surface["drive"].is_object())
-        surface["drive"]["joinWire"] = 0.0, surface["drive"]["joinIn"] = 20.0, surface["drive"]["joinLeg"] = 40.0;
+        surface["drive"]["joinWire"] = 0.0, surface["drive"]["joinIn"] = 15.0, surface["drive"]["joinLeg"] = 40.0;
   });
 }
 

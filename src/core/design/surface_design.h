@@ -92,7 +92,7 @@ struct Drive {
   double plate = 2;                  ///< the servo's plate, or its hatch
   double wire = 2.5, wireLong = 100; ///< of a torque rod: its diameter, and mm from its crank to the surface
   double joinWire = 0;               ///< diameter of a wire that joins both halves of an innermost one; 0 for none
-  double joinIn = 20, joinLeg = 40;  ///< mm: along the hinge line into either half, and then aft into it
+  double joinIn = 15, joinLeg = 40;  ///< mm: along the hinge line into either half, and then aft into it
   bool operator==(const Drive&) const = default;
 };
 

@@ -282,7 +282,7 @@ void joinWireFigures(const SurfaceTold& f) {
         true);
   f.add("joinKink", "Hinge lines of both halves", wire.kink, Quantity::angle,
         "one against the other, across the middle", "2 asin(what lies aside ÷ along): sweep and dihedral together",
-        f.out.deg(f.made.line.sweep), planeGeometry, f.from({"chordFrom", "chordTo", "/join.dihedral"}));
+        f.out.deg(f.made.line.sweep), planeGeometry, f.from({"chordFrom", "chordTo", "/join.dihedral.angle"}));
   f.add("joinLags", "The other half lags by", wire.lags, Quantity::angle,
         d.by == MovedBy::nothing ? "each against the wire's middle, where it is taken to be moved; at full travel"
                                  : "against the half that is moved, at full travel",
@@ -355,7 +355,7 @@ void surfaceFigures(const TruePanel& w, FigureList& out) {
   if (twist && uncut && uncut->twist > 0)
     out.add(
         {"surface.softer",
-         "Twists more, surfaces cut out",
+         "Twist, surfaces cut out ÷ whole",
          twist->twist / uncut->twist,
          Quantity::ratio,
          Stage::surfaces,

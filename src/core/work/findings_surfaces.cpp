@@ -167,6 +167,12 @@ void joinWireFindings(const Accused& a, const SurfaceMade& made) {
     a.say("surface.joinIn", Severity::warning, fmt::format("The {}'s wire reaches past its middle", a.s.name),
           fmt::format("{} into a half that is {} long", a.f.len(a.s.drive.joinIn), a.f.len(made.length)),
           "Bend it aft farther in.", {"drive.joinIn"});
+  for (std::size_t i = 0; i < made.hinges.size(); ++i)
+    if (made.hinges[i].along - a.s.hinges.width / 2 < a.s.drive.joinIn + a.s.drive.joinWire / 2)
+      a.say("surface.joinHinge", Severity::warning, fmt::format("The {}'s wire meets its hinge {}", a.s.name, i + 1),
+            fmt::format("It runs {} in; the hinge begins {} in", a.f.len(a.s.drive.joinIn),
+                        a.f.len(made.hinges[i].along - a.s.hinges.width / 2)),
+            "Bend it aft nearer the middle, or set the first hinge farther out.", {"drive.joinIn", "hinges.fromEnd"});
   if (a.s.drive.joinLeg > made.inner.chord)
     a.say("surface.joinLeg", Severity::serious, fmt::format("The {}'s wire comes out behind", a.s.name),
           fmt::format("A leg of {} in {} of chord", a.f.len(a.s.drive.joinLeg), a.f.len(made.inner.chord)),

@@ -79,7 +79,8 @@ std::vector<std::string> headlinesOf(Stage stage, const Subject& subject) {
     if (subject.topic == Topic::surfaceSlide)
       return {surface + "slideTurn", surface + "slideTurnMid", surface + "slideLength"};
     if (subject.topic == Topic::surfaceDrive)
-      return {surface + "rod", surface + "linkUp", surface + "linkDown", surface + "reserve", surface + "play"};
+      return {surface + "rod",  surface + "linkUp",   surface + "linkDown",  surface + "reserve",
+              surface + "play", surface + "joinWire", surface + "joinBends", surface + "joinBend"};
     if (subject.topic == Topic::surfaceTravel)
       return {surface + "travelUp", surface + "travelDown", surface + "moment", surface + "weight"};
     if (subject.topic == Topic::surfaceMake)

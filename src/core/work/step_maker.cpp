@@ -6,7 +6,7 @@
 namespace eup {
 
 StepMaker::StepMaker(const TruePanel& of, Hand one, bool mirrored, double celsius, std::vector<Step>& to)
-    : panel(of), whose(mirrored ? fmt::format("{} hand", name(one)) : std::string("the fin")), out(to), hand(one),
+    : panel(of), whose(mirrored ? fmt::format("{} hand", name(one)) : std::string(theFin)), out(to), hand(one),
       warm(celsius),
       prefix(stepPrefix(of.design.id.wing, of.design.id.panel, mirrored ? std::optional(one) : std::nullopt)) {
   if (panel.design.of > 1) whose = fmt::format("panel {}, {}", panel.design.id.panel + 1, whose);

@@ -19,6 +19,8 @@ struct StepMore {
   std::vector<std::string> figures{}; ///< keys as the panel tells them
 };
 
+inline constexpr const char* theFin = "the fin"; ///< what has one hand alone is called
+
 class StepMaker {
 public:
   /// They are put at the end of `to`, which outlives it, as the panel does.

@@ -34,16 +34,25 @@ void takeOwnOrder(const BenchPlan& plan, std::vector<Step>& steps) {
     step->needs.push_back(need);
     if (circleIn(activitiesOf(steps))) step->needs.pop_back();
   };
+  const auto putIn = [&](const OwnStep& own, const std::string& key, const std::string& after,
+                         const std::string& before) {
+    Step s;
+    s.key = key, s.what = own.name, s.on = "my own", s.with = own.with, s.look = own.look;
+    s.minutes = own.minutes, s.cureHours = own.cure;
+    const auto follows = at(after);
+    if (follows != steps.end())
+      s.wing = follows->wing, s.panel = follows->panel, s.hand = follows->hand, s.on = follows->on;
+    steps.insert(follows == steps.end() ? steps.begin() : follows + 1, s);
+    tryNeed(key, after);
+    tryNeed(before, key);
+  };
   for (std::size_t i = 0; i < plan.own.size(); ++i) {
     const OwnStep& own = plan.own[i];
-    Step s;
-    s.key = fmt::format("own.{}", i + 1), s.what = own.name, s.on = "my own", s.with = own.with, s.look = own.look;
-    s.minutes = own.minutes, s.cureHours = own.cure;
-    const auto before = at(own.after);
-    if (before != steps.end()) s.wing = before->wing, s.panel = before->panel, s.hand = before->hand, s.on = before->on;
-    steps.insert(before == steps.end() ? steps.begin() : before + 1, s);
-    tryNeed(s.key, own.after);
-    tryNeed(own.before, s.key);
+    std::string key = ownStepKey(own.number);
+    if (at(key) != steps.end()) key += fmt::format(".{}", i + 1); // a number given twice, in a file
+    putIn(own, key, own.after, own.before);
+    const std::string after = otherHandsKey(own.after);
+    if (own.eachHand && after != own.after) putIn(own, key + ".other", after, otherHandsKey(own.before));
   }
   for (const OwnNeed& n : plan.needs) tryNeed(n.step, n.needs);
 }
@@ -54,8 +63,14 @@ std::vector<Step> stepsOf(const TrueWing& w, std::optional<double> warm) {
   const double celsius = warm.value_or(w.design.bench.celsius);
   std::vector<Step> out;
   std::vector<std::string> last;
-  for (const WholeWing& wing : w.wings)
+  for (const WholeWing& wing : w.wings) {
+    const std::size_t first = out.size();
     for (std::string& key : wingSteps(w, wing, celsius, out)) last.push_back(std::move(key));
+    if (&wing == &w.wings.front()) continue;
+    const std::string& name = w.design.wings[static_cast<std::size_t>(wing.panels.front().design.id.wing)].name;
+    for (std::size_t i = first; i < out.size(); ++i)
+      out[i].on = out[i].on == theFin ? name : fmt::format("{}, {}", name, out[i].on);
+  }
   Step weigh;
   weigh.key = "balance", weigh.what = "Weigh and balance it", weigh.on = "the model", weigh.minutes = 20,
   weigh.needs = std::move(last);

@@ -23,7 +23,7 @@ std::string onTheBoard(StepMaker& m) {
   const PanelBrief& d = m.panel.design;
   const std::string plan =
       m.add("plan", "Tape the plan to the board, film over it", 15, {},
-            {.look = fmt::format("It is that of the {}; both check bars measure 100", m.whose), .print = "plan"});
+            {.look = fmt::format("Its head says “{}”; both check bars measure 100", m.whose), .print = "plan"});
   const std::string cut =
       m.add("cutRibs", "Cut the ribs", 3.5 * m.ribCount(), {},
             {.look = "Counted and numbered; a rib slides on without force", .caution = bladeCaution, .print = "ribs"});

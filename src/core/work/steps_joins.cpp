@@ -1,5 +1,6 @@
 // Panels become halves, halves a wing: in which order, and what is done to it when it is one.
 #include "core/work/step_maker.h"
+#include <cmath>
 #include <fmt/format.h>
 #include <map>
 
@@ -9,9 +10,11 @@ namespace {
 Step joinStep(const std::string& key, const TruePanel& p, std::optional<Hand> hand, std::vector<std::string> needs,
               double celsius) {
   const int wing = p.design.id.wing, panel = p.design.id.panel;
+  constexpr double flat = 0.002; // rad: nobody packs that
   Step s;
   s.key = key;
-  s.what = panel > 0 ? fmt::format("Join panel {} to panel {}", panel + 1, panel)
+  s.what = panel > 0                         ? fmt::format("Join panel {} to panel {}", panel + 1, panel)
+           : std::abs(p.design.gamma) < flat ? std::string("Join both halves, flat on the board")
            : p.design.join.propping == Propping::oneFlat
                ? std::string("Join both halves: one flat on the board, the other on its block")
                : std::string("Join both halves, a block under either tip");
@@ -48,7 +51,7 @@ Step strutStep(const WholeWing& wing, const std::vector<Strut>& struts, std::vec
   const int number = wing.panels.front().design.id.wing;
   Step s;
   s.key = fmt::format("{}.struts", number + 1), s.what = "Make and fit the struts and wires";
-  s.on = wing.mirrored ? "both hands" : "the fin", s.minutes = 20 + 20 * static_cast<double>(struts.size());
+  s.on = wing.mirrored ? "both hands" : theFin, s.minutes = 20 + 20 * static_cast<double>(struts.size());
   s.needs = std::move(needs);
   s.look = "Both hands equally long; the wing stands as it did on its blocks", s.caution = bladeCaution;
   for (std::size_t i = 0; i < struts.size(); ++i)
