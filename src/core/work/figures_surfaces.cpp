@@ -359,7 +359,8 @@ void surfaceFigures(const TruePanel& w, FigureList& out) {
          twist->twist / uncut->twist,
          Quantity::ratio,
          Stage::surfaces,
-         "the panel under the twist test's couple, over the same with its tail whole",
+         "the panel under the twist test's couple, over the same with its tail whole; below 1 where the facing is "
+         "stiffer than the edge was",
          w.design.built == Built::ribs ? "two space frames" : "∫ T ÷ GJ of what lies before the hinge line, and of all",
          fmt::format("{} ÷ {}", out.deg(twist->twist), out.deg(uncut->twist)),
          w.design.built == Built::ribs ? "direct stiffness method of a space frame"
