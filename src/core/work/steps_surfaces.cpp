@@ -9,6 +9,10 @@ const Surface& decided(const TruePanel& panel, const SurfaceMade& made) {
   return panel.design.surfaces[static_cast<std::size_t>(made.line.surface)];
 }
 
+std::string figureOf(const char* what, const SurfaceMade& made) {
+  return fmt::format("surface.{}.{}", made.line.surface + 1, what);
+}
+
 std::string keyOf(const char* what, const SurfaceMade& made) {
   return fmt::format("{}{}", what, made.line.surface);
 }
@@ -46,17 +50,16 @@ std::string madeApart(StepMaker& m, const SurfaceMade& made) {
 
 std::string cutSteps(StepMaker& m, const SurfaceMade& made, std::string last) {
   const Surface& s = decided(m.panel, made);
-  const std::string f = fmt::format("surface.{}.", made.line.surface + 1);
   const std::string apart = madeApart(m, made);
   if (s.built == SurfaceBuilt::sawnOff)
     last = m.add(keyOf("saw", made), fmt::format("Saw the {} off", s.name),
                  15 + 3.0 * static_cast<double>(made.ribs.size()), {last},
                  {.look = "Marks on every rib are this hand's", .caution = bladeCaution, .print = "surfaces"});
   std::vector<std::string> strips;
-  for (const char* end : {".inner", ".outer"}) {
-    if (made.facing.thickness > 0) strips.push_back(fmt::format("{}facing{}", f, end));
-    if (made.wingFacing.thickness > 0) strips.push_back(fmt::format("{}wingFacing{}", f, end));
-  }
+  if (made.facing.thickness > 0)
+    for (const char* end : {"facing.inner", "facing.outer"}) strips.push_back(figureOf(end, made));
+  if (made.wingFacing.thickness > 0)
+    for (const char* end : {"wingFacing.inner", "wingFacing.outer"}) strips.push_back(figureOf(end, made));
   last =
       m.add(keyOf("face", made), fmt::format("Glue the facings of the {}, hinge and horn blocks", s.name),
             20 + 4.0 * static_cast<double>(made.hinges.size()), {last, apart},
@@ -65,14 +68,14 @@ std::string cutSteps(StepMaker& m, const SurfaceMade& made, std::string last) {
                {.look = "It clears at full travel; when the plane drags, stop",
                 .caution = bladeCaution,
                 .print = "surfaces",
-                .figures = {f + "innerBackBottom", f + "outerBackBottom"}});
+                .figures = {figureOf("innerBackBottom", made), figureOf("outerBackBottom", made)}});
   if (s.slide.fitted && s.kind == SurfaceKind::flap)
     last = m.add(keyOf("track", made), fmt::format("Cut the slots of the {}'s track, line them", s.name), 40, {last},
                  {.with = m.glue(),
                   .cure = m.setHours(),
                   .look = "Both pins ride from end to end without a catch",
                   .print = "surfaces",
-                  .figures = {f + "slideLength"}});
+                  .figures = {figureOf("slideLength", made)}});
   if (made.driven)
     last = m.add(keyOf("servo", made), fmt::format("Seat the servo of the {}", s.name), 30, {last},
                  {.look = "Centred before it is buried; its lead goes through every hole", .print = "surfaces"});
@@ -102,17 +105,17 @@ std::string surfaceSteps(StepMaker& m, std::string last) {
 std::string hangSteps(StepMaker& m, std::string last, const std::vector<std::string>& wires) {
   for (const SurfaceMade& made : m.panel.surfaces) {
     const Surface& s = decided(m.panel, made);
-    const std::string f = fmt::format("surface.{}.", made.line.surface + 1);
     if (!s.whole()) {
       const auto k = static_cast<std::size_t>(made.line.surface);
-      last = m.add(
-          keyOf("hang", made), "Hang the " + s.name, 6.0 * static_cast<double>(made.hinges.size()),
-          {last, m.panel.design.innermost() && k < wires.size() ? wires[k] : std::string()},
-          {.cure = m.setHours(), .look = "It turns freely to its full travel both ways", .figures = {f + "travelUp"}});
+      last = m.add(keyOf("hang", made), "Hang the " + s.name, 6.0 * static_cast<double>(made.hinges.size()),
+                   {last, m.panel.design.innermost() && k < wires.size() ? wires[k] : std::string()},
+                   {.cure = m.setHours(),
+                    .look = "It turns freely to its full travel both ways",
+                    .figures = {figureOf("travelUp", made)}});
     }
     if (made.driven)
       last = m.add(keyOf("rod", made), fmt::format("Set the rod of the {}", s.name), 15, {last},
-                   {.look = "Servo centred, surface at rest, nothing binds", .figures = {f + "rod"}});
+                   {.look = "Servo centred, surface at rest, nothing binds", .figures = {figureOf("rod", made)}});
   }
   return last;
 }
