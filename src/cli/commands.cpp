@@ -26,6 +26,7 @@
 #include <functional>
 #include <iostream>
 #include <set>
+#include <sstream>
 
 namespace eup::cli {
 namespace {
@@ -239,24 +240,30 @@ int balance(const Args& args, const TrueWing& w, Streams io) {
   return fine;
 }
 
-int skins(const Args& args, const TrueWing& w, Streams io) {
-  tellSkins(w, args.json, io.out);
+/// What is told; where that is nothing, why, beside it.
+template <class Tell> int orWhyNot(Streams io, const char* why, Tell tell) {
+  std::ostringstream text;
+  tell(text);
+  io.out << text.str();
+  if (text.str().empty()) io.err << "euptera-cli: " << why << '\n';
   return fine;
+}
+
+int skins(const Args& args, const TrueWing& w, Streams io) {
+  return orWhyNot(io, "nothing of it is sheeted", [&](std::ostream& out) { tellSkins(w, args.json, out); });
 }
 
 int foam(const Args& args, const TrueWing& w, Streams io) {
-  tellFoam(w, args.json, io.out);
-  return fine;
+  return orWhyNot(io, "no panel of it is of foam", [&](std::ostream& out) { tellFoam(w, args.json, out); });
 }
 
 int surfaces(const Args& args, const TrueWing& w, Streams io) {
-  tellSurfaces(w, args.json, io.out);
-  return fine;
+  return orWhyNot(io, "it has no surface on hinges", [&](std::ostream& out) { tellSurfaces(w, args.json, out); });
 }
 
 int logOf(const Args& args, const TrueWing& w, Streams io) {
-  tellLog(w, args.log, io.out);
-  return fine;
+  return orWhyNot(io, args.log.with.empty() ? "nothing was recorded yet" : "no entry has that word in it",
+                  [&](std::ostream& out) { tellLog(w, args.log, out); });
 }
 
 int steps(const Args& args, const TrueWing& w, Streams io) {

@@ -101,6 +101,19 @@ TEST_F(Commands, PlanTellsReadingsJudgementsAndTheLayout) {
   EXPECT_EQ(run({"plan", "/no/such"}).code, 3);
 }
 
+TEST_F(Commands, WhereThereIsNothingToTellItSaysSo) {
+  const auto path = write("plain.euptera", run({"demo", "gossamoor-480"}).out);
+  for (const char* what : {"surfaces", "foam", "log"}) {
+    const Ran ran = run({what, path});
+    EXPECT_EQ(ran.code, 0) << what;
+    EXPECT_TRUE(ran.out.empty()) << what;
+    EXPECT_TRUE(ran.err.starts_with("euptera-cli: ")) << what << ran.err;
+  }
+  const auto kept = write("kept.euptera", run({"demo", "skerrow-1460"}).out);
+  EXPECT_NE(run({"log", kept, "--find", "zzz"}).err.find("no entry"), std::string::npos);
+  EXPECT_TRUE(run({"log", kept}).err.empty());
+}
+
 TEST_F(Commands, UpgradeWritesThePresentFormat) {
   const Ran ran = run({"upgrade", test::testFile("version1.euptera")});
   EXPECT_EQ(ran.code, 0);

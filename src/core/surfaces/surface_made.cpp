@@ -231,8 +231,8 @@ std::optional<JoinWire> joinWireOf(const SurfaceMade& m, const PanelBrief& d, co
   const Point step = (m.line.axis.tip - m.line.axis.root) / m.line.axis.span, at = m.line.axis.at(t);
   JoinWire out;
   // Outwards, seen from behind, the panel stands at its dihedral; the other half is its mirror image.
-  const double out1 = t * std::cos(d.gamma) - at.y() * std::sin(d.gamma);
-  out.apart = 2 * std::max(out1, 0.0);
+  const double outwards = t * std::cos(d.gamma) - at.y() * std::sin(d.gamma);
+  out.apart = 2 * std::max(outwards, 0.0);
   const double rise = std::sin(d.gamma) + step.y() * std::cos(d.gamma), along = std::hypot(1.0, step.x(), step.y());
   out.kink = 2 * std::asin(std::min(std::hypot(step.x(), rise) / along, 1.0));
   out.bend = pi / 2 - m.line.sweep;
