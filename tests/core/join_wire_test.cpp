@@ -118,6 +118,16 @@ TEST(JoinWire, OnlyWhereTwoHalvesMeet) {
   EXPECT_TRUE(decisionAt(fin, "wings.0.panels.0.surfaces.0.drive.joinWire")->applies);
 }
 
+// Ailerons move against each other: nothing may join them.
+TEST(JoinWire, NotOfWhatRolls) {
+  for (const SurfaceKind kind : {SurfaceKind::aileron, SurfaceKind::elevon, SurfaceKind::flap, SurfaceKind::elevator}) {
+    Design d = joined();
+    d.inner().surfaces[0].kind = kind;
+    EXPECT_EQ(wingOf(d).inner().surfaces[0].wire.has_value(), !rolls(kind));
+    EXPECT_EQ(decisionAt(d, "wings.0.panels.0.surfaces.0.drive.joinWire")->applies, !rolls(kind));
+  }
+}
+
 TEST(JoinWire, OlderFilesHaveNone) {
   const auto read = designFromText(test::slurp(test::testFile("version18.euptera")));
   ASSERT_TRUE(read.ok()) << read.problem().text();

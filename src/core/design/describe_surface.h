@@ -84,7 +84,7 @@ template <class S, class V> void describeDrive(S& s, const PanelPlace& place, V&
   const bool rod = on && d.by == MovedBy::torqueRod;
   v.length("wire", "Torque rod", d.wire, Limits{0.3, 20}, rod);
   v.length("wireLong", "Crank to surface", d.wireLong, Limits{1, 5000}, rod);
-  const bool halves = place.innermost() && place.mirrored && s.partsRibs(), wire = halves && d.joinWire > 0;
+  const bool halves = place.innermost() && place.mirrored && s.movesAsOne(), wire = halves && d.joinWire > 0;
   v.length("joinWire", "Wire joins both halves", d.joinWire, Limits{0, 20}, halves);
   v.extra("a wire that joins both halves", "2.5 mm", "0", d.joinWire > 0);
   v.length("joinIn", "Into either half by", d.joinIn, Limits{0, 1000}, wire);

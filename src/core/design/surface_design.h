@@ -148,6 +148,8 @@ struct Surface {
   bool partsRibs() const { return !plateLike() && !whole(); }
   /// It is of the panel's own ribs.
   bool ofRibs() const { return partsRibs() && (built == SurfaceBuilt::sawnOff || built == SurfaceBuilt::apart); }
+  /// Left and right move alike, so that one wire may move both.
+  bool movesAsOne() const { return partsRibs() && !rolls(kind); }
   bool operator==(const Surface&) const = default;
 };
 

@@ -293,7 +293,7 @@ FacingPull facingPull(const PanelBrief& d, const Frame& frame, const SurfaceMade
 }
 
 bool joinsHalves(const PanelBrief& d, const Surface& s) {
-  return d.innermost() && d.mirrored && s.partsRibs() && s.drive.joinWire > 0;
+  return d.innermost() && d.mirrored && s.movesAsOne() && s.drive.joinWire > 0;
 }
 
 Polyline joinWireFromAbove(const Surface& s, const SurfaceMade& made) {
