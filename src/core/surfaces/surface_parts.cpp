@@ -184,7 +184,7 @@ void addWires(const SurfaceTold& t) {
     return Point3(axis.x() + aft, out, axis.y());
   };
   if (t.made.wire) {
-    const double legs = 2 * drive.joinLeg * drive.joinLeg / 2 / t.made.wire->length; // mean of what lies aft
+    const double legs = drive.joinLeg * drive.joinLeg / t.made.wire->length; // both legs, each its half aft
     Part part = wire(".joinWire", "wire that joins both halves", drive.joinWire, t.made.wire->length,
                      onAxis(t.made.inner.t, legs));
     part.shared = true, part.grams /= 2;

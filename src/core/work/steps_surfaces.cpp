@@ -1,4 +1,5 @@
 // Surfaces on hinges: cut out or made by themselves, faced, bevelled, hung and moved.
+#include "core/surfaces/track.h"
 #include "core/work/step_maker.h"
 #include <fmt/format.h>
 
@@ -69,7 +70,7 @@ std::string cutSteps(StepMaker& m, const SurfaceMade& made, std::string last) {
                 .caution = bladeCaution,
                 .print = "surfaces",
                 .figures = {figureOf("innerBackBottom", made), figureOf("outerBackBottom", made)}});
-  if (s.slide.fitted && s.kind == SurfaceKind::flap)
+  if (slides(s))
     last = m.add(keyOf("track", made), fmt::format("Cut the slots of the {}'s track, line them", s.name), 40, {last},
                  {.with = m.glue(),
                   .cure = m.setHours(),
