@@ -5,12 +5,19 @@
 
 namespace eup {
 
-StepMaker::StepMaker(const TruePanel& of, Hand one, bool mirrored, double celsius, std::vector<Step>& to)
-    : panel(of), whose(mirrored ? fmt::format("{} hand", name(one)) : std::string(theFin)), out(to), hand(one),
-      warm(celsius),
-      prefix(stepPrefix(of.design.id.wing, of.design.id.panel, mirrored ? std::optional(one) : std::nullopt)) {
-  if (panel.design.of > 1) whose = fmt::format("panel {}, {}", panel.design.id.panel + 1, whose);
+std::string placeOfWork(const TrueWing& w, int wing, std::optional<int> panel, std::optional<Hand> hand) {
+  const WholeWing& of = w.wing(wing);
+  std::vector<std::string> words;
+  if (wing > 0) words.push_back(w.design.wings[static_cast<std::size_t>(wing)].name);
+  if (panel && of.panels.size() > 1) words.push_back(fmt::format("panel {}", *panel + 1));
+  if (of.mirrored) words.push_back(hand ? fmt::format("{} hand", name(*hand)) : std::string("both hands"));
+  return words.empty() ? std::string("the fin") : fmt::format("{}", fmt::join(words, ", "));
 }
+
+StepMaker::StepMaker(const TrueWing& w, const TruePanel& of, Hand one, double celsius, std::vector<Step>& to)
+    : panel(of), whose(placeOfWork(w, of.design.id.wing, of.design.id.panel, one)), out(to), hand(one), warm(celsius),
+      prefix(
+          stepPrefix(of.design.id.wing, of.design.id.panel, of.design.mirrored ? std::optional(one) : std::nullopt)) {}
 
 std::string StepMaker::add(const std::string& key, std::string what, double minutes, std::vector<std::string> needs,
                            const StepMore& more) {

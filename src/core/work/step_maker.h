@@ -19,16 +19,17 @@ struct StepMore {
   std::vector<std::string> figures{}; ///< keys as the panel tells them
 };
 
-inline constexpr const char* theFin = "the fin"; ///< what has one hand alone is called
+/// "right hand", "Tailplane, panel 2, both hands", "Fin": the wing named where it is not the first, the panel where it
+/// is told and there are several; no hand for what both have in common. Counted from 0.
+std::string placeOfWork(const TrueWing& aircraft, int wing, std::optional<int> panel, std::optional<Hand> hand);
 
 class StepMaker {
 public:
   /// They are put at the end of `to`, which outlives it, as the panel does.
-  StepMaker(const TruePanel& panel, Hand hand, bool mirrored, double celsius, std::vector<Step>& to);
+  StepMaker(const TrueWing& aircraft, const TruePanel& panel, Hand hand, double celsius, std::vector<Step>& to);
 
   const TruePanel& panel;
-  /// "right hand", "panel 2, right hand", "the fin".
-  std::string whose;
+  std::string whose; ///< see `placeOfWork`
 
   /// Puts it in; minutes are rounded, at least one; empty needs are none. Gives back its key.
   std::string add(const std::string& key, std::string what, double minutes, std::vector<std::string> needs,

@@ -63,14 +63,8 @@ std::vector<Step> stepsOf(const TrueWing& w, std::optional<double> warm) {
   const double celsius = warm.value_or(w.design.bench.celsius);
   std::vector<Step> out;
   std::vector<std::string> last;
-  for (const WholeWing& wing : w.wings) {
-    const std::size_t first = out.size();
+  for (const WholeWing& wing : w.wings)
     for (std::string& key : wingSteps(w, wing, celsius, out)) last.push_back(std::move(key));
-    if (&wing == &w.wings.front()) continue;
-    const std::string& name = w.design.wings[static_cast<std::size_t>(wing.panels.front().design.id.wing)].name;
-    for (std::size_t i = first; i < out.size(); ++i)
-      out[i].on = out[i].on == theFin ? name : fmt::format("{}, {}", name, out[i].on);
-  }
   Step weigh;
   weigh.key = "balance", weigh.what = "Weigh and balance it", weigh.on = "the model", weigh.minutes = 20,
   weigh.needs = std::move(last);

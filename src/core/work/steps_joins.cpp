@@ -7,8 +7,8 @@
 namespace eup {
 namespace {
 
-Step joinStep(const std::string& key, const TruePanel& p, std::optional<Hand> hand, std::vector<std::string> needs,
-              double celsius) {
+Step joinStep(const std::string& key, const TrueWing& w, const TruePanel& p, std::optional<Hand> hand,
+              std::vector<std::string> needs, double celsius) {
   const int wing = p.design.id.wing, panel = p.design.id.panel;
   constexpr double flat = 0.002; // rad: nobody packs that
   Step s;
@@ -18,7 +18,7 @@ Step joinStep(const std::string& key, const TruePanel& p, std::optional<Hand> ha
            : p.design.join.propping == Propping::oneFlat
                ? std::string("Join both halves: one flat on the board, the other on its block")
                : std::string("Join both halves, a block under either tip");
-  s.on = hand ? fmt::format("{} hand", name(*hand)) : std::string("both hands");
+  s.on = placeOfWork(w, wing, std::nullopt, hand);
   s.with = "slow epoxy", s.minutes = 25, s.cureHours = cureHours(p.design.tables.glue("epoxy"), celsius);
   s.needs = std::move(needs);
   s.look = "Tried dry; both tips stand equally high on the table";
@@ -31,13 +31,13 @@ Step joinStep(const std::string& key, const TruePanel& p, std::optional<Hand> ha
 }
 
 /// The wire of a surface's both halves.
-Step wireStep(const TruePanel& root, const SurfaceMade& made, std::vector<std::string> needs) {
+Step wireStep(const TrueWing& w, const TruePanel& root, const SurfaceMade& made, std::vector<std::string> needs) {
   const int wing = root.design.id.wing;
   const std::string& name = root.design.surfaces[static_cast<std::size_t>(made.line.surface)].name;
   Step s;
   s.key = fmt::format("{}.joinWire{}", wing + 1, made.line.surface);
   s.what = fmt::format("Bend the wire of the {}, let it into both halves", name);
-  s.on = "both hands", s.minutes = 25, s.needs = std::move(needs);
+  s.on = placeOfWork(w, wing, std::nullopt, std::nullopt), s.minutes = 25, s.needs = std::move(needs);
   s.look = "Laid flat both legs lie in one plane; dry, both halves rest in line";
   s.caution = "Hard wire springs: goggles, and cover the end that is cut off.", s.print = "plan";
   const std::string of =
@@ -47,11 +47,10 @@ Step wireStep(const TruePanel& root, const SurfaceMade& made, std::vector<std::s
   return s;
 }
 
-Step strutStep(const WholeWing& wing, const std::vector<Strut>& struts, std::vector<std::string> needs) {
-  const int number = wing.panels.front().design.id.wing;
+Step strutStep(const TrueWing& w, int number, const std::vector<Strut>& struts, std::vector<std::string> needs) {
   Step s;
   s.key = fmt::format("{}.struts", number + 1), s.what = "Make and fit the struts and wires";
-  s.on = wing.mirrored ? "both hands" : theFin, s.minutes = 20 + 20 * static_cast<double>(struts.size());
+  s.on = placeOfWork(w, number, std::nullopt, std::nullopt), s.minutes = 20 + 20 * static_cast<double>(struts.size());
   s.needs = std::move(needs);
   s.look = "Both hands equally long; the wing stands as it did on its blocks", s.caution = bladeCaution;
   for (std::size_t i = 0; i < struts.size(); ++i)
@@ -72,7 +71,7 @@ std::vector<std::string> wingSteps(const TrueWing& w, const WholeWing& wing, dou
   std::map<std::pair<int, Hand>, StepMaker> makers;
   for (int k = 0; k < panels; ++k)
     for (const Hand hand : hands) {
-      StepMaker& maker = makers.try_emplace({k, hand}, panelOf(k, hand), hand, mirrored, celsius, out).first->second;
+      StepMaker& maker = makers.try_emplace({k, hand}, w, panelOf(k, hand), hand, celsius, out).first->second;
       std::string& last = built[{k, hand}];
       last = maker.panel.sheet ? sheetPanelSteps(maker) : maker.panel.foam ? foamSteps(maker) : frameSteps(maker);
       if (flat) last = coverSteps(maker, last);
@@ -82,21 +81,21 @@ std::vector<std::string> wingSteps(const TrueWing& w, const WholeWing& wing, dou
     const std::optional<Hand> of = mirrored ? std::optional(hand) : std::nullopt;
     joined[hand] = built[{0, hand}];
     for (int k = 1; k < panels; ++k) {
-      out.push_back(joinStep(stepPrefix(number, k, of) + "join", panelOf(k, hand), of, {joined[hand], built[{k, hand}]},
-                             celsius));
+      out.push_back(joinStep(stepPrefix(number, k, of) + "join", w, panelOf(k, hand), of,
+                             {joined[hand], built[{k, hand}]}, celsius));
       joined[hand] = out.back().key;
     }
   }
   const TruePanel& root = wing.panels.front();
   if (mirrored && !root.joiner) { // else it is carried as two halves
-    out.push_back(joinStep(fmt::format("{}.centre", number + 1), root, std::nullopt,
+    out.push_back(joinStep(fmt::format("{}.centre", number + 1), w, root, std::nullopt,
                            {joined[Hand::right], joined[Hand::left]}, celsius));
     joined[Hand::right] = joined[Hand::left] = out.back().key;
   }
   std::vector<std::string> wires(root.design.surfaces.size());
   for (const SurfaceMade& made : root.surfaces)
     if (made.wire) {
-      out.push_back(wireStep(root, made, {joined[Hand::right], joined[Hand::left]}));
+      out.push_back(wireStep(w, root, made, {joined[Hand::right], joined[Hand::left]}));
       wires[static_cast<std::size_t>(made.line.surface)] = out.back().key;
     }
   std::vector<std::string> last;
@@ -107,7 +106,7 @@ std::vector<std::string> wingSteps(const TrueWing& w, const WholeWing& wing, dou
     }
   const auto& struts = w.design.wings[static_cast<std::size_t>(number)].struts;
   if (struts.empty()) return last;
-  out.push_back(strutStep(wing, struts, std::move(last)));
+  out.push_back(strutStep(w, number, struts, std::move(last)));
   return {out.back().key};
 }
 
