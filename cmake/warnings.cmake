@@ -22,3 +22,10 @@ if(EUPTERA_CHECKED)
   add_compile_definitions(_GLIBCXX_ASSERTIONS EIGEN_MALLOC_ALREADY_ALIGNED=0)
   add_link_options(-fsanitize=address,undefined)
 endif()
+
+# Code that mostly makes text and windows: watched as the rest, and not optimised meanwhile, which halves its compiling.
+function(euptera_text target)
+  if(EUPTERA_CHECKED)
+    target_compile_options(${target} PRIVATE -O0)
+  endif()
+endfunction()

@@ -1,6 +1,6 @@
 #include "app/section_tools.h"
 #include "app/decide_panel.h"
-#include "core/design/describe.h"
+#include "core/design/decisions.h"
 #include "core/measure/length_text.h"
 #include "core/section/naca.h"
 #include <QCheckBox>

@@ -1,9 +1,9 @@
 #include "cli/assemble_command.h"
+#include "core/files/json.h"
 #include "core/measure/units.h"
 #include <charconv>
 #include <cmath>
 #include <fmt/format.h>
-#include <nlohmann/json.hpp>
 #include <ostream>
 
 namespace eup::cli {
@@ -58,19 +58,19 @@ Result<std::vector<AssemblyFault>> faultsOf(const AssembleArgs& args, const Whol
 void tellAssembly(const WholeWing& wing, const std::vector<AssemblyFault>& faults, bool json, std::ostream& out) {
   const Assembly a = assembled(wing, faults);
   if (json) {
-    nlohmann::ordered_json root{{"unit", {{"length", "mm"}, {"angle", "deg"}}},
+    Json root{{"unit", {{"length", "mm"}, {"angle", "deg"}}},
                                 {"off", a.off},
                                 {"turned", radToDeg(a.turned)},
                                 {"tipOff", a.tipOff},
                                 {"strip", a.strip},
-                                {"panels", nlohmann::ordered_json::array()}};
+                                {"panels", Json::array()}};
     for (const AssembledPanel& p : a.panels) {
-      nlohmann::ordered_json panel{{"gamma", radToDeg(p.gamma)},   {"off", p.off},
+      Json panel{{"gamma", radToDeg(p.gamma)},   {"off", p.off},
                                    {"turned", radToDeg(p.turned)}, {"tip", {p.tip.x(), p.tip.y(), p.tip.z()}},
-                                   {"tipOff", p.tipOff},           {"ribs", nlohmann::ordered_json::array()}};
+                                   {"tipOff", p.tipOff},           {"ribs", Json::array()}};
       for (const AssembledRib& r : p.ribs)
         panel["ribs"].push_back({{"rib", r.rib}, {"off", r.off}, {"turned", radToDeg(r.turned)}, {"up", r.up}});
-      panel["strips"] = nlohmann::ordered_json::array();
+      panel["strips"] = Json::array();
       for (const AssembledStrip& s : p.strips) panel["strips"].push_back({{"name", s.name}, {"shortBy", s.shortBy}});
       root["panels"].push_back(std::move(panel));
     }

@@ -1,7 +1,7 @@
 #include "cli/balance_command.h"
+#include "core/files/json.h"
 #include "core/work/model_balance.h"
 #include <fmt/format.h>
-#include <nlohmann/json.hpp>
 #include <ostream>
 
 namespace eup::cli {
@@ -16,7 +16,6 @@ void tellBalance(const TrueWing& w, bool json, std::ostream& out) {
     return;
   }
   const ModelBalance b = balanceOf(w);
-  using Json = nlohmann::ordered_json;
   const auto mass = [](const MassPoint& m) { return Json{{"grams", m.grams}, {"at", {m.at.x(), m.at.y(), m.at.z()}}}; };
   Json root{{"wing", w.design.name},
             {"unit", {{"length", "mm"}, {"area", "mm2"}, {"mass", "g"}}},

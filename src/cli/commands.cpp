@@ -1,4 +1,5 @@
 #include "cli/commands.h"
+#include "arguments.h"
 #include "cli/assemble_command.h"
 #include "cli/balance_command.h"
 #include "cli/foam_command.h"
@@ -21,7 +22,6 @@
 #include "core/work/span_curves.h"
 #include "core/work/stiffening.h"
 #include "core/work/take_away.h"
-#include <CLI/CLI.hpp>
 #include <fmt/format.h>
 #include <functional>
 #include <iostream>
@@ -358,24 +358,23 @@ int run(const std::vector<std::string>& given, std::ostream& out, std::ostream& 
   Args args;
   const Streams io{out, err};
   std::function<int()> chosen;
-  CLI::App app("Euptera without its window: figures, stations and files of a wing.\n"
+  Arguments app("Euptera without its window: figures, stations and files of a wing.\n"
                "Exit: 0 fine, 1 serious findings, 2 usage, 3 unreadable or not writable.",
                "euptera-cli");
-  app.set_version_flag("--version", EUPTERA_VERSION);
-  app.require_subcommand(1);
+  app.version(EUPTERA_VERSION);
   const auto command = [&](const char* name, const char* what, int (*function)(const Args&, Streams)) {
-    CLI::App* sub = app.add_subcommand(name, what);
-    sub->callback([&, function] { chosen = [&, function] { return function(args, io); }; });
+    Command sub = app.command(name, what);
+    sub.then([&, function] { chosen = [&, function] { return function(args, io); }; });
     return sub;
   };
-  const auto withFile = [&](CLI::App* sub, const char* what = "wing file") {
-    sub->add_option("file", args.file, what)->required();
+  const auto withFile = [&](Command sub, const char* what = "wing file") {
+    sub.option("file", args.file, what).required();
     return sub;
   };
   /// Of the wing that a file decides.
   const auto ofWing = [&](const char* name, const char* what, int (*function)(const Args&, const TrueWing&, Streams)) {
-    CLI::App* sub = withFile(app.add_subcommand(name, what));
-    sub->callback([&, function] {
+    Command sub = withFile(app.command(name, what));
+    sub.then([&, function] {
       chosen = [&, function] {
         const auto wing = trueWingOf(args.file, io);
         const int* code = std::get_if<int>(&wing);
@@ -384,49 +383,44 @@ int run(const std::vector<std::string>& given, std::ostream& out, std::ostream& 
     });
     return sub;
   };
-  const auto ofWhichWing = [&](CLI::App* sub) {
-    sub->add_option("--wing", args.wing, "which wing of the aircraft; 1 is the main wing");
+  const auto ofWhichWing = [&](Command sub) {
+    sub.option("--wing", args.wing, "which wing of the aircraft; 1 is the main wing");
     return sub;
   };
-  const auto ofWhichPanel = [&](CLI::App* sub) {
-    ofWhichWing(sub)->add_option("--panel", args.panel, "which panel, from the middle outwards; 1 is the innermost");
+  const auto ofWhichPanel = [&](Command sub) {
+    ofWhichWing(sub).option("--panel", args.panel, "which panel, from the middle outwards; 1 is the innermost");
     return sub;
   };
-  ofWing("report", "every figure with its working, and the findings", report)->add_flag("--json", args.json, "as JSON");
-  ofWing("stations", "one row a rib", stations)->add_flag("--csv", args.csv, "as CSV (the default)");
-  CLI::App* list = ofWing("parts", "every piece: how many, of what, how large, how heavy, where", parts);
-  CLI::Option* asJson = list->add_flag("--json", args.json, "as JSON");
-  list->add_flag("--csv", args.csv, "as CSV")->excludes(asJson);
-  ofWing("balance", "mass, neutral point, where it balances and where it should", balance)
-      ->add_flag("--json", args.json, "as JSON");
-  ofWing("skins", "sheet laid flat: widths, end angles, bends, joints; patterns as JSON", skins)
-      ->add_flag("--json", args.json, "as JSON");
-  ofWing("foam", "foam cores: blocks, templates, the wire's way; as JSON with the towers' path", foam)
-      ->add_flag("--json", args.json, "as JSON");
+  ofWing("report", "every figure with its working, and the findings", report).flag("--json", args.json, "as JSON");
+  ofWing("stations", "one row a rib", stations).flag("--csv", args.csv, "as CSV (the default)");
+  Command list = ofWing("parts", "every piece: how many, of what, how large, how heavy, where", parts);
+  const Option asJson = list.flag("--json", args.json, "as JSON");
+  list.flag("--csv", args.csv, "as CSV").excludes(asJson);
+  ofWing("balance", "mass, neutral point, where it balances and where it should", balance).flag("--json", args.json, "as JSON");
+  ofWing("skins", "sheet laid flat: widths, end angles, bends, joints; patterns as JSON", skins).flag("--json", args.json, "as JSON");
+  ofWing("foam", "foam cores: blocks, templates, the wire's way; as JSON with the towers' path", foam).flag("--json", args.json, "as JSON");
   ofWing("surfaces", "surfaces on hinges: cuts, bevels, linkage, what their servos bear; as JSON with the cut ribs",
-         surfaces)
-      ->add_flag("--json", args.json, "as JSON");
-  addStepsOptions(*ofWing("steps", "the steps of building it, put into a schedule", steps), args.steps);
-  addLogOptions(*ofWing("log", "what was done, read and changed while it was built", logOf), args.log);
-  CLI::App* cutting = ofWhichPanel(ofWing("wire", "the path of a hot wire's machine for one core of foam", wire));
-  cutting->add_option("--core", args.core, "which core of it; 1 is the innermost");
-  cutting->add_option("--hand", args.hand, "right or left")->check(CLI::IsMember({"right", "left"}));
-  CLI::App* back = withFile(command("wire-read", "what such a path makes the machine do", wireRead), "machine's path");
-  back->add_option("--axes", args.axes, "letters of the axes: inner tower aft, up, outer tower aft, up");
-  back->add_flag("--json", args.json, "as JSON, move by move");
+         surfaces).flag("--json", args.json, "as JSON");
+  addStepsOptions(ofWing("steps", "the steps of building it, put into a schedule", steps), args.steps);
+  addLogOptions(ofWing("log", "what was done, read and changed while it was built", logOf), args.log);
+  Command cutting = ofWhichPanel(ofWing("wire", "the path of a hot wire's machine for one core of foam", wire));
+  cutting.option("--core", args.core, "which core of it; 1 is the innermost");
+  cutting.option("--hand", args.hand, "right or left").oneOf({"right", "left"});
+  Command back = withFile(command("wire-read", "what such a path makes the machine do", wireRead), "machine's path");
+  back.option("--axes", args.axes, "letters of the axes: inner tower aft, up, outer tower aft, up");
+  back.flag("--json", args.json, "as JSON, move by move");
   ofWing("check", "the findings", check);
   ofWhichPanel(ofWing("stiffen", "ways to stiffen a panel against twisting, as CSV", stiffen));
   ofWhichWing(ofWing("curves", "lift, shear, bending, twist and bend along the span, as CSV", curves));
-  CLI::App* size = ofWhichPanel(ofWing("size", "the lightest sizes of a spar that keep a reserve, as CSV", sizeSpar));
-  size->add_option("--spar", args.spar, "which spar of the panel");
-  size->add_option("--reserve", args.reserve, "least strength over stress, 2 if not given");
-  size->add_option("--stock", args.stock, "sizes at hand in mm, separated by commas")
-      ->delimiter(',')
-      ->check(CLI::Range(0.3, 200.0));
-  size->add_option("--wood", args.wood, "materials that may be used, by key, separated by commas")->delimiter(',');
-  command("materials", "the tables of materials, coverings, glues and load factors, as CSV", materials)
-      ->add_option("file", args.file, "wing file, for its own rows too");
-  CLI::App* bendCommand = command("bend", "what a bend test tells of a strip, as a row for the tables", bend);
+  Command size = ofWhichPanel(ofWing("size", "the lightest sizes of a spar that keep a reserve, as CSV", sizeSpar));
+  size.option("--spar", args.spar, "which spar of the panel");
+  size.option("--reserve", args.reserve, "least strength over stress, 2 if not given");
+  size.option("--stock", args.stock, "sizes at hand in mm, separated by commas")
+      .separatedBy(',')
+      .between(0.3, 200.0);
+  size.option("--wood", args.wood, "materials that may be used, by key, separated by commas").separatedBy(',');
+  command("materials", "the tables of materials, coverings, glues and load factors, as CSV", materials).option("file", args.file, "wing file, for its own rows too");
+  Command bendCommand = command("bend", "what a bend test tells of a strip, as a row for the tables", bend);
   for (const auto& [name, value, what] :
        {std::tuple("--width", &BendTest::width, "of the strip, mm"),
         std::tuple("--depth", &BendTest::depth, "of the strip, the way it bends, mm"),
@@ -434,61 +428,56 @@ int run(const std::vector<std::string>& given, std::ostream& out, std::ostream& 
         std::tuple("--load", &BendTest::load, "hung on, g"), std::tuple("--sag", &BendTest::sag, "by that weight, mm"),
         std::tuple("--length", &BendTest::length, "whole, on the scales, mm"),
         std::tuple("--weight", &BendTest::weight, "of that, g")})
-    bendCommand->add_option(name, args.bend.test.*value, what)->required();
-  bendCommand->add_flag("--clamped", args.bend.clamped, "one end clamped, the weight at the other");
-  bendCommand->add_option("--like", args.bend.like, "what lends strengths and shear, by key");
-  bendCommand->add_option("--name", args.bend.label, "what to call it");
-  size->add_flag("--stepped", args.stepped, "caps may be doubled over an inner part of the spar");
-  CLI::App* sectionCommand = command("section", "measures of a section: NACA digits or a coordinate file", section);
-  sectionCommand->add_option("spec", args.spec, "2412, 23012, or a file")->required();
-  sectionCommand->add_flag("--json", args.json, "as JSON, with the points");
+    bendCommand.option(name, args.bend.test.*value, what).required();
+  bendCommand.flag("--clamped", args.bend.clamped, "one end clamped, the weight at the other");
+  bendCommand.option("--like", args.bend.like, "what lends strengths and shear, by key");
+  bendCommand.option("--name", args.bend.label, "what to call it");
+  size.flag("--stepped", args.stepped, "caps may be doubled over an inner part of the spar");
+  Command sectionCommand = command("section", "measures of a section: NACA digits or a coordinate file", section);
+  sectionCommand.option("spec", args.spec, "2412, 23012, or a file").required();
+  sectionCommand.flag("--json", args.json, "as JSON, with the points");
   ofWing("plan", "what was read off the plan, judged, and the layout that follows", plan);
-  CLI::App* trial = ofWhichWing(ofWing(
+  Command trial = ofWhichWing(ofWing(
       "assemble", "puts the wing together again from its flat parts: how far it is from what was decided", assemble));
-  trial->add_flag("--json", args.json, "as JSON");
-  trial->add_option("--hand", args.hand, "right, or left where that is another")
-      ->check(CLI::IsMember({"right", "left"}));
-  trial->add_option("--notch", args.assemble.notches, "a notch that much too deep, as in R3=0.3 (mm)");
-  trial->add_option("--packing", args.assemble.packing,
+  trial.flag("--json", args.json, "as JSON");
+  trial.option("--hand", args.hand, "right, or left where that is another")
+      .oneOf({"right", "left"});
+  trial.option("--notch", args.assemble.notches, "a notch that much too deep, as in R3=0.3 (mm)");
+  trial.option("--packing", args.assemble.packing,
                     "packing under a rib's tail that much too high, as in R9=0.5 (mm)");
-  trial->add_option("--brace", args.assemble.braces, "a panel's brace bent that much too far, as in 1=0.5 (degrees)");
+  trial.option("--brace", args.assemble.braces, "a panel's brace bent that much too far, as in 1=0.5 (degrees)");
   withFile(command("upgrade", "prints the wing in the present file format", upgrade));
-  CLI::App* sheet = ofWhichPanel(
+  Command sheet = ofWhichPanel(
       ofWing("section-sheet", "a wing's section full size with nose gauges, or its coordinates", sectionSheet));
-  sheet->add_option("--to", args.folder, "file: .pdf, .svg, .dxf, or .dat for coordinates")->required();
-  sheet->add_option("--end", args.end, "root or tip")->check(CLI::IsMember({"root", "tip"}));
-  sheet->add_option("--layout", args.layout, "coordinates: loop or blocks")->check(CLI::IsMember({"loop", "blocks"}));
-  sheet->add_option("--paper", args.paper, "a4 or letter")->check(CLI::IsMember({"a4", "letter"}));
-  CLI::App* catalogueCommand = command("sections", "searches the catalogue of sections", sections);
-  catalogueCommand->add_option("words", args.spec, "words of the name");
-  catalogueCommand->add_option("--thickness", args.thickness, "from and to, % chord")->expected(1, 2);
-  catalogueCommand->add_option("--camber", args.camber, "from and to, % chord")->expected(1, 2);
-  catalogueCommand->add_flag("--flat", args.flat, "underside flat over half the chord or more");
-  CLI::App* exportCommand = ofWing("export", "ribs, plan and bench card at full size", exportFiles);
-  exportCommand->add_option("--to", args.folder, "folder to write into")->required();
-  exportCommand->add_option("--format", args.format, "svg, dxf or pdf")->check(CLI::IsMember({"svg", "dxf", "pdf"}));
-  exportCommand->add_option("--paper", args.paper, "a4 or letter")->check(CLI::IsMember({"a4", "letter"}));
-  std::set<std::string> pieceNames;
-  for (const Choice& c : printPieceChoices) pieceNames.emplace(c.key);
-  exportCommand->add_option("--pieces", args.pieces, "only these, as in ribs,gauges")
-      ->delimiter(',')
-      ->check(CLI::IsMember(pieceNames));
-  exportCommand->add_option("--panels", args.panels, "only these panels, as in 1,3")
-      ->delimiter(',')
-      ->check(CLI::Range(1, mostPanels));
-  exportCommand->add_option("--kerf", args.kerf, "mm that the cutter takes away, for SVG and DXF of ribs and braces")
-      ->check(CLI::Range(0.0, 5.0));
-  exportCommand->add_flag("--one-document", args.oneDocument, "PDF: one file with contents");
-  exportCommand->add_option("--hand", args.hand, "right, left or both")
-      ->check(CLI::IsMember({"right", "left", "both"}));
-  command("demo", "prints a demo wing's file", demo)->add_option("name", args.demo, "which one")->required();
+  sheet.option("--to", args.folder, "file: .pdf, .svg, .dxf, or .dat for coordinates").required();
+  sheet.option("--end", args.end, "root or tip").oneOf({"root", "tip"});
+  sheet.option("--layout", args.layout, "coordinates: loop or blocks").oneOf({"loop", "blocks"});
+  sheet.option("--paper", args.paper, "a4 or letter").oneOf({"a4", "letter"});
+  Command catalogueCommand = command("sections", "searches the catalogue of sections", sections);
+  catalogueCommand.option("words", args.spec, "words of the name");
+  catalogueCommand.option("--thickness", args.thickness, "from and to, % chord").expected(1, 2);
+  catalogueCommand.option("--camber", args.camber, "from and to, % chord").expected(1, 2);
+  catalogueCommand.flag("--flat", args.flat, "underside flat over half the chord or more");
+  Command exportCommand = ofWing("export", "ribs, plan and bench card at full size", exportFiles);
+  exportCommand.option("--to", args.folder, "folder to write into").required();
+  exportCommand.option("--format", args.format, "svg, dxf or pdf").oneOf({"svg", "dxf", "pdf"});
+  exportCommand.option("--paper", args.paper, "a4 or letter").oneOf({"a4", "letter"});
+  std::vector<std::string> pieceNames;
+  for (const Choice& c : printPieceChoices) pieceNames.emplace_back(c.key);
+  exportCommand.option("--pieces", args.pieces, "only these, as in ribs,gauges")
+      .separatedBy(',')
+      .oneOf(pieceNames);
+  exportCommand.option("--panels", args.panels, "only these panels, as in 1,3")
+      .separatedBy(',')
+      .between(1, mostPanels);
+  exportCommand.option("--kerf", args.kerf, "mm that the cutter takes away, for SVG and DXF of ribs and braces")
+      .between(0.0, 5.0);
+  exportCommand.flag("--one-document", args.oneDocument, "PDF: one file with contents");
+  exportCommand.option("--hand", args.hand, "right, left or both")
+      .oneOf({"right", "left", "both"});
+  command("demo", "prints a demo wing's file", demo).option("name", args.demo, "which one").required();
 
-  std::vector<std::string> reversed(given.rbegin(), given.rend());
-  try {
-    app.parse(reversed);
-  } catch (const CLI::ParseError& error) {
-    return app.exit(error, out, err) == 0 ? fine : usage;
-  }
+  if (const auto end = app.read(given, out, err)) return *end == 0 ? fine : usage;
   return chosen();
 }
 

@@ -1,15 +1,13 @@
 #include "cli/foam_command.h"
 #include "cli/skins_command.h"
 #include "core/exchange/points_json.h"
+#include "core/files/json.h"
 #include "core/geometry/polyline.h"
 #include <fmt/format.h>
-#include <nlohmann/json.hpp>
 #include <ostream>
 
 namespace eup::cli {
 namespace {
-
-using Json = nlohmann::ordered_json;
 
 Json endOf(const CoreEnd& end) {
   Json out{{"station", end.station},

@@ -1,17 +1,16 @@
 #include "cli/log_command.h"
 #include "core/files/bytes.h"
 #include "core/work/bench_report.h"
-#include <CLI/CLI.hpp>
 #include <fmt/format.h>
 #include <ostream>
 
 namespace eup::cli {
 
-void addLogOptions(CLI::App& command, LogArgs& args) {
-  CLI::Option* json = command.add_flag("--json", args.json, "as JSON, with what the readings come to");
-  CLI::Option* csv = command.add_flag("--csv", args.csv, "as CSV")->excludes(json);
-  command.add_flag("--html", args.html, "as a page to read")->excludes(json)->excludes(csv);
-  command.add_option("--find", args.with, "only entries with that word in them (text and CSV)");
+void addLogOptions(Command command, LogArgs& args) {
+  const Option json = command.flag("--json", args.json, "as JSON, with what the readings come to");
+  const Option csv = command.flag("--csv", args.csv, "as CSV").excludes(json);
+  command.flag("--html", args.html, "as a page to read").excludes(json).excludes(csv);
+  command.option("--find", args.with, "only entries with that word in them (text and CSV)");
 }
 
 void tellLog(const TrueWing& w, const LogArgs& args, std::ostream& out) {

@@ -1,12 +1,9 @@
 // The log of a wing: what was done, read and changed, as text, CSV, JSON or a page of HTML.
 #pragma once
+#include "arguments.h"
 #include "core/work/true_wing.h"
 #include <iosfwd>
 #include <string>
-
-namespace CLI {
-class App;
-}
 
 namespace eup::cli {
 
@@ -14,7 +11,7 @@ struct LogArgs {
   std::string with;                             ///< only entries with that word
   bool json = false, csv = false, html = false; ///< one of them, else text
 };
-void addLogOptions(CLI::App& command, LogArgs& args);
+void addLogOptions(Command command, LogArgs& args);
 
 void tellLog(const TrueWing& wing, const LogArgs& args, std::ostream& out);
 

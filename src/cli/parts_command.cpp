@@ -1,14 +1,12 @@
 #include "cli/parts_command.h"
+#include "core/files/json.h"
 #include "core/parts/part_words.h"
 #include "core/work/piece_list.h"
 #include <fmt/format.h>
-#include <nlohmann/json.hpp>
 #include <ostream>
 
 namespace eup::cli {
 namespace {
-
-using Json = nlohmann::ordered_json;
 
 Json jsonOf(const PieceLine& l, double trim) {
   const Part& p = *l.part;

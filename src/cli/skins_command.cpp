@@ -1,15 +1,13 @@
 #include "cli/skins_command.h"
 #include "core/exchange/points_json.h"
+#include "core/files/json.h"
 #include "core/geometry/polyline.h"
 #include "core/skins/cover_cut.h"
 #include <fmt/format.h>
-#include <nlohmann/json.hpp>
 #include <ostream>
 
 namespace eup::cli {
 namespace {
-
-using Json = nlohmann::ordered_json;
 
 Json skinOf(const TruePanel& panel, const Skin& skin, const char* hand) {
   const FlatPattern& p = skin.pattern;

@@ -3,19 +3,16 @@
 #include "cli/csv.h"
 #include "core/bench/progress.h"
 #include "core/exchange/calendar_file.h"
+#include "core/files/json.h"
 #include "core/work/steps.h"
 #include <algorithm>
-#include <CLI/CLI.hpp>
 #include <cmath>
 #include <ctime>
 #include <fmt/format.h>
-#include <nlohmann/json.hpp>
 #include <ostream>
 
 namespace eup::cli {
 namespace {
-
-using Json = nlohmann::ordered_json;
 
 /// What is told: steps with their times, in the order in which they begin.
 struct Told {
@@ -120,16 +117,16 @@ BenchPlan planOf(const StepsArgs& args, BenchPlan plan) {
 
 } // namespace
 
-void addStepsOptions(CLI::App& command, StepsArgs& args) {
-  CLI::Option* json = command.add_flag("--json", args.json, "as JSON");
-  CLI::Option* csv = command.add_flag("--csv", args.csv, "as CSV")->excludes(json);
-  command.add_flag("--ics", args.calendar, "as a calendar (iCalendar)")->excludes(json)->excludes(csv);
-  command.add_option("--from", args.from, "the first day, as 2026-12-01; today if not given");
-  command.add_option("--hands", args.hands, "pairs of hands, 1 or 2")->check(CLI::Range(1, 2));
-  command.add_option("--weekday", args.weekday, "minutes at the bench on a weekday")->check(CLI::Range(0.0, 1440.0));
-  command.add_option("--weekend", args.weekend, "and on a day of the weekend")->check(CLI::Range(0.0, 1440.0));
-  command.add_option("--hour", args.hour, "hour at which every day begins")->check(CLI::Range(0, 23));
-  command.add_option("--celsius", args.celsius, "the room's temperature")->check(CLI::Range(0.0, 45.0));
+void addStepsOptions(Command command, StepsArgs& args) {
+  const Option json = command.flag("--json", args.json, "as JSON");
+  const Option csv = command.flag("--csv", args.csv, "as CSV").excludes(json);
+  command.flag("--ics", args.calendar, "as a calendar (iCalendar)").excludes(json).excludes(csv);
+  command.option("--from", args.from, "the first day, as 2026-12-01; today if not given");
+  command.option("--hands", args.hands, "pairs of hands, 1 or 2").between(1, 2);
+  command.option("--weekday", args.weekday, "minutes at the bench on a weekday").between(0.0, 1440.0);
+  command.option("--weekend", args.weekend, "and on a day of the weekend").between(0.0, 1440.0);
+  command.option("--hour", args.hour, "hour at which every day begins").between(0, 23);
+  command.option("--celsius", args.celsius, "the room's temperature").between(0.0, 45.0);
 }
 
 int tellSteps(const TrueWing& w, const StepsArgs& args, std::ostream& out, std::ostream& err) {

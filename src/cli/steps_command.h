@@ -1,13 +1,10 @@
 // The steps of building, put into a schedule, as text, CSV, JSON or a calendar.
 #pragma once
+#include "arguments.h"
 #include "core/work/true_wing.h"
 #include <iosfwd>
 #include <optional>
 #include <string>
-
-namespace CLI {
-class App;
-}
 
 namespace eup::cli {
 
@@ -19,7 +16,7 @@ struct StepsArgs {
   std::optional<double> celsius;
   bool json = false, csv = false, calendar = false; ///< one of them, else text
 };
-void addStepsOptions(CLI::App& command, StepsArgs& args);
+void addStepsOptions(Command command, StepsArgs& args);
 
 /// The exit code; what is wrong with the arguments is said to `err`.
 int tellSteps(const TrueWing& wing, const StepsArgs& args, std::ostream& out, std::ostream& err);

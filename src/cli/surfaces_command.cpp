@@ -1,14 +1,12 @@
 #include "cli/surfaces_command.h"
 #include "cli/skins_command.h"
 #include "core/exchange/points_json.h"
+#include "core/files/json.h"
 #include "core/geometry/region.h"
-#include <nlohmann/json.hpp>
 #include <ostream>
 
 namespace eup::cli {
 namespace {
-
-using Json = nlohmann::ordered_json;
 
 Json regionOf(const Region& region) {
   Json out = Json::array();

@@ -3,11 +3,11 @@
 #include "app/plan_panel.h"
 #include "core/design/design_file.h"
 #include "core/design/plan_use.h"
+#include "core/files/json.h"
 #include "core/files/text_file.h"
 #include "driver.h"
 #include "endless_plan.h"
 #include "places.h"
-#include <nlohmann/json.hpp>
 
 namespace eup::app::test {
 namespace {

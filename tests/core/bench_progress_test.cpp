@@ -3,6 +3,7 @@
 #include "core/bench/recording.h"
 #include "core/design/design_file.h"
 #include "core/drawing/bench_sheets.h"
+#include "core/files/json.h"
 #include "core/files/shipped.h"
 #include "core/measure/units.h"
 #include "core/work/bench_report.h"
@@ -15,7 +16,6 @@
 #include "surface_designs.h"
 #include <algorithm>
 #include <fmt/format.h>
-#include <nlohmann/json.hpp>
 #include <set>
 
 namespace eup {
@@ -433,7 +433,7 @@ TEST(BenchReport, LogAsTableJsonAndPage) {
   EXPECT_EQ(logTable(w.design.records, "SWAPPED").rows.size(), 1U);
   EXPECT_EQ(logTable(w.design.records, "picture").rows.size(), 1U);
   EXPECT_NE(toCsv(logTable(w.design.records)).find("\"R7 & R8 \"\"swapped\"\", <mended>\""), std::string::npos);
-  const auto json = nlohmann::json::parse(logJson(w));
+  const auto json = test::jsonOf(logJson(w));
   EXPECT_EQ(json["log"].size(), 3U);
   EXPECT_EQ(json["readings"].size(), 7U);
   EXPECT_EQ(json["twists"].size(), 1U);

@@ -1,9 +1,9 @@
 #include "cli/commands.h"
 #include "core/design/design_file.h"
+#include "core/files/json.h"
 #include "core/files/text_file.h"
 #include "places.h"
 #include "support.h"
-#include <nlohmann/json.hpp>
 
 namespace eup {
 namespace {
@@ -34,7 +34,7 @@ TEST_F(Commands, DemoReportStationsCheck) {
   const std::string demo = demoFile();
   const Ran report = run({"report", demo, "--json"});
   EXPECT_EQ(report.code, cli::fine) << report.err;
-  const auto json = nlohmann::json::parse(report.out);
+  const auto json = test::jsonOf(report.out);
   EXPECT_EQ(json["wing"], "Fenlark 1500");
   EXPECT_EQ(run({"report", demo}).code, cli::fine);
   const Ran stations = run({"stations", demo, "--csv"});
@@ -46,7 +46,7 @@ TEST_F(Commands, DemoReportStationsCheck) {
 TEST_F(Commands, SectionFromDigitsAndFromAFile) {
   const Ran digits = run({"section", "2412", "--json"});
   EXPECT_EQ(digits.code, cli::fine);
-  const auto json = nlohmann::json::parse(digits.out);
+  const auto json = test::jsonOf(digits.out);
   EXPECT_NEAR(json["thickness"].get<double>(), 0.12007, 1e-4);
   std::string list = "made up\n";
   for (const auto& p : json["upper"]) list = fmt::format("{}{} {}\n", list, p[0].get<double>(), p[1].get<double>());
@@ -54,7 +54,7 @@ TEST_F(Commands, SectionFromDigitsAndFromAFile) {
   for (const auto& p : json["lower"]) list = fmt::format("{}{} {}\n", list, p[0].get<double>(), p[1].get<double>());
   const Ran file = run({"section", write("s.dat", list), "--json"});
   EXPECT_EQ(file.code, cli::fine) << file.err;
-  EXPECT_NEAR(nlohmann::json::parse(file.out)["area"].get<double>(), json["area"].get<double>(), 2e-5);
+  EXPECT_NEAR(test::jsonOf(file.out)["area"].get<double>(), json["area"].get<double>(), 2e-5);
   const Ran bad = run({"section", write("bad.dat", "x\n1 2\nfoo\n")});
   EXPECT_EQ(bad.code, cli::unreadable);
   EXPECT_NE(bad.err.find("line 3"), std::string::npos) << bad.err;
@@ -202,10 +202,10 @@ TEST_F(Commands, AssembleTellsWhatAnErrorDoes) {
   const std::string file = write("a.euptera", designToText(Design{}));
   const auto right = run({"assemble", file, "--json"});
   EXPECT_EQ(right.code, 0);
-  const auto json = nlohmann::json::parse(right.out);
+  const auto json = test::jsonOf(right.out);
   EXPECT_LT(json["off"].get<double>(), 0.05);
   const auto wrong =
-      nlohmann::json::parse(run({"assemble", file, "--json", "--notch", "R3=0.3", "--brace", "1=0.5"}).out);
+      test::jsonOf(run({"assemble", file, "--json", "--notch", "R3=0.3", "--brace", "1=0.5"}).out);
   EXPECT_NEAR(wrong["panels"][0]["ribs"][2]["up"].get<double>(), -0.3, 0.01);
   EXPECT_NEAR(wrong["panels"][0]["gamma"].get<double>() - json["panels"][0]["gamma"].get<double>(), 0.25, 0.01);
   EXPECT_NE(run({"assemble", file}).out.find("the tip lies 0.000 mm"), std::string::npos);

@@ -1,6 +1,6 @@
 // Every member of every decision is described: one that is not would be lost when saving. The compiler counts a
 // struct's members; the description is counted by walking it.
-#include "core/design/describe.h"
+#include "core/design/visitor.h"
 #include "core/design/design_file.h"
 #include "core/files/shipped.h"
 #include "support.h"
@@ -21,47 +21,42 @@ template <class T, class... Members> constexpr std::size_t membersOf() {
 }
 
 /// Counts what is described, by the group that it stands in.
-class Counter {
+class Counter : public Visitor {
 public:
+  using Visitor::group;
   std::map<std::string, int> in; ///< by the path of the group, list places as 0
   template <class F> void group(const char* key, Topic topic, int, F inside) { group(key, topic, inside); }
-  template <class F> void group(const char* key, Topic, F inside) {
+  void group(const char* key, Topic, int, Inside inside) override {
     const std::string before = path;
     if (*key) path += (path.empty() ? "" : ".") + std::string(key);
     inside();
     path = before;
   }
-  void extra(const char*, const char*, const char*, bool) {}
-  template <class F> void hidden(const char* key, F inside) { group(key, Topic::none, inside); }
-  template <class L, class F> void list(const char* key, Topic, L& items, int, F each) {
+  void hidden(const char* key, Inside inside) override { group(key, Topic::none, inside); }
+  void items(const char* key, Topic, ListRef all, int, bool, Each each) override {
     one(key);
-    if (items.empty()) items.emplace_back();
-    items.resize(1);
-    group(key, Topic::none, [&] { each(items[0], 0); });
+    all.resize(1);
+    group(key, Topic::none, [&] { each(0); });
   }
-  template <class L, class F> void parts(const char* key, L& items, int most, F each) {
-    list(key, Topic::none, items, most, each);
-  }
-  void know(const Tables&) {}
-  template <class... T> void length(const char* key, const T&...) { one(key); }
-  template <class... T> void angle(const char* key, const T&...) { one(key); }
-  template <class... T> void fraction(const char* key, const T&...) { one(key); }
-  template <class... T> void number(const char* key, const T&...) { one(key); }
-  template <class... T> void mass(const char* key, const T&...) { one(key); }
-  template <class... T> void count(const char* key, const T&...) { one(key); }
-  template <class... T> void flag(const char* key, const T&...) { one(key); }
-  template <class... T> void text(const char* key, const T&...) { one(key); }
-  template <class... T> void freeText(const char* key, const T&...) { one(key); }
-  template <class... T> void digits(const char* key, const T&...) { one(key); }
-  template <class... T> void choice(const char* key, const T&...) { one(key); }
-  template <class... T> void listed(const char* key, const T&...) { one(key); }
-  template <class... T> void points(const char* key, const T&...) { one(key); }
-  template <class... T> void outline(const char* key, const T&...) { one(key); }
-  template <class... T> void bytes(const char* key, const T&...) { one(key); }
-  template <class... T> void stations(const char* key, const T&...) { one(key); }
-  template <class... T> void numbers(const char* key, const T&...) { one(key); }
-  template <class... T> void shares(const char* key, const T&...) { one(key); }
-  void dihedral(const char* key, const Dihedral&, double, bool) { one(key); }
+  void length(const char* key, const char*, double&, Limits, bool) override { one(key); }
+  void angle(const char* key, const char*, double&, Limits, bool) override { one(key); }
+  void fraction(const char* key, const char*, double&, Limits, bool) override { one(key); }
+  void number(const char* key, const char*, double&, Limits, bool) override { one(key); }
+  void mass(const char* key, const char*, double&, Limits, bool) override { one(key); }
+  void count(const char* key, const char*, int&, Limits, bool) override { one(key); }
+  void flag(const char* key, const char*, bool&, bool) override { one(key); }
+  void text(const char* key, const char*, std::string&, bool) override { one(key); }
+  void freeText(const char* key, std::string&) override { one(key); }
+  void digits(const char* key, const char*, std::string&, bool) override { one(key); }
+  void listed(const char* key, const char*, std::string&, Shelf, bool) override { one(key); }
+  void chosen(const char* key, const char*, std::size_t&, std::span<const Choice>, bool) override { one(key); }
+  void stations(const char* key, const char*, std::vector<double>&, bool) override { one(key); }
+  void numbers(const char* key, const char*, std::vector<int>&, bool) override { one(key); }
+  void shares(const char* key, const char*, std::vector<double>&, bool) override { one(key); }
+  void points(const char* key, Polyline&, std::size_t) override { one(key); }
+  void outline(const char* key, const char*, Polyline&, bool) override { one(key); }
+  void bytes(const char* key, EmbeddedCopy&) override { one(key); }
+  void dihedral(const char* key, Dihedral&, double, bool) override { one(key); }
   int at(const std::string& where) const {
     const auto found = in.find(where);
     return found == in.end() ? 0 : found->second;

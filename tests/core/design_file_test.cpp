@@ -2,60 +2,57 @@
 #include "core/design/design_file.h"
 #include "core/design/limits_check.h"
 #include "core/design/tables.h"
+#include "core/design/visitor.h"
+#include "core/files/json.h"
 #include "core/files/shipped.h"
 #include "core/section/naca.h"
 #include "places.h"
 #include "support.h"
 #include <functional>
-#include <nlohmann/json.hpp>
 #include <rapidcheck/gtest.h>
 
 namespace eup {
 namespace {
 
 /// Visits every decision and moves it off its default, so that a field that is not saved is found out.
-class Mover {
+class Mover : public Visitor {
 public:
-  template <class F> void group(const char*, Topic, F inside) { inside(); }
-  template <class F> void group(const char*, Topic, int, F inside) { inside(); }
-  void extra(const char*, const char*, const char*, bool) {}
-  template <class F> void hidden(const char*, F inside) { inside(); }
-  template <class L, class F> void list(const char*, Topic, L& items, int most, F each) {
-    items.resize(static_cast<std::size_t>(std::min(most, 3)));
-    for (std::size_t i = 0; i < items.size(); ++i) each(items[i], i);
+  using Visitor::group;
+  void group(const char*, Topic, int, Inside inside) override { inside(); }
+  void hidden(const char*, Inside inside) override { inside(); }
+  void items(const char*, Topic, ListRef all, int most, bool, Each each) override {
+    all.resize(static_cast<std::size_t>(std::min(most, 3)));
+    for (std::size_t i = 0; i < all.size(); ++i) each(i);
   }
-  template <class L, class F> void parts(const char*, L& items, int most, F each) {
-    list("", Topic::none, items, most, each);
-  }
-  void length(const char*, const char*, double& v, Limits l, bool = true) { move(v, l); }
-  void angle(const char*, const char*, double& v, Limits l, bool = true) { move(v, l); }
-  void fraction(const char*, const char*, double& v, Limits l, bool = true) { move(v, l); }
-  void number(const char*, const char*, double& v, Limits l, bool = true) { move(v, l); }
-  void mass(const char*, const char*, double& v, Limits l, bool = true) { move(v, l); }
-  void count(const char*, const char*, int& v, Limits l, bool = true) { v = v + 1 <= l.high ? v + 1 : v - 1, ++moved; }
-  void flag(const char*, const char*, bool& v, bool = true) { v = !v, ++moved; }
-  void text(const char*, const char*, std::string& v, bool = true) { v += " “ü” \\ \"\n", ++moved; }
-  void know(const Tables& rows) { own = &rows; }
-  void listed(const char*, const char*, std::string& v, Shelf shelf, bool = true) {
+  void length(const char*, const char*, double& v, Limits l, bool = true) override { move(v, l); }
+  void angle(const char*, const char*, double& v, Limits l, bool = true) override { move(v, l); }
+  void fraction(const char*, const char*, double& v, Limits l, bool = true) override { move(v, l); }
+  void number(const char*, const char*, double& v, Limits l, bool = true) override { move(v, l); }
+  void mass(const char*, const char*, double& v, Limits l, bool = true) override { move(v, l); }
+  void count(const char*, const char*, int& v, Limits l, bool = true) override { v = v + 1 <= l.high ? v + 1 : v - 1, ++moved; }
+  void flag(const char*, const char*, bool& v, bool = true) override { v = !v, ++moved; }
+  void text(const char*, const char*, std::string& v, bool = true) override { v += " “ü” \\ \"\n", ++moved; }
+  void know(const Tables& rows) override { own = &rows; }
+  void listed(const char*, const char*, std::string& v, Shelf shelf, bool = true) override {
     v = own->namesOn(shelf).back().key, ++moved;
   }
-  template <class E> void choice(const char*, const char*, E& v, std::span<const Choice> names, bool = true) {
-    v = static_cast<E>((static_cast<std::size_t>(v) + 1) % names.size()), ++moved;
+  void chosen(const char*, const char*, std::size_t& v, std::span<const Choice> names, bool) override {
+    v = (v + 1) % names.size(), ++moved;
   }
-  void stations(const char*, const char*, std::vector<double>& v, bool) { v = {0, 1.0 / 3, 700.125}, ++moved; }
-  void numbers(const char*, const char*, std::vector<int>& v, bool = true) { v = {2, 5}, ++moved; }
-  void shares(const char*, const char*, std::vector<double>& v, bool) { v = {0.75, 1.0 / 3, 0}, ++moved; }
-  void freeText(const char*, std::string& v) { v += "é/x", ++moved; }
-  void digits(const char*, const char*, std::string& v, bool) { v = "4415-63", ++moved; }
-  void points(const char* key, Polyline& v, std::size_t) {
+  void stations(const char*, const char*, std::vector<double>& v, bool) override { v = {0, 1.0 / 3, 700.125}, ++moved; }
+  void numbers(const char*, const char*, std::vector<int>& v, bool = true) override { v = {2, 5}, ++moved; }
+  void shares(const char*, const char*, std::vector<double>& v, bool) override { v = {0.75, 1.0 / 3, 0}, ++moved; }
+  void freeText(const char*, std::string& v) override { v += "é/x", ++moved; }
+  void digits(const char*, const char*, std::string& v, bool) override { v = "4415-63", ++moved; }
+  void points(const char* key, Polyline& v, std::size_t) override {
     const double side = std::string_view(key) == "lower" ? -1 : 1;
     v = {{0, 0}, {0.3, side * 0.0625}, {1, side * 0.001}}, ++moved;
     if (std::string_view(key) == "points") v.resize(1); // of a reading, whose kind moves to one with a single point
     if (std::string_view(key) == "ends" || std::string_view(key) == "level") v.resize(2);
   }
-  void outline(const char*, const char*, Polyline& v, bool) { v = {{-4, 12.5}, {77, 1.0 / 3}}, ++moved; }
-  void bytes(const char*, EmbeddedCopy& v) { v = EmbeddedCopy(std::string("\0\xff bytes", 8)), ++moved; }
-  void dihedral(const char*, Dihedral& v, double, bool) { v = {DihedralBy::angle, 3.7}, ++moved; }
+  void outline(const char*, const char*, Polyline& v, bool) override { v = {{-4, 12.5}, {77, 1.0 / 3}}, ++moved; }
+  void bytes(const char*, EmbeddedCopy& v) override { v = EmbeddedCopy(std::string("\0\xff bytes", 8)), ++moved; }
+  void dihedral(const char*, Dihedral& v, double, bool) override { v = {DihedralBy::angle, 3.7}, ++moved; }
   int moved = 0;
 
 private:
@@ -78,8 +75,8 @@ TEST(DesignFile, LoadAfterSaveIsIdentityWithEveryFieldOffItsDefault) {
   EXPECT_TRUE(read.value().notes.empty());
   EXPECT_EQ(read.value().design, d);
   // No field was left at its default by chance.
-  const auto now = nlohmann::json::parse(designToText(d)).flatten(),
-             fresh = nlohmann::json::parse(designToText(Design{})).flatten();
+  const auto now = test::jsonOf(designToText(d)).flatten(),
+             fresh = test::jsonOf(designToText(Design{})).flatten();
   for (const auto& [pointer, value] : now.items()) {
     if (pointer == "/format" || pointer == "/version") continue;
     if (pointer.find("/listed/") != std::string::npos) continue; // every listing starts at the nose and ends at x = 1
@@ -238,7 +235,7 @@ TEST(DesignFile, KeepsOwnRowsAndRefusesNamesThatNoTableHas) {
   const auto read = designFromText(text);
   ASSERT_TRUE(read.ok()) << read.problem().text();
   EXPECT_DOUBLE_EQ(read.value().design.own.named("own-1").modulus, 4100);
-  auto json = nlohmann::json::parse(text);
+  auto json = test::jsonOf(text);
   json["own"]["materials"] = nlohmann::json::array();
   const auto without = designFromText(json.dump());
   ASSERT_FALSE(without.ok());
@@ -248,7 +245,7 @@ TEST(DesignFile, KeepsOwnRowsAndRefusesNamesThatNoTableHas) {
 
 TEST(DesignFile, WantsAWingAndAPanelAndNotTooMany) {
   const auto said = [](const std::function<void(nlohmann::json&)>& change) {
-    auto json = nlohmann::json::parse(designToText(Design{}));
+    auto json = test::jsonOf(designToText(Design{}));
     change(json);
     const auto read = designFromText(json.dump());
     return read.ok() ? std::string("read") : read.problem().text();
@@ -418,11 +415,11 @@ TEST(DesignFile, SaysWhereJsonBreaks) {
 
 TEST(DesignFile, HostileSectionsAreRefused) {
   // As version 1 wrote sections; they are brought up to date and then checked like any other.
-  auto json = nlohmann::json::parse(designToText(Design{}));
+  auto json = test::jsonOf(designToText(Design{}));
   json["version"] = 1;
   json.erase("plan");
   const auto with = [&](const std::string& section) {
-    json["sections"] = {{"root", nlohmann::json::parse(section)}, {"tip", {{"naca", "2412"}}}};
+    json["sections"] = {{"root", test::jsonOf(section)}, {"tip", {{"naca", "2412"}}}};
     return json.dump();
   };
   EXPECT_TRUE(

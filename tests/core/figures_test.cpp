@@ -1,9 +1,9 @@
 #include "core/design/decisions.h"
 #include "core/exchange/report.h"
+#include "core/files/json.h"
 #include "core/work/take_away.h"
 #include "places.h"
 #include "support.h"
-#include <nlohmann/json.hpp>
 #include <set>
 
 namespace eup {
@@ -85,7 +85,7 @@ TEST(Report, IsJsonEvenWithOddNames) {
   Design d;
   d.name = "quote \" and \xff byte";
   const TrueWing w = wingOf(d);
-  const auto json = nlohmann::json::parse(reportJson(w.design.name, w.figures(), w.findings));
+  const auto json = test::jsonOf(reportJson(w.design.name, w.figures(), w.findings));
   EXPECT_EQ(json["figures"].size(), w.figures().size());
   for (const char* key : {"key", "label", "value", "unit", "where", "rule", "working", "source"})
     EXPECT_TRUE(json["figures"][0].contains(key)) << key;

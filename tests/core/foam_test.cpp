@@ -4,6 +4,7 @@
 #include "cli/commands.h"
 #include "core/design/decisions.h"
 #include "core/design/design_file.h"
+#include "core/files/json.h"
 #include "core/files/text_file.h"
 #include "core/foam/wire_marks.h"
 #include "core/foam/wire_program.h"
@@ -14,7 +15,6 @@
 #include "core/work/take_away.h"
 #include "places.h"
 #include "support.h"
-#include <nlohmann/json.hpp>
 #include <rapidcheck/gtest.h>
 #include <sstream>
 
@@ -401,7 +401,7 @@ TEST(Foam, IsToldToOtherPrograms) {
   ASSERT_TRUE(writeFileAtomically(path, designToText(swept())).ok());
   std::ostringstream out, err;
   ASSERT_EQ(cli::run({"foam", path.string(), "--json"}, out, err), cli::fine) << err.str();
-  const auto json = nlohmann::json::parse(out.str());
+  const auto json = test::jsonOf(out.str());
   ASSERT_EQ(json["cores"].size(), 1u);
   EXPECT_NEAR(json["cores"][0]["inner"]["coreArea"].get<double>(), 2875.75, 3);
   EXPECT_GT(json["cores"][0]["towers"]["path"].size(), 100u);

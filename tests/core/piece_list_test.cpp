@@ -1,13 +1,13 @@
 // The parts list against the drawings, the wing's own geometry and sums made another way.
 #include "cli/commands.h"
 #include "core/design/design_file.h"
+#include "core/files/json.h"
 #include "core/files/shipped.h"
 #include "core/files/text_file.h"
 #include "core/geometry/polyline.h"
 #include "core/work/piece_list.h"
 #include "core/work/take_away.h"
 #include "support.h"
-#include <nlohmann/json.hpp>
 #include <rapidcheck/gtest.h>
 #include <set>
 #include <sstream>
@@ -221,7 +221,7 @@ TEST(PieceList, IsWrittenForOtherPrograms) {
     EXPECT_EQ(cli::run(args, out, err), cli::fine) << err.str();
     return out.str();
   };
-  const auto json = nlohmann::json::parse(run({"--json"}));
+  const auto json = test::jsonOf(run({"--json"}));
   double grams = 0;
   for (const auto& part : json["parts"]) grams += part["grams"].get<double>();
   EXPECT_NEAR(grams, json["grams"].get<double>(), 1e-9 * grams);
@@ -240,7 +240,7 @@ TEST(Balance, IsToldOnTheCommandLine) {
   ASSERT_TRUE(writeFileAtomically(path, designToText(d)).ok());
   std::ostringstream out, words, err;
   ASSERT_EQ(cli::run({"balance", path.string(), "--json"}, out, err), cli::fine) << err.str();
-  const auto json = nlohmann::json::parse(out.str());
+  const auto json = test::jsonOf(out.str());
   const TrueWing w = wingOf(d);
   EXPECT_NEAR(json["margin"].get<double>(), test::figureOf(w, "balance.margin"), 1e-9);
   EXPECT_NEAR(json["all"]["at"][0].get<double>(), test::figureOf(w, "balance.at"), 1e-9);

@@ -1,13 +1,13 @@
 // Clicks on a demo plan, as a person makes them: a little off, then snapped to the ink.
 #pragma once
 #include "core/design/design_file.h"
+#include "core/files/json.h"
 #include "core/files/shipped.h"
 #include "core/plan/ink.h"
 #include "core/plan/judge.h"
 #include "core/plan/plan_image.h"
 #include "places.h"
 #include "support.h"
-#include <nlohmann/json.hpp>
 #include <random>
 
 namespace eup::test {
@@ -19,7 +19,7 @@ struct ClickedPlan {
   double worstSnap = 0; ///< pixels, of snapped crossings off the true ones
 
   explicit ClickedPlan(const std::string& name) {
-    truth = nlohmann::json::parse(slurp(testFile(std::string(name) + "-truth.json")));
+    truth = test::jsonOf(slurp(testFile(std::string(name) + "-truth.json")));
     image = std::move(openPlanImage(sourceFile("data/demos/" + std::string(name) + ".png")).value());
     PlanSheet sheet;
     sheet.file = name + ".png";

@@ -2,11 +2,11 @@
 #include "cli/commands.h"
 #include "core/design/design_file.h"
 #include "core/design/limits_check.h"
+#include "core/files/json.h"
 #include "core/files/shipped.h"
 #include "places.h"
 #include "support.h"
 #include <fmt/format.h>
-#include <nlohmann/json.hpp>
 
 namespace eup {
 namespace {
@@ -93,7 +93,7 @@ TEST(Records, LogOnTheCommandLine) {
   EXPECT_NE(text.find("w-pictures/frame.jpg"), std::string::npos);
   EXPECT_EQ(text.find('\x1b'), std::string::npos) << "nothing reaches the terminal raw";
   EXPECT_EQ(run({"log", path, "--find", "escape"}).find("frame"), std::string::npos);
-  EXPECT_EQ(nlohmann::json::parse(run({"log", path, "--json"}))["log"].size(), 2U);
+  EXPECT_EQ(test::jsonOf(run({"log", path, "--json"}))["log"].size(), 2U);
   EXPECT_TRUE(run({"log", path, "--csv"}).starts_with("at,kind,text,step,file"));
   EXPECT_TRUE(run({"log", path, "--html"}).starts_with("<!DOCTYPE html>"));
   // What is done is no work any more, unless the whole is asked for from a day on.

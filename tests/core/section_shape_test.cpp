@@ -13,9 +13,7 @@
 namespace eup {
 namespace {
 
-Section naca(const char* digits) {
-  return makeNaca(readNaca(digits).value());
-}
+using test::naca;
 SectionChoice drawn(SectionKind kind) {
   SectionChoice c;
   c.kind = kind;

@@ -1,17 +1,15 @@
+#include "core/files/json.h"
 #include "core/geometry/polyline.h"
 #include "core/geometry/region.h"
 #include "core/section/measured.h"
 #include "core/section/naca.h"
 #include "places.h"
 #include "support.h"
-#include <nlohmann/json.hpp>
 
 namespace eup {
 namespace {
 
-Section naca(const char* digits) {
-  return makeNaca(readNaca(digits).value());
-}
+using test::naca;
 
 struct Ordinate {
   double x, upper, lower; // % chord
@@ -94,7 +92,7 @@ TEST(NacaSection, ReadsWhatPeopleWrite) {
 
 // Values computed by a second route: brute force on dense polylines.
 TEST(SectionMeasures, AgreeWithTheSecondRoute) {
-  const auto all = nlohmann::json::parse(test::slurp(test::testFile("second_route_wings.json")))["section_properties"];
+  const auto all = test::jsonOf(test::slurp(test::testFile("second_route_wings.json")))["section_properties"];
   for (const char* digits : {"2410", "2412", "6406"}) {
     const auto& want = all[digits];
     const Section s = naca(digits);

@@ -3,6 +3,7 @@
 #include "cli/commands.h"
 #include "core/design/decisions.h"
 #include "core/design/design_file.h"
+#include "core/files/json.h"
 #include "core/files/text_file.h"
 #include "core/geometry/polyline.h"
 #include "core/strength/plate_strength.h"
@@ -10,7 +11,6 @@
 #include "core/work/take_away.h"
 #include "core/work/trial_assembly.h"
 #include "support.h"
-#include <nlohmann/json.hpp>
 #include <rapidcheck/gtest.h>
 #include <sstream>
 
@@ -234,7 +234,7 @@ TEST(SheetPanel, IsToldOnTheCommandLine) {
   ASSERT_TRUE(writeFileAtomically(path, designToText(demoDesign("bracklow-430"))).ok());
   std::ostringstream out, err, check;
   ASSERT_EQ(cli::run({"skins", path.string(), "--json"}, out, err), cli::fine) << err.str();
-  const auto json = nlohmann::json::parse(out.str());
+  const auto json = test::jsonOf(out.str());
   ASSERT_EQ(json["sheetPanels"].size(), 4u) << "two of the wing, tailplane, fin";
   EXPECT_EQ(json["sheetPanels"][0]["way"], "carved");
   EXPECT_EQ(json["sheetPanels"][2]["way"], "flat");

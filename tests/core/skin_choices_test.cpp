@@ -3,6 +3,7 @@
 #include "cli/commands.h"
 #include "core/design/decisions.h"
 #include "core/design/design_file.h"
+#include "core/files/json.h"
 #include "core/files/shipped.h"
 #include "core/geometry/polyline.h"
 #include "core/parts/bent_wood.h"
@@ -10,7 +11,6 @@
 #include "core/work/take_away.h"
 #include "places.h"
 #include "support.h"
-#include <nlohmann/json.hpp>
 #include <sstream>
 
 namespace eup {

@@ -1,6 +1,7 @@
 // Skins laid flat: cylinder, cone and plane exactly; a second route's values; rolled back on to the surface.
 #include "cli/commands.h"
 #include "core/design/design_file.h"
+#include "core/files/json.h"
 #include "core/files/shipped.h"
 #include "core/files/text_file.h"
 #include "core/geometry/polyline.h"
@@ -9,7 +10,6 @@
 #include "core/skins/skin_list.h"
 #include "core/work/take_away.h"
 #include "support.h"
-#include <nlohmann/json.hpp>
 #include <numbers>
 #include <rapidcheck/gtest.h>
 
@@ -381,7 +381,7 @@ TEST(Skins, AreToldOnTheCommandLine) {
   ASSERT_TRUE(writeFileAtomically(path, designToText(demoDesign("fenlark-1500"))).ok());
   std::ostringstream out, words, err;
   ASSERT_EQ(cli::run({"skins", path.string(), "--json"}, out, err), cli::fine) << err.str();
-  const auto json = nlohmann::json::parse(out.str());
+  const auto json = test::jsonOf(out.str());
   ASSERT_FALSE(json["skins"].empty());
   const TrueWing w = wingOf(demoDesign("fenlark-1500"));
   EXPECT_NEAR(json["skins"][0]["innerWidth"].get<double>(), figureOf(w, "skin.nose.top.innerWidth"), 1e-9);

@@ -10,9 +10,7 @@ using test::figureOf;
 using test::hasFinding;
 using test::wingOf;
 
-Section naca(const char* digits) {
-  return makeNaca(readNaca(digits).value());
-}
+using test::naca;
 
 // Thin-airfoil theory's worked example for the 230 mean line: c_m about the quarter chord −0.0127 (Anderson,
 // Fundamentals of Aerodynamics, example 4.7; from memory). Thickness is laid off square to the line, so that half way

@@ -2,11 +2,11 @@
 #include "cli/commands.h"
 #include "core/design/design_file.h"
 #include "core/drawing/wing_drawings.h"
+#include "core/files/json.h"
 #include "core/geometry/polyline.h"
 #include "core/work/take_away.h"
 #include "places.h"
 #include "surface_designs.h"
-#include <nlohmann/json.hpp>
 
 namespace eup {
 namespace {
@@ -39,7 +39,7 @@ TEST(SurfacesTold, ToldOnTheCommandLine) {
   std::ofstream(path) << designToText(withServo());
   std::ostringstream out, err;
   ASSERT_EQ(cli::run({"surfaces", path, "--json"}, out, err), cli::fine) << err.str();
-  const auto root = nlohmann::json::parse(out.str());
+  const auto root = test::jsonOf(out.str());
   ASSERT_EQ(root["surfaces"].size(), 1U);
   const auto& s = root["surfaces"][0];
   EXPECT_EQ(s["kind"], "aileron");

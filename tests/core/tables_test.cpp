@@ -2,8 +2,8 @@
 #include "core/design/bend_test.h"
 #include "core/design/decisions.h"
 #include "core/design/design_file.h"
+#include "core/files/json.h"
 #include "support.h"
-#include <nlohmann/json.hpp>
 
 namespace eup {
 namespace {
@@ -54,7 +54,7 @@ TEST(Tables, AFileOfRowsComesBackAndABadOneSaysWhere) {
   ASSERT_TRUE(read.ok()) << read.problem().text();
   EXPECT_EQ(read.value(), own);
   const auto said = [&](const std::function<void(nlohmann::json&)>& change) {
-    auto json = nlohmann::json::parse(tablesToText(own));
+    auto json = test::jsonOf(tablesToText(own));
     change(json);
     const auto back = readTables(json.dump());
     return back.ok() ? std::string("read") : back.problem().text();

@@ -1,4 +1,5 @@
 #include "core/design/decisions.h"
+#include "core/design/describe.h"
 #include "core/design/panel_brief.h"
 #include "core/design/rib_place.h"
 #include "core/design/tables.h"
@@ -32,30 +33,26 @@ std::string numbersText(const std::vector<int>& numbers) {
 }
 
 /// Keeps the path and the heading while the description is walked.
-class Walker {
+class Walker : public Visitor {
 public:
-  template <class F> void group(const char* key, Topic topic, F inside) { group(key, topic, 0, inside); }
+  using Visitor::group;
   /// A group without a topic of its own is of the one around it.
-  template <class F> void group(const char* key, Topic topic, int number, F inside) {
+  void group(const char* key, Topic topic, int number, Inside inside) override {
     const auto before = std::tuple(path, subject);
     if (*key) path += (path.empty() ? "" : ".") + std::string(key);
     if (topic != Topic::none) subject = {topic, number};
     inside();
     std::tie(path, subject) = before;
   }
-  template <class L, class F> void list(const char* key, Topic topic, L& items, int, F each) {
-    for (std::size_t i = 0; i < items.size(); ++i)
-      group(fmt::format("{}.{}", key, i).c_str(), topic, static_cast<int>(i), [&] { each(items[i], i); });
+  void items(const char* key, Topic topic, ListRef all, int, bool, Each each) override {
+    for (std::size_t i = 0; i < all.size(); ++i)
+      group(fmt::format("{}.{}", key, i).c_str(), topic, static_cast<int>(i), [&] { each(i); });
   }
-  template <class L, class F> void parts(const char* key, L& items, int most, F each) {
-    list(key, Topic::none, items, most, each);
-  }
-  void extra(const char*, const char*, const char*, bool) {}
   // Kept in the file, but not typed as a field.
-  template <class F> void hidden(const char*, F) {}
-  template <class T> void freeText(const char*, T&) {}
-  template <class T> void points(const char*, T&, std::size_t) {}
-  template <class T> void bytes(const char*, T&) {}
+  void hidden(const char*, Inside) override {}
+  void freeText(const char*, std::string&) override {}
+  void points(const char*, Polyline&, std::size_t) override {}
+  void bytes(const char*, EmbeddedCopy&) override {}
 
 protected:
   std::string full(const char* key) const { return path.empty() ? key : path + "." + key; }
@@ -65,47 +62,47 @@ protected:
 
 class Lister : public Walker {
 public:
+  using Visitor::group;
   explicit Lister(LengthUnit documentUnit) : unit(documentUnit) {}
   std::vector<Decision> all;
 
-  void extra(const char* words, const char* on, const char* off, bool in) {
+  void extra(const char* words, const char* on, const char* off, bool in) override {
     all.back().extra = Extra{words, on, off, in};
   }
-  void length(const char* key, const char* label, double v, Limits l, bool applies = true) {
+  void length(const char* key, const char* label, double& v, Limits l, bool applies = true) override {
     add(key, label, DecisionKind::length, applies, v, formatLength(v, unit, 3), unit == LengthUnit::mm ? "mm" : "")
         .limits = l;
   }
-  void angle(const char* key, const char* label, double v, Limits l, bool applies = true) {
+  void angle(const char* key, const char* label, double& v, Limits l, bool applies = true) override {
     add(key, label, DecisionKind::angle, applies, v, formatNumber(v, 3), "°").limits = l;
   }
-  void fraction(const char* key, const char* label, double v, Limits l, bool applies = true) {
+  void fraction(const char* key, const char* label, double& v, Limits l, bool applies = true) override {
     add(key, label, DecisionKind::percent, applies, v, formatNumber(v * 100, 2), "% chord").limits = l;
   }
-  void number(const char* key, const char* label, double v, Limits l, bool applies = true) {
+  void number(const char* key, const char* label, double& v, Limits l, bool applies = true) override {
     add(key, label, DecisionKind::number, applies, v, formatNumber(v, 3), "").limits = l;
   }
-  void mass(const char* key, const char* label, double v, Limits l, bool applies = true) {
+  void mass(const char* key, const char* label, double& v, Limits l, bool applies = true) override {
     add(key, label, DecisionKind::mass, applies, v, formatNumber(v, 2), "g").limits = l;
   }
-  void count(const char* key, const char* label, int v, Limits l, bool applies = true) {
+  void count(const char* key, const char* label, int& v, Limits l, bool applies = true) override {
     add(key, label, DecisionKind::count, applies, v, std::to_string(v), "").limits = l;
   }
-  void flag(const char* key, const char* label, bool v, bool applies = true) {
+  void flag(const char* key, const char* label, bool& v, bool applies = true) override {
     add(key, label, DecisionKind::flag, applies, v, v ? "yes" : "no", "");
   }
-  void text(const char* key, const char* label, const std::string& v, bool applies = true) {
+  void text(const char* key, const char* label, std::string& v, bool applies = true) override {
     add(key, label, DecisionKind::text, applies, 0, v, "");
   }
-  template <class E>
-  void choice(const char* key, const char* label, const E& v, std::span<const Choice> names, bool applies = true) {
+  void chosen(const char* key, const char* label, std::size_t& v, std::span<const Choice> names, bool applies) override {
     Decision& d = add(key, label, DecisionKind::choice, applies, static_cast<double>(v), "", "");
     for (const Choice& c : names) d.choices.emplace_back(c.key, c.label);
-    d.text = d.choices[static_cast<std::size_t>(v)].second;
+    d.text = d.choices[v].second;
   }
-  void know(const Tables& own) {
+  void know(const Tables& own) override {
     for (const Shelf shelf : shelves) onShelves[static_cast<std::size_t>(shelf)] = own.namesOn(shelf);
   }
-  void listed(const char* key, const char* label, const std::string& v, Shelf shelf, bool applies = true) {
+  void listed(const char* key, const char* label, std::string& v, Shelf shelf, bool applies = true) override {
     Decision& d = add(key, label, DecisionKind::choice, applies, 0, v, "");
     d.shelf = shelf;
     for (const Tables::Name& m : onShelves[static_cast<std::size_t>(shelf)]) {
@@ -113,29 +110,29 @@ public:
       d.choices.emplace_back(m.key, m.label);
     }
   }
-  void digits(const char* key, const char* label, const std::string& v, bool applies) { text(key, label, v, applies); }
-  void stations(const char* key, const char* label, const std::vector<double>& v, bool applies) {
+  void digits(const char* key, const char* label, std::string& v, bool applies) override { text(key, label, v, applies); }
+  void stations(const char* key, const char* label, std::vector<double>& v, bool applies) override {
     add(key, label, DecisionKind::stations, applies, 0, stationsText(v, unit), "");
   }
-  void numbers(const char* key, const char* label, const std::vector<int>& v, bool applies = true) {
+  void numbers(const char* key, const char* label, std::vector<int>& v, bool applies = true) override {
     add(key, label, DecisionKind::numbers, applies, 0, numbersText(v), "");
   }
-  void outline(const char* key, const char* label, const Polyline& v, bool applies) {
+  void outline(const char* key, const char* label, Polyline& v, bool applies) override {
     add(key, label, DecisionKind::outline, applies, 0, outlineText(v, unit), "");
   }
-  void shares(const char* key, const char* label, const std::vector<double>& v, bool applies) {
+  void shares(const char* key, const char* label, std::vector<double>& v, bool applies) override {
     std::string text;
     for (double x : v) text += (text.empty() ? "" : "; ") + formatNumber(x, 4);
     add(key, label, DecisionKind::shares, applies, 0, text, "");
   }
-  void dihedral(const char* key, const Dihedral& v, double span, bool applies) {
-    const double rise = riseOf(v, span), deg = dihedralDeg(v, span);
+  void dihedral(const char* key, Dihedral& v, double span, bool applies) override {
+    double rise = riseOf(v, span), deg = dihedralDeg(v, span), above = span * std::cos(degToRad(deg));
     group(key, Topic::none, [&] {
       length("rise", "Rise of the tip", rise, Limits{-0.8 * span, 0.8 * span}, applies);
       all.back().follows = v.by != DihedralBy::rise;
       angle("angle", "To the horizontal", deg, Limits{-50, 50}, applies);
       all.back().follows = v.by != DihedralBy::angle;
-      length("projected", "Span from above", span * std::cos(degToRad(deg)), Limits{0.6 * span, span}, applies);
+      length("projected", "Span from above", above, Limits{0.6 * span, span}, applies);
       all.back().follows = v.by != DihedralBy::projected;
     });
   }
@@ -163,22 +160,23 @@ private:
 /// Sets the one decision whose path it is given, from text or from a number.
 class Setter : public Walker {
 public:
+  using Visitor::group;
   Setter(std::string_view wanted, LengthUnit documentUnit) : target(wanted), unit(documentUnit) {}
   std::optional<std::string> typed;
   double value = 0;
   bool found = false;
   std::optional<Problem> problem;
 
-  void length(const char* key, const char* label, double& v, Limits l, bool = true) {
+  void length(const char* key, const char* label, double& v, Limits l, bool = true) override {
     if (mine(key))
       set(
           v, label, l, [&](std::string_view t) { return parseLength(t, unit); },
           [&](double x) { return told(x, Quantity::length, unit); });
   }
-  void angle(const char* key, const char* label, double& v, Limits l, bool = true) {
+  void angle(const char* key, const char* label, double& v, Limits l, bool = true) override {
     if (mine(key)) set(v, label, l, parseNumber, [](double x) { return formatNumber(x, 2) + "°"; });
   }
-  void fraction(const char* key, const char* label, double& v, Limits l, bool = true) {
+  void fraction(const char* key, const char* label, double& v, Limits l, bool = true) override {
     const auto percent = [](std::string_view t) -> Result<double> {
       auto n = parseNumber(t);
       if (!n) return n;
@@ -186,13 +184,13 @@ public:
     };
     if (mine(key)) set(v, label, l, percent, [](double x) { return formatNumber(x * 100, 1) + " % chord"; });
   }
-  void number(const char* key, const char* label, double& v, Limits l, bool = true) {
+  void number(const char* key, const char* label, double& v, Limits l, bool = true) override {
     if (mine(key)) set(v, label, l, parseNumber, [](double x) { return formatNumber(x, 2); });
   }
-  void mass(const char* key, const char* label, double& v, Limits l, bool = true) {
+  void mass(const char* key, const char* label, double& v, Limits l, bool = true) override {
     if (mine(key)) set(v, label, l, parseMass, [](double x) { return formatNumber(x, 1) + " g"; });
   }
-  void count(const char* key, const char* label, int& v, Limits l, bool = true) {
+  void count(const char* key, const char* label, int& v, Limits l, bool = true) override {
     if (!mine(key)) return;
     double n = v;
     set(n, label, l, parseNumber, [](double x) { return formatNumber(x, 0); });
@@ -204,7 +202,7 @@ public:
     }
     if (!problem) v = static_cast<int>(n);
   }
-  void flag(const char* key, const char* label, bool& v, bool = true) {
+  void flag(const char* key, const char* label, bool& v, bool = true) override {
     if (!mine(key)) return;
     if (!typed) {
       v = value != 0;
@@ -216,7 +214,7 @@ public:
       problem = Problem{label, fmt::format("“{}”: answer yes or no.", typed->substr(0, 40))};
     }
   }
-  void text(const char* key, const char* label, std::string& v, bool = true) {
+  void text(const char* key, const char* label, std::string& v, bool = true) override {
     if (!mine(key)) return;
     if (!typed || typed->find_first_not_of(' ') == std::string::npos)
       problem = Problem{label, "A name is needed."};
@@ -225,18 +223,18 @@ public:
     else
       v = *typed;
   }
-  template <class E> void choice(const char* key, const char* label, E& v, std::span<const Choice> names, bool = true) {
+  void chosen(const char* key, const char* label, std::size_t& v, std::span<const Choice> names, bool) override {
     if (!mine(key)) return;
     for (std::size_t i = 0; i < names.size(); ++i)
       if (typed ? (*typed == names[i].key || *typed == names[i].label) : static_cast<std::size_t>(value) == i) {
-        v = static_cast<E>(i);
+        v = i;
         return;
       }
     problem = Problem{
         label, fmt::format("“{}” is not one of the choices.", typed ? typed->substr(0, 40) : formatNumber(value, 0))};
   }
-  void know(const Tables& rows) { own = &rows; }
-  void listed(const char* key, const char* label, std::string& v, Shelf shelf, bool = true) {
+  void know(const Tables& rows) override { own = &rows; }
+  void listed(const char* key, const char* label, std::string& v, Shelf shelf, bool = true) override {
     if (!mine(key)) return;
     for (const Tables::Name& m : own->namesOn(shelf))
       if (typed && (m.key == *typed || m.label == *typed)) {
@@ -246,7 +244,7 @@ public:
     problem = Problem{
         label, fmt::format("“{}” is not in the table of {}.", typed ? typed->substr(0, 40) : "", wordsOf(shelf))};
   }
-  void digits(const char* key, const char* label, std::string& v, bool) {
+  void digits(const char* key, const char* label, std::string& v, bool) override {
     if (!mine(key)) return;
     const auto naca = readNaca(typed.value_or(""));
     if (naca)
@@ -254,7 +252,7 @@ public:
     else
       problem = Problem{label, naca.problem().cause};
   }
-  void stations(const char* key, const char* label, std::vector<double>& v, bool) {
+  void stations(const char* key, const char* label, std::vector<double>& v, bool) override {
     if (!mine(key)) return;
     std::vector<double> all;
     for (const std::string& one : partsOf(typed.value_or(""))) {
@@ -271,7 +269,7 @@ public:
     else
       v = all;
   }
-  void outline(const char* key, const char* label, Polyline& v, bool) {
+  void outline(const char* key, const char* label, Polyline& v, bool) override {
     if (!mine(key)) return;
     Polyline all;
     for (const std::string& one : partsOf(typed.value_or(""))) {
@@ -295,7 +293,7 @@ public:
     else
       v = all;
   }
-  void shares(const char* key, const char* label, std::vector<double>& v, bool) {
+  void shares(const char* key, const char* label, std::vector<double>& v, bool) override {
     if (!mine(key)) return;
     std::vector<double> all;
     for (const std::string& one : partsOf(typed.value_or(""))) {
@@ -316,7 +314,7 @@ public:
     v = all;
   }
   /// Whole numbers from 1; an empty field is an empty list.
-  void numbers(const char* key, const char* label, std::vector<int>& v, bool = true) {
+  void numbers(const char* key, const char* label, std::vector<int>& v, bool = true) override {
     if (!mine(key)) return;
     std::vector<int> all;
     for (const std::string& one : partsOf(typed.value_or(""))) {
@@ -333,7 +331,7 @@ public:
     all.erase(std::unique(all.begin(), all.end()), all.end());
     v = all;
   }
-  void dihedral(const char* key, Dihedral& v, double span, bool) {
+  void dihedral(const char* key, Dihedral& v, double span, bool) override {
     group(key, Topic::none, [&] {
       double rise = riseOf(v, span), deg = dihedralDeg(v, span);
       const bool was = found;

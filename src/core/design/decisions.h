@@ -1,6 +1,7 @@
 // The decisions as a list that a person can read, type into and nudge: what the Decide panel and `decide` work on.
 #pragma once
-#include "core/design/describe.h"
+#include "core/design/design.h"
+#include "core/design/subject.h"
 #include "core/measure/result.h"
 
 namespace eup {

@@ -21,7 +21,7 @@ inline constexpr std::size_t mostNameLetters = 200, mostTextLetters = 4000;
 inline constexpr double farthestPoint = 1e7;
 inline constexpr double farthestRise = 20000; ///< mm, as far as a span
 
-/// All decisions of one panel.
+/// All decisions of one panel. What the compiler makes for it is made once, in design.cpp: it is used nearly everywhere.
 struct PanelDesign {
   Sections sections;
   Panel panel;
@@ -48,7 +48,14 @@ struct PanelDesign {
   Join join;
   Tip tip; ///< the wing's outermost panel only
   LeftHand left;
-  bool operator==(const PanelDesign&) const = default;
+
+  PanelDesign();
+  PanelDesign(const PanelDesign&);
+  PanelDesign(PanelDesign&&) noexcept;
+  PanelDesign& operator=(const PanelDesign&);
+  PanelDesign& operator=(PanelDesign&&) noexcept;
+  ~PanelDesign();
+  bool operator==(const PanelDesign&) const;
 };
 
 /// Which face of a skin lies up on its pattern.
@@ -239,7 +246,14 @@ struct Design {
   Balance balance;
   BenchPlan bench;
   Records records; ///< beside the decisions: no edit and no undo touches them
-  bool operator==(const Design&) const = default;
+
+  Design();
+  Design(const Design&);
+  Design(Design&&) noexcept;
+  Design& operator=(const Design&);
+  Design& operator=(Design&&) noexcept;
+  ~Design();
+  bool operator==(const Design&) const;
 
   PanelDesign& at(PanelId id) {
     return wings.at(static_cast<std::size_t>(id.wing)).panels.at(static_cast<std::size_t>(id.panel));

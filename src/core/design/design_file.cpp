@@ -3,6 +3,7 @@
 #include "core/design/design_migration.h"
 #include "core/design/tables.h"
 #include "core/files/bytes.h"
+#include "core/files/json.h"
 #include "core/files/json_bounds.h"
 #include "core/files/shipped.h"
 #include "core/measure/length_text.h"
@@ -10,13 +11,10 @@
 #include <algorithm>
 #include <cmath>
 #include <fmt/format.h>
-#include <nlohmann/json.hpp>
 #include <set>
 
 namespace eup {
 namespace {
-
-using Json = nlohmann::ordered_json;
 
 Json pointsToJson(const Polyline& line) {
   Json out = Json::array();
@@ -28,13 +26,12 @@ const char* keyOf(DihedralBy by) {
   return by == DihedralBy::rise ? "rise" : by == DihedralBy::angle ? "angleDeg" : "projected";
 }
 
-class Writer {
+class Writer : public Visitor {
 public:
+  using Visitor::group;
   Json root = Json::object();
 
-  template <class F> void group(const char* key, Topic, int, F inside) { group(key, Topic::none, inside); }
-  void extra(const char*, const char*, const char*, bool) {}
-  template <class F> void group(const char* key, Topic, F inside) {
+  void group(const char* key, Topic, int, Inside inside) override {
     if (!*key) return inside();
     Json* outer = at;
     at = &(*outer)[key];
@@ -42,58 +39,53 @@ public:
     inside();
     at = outer;
   }
-  template <class F> void hidden(const char* key, F inside) { group(key, Topic::none, inside); }
-  template <class L, class F> void list(const char* key, Topic, L& items, int, F each) {
+  void hidden(const char* key, Inside inside) override { group(key, Topic::none, inside); }
+  void items(const char* key, Topic, ListRef all, int, bool, Each each) override {
     Json* outer = at;
     Json array = Json::array();
-    for (auto& item : items) {
+    for (std::size_t i = 0; i < all.size(); ++i) {
       Json one = Json::object();
       at = &one;
-      each(item, array.size());
+      each(i);
       array.push_back(std::move(one));
     }
     at = outer;
     (*at)[key] = std::move(array);
   }
-  template <class L, class F> void parts(const char* key, L& items, int most, F each) {
-    list(key, Topic::none, items, most, each);
+  void length(const char* key, const char*, double& v, Limits, bool = true) override { (*at)[key] = v; }
+  void fraction(const char* key, const char*, double& v, Limits, bool = true) override { (*at)[key] = v; }
+  void number(const char* key, const char*, double& v, Limits, bool = true) override { (*at)[key] = v; }
+  void mass(const char* key, const char*, double& v, Limits, bool = true) override { (*at)[key] = v; }
+  void angle(const char* key, const char*, double& v, Limits, bool = true) override { (*at)[std::string(key) + "Deg"] = v; }
+  void count(const char* key, const char*, int& v, Limits, bool = true) override { (*at)[key] = v; }
+  void flag(const char* key, const char*, bool& v, bool = true) override { (*at)[key] = v; }
+  void text(const char* key, const char*, std::string& v, bool = true) override { (*at)[key] = v; }
+  void listed(const char* key, const char*, std::string& v, Shelf, bool = true) override { (*at)[key] = v; }
+  void chosen(const char* key, const char*, std::size_t& v, std::span<const Choice> names, bool) override {
+    (*at)[key] = names[v].key;
   }
-  void length(const char* key, const char*, double v, Limits, bool = true) { (*at)[key] = v; }
-  void fraction(const char* key, const char*, double v, Limits, bool = true) { (*at)[key] = v; }
-  void number(const char* key, const char*, double v, Limits, bool = true) { (*at)[key] = v; }
-  void mass(const char* key, const char*, double v, Limits, bool = true) { (*at)[key] = v; }
-  void angle(const char* key, const char*, double v, Limits, bool = true) { (*at)[std::string(key) + "Deg"] = v; }
-  void count(const char* key, const char*, int v, Limits, bool = true) { (*at)[key] = v; }
-  void flag(const char* key, const char*, bool v, bool = true) { (*at)[key] = v; }
-  void text(const char* key, const char*, const std::string& v, bool = true) { (*at)[key] = v; }
-  void know(const Tables&) {}
-  void listed(const char* key, const char*, const std::string& v, Shelf, bool = true) { (*at)[key] = v; }
-  template <class E> void choice(const char* key, const char*, const E& v, std::span<const Choice> names, bool = true) {
-    (*at)[key] = names[static_cast<std::size_t>(v)].key;
-  }
-  void stations(const char* key, const char*, const std::vector<double>& v, bool) { (*at)[key] = v; }
-  void numbers(const char* key, const char*, const std::vector<int>& v, bool = true) { (*at)[key] = v; }
-  void shares(const char* key, const char*, const std::vector<double>& v, bool) { (*at)[key] = v; }
-  void freeText(const char* key, const std::string& v) { (*at)[key] = v; }
-  void digits(const char* key, const char*, const std::string& v, bool) { (*at)[key] = v; }
-  void points(const char* key, const Polyline& v, std::size_t) { (*at)[key] = pointsToJson(v); }
-  void outline(const char* key, const char*, const Polyline& v, bool) { (*at)[key] = pointsToJson(v); }
-  void bytes(const char* key, const EmbeddedCopy& v) { (*at)[key] = toBase64(v.bytes()); }
-  void dihedral(const char* key, const Dihedral& v, double, bool) { (*at)[key] = Json{{keyOf(v.by), v.value}}; }
+  void stations(const char* key, const char*, std::vector<double>& v, bool) override { (*at)[key] = v; }
+  void numbers(const char* key, const char*, std::vector<int>& v, bool = true) override { (*at)[key] = v; }
+  void shares(const char* key, const char*, std::vector<double>& v, bool) override { (*at)[key] = v; }
+  void freeText(const char* key, std::string& v) override { (*at)[key] = v; }
+  void digits(const char* key, const char*, std::string& v, bool) override { (*at)[key] = v; }
+  void points(const char* key, Polyline& v, std::size_t) override { (*at)[key] = pointsToJson(v); }
+  void outline(const char* key, const char*, Polyline& v, bool) override { (*at)[key] = pointsToJson(v); }
+  void bytes(const char* key, EmbeddedCopy& v) override { (*at)[key] = toBase64(v.bytes()); }
+  void dihedral(const char* key, Dihedral& v, double, bool) override { (*at)[key] = Json{{keyOf(v.by), v.value}}; }
 
 private:
   Json* at = &root;
 };
 
-class Reader {
+class Reader : public Visitor {
 public:
+  using Visitor::group;
   explicit Reader(const Json& json) : at(&json) {}
   std::optional<Problem> problem;
   std::vector<std::string> notes;
 
-  template <class F> void group(const char* key, Topic, int, F inside) { group(key, Topic::none, inside); }
-  void extra(const char*, const char*, const char*, bool) {}
-  template <class F> void group(const char* key, Topic, F inside) {
+  void group(const char* key, Topic, int, Inside inside) override {
     if (!*key) return inside();
     const Json* found = take(key);
     if (!found) return;
@@ -101,74 +93,71 @@ public:
     descend(key, *found, inside);
   }
   /// A group that older files do not have.
-  template <class F> void hidden(const char* key, F inside) {
+  void hidden(const char* key, Inside inside) override {
     if (at->contains(key)) group(key, Topic::none, inside);
   }
-  template <class L, class F> void list(const char* key, Topic, L& items, int most, F each) {
+  void items(const char* key, Topic, ListRef all, int most, bool needed, Each each) override {
+    if (needed && at->contains(key) && (*at)[key].is_array() && (*at)[key].empty())
+      return refuse(key, "the list is empty: one is needed at least");
     const Json* found = take(key);
     if (!found) return;
     if (!found->is_array()) return refuse(key, "a list was expected");
     if (static_cast<int>(found->size()) > most)
       return refuse(key, fmt::format("{} are listed; there can be {}", found->size(), most));
-    items.clear();
+    all.resize(0);
     for (std::size_t i = 0; i < found->size(); ++i) {
-      items.emplace_back();
+      all.resize(i + 1);
       if (!(*found)[i].is_object())
         return refuse(fmt::format("{}/{}", key, i).c_str(), "a group of decisions was expected");
-      descend(fmt::format("{}/{}", key, i), (*found)[i], [&] { each(items.back(), i); });
+      descend(fmt::format("{}/{}", key, i), (*found)[i], [&] { each(i); });
     }
   }
-  template <class L, class F> void parts(const char* key, L& items, int most, F each) {
-    if (at->contains(key) && (*at)[key].is_array() && (*at)[key].empty())
-      return refuse(key, "the list is empty: one is needed at least");
-    list(key, Topic::none, items, most, each);
-  }
-  void length(const char* key, const char*, double& v, Limits l, bool = true) { real(key, v, l, "mm"); }
-  void fraction(const char* key, const char*, double& v, Limits l, bool = true) { real(key, v, l, "of the chord"); }
-  void number(const char* key, const char*, double& v, Limits l, bool = true) { real(key, v, l, ""); }
-  void mass(const char* key, const char*, double& v, Limits l, bool = true) { real(key, v, l, "g"); }
-  void angle(const char* key, const char*, double& v, Limits l, bool = true) {
+  void length(const char* key, const char*, double& v, Limits l, bool = true) override { real(key, v, l, "mm"); }
+  void fraction(const char* key, const char*, double& v, Limits l, bool = true) override { real(key, v, l, "of the chord"); }
+  void number(const char* key, const char*, double& v, Limits l, bool = true) override { real(key, v, l, ""); }
+  void mass(const char* key, const char*, double& v, Limits l, bool = true) override { real(key, v, l, "g"); }
+  void angle(const char* key, const char*, double& v, Limits l, bool = true) override {
     real((std::string(key) + "Deg").c_str(), v, l, "degrees");
   }
-  void count(const char* key, const char*, int& v, Limits l, bool = true) {
+  void count(const char* key, const char*, int& v, Limits l, bool = true) override {
     double n = v;
     real(key, n, l, "");
     if (n != std::floor(n)) mend(key, fmt::format("{} is no whole number", formatNumber(n, 3)), std::floor(n));
     v = static_cast<int>(std::floor(n));
   }
-  void flag(const char* key, const char*, bool& v, bool = true) {
+  void flag(const char* key, const char*, bool& v, bool = true) override {
     const Json* found = take(key);
     if (!found) return;
     if (!found->is_boolean()) return refuse(key, "true or false was expected");
     v = found->template get<bool>();
   }
-  void text(const char* key, const char*, std::string& v, bool = true) {
+  void text(const char* key, const char*, std::string& v, bool = true) override {
     const Json* found = take(key);
     if (!found) return;
     if (!found->is_string()) return refuse(key, "a text was expected");
     v = cut(key, found->template get_ref<const std::string&>(), mostNameLetters);
   }
-  void know(const Tables& rows) { own = &rows; }
-  void listed(const char* key, const char*, std::string& v, Shelf shelf, bool = true) {
+  void know(const Tables& rows) override { own = &rows; }
+  void listed(const char* key, const char*, std::string& v, Shelf shelf, bool = true) override {
     std::string name = v;
     text(key, "", name);
     if (!own->has(shelf, name)) return refuse(key, fmt::format("“{}” is not in the table of {}", name, wordsOf(shelf)));
     v = name;
   }
-  template <class E> void choice(const char* key, const char*, E& v, std::span<const Choice> names, bool = true) {
+  void chosen(const char* key, const char*, std::size_t& v, std::span<const Choice> names, bool) override {
     const Json* found = take(key);
     if (!found) return;
     std::string all;
     for (std::size_t i = 0; i < names.size(); ++i) {
       if (found->is_string() && found->template get_ref<const std::string&>() == names[i].key) {
-        v = static_cast<E>(i);
+        v = i;
         return;
       }
       all += (i ? ", " : "") + std::string(names[i].key);
     }
     refuse(key, "one of " + all + " was expected");
   }
-  void stations(const char* key, const char*, std::vector<double>& v, bool) {
+  void stations(const char* key, const char*, std::vector<double>& v, bool) override {
     const Json* found = take(key);
     if (!found) return;
     if (!found->is_array()) return refuse(key, "a list of numbers was expected");
@@ -181,7 +170,7 @@ public:
       v.push_back(s.template get<double>());
     }
   }
-  void shares(const char* key, const char*, std::vector<double>& v, bool) {
+  void shares(const char* key, const char*, std::vector<double>& v, bool) override {
     const Json* found = take(key);
     if (!found) return;
     std::vector<double> all;
@@ -195,7 +184,7 @@ public:
     if (const auto cause = wrongShares(all)) return refuse(key, *cause);
     v = all;
   }
-  void numbers(const char* key, const char*, std::vector<int>& v, bool = true) {
+  void numbers(const char* key, const char*, std::vector<int>& v, bool = true) override {
     const Json* found = take(key);
     if (!found) return;
     if (!found->is_array()) return refuse(key, "a list of rib numbers was expected, the root rib is 1");
@@ -211,20 +200,20 @@ public:
         v.push_back(static_cast<int>(n));
     }
   }
-  void freeText(const char* key, std::string& v) {
+  void freeText(const char* key, std::string& v) override {
     const Json* found = take(key);
     if (!found) return;
     if (!found->is_string()) return refuse(key, "a text was expected");
     v = cut(key, found->template get_ref<const std::string&>(), mostTextLetters);
   }
-  void digits(const char* key, const char*, std::string& v, bool) {
+  void digits(const char* key, const char*, std::string& v, bool) override {
     std::string typed = v;
     freeText(key, typed);
     const auto naca = readNaca(typed);
     if (!naca) return refuse(key, naca.problem().cause);
     v = naca.value().digits;
   }
-  void points(const char* key, Polyline& v, std::size_t most) {
+  void points(const char* key, Polyline& v, std::size_t most) override {
     const Json* found = take(key);
     if (!found) return;
     Polyline read;
@@ -232,21 +221,21 @@ public:
       return refuse(key, fmt::format("a list of at most {} points [x, y], each within 10 million, was expected", most));
     v = std::move(read);
   }
-  void outline(const char* key, const char*, Polyline& v, bool) {
+  void outline(const char* key, const char*, Polyline& v, bool) override {
     Polyline read = v;
     points(key, read, mostTipPoints);
     if (problem) return;
     if (const auto cause = wrongOutline(read)) return refuse(key, *cause);
     v = std::move(read);
   }
-  void bytes(const char* key, EmbeddedCopy& v) {
+  void bytes(const char* key, EmbeddedCopy& v) override {
     const Json* found = take(key);
     if (!found) return;
     const auto decoded = found->is_string() ? fromBase64(found->template get_ref<const std::string&>()) : std::nullopt;
     if (!decoded) return refuse(key, "a copy in base64 was expected: it is damaged");
     if (!decoded->empty()) v = EmbeddedCopy(*decoded);
   }
-  void dihedral(const char* key, Dihedral& v, double, bool) {
+  void dihedral(const char* key, Dihedral& v, double, bool) override {
     const Json* found = take(key);
     if (!found) return;
     if (!found->is_object() || found->size() != 1)

@@ -5,8 +5,6 @@
 namespace eup {
 namespace {
 
-using Json = nlohmann::ordered_json;
-
 /// What older files lack takes what a new wing had in version 8, whatever a new wing has today.
 Json freshDesign() {
   return Json::parse(shipped::newWingOfVersion8());

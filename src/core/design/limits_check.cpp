@@ -1,5 +1,4 @@
 #include "core/design/limits_check.h"
-#include "core/design/decisions.h"
 #include "core/design/describe.h"
 #include "core/files/bytes.h"
 #include "core/files/text_file.h"
@@ -11,77 +10,72 @@
 namespace eup {
 namespace {
 
-class Checker {
+class Checker : public Visitor {
 public:
+  using Visitor::group;
   std::optional<Problem> problem;
   std::size_t copies = 0; ///< bytes of them
 
-  template <class F> void group(const char* key, Topic, int, F inside) { group(key, Topic::none, inside); }
-  template <class F> void group(const char*, Topic, F inside) { inside(); }
-  template <class F> void hidden(const char*, F inside) { inside(); }
-  void extra(const char*, const char*, const char*, bool) {}
-  void know(const Tables& rows) { own = &rows; }
-  template <class L, class F> void list(const char* key, Topic, L& items, int most, F each) {
-    if (static_cast<int>(items.size()) > most)
-      refuse(key, fmt::format("{} of them; there can be {}", items.size(), most));
-    for (std::size_t i = 0; i < items.size() && !problem; ++i) each(items[i], i);
+  void group(const char*, Topic, int, Inside inside) override { inside(); }
+  void hidden(const char*, Inside inside) override { inside(); }
+  void know(const Tables& rows) override { own = &rows; }
+  void items(const char* key, Topic, ListRef all, int most, bool needed, Each each) override {
+    if (needed && all.size() == 0) refuse(key, "one is needed at least");
+    if (static_cast<int>(all.size()) > most) refuse(key, fmt::format("{} of them; there can be {}", all.size(), most));
+    for (std::size_t i = 0; i < all.size() && !problem; ++i) each(i);
   }
-  template <class L, class F> void parts(const char* key, L& items, int most, F each) {
-    if (items.empty()) refuse(key, "one is needed at least");
-    list(key, Topic::none, items, most, each);
-  }
-  void length(const char* key, const char* label, double v, Limits l, bool = true) { real(key, label, v, l, " mm"); }
-  void fraction(const char* key, const char* label, double v, Limits l, bool = true) {
+  void length(const char* key, const char* label, double& v, Limits l, bool = true) override { real(key, label, v, l, " mm"); }
+  void fraction(const char* key, const char* label, double& v, Limits l, bool = true) override {
     real(key, label, v, l, " of the chord");
   }
-  void number(const char* key, const char* label, double v, Limits l, bool = true) { real(key, label, v, l, ""); }
-  void mass(const char* key, const char* label, double v, Limits l, bool = true) { real(key, label, v, l, " g"); }
-  void angle(const char* key, const char* label, double v, Limits l, bool = true) { real(key, label, v, l, "°"); }
-  void count(const char* key, const char* label, int v, Limits l, bool = true) { real(key, label, v, l, ""); }
-  void flag(const char*, const char*, bool, bool = true) {}
-  void text(const char* key, const char* label, const std::string& v, bool = true) {
+  void number(const char* key, const char* label, double& v, Limits l, bool = true) override { real(key, label, v, l, ""); }
+  void mass(const char* key, const char* label, double& v, Limits l, bool = true) override { real(key, label, v, l, " g"); }
+  void angle(const char* key, const char* label, double& v, Limits l, bool = true) override { real(key, label, v, l, "°"); }
+  void count(const char* key, const char* label, int& v, Limits l, bool = true) override { real(key, label, v, l, ""); }
+  void flag(const char*, const char*, bool&, bool = true) override {}
+  void text(const char* key, const char* label, std::string& v, bool = true) override {
     if (!fits(v, mostNameLetters)) refuse(*label ? label : key, tooLong(mostNameLetters));
   }
-  void freeText(const char* key, const std::string& v) {
+  void freeText(const char* key, std::string& v) override {
     if (!fits(v, mostTextLetters)) refuse(key, tooLong(mostTextLetters));
   }
-  void listed(const char* key, const char* label, const std::string& v, Shelf shelf, bool = true) {
+  void listed(const char* key, const char* label, std::string& v, Shelf shelf, bool = true) override {
     if (own && !own->has(shelf, v)) refuse(*label ? label : key, fmt::format("“{}” is in no table", v));
   }
-  template <class E> void choice(const char* key, const char*, const E& v, std::span<const Choice> names, bool = true) {
-    if (static_cast<std::size_t>(v) >= names.size()) refuse(key, "none of the choices");
+  void chosen(const char* key, const char*, std::size_t& v, std::span<const Choice> names, bool) override {
+    if (v >= names.size()) refuse(key, "none of the choices");
   }
-  void stations(const char* key, const char* label, const std::vector<double>& v, bool) {
+  void stations(const char* key, const char* label, std::vector<double>& v, bool) override {
     if (v.size() > static_cast<std::size_t>(mostRibs))
       refuse(*label ? label : key, fmt::format("{} lengths; there can be {}", v.size(), mostRibs));
     for (const double x : v)
       if (!std::isfinite(x)) refuse(*label ? label : key, "a length is no number");
   }
-  void numbers(const char* key, const char* label, const std::vector<int>& v, bool = true) {
+  void numbers(const char* key, const char* label, std::vector<int>& v, bool = true) override {
     if (v.size() > static_cast<std::size_t>(mostRibs))
       refuse(*label ? label : key, fmt::format("{} numbers; there can be {}", v.size(), mostRibs));
     for (const int n : v)
       if (n < 1 || n > mostRibs) refuse(*label ? label : key, fmt::format("{} is no rib", n));
   }
-  void shares(const char*, const char* label, const std::vector<double>& v, bool) {
+  void shares(const char*, const char* label, std::vector<double>& v, bool) override {
     if (const auto cause = wrongShares(v)) refuse(label, *cause);
     for (const double x : v)
       if (!(x >= 0 && x <= mostShare)) refuse(label, "a share of lift is beyond its limits");
   }
-  void digits(const char*, const char* label, const std::string& v, bool) {
+  void digits(const char*, const char* label, std::string& v, bool) override {
     if (const auto naca = readNaca(v); !naca) refuse(label, naca.problem().cause);
   }
-  void points(const char* key, const Polyline& v, std::size_t most) {
+  void points(const char* key, Polyline& v, std::size_t most) override {
     if (v.size() > most) refuse(key, fmt::format("{} points; there can be {}", v.size(), most));
     for (const Point& p : v)
       if (!(std::abs(p.x()) < farthestPoint && std::abs(p.y()) < farthestPoint))
         refuse(key, "a point lies farther out than any plan");
   }
-  void outline(const char* key, const char* label, const Polyline& v, bool) {
+  void outline(const char* key, const char* label, Polyline& v, bool) override {
     if (const auto cause = wrongOutline(v)) refuse(*label ? label : key, *cause);
   }
-  void bytes(const char*, const EmbeddedCopy& v) { copies += v.bytes().size(); }
-  void dihedral(const char*, const Dihedral& v, double, bool) {
+  void bytes(const char*, EmbeddedCopy& v) override { copies += v.bytes().size(); }
+  void dihedral(const char*, Dihedral& v, double, bool) override {
     const Limits l = v.by == DihedralBy::angle  ? Limits{-50, 50}
                      : v.by == DihedralBy::rise ? Limits{-farthestRise, farthestRise}
                                                 : Limits{0, farthestRise};

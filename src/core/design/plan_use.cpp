@@ -1,6 +1,6 @@
 #include "core/design/plan_use.h"
 #include "core/design/decisions.h"
-#include "core/design/describe_shape.h"
+#include "core/design/describe.h"
 #include "core/design/panel_brief.h"
 #include "core/design/wing_edit.h"
 #include "core/measure/figure.h"

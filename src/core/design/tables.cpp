@@ -1,15 +1,13 @@
 #include "core/design/tables.h"
+#include "core/files/json.h"
 #include "core/files/json_bounds.h"
 #include "core/files/shipped.h"
 #include "core/measure/length_text.h"
 #include <algorithm>
 #include <fmt/format.h>
-#include <nlohmann/json.hpp>
 
 namespace eup {
 namespace {
-
-using Json = nlohmann::ordered_json;
 
 Result<std::string> textOf(const Json& row, const char* key, const std::string& place) {
   if (!row.contains(key) || !row[key].is_string()) return Problem{place, fmt::format("{}: a text was expected", key)};

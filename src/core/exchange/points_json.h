@@ -1,12 +1,12 @@
 // A chain of points as JSON: a list of pairs.
 #pragma once
+#include "core/files/json.h"
 #include "core/geometry/point.h"
-#include <nlohmann/json.hpp>
 
 namespace eup {
 
-inline nlohmann::ordered_json pointsOf(const Polyline& line) {
-  nlohmann::ordered_json out = nlohmann::ordered_json::array();
+inline Json pointsOf(const Polyline& line) {
+  Json out = Json::array();
   for (const Point& p : line) out.push_back({p.x(), p.y()});
   return out;
 }

@@ -1,12 +1,10 @@
 #include "core/exchange/report.h"
 #include "core/exchange/points_json.h"
+#include "core/files/json.h"
 #include <fmt/format.h>
-#include <nlohmann/json.hpp>
 
 namespace eup {
 namespace {
-
-using Json = nlohmann::ordered_json;
 
 std::string quotedCell(const std::string& cell) {
   if (cell.find_first_of(",\"\r\n") == std::string::npos) return cell;

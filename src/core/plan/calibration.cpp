@@ -1,9 +1,9 @@
 #include "core/plan/calibration.h"
+#include "core/geometry/solve.h"
 #include "core/measure/length_text.h"
 #include "core/measure/units.h"
 #include <algorithm>
 #include <cmath>
-#include <Eigen/Dense>
 #include <fmt/format.h>
 
 namespace eup {
@@ -24,13 +24,16 @@ Seen seenBy(const std::vector<Point>& ways) {
     const Point u = ways[i].normalized();
     full.row(static_cast<Eigen::Index>(i)) << u.x() * u.x(), u.y() * u.y(), 2 * u.x() * u.y();
   }
-  const auto weakest = [&](Eigen::Index columns) {
-    const Eigen::VectorXd s = full.leftCols(columns).jacobiSvd().singularValues();
-    return full.rows() < columns ? 0.0 : s(columns - 1) / s(0);
+  const Eigen::Matrix3d square = full.transpose() * full;
+  // Of the first two columns, and of all three: the least singular value over the largest.
+  const auto share = [&](Eigen::Index columns, double least, double most) {
+    return full.rows() < columns || least <= 0 ? 0.0 : std::sqrt(least / most);
   };
+  const MainAxes two = mainAxes(square.topLeftCorner<2, 2>());
+  const Eigen::Vector3d three = eigenvaluesOf(square);
   constexpr double enough = 0.15; // about 20° between the directions
-  if (weakest(3) > enough) return Seen::twoScalesSkew;
-  return weakest(2) > enough ? Seen::twoScales : Seen::oneScale;
+  if (share(3, three(0), three(2)) > enough) return Seen::twoScalesSkew;
+  return share(2, two.least, two.most) > enough ? Seen::twoScales : Seen::oneScale;
 }
 
 /// Gauss and Newton on |T d| − L with T = [p k; 0 q]; as many of p, q, k as are seen.
@@ -52,7 +55,7 @@ Eigen::Matrix2d fitted(const std::vector<Point>& ways, const std::vector<double>
       slope(i, 1) = t.y() * d.y() / l;
       if (unknowns == 3) slope(i, 2) = t.x() * d.y() / l;
     }
-    const Eigen::VectorXd step = slope.colPivHouseholderQr().solve(off);
+    const Eigen::VectorXd step = leastSquares(slope, off);
     p -= step(0), q -= step(1);
     if (unknowns == 3) k -= step(2);
     if (step.norm() < 1e-14) break;
@@ -94,7 +97,7 @@ Result<Eigen::Matrix3d> perspective(const PlanSheet& s) {
     a.row(2 * i + 1) << 0, 0, 0, p.x(), p.y(), 1, -m.y() * p.x(), -m.y() * p.y();
     b(2 * i) = m.x(), b(2 * i + 1) = m.y();
   }
-  const Eigen::Matrix<double, 8, 1> h = a.colPivHouseholderQr().solve(b);
+  const Eigen::VectorXd h = leastSquares(a, b);
   Eigen::Matrix3d map;
   map << h(0), h(1), h(2), h(3), h(4), h(5), h(6), h(7), 1;
   Eigen::Matrix3d scale = Eigen::Matrix3d::Identity();

@@ -1,8 +1,8 @@
 #include "core/plan/ink.h"
+#include "core/geometry/solve.h"
 #include "core/measure/units.h"
 #include <algorithm>
 #include <cmath>
-#include <Eigen/Dense>
 
 namespace eup {
 namespace {
@@ -73,9 +73,9 @@ std::optional<Arm> armFrom(const Ink& ink, const Point& c, double angle, double 
     for (const Point& m : middles) mean += m / static_cast<double>(middles.size());
     Eigen::Matrix2d spread = Eigen::Matrix2d::Zero();
     for (const Point& m : middles) spread += (m - mean) * (m - mean).transpose();
-    const Eigen::SelfAdjointEigenSolver<Eigen::Matrix2d> axes(spread);
-    const Point axis = axes.eigenvectors().col(1);
-    if (std::sqrt(axes.eigenvalues()(0) / static_cast<double>(middles.size())) > 0.8) return {}; // no straight stretch
+    const MainAxes axes = mainAxes(spread);
+    const Point axis = axes.way;
+    if (std::sqrt(axes.least / static_cast<double>(middles.size())) > 0.8) return {}; // no straight stretch
     way = axis.dot(way) < 0 ? Point(-axis) : axis;
     if (round == 1) return Arm{mean, way};
   }
@@ -119,9 +119,9 @@ std::optional<Point> meeting(const std::vector<Arm>& arms) {
     a += square;
     b += square * arm.at;
   }
-  const Eigen::SelfAdjointEigenSolver<Eigen::Matrix2d> axes(a);
-  if (axes.eigenvalues()(0) < 0.12 * axes.eigenvalues()(1)) return {};
-  return Point(a.ldlt().solve(b));
+  const MainAxes axes = mainAxes(a);
+  if (axes.least < 0.12 * axes.most) return {};
+  return Point(symmetricSolution(a, Eigen::VectorXd(b)));
 }
 
 /// Circles about a guess that moves to where the arms meet, until it stays.
@@ -186,8 +186,8 @@ std::optional<Snap> snap(const Raster& raster, const Point& pixel, double reach)
     if (sum < 1e-9) return {};
     mean /= sum;
     spread = spread / sum - mean * mean.transpose();
-    const Eigen::SelfAdjointEigenSolver<Eigen::Matrix2d> axes(spread);
-    const Point way = axes.eigenvectors().col(1), across(-way.y(), way.x());
+    const MainAxes axes = mainAxes(spread);
+    const Point way = axes.way, across(-way.y(), way.x());
     direction = std::atan2(way.y(), way.x());
     // Square to the line through where the reader pointed, so that the place along it stays the reader's own.
     const Point foot = p + way * (pixel - p).dot(way);

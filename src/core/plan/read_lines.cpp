@@ -1,7 +1,7 @@
 #include "core/plan/read_lines.h"
+#include "core/geometry/solve.h"
 #include <algorithm>
 #include <cmath>
-#include <Eigen/Dense>
 #include <map>
 
 namespace eup {
@@ -47,7 +47,7 @@ Bent bentAt(const std::vector<AtRib>& p, double knee) {
     m.row(i) << 1, r.t, std::max(0.0, r.t - knee);
     x(i) = r.x;
   }
-  const Eigen::Vector3d c = m.colPivHouseholderQr().solve(x);
+  const Eigen::Vector3d c = leastSquares(m, x);
   const Eigen::VectorXd off = m * c - x;
   return {knee, c(2), std::sqrt(off.squaredNorm() / static_cast<double>(n)), off.cwiseAbs().maxCoeff(), c(1)};
 }
@@ -63,7 +63,7 @@ double offParabola(const std::vector<AtRib>& p) {
     m.row(i) << 1, r.t / scale, r.t * r.t / (scale * scale);
     x(i) = r.x;
   }
-  return std::sqrt((m * m.colPivHouseholderQr().solve(x) - x).squaredNorm() / static_cast<double>(n));
+  return std::sqrt((m * leastSquares(m, x) - x).squaredNorm() / static_cast<double>(n));
 }
 
 } // namespace

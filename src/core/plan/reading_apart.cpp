@@ -1,5 +1,6 @@
 #include "core/plan/reading_apart.h"
 #include "core/files/bytes.h"
+#include "core/files/json.h"
 #include <array>
 #include <cerrno>
 #include <chrono>
@@ -8,7 +9,6 @@
 #include <fcntl.h>
 #include <fmt/format.h>
 #include <fstream>
-#include <nlohmann/json.hpp>
 #include <optional>
 #include <poll.h>
 #include <spawn.h>

@@ -1,7 +1,7 @@
 #include "core/section/traced_section.h"
+#include "core/geometry/solve.h"
 #include <algorithm>
 #include <cmath>
-#include <Eigen/Dense>
 #include <fmt/format.h>
 
 namespace eup {
@@ -25,7 +25,7 @@ public:
   }
   void solve(double lambda) {
     constexpr double floorLambda = 1e-9; // keeps stretches without points determined
-    weights = (normal + (lambda + floorLambda) * penalty).ldlt().solve(right);
+    weights = symmetricSolution(normal + (lambda + floorLambda) * penalty, right);
   }
   double operator()(double u) const {
     const auto [first, b] = basis(u);
@@ -142,8 +142,8 @@ Result<PlacedTrace> placeTrace(const TracedSection& traced) {
   for (const Point& p : all) centre += p / static_cast<double>(all.size());
   Eigen::Matrix2d spread = Eigen::Matrix2d::Zero();
   for (const Point& p : all) spread += (p - centre) * (p - centre).transpose();
-  const Eigen::SelfAdjointEigenSolver<Eigen::Matrix2d> axes(spread);
-  const Point axis = axes.eigenvectors().col(1), side(-axis.y(), axis.x());
+  const MainAxes axes = mainAxes(spread);
+  const Point axis = axes.way, side(-axis.y(), axis.x());
   const auto along = [&](const Polyline& line) {
     Polyline out;
     for (const Point& p : line) out.emplace_back((p - centre).dot(axis), (p - centre).dot(side));

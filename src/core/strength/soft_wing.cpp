@@ -1,8 +1,8 @@
 #include "core/strength/soft_wing.h"
+#include "core/geometry/solve.h"
 #include "core/strength/spar_strength.h"
 #include <algorithm>
 #include <cmath>
-#include <Eigen/Dense>
 
 namespace eup {
 namespace {
@@ -56,14 +56,14 @@ double speedAt(double pressure) {
 
 /// The least q > 0 at which the twist has no end.
 std::optional<double> divergenceOf(const Equations& e) {
-  const Eigen::MatrixXd m = e.stiffness.ldlt().solve(e.lift);
-  const double most = m.eigenvalues().real().maxCoeff();
+  const Eigen::MatrixXd m = symmetricSolution(e.stiffness, e.lift);
+  const double most = largestEigenvalue(m);
   return most > 0 ? std::optional(1 / most) : std::nullopt;
 }
 
 /// Rolling moment per rad of aileron, per MPa.
 double rollAt(const Equations& e, double q) {
-  const Eigen::VectorXd twist = (e.stiffness - q * e.lift).partialPivLu().solve(q * e.flap);
+  const Eigen::VectorXd twist = squareSolution(e.stiffness - q * e.lift, q * e.flap);
   return e.rollOfFlap + e.roll.dot(twist);
 }
 
@@ -119,7 +119,7 @@ SoftWing softWing(std::span<const TwistStrip> strips, double slope, double diveS
   for (const double y : out.at) out.torque.push_back(sectionTorque(strips, diveSpeed, y));
   if (!divergence || q < *divergence) {
     out.twist.assign(out.at.size(), 0);
-    const Eigen::VectorXd twist = (e.stiffness - q * e.lift).partialPivLu().solve(q * e.own);
+    const Eigen::VectorXd twist = squareSolution(e.stiffness - q * e.lift, q * e.own);
     for (std::size_t i = 0; i < strips.size(); ++i) out.twist[i + 1] = twist(static_cast<Eigen::Index>(i));
   }
   if (e.rollOfFlap <= 0) return out;

@@ -1,8 +1,8 @@
 #include "core/strength/space_frame.h"
+#include "core/geometry/solve.h"
 #include <algorithm>
 #include <cmath>
 #include <Eigen/Geometry>
-#include <Eigen/SparseCholesky>
 #include <numeric>
 #include <optional>
 
@@ -49,16 +49,6 @@ EndStiffness stiffnessOf(const MemberStuff& m, double length, const Matrix3& own
   symmetric(k.atB, p, pb - q, b.transpose() * pb - bq - bq.transpose() + s);
   k.between << -p, -pa - q, q.transpose() - pb.transpose(), qa - b.transpose() * pa - bq + w;
   return k;
-}
-
-/// Nothing where something moves without resistance.
-template <class Ordering>
-std::optional<Eigen::VectorXd> solved(const Eigen::SparseMatrix<double>& stiffness, const Eigen::VectorXd& load) {
-  const Eigen::SimplicialLDLT<Eigen::SparseMatrix<double>, Eigen::Lower, Ordering> solver(stiffness);
-  if (solver.info() != Eigen::Success) return std::nullopt;
-  const Eigen::VectorXd d = solver.vectorD();
-  if (d.minCoeff() <= 1e-12 * d.maxCoeff()) return std::nullopt;
-  return Eigen::VectorXd(solver.solve(load));
 }
 
 } // namespace
@@ -191,9 +181,7 @@ Result<Done> SpaceFrame::solve() {
   if (count == 0) return Done{};
   // A net of many crossing ribs has no narrow band: there an ordering that follows the net costs far less.
   constexpr std::size_t narrow = 1500; // nodes
-  const std::optional<Eigen::VectorXd> answer = nodes.size() <= narrow
-                                                    ? solved<Eigen::NaturalOrdering<int>>(stiffness, load)
-                                                    : solved<Eigen::AMDOrdering<int>>(stiffness, load);
+  const std::optional<Eigen::VectorXd> answer = sparseSolution(stiffness, load, nodes.size() <= narrow);
   if (!answer) return Problem{"frame", "something in it moves without resistance"};
   const Eigen::VectorXd& x = *answer;
   for (std::size_t i = 0; i < nodes.size(); ++i)

@@ -1,7 +1,7 @@
 #include "core/strength/struts.h"
+#include "core/geometry/solve.h"
 #include "core/strength/bay_checks.h"
 #include <algorithm>
-#include <Eigen/Dense>
 #include <fmt/format.h>
 #include <functional>
 #include <numbers>
@@ -95,9 +95,9 @@ std::optional<Solved> solved(const Group& g, const std::vector<Member>& members,
     if (pin[g.wings[i]] >= 0) b(pin[g.wings[i]]) = -roots[i];
   Solved out{std::vector<double>(g.struts.size(), 0.0), std::vector<double>(g.wings.size(), 0.0)};
   if (rows == 0) return out;
-  const Eigen::FullPivLU<Eigen::MatrixXd> lu(a);
-  if (!lu.isInvertible()) return std::nullopt;
-  const Eigen::VectorXd x = lu.solve(b);
+  const std::optional<Eigen::VectorXd> found = regularSolution(a, b);
+  if (!found) return std::nullopt;
+  const Eigen::VectorXd& x = *found;
   for (std::size_t i = 0; i < g.struts.size(); ++i)
     if (row[g.struts[i]] >= 0) out.forces[i] = x(row[g.struts[i]]);
   for (std::size_t i = 0; i < g.wings.size(); ++i)

@@ -1,18 +1,16 @@
 #include "core/work/bench_report.h"
 #include "core/bench/progress.h"
 #include "core/files/bytes.h"
+#include "core/files/json.h"
 #include "core/work/as_read.h"
 #include "core/work/steps.h"
 #include <algorithm>
 #include <fmt/format.h>
-#include <nlohmann/json.hpp>
 #include <pugixml.hpp>
 #include <sstream>
 
 namespace eup {
 namespace {
-
-using Json = nlohmann::ordered_json;
 
 const char* label(LogKind kind) {
   return logKindChoices[static_cast<std::size_t>(kind)].label.data();

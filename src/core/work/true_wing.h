@@ -27,7 +27,13 @@ namespace eup {
 
 /// One panel of the right half: trade by trade, in the order in which it follows.
 struct TruePanel {
-  TruePanel(PanelBrief brief, PanelShape of) : design(std::move(brief)), shape(std::move(of)) {}
+  // What the compiler makes for it is made once, in true_wing.cpp: it is used nearly everywhere.
+  TruePanel(PanelBrief brief, PanelShape of);
+  TruePanel(const TruePanel&);
+  TruePanel(TruePanel&&) noexcept;
+  TruePanel& operator=(const TruePanel&);
+  TruePanel& operator=(TruePanel&&) noexcept;
+  ~TruePanel();
 
   PanelBrief design; ///< what it follows from
   PanelShape shape;
@@ -60,6 +66,13 @@ struct OtherHand {
 
 /// One wing: its panels from the middle outwards, and what only all of them together have.
 struct WholeWing {
+  WholeWing();
+  WholeWing(const WholeWing&);
+  WholeWing(WholeWing&&) noexcept;
+  WholeWing& operator=(const WholeWing&);
+  WholeWing& operator=(WholeWing&&) noexcept;
+  ~WholeWing();
+
   std::vector<TruePanel> panels;
   Planform planform;
   double effectiveDihedral = 0;    ///< rad
@@ -85,6 +98,13 @@ inline Planform bothHands(const WholeWing& w) {
 }
 
 struct TrueWing {
+  TrueWing();
+  TrueWing(const TrueWing&);
+  TrueWing(TrueWing&&) noexcept;
+  TrueWing& operator=(const TrueWing&);
+  TrueWing& operator=(TrueWing&&) noexcept;
+  ~TrueWing();
+
   Design design;   ///< what it follows from
   JudgedPlan plan; ///< the paper plan, as far as it was read
   std::vector<WholeWing> wings;

@@ -1,13 +1,11 @@
 // The description of ribs, riblets, sheet, strips and edges (see describe.h).
-#pragma once
-#include "core/design/design.h"
-#include "core/design/subject.h"
+#include "core/design/describe.h"
 #include <optional>
 
 namespace eup {
 
 /// What a skin is of and where it ends, unless that is settled.
-template <class S, class V> void describeSheetRun(S& s, V& v, bool any, bool ends = true) {
+template <class S> static void describeSheetRun(S& s, Visitor& v, bool any, bool ends = true) {
   v.length("thickness", "Sheet thickness", s.thickness, Limits{0.2, 20}, any);
   v.choice("to", "It ends at", s.to, std::span(sheetToChoices), any && ends);
   v.fraction("fraction", "Sheet edge", s.fraction, Limits{0.02, 1}, any && ends && s.to == SheetTo::fraction);
@@ -24,14 +22,14 @@ template <class S, class V> void describeSheetRun(S& s, V& v, bool any, bool end
 }
 
 /// Ribs that a skin is joined on, above and below.
-template <class S, class V> void describeJoints(S& s, V& v) {
+template <class S> static void describeJoints(S& s, Visitor& v) {
   v.numbers("joints", "Joined on ribs, top", s.joints, s.top);
   v.extra("ribs that the top is joined on", "3", "", !s.joints.empty());
   v.numbers("jointsBelow", "Joined on ribs, below", s.jointsBelow, s.bottom);
   v.extra("ribs that it is joined on below", "3", "", !s.jointsBelow.empty());
 }
 
-template <class P, class V> void describeFrame(P& p, V& v) {
+void describeFrame(PanelDesign& p, Visitor& v) {
   v.group("", Topic::panel, [&] { v.choice("built", "Built of", p.built, std::span(builtChoices)); });
   v.group("sheet", Topic::sheetPanel, [&] {
     auto& s = p.sheet;

@@ -1,14 +1,10 @@
 // The description of a panel's shape: sections, outline, tip (see describe.h).
-#pragma once
-#include "core/design/design.h"
-#include "core/design/subject.h"
+#include "core/design/describe.h"
 #include <optional>
 
 namespace eup {
 
-/// Why points cannot be a tip's outline; nothing when they can. It runs from LE to TE beyond the tip rib, and may lie
-/// before or behind it.
-inline std::optional<std::string> wrongOutline(const Polyline& line) {
+std::optional<std::string> wrongOutline(const Polyline& line) {
   if (line.empty() || line.size() > static_cast<std::size_t>(mostTipPoints))
     return "an outline has 1 to " + std::to_string(mostTipPoints) + " places between its ends";
   for (const Point& p : line)
@@ -18,7 +14,7 @@ inline std::optional<std::string> wrongOutline(const Polyline& line) {
 }
 
 /// A section's source and its steps.
-template <class S, class V> void describeSection(S& s, V& v) {
+template <class S> static void describeSection(S& s, Visitor& v) {
   using enum SectionKind;
   auto& n = s.drawn;
   const bool flat = s.kind == flatUnderside, plate = s.kind == flatPlate, curved = s.kind == curvedPlate;
@@ -61,17 +57,7 @@ template <class S, class V> void describeSection(S& s, V& v) {
   });
 }
 
-/// Where a panel stands in its wing, as far as that decides what has a say.
-struct PanelPlace {
-  std::optional<std::size_t> sparsInside; ///< how many spars the panel inside it has; nothing for the innermost
-  bool outermost = true;
-  bool mirrored = true;
-  bool innermost() const { return !sparsInside; }
-  /// What its span is called: the wing's own while it is the only one.
-  const char* spanName() const { return !innermost() || !outermost ? "Panel span" : mirrored ? "Half span" : "Span"; }
-};
-
-template <class P, class V> void describeShape(P& p, const PanelPlace& place, V& v) {
+void describeShape(PanelDesign& p, const PanelPlace& place, Visitor& v) {
   const bool innermost = place.innermost();
   v.group("sections", Topic::none, [&] {
     v.group("root", Topic::rootSection, [&] { describeSection(p.sections.root, v); });
@@ -91,7 +77,7 @@ template <class P, class V> void describeShape(P& p, const PanelPlace& place, V&
   });
 }
 
-template <class P, class V> void describeLeftHand(P& p, const PanelPlace& place, V& v) {
+void describeLeftHand(PanelDesign& p, const PanelPlace& place, Visitor& v) {
   v.group("left", Topic::leftHand, [&] {
     auto& l = p.left;
     const bool on = place.mirrored && l.differs;
@@ -104,7 +90,7 @@ template <class P, class V> void describeLeftHand(P& p, const PanelPlace& place,
   });
 }
 
-template <class P, class V> void describeTip(P& p, const PanelPlace& place, V& v) {
+void describeTip(PanelDesign& p, const PanelPlace& place, Visitor& v) {
   v.group("tip", Topic::tip, [&] {
     using enum TipKind;
     auto& t = p.tip;

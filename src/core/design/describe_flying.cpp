@@ -1,13 +1,10 @@
 // The description of what loads the wings (see describe.h).
-#pragma once
-#include "core/design/design.h"
-#include "core/design/subject.h"
+#include "core/design/describe.h"
 #include <optional>
 
 namespace eup {
 
-/// Why a table of lift cannot be one; nothing when it can.
-inline std::optional<std::string> wrongShares(const std::vector<double>& table) {
+std::optional<std::string> wrongShares(const std::vector<double>& table) {
   if (table.size() < 2 || table.size() > static_cast<std::size_t>(mostShares))
     return "a table of lift has 2 to " + std::to_string(mostShares) + " numbers, root first";
   if (!std::any_of(table.begin(), table.end(), [](double x) { return x > 0; })) return "some lift must be in it";
@@ -15,14 +12,14 @@ inline std::optional<std::string> wrongShares(const std::vector<double>& table) 
 }
 
 /// Whether the main wing has an aileron; then none is only thought of.
-inline bool hasAileron(const Design& d) {
+static bool hasAileron(const Design& d) {
   for (const PanelDesign& p : d.wings.front().panels)
     for (const Surface& s : p.surfaces)
       if (rolls(s.kind)) return true;
   return false;
 }
 
-template <class D, class V> void describeFlying(D& d, V& v) {
+void describeFlying(Design& d, Visitor& v) {
   v.group("flying", Topic::loads, [&] {
     v.mass("mass", "Model mass", d.flying.mass, Limits{0.1, 100000});
     auto& f = d.flying;

@@ -1,14 +1,12 @@
 // The description of a paper plan's readings (see describe.h).
-#pragma once
-#include "core/design/design.h"
-#include "core/design/subject.h"
+#include "core/design/describe.h"
 #include "core/plan/plan_image.h"
 #include <optional>
 
 namespace eup {
 
 /// The plan is saved like every decision, but read and edited on its own stage rather than as a list of fields.
-template <class P, class V> void describePlan(P& plan, V& v) {
+void describePlan(Plan& plan, Visitor& v) {
   v.list("sheets", Topic::none, plan.sheets, mostSheets, [&](auto& s, std::size_t) {
     v.text("name", "Name", s.name);
     v.freeText("file", s.file);

@@ -1,12 +1,9 @@
 // The description of what holds a wing to its fuselage: struts, wires, posts (see describe.h).
-#pragma once
-#include "core/design/design.h"
-#include "core/design/subject.h"
-#include <span>
+#include "core/design/describe.h"
 
 namespace eup {
 
-template <class W, class V> void describeHolding(W& w, V& v) {
+void describeHolding(Wing& w, Visitor& v) {
   const bool on = mirrored(w);
   v.list("struts", Topic::strut, w.struts, mostStruts, [&](auto& s, std::size_t) {
     const bool strip = s.shape == CapShape::strip;

@@ -1,13 +1,10 @@
 // The description of a join: dihedral, braces, joiner, setting up (see describe.h).
-#pragma once
-#include "core/design/describe_shape.h"
-#include "core/design/design.h"
-#include "core/design/subject.h"
+#include "core/design/describe.h"
 #include <optional>
 
 namespace eup {
 
-template <class P, class V> void describeJoin(P& p, const PanelPlace& place, V& v) {
+void describeJoin(PanelDesign& p, const PanelPlace& place, Visitor& v) {
   const bool innermost = place.innermost();
   v.group("join", Topic::none, [&] {
     auto& j = p.join;

@@ -1,12 +1,9 @@
 // The description of runs, lightening holes and hard points (see describe.h).
-#pragma once
-#include "core/design/design.h"
-#include "core/design/subject.h"
-#include <span>
+#include "core/design/describe.h"
 
 namespace eup {
 
-template <class P, class V> void describeFittings(P& p, V& v) {
+void describeFittings(PanelDesign& p, Visitor& v) {
   v.group("lightening", Topic::lightening, [&] {
     auto& l = p.lightening;
     const bool on = p.built == Built::ribs && p.ribs.make != RibMake::sticks, bored = on && l.bored;

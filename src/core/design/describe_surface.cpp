@@ -1,12 +1,9 @@
 // The description of surfaces on hinges (see describe.h).
-#pragma once
-#include "core/design/design.h"
-#include "core/design/subject.h"
-#include <span>
+#include "core/design/describe.h"
 
 namespace eup {
 
-template <class S, class V> void describeHinge(S& s, V& v) {
+template <class S> static void describeHinge(S& s, Visitor& v) {
   const bool line = !s.whole(), mm = line && s.by == HingeBy::fromTail, parts = s.partsRibs();
   v.choice("by", "Hinge line by", s.by, std::span(hingeByChoices), line);
   v.fraction("chordFrom", line ? "Hinge, inner end" : "Axis, inner end", s.chordFrom, Limits{0.02, 0.97}, !mm);
@@ -18,7 +15,7 @@ template <class S, class V> void describeHinge(S& s, V& v) {
   v.choice("nose", "Its front is", s.nose, std::span(surfaceNoseChoices), parts);
 }
 
-template <class S, class V> void describeTravel(S& s, V& v) {
+template <class S> static void describeTravel(S& s, Visitor& v) {
   const bool mm = s.travelIn == TravelIn::millimetres;
   v.choice("travelIn", "Travel in", s.travelIn, std::span(travelInChoices));
   v.angle("up", "Up", s.upDeg, Limits{0, 85}, !mm);
@@ -29,7 +26,7 @@ template <class S, class V> void describeTravel(S& s, V& v) {
   v.length("weightArm", "Counterweight ahead by", s.weightArm, Limits{1, 500});
 }
 
-template <class S, class V> void describeMake(S& s, V& v) {
+template <class S> static void describeMake(S& s, Visitor& v) {
   const bool parts = s.partsRibs(), facing = parts && (s.wingFacing > 0 || s.facing > 0);
   const bool own = parts && (s.built == SurfaceBuilt::solid || s.built == SurfaceBuilt::skinned), ribs = parts && !own;
   v.choice("built", "It is made", s.built, std::span(surfaceBuiltChoices), parts);
@@ -52,7 +49,7 @@ template <class S, class V> void describeMake(S& s, V& v) {
   v.length("plateChord", "Plate, along the chord", s.plateChord, Limits{3, 500}, s.plateLike());
 }
 
-template <class S, class V> void describeHinges(S& s, V& v) {
+template <class S> static void describeHinges(S& s, Visitor& v) {
   auto& h = s.hinges;
   const bool on = !s.whole();
   v.count("count", "Hinges, 0 by the rule", h.count, Limits{0, 40}, on);
@@ -65,7 +62,7 @@ template <class S, class V> void describeHinges(S& s, V& v) {
   v.listed("material", "Blocks of", h.material, Shelf::material, on && h.block > 0);
 }
 
-template <class S, class V> void describeDrive(S& s, const PanelPlace& place, V& v) {
+template <class S> static void describeDrive(S& s, const PanelPlace& place, Visitor& v) {
   auto& d = s.drive;
   const bool on = d.by != MovedBy::nothing, horn = on && d.by != MovedBy::torqueRod;
   v.choice("by", "Moved by", d.by, std::span(movedByChoices));
@@ -91,7 +88,7 @@ template <class S, class V> void describeDrive(S& s, const PanelPlace& place, V&
   v.length("joinLeg", "Then aft by", d.joinLeg, Limits{1, 1000}, wire);
 }
 
-template <class S, class V> void describeSlide(S& s, V& v) {
+template <class S> static void describeSlide(S& s, Visitor& v) {
   auto& t = s.slide;
   const bool flap = s.kind == SurfaceKind::flap, on = flap && t.fitted;
   v.flag("fitted", "Slides aft in a track", t.fitted, flap);
@@ -104,7 +101,7 @@ template <class S, class V> void describeSlide(S& s, V& v) {
   v.length("lining", "Slot lined with", t.lining, Limits{0, 10}, on);
 }
 
-template <class P, class V> void describeSurfaces(P& p, const PanelPlace& place, V& v) {
+void describeSurfaces(PanelDesign& p, const PanelPlace& place, Visitor& v) {
   v.list("surfaces", Topic::surface, p.surfaces, mostSurfaces, [&](auto& s, std::size_t number) {
     v.text("name", "Name", s.name);
     v.choice("kind", "It is a", s.kind, std::span(surfaceKindChoices));

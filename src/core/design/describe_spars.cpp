@@ -1,13 +1,10 @@
 // The description of spars and of what stiffens a panel (see describe.h).
-#pragma once
-#include "core/design/describe_shape.h"
-#include "core/design/design.h"
-#include "core/design/subject.h"
+#include "core/design/describe.h"
 #include <optional>
 
 namespace eup {
 
-template <class P, class V> void describeSpars(P& p, const PanelPlace& place, V& v) {
+void describeSpars(PanelDesign& p, const PanelPlace& place, Visitor& v) {
   const auto& sparsInside = place.sparsInside;
   const bool innermost = place.innermost();
   v.list("spars", Topic::spar, p.spars, mostSpars, [&](auto& s, std::size_t number) {

@@ -1,12 +1,9 @@
 // The description of the work at the bench and of its records (see describe.h).
-#pragma once
-#include "core/design/design.h"
-#include "core/design/subject.h"
-#include <span>
+#include "core/design/describe.h"
 
 namespace eup {
 
-template <class B, class V> void describeBench(B& b, V& v) {
+void describeBench(BenchPlan& b, Visitor& v) {
   v.group("bench", Topic::bench, [&] {
     v.text("first", "First day, 2026-12-01", b.first);
     v.number("weekday", "Minutes on a weekday", b.weekday, Limits{0, 1440});
@@ -37,7 +34,7 @@ template <class B, class V> void describeBench(B& b, V& v) {
   });
 }
 
-template <class R, class V> void describeRecords(R& r, V& v) {
+void describeRecords(Records& r, Visitor& v) {
   v.hidden("records", [&] {
     v.list("looked", Topic::none, r.looked, mostLooked, [&](auto& l, std::size_t) { v.freeText("key", l.key); });
     v.list("steps", Topic::none, r.steps, mostStepRecords, [&](auto& s, std::size_t) {
