@@ -1,4 +1,5 @@
-// The words of a command line. One source file compiles the library behind it, for that takes longer than most programs.
+// The words of a command line. One source file compiles the library behind it, for that takes longer than most
+// programs.
 #pragma once
 #include <functional>
 #include <initializer_list>

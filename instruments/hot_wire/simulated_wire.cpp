@@ -231,7 +231,9 @@ void SimulatedWire::run(double seconds) {
         const auto before = place;
         for (std::size_t i = 0; i < 4; ++i) {
           place[i] = from[i] + (line.to[i] - from[i]) * share;
-          if (place[i] < -1e-6 || place[i] > machine.travel[i] + 1e-6)
+          const double asked = place[i];
+          place[i] = std::clamp(asked, 0.0, machine.travel[i]); // it has nowhere to go beyond
+          if (std::abs(asked - place[i]) > 1e-6)
             return alarm(fmt::format("limit {} line {}", machine.axes[i], line.number));
         }
         if (target > 0) way += std::hypot(place[0] - before[0], place[1] - before[1]);

@@ -93,6 +93,16 @@ Asking::Unsaved Asking::aboutUnsaved(QWidget* parent, const QString& wing) {
   }
 }
 
+bool Asking::mayForget(QWidget* parent, const QString& typed) {
+  QMessageBox box(QMessageBox::Warning, QObject::tr("Not recorded"),
+                  QObject::tr("%1 was typed and is not recorded. Leave without it?").arg(typed), QMessageBox::Cancel,
+                  parent);
+  const auto* leave = box.addButton(QObject::tr("Leave without it"), QMessageBox::DestructiveRole);
+  box.setDefaultButton(QMessageBox::Cancel);
+  box.exec();
+  return box.clickedButton() == leave;
+}
+
 void Asking::tell(QWidget* parent, const QString& title, const QString& words) {
   QMessageBox::information(parent, title, words);
 }

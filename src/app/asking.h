@@ -27,6 +27,8 @@ public:
   /// Another program has written the file meanwhile.
   virtual Changed aboutChanged(QWidget* parent, const QString& file);
   virtual Unsaved aboutUnsaved(QWidget* parent, const QString& wing);
+  /// Something was typed at the bench and not recorded.
+  virtual bool mayForget(QWidget* parent, const QString& typed);
   virtual void tell(QWidget* parent, const QString& title, const QString& words);
 
 protected:

@@ -1,6 +1,7 @@
 #include "app/autosave.h"
 #include "core/design/design_file.h"
 #include "core/files/text_file.h"
+#include <algorithm>
 #include <QCryptographicHash>
 #include <QDir>
 #include <QFile>
@@ -8,13 +9,15 @@
 namespace eup::app {
 
 namespace {
-constexpr int delayMs = 1000;
-constexpr int mostPrograms = 32; // running at once with a wing that has no file
+constexpr int delayMs = 1000, latestMs = 5000; // after the last change, and after the first
+constexpr int mostPrograms = 32;               // running at once with a wing that has no file
 
+/// Nothing where another program holds it. Where no lock can be made (a full disk, a folder that is read-only), nobody
+/// else can be told of: then as if it were held.
 std::unique_ptr<QLockFile> locked(const QString& path) {
   auto lock = std::make_unique<QLockFile>(path);
   lock->setStaleLockTime(0);
-  return lock->tryLock() ? std::move(lock) : nullptr;
+  return lock->tryLock() || lock->error() != QLockFile::LockFailedError ? std::move(lock) : nullptr;
 }
 } // namespace
 
@@ -29,7 +32,7 @@ Autosave::Autosave(Document& d, const QString& folder, QObject* parent)
     if (!held) continue;
     clearKilledSaves(left.toStdString());
     states.adopt(left, {});
-    if (lock) continue;
+    if (lock || QFile::exists(left)) continue; // it could not be put aside: it stays
     lock = std::move(held);
     untitled = left;
   }
@@ -37,7 +40,10 @@ Autosave::Autosave(Document& d, const QString& folder, QObject* parent)
   timer.setInterval(delayMs);
   connect(&timer, &QTimer::timeout, this, &Autosave::keep);
   connect(&document, &Document::changed, this, [this](Changes what) {
-    if (what & Aspect::design) timer.start();
+    if (!(what & Aspect::design)) return;
+    if (!timer.isActive()) waits.start();
+    timer.start(std::clamp<int>(latestMs - static_cast<int>(waits.elapsed()), 0, delayMs)); // changes in a row put it
+                                                                                            // off only so far
   });
 }
 
@@ -60,7 +66,8 @@ bool Autosave::shared() {
 }
 
 QString Autosave::place() {
-  return document.path().isEmpty() || shared() ? untitled : pathFor(document.path());
+  const QString beside = pathFor(document.path());
+  return document.path().isEmpty() || shared() || leftAlone.contains(beside) ? untitled : beside;
 }
 
 void Autosave::setAside(const QString& file) {
@@ -71,6 +78,12 @@ void Autosave::setAside(const QString& file) {
   const bool mine = fileLock && lockedFor == file;
   if (mine || locked(locks + "/" + name + ".lock")) // else a running program's own
     states.adopt(pathFor(file), file);
+  leftAlone.removeAll(pathFor(file));
+  if (!QFile::exists(pathFor(file))) return;
+  leftAlone << pathFor(file);
+  if (mine || !shared())
+    Q_EMIT failed(
+        tr("%1 was left by a program that ended, cannot be put aside, and stays as it is.").arg(pathFor(file)));
 }
 
 void Autosave::keep() {
@@ -88,7 +101,7 @@ void Autosave::keep() {
 
 void Autosave::forget() {
   timer.stop();
-  if (!last.isEmpty()) QFile::remove(last);
+  if (!last.isEmpty() && !leftAlone.contains(last)) QFile::remove(last);
   last.clear();
 }
 

@@ -2,7 +2,9 @@
 #pragma once
 #include "app/document.h"
 #include "app/kept_states.h"
+#include <QElapsedTimer>
 #include <QLockFile>
+#include <QStringList>
 #include <QTimer>
 
 namespace eup::app {
@@ -18,6 +20,7 @@ public:
 
   const KeptStates& kept() const { return states; }
   /// What a crash left beside that file is put with the kept ones, before anything may be written over it.
+  /// What cannot be put there stays where it is, told by `failed`, and this program keeps its own elsewhere.
   void setAside(const QString& file);
   /// Whether another program holds the open file.
   bool shared();
@@ -42,6 +45,8 @@ private:
   QString lockedFor;
   bool alone = true;
   QTimer timer;
+  QElapsedTimer waits;   ///< since the first change that is not kept yet
+  QStringList leftAlone; ///< places that hold what could not be put aside: nothing is written over it
 };
 
 } // namespace eup::app

@@ -144,4 +144,8 @@ void BenchLog::chooseAndWrite() {
   says->setText(problem.isEmpty() ? tr("Written: %1").arg(path) : problem);
 }
 
+QString BenchLog::untaken() const {
+  return words->text().trimmed();
+}
+
 } // namespace eup::app

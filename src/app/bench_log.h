@@ -22,6 +22,8 @@ public:
   QString writeTo(const QString& path);
   /// Copied beside the wing's file, and a line in the log. The problem that was met; empty when it is there.
   QString hang(const QString& picture);
+  /// What is typed and not recorded.
+  QString untaken() const;
 
 private:
   enum Column { at, kind, text };

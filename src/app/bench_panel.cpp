@@ -89,4 +89,10 @@ QString BenchPanel::everythingDone() {
              : out.join('\n');
 }
 
+QString BenchPanel::untaken() const {
+  const QString reading = readingsPage->untaken(), note = logPage->untaken();
+  if (!reading.isEmpty()) return tr("The reading “%1”").arg(reading);
+  return note.isEmpty() ? QString() : tr("The note “%1”").arg(note.left(60));
+}
+
 } // namespace eup::app

@@ -30,6 +30,8 @@ public:
   void openMix();
   /// What was forgotten, before a panel is covered or closed: open gates, what was not read, what is not fitted.
   QString everythingDone();
+  /// What stands typed for a reading or a note and was not recorded; empty when nothing does.
+  QString untaken() const;
 
 private:
   Document& document;

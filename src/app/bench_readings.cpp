@@ -345,4 +345,8 @@ void BenchReadings::refresh() {
   removeButton->setEnabled(list->currentItem() != nullptr);
 }
 
+QString BenchReadings::untaken() const {
+  return value->text().trimmed().isEmpty() ? note->text().trimmed() : value->text().trimmed();
+}
+
 } // namespace eup::app

@@ -21,6 +21,8 @@ public:
   InstrumentPort& instrument() { return port; }
   /// The value in the field, or what the instrument reads while the field is empty, is recorded at the chosen rib.
   void take();
+  /// What is typed and not recorded.
+  QString untaken() const;
 
 private:
   enum Column { what, where, hand_, read, doubt_, by_, at, note_ };

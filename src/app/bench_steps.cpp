@@ -269,7 +269,11 @@ void BenchSteps::leaveOut() {
 
 void BenchSteps::addOwn() {
   Design next = document.design();
-  if (static_cast<int>(next.bench.own.size()) >= mostOwnSteps) return;
+  if (static_cast<int>(next.bench.own.size()) >= mostOwnSteps) {
+    Q_EMIT document.refused(
+        tr("There are %1 steps of your own already, as many as there can be. Leave one out first.").arg(mostOwnSteps));
+    return;
+  }
   OwnStep own;
   own.after = chosen();
   own.number = freeOwnNumber(next.bench, next.records);

@@ -193,7 +193,8 @@ void CutWindow::takeOwnPath() {
 
 bool CutWindow::readPath(const QString& file) {
   const auto read = readTextFile(file.toStdString());
-  const auto code = read ? readWireCode(read.value(), panel.design.wire.axes) : Result<ReadCode>(read.problem());
+  const auto code = read ? readWireCode(read.value(), panel.design.wire.axes, reachOf(panel.design.wire))
+                         : Result<ReadCode>(read.problem());
   const QString name = QFileInfo(file).fileName();
   if (!code) {
     pathSaid->setText(tr("%1 is not shown. %2").arg(name, QString::fromStdString(code.problem().text())));
@@ -206,12 +207,13 @@ bool CutWindow::readPath(const QString& file) {
 void CutWindow::showPath(const std::string& lines, const QString& name, const FoamCore* core) {
   std::string sent; // its lines are counted as the machine counts them
   for (const std::string& line : wireLines(lines)) sent += line + "\n";
-  const auto read = readWireCode(sent, panel.design.wire.axes);
+  const auto read = readWireCode(sent, panel.design.wire.axes, reachOf(panel.design.wire));
   if (!read) {
     pathSaid->setText(QString::fromStdString(read.problem().text()));
     return;
   }
   text = sent;
+  careful->setChecked(false); // what was confirmed was confirmed of another path
   travel = travelOf(read.value());
   sending = false;
   playButton->setChecked(false);
@@ -275,7 +277,7 @@ void CutWindow::begin() {
            "in its way. Free it, bring it there by hand, then say so. Nothing has moved."));
     return;
   }
-  const auto read = readWireCode(text, panel.design.wire.axes);
+  const auto read = readWireCode(text, panel.design.wire.axes, reachOf(panel.design.wire));
   if (!read) return;
   const std::array<double, 4> far = {read.value().inner.high.x(), read.value().inner.high.y(),
                                      read.value().outer.high.x(), read.value().outer.high.y()};
@@ -294,6 +296,7 @@ void CutWindow::begin() {
   playButton->setChecked(false);
   sending = true;
   trail = {{static_cast<double>(clock.elapsed()) / 1000, s.at, 0, 0}};
+  careful->setChecked(false); // asked again for the next cut
   port.begin(text);
 }
 

@@ -138,6 +138,20 @@ bool Document::record(const std::function<void(Records&)>& change) {
   return true;
 }
 
+bool Document::takeBack(const QString& name, Design kept) {
+  kept.records = together(design().records, kept.records);
+  if (kept == design()) return true;
+  if (const auto beyond = outOfLimits(kept)) {
+    Q_EMIT refused(tr("%1 was not done. %2").arg(name, QString::fromStdString(beyond->text())));
+    return false;
+  }
+  past.push_back({name, present.design});
+  lastMerge.clear();
+  future.clear();
+  follow(std::make_shared<const Design>(std::move(kept)));
+  return true;
+}
+
 void Document::setLooked(const std::string& key, bool looked) {
   record([&](Records& r) {
     std::erase_if(r.looked, [&](const Looked& l) { return l.key == key; });
@@ -206,6 +220,7 @@ Result<Done> Document::save(const QString& path) {
         tr("it would not be read again as it is (%1): this is a fault of the program; the old file is untouched")
             .arg(again ? tr("some decision would change") : QString::fromStdString(again.problem().text()))
             .toStdString()};
+  clearKilledSaves(path.toStdString());
   const auto done = writeFileAtomically(path.toStdString(), text);
   if (!done) return done;
   inFile = sha256(text);

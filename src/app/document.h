@@ -37,6 +37,9 @@ public:
   /// What was done, read or noted at the bench: no decision. No edit and no undo changes it; here alone it is. `next`
   /// is told by what it makes of the records as they stand. Refused like an edit.
   bool record(const std::function<void(Records&)>& next);
+  /// A state that was kept when a program ended: its decisions as an edit, its records together with those that are
+  /// there.
+  bool takeBack(const QString& name, Design kept);
   /// Something was looked at before it was closed in, or was not after all.
   void setLooked(const std::string& key, bool looked);
   /// The time at the bench. Tests tell another.

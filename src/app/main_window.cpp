@@ -11,6 +11,7 @@
 #include "app/span_rule.h"
 #include "app/stage_boards.h"
 #include "app/tight_scroll.h"
+#include "app/undo_in_fields.h"
 #include <QApplication>
 #include <QCloseEvent>
 #include <QComboBox>
@@ -33,6 +34,7 @@
 namespace eup::app {
 
 MainWindow::MainWindow(const QString& folder, QWidget* parent) : QMainWindow(parent), stateFolder(folder) {
+  new UndoInFields(this);
   theAutosave = new Autosave(theDocument, folder, this);
   connect(theAutosave, &Autosave::failed, this, [this](const QString& why) {
     say(tr("What is not saved cannot be kept against a crash: save the wing soon. %1").arg(why), true);
@@ -300,7 +302,6 @@ void MainWindow::enableActions() {
   const bool wing = theDocument.hasWing();
   actions.at("bench")->setEnabled(theDocument.possible());
   actions.at("bench")->setToolTip(whyNoWing());
-  actions.at("save")->setEnabled(theDocument.modified() || theDocument.path().isEmpty());
   actions.at("leaveSpace")->setEnabled(theStandpoint.inSpace());
   for (const char* id : {"nextRib", "ribBefore", "fromAbove", "fromBehind", "fromTheSide", "turned"})
     actions.at(id)->setEnabled(wing);

@@ -97,6 +97,7 @@ private:
   /// What cured is told in the window, on its icon, and by the desktop where it can.
   void sound(const QString& words);
   bool mayLeave();
+  void takeTyped();
   bool save();
   bool saveAs();
   void chooseAndOpen();

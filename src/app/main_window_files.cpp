@@ -1,4 +1,5 @@
 // What the window does with files: open, save, recover, import, take away.
+#include "app/bench_panel.h"
 #include "app/cut_window.h"
 #include "app/export_dialog.h"
 #include "app/kept_dialog.h"
@@ -112,14 +113,17 @@ void MainWindow::takeBack(const KeptState& state) {
   if (!design) return say(tr("It cannot be read. %1").arg(QString::fromStdString(design.problem().text())), true);
   messageBar->hide();
   if (state.file == theDocument.path()) {
-    if (!theDocument.edit(tr("Take back what was not saved"), std::move(design.value()))) return;
+    if (!theDocument.takeBack(tr("Take back what was not saved"), design.value())) return;
   } else {
     if (!mayLeave()) return;
     theAutosave->forget();
-    theDocument.replace(std::move(design.value()), state.file, false);
+    theDocument.replace(design.value(), state.file, false);
   }
   theAutosave->keep(); // it is in this program's care now
-  KeptStates::throwAway(state);
+  if (theDocument.design() == design.value())
+    KeptStates::throwAway(state);
+  else
+    say(tr("It was taken back together with what was recorded since; the kept state stays until you throw it away."));
   recoverable.reset();
   recoverButton->hide();
   actions.at("kept")->setEnabled(!theAutosave->kept().all().empty());
@@ -146,7 +150,31 @@ static QString besideOf(const QString& path) {
   }
 }
 
+/// The log's pictures lie beside the wing's file, named from its folder: into another folder they go along. Those that
+/// could not be copied. A name that leads out of the folder is not followed.
+static QStringList takePicturesAlong(const Records& records, const QDir& from, const QDir& to) {
+  QStringList left;
+  for (const LogEntry& entry : records.log) {
+    const QString name = QDir::cleanPath(QString::fromStdString(entry.file));
+    if (entry.file.empty() || QDir::isAbsolutePath(name) || name.startsWith("..") || to.exists(name)) continue;
+    const QFileInfo picture(from.filePath(name));
+    if (!picture.isFile() || !to.mkpath(QFileInfo(name).path()) || !QFile::copy(picture.filePath(), to.filePath(name)))
+      left << name;
+  }
+  left.removeDuplicates();
+  return left;
+}
+
+/// What stands typed in a field counts, entered or not; the field keeps the keyboard.
+void MainWindow::takeTyped() {
+  QWidget* typing = focusWidget();
+  if (!typing) return;
+  typing->clearFocus();
+  typing->setFocus(Qt::OtherFocusReason);
+}
+
 bool MainWindow::saveTo(const QString& given) {
+  takeTyped();
   QString path = given;
   if (path == theDocument.path() && theDocument.changedOutside()) switch (asking->aboutChanged(this, path)) {
     case Asking::Changed::replace:
@@ -158,6 +186,7 @@ bool MainWindow::saveTo(const QString& given) {
       return false;
     }
   theAutosave->setAside(path);
+  const QString before = theDocument.path();
   const auto done = theDocument.save(path);
   if (!done) {
     say(tr("Not saved. %1").arg(QString::fromStdString(done.problem().text())), true);
@@ -167,7 +196,13 @@ bool MainWindow::saveTo(const QString& given) {
   addRecent(path);
   messageBar->hide();
   if (path != given) say(tr("Saved as %1; the other file stays as it is.").arg(QFileInfo(path).fileName()));
-  if (!done.value().note.empty()) say(tr("Saved, but: %1.").arg(QString::fromStdString(done.value().note)));
+  QStringList notes;
+  if (!done.value().note.empty()) notes << QString::fromStdString(done.value().note);
+  const QDir home = QFileInfo(before).absoluteDir(), there = QFileInfo(path).absoluteDir();
+  if (!before.isEmpty() && home != there)
+    if (const QStringList left = takePicturesAlong(theDocument.design().records, home, there); !left.isEmpty())
+      notes << tr("these pictures of the log could not be copied beside it: %1").arg(left.mid(0, 5).join(", "));
+  if (!notes.isEmpty()) say(tr("Saved, but: %1.").arg(notes.join("; ")));
   return true;
 }
 
@@ -176,6 +211,7 @@ bool MainWindow::save() {
 }
 
 bool MainWindow::saveAs() {
+  takeTyped();
   const QString start = theDocument.path().isEmpty()
                             ? QString::fromStdString(fileNameOf(theDocument.design().name)) + ".euptera"
                             : theDocument.path();
@@ -185,6 +221,7 @@ bool MainWindow::saveAs() {
 
 bool MainWindow::mayLeave() {
   if (QWidget* typing = focusWidget()) typing->clearFocus(); // what is typed counts, and is asked about
+  if (const QString typed = benchPanel->untaken(); !typed.isEmpty() && !asking->mayForget(this, typed)) return false;
   if (!theDocument.modified()) return true;
   switch (asking->aboutUnsaved(this, QString::fromStdString(theDocument.design().name))) {
   case Asking::Unsaved::save:

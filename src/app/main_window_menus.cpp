@@ -84,7 +84,7 @@ void MainWindow::makeMenus(QMenuBar* bar) {
   });
   add(view, "trial", tr("Put together on t&rial…"), QKeySequence("Ctrl+T"), [this] { showTrial(); });
   view->addSeparator();
-  add(view, "fit", tr("Fit the board"), QKeySequence("Ctrl+F"), [this] { shownBoard()->fit(); });
+  add(view, "fit", tr("Fit the board"), QKeySequence("Ctrl+Shift+F"), [this] { shownBoard()->fit(); });
   add(view, "closer", tr("Closer"), QKeySequence::ZoomIn,
       [this] { shownBoard()->zoomBy(1.25, shownBoard()->rect().center()); });
   add(view, "further", tr("Further away"), QKeySequence::ZoomOut,

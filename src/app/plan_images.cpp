@@ -1,14 +1,25 @@
 #include "app/plan_images.h"
 #include "core/files/bytes.h"
+#include <new>
 #include <QCoreApplication>
 #include <QDir>
 #include <QElapsedTimer>
 #include <QFileInfo>
 #include <QTemporaryFile>
+#include <utility>
 
 namespace eup::app {
 
 PlanImages::~PlanImages() = default;
+
+/// As `openPlanImage`; a picture that memory is too short for is told like any other that cannot be read.
+static Result<PlanImage> openedOrNot(const QString& path, const OpenOrder& order, const Progress& progress) {
+  try {
+    return openPlanImage(path.toStdString(), order, progress);
+  } catch (const std::bad_alloc&) {
+    return Problem{QFileInfo(path).fileName().toStdString(), "there is not enough memory for this picture"};
+  }
+}
 
 QString PlanImages::resolved(const std::string& file, const QString& folder) {
   const QString path = QString::fromStdString(file);
@@ -20,29 +31,93 @@ std::string PlanImages::keyOf(const PlanSheet& s, const QString& folder) {
          std::to_string(s.copy.bytes().size()) + "|" + std::to_string(s.dpi);
 }
 
-void PlanImages::follow(const Plan& plan, const QString& folder) {
+static QString wholePath(const QString& path) {
+  return QDir::cleanPath(QFileInfo(path).absoluteFilePath());
+}
+
+/// Whether a sheet's file lies elsewhere than in the wing's folder or below it.
+static bool liesOutside(const QString& path, const QString& folder) {
+  return !wholePath(path).startsWith(wholePath(folder.isEmpty() ? QDir::currentPath() : folder) + '/');
+}
+
+void PlanImages::follow(const Plan& plan, const QString& wingFolder) {
   std::vector<std::string> wanted;
-  for (const PlanSheet& s : plan.sheets) wanted.push_back(keyOf(s, folder));
+  for (const PlanSheet& s : plan.sheets) wanted.push_back(keyOf(s, wingFolder));
   if (wanted == keys) return;
   keys = std::move(wanted);
-  for (std::size_t i = 0; i < keys.size(); ++i)
-    if (!entries.contains(keys[i])) start(keys[i], plan.sheets[i], folder);
+  folder = wingFolder;
+  for (std::size_t i = 0; i < keys.size(); ++i) {
+    if (entries.contains(keys[i])) continue;
+    Entry& entry = entries[keys[i]];
+    entry.waits = plan.sheets[i];
+    const QString path = resolved(plan.sheets[i].file, folder);
+    if (liesOutside(path, folder) && !trusted.contains(wholePath(path))) {
+      entry.outside = wholePath(path);
+      entry.trouble = tr("%1 lies outside the wing's folder (%2). It is not opened until you say so.")
+                          .arg(QFileInfo(path).fileName(), path);
+    }
+  }
   std::erase_if(entries,
                 [this](const auto& entry) { return std::find(keys.begin(), keys.end(), entry.first) == keys.end(); });
+  startNext();
   Q_EMIT changed();
 }
 
-void PlanImages::start(const std::string& key, const PlanSheet& sheet, const QString& folder) {
-  Entry& entry = entries[key];
+bool PlanImages::asks(std::size_t sheet) const {
+  const auto found = sheet < keys.size() ? entries.find(keys[sheet]) : entries.end();
+  return found != entries.end() && !found->second.outside.isEmpty();
+}
+
+void PlanImages::trust(std::size_t sheet) {
+  const auto found = sheet < keys.size() ? entries.find(keys[sheet]) : entries.end();
+  if (found == entries.end() || found->second.outside.isEmpty()) return;
+  trusted += std::exchange(found->second.outside, {});
+  found->second.trouble.clear();
+  startNext();
+  Q_EMIT changed();
+}
+
+double PlanImages::bytesHeld() const {
+  double sum = 0;
+  for (const auto& [key, entry] : entries)
+    if (entry.image) sum += 4.0 / 3 * entry.image->full().width * entry.image->full().height;
+  return sum;
+}
+
+/// Pictures are read one at a time: each may take half a gigabyte.
+void PlanImages::startNext() {
+  constexpr double most = 1.5e9; // bytes of all sheets of a wing
+  for (const auto& [key, entry] : entries)
+    if (entry.job) return;
+  for (const std::string& key : keys) {
+    const auto found = entries.find(key);
+    if (found == entries.end()) continue;
+    Entry& entry = found->second;
+    // A copy that is kept with the wing is the wing's own: only the file outside waits to be allowed.
+    if (!entry.waits || (!entry.outside.isEmpty() && entry.waits->copy.empty())) continue;
+    const PlanSheet sheet = *std::exchange(entry.waits, std::nullopt);
+    if (bytesHeld() > most) {
+      entry.trouble = tr("The sheets before it take all the memory that plans may have. Scan them at fewer pixels an "
+                         "inch, or keep fewer in one wing.");
+      continue;
+    }
+    return start(entry, key, sheet);
+  }
+}
+
+void PlanImages::start(Entry& entry, const std::string& key, const PlanSheet& sheet) {
   entry.job = std::make_unique<Job>();
   Job* job = entry.job.get();
   const QString path = resolved(sheet.file, folder);
-  job->thread = std::thread([this, key, job, path, sheet] {
+  const bool outside = !entry.outside.isEmpty();
+  entry.outside.clear();
+  job->thread = std::thread([this, key, job, path, sheet, outside] {
     const Progress progress = [job](double share) { return job->share = share, !job->stop.load(); };
     // The linked file while it is what it was; else the copy, if one is kept; else the file as it is now.
     QString trouble;
     QString from = path;
-    const auto checksum = sha256OfFile(path.toStdString(), [job](double) { return !job->stop.load(); });
+    const auto checksum = outside ? Result<std::string>(Problem{})
+                                  : sha256OfFile(path.toStdString(), [job](double) { return !job->stop.load(); });
     const bool altered = checksum && !sheet.checksum.empty() && checksum.value() != sheet.checksum;
     QTemporaryFile unpacked;
     if ((!checksum || altered) && !sheet.copy.empty()) {
@@ -65,7 +140,7 @@ void PlanImages::start(const std::string& key, const PlanSheet& sheet, const QSt
       OpenOrder order;
       order.page = sheet.page;
       if (sheet.dpi > 0) order.vectorDpi = sheet.dpi;
-      auto opened = openPlanImage(from.toStdString(), order, progress);
+      auto opened = openedOrNot(from, order, progress);
       if (opened)
         image = std::make_shared<const PlanImage>(std::move(opened.value()));
       else
@@ -80,6 +155,7 @@ void PlanImages::start(const std::string& key, const PlanSheet& sheet, const QSt
           found->second.image = image;
           found->second.trouble = trouble;
           found->second.job.reset();
+          startNext();
           Q_EMIT changed();
         },
         Qt::QueuedConnection);
@@ -98,19 +174,21 @@ QString PlanImages::trouble(std::size_t sheet) const {
 
 std::optional<double> PlanImages::reading(std::size_t sheet) const {
   const auto found = sheet < keys.size() ? entries.find(keys[sheet]) : entries.end();
-  if (found == entries.end() || !found->second.job) return {};
-  return found->second.job->share.load();
+  if (found == entries.end()) return {};
+  if (found->second.job) return found->second.job->share.load();
+  return found->second.waits && found->second.outside.isEmpty() ? std::optional(0.0) : std::nullopt;
 }
 
 void PlanImages::open(const QString& path, int page, std::function<void(const Result<OpenedPlan>&)> done) {
   openJob = std::make_unique<Job>();
+  trusted += wholePath(path); // chosen by the person
   Job* job = openJob.get();
   job->thread = std::thread([this, job, path, page, done = std::move(done)] {
     const Progress progress = [job](double share) { return job->share = share, !job->stop.load(); };
     OpenOrder order;
     order.page = page;
     Result<OpenedPlan> result = Problem{"", ""};
-    auto opened = openPlanImage(path.toStdString(), order, progress);
+    auto opened = openedOrNot(path, order, progress);
     if (!opened) {
       result = opened.problem();
     } else if (const auto checksum = sha256OfFile(path.toStdString(), [job](double) { return !job->stop.load(); });

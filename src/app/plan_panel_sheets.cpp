@@ -191,6 +191,12 @@ QWidget* PlanPanel::sheetsPage() {
                         .arg(s.dpi > 0 ? tr(", %1 an inch").arg(s.dpi, 0, 'f', 0) : tr(", resolution not told"));
     if (!document.planImages().trouble(sheet()).isEmpty())
       rows->addWidget(caption(w, document.planImages().trouble(sheet()), "problem"));
+    if (document.planImages().asks(sheet())) {
+      auto* read = new QPushButton(tr("Read this file"), w);
+      read->setObjectName("readOutside");
+      connect(read, &QPushButton::clicked, this, [this] { document.planImages().trust(sheet()); });
+      rows->addWidget(read, 0, Qt::AlignLeft);
+    }
     rows->addLayout(grid);
     rows->addWidget(caption(w, state));
     rows->addWidget(

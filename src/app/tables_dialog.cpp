@@ -1,6 +1,7 @@
 #include "app/tables_dialog.h"
 #include "app/bend_test_dialog.h"
 #include "core/design/decisions.h"
+#include "core/files/bytes.h"
 #include "core/files/text_file.h"
 #include "core/measure/length_text.h"
 #include <QtWidgets>
@@ -195,7 +196,7 @@ void TablesDialog::copyRow() {
     const auto k = static_cast<std::size_t>(at);
     auto row = k < own.size() ? own[k] : shipped[k - own.size()];
     row.key = freshKey(own);
-    row.label = ("my " + row.label).substr(0, 200);
+    row.label = firstLetters("my " + row.label, 200);
     own.push_back(row);
     made = static_cast<int>(own.size()) - 1;
   });

@@ -59,15 +59,15 @@ void tellAssembly(const WholeWing& wing, const std::vector<AssemblyFault>& fault
   const Assembly a = assembled(wing, faults);
   if (json) {
     Json root{{"unit", {{"length", "mm"}, {"angle", "deg"}}},
-                                {"off", a.off},
-                                {"turned", radToDeg(a.turned)},
-                                {"tipOff", a.tipOff},
-                                {"strip", a.strip},
-                                {"panels", Json::array()}};
+              {"off", a.off},
+              {"turned", radToDeg(a.turned)},
+              {"tipOff", a.tipOff},
+              {"strip", a.strip},
+              {"panels", Json::array()}};
     for (const AssembledPanel& p : a.panels) {
       Json panel{{"gamma", radToDeg(p.gamma)},   {"off", p.off},
-                                   {"turned", radToDeg(p.turned)}, {"tip", {p.tip.x(), p.tip.y(), p.tip.z()}},
-                                   {"tipOff", p.tipOff},           {"ribs", Json::array()}};
+                 {"turned", radToDeg(p.turned)}, {"tip", {p.tip.x(), p.tip.y(), p.tip.z()}},
+                 {"tipOff", p.tipOff},           {"ribs", Json::array()}};
       for (const AssembledRib& r : p.ribs)
         panel["ribs"].push_back({{"rib", r.rib}, {"off", r.off}, {"turned", radToDeg(r.turned)}, {"up", r.up}});
       panel["strips"] = Json::array();

@@ -22,11 +22,13 @@
 #include "core/work/span_curves.h"
 #include "core/work/stiffening.h"
 #include "core/work/take_away.h"
+#include <algorithm>
 #include <fmt/format.h>
 #include <functional>
 #include <iostream>
 #include <set>
 #include <sstream>
+#include <streambuf>
 
 namespace eup::cli {
 namespace {
@@ -35,6 +37,7 @@ struct Args {
   std::string file, folder, format = "pdf", paper = "a4", hand = "both", spec, demo, end = "root", layout = "loop";
   std::vector<double> thickness, camber;
   std::string axes = "XYUV";
+  WireReach reach;
   int panel = 1, wing = 1, spar = 1, core = 1;
   double reserve = 2;
   std::vector<double> stock;
@@ -284,7 +287,7 @@ int wire(const Args& args, const TrueWing& w, Streams io) {
 int wireRead(const Args& args, Streams io) {
   const auto text = readTextFile(args.file);
   if (!text) return refuse(io, "cannot read", text.problem(), unreadable);
-  const auto read = readWireCode(text.value(), args.axes);
+  const auto read = readWireCode(text.value(), args.axes, args.reach);
   if (!read) return refuse(io, args.file, read.problem(), unreadable);
   tellWireCode(read.value(), args.json, io.out);
   return fine;
@@ -354,13 +357,44 @@ int bend(const Args& args, Streams io) {
 
 } // namespace
 
-int run(const std::vector<std::string>& given, std::ostream& out, std::ostream& err) {
+namespace {
+
+/// Passes on all but control letters, which a terminal would obey: a name in a file may hold any.
+class WithoutControls : public std::streambuf {
+public:
+  explicit WithoutControls(std::ostream& out) : to(out) {}
+
+protected:
+  int_type overflow(int_type c) override {
+    const char letter = traits_type::to_char_type(c);
+    return xsputn(&letter, 1) == 1 ? c : traits_type::eof();
+  }
+  std::streamsize xsputn(const char* text, std::streamsize many) override {
+    const auto obeyed = [](char c) {
+      return (static_cast<unsigned char>(c) < ' ' && c != '\n' && c != '\r' && c != '\t') || c == 0x7F;
+    };
+    std::string plain(text, static_cast<std::size_t>(many));
+    std::replace_if(plain.begin(), plain.end(), obeyed, '?');
+    to.write(plain.data(), many);
+    return to ? many : 0;
+  }
+  int sync() override { return to.flush() ? 0 : -1; }
+
+private:
+  std::ostream& to;
+};
+
+} // namespace
+
+int run(const std::vector<std::string>& given, std::ostream& toOut, std::ostream& toErr) {
+  WithoutControls plainOut(toOut), plainErr(toErr);
+  std::ostream out(&plainOut), err(&plainErr);
   Args args;
   const Streams io{out, err};
   std::function<int()> chosen;
   Arguments app("Euptera without its window: figures, stations and files of a wing.\n"
-               "Exit: 0 fine, 1 serious findings, 2 usage, 3 unreadable or not writable.",
-               "euptera-cli");
+                "Exit: 0 fine, 1 serious findings, 2 usage, 3 unreadable or not writable.",
+                "euptera-cli");
   app.version(EUPTERA_VERSION);
   const auto command = [&](const char* name, const char* what, int (*function)(const Args&, Streams)) {
     Command sub = app.command(name, what);
@@ -396,11 +430,15 @@ int run(const std::vector<std::string>& given, std::ostream& out, std::ostream& 
   Command list = ofWing("parts", "every piece: how many, of what, how large, how heavy, where", parts);
   const Option asJson = list.flag("--json", args.json, "as JSON");
   list.flag("--csv", args.csv, "as CSV").excludes(asJson);
-  ofWing("balance", "mass, neutral point, where it balances and where it should", balance).flag("--json", args.json, "as JSON");
-  ofWing("skins", "sheet laid flat: widths, end angles, bends, joints; patterns as JSON", skins).flag("--json", args.json, "as JSON");
-  ofWing("foam", "foam cores: blocks, templates, the wire's way; as JSON with the towers' path", foam).flag("--json", args.json, "as JSON");
+  ofWing("balance", "mass, neutral point, where it balances and where it should", balance)
+      .flag("--json", args.json, "as JSON");
+  ofWing("skins", "sheet laid flat: widths, end angles, bends, joints; patterns as JSON", skins)
+      .flag("--json", args.json, "as JSON");
+  ofWing("foam", "foam cores: blocks, templates, the wire's way; as JSON with the towers' path", foam)
+      .flag("--json", args.json, "as JSON");
   ofWing("surfaces", "surfaces on hinges: cuts, bevels, linkage, what their servos bear; as JSON with the cut ribs",
-         surfaces).flag("--json", args.json, "as JSON");
+         surfaces)
+      .flag("--json", args.json, "as JSON");
   addStepsOptions(ofWing("steps", "the steps of building it, put into a schedule", steps), args.steps);
   addLogOptions(ofWing("log", "what was done, read and changed while it was built", logOf), args.log);
   Command cutting = ofWhichPanel(ofWing("wire", "the path of a hot wire's machine for one core of foam", wire));
@@ -408,6 +446,8 @@ int run(const std::vector<std::string>& given, std::ostream& out, std::ostream& 
   cutting.option("--hand", args.hand, "right or left").oneOf({"right", "left"});
   Command back = withFile(command("wire-read", "what such a path makes the machine do", wireRead), "machine's path");
   back.option("--axes", args.axes, "letters of the axes: inner tower aft, up, outer tower aft, up");
+  back.option("--travel-aft", args.reach.aft, "mm that the machine travels aft; 700 if not given").between(10, 10000);
+  back.option("--travel-up", args.reach.up, "mm that it travels up; 300 if not given").between(10, 10000);
   back.flag("--json", args.json, "as JSON, move by move");
   ofWing("check", "the findings", check);
   ofWhichPanel(ofWing("stiffen", "ways to stiffen a panel against twisting, as CSV", stiffen));
@@ -415,11 +455,10 @@ int run(const std::vector<std::string>& given, std::ostream& out, std::ostream& 
   Command size = ofWhichPanel(ofWing("size", "the lightest sizes of a spar that keep a reserve, as CSV", sizeSpar));
   size.option("--spar", args.spar, "which spar of the panel");
   size.option("--reserve", args.reserve, "least strength over stress, 2 if not given");
-  size.option("--stock", args.stock, "sizes at hand in mm, separated by commas")
-      .separatedBy(',')
-      .between(0.3, 200.0);
+  size.option("--stock", args.stock, "sizes at hand in mm, separated by commas").separatedBy(',').between(0.3, 200.0);
   size.option("--wood", args.wood, "materials that may be used, by key, separated by commas").separatedBy(',');
-  command("materials", "the tables of materials, coverings, glues and load factors, as CSV", materials).option("file", args.file, "wing file, for its own rows too");
+  command("materials", "the tables of materials, coverings, glues and load factors, as CSV", materials)
+      .option("file", args.file, "wing file, for its own rows too");
   Command bendCommand = command("bend", "what a bend test tells of a strip, as a row for the tables", bend);
   for (const auto& [name, value, what] :
        {std::tuple("--width", &BendTest::width, "of the strip, mm"),
@@ -440,11 +479,9 @@ int run(const std::vector<std::string>& given, std::ostream& out, std::ostream& 
   Command trial = ofWhichWing(ofWing(
       "assemble", "puts the wing together again from its flat parts: how far it is from what was decided", assemble));
   trial.flag("--json", args.json, "as JSON");
-  trial.option("--hand", args.hand, "right, or left where that is another")
-      .oneOf({"right", "left"});
+  trial.option("--hand", args.hand, "right, or left where that is another").oneOf({"right", "left"});
   trial.option("--notch", args.assemble.notches, "a notch that much too deep, as in R3=0.3 (mm)");
-  trial.option("--packing", args.assemble.packing,
-                    "packing under a rib's tail that much too high, as in R9=0.5 (mm)");
+  trial.option("--packing", args.assemble.packing, "packing under a rib's tail that much too high, as in R9=0.5 (mm)");
   trial.option("--brace", args.assemble.braces, "a panel's brace bent that much too far, as in 1=0.5 (degrees)");
   withFile(command("upgrade", "prints the wing in the present file format", upgrade));
   Command sheet = ofWhichPanel(
@@ -464,17 +501,12 @@ int run(const std::vector<std::string>& given, std::ostream& out, std::ostream& 
   exportCommand.option("--paper", args.paper, "a4 or letter").oneOf({"a4", "letter"});
   std::vector<std::string> pieceNames;
   for (const Choice& c : printPieceChoices) pieceNames.emplace_back(c.key);
-  exportCommand.option("--pieces", args.pieces, "only these, as in ribs,gauges")
-      .separatedBy(',')
-      .oneOf(pieceNames);
-  exportCommand.option("--panels", args.panels, "only these panels, as in 1,3")
-      .separatedBy(',')
-      .between(1, mostPanels);
+  exportCommand.option("--pieces", args.pieces, "only these, as in ribs,gauges").separatedBy(',').oneOf(pieceNames);
+  exportCommand.option("--panels", args.panels, "only these panels, as in 1,3").separatedBy(',').between(1, mostPanels);
   exportCommand.option("--kerf", args.kerf, "mm that the cutter takes away, for SVG and DXF of ribs and braces")
       .between(0.0, 5.0);
   exportCommand.flag("--one-document", args.oneDocument, "PDF: one file with contents");
-  exportCommand.option("--hand", args.hand, "right, left or both")
-      .oneOf({"right", "left", "both"});
+  exportCommand.option("--hand", args.hand, "right, left or both").oneOf({"right", "left", "both"});
   command("demo", "prints a demo wing's file", demo).option("name", args.demo, "which one").required();
 
   if (const auto end = app.read(given, out, err)) return *end == 0 ? fine : usage;

@@ -118,13 +118,21 @@ BenchPlan planOf(const StepsArgs& args, BenchPlan plan) {
 } // namespace
 
 void addStepsOptions(Command command, StepsArgs& args) {
+  const auto enough = [](const std::string& typed) {
+    const double minutes = std::strtod(typed.c_str(), nullptr);
+    return minutes > 0 && minutes < fewestMinutes
+               ? fmt::format("{} is too little: 0, or at least {}", typed, fewestMinutes)
+               : std::string();
+  };
   const Option json = command.flag("--json", args.json, "as JSON");
   const Option csv = command.flag("--csv", args.csv, "as CSV").excludes(json);
   command.flag("--ics", args.calendar, "as a calendar (iCalendar)").excludes(json).excludes(csv);
   command.option("--from", args.from, "the first day, as 2026-12-01; today if not given");
   command.option("--hands", args.hands, "pairs of hands, 1 or 2").between(1, 2);
-  command.option("--weekday", args.weekday, "minutes at the bench on a weekday").between(0.0, 1440.0);
-  command.option("--weekend", args.weekend, "and on a day of the weekend").between(0.0, 1440.0);
+  command.option("--weekday", args.weekday, "minutes at the bench on a weekday, 0 or at least 5")
+      .between(0.0, 1440.0)
+      .check(enough);
+  command.option("--weekend", args.weekend, "and on a day of the weekend").between(0.0, 1440.0).check(enough);
   command.option("--hour", args.hour, "hour at which every day begins").between(0, 23);
   command.option("--celsius", args.celsius, "the room's temperature").between(0.0, 45.0);
 }

@@ -132,6 +132,8 @@ TEST_F(Cut, TheSimulatedMachineIsStartedHeldAndStopped) {
   click(cut, "stopCut");
   ASSERT_TRUE(reaches(cut, WireState::stopped));
   EXPECT_TRUE(said(cut).contains("cold"));
+  EXPECT_FALSE(in<QPushButton>(cut, "beginCut").isEnabled()) << "the cautions are confirmed for every cut anew";
+  in<QCheckBox>(cut, "careful").setChecked(true);
   click(cut, "beginCut"); // from where it was stopped it would be dragged through the foam
   EXPECT_TRUE(said(cut).contains("Nothing has moved")) << said(cut).toStdString();
   EXPECT_TRUE(QTest::qWaitFor([&] { return in<QPushButton>(cut, "atZero").isEnabled(); }, 3000));

@@ -29,6 +29,8 @@ public:
   Changed aboutChanged(QWidget*, const QString&) override { return ++asked, changed; }
   QString folderToWrite(QWidget*, const QString&, const QString&) override { return ++asked, folder; }
   Unsaved aboutUnsaved(QWidget*, const QString&) override { return ++asked, unsaved; }
+  bool forget = true;
+  bool mayForget(QWidget*, const QString&) override { return ++asked, forget; }
   void tell(QWidget*, const QString&, const QString&) override { ++asked; }
 };
 

@@ -1,11 +1,13 @@
 // What is open, saved or left behind by a crash is never lost unseen.
 #include "app/autosave.h"
+#include "app/bench_panel.h"
 #include "app/kept_dialog.h"
 #include "core/design/design_file.h"
 #include "core/design/wing_edit.h"
 #include "core/files/text_file.h"
 #include "driver.h"
 #include <csignal>
+#include <map>
 #include <set>
 #include <sys/wait.h>
 #include <unistd.h>
@@ -59,6 +61,152 @@ TEST(Recovery, UntitledWingSurvivesAKill) {
   EXPECT_TRUE(window.message().contains("never saved"));
   QTest::mouseClick(window.findChild<QToolButton*>("recover"), Qt::LeftButton);
   EXPECT_EQ(window.document().design().name, "Never saved");
+}
+
+/// Records are not decided, and come back with what was.
+TEST_F(Keeping, RecordsComeBackWithTheStateThatWasKept) {
+  QTemporaryDir dir;
+  const QString path = dir.filePath("wing.euptera");
+  ASSERT_TRUE(window->saveTo(path));
+  window->document().record([](Records& r) {
+    r.steps.push_back({"1.R1.mark", "2026-12-01 10:00", "2026-12-01 10:30", 30, false, {}});
+    BenchReading read;
+    read.value = 0.25, read.at = "2026-12-01 10:40";
+    r.readings.push_back(read);
+    r.log.push_back({"2026-12-01 10:41", LogKind::note, "a note", {}, {}});
+  });
+  window->autosave().keep();
+  const Records made = design().records;
+  QTemporaryDir other;
+  MainWindow again(other.path());
+  again.show();
+  ASSERT_TRUE(again.openFile(path));
+  EXPECT_TRUE(again.document().design().records.steps.empty());
+  // What was recorded since stays beside what comes back, and the state stays while the two are not the same.
+  again.document().record([](Records& r) { r.looked.push_back({"since"}); });
+  QTest::mouseClick(again.findChild<QToolButton*>("recover"), Qt::LeftButton);
+  const Records& now = again.document().design().records;
+  EXPECT_EQ(now.steps, made.steps);
+  EXPECT_EQ(now.readings, made.readings);
+  EXPECT_EQ(now.looked.size(), made.looked.size() + 1);
+  EXPECT_FALSE(again.autosave().kept().all().empty());
+  again.document().undo();
+  EXPECT_EQ(again.document().design().records.readings, made.readings) << "no undo takes a reading";
+}
+
+TEST_F(Keeping, AKeptStateGoesWhenAllOfItIsTakenBack) {
+  QTemporaryDir dir;
+  const QString path = dir.filePath("wing.euptera");
+  ASSERT_TRUE(window->saveTo(path));
+  window->document().record([](Records& r) { r.looked.push_back({"one"}); });
+  window->autosave().keep();
+  QTemporaryDir other;
+  MainWindow again(other.path());
+  again.show();
+  ASSERT_TRUE(again.openFile(path));
+  QTest::mouseClick(again.findChild<QToolButton*>("recover"), Qt::LeftButton);
+  EXPECT_EQ(again.document().design().records.looked, design().records.looked);
+  EXPECT_TRUE(again.autosave().kept().all().empty());
+  EXPECT_TRUE(QFile::exists(Autosave::pathFor(path))) << "it is in the second program's care";
+}
+
+TEST_F(Keeping, ChangesInARowDoNotPutKeepingOffForEver) {
+  QTemporaryDir dir;
+  const QString path = dir.filePath("wing.euptera");
+  ASSERT_TRUE(window->saveTo(path));
+  QElapsedTimer clock;
+  clock.start();
+  for (int i = 0; !QFile::exists(Autosave::pathFor(path)) && clock.elapsed() < 12000; ++i) {
+    Design next = design();
+    next.inner().panel.rootChord = 230 + i;
+    window->document().edit("nudge", next, "nudge");
+    QTest::qWait(400);
+  }
+  EXPECT_TRUE(QFile::exists(Autosave::pathFor(path)));
+  EXPECT_LT(clock.elapsed(), 8000);
+}
+
+TEST_F(Keeping, WhatIsTypedIsSaved) {
+  QTemporaryDir dir;
+  const QString path = dir.filePath("wing.euptera");
+  ASSERT_TRUE(window->saveTo(path));
+  stage(3);
+  auto* field = find<QLineEdit>("panel.rootChord");
+  QTest::mouseClick(field, Qt::LeftButton);
+  field->selectAll();
+  QTest::keyClicks(field, "247");
+  EXPECT_NE(design().inner().panel.rootChord, 247);
+  QTest::keyClick(window.get(), Qt::Key_S, Qt::ControlModifier);
+  EXPECT_EQ(design().inner().panel.rootChord, 247);
+  EXPECT_EQ(designFromText(readTextFile(path.toStdString()).value()).value().design.inner().panel.rootChord, 247);
+  EXPECT_FALSE(window->document().modified());
+}
+
+TEST_F(Keeping, PicturesOfTheLogGoAlongIntoAnotherFolder) {
+  QTemporaryDir dir;
+  QDir(dir.path()).mkpath("a/wing-pictures");
+  QDir(dir.path()).mkpath("b");
+  ASSERT_TRUE(window->saveTo(dir.filePath("a/wing.euptera")));
+  QFile picture(dir.filePath("a/wing-pictures/one.png"));
+  ASSERT_TRUE(picture.open(QIODevice::WriteOnly));
+  picture.write("a picture");
+  picture.close();
+  window->document().record([](Records& r) {
+    for (const char* name : {"wing-pictures/one.png", "wing-pictures/gone.png", "../../outside.png", "/etc/hostname"})
+      r.log.push_back({"2026-12-01 10:41", LogKind::picture, "a picture", {}, name});
+  });
+  ASSERT_TRUE(window->saveTo(dir.filePath("b/wing.euptera")));
+  EXPECT_TRUE(QFile::exists(dir.filePath("b/wing-pictures/one.png")));
+  EXPECT_TRUE(window->message().contains("gone.png")) << window->message().toStdString();
+  EXPECT_FALSE(window->message().contains("outside"));
+}
+
+TEST_F(Keeping, LeavingAsksAboutWhatIsTypedAndNotRecorded) {
+  auto answers = std::make_unique<Answers>();
+  Answers& asked = *answers;
+  window->askBy(std::move(answers));
+  asked.forget = false;
+  QTest::keyClick(window.get(), Qt::Key_B, Qt::ControlModifier);
+  window->bench().turnTo(BenchPanel::Page::log);
+  auto* note = find<QLineEdit>("logNote");
+  ASSERT_NE(note, nullptr);
+  QTest::keyClicks(note, "glue was thick");
+  window->close();
+  EXPECT_TRUE(window->isVisible());
+  EXPECT_EQ(asked.asked, 1);
+  EXPECT_EQ(note->text(), "glue was thick");
+  QTest::keyClick(note, Qt::Key_Return);
+  EXPECT_TRUE(window->bench().untaken().isEmpty());
+}
+
+/// Ctrl+Z is the window's where nothing is being typed, and the field's where something is.
+TEST_F(Keeping, UndoReachesTheWingFromAFieldThatWasEntered) {
+  stage(3);
+  const double was = design().inner().panel.rootChord;
+  type("panel.rootChord", "249");
+  auto* field = find<QLineEdit>("panel.rootChord");
+  field->setFocus();
+  QApplication::processEvents();
+  ASSERT_EQ(design().inner().panel.rootChord, 249);
+  QTest::keyClick(field, Qt::Key_Z, Qt::ControlModifier);
+  EXPECT_EQ(design().inner().panel.rootChord, was);
+  field = find<QLineEdit>("panel.rootChord");
+  field->setFocus();
+  field->selectAll();
+  QTest::keyClicks(field, "3");
+  QTest::keyClick(field, Qt::Key_Z, Qt::ControlModifier);
+  EXPECT_EQ(design().inner().panel.rootChord, was);
+  EXPECT_NE(field->text(), "3") << "what was typed is taken back in the field";
+}
+
+TEST_F(Keeping, EveryShortcutBelongsToOne) {
+  std::map<QString, QStringList> by;
+  for (const QAction* a : window->findChildren<QAction*>())
+    for (const QKeySequence& key : a->shortcuts()) by[key.toString()] << a->text();
+  for (const QShortcut* s : window->findChildren<QShortcut*>()) by[s->key().toString()] << s->objectName();
+  EXPECT_GT(by.size(), 20u);
+  for (const auto& [key, whose] : by)
+    EXPECT_EQ(whose.size(), 1) << key.toStdString() << ": " << whose.join(", ").toStdString();
 }
 
 namespace {

@@ -274,6 +274,47 @@ TEST_F(PlanStage, TheFileIsLinkedByRelativePathAndItsLossLosesNothing) {
   EXPECT_EQ(design().plan.readings.size(), 1u);
 }
 
+/// A wing from elsewhere may name any file: what lies outside its own folder waits for the person's word.
+TEST_F(PlanStage, AFileOutsideTheWingsFolderWaitsForAWord) {
+  QTemporaryDir dir;
+  QDir(dir.path()).mkpath("wings");
+  const QString file = dir.filePath("p.png");
+  ASSERT_TRUE(QFile::copy(cleanPlan, file));
+  open(file);
+  ASSERT_TRUE(window->saveTo(dir.filePath("wings/w.euptera")));
+  QTemporaryDir other;
+  MainWindow again(other.path());
+  again.askBy(std::make_unique<Answers>());
+  again.resize(1280, 800);
+  again.show();
+  ASSERT_TRUE(again.openFile(dir.filePath("wings/w.euptera")));
+  PlanImages& images = again.document().planImages();
+  ASSERT_TRUE(images.settle(20000));
+  EXPECT_EQ(images.image(0), nullptr);
+  EXPECT_TRUE(images.asks(0));
+  EXPECT_TRUE(images.trouble(0).contains("outside"));
+  images.trust(0);
+  ASSERT_TRUE(images.settle(20000));
+  EXPECT_NE(images.image(0), nullptr);
+  EXPECT_TRUE(images.trouble(0).isEmpty());
+}
+
+TEST_F(PlanStage, ADeviceNamedByAWingIsNotRead) {
+  Design d = design();
+  PlanSheet sheet;
+  sheet.name = "Sheet 1", sheet.file = "/dev/zero";
+  sheet.checksum = std::string(64, '0');
+  sheet.width = 100, sheet.height = 100;
+  d.plan.sheets = {sheet};
+  window->document().replace(d, {}, true);
+  PlanImages& images = window->document().planImages();
+  ASSERT_TRUE(images.settle(2000));
+  images.trust(0); // even then
+  ASSERT_TRUE(images.settle(2000));
+  EXPECT_EQ(images.image(0), nullptr);
+  EXPECT_FALSE(images.trouble(0).isEmpty());
+}
+
 TEST_F(PlanStage, ACopyCanBeKeptInTheWingFile) {
   QTemporaryDir dir;
   const QString file = dir.filePath("p.png");

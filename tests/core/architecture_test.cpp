@@ -45,5 +45,18 @@ TEST(Architecture, IncludesGoDownwardsOnly) {
   EXPECT_GT(looked, 40);
 }
 
+/// Why: docs/decisions/2026-12-01-libraries-are-compiled-once.md.
+TEST(Architecture, LibrariesThatTakeLongToCompileHaveOneHome) {
+  const std::regex slow("#include <(Eigen/(Dense|QR|SVD|Eigenvalues|SparseCholesky)|CLI/|nlohmann/)");
+  std::set<std::string> homes;
+  for (const char* folder : {"src", "instruments", "arguments"})
+    for (const auto& entry : std::filesystem::recursive_directory_iterator(test::sourceFile(folder))) {
+      if (entry.path().extension() != ".h" && entry.path().extension() != ".cpp") continue;
+      const std::string text = test::slurp(entry.path());
+      if (std::regex_search(text, slow)) homes.insert(entry.path().filename().string());
+    }
+  EXPECT_EQ(homes, (std::set<std::string>{"arguments.cpp", "json.h", "solve.cpp"}));
+}
+
 } // namespace
 } // namespace eup

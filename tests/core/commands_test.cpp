@@ -204,8 +204,7 @@ TEST_F(Commands, AssembleTellsWhatAnErrorDoes) {
   EXPECT_EQ(right.code, 0);
   const auto json = test::jsonOf(right.out);
   EXPECT_LT(json["off"].get<double>(), 0.05);
-  const auto wrong =
-      test::jsonOf(run({"assemble", file, "--json", "--notch", "R3=0.3", "--brace", "1=0.5"}).out);
+  const auto wrong = test::jsonOf(run({"assemble", file, "--json", "--notch", "R3=0.3", "--brace", "1=0.5"}).out);
   EXPECT_NEAR(wrong["panels"][0]["ribs"][2]["up"].get<double>(), -0.3, 0.01);
   EXPECT_NEAR(wrong["panels"][0]["gamma"].get<double>() - json["panels"][0]["gamma"].get<double>(), 0.25, 0.01);
   EXPECT_NE(run({"assemble", file}).out.find("the tip lies 0.000 mm"), std::string::npos);

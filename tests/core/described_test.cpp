@@ -1,7 +1,7 @@
 // Every member of every decision is described: one that is not would be lost when saving. The compiler counts a
 // struct's members; the description is counted by walking it.
-#include "core/design/visitor.h"
 #include "core/design/design_file.h"
+#include "core/design/visitor.h"
 #include "core/files/shipped.h"
 #include "support.h"
 
@@ -47,6 +47,7 @@ public:
   void flag(const char* key, const char*, bool&, bool) override { one(key); }
   void text(const char* key, const char*, std::string&, bool) override { one(key); }
   void freeText(const char* key, std::string&) override { one(key); }
+  void day(const char* key, const char*, std::string&) override { one(key); }
   void digits(const char* key, const char*, std::string&, bool) override { one(key); }
   void listed(const char* key, const char*, std::string&, Shelf, bool) override { one(key); }
   void chosen(const char* key, const char*, std::size_t&, std::span<const Choice>, bool) override { one(key); }

@@ -29,7 +29,9 @@ public:
   void fraction(const char*, const char*, double& v, Limits l, bool = true) override { move(v, l); }
   void number(const char*, const char*, double& v, Limits l, bool = true) override { move(v, l); }
   void mass(const char*, const char*, double& v, Limits l, bool = true) override { move(v, l); }
-  void count(const char*, const char*, int& v, Limits l, bool = true) override { v = v + 1 <= l.high ? v + 1 : v - 1, ++moved; }
+  void count(const char*, const char*, int& v, Limits l, bool = true) override {
+    v = v + 1 <= l.high ? v + 1 : v - 1, ++moved;
+  }
   void flag(const char*, const char*, bool& v, bool = true) override { v = !v, ++moved; }
   void text(const char*, const char*, std::string& v, bool = true) override { v += " “ü” \\ \"\n", ++moved; }
   void know(const Tables& rows) override { own = &rows; }
@@ -43,6 +45,7 @@ public:
   void numbers(const char*, const char*, std::vector<int>& v, bool = true) override { v = {2, 5}, ++moved; }
   void shares(const char*, const char*, std::vector<double>& v, bool) override { v = {0.75, 1.0 / 3, 0}, ++moved; }
   void freeText(const char*, std::string& v) override { v += "é/x", ++moved; }
+  void day(const char*, const char*, std::string& v) override { v = "2026-12-05", ++moved; }
   void digits(const char*, const char*, std::string& v, bool) override { v = "4415-63", ++moved; }
   void points(const char* key, Polyline& v, std::size_t) override {
     const double side = std::string_view(key) == "lower" ? -1 : 1;
@@ -75,8 +78,7 @@ TEST(DesignFile, LoadAfterSaveIsIdentityWithEveryFieldOffItsDefault) {
   EXPECT_TRUE(read.value().notes.empty());
   EXPECT_EQ(read.value().design, d);
   // No field was left at its default by chance.
-  const auto now = test::jsonOf(designToText(d)).flatten(),
-             fresh = test::jsonOf(designToText(Design{})).flatten();
+  const auto now = test::jsonOf(designToText(d)).flatten(), fresh = test::jsonOf(designToText(Design{})).flatten();
   for (const auto& [pointer, value] : now.items()) {
     if (pointer == "/format" || pointer == "/version") continue;
     if (pointer.find("/listed/") != std::string::npos) continue; // every listing starts at the nose and ends at x = 1

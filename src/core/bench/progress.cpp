@@ -62,8 +62,9 @@ const char* name(StepState state) {
 
 BenchHours benchHoursOf(const BenchPlan& plan, const Date& first) {
   BenchHours out;
-  out.minutes.fill(plan.weekday);
-  out.minutes[5] = out.minutes[6] = plan.weekend;
+  const auto enough = [](double minutes) { return minutes > 0 ? std::max(minutes, fewestMinutes) : 0.0; };
+  out.minutes.fill(enough(plan.weekday));
+  out.minutes[5] = out.minutes[6] = enough(plan.weekend);
   out.firstWeekday = weekdayOf(first), out.hands = plan.hands;
   return out;
 }

@@ -90,6 +90,21 @@ const PartTick* tickOf(std::span<const PartTick> ticks, const std::string& key, 
   return found == ticks.end() ? nullptr : &*found;
 }
 
+Records together(const Records& older, const Records& newer) {
+  Records out = newer;
+  const auto add = [](auto& to, const auto& from, auto same) {
+    for (const auto& one : from)
+      if (std::none_of(to.begin(), to.end(), [&](const auto& there) { return same(one, there); })) to.push_back(one);
+  };
+  const auto alike = [](const auto& a, const auto& b) { return a == b; };
+  add(out.looked, older.looked, alike);
+  add(out.steps, older.steps, [](const StepRecord& a, const StepRecord& b) { return a.key == b.key; });
+  add(out.readings, older.readings, alike);
+  add(out.parts, older.parts, [](const PartTick& a, const PartTick& b) { return a.key == b.key && a.hand == b.hand; });
+  add(out.log, older.log, alike);
+  return out;
+}
+
 bool isBegun(const Records& r) {
   return !r.readings.empty() || std::any_of(r.steps.begin(), r.steps.end(),
                                             [](const StepRecord& s) { return !s.begun.empty() || !s.done.empty(); });

@@ -33,6 +33,9 @@ void setMissing(Records& records, const std::string& key, Hand hand, int count);
 /// Null where nothing is recorded of it.
 const PartTick* tickOf(std::span<const PartTick> ticks, const std::string& key, Hand hand);
 
+/// What stands in either: `newer` where both tell of one thing. Nothing that was recorded is missing from it.
+Records together(const Records& older, const Records& newer);
+
 /// A step is begun or done, or something was read: decisions that change now are written down.
 bool isBegun(const Records& records);
 

@@ -38,9 +38,12 @@ struct LeftOutStep {
 };
 inline constexpr int mostOrderChanges = 500;
 
+/// Nobody begins anything for less; and a schedule by less would never end.
+inline constexpr double fewestMinutes = 5;
+
 struct BenchPlan {
   std::string first;                   ///< the first day, "2026-12-01"; empty: today
-  double weekday = 120, weekend = 300; ///< minutes at the bench
+  double weekday = 120, weekend = 300; ///< minutes at the bench; none, or at least `fewestMinutes`
   int hour = 18;                       ///< at which every day begins
   int hands = 1;                       ///< pairs of them
   double celsius = 20;                 ///< in the room
@@ -120,7 +123,7 @@ struct LogEntry {
   std::string file; ///< of a picture: its name beside the wing's file
   bool operator==(const LogEntry&) const = default;
 };
-inline constexpr int mostLogEntries = 5000;
+inline constexpr int mostLogEntries = 200000; // what bounds it is the size of a file
 
 struct Records {
   std::vector<Looked> looked;

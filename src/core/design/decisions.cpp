@@ -4,6 +4,7 @@
 #include "core/design/rib_place.h"
 #include "core/design/tables.h"
 #include "core/files/bytes.h"
+#include "core/measure/date.h"
 #include "core/measure/length_text.h"
 #include "core/section/naca.h"
 #include <algorithm>
@@ -94,7 +95,8 @@ public:
   void text(const char* key, const char* label, std::string& v, bool applies = true) override {
     add(key, label, DecisionKind::text, applies, 0, v, "");
   }
-  void chosen(const char* key, const char* label, std::size_t& v, std::span<const Choice> names, bool applies) override {
+  void chosen(const char* key, const char* label, std::size_t& v, std::span<const Choice> names,
+              bool applies) override {
     Decision& d = add(key, label, DecisionKind::choice, applies, static_cast<double>(v), "", "");
     for (const Choice& c : names) d.choices.emplace_back(c.key, c.label);
     d.text = d.choices[v].second;
@@ -110,7 +112,10 @@ public:
       d.choices.emplace_back(m.key, m.label);
     }
   }
-  void digits(const char* key, const char* label, std::string& v, bool applies) override { text(key, label, v, applies); }
+  void digits(const char* key, const char* label, std::string& v, bool applies) override {
+    text(key, label, v, applies);
+  }
+  void day(const char* key, const char* label, std::string& v) override { text(key, label, v); }
   void stations(const char* key, const char* label, std::vector<double>& v, bool applies) override {
     add(key, label, DecisionKind::stations, applies, 0, stationsText(v, unit), "");
   }
@@ -211,7 +216,7 @@ public:
     } else if (*typed == "no" || *typed == "false" || *typed == "0") {
       v = false;
     } else {
-      problem = Problem{label, fmt::format("“{}”: answer yes or no.", typed->substr(0, 40))};
+      problem = Problem{label, fmt::format("“{}”: answer yes or no.", firstLetters(*typed, 40))};
     }
   }
   void text(const char* key, const char* label, std::string& v, bool = true) override {
@@ -230,8 +235,8 @@ public:
         v = i;
         return;
       }
-    problem = Problem{
-        label, fmt::format("“{}” is not one of the choices.", typed ? typed->substr(0, 40) : formatNumber(value, 0))};
+    problem = Problem{label, fmt::format("“{}” is not one of the choices.",
+                                         typed ? firstLetters(*typed, 40) : formatNumber(value, 0))};
   }
   void know(const Tables& rows) override { own = &rows; }
   void listed(const char* key, const char* label, std::string& v, Shelf shelf, bool = true) override {
@@ -242,7 +247,18 @@ public:
         return;
       }
     problem = Problem{
-        label, fmt::format("“{}” is not in the table of {}.", typed ? typed->substr(0, 40) : "", wordsOf(shelf))};
+        label, fmt::format("“{}” is not in the table of {}.", typed ? firstLetters(*typed, 40) : "", wordsOf(shelf))};
+  }
+  void day(const char* key, const char* label, std::string& v) override {
+    if (!mine(key)) return;
+    std::string day = typed.value_or("");
+    day.erase(0, std::min(day.find_first_not_of(' '), day.size()));
+    day.erase(day.find_last_not_of(' ') + 1);
+    if (!day.empty() && !dateFromText(day))
+      problem = Problem{label, fmt::format("“{}” is no day of the calendar: write year, month and day as 2026-12-05.",
+                                           firstLetters(day, 40))};
+    else
+      v = day;
   }
   void digits(const char* key, const char* label, std::string& v, bool) override {
     if (!mine(key)) return;
@@ -302,7 +318,7 @@ public:
       if (!n || n.value() < 0 || n.value() > mostShare) {
         problem = Problem{label, fmt::format("“{}” is no share of lift: write numbers from 0 up, root first, as in "
                                              "1; 1; 0.9; 0.6.",
-                                             one.substr(0, 40))};
+                                             firstLetters(one, 40))};
         return;
       }
       all.push_back(n.value());
@@ -322,7 +338,7 @@ public:
       const auto n = parseNumber(one);
       if (!n || n.value() != std::floor(n.value()) || n.value() < 1 || n.value() > mostRibs) {
         problem = Problem{label, fmt::format("“{}” is no rib: write their numbers, the root rib is 1, as in 2; 5.",
-                                             one.substr(0, 40))};
+                                             firstLetters(one, 40))};
         return;
       }
       all.push_back(static_cast<int>(n.value()));
@@ -366,6 +382,7 @@ private:
   template <class Parse, class Tell> void set(double& v, const char* label, Limits l, Parse parse, Tell tell) {
     if (!typed) {
       v = std::clamp(value, l.low, l.high);
+      if (l.tooLittle(v)) v = l.orFrom;
       return;
     }
     const Result<double> read = parse(*typed);
@@ -374,8 +391,13 @@ private:
       return;
     }
     if (read.value() < l.low - 1e-9 || read.value() > l.high + 1e-9) {
-      problem = Problem{label, fmt::format("“{}” is {}; it can be {} to {}.", typed->substr(0, 40), tell(read.value()),
-                                           tell(l.low), tell(l.high))};
+      problem = Problem{label, fmt::format("“{}” is {}; it can be {} to {}.", firstLetters(*typed, 40),
+                                           tell(read.value()), tell(l.low), tell(l.high))};
+      return;
+    }
+    if (l.tooLittle(read.value())) {
+      problem = Problem{label, fmt::format("“{}” is {}; it can be 0 for none, or {} to {}.", firstLetters(*typed, 40),
+                                           tell(read.value()), tell(l.orFrom), tell(l.high))};
       return;
     }
     v = read.value();

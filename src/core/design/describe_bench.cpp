@@ -5,9 +5,9 @@ namespace eup {
 
 void describeBench(BenchPlan& b, Visitor& v) {
   v.group("bench", Topic::bench, [&] {
-    v.text("first", "First day, 2026-12-01", b.first);
-    v.number("weekday", "Minutes on a weekday", b.weekday, Limits{0, 1440});
-    v.number("weekend", "Minutes at weekends", b.weekend, Limits{0, 1440});
+    v.day("first", "First day, 2026-12-01", b.first);
+    v.number("weekday", "Minutes on a weekday", b.weekday, Limits{0, 1440, fewestMinutes});
+    v.number("weekend", "Minutes at weekends", b.weekend, Limits{0, 1440, fewestMinutes});
     v.count("hour", "Begins at, o'clock", b.hour, Limits{0, 23});
     v.count("hands", "Pairs of hands", b.hands, Limits{1, 2});
     v.number("celsius", "In the room, °C", b.celsius, Limits{0, 45});

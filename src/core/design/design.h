@@ -21,7 +21,8 @@ inline constexpr std::size_t mostNameLetters = 200, mostTextLetters = 4000;
 inline constexpr double farthestPoint = 1e7;
 inline constexpr double farthestRise = 20000; ///< mm, as far as a span
 
-/// All decisions of one panel. What the compiler makes for it is made once, in design.cpp: it is used nearly everywhere.
+/// All decisions of one panel. What the compiler makes for it is made once, in design.cpp: it is used nearly
+/// everywhere.
 struct PanelDesign {
   Sections sections;
   Panel panel;

@@ -6,6 +6,7 @@
 #include "core/files/json.h"
 #include "core/files/json_bounds.h"
 #include "core/files/shipped.h"
+#include "core/measure/date.h"
 #include "core/measure/length_text.h"
 #include "core/section/naca.h"
 #include <algorithm>
@@ -56,7 +57,9 @@ public:
   void fraction(const char* key, const char*, double& v, Limits, bool = true) override { (*at)[key] = v; }
   void number(const char* key, const char*, double& v, Limits, bool = true) override { (*at)[key] = v; }
   void mass(const char* key, const char*, double& v, Limits, bool = true) override { (*at)[key] = v; }
-  void angle(const char* key, const char*, double& v, Limits, bool = true) override { (*at)[std::string(key) + "Deg"] = v; }
+  void angle(const char* key, const char*, double& v, Limits, bool = true) override {
+    (*at)[std::string(key) + "Deg"] = v;
+  }
   void count(const char* key, const char*, int& v, Limits, bool = true) override { (*at)[key] = v; }
   void flag(const char* key, const char*, bool& v, bool = true) override { (*at)[key] = v; }
   void text(const char* key, const char*, std::string& v, bool = true) override { (*at)[key] = v; }
@@ -68,6 +71,7 @@ public:
   void numbers(const char* key, const char*, std::vector<int>& v, bool = true) override { (*at)[key] = v; }
   void shares(const char* key, const char*, std::vector<double>& v, bool) override { (*at)[key] = v; }
   void freeText(const char* key, std::string& v) override { (*at)[key] = v; }
+  void day(const char* key, const char*, std::string& v) override { (*at)[key] = v; }
   void digits(const char* key, const char*, std::string& v, bool) override { (*at)[key] = v; }
   void points(const char* key, Polyline& v, std::size_t) override { (*at)[key] = pointsToJson(v); }
   void outline(const char* key, const char*, Polyline& v, bool) override { (*at)[key] = pointsToJson(v); }
@@ -113,7 +117,9 @@ public:
     }
   }
   void length(const char* key, const char*, double& v, Limits l, bool = true) override { real(key, v, l, "mm"); }
-  void fraction(const char* key, const char*, double& v, Limits l, bool = true) override { real(key, v, l, "of the chord"); }
+  void fraction(const char* key, const char*, double& v, Limits l, bool = true) override {
+    real(key, v, l, "of the chord");
+  }
   void number(const char* key, const char*, double& v, Limits l, bool = true) override { real(key, v, l, ""); }
   void mass(const char* key, const char*, double& v, Limits l, bool = true) override { real(key, v, l, "g"); }
   void angle(const char* key, const char*, double& v, Limits l, bool = true) override {
@@ -206,6 +212,13 @@ public:
     if (!found->is_string()) return refuse(key, "a text was expected");
     v = cut(key, found->template get_ref<const std::string&>(), mostTextLetters);
   }
+  void day(const char* key, const char* label, std::string& v) override {
+    text(key, label, v);
+    if (v.empty() || dateFromText(v)) return;
+    notes.push_back(
+        fmt::format("{}/{}: “{}” is no day of the calendar, and is not kept", place, key, firstLetters(v, 40)));
+    v.clear();
+  }
   void digits(const char* key, const char*, std::string& v, bool) override {
     std::string typed = v;
     freeText(key, typed);
@@ -280,6 +293,10 @@ private:
     if (!found->is_number()) return refuse(key, "a number was expected");
     const double n = found->get<double>();
     v = n;
+    if (l.tooLittle(n)) {
+      v = l.orFrom;
+      return mend(key, fmt::format("{} is too little: 0 for none, or at least {}", formatNumber(n, 3), l.orFrom), v);
+    }
     if (n >= l.low - 1e-9 && n <= l.high + 1e-9) return;
     v = std::clamp(n, l.low, l.high);
     mend(key,
@@ -393,13 +410,27 @@ static Problem tooLarge(std::string_view text, std::string_view said) {
 Result<ReadDesign> designFromText(std::string_view text) {
   if (const auto bounded = withinJsonBounds(text); !bounded) return bounded.problem();
   Json json;
+  // What stands twice would be dropped without a word: of two groups of records one.
+  std::vector<std::set<std::string>> open;
+  std::string twice;
+  const auto watch = [&](int, Json::parse_event_t event, Json& what) {
+    if (event == Json::parse_event_t::object_start) open.emplace_back();
+    if (event == Json::parse_event_t::object_end && !open.empty()) open.pop_back();
+    if (event == Json::parse_event_t::key && twice.empty() && !open.back().insert(what.get<std::string>()).second)
+      twice = what.get<std::string>();
+    return true;
+  };
   try {
-    json = Json::parse(text);
+    json = Json::parse(text, watch);
   } catch (const nlohmann::json::parse_error& error) {
     return jsonProblem(text, error);
   } catch (const nlohmann::json::exception& error) {
     return tooLarge(text, error.what());
   }
+  if (!twice.empty())
+    return Problem{"", fmt::format("“{}” stands there twice in one group, and only one could be kept: take one of them "
+                                   "out, or put what they hold together",
+                                   firstLetters(twice, 60))};
   if (!json.is_object() || !json.contains("format") || json["format"] != fileFormatName)
     return Problem{"/format", fmt::format("this is not a wing file: “format” should be “{}”", fileFormatName)};
   if (!json.contains("version") || !json["version"].is_number_integer())

@@ -2,6 +2,7 @@
 #include "core/design/describe.h"
 #include "core/files/bytes.h"
 #include "core/files/text_file.h"
+#include "core/measure/date.h"
 #include "core/measure/length_text.h"
 #include "core/section/naca.h"
 #include <cmath>
@@ -24,13 +25,21 @@ public:
     if (static_cast<int>(all.size()) > most) refuse(key, fmt::format("{} of them; there can be {}", all.size(), most));
     for (std::size_t i = 0; i < all.size() && !problem; ++i) each(i);
   }
-  void length(const char* key, const char* label, double& v, Limits l, bool = true) override { real(key, label, v, l, " mm"); }
+  void length(const char* key, const char* label, double& v, Limits l, bool = true) override {
+    real(key, label, v, l, " mm");
+  }
   void fraction(const char* key, const char* label, double& v, Limits l, bool = true) override {
     real(key, label, v, l, " of the chord");
   }
-  void number(const char* key, const char* label, double& v, Limits l, bool = true) override { real(key, label, v, l, ""); }
-  void mass(const char* key, const char* label, double& v, Limits l, bool = true) override { real(key, label, v, l, " g"); }
-  void angle(const char* key, const char* label, double& v, Limits l, bool = true) override { real(key, label, v, l, "°"); }
+  void number(const char* key, const char* label, double& v, Limits l, bool = true) override {
+    real(key, label, v, l, "");
+  }
+  void mass(const char* key, const char* label, double& v, Limits l, bool = true) override {
+    real(key, label, v, l, " g");
+  }
+  void angle(const char* key, const char* label, double& v, Limits l, bool = true) override {
+    real(key, label, v, l, "°");
+  }
   void count(const char* key, const char* label, int& v, Limits l, bool = true) override { real(key, label, v, l, ""); }
   void flag(const char*, const char*, bool&, bool = true) override {}
   void text(const char* key, const char* label, std::string& v, bool = true) override {
@@ -38,6 +47,9 @@ public:
   }
   void freeText(const char* key, std::string& v) override {
     if (!fits(v, mostTextLetters)) refuse(key, tooLong(mostTextLetters));
+  }
+  void day(const char* key, const char* label, std::string& v) override {
+    if (!v.empty() && !dateFromText(v)) refuse(*label ? label : key, "no day of the calendar");
   }
   void listed(const char* key, const char* label, std::string& v, Shelf shelf, bool = true) override {
     if (own && !own->has(shelf, v)) refuse(*label ? label : key, fmt::format("“{}” is in no table", v));
@@ -86,6 +98,8 @@ private:
   static bool fits(const std::string& text, std::size_t letters) { return firstLetters(text, letters) == text; }
   static std::string tooLong(std::size_t letters) { return fmt::format("longer than {} letters", letters); }
   void real(const char* key, const char* label, double v, Limits l, const char* unit) {
+    if (l.tooLittle(v))
+      return refuse(*label ? label : key, fmt::format("{}{} is too little", formatNumber(v, 3), unit));
     if (v >= l.low - 1e-9 && v <= l.high + 1e-9) return;
     refuse(*label ? label : key, fmt::format("{}{} is out of bounds: {} to {}{}", formatNumber(v, 3), unit,
                                              formatNumber(l.low, 3), formatNumber(l.high, 3), unit));

@@ -24,8 +24,8 @@ private:
   void (*grow)(void*, std::size_t);
 };
 
-/// Every decision comes with its key in the file, its name for people, its value, its limits, and whether it has a say in
-/// the design as it stands (`applies`). A visitor that is shown a const design changes none of the values.
+/// Every decision comes with its key in the file, its name for people, its value, its limits, and whether it has a say
+/// in the design as it stands (`applies`). A visitor that is shown a const design changes none of the values.
 class Visitor {
 public:
   using Inside = FunctionRef<void()>;
@@ -60,6 +60,8 @@ public:
   virtual void flag(const char* key, const char* label, bool& v, bool applies = true) = 0;
   virtual void text(const char* key, const char* label, std::string& v, bool applies = true) = 0;
   virtual void freeText(const char* key, std::string& v) = 0;
+  /// A day as 2026-12-01; empty where it is not decided.
+  virtual void day(const char* key, const char* label, std::string& v) = 0;
   virtual void digits(const char* key, const char* label, std::string& v, bool applies) = 0;
   virtual void listed(const char* key, const char* label, std::string& v, Shelf shelf, bool applies = true) = 0;
   virtual void stations(const char* key, const char* label, std::vector<double>& v, bool applies) = 0;

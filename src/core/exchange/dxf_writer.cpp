@@ -149,7 +149,11 @@ Result<std::string> toDxf(const Drawing& drawing) {
   dxf.writeObjectsEnd(*out);
   out->dxfEOF();
   out->close();
-  return readTextFile(scratch.path);
+  // The library says nothing of a disk that is full: only a whole file ends with its mark.
+  auto text = readTextFile(scratch.path);
+  if (text && !text.value().ends_with("EOF\n") && !text.value().ends_with("EOF\r\n"))
+    return Problem{"", "the DXF could not be written to its end: the folder for temporary files is full"};
+  return text;
 }
 
 } // namespace eup

@@ -56,7 +56,8 @@ void InstrumentLink::said(std::string_view line, double now) {
   if (words[0] != "reads" || words.size() != 4) return;
   const auto number = numberIn<long>(words[1]);
   const auto value = numberIn<double>(words[2]);
-  if (!number || !value || (words[3] != "still" && words[3] != "moving")) {
+  constexpr double most = 1e6; // no gauge and no scales read so much: the line is damaged
+  if (!number || !value || !(std::abs(*value) <= most) || (words[3] != "still" && words[3] != "moving")) {
     ++told.garbled;
     return;
   }

@@ -1,13 +1,15 @@
 #include "core/exchange/report.h"
 #include "core/exchange/points_json.h"
+#include "core/files/bytes.h"
 #include "core/files/json.h"
 #include <fmt/format.h>
 
 namespace eup {
 namespace {
 
-std::string quotedCell(const std::string& cell) {
-  if (cell.find_first_of(",\"\r\n") == std::string::npos) return cell;
+std::string quotedCell(const std::string& text) {
+  const std::string cell = harmlessCell(text);
+  if (cell.find_first_of(",\"\r\n'") == std::string::npos) return cell;
   std::string out = "\"";
   for (char c : cell) out += c == '"' ? std::string("\"\"") : std::string(1, c);
   return out + "\"";

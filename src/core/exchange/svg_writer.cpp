@@ -1,4 +1,5 @@
 #include "core/exchange/svg_writer.h"
+#include "core/files/bytes.h"
 #include <fmt/format.h>
 #include <pugixml.hpp>
 #include <sstream>
@@ -40,12 +41,15 @@ std::string toSvg(const Drawing& drawing) {
   const auto set = [](pugi::xml_node node, const char* key, const std::string& value) {
     node.append_attribute(key) = value.c_str();
   };
+  const auto say = [](pugi::xml_node node, const std::string& words) { // control letters would make it no XML
+    node.text() = withoutControls(words).c_str();
+  };
   set(svg, "xmlns", "http://www.w3.org/2000/svg");
   set(svg, "width", fmt::format("{:.4f}mm", box.width()));
   set(svg, "height", fmt::format("{:.4f}mm", box.height()));
   set(svg, "viewBox", fmt::format("0 0 {:.4f} {:.4f}", box.width(), box.height()));
-  svg.append_child("title").text() =
-      fmt::format("{}: {}, {} hand, full size in mm", drawing.wing, drawing.title, name(drawing.hand)).c_str();
+  say(svg.append_child("title"),
+      fmt::format("{}: {}, {} hand, full size in mm", drawing.wing, drawing.title, name(drawing.hand)));
   for (Layer layer : allLayers) {
     auto group = svg.append_child("g");
     set(group, "id", name(layer));
@@ -67,7 +71,7 @@ std::string toSvg(const Drawing& drawing) {
       if (l.turned)
         set(text, "transform",
             fmt::format("rotate(-90 {:.3f} {:.3f})", l.at.x() - box.low.x(), box.high.y() - l.at.y()));
-      text.text() = l.text.c_str();
+      say(text, l.text);
     }
   }
   std::ostringstream out;

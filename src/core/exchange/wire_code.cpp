@@ -1,12 +1,15 @@
 #include "core/exchange/wire_code.h"
+#include "core/files/bytes.h"
+#include <algorithm>
 #include <charconv>
 #include <cmath>
 #include <fmt/format.h>
+#include <utility>
 
 namespace eup {
 
 std::string wrongWithAxes(std::string_view axes) {
-  if (axes.size() != 4) return fmt::format("“{}” are not four letters", axes.substr(0, 20));
+  if (axes.size() != 4) return fmt::format("“{}” are not four letters", firstLetters(axes, 20));
   for (std::size_t i = 0; i < axes.size(); ++i) {
     if (std::string_view("ABCUVWXYZ").find(axes[i]) == std::string_view::npos)
       return fmt::format("“{}” is none of A to C and U to Z", axes.substr(i, 1));
@@ -16,16 +19,25 @@ std::string wrongWithAxes(std::string_view axes) {
   return {};
 }
 
+/// What may stand in a comment: printable ASCII without brackets. Any other letter becomes one question mark.
+static std::string commentOf(std::string_view title) {
+  std::string out;
+  for (const char c : title) {
+    const auto byte = static_cast<unsigned char>(c);
+    if ((byte & 0xc0) == 0x80) continue; // goes on with a letter that has its mark
+    out += c == '(' ? '[' : c == ')' ? ']' : c == ';' ? ',' : byte < ' ' || byte > '~' ? '?' : c;
+  }
+  return out;
+}
+
 Result<std::string> wireCode(const WireProgram& program, const HotWire& wire, const std::string& title) {
   if (const std::string wrong = wrongWithAxes(wire.axes); !wrong.empty())
     return Problem{"wire.axes", "the axes' letters: " + wrong};
-  std::string head;
-  for (const char c : title) head += c == '(' ? '[' : c == ')' ? ']' : c == '\n' || c == ';' ? ' ' : c;
   const std::string& a = wire.axes;
   std::string out = fmt::format("; {}\n; {}{}: inner tower aft and up, {}{}: outer tower; millimetres from zero\n"
                                 "; hot {:.0f} s; travels to {:.1f} {:.1f}, {:.1f} {:.1f}\n"
                                 "; never unattended: the wire burns, fumes out, isolated low voltage\nG21\nG90\n",
-                                head, a[0], a[1], a[2], a[3], program.seconds, program.inner.high.x(),
+                                commentOf(title), a[0], a[1], a[2], a[3], program.seconds, program.inner.high.x(),
                                 program.inner.high.y(), program.outer.high.x(), program.outer.high.y());
   const auto place = [&](const TowerStep& to) {
     return fmt::format(" {}{:.3f} {}{:.3f} {}{:.3f} {}{:.3f}", a[0], to.inner.x() + 0.0, a[1], to.inner.y() + 0.0, a[2],
@@ -35,7 +47,7 @@ Result<std::string> wireCode(const WireProgram& program, const HotWire& wire, co
   for (std::size_t i = 0; i < program.moves.size(); ++i) {
     const WireMove& move = program.moves[i];
     if (i == program.heatFrom)
-      out += fmt::format("M3 S{:.0f}\nG4 P{:.1f}\n{}\n", program.heat, program.preheat,
+      out += fmt::format("M3 S{:.1f}\nG4 P{:.1f}\n{}\n", program.heat, program.preheat,
                          wire.feed == FeedBy::time ? "G93" : "G94");
     if (i == program.heatTo) out += "M5\n";
     if (move.air())
@@ -49,7 +61,27 @@ Result<std::string> wireCode(const WireProgram& program, const HotWire& wire, co
     }
     before = move.to;
   }
-  return out + "M2\n";
+  out += "M2\n";
+  if (const auto read = readWireCode(out, wire.axes, reachOf(wire)); !read)
+    return Problem{"wire", "the path would not be accepted by a machine: " + read.problem().text()};
+  return out;
+}
+
+std::vector<std::string_view> codeLines(std::string_view text) {
+  std::vector<std::string_view> out;
+  std::size_t from = 0;
+  for (std::size_t i = 0; i < text.size();) {
+    const std::string_view rest = text.substr(i);
+    const std::size_t ends = rest.starts_with("\r\n")                                               ? 2
+                             : std::string_view("\r\n\v\f").find(rest[0]) != std::string_view::npos ? 1
+                             : rest.starts_with("\xc2\x85")                                         ? 2
+                             : rest.starts_with("\xe2\x80\xa8") || rest.starts_with("\xe2\x80\xa9") ? 3
+                                                                                                    : 0;
+    if (ends > 0) out.push_back(text.substr(from, i - from)), from = i + ends;
+    i += std::max<std::size_t>(ends, 1);
+  }
+  if (from < text.size()) out.push_back(text.substr(from));
+  return out;
 }
 
 namespace {
@@ -58,119 +90,161 @@ namespace {
 struct Words {
   std::vector<std::pair<char, double>> all;
   std::string wrong;
+  bool has(char letter) const {
+    return std::any_of(all.begin(), all.end(), [&](const auto& w) { return w.first == letter; });
+  }
+  double of(char letter) const {
+    for (const auto& [l, value] : all)
+      if (l == letter) return value;
+    return 0;
+  }
 };
 Words wordsOf(std::string_view line) {
   Words out;
+  const auto refuse = [&](std::string why) {
+    out.wrong = std::move(why);
+    return out;
+  };
   for (std::size_t i = 0; i < line.size();) {
     const char c = line[i];
     if (c == ';') break;
     if (c == '(') {
       const std::size_t end = line.find(')', i);
-      if (end == std::string_view::npos) {
-        out.wrong = "a comment is not closed";
-        return out;
-      }
+      if (end == std::string_view::npos) return refuse("a comment is not closed");
       i = end + 1;
       continue;
     }
-    if (c == ' ' || c == '\t' || c == '\r') {
+    if (c == ' ' || c == '\t') {
       ++i;
       continue;
     }
-    if (c < 'A' || c > 'Z') {
-      out.wrong = fmt::format("“{}” begins no word", line.substr(i, 1));
-      return out;
-    }
+    if (c < 'A' || c > 'Z')
+      return refuse(c > ' ' && c <= '~' ? fmt::format("“{}” begins no word", c)
+                                        : "a letter that is not in the dialect");
     double value = 0;
     const char* from = line.data() + i + 1;
     const auto [end, error] = std::from_chars(from, line.data() + line.size(), value);
-    if (error != std::errc() || end == from || !std::isfinite(value)) {
-      out.wrong = fmt::format("“{}” has no number", line.substr(i, 1));
-      return out;
-    }
+    if (error != std::errc() || end == from || !std::isfinite(value))
+      return refuse(fmt::format("“{}” has no number", c));
+    if (out.has(c) && c != 'G') return refuse(fmt::format("“{}” stands twice in a line", c));
     out.all.emplace_back(c, value);
     i = static_cast<std::size_t>(end - line.data());
   }
   return out;
 }
 
-} // namespace
-
-Result<ReadCode> readWireCode(std::string_view text, const std::string& axes) {
-  if (const std::string wrong = wrongWithAxes(axes); !wrong.empty()) return Problem{"", "the axes' letters: " + wrong};
-  constexpr std::size_t most = 2000000; // lines
+/// Reads one line after the other, and knows how the machine stands meanwhile.
+class CodeReader {
+public:
+  CodeReader(const std::string& letters, const WireReach& to) : axes(letters), reach(to) {}
   ReadCode out;
-  TowerStep now;
-  bool byTime = false, ended = false;
-  double heat = 0, waits = 0; // now, and since the last move
-  int number = 0;
-  while (!text.empty() && !ended) {
-    const std::size_t cut = text.find('\n');
-    const std::string_view line = text.substr(0, cut);
-    text = cut == std::string_view::npos ? std::string_view() : text.substr(cut + 1);
-    const auto refuse = [&](const std::string& why) { return Problem{fmt::format("line {}", number), why}; };
-    if (++number > static_cast<int>(most)) return refuse("it has too many lines");
-    const Words words = wordsOf(line);
-    if (!words.wrong.empty()) return refuse(words.wrong);
+  bool ended = false;
+  double heat = 0; ///< percent
+
+  /// What is wrong with the line; nothing when it is understood.
+  std::string take(const Words& words, int number) {
+    if (words.all.empty()) return {};
+    if (ended) return "something stands after M2";
     int motion = -1;
-    double feed = 0, wait = 0, percent = 0;
-    bool dwell = false, hotter = false;
-    TowerStep to = now;
+    bool dwell = false;
     for (const auto& [letter, value] : words.all) {
-      if (const std::size_t axis = axes.find(letter); axis != std::string::npos) {
-        Point& end = axis < 2 ? to.inner : to.outer;
-        (axis % 2 == 0 ? end.x() : end.y()) = value;
-        continue;
-      }
-      const int code = static_cast<int>(value);
-      if (letter == 'G' && value == code) {
-        if (code == 0 || code == 1)
-          motion = code;
-        else if (code == 4)
-          dwell = true;
-        else if (code == 93 || code == 94)
-          byTime = code == 93;
-        else if (code != 21 && code != 90)
-          return refuse(fmt::format("G{} is not in the dialect", code));
-      } else if (letter == 'M' && (value == 2 || value == 3 || value == 5)) {
-        if (code == 2)
-          ended = true;
-        else
-          hotter = code == 3, heat = 0;
-      } else if (letter == 'F')
-        feed = value;
-      else if (letter == 'P')
-        wait = value;
-      else if (letter == 'S')
-        percent = value;
-      else
-        return refuse(fmt::format("“{}{}” is not in the dialect", letter, value));
+      if (letter != 'G') continue;
+      if (value == 0 || value == 1) {
+        if (motion >= 0) return "two moves stand in a line";
+        motion = static_cast<int>(value);
+      } else if (value == 4)
+        dwell = true;
+      else if (value == 93 || value == 94)
+        byTime = value == 93;
+      else if (value != 21 && value != 90)
+        return fmt::format("G{:g} is not in the dialect", value);
     }
-    if (hotter) {
-      if (percent <= 0 || percent > 100) return refuse("M3 wants a heat, S1 to S100");
-      heat = percent;
+    const bool switches = words.has('M');
+    if (motion >= 0) return dwell || switches ? "a move stands alone in its line" : move(words, motion == 1, number);
+    if (dwell) return switches ? "a wait stands alone in its line" : stand(words);
+    return switches ? turn(words) : onlyLetters(words, "G");
+  }
+
+private:
+  std::string onlyLetters(const Words& words, std::string_view letters) const {
+    for (const auto& [letter, value] : words.all)
+      if (letters.find(letter) == std::string_view::npos)
+        return fmt::format("“{}{:g}” is not in the dialect, or not in such a line", letter, value);
+    return {};
+  }
+  std::string turn(const Words& words) {
+    const double code = words.of('M');
+    if (words.has('G') || (code != 2 && code != 3 && code != 5))
+      return fmt::format("M{:g} is not in the dialect, or not in such a line", code);
+    if (std::string wrong = onlyLetters(words, code == 3 ? "MS" : "M"); !wrong.empty()) return wrong;
+    const double percent = words.of('S');
+    if (code == 3 && !(percent > 0 && percent <= 100)) return "M3 wants a heat, above S0 up to S100";
+    if (code == 2)
+      ended = true;
+    else
+      heat = code == 3 ? percent : 0;
+    return {};
+  }
+  std::string stand(const Words& words) {
+    if (std::string wrong = onlyLetters(words, "GP"); !wrong.empty()) return wrong;
+    const double wait = words.of('P');
+    if (!(wait >= 0 && wait <= longestWait)) return fmt::format("it waits 0 to {:g} s", longestWait);
+    out.dwells += wait, waits += wait;
+    return {};
+  }
+  std::string move(const Words& words, bool cuts, int number) {
+    if (std::string wrong = onlyLetters(words, axes + (cuts ? "GF" : "G")); !wrong.empty()) return wrong;
+    TowerStep to = now;
+    for (std::size_t i = 0; i < axes.size(); ++i) {
+      if (!words.has(axes[i])) continue;
+      const double value = words.of(axes[i]), far = i % 2 == 0 ? reach.aft : reach.up;
+      if (!(value >= -1e-6 && value <= far + 1e-6))
+        return fmt::format("{}{:g} lies beyond the machine's travel, 0 to {:g} mm", axes[i], value, far);
+      Point& end = i < 2 ? to.inner : to.outer;
+      (i % 2 == 0 ? end.x() : end.y()) = value;
     }
-    if (dwell) {
-      if (wait < 0) return refuse("it cannot wait for less than nothing");
-      out.dwells += wait, waits += wait;
-    }
-    if (motion < 0) continue;
-    ReadMove move{number, to, 0, heat, std::exchange(waits, 0.0)};
-    if (motion == 1) {
-      if (!move.hot()) return refuse("the wire would cut cold: M3 must come before G1");
-      if (feed <= 0) return refuse("a cut without F");
-      double way = (to.inner - now.inner).norm();
-      if (way < 1e-6) way = (to.outer - now.outer).norm();
-      move.seconds = byTime ? 60 / feed : way / feed * 60;
-      out.hotSeconds += move.seconds;
+    ReadMove done{number, to, 0, heat, std::exchange(waits, 0.0)};
+    if (cuts) {
+      const double feed = words.of('F');
+      if (!done.hot()) return "the wire would cut cold: M3 must come before G1";
+      if (!(feed > 0)) return "a cut without F";
+      const double inner = (to.inner - now.inner).norm(), outer = (to.outer - now.outer).norm();
+      done.seconds = byTime ? 60 / feed : (inner < 1e-6 ? outer : inner) / feed * 60;
+      if (!(done.seconds <= longestMove)) return fmt::format("the cut would take more than {:g} s", longestMove);
+      if (std::max(inner, outer) > done.seconds * fastestCut * (1 + 1e-6))
+        return fmt::format("an end would cut faster than {:g} mm/s", fastestCut);
+      out.hotSeconds += done.seconds;
     }
     out.inner.include(to.inner), out.outer.include(to.outer);
-    out.moves.push_back(move);
+    out.moves.push_back(done);
     now = to;
+    return {};
   }
-  if (!ended) return Problem{fmt::format("line {}", number), "it ends without M2"};
-  if (heat > 0) return Problem{fmt::format("line {}", number), "it ends with a hot wire"};
-  return out;
+
+  const std::string& axes;
+  WireReach reach;
+  TowerStep now;
+  bool byTime = false;
+  double waits = 0; ///< since the last move
+};
+
+} // namespace
+
+Result<ReadCode> readWireCode(std::string_view text, const std::string& axes, const WireReach& reach) {
+  if (const std::string wrong = wrongWithAxes(axes); !wrong.empty()) return Problem{"", "the axes' letters: " + wrong};
+  constexpr int most = 2000000; // lines
+  CodeReader reader(axes, reach);
+  int number = 0;
+  const auto at = [&](std::string why) { return Problem{fmt::format("line {}", number), std::move(why)}; };
+  for (const std::string_view line : codeLines(text)) {
+    if (++number > most) return at("it has too many lines");
+    const Words words = wordsOf(line);
+    if (!words.wrong.empty()) return at(words.wrong);
+    if (std::string wrong = reader.take(words, number); !wrong.empty()) return at(std::move(wrong));
+  }
+  if (!reader.ended) return at("it ends without M2");
+  if (reader.heat > 0) return at("it ends with a hot wire");
+  return std::move(reader.out);
 }
 
 WireTravel travelOf(const ReadCode& read, double rapid) {

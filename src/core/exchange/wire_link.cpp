@@ -1,5 +1,6 @@
 #include "core/exchange/wire_link.h"
 #include "core/exchange/device_words.h"
+#include "core/exchange/wire_code.h"
 #include <cmath>
 #include <fmt/format.h>
 #include <optional>
@@ -18,20 +19,18 @@ bool atRest(WireState s) {
 
 std::vector<std::string> wireLines(std::string_view text) {
   std::vector<std::string> out;
-  while (!text.empty()) {
-    const std::size_t cut = text.find('\n');
+  for (const std::string_view one : codeLines(text)) {
     std::string line;
     bool aside = false;
-    for (const char c : text.substr(0, cut)) {
-      if (c == ';') break;
+    for (const char c : one) {
+      if (c == ';' && !aside) break;
       if (c == '(') aside = true;
-      if (!aside && c != '\r') line += c == '\t' ? ' ' : c;
+      if (!aside) line += c == '\t' ? ' ' : c;
       if (c == ')') aside = false;
     }
     while (!line.empty() && line.back() == ' ') line.pop_back();
     line.erase(0, std::min(line.find_first_not_of(' '), line.size()));
     if (!line.empty()) out.push_back(line);
-    text = cut == std::string_view::npos ? std::string_view() : text.substr(cut + 1);
   }
   return out;
 }

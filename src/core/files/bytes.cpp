@@ -2,8 +2,12 @@
 #include <algorithm>
 #include <array>
 #include <cstdint>
-#include <fstream>
+#include <cstdio>
+#include <cstdlib>
+#include <fcntl.h>
+#include <memory>
 #include <sha2.h> // libmd
+#include <sys/stat.h>
 
 namespace eup {
 namespace {
@@ -26,6 +30,13 @@ void update(SHA2_CTX& context, std::string_view bytes) {
 }
 
 } // namespace
+
+std::string harmlessCell(const std::string& text) {
+  if (text.empty() || std::string_view("=+-@\t\r").find(text[0]) == std::string_view::npos) return text;
+  char* end = nullptr;
+  std::strtod(text.c_str(), &end);
+  return end == text.c_str() + text.size() ? text : "'" + text;
+}
 
 std::string withoutControls(std::string_view text) {
   std::string out(text);
@@ -74,17 +85,23 @@ std::string sha256(std::string_view bytes) {
 }
 
 Result<std::string> sha256OfFile(const std::filesystem::path& path, const Progress& progress) {
-  std::error_code error;
-  if (std::filesystem::is_directory(path, error)) return Problem{path.string(), "this is a folder, not a file"};
-  std::ifstream in(path, std::ios::binary);
-  if (!in) return Problem{path.string(), "the file is not there or cannot be read"};
+  // Neither a pipe nor a device must hang whoever asks: what is opened is looked at, not what has the name.
+  const int fd = ::open(path.c_str(), O_RDONLY | O_CLOEXEC | O_NONBLOCK);
+  if (fd < 0) return Problem{path.string(), "the file is not there or cannot be read"};
+  const std::unique_ptr<std::FILE, int (*)(std::FILE*)> in(::fdopen(fd, "rb"), &std::fclose);
+  if (!in) return Problem{path.string(), "the file cannot be read"};
+  struct stat info {};
+  if (::fstat(fd, &info) != 0 || !S_ISREG(info.st_mode))
+    return Problem{path.string(),
+                   S_ISDIR(info.st_mode) ? "this is a folder, not a file" : "this is a device or a pipe, not a file"};
   SHA2_CTX context;
   SHA256Init(&context);
   std::string piece(1 << 20, '\0');
-  while (in.read(piece.data(), static_cast<std::streamsize>(piece.size())) || in.gcount() > 0) {
+  while (const std::size_t came = std::fread(piece.data(), 1, piece.size(), in.get())) {
     if (progress && !progress(0)) return Problem{path.string(), "stopped before all was read"};
-    update(context, std::string_view(piece).substr(0, static_cast<std::size_t>(in.gcount())));
+    update(context, std::string_view(piece).substr(0, came));
   }
+  if (std::ferror(in.get())) return Problem{path.string(), "the file cannot be read to its end"};
   return finished(context);
 }
 

@@ -17,6 +17,9 @@ std::string firstLetters(std::string_view text, std::size_t most);
 
 /// What can be shown anywhere: control letters, with which a text could steer a terminal, become question marks.
 std::string withoutControls(std::string_view text);
+/// A cell of a table that a spreadsheet shows instead of working it out: a text that begins with =, +, − or @ (and is
+/// no number) gets an apostrophe before it.
+std::string harmlessCell(const std::string& text);
 
 std::string toBase64(std::string_view bytes);
 /// Nothing when the text is no base64.

@@ -2,6 +2,8 @@
 #include "core/geometry/polyline.h"
 #include "core/geometry/region.h"
 #include "core/geometry/round_offset.h"
+#include "core/geometry/tolerances.h"
+#include "core/parts/cut_rib.h"
 #include <algorithm>
 #include <cmath>
 #include <fmt/format.h>
@@ -27,11 +29,22 @@ WireAt between(const WireAt& a, const WireAt& b, double share) {
           lerp(a.inwards, b.inwards, share)};
 }
 
-/// Square to a face at each of its points, into the section: to the line from the point before to the one behind.
-Polyline normalsOf(const Polyline& face, Face which) {
+/// The first point of a face that is not its front.
+std::size_t behindFront(const Polyline& face) {
+  std::size_t i = 1;
+  while (i + 1 < face.size() && (face[i] - face.front()).norm() < tolerance::regionGrid) ++i;
+  return i;
+}
+
+/// Square to a face at each of its points, into the section: to the line from the point before to the one behind. At
+/// the front, where the faces meet, to the line from one face to the other: there the section's inside lies aft.
+Polyline normalsOf(const Polyline& face, const Polyline& other, Face which) {
   Polyline out(face.size());
+  const std::size_t begins = behindFront(face);
+  const Point beside = other[behindFront(other)];
   for (std::size_t i = 0; i < face.size(); ++i) {
-    const Point way = face[std::min(i + 1, face.size() - 1)] - face[i == 0 ? 0 : i - 1];
+    const Point way = i < begins ? Point(face[begins] - beside)
+                                 : Point(face[std::min(i + 1, face.size() - 1)] - face[i == begins ? 0 : i - 1]);
     const Point unit = way.norm() > 0 ? Point(way / way.norm()) : Point(1, 0);
     out[i] = which == Face::upper ? Point(unit.y(), -unit.x()) : Point(-unit.y(), unit.x());
   }
@@ -51,7 +64,7 @@ std::optional<WireAt> crossingOf(const Side& face, double x, std::size_t first) 
 Side sideOf(const PanelBrief& d, const Rib& station, Face face, double kerf) {
   using namespace section_grid;
   const Polyline& bare = face == Face::upper ? station.upper : station.lower;
-  const Polyline normals = normalsOf(bare, face);
+  const Polyline normals = normalsOf(bare, face == Face::upper ? station.lower : station.upper, face);
   const double skin = skinOn(d, face), strip = noseCut(d, 0);
   const double from = strip > 0 ? strip - kerf / 2 : -1e9, to = station.frame.chord - d.trailing.onRib() + kerf / 2;
   if (from >= to) return {};
@@ -172,9 +185,10 @@ Block blockOf(FoamCore& core) {
   return {core.outer.t - core.inner.t, box.width(), box.height()};
 }
 
+/// Each block is parted from the next by a slot of the wire.
 int blocksFrom(const HotWire& wire, const Block& block) {
-  const auto fits = [](double in, double piece) {
-    return piece > 0 ? static_cast<int>(std::floor(in / piece + 1e-9)) : 0;
+  const auto fits = [&](double in, double piece) {
+    return piece > 0 ? static_cast<int>(std::floor((in + wire.kerf) / (piece + wire.kerf) + 1e-9)) : 0;
   };
   const int across = std::max(fits(wire.boardLength, block.length) * fits(wire.boardWidth, block.width),
                               fits(wire.boardLength, block.width) * fits(wire.boardWidth, block.length));
@@ -253,6 +267,21 @@ std::string FoamMade::nameOf(const FoamCore& core) const {
   return cores.size() == 1 ? "core" : fmt::format("core {}", core.number);
 }
 
+/// What the ply on an end takes of the core: a rib at the panel's end all of its thickness, one between two cores half.
+static double plyOn(const PanelBrief& d, bool atEnd) {
+  return atEnd ? d.foam.endRib : d.foam.ribsBetween ? d.foam.endRib / 2 : 0;
+}
+
+/// The station's section as the foam ends there, `off` mm further out for the ply that lies on it.
+static Rib beside(const PanelBrief& d, const PanelLoft& loft, const Frame& frame, int station, double off) {
+  const Rib& rib = frame.ribs[static_cast<std::size_t>(station)];
+  if (off == 0) return rib;
+  const double t = std::clamp(rib.t(), 0.0, loft.span()) + off;
+  Rib end;
+  end.number = rib.number, end.station = end.frame.t = t, end.thickness = rib.thickness, end.ofWood = rib.ofWood;
+  return cutRib(d, loft, frame.spars, {}, {}, {}, std::move(end), false);
+}
+
 std::optional<FoamMade> foamOf(const PanelBrief& d, const PanelShape& shape, const Frame& frame) {
   if (d.built != Built::foam) return std::nullopt;
   FoamMade out;
@@ -261,8 +290,9 @@ std::optional<FoamMade> foamOf(const PanelBrief& d, const PanelShape& shape, con
   for (int k = 1; k <= d.foam.cores; ++k) {
     const int to = endOfCore(d, shape.loft, frame, from, k);
     if (to <= from) continue; // more cores than stations
-    out.cores.push_back(coreBetween(d, shape.loft, frame.ribs[static_cast<std::size_t>(from)],
-                                    frame.ribs[static_cast<std::size_t>(to)], outlines));
+    const auto last = static_cast<int>(frame.ribs.size()) - 1;
+    out.cores.push_back(coreBetween(d, shape.loft, beside(d, shape.loft, frame, from, plyOn(d, from == 0)),
+                                    beside(d, shape.loft, frame, to, -plyOn(d, to == last)), outlines));
     out.cores.back().number = static_cast<int>(out.cores.size());
     from = to;
   }

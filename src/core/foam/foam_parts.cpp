@@ -10,13 +10,12 @@
 namespace eup {
 namespace {
 
-void addCore(PartMaker& m, const FoamMade& made, const FoamCore& core, double sawnInner, double sawnOuter) {
+void addCore(PartMaker& m, const FoamMade& made, const FoamCore& core) {
   const FoamPanel& f = m.d.foam;
   Part part =
       PartMaker::piece(Part::What::core, fmt::format("core.{}", core.number), "foam " + made.nameOf(core), f.material);
-  const double length = core.outer.t - core.inner.t, in = core.inner.outlineArea(), out = core.outer.outlineArea(),
-               sawn = sawnInner * in + sawnOuter * out;
-  const double volume = std::max(core.volume - core.grooves - sawn, 0.0);
+  const double length = core.outer.t - core.inner.t, in = core.inner.outlineArea(), out = core.outer.outlineArea();
+  const double volume = std::max(core.volume - core.grooves, 0.0);
   if (volume <= 0 || length <= 0 || in + out <= 0) return;
   part.stock = Stock::block(core.block.width, core.block.height);
   part.length = core.block.length, part.breadth = core.block.width;
@@ -77,10 +76,9 @@ void addThing(PartMaker& m, const CoreThing& thing, const CoreThingMade& made) {
 
 std::vector<Part> partsOfFoam(const PanelBrief& d, const PanelLoft& loft, const Frame& frame, const FoamMade& made) {
   PartMaker m(d, loft, frame);
-  const double rib = d.foam.endRib, between = d.foam.ribsBetween ? rib / 2 : 0; // half of it out of either core
+  const double rib = d.foam.endRib, between = d.foam.ribsBetween ? rib : 0;
   const std::vector<FoamCore>& cores = made.cores;
-  for (std::size_t i = 0; i < cores.size(); ++i)
-    addCore(m, made, cores[i], i == 0 ? rib : between, i + 1 == cores.size() ? rib : between);
+  for (const FoamCore& core : cores) addCore(m, made, core);
   if (rib > 0 && !cores.empty()) {
     addRib(m, cores.front().inner, "foamRib.inner", "rib on the inner end");
     for (std::size_t i = 0; i + 1 < cores.size() && between > 0; ++i)

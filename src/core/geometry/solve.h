@@ -1,5 +1,5 @@
-// Sets of equations, solved by the library for them. They are compiled in one place: instantiating a solver takes as long as
-// compiling a whole trade.
+// Sets of equations, solved by the library for them. They are compiled in one place: instantiating a solver takes as
+// long as compiling a whole trade.
 #pragma once
 #include <Eigen/Core>
 #include <Eigen/SparseCore>
@@ -16,8 +16,8 @@ Eigen::MatrixXd symmetricSolution(const Eigen::MatrixXd& a, const Eigen::MatrixX
 Eigen::VectorXd squareSolution(const Eigen::MatrixXd& a, const Eigen::VectorXd& b);
 /// The same for an A that may be singular: then nothing.
 std::optional<Eigen::VectorXd> regularSolution(const Eigen::MatrixXd& a, const Eigen::VectorXd& b);
-/// K x = b with the lower half of a symmetric K. Nothing where K is not positive to a share of 1e-12 of its largest pivot:
-/// something moves without resistance. A `narrow` K has a band and is not ordered first.
+/// K x = b with the lower half of a symmetric K. Nothing where K is not positive to a share of 1e-12 of its largest
+/// pivot: something moves without resistance. A `narrow` K has a band and is not ordered first.
 std::optional<Eigen::VectorXd> sparseSolution(const Eigen::SparseMatrix<double>& k, const Eigen::VectorXd& b,
                                               bool narrow);
 

@@ -137,7 +137,9 @@ std::vector<CapStep> capSteps(const PanelBrief& d, const std::vector<SparLine>& 
                 its = capAt(top ? within.top : within.bottom, there.share(there.middle.span));
       if (!mine.fitted || !its.fitted) continue;
       const Point step = (top ? here.upperSeat : here.lowerSeat).root - (top ? there.upperSeat : there.lowerSeat).tip;
-      out.push_back({static_cast<int>(k), top, step.y(), step.x() + inside.design.panel.tipSetback});
+      const auto wide = [](const Cap& cap) { return cap.shape == CapShape::strip ? cap.width : cap.depth; };
+      const double aft = step.x() + inside.design.panel.tipSetback, wider = (wide(mine) - wide(its)) / 2;
+      out.push_back({static_cast<int>(k), top, step.y(), aft, aft - wider, aft + wider});
     }
   }
   return out;

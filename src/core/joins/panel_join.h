@@ -40,7 +40,8 @@ struct TipBlock {
 struct CapStep {
   int spar = 0;
   bool top = true;
-  double up = 0, aft = 0; ///< mm
+  double up = 0, aft = 0;       ///< mm
+  double front = 0, behind = 0; ///< mm aft, of the caps' front faces and of their rear ones: a brace lies on either
 };
 
 struct PanelJoin {

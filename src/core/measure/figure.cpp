@@ -105,7 +105,16 @@ static Shown shownPlain(double value, Quantity quantity, LengthUnit unit) {
   return {};
 }
 
+double mostShown(Quantity quantity) {
+  return quantity == Quantity::stiffness                                 ? 1e15
+         : quantity == Quantity::moment || quantity == Quantity::torsion ? 1e12
+                                                                         : 1e9;
+}
+
 Shown shown(double value, Quantity quantity, LengthUnit unit) {
+  const double most = mostShown(quantity);
+  if (!(std::abs(value) < most)) // nothing is measured by so much: what is not loaded holds anything
+    return {std::isnan(value) ? "none" : value > 0 ? "no limit" : "no limit below", ""};
   Shown s = shownPlain(value, quantity, unit);
   // What rounds to nothing has no sign.
   if (s.number.starts_with('-') && s.number.find_first_not_of("-0.") == std::string::npos) s.number.erase(0, 1);

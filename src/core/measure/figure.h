@@ -65,5 +65,7 @@ inline Shown shown(const Figure& figure, LengthUnit unit) {
 }
 /// Number and unit in one text.
 std::string told(double value, Quantity quantity, LengthUnit unit);
+/// From there on a figure says that there is no limit, in the unit that it is kept in.
+double mostShown(Quantity quantity);
 
 } // namespace eup

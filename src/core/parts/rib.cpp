@@ -144,12 +144,20 @@ void cutNotches(const RibMaking& m, const SparLine& line, const Cut& cut, Region
   cutWeb(m, line, along, cuts);
 }
 
+/// How much wider a cut square to the rib's face is where what goes in crosses it off square by `angle`: what its slope
+/// takes over the rib's thickness.
+double slopeRoom(const Rib& rib, double angle) {
+  const auto [in, out] = rib.body();
+  return (out - in) * std::abs(std::tan(angle));
+}
+
 void cutSlot(const RibMaking& m, const SparLine& line, const Cut& cut, Region& cuts) {
   const Spar& spar = m.design.spars[static_cast<std::size_t>(line.index)];
   const bool above = spar.ribSlot == SlotFrom::above;
   const Point middle = m.meet(line.middle);
   const double stretch = m.stretch(line.sweep);
-  const double width = spar.sheet * stretch + m.design.ribs.notchFit, reach = m.rib.frame.chord;
+  const double width = spar.sheet * stretch + slopeRoom(m.rib, m.rib.turn + line.sweep) + m.design.ribs.notchFit,
+               reach = m.rib.frame.chord;
   const double surface = surfaceHeightAt(cut, above ? Face::upper : Face::lower, middle.x());
   Slot slot{line.index, std::abs(surface - middle.y()), width, m.rib.frame.toChord(middle), {}};
   const double half = spar.sheet * stretch / 2;
@@ -206,7 +214,9 @@ void cutLaps(const RibMaking& m, const Cut& cut, const std::vector<Standing>& ot
     const double t = m.rib.frame.t + along * std::sin(m.rib.turn), x = x0 + along;
     if (along <= 0 || along >= far || t <= 0 || t >= span) continue;
     const double top = surfaceHeightAt(cut, Face::upper, x), bottom = surfaceHeightAt(cut, Face::lower, x);
-    const double middle = (top + bottom) / 2, half = (thickness / std::abs(between) + m.design.ribs.notchFit) / 2;
+    const double off = std::acos(std::min(std::abs(between), 1.0)); // from square
+    const double middle = (top + bottom) / 2,
+                 half = (thickness / std::abs(between) + slopeRoom(m.rib, off) + m.design.ribs.notchFit) / 2;
     cuts.push_back(inRib(m, fromAbove ? rectangle({x - half, middle}, {x + half, top + far})
                                       : rectangle({x - half, bottom - far}, {x + half, middle})));
     const Point end = m.rib.frame.toChord({x, middle});

@@ -24,6 +24,14 @@ Polyline sheetRun(const RibMaking& m, Face f) {
 /// where both end square to a curve.
 constexpr double lapUnderSheet = 0.002;
 
+/// Where a face meets the trailing edge's stock, `into` mm inside it; its tail where there is none: the place of the
+/// tail's own x is found or not by the last digit.
+std::optional<PlaceOn> stockOn(const RibMaking& m, Face f, double into) {
+  const Polyline& face = m.face(f);
+  const double width = trailingWidth(m.design);
+  return width > 0 ? lastCrossing(face, m.x(width - into)) : PlaceOn{face.size() - 2, 1};
+}
+
 /// What a face behind its nose sheet is covered with, in stretches from `from` to `to`, chord fractions of the rib.
 struct Behind {
   double from = 0, to = 1;
@@ -57,8 +65,7 @@ Polyline runOn(const RibMaking& m, Face f, const Behind& one, double thickness) 
     const TrailingEdge& te = m.design.trailingEdge;
     const double into =
         te.kind == TrailingEdgeKind::wedge || te.kind == TrailingEdgeKind::square ? std::min(thickness, te.width) : 0.1;
-    const double width = trailingWidth(m.design);
-    end = lastCrossing(face, m.x(width > 0 ? width - into : 0));
+    end = stockOn(m, f, into);
   }
   if (!end || std::pair(end->segment, end->t) <= std::pair(start.segment, start.t)) return {};
   return pieceOf(face, start, *end);
@@ -158,7 +165,8 @@ FaceRun runOf(const RibMaking& m, Face f) {
     return fraction > 0 ? lengthOf(headOf(m.face(f), placeOfFraction(fraction))) : 0;
   };
   FaceRun out;
-  const double tail = arcTo(m.x(trailingWidth(m.design))), nose = arcTo(noseCut(m.design, m.rib.turn));
+  const auto stock = stockOn(m, f, 0);
+  const double tail = stock ? lengthOf(headOf(m.face(f), *stock)) : 0, nose = arcTo(noseCut(m.design, m.rib.turn));
   out.sheetArc = arcAt(edge);
   const double begins = m.design.sheeting.from == NoseFrom::overStock ? 0 : nose;
   out.sheetWood = std::max(std::min(out.sheetArc, tail) - begins, 0.0);

@@ -30,8 +30,9 @@ Polyline fullDepthSparOutline(const Spar& spar, const SparLine& line, const std:
     if (!line.reaches(rib.t())) continue;
     const auto [in, out] = rib.body();
     const double square = std::cos(line.sweep) / std::cos(rib.turn + line.sweep); // the rib's width along the span
-    const double a = std::max(rib.t() + in * square - fit / 2, 0.0),
-                 b = std::min(rib.t() + out * square + fit / 2, line.end);
+    // Cut square to the sheet, too: as much wider as the rib's slope takes over its thickness.
+    const double room = fit / 2 + spar.sheet * std::abs(std::tan(rib.turn + line.sweep)) / (2 * along);
+    const double a = std::max(rib.t() + in * square - room, 0.0), b = std::min(rib.t() + out * square + room, line.end);
     edge.push_back(put(slotted, a));
     edge.push_back(put(line.middle, a));
     edge.push_back(put(line.middle, b));

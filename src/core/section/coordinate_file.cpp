@@ -103,7 +103,7 @@ Result<Listing> takeLines(std::string_view text) {
       nameTaken = true;
       continue;
     }
-    return Problem{atLine(lineNo), fmt::format("two numbers were expected, found “{}”", line.substr(0, 40))};
+    return Problem{atLine(lineNo), fmt::format("two numbers were expected, found “{}”", firstLetters(line, 40))};
   }
   return listing;
 }

@@ -1,4 +1,5 @@
 #include "core/section/naca.h"
+#include "core/files/bytes.h"
 #include <algorithm>
 #include <cctype>
 #include <cmath>
@@ -80,7 +81,7 @@ Result<Naca> readNaca(std::string_view text) {
   if (!numeric || (dashed ? digits.size() != 6 : digits.size() != 4 && digits.size() != 5))
     return Problem{"",
                    fmt::format("“{}” is not a NACA section. Write 2412, 0012-64 or 23012, or open a coordinate file.",
-                               text.substr(0, 40))};
+                               firstLetters(text, 40))};
   Naca n;
   const auto digit = [&](std::size_t i) { return digits[i] - '0'; };
   n.digits = digits;

@@ -31,12 +31,16 @@ FlatSurface::FlatSurface(const PanelLoft& of, Face on, double from, double to) :
     return {p.x(), t, p.y()};
   };
   using namespace section_grid;
+  // At both ends: a nose may have points of its own ahead of (0,0) at one of them only.
+  const auto isLast = [&](const Point3& r, const Point3& t) {
+    return !rulings.empty() && (r - rulings.back().root).norm() < 1e-9 && (t - rulings.back().tip).norm() < 1e-9;
+  };
   if (from == 0) { // the nose's own points are numbered, not at chord fractions: a hair below 0 each
     const Cut root = loft.cutAt(0), tip = loft.cutAt(span);
     for (int i = 0; i < noseSteps; ++i) {
       const Point a = root.face(face)[static_cast<std::size_t>(i)], b = tip.face(face)[static_cast<std::size_t>(i)];
       const Point3 r(a.x(), 0, a.y()), t(b.x(), span, b.y());
-      if (!rulings.empty() && (r - rulings.back().root).norm() < 1e-9) continue; // a nose without such points
+      if (isLast(r, t)) continue; // a nose without such points
       rulings.push_back({(i - noseSteps) * 1e-9, r, t, {}, {}});
     }
   }
@@ -46,7 +50,7 @@ FlatSurface::FlatSurface(const PanelLoft& of, Face on, double from, double to) :
   std::sort(all.begin(), all.end());
   for (const double f : all) {
     const Point3 r = place(f, 0), t = place(f, span);
-    if (!rulings.empty() && (r - rulings.back().root).norm() < 1e-9) rulings.pop_back();
+    if (isLast(r, t)) rulings.pop_back();
     rulings.push_back({f, r, t, {}, {}});
   }
   rulings.front().flatRoot = {0, 0};

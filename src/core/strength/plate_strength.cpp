@@ -229,16 +229,14 @@ std::optional<CoreStrength> coreStrength(const PanelBrief& d, const PanelLoft& l
     }
     const BentSection bent = bentSection(plate.fibres);
     if (bent.empty()) continue;
-    double give = 0; // S
+    double give = 0, area = 0; // S; mm² of the core
     eachSlice(loft, own, t, [&](double x, double wide, double up, double down) {
       const double core = up - down - cut.above() - cut.below(), mid = core + (cut.above() + cut.below()) / 2;
-      if (x > cut.front && x < cut.tail && core > 0) give += foam.shear * wide * mid * mid / core;
+      if (x > cut.front && x < cut.tail && core > 0) give += foam.shear * wide * mid * mid / core, area += wide * core;
     });
     if (give > 0 && cut.top && cut.bottom && !cases.empty())
       out.shearSag +=
           cases.front().load.shear(d.inboard + t) / give * loft.span() / steps * (i == 0 || i == steps ? 0.5 : 1);
-    const double depth = plate.high - plate.low - (cut.above() + cut.below()) / 2,
-                 width = std::max(std::min(cut.tail, own.endAt(t, loft.frameAt(t).chord)) - cut.front, 0.0);
     for (const LoadCase& c : cases) {
       const double moment = c.load.moment(d.inboard + t), shear = std::abs(c.load.shear(d.inboard + t));
       const bool above = moment >= 0; // the upper skin is pressed
@@ -250,7 +248,7 @@ std::optional<CoreStrength> coreStrength(const PanelBrief& d, const PanelLoft& l
           out.wrinkling = holds / stress, out.wrinklingStress = stress, out.wrinklingHolds = holds, out.wrinklingAt = t,
           out.wrinklingLoad = c.what;
       }
-      const double stress = depth > 0 && width > 0 ? shear / (depth * width) : 0;
+      const double stress = area > 0 ? shear / area : 0;
       if (stress > 0 && foam.shearStrength / stress < out.shear)
         out.shear = foam.shearStrength / stress, out.shearStress = stress, out.shearAt = t, out.shearLoad = c.what;
     }

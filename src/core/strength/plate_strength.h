@@ -12,7 +12,7 @@ namespace eup {
 EdgeSpar plateSpar(const PanelBrief& design, const PanelLoft& loft);
 
 /// What of a foam core gives first: its pressed skin, wrinkling on it (see `wrinkling`), or the core itself, sheared by
-/// V ÷ (width of core × depth between the skins) as in a sandwich beam. Nothing of another panel.
+/// V ÷ area of the core, all of whose depth gives alike, as its sag is worked out. Nothing of another panel.
 struct CoreStrength {
   double wrinkling = 1e9, wrinklingStress = 0, wrinklingHolds = 0, wrinklingAt = 0; ///< least reserve; MPa; mm of span
   LoadCase::What wrinklingLoad = LoadCase::What::pull;

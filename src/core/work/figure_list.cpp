@@ -1,5 +1,7 @@
 #include "core/work/report_parts.h"
+#include <algorithm>
 #include <cassert>
+#include <cmath>
 #include <fmt/format.h>
 
 namespace eup {
@@ -8,6 +10,8 @@ void FigureList::add(Figure figure) {
   assert(may == 0 || may & bitOf(figure.stage)); // its writer says so in the table below
   if (only && figure.stage != *only) return;
   figure.wing = wing;
+  const double most = mostShown(figure.quantity);
+  figure.value = std::isnan(figure.value) ? most : std::clamp(figure.value, -most, most);
   if (panel) {
     figure.panel = panel->panel;
     if (!figure.rib && panel->panel > 0) figure.key = fmt::format("panel{}.{}", panel->panel + 1, figure.key);

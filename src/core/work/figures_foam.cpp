@@ -133,8 +133,7 @@ void foamStrength(const TruePanel& w, FigureList& out) {
     if (core->shear < 1e8)
       out.add({"foam.shear", "Reserve of the core against shear", core->shear, Quantity::ratio, Stage::foam,
                fmt::format("{} out from {}, {}", out.len(core->shearAt), innerEnd(w.design), wordsOf(core->shearLoad)),
-               "shear strength ÷ (V ÷ (width of the core × depth between the skins))",
-               fmt::format("{:.4f} MPa", core->shearStress),
+               "shear strength ÷ (V ÷ area of the core)", fmt::format("{:.4f} MPa", core->shearStress),
                "sandwich beam (Allen, Analysis and Design of Structural Sandwich Panels, 1969, from memory)", from});
   }
   plateTwistFigure(

@@ -152,6 +152,26 @@ void braceFindings(Finder f, const Brace& b) {
            "Let it be folded at the join, or set it square to flight in slots through the ribs.",
            {},
            {"panel.tipSetback", "spars.0.rootFraction", "spars.0.tipFraction"}});
+  // Where the spars that meet are unlike in width or do not stand in line, the brace touches one of them only.
+  double gap = 0;
+  for (const CapStep& step : f.w.join.steps)
+    if (step.spar == b.spar) {
+      if (of.decided.side != BraceSide::behind) gap = std::max(gap, std::abs(step.front));
+      if (of.decided.side != BraceSide::front) gap = std::max(gap, std::abs(step.behind));
+    }
+  constexpr double fills = 0.3; // mm that glue fills and still holds: common practice, no source
+  if (gap > fills)
+    f.say({"brace.gap",
+           Severity::serious,
+           Stage::joins,
+           fmt::format("The {} does not touch both spars", of.name()),
+           fmt::format("The faces that it lies on are {} out of line where the panels meet; the reserve of its glue "
+                       "holds only for faces that touch.",
+                       f.len(gap)),
+           "Make the caps as wide as each other at the join and in line, or glue a packing strip of that thickness to "
+           "the face that stands back.",
+           {},
+           {fmt::format("spars.{}.top.width", b.spar), of.decision("side")}});
 }
 
 } // namespace

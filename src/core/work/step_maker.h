@@ -39,6 +39,7 @@ public:
 
   /// Minutes of what grows with a panel's size, told for one of 700 mm by 200.
   double share(double minutes) const;
+  bool isLeft() const { return hand == Hand::left; }
   double ribCount() const; ///< riblets too
   double setHours() const; ///< of the wood's glue, at the room's temperature
   double epoxyHours() const;
@@ -55,6 +56,9 @@ private:
 std::string frameSteps(StepMaker& panel);
 std::string sheetPanelSteps(StepMaker& panel);
 std::string foamSteps(StepMaker& panel);
+/// Braces: glued to one half (the right, the outer panel), tried dry in what it is joined to; before sheet closes them
+/// in.
+std::string braceSteps(StepMaker& panel, const std::string& before);
 std::string skinSteps(StepMaker& panel, const std::string& before);
 std::string surfaceSteps(StepMaker& panel, std::string before);
 /// Sanding, cloth, covering: what is done to a panel that is one piece. `covered`: it was while it lay flat.

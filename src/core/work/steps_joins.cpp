@@ -61,6 +61,28 @@ Step strutStep(const TrueWing& w, int number, const std::vector<Strut>& struts, 
 
 } // namespace
 
+std::string braceSteps(StepMaker& m, const std::string& before) {
+  const PanelBrief& d = m.panel.design;
+  const auto count = [](std::size_t n) { return n == 1 ? std::string("brace") : fmt::format("{} braces", n); };
+  std::string last = before;
+  if (const std::size_t n = m.panel.join.braces.size(); n > 0) {
+    const bool mirrored = d.innermost(), dry = mirrored && m.isLeft(); // at the centre one serves both halves
+    const StepMore glued{.with = "slow epoxy",
+                         .cure = m.epoxyHours(),
+                         .look = "Tried dry first, in both; its bend by its gauge",
+                         .caution = glueCaution,
+                         .print = "braces"};
+    last = dry ? m.add("brace", fmt::format("Try the {} of the join dry: each slides in from the root", count(n)),
+                       10.0 * static_cast<double>(n), {last}, {.look = "It still slides in when the sheet is on"})
+               : m.add("brace", fmt::format("Cut the {} of the join, try dry, glue to this half", count(n)),
+                       25.0 * static_cast<double>(n), {last}, glued);
+  }
+  if (const std::size_t n = d.beyond ? d.beyond->braces.size() : 0; n > 0)
+    last = m.add("braceTip", fmt::format("Try the {} of the join at the tip dry: each slides in from there", count(n)),
+                 10.0 * static_cast<double>(n), {last}, {.look = "It still slides in when the sheet is on"});
+  return last;
+}
+
 std::vector<std::string> wingSteps(const TrueWing& w, const WholeWing& wing, double celsius, std::vector<Step>& out) {
   const int number = wing.panels.front().design.id.wing, panels = static_cast<int>(wing.panels.size());
   const bool mirrored = wing.mirrored, flat = w.design.bench.cover == CoverWhen::flat;

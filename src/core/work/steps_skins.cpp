@@ -4,7 +4,7 @@
 namespace eup {
 
 std::string skinSteps(StepMaker& m, const std::string& before) {
-  std::string last = before;
+  std::string last = braceSteps(m, before);
   if (!m.panel.holds.empty()) {
     std::string all;
     for (const Hold& h : m.panel.holds) all += (all.empty() ? "" : "; ") + h.what;

@@ -1,0 +1,159 @@
+// Where trades meet or turn out at their limits: values by a second route, told beside each.
+#include "core/loft/panel_edit.h"
+#include "core/measure/units.h"
+#include "core/work/steps.h"
+#include "support.h"
+#include <set>
+
+namespace eup {
+namespace {
+
+using test::figureOf;
+using test::wingOf;
+
+/// Without stock along its edges, sections by their digits.
+Design stockless(const char* root, const char* tip, const Panel& panel) {
+  Design d = test::bareDesign();
+  PanelDesign& p = d.inner();
+  p.panel = panel;
+  p.sections.root.kind = p.sections.tip.kind = SectionKind::naca;
+  p.sections.root.naca = root, p.sections.tip.naca = tip;
+  p.sheeting.top = p.sheeting.bottom = true, p.sheeting.thickness = 1;
+  p.sheeting.to = SheetTo::fraction;
+  return d;
+}
+
+// By the arc of NACA 0012 from 27 % of the chord to its tail, less nothing: 140.59 mm at a chord of 200.
+TEST(EdgesOfTrades, CapStripsRunToATailWithoutStock) {
+  Design d = stockless("0012", "0012", test::panelOf(560, 240, 200, 18, 1, 0.25));
+  PanelDesign& p = d.inner();
+  p.sheeting.fraction = 0.27;
+  p.capStrips.top = p.capStrips.bottom = true, p.capStrips.width = 6, p.capStrips.thickness = 1;
+  p.ribs.rule = RibRule::stations, p.ribs.stations = {0, 280, 560};
+  const TrueWing w = wingOf(d);
+  int strips = 0;
+  for (const Part& part : w.inner().parts)
+    if (part.what == Part::What::capStrips) {
+      ++strips;
+      if (part.key.find("capStrip.3.") != std::string::npos) {
+        EXPECT_NEAR(part.length, 140.59, 0.05) << part.key;
+      }
+    }
+  EXPECT_EQ(strips, 6) << "three ribs, above and below";
+}
+
+// Arc lengths of the sections by dense quadrature of NACA Report 460's ordinates from their foremost points, chord 200.
+TEST(EdgesOfTrades, NoseSheetIsAsWideAsEitherEndsOwnSection) {
+  for (const auto& [tip, wide] : {std::pair("4412", 85.85), std::pair("6412", 87.43), std::pair("23012", 85.62)}) {
+    Design d = stockless("0012", tip, test::panelOf(600, 200, 200));
+    d.inner().sheeting.fraction = 0.4;
+    const TrueWing w = wingOf(d);
+    double outer = 0;
+    for (const Skin& skin : w.inner().skins)
+      if (skin.face == Face::upper) outer = std::max(outer, skin.pattern.outerWidth);
+    EXPECT_NEAR(outer, wide, 0.03) << tip;
+  }
+}
+
+// Plane geometry: sheet of 3 mm that crosses a rib of 3 mm 16.5° off square leaves it 3 ÷ cos 16.5° wide and 3
+// tan 16.5° further on: 4.12 with a fit of 0.1; at 10.2° 3.69.
+TEST(EdgesOfTrades, ASlotHasRoomForWhatCrossesItAtAnAngle) {
+  for (const auto& [deg, wide] : {std::pair(16.5, 4.117), std::pair(10.2, 3.688), std::pair(0.0, 3.1)}) {
+    Design d = test::bareDesign();
+    PanelDesign& p = d.inner();
+    p.panel = test::panelOf(600, 200, 200, 600 * std::tan(degToRad(deg)));
+    p.ribs.thickness = p.ribs.rootThickness = p.ribs.tipThickness = 3, p.ribs.notchFit = 0.1;
+    Spar spar;
+    spar.kind = SparKind::fullDepth, spar.sheet = 3;
+    p.spars = {spar};
+    const TrueWing w = wingOf(d);
+    const Rib& rib = w.inner().frame.ribs[2];
+    ASSERT_EQ(rib.slots.size(), 1U);
+    EXPECT_NEAR(rib.slots[0].width, wide, 0.002) << deg;
+  }
+}
+
+TEST(EdgesOfTrades, ABraceThatTouchesOneSparOnlyIsTold) {
+  Design d;
+  ASSERT_FALSE(d.inner().join.braces.empty());
+  d = withPanelAdded(d, 0).value();
+  ASSERT_EQ(d.wings[0].panels.size(), 2U);
+  PanelDesign &inner = d.wings[0].panels[0], &outer = d.wings[0].panels[1];
+  outer.join.braces = {Bracing{}};
+  outer.join.braces[0].side = BraceSide::both;
+  const auto told = [&] {
+    const TrueWing w = wingOf(d);
+    return std::any_of(w.findings.begin(), w.findings.end(),
+                       [](const Finding& f) { return f.key.find("brace.gap") != std::string::npos; });
+  };
+  for (Cap* cap : {&inner.spars[0].top, &inner.spars[0].bottom, &outer.spars[0].top, &outer.spars[0].bottom})
+    cap->tapers = false, cap->width = 15;
+  EXPECT_FALSE(told());
+  outer.spars[0].top.width = outer.spars[0].bottom.width = 8;
+  EXPECT_TRUE(told()) << "3.5 mm on each face";
+}
+
+TEST(EdgesOfTrades, FoamEndsWhereThePlyOnItBegins) {
+  Design d = test::foamDesign(test::panelOf(1300, 200, 160), 6);
+  PanelDesign& p = d.inner();
+  p.foam.cores = 4, p.foam.endRib = 3, p.foam.ribsBetween = true;
+  p.ribs.rule = RibRule::stations, p.ribs.stations = {0, 325, 650, 975, 1300};
+  const TrueWing w = wingOf(d);
+  const auto& cores = w.inner().foam->cores;
+  ASSERT_EQ(cores.size(), 4U);
+  double all = 5 * 3;
+  for (const FoamCore& core : cores) {
+    all += core.block.length;
+    EXPECT_NEAR(core.block.length, core.outer.t - core.inner.t, 1e-9);
+  }
+  EXPECT_NEAR(all, 1300, 1e-6) << "foam and ply together are the panel";
+  EXPECT_NEAR(cores[0].inner.t, 3, 1e-9);
+  EXPECT_NEAR(cores[0].outer.t, 323.5, 1e-9);
+  for (const Part& part : w.inner().parts)
+    if (part.what == Part::What::core) {
+      EXPECT_NEAR(part.length, part.key == "core.1" || part.key == "core.4" ? 320.5 : 322, 1e-6) << part.key;
+    }
+}
+
+TEST(EdgesOfTrades, BlocksFromABoardLeaveRoomForTheSlot) {
+  Design d = test::foamDesign(test::panelOf(600, 200, 200), 6);
+  d.inner().sections.root.kind = d.inner().sections.tip.kind = SectionKind::naca;
+  d.inner().sections.root.naca = d.inner().sections.tip.naca = "0012";
+  const double high = wingOf(d).inner().foam->cores[0].block.height;
+  d.wire.boardLength = 610, d.wire.boardWidth = 250, d.wire.kerf = 1.2;
+  d.wire.boardHeight = 2 * high + 1.1;
+  EXPECT_EQ(wingOf(d).inner().foam->cores[0].fromBoard, 1);
+  d.wire.boardHeight = 2 * high + 1.3;
+  EXPECT_EQ(wingOf(d).inner().foam->cores[0].fromBoard, 2);
+}
+
+TEST(EdgesOfTrades, TheBraceGoesInBeforeSheetClosesTheBox) {
+  Design d;
+  d.inner().sheeting.top = d.inner().sheeting.bottom = true;
+  const std::vector<Step> steps = stepsOf(wingOf(d));
+  const auto at = [&](const std::string& end, Hand hand) {
+    return std::find_if(steps.begin(), steps.end(),
+                        [&](const Step& s) { return s.key.ends_with(end) && s.hand == hand; });
+  };
+  for (const Hand hand : {Hand::right, Hand::left}) {
+    const auto brace = at(".brace", hand);
+    ASSERT_NE(brace, steps.end());
+    // What needs it, over others or not.
+    std::set<std::string> after{brace->key};
+    for (const Step& s : steps)
+      if (std::any_of(s.needs.begin(), s.needs.end(), [&](const std::string& n) { return after.contains(n); }))
+        after.insert(s.key);
+    int closing = 0;
+    for (const Step& s : steps)
+      if (s.hand == hand && (s.key.ends_with(".skinTop") || s.key.ends_with(".skinBelow"))) {
+        ++closing;
+        EXPECT_TRUE(after.contains(s.key)) << s.key;
+      }
+    EXPECT_GT(closing, 0);
+  }
+  EXPECT_NE(at(".brace", Hand::right)->what.find("glue to this half"), std::string::npos);
+  EXPECT_NE(at(".brace", Hand::left)->what.find("dry"), std::string::npos);
+}
+
+} // namespace
+} // namespace eup
