@@ -5,6 +5,7 @@
 #include <QCryptographicHash>
 #include <QDir>
 #include <QFile>
+#include <QFileInfo>
 
 namespace eup::app {
 
@@ -18,6 +19,12 @@ std::unique_ptr<QLockFile> locked(const QString& path) {
   auto lock = std::make_unique<QLockFile>(path);
   lock->setStaleLockTime(0);
   return lock->tryLock() || lock->error() != QLockFile::LockFailedError ? std::move(lock) : nullptr;
+}
+/// One for a file, whichever link it is reached by.
+QString lockName(const QString& file) {
+  const QString whole = QFileInfo(file).canonicalFilePath();
+  return QCryptographicHash::hash((whole.isEmpty() ? file : whole).toUtf8(), QCryptographicHash::Sha1).toHex() +
+         ".lock";
 }
 } // namespace
 
@@ -57,8 +64,7 @@ bool Autosave::shared() {
     lockedFor = document.path();
     alone = true;
     if (!lockedFor.isEmpty()) {
-      const QByteArray name = QCryptographicHash::hash(lockedFor.toUtf8(), QCryptographicHash::Sha1).toHex();
-      fileLock = locked(locks + "/" + name + ".lock");
+      fileLock = locked(locks + "/" + lockName(lockedFor));
       alone = fileLock != nullptr;
     }
   }
@@ -74,9 +80,8 @@ void Autosave::setAside(const QString& file) {
   if (file.isEmpty() || last == pathFor(file)) return;
   clearKilledSaves(file.toStdString());
   clearKilledSaves(pathFor(file).toStdString());
-  const QByteArray name = QCryptographicHash::hash(file.toUtf8(), QCryptographicHash::Sha1).toHex();
   const bool mine = fileLock && lockedFor == file;
-  if (mine || locked(locks + "/" + name + ".lock")) // else a running program's own
+  if (mine || locked(locks + "/" + lockName(file))) // else a running program's own
     states.adopt(pathFor(file), file);
   leftAlone.removeAll(pathFor(file));
   if (!QFile::exists(pathFor(file))) return;

@@ -11,6 +11,7 @@
 #include "cli/steps_command.h"
 #include "cli/surfaces_command.h"
 #include "cli/table_commands.h"
+#include "cli/without_controls.h"
 #include "core/design/design_file.h"
 #include "core/exchange/report.h"
 #include "core/files/bytes.h"
@@ -22,13 +23,11 @@
 #include "core/work/span_curves.h"
 #include "core/work/stiffening.h"
 #include "core/work/take_away.h"
-#include <algorithm>
 #include <fmt/format.h>
 #include <functional>
 #include <iostream>
 #include <set>
 #include <sstream>
-#include <streambuf>
 
 namespace eup::cli {
 namespace {
@@ -354,35 +353,6 @@ int materials(const Args& args, Streams io) {
 int bend(const Args& args, Streams io) {
   return bendTest(args.bend, io.out, io.err);
 }
-
-} // namespace
-
-namespace {
-
-/// Passes on all but control letters, which a terminal would obey: a name in a file may hold any.
-class WithoutControls : public std::streambuf {
-public:
-  explicit WithoutControls(std::ostream& out) : to(out) {}
-
-protected:
-  int_type overflow(int_type c) override {
-    const char letter = traits_type::to_char_type(c);
-    return xsputn(&letter, 1) == 1 ? c : traits_type::eof();
-  }
-  std::streamsize xsputn(const char* text, std::streamsize many) override {
-    const auto obeyed = [](char c) {
-      return (static_cast<unsigned char>(c) < ' ' && c != '\n' && c != '\r' && c != '\t') || c == 0x7F;
-    };
-    std::string plain(text, static_cast<std::size_t>(many));
-    std::replace_if(plain.begin(), plain.end(), obeyed, '?');
-    to.write(plain.data(), many);
-    return to ? many : 0;
-  }
-  int sync() override { return to.flush() ? 0 : -1; }
-
-private:
-  std::ostream& to;
-};
 
 } // namespace
 

@@ -142,6 +142,18 @@ TEST_F(Keeping, WhatIsTypedIsSaved) {
   EXPECT_FALSE(window->document().modified());
 }
 
+TEST_F(Keeping, TheSameFileByALinkIsTold) {
+  QTemporaryDir dir;
+  ASSERT_TRUE(window->saveTo(dir.filePath("wing.euptera")));
+  window->document().record([](Records& r) { r.looked.push_back({"one"}); });
+  window->autosave().keep(); // it holds the file
+  ASSERT_TRUE(QFile::link(dir.filePath("wing.euptera"), dir.filePath("link.euptera")));
+  MainWindow again(state.path()); // of the same person: the locks lie together
+  again.askBy(std::make_unique<Answers>());
+  ASSERT_TRUE(again.openFile(dir.filePath("link.euptera")));
+  EXPECT_TRUE(again.message().contains("another window")) << again.message().toStdString();
+}
+
 TEST_F(Keeping, PicturesOfTheLogGoAlongIntoAnotherFolder) {
   QTemporaryDir dir;
   QDir(dir.path()).mkpath("a/wing-pictures");

@@ -353,6 +353,8 @@ TEST(Recording, StepsWithTheirTimes) {
     beginStep(other, glue, at("2026-11-30 18:00"));
     finishStep(other, glue, at(done));
     EXPECT_EQ(other.steps[0].minutes, 0) << done;
+    EXPECT_EQ(other.log.back().text.find("by the clock it was begun later") != std::string::npos,
+              std::string(done) < "2026-11-30 18:00");
   }
 }
 

@@ -53,7 +53,8 @@ void finishStep(Records& r, const Step& step, const Moment& now) {
   const double ran = begun ? minutesBetween(*begun, now) : 0;
   constexpr double putDown = 4; // times what was reckoned
   one.minutes = ran > 0 && ran <= putDown * step.minutes ? ran : 0;
-  const std::string words = "Done: " + namedStep(step);
+  std::string words = "Done: " + namedStep(step);
+  if (ran < 0) words += "; by the clock it was begun later, at " + one.begun + ": look at the computer's time";
   addToLog(r, now, LogKind::done, one.minutes > 0 ? fmt::format("{}, {:.0f} minutes", words, one.minutes) : words,
            step.key);
 }
