@@ -278,7 +278,9 @@ TEST(InCore, PlyStandsBetweenCores) {
   const TrueWing w = wingOf(d);
   double area = 0;
   for (const std::size_t k : {0u, 1u}) area += w.inner().foam->cores[k].outer.outlineArea();
-  EXPECT_NEAR(heavier - lighter, 2 * area * w.inner().design.tables.named("foam-xps-33").density * 1e-6, 1e-6);
+  // The ends stand where the ply begins, a hair smaller or larger than at its middle.
+  EXPECT_NEAR(heavier - lighter, 2 * area * w.inner().design.tables.named("foam-xps-33").density * 1e-6,
+              0.003 * (heavier - lighter));
 }
 
 TEST(InCore, FilesOfVersion15HaveNothingThere) {

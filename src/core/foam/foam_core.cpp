@@ -36,16 +36,23 @@ std::size_t behindFront(const Polyline& face) {
   return i;
 }
 
-/// Square to a face at each of its points, into the section: to the line from the point before to the one behind. At
-/// the front, where the faces meet, to the line from one face to the other: there the section's inside lies aft.
+/// Square to a face at each of its points, into the section. At the front, where the faces meet, the way comes from the
+/// other face: there the section's inside lies aft.
 Polyline normalsOf(const Polyline& face, const Polyline& other, Face which) {
   Polyline out(face.size());
-  const std::size_t begins = behindFront(face);
+  const std::size_t begins = behindFront(face), last = face.size() - 1;
   const Point beside = other[behindFront(other)];
   for (std::size_t i = 0; i < face.size(); ++i) {
-    const Point way = i < begins ? Point(face[begins] - beside)
-                                 : Point(face[std::min(i + 1, face.size() - 1)] - face[i == begins ? 0 : i - 1]);
-    const Point unit = way.norm() > 0 ? Point(way / way.norm()) : Point(1, 0);
+    const bool front = i < begins;
+    const Point to = i < last ? Point(face[front ? begins : i + 1] - face[i]) : Point(0, 0),
+                from = front ? Point(face[i] - beside) : Point(face[i] - face[i == begins ? 0 : i - 1]);
+    // A parabola's direction through three points: the nearer one counts more.
+    const double before = from.norm(), behind = to.norm();
+    Point unit(1, 0);
+    if (before > 0 && behind > 0)
+      unit = (from / before * behind + to / behind * before).normalized();
+    else if (before + behind > 0)
+      unit = ((from + to) / (before + behind)).normalized();
     out[i] = which == Face::upper ? Point(unit.y(), -unit.x()) : Point(-unit.y(), unit.x());
   }
   return out;
@@ -69,11 +76,21 @@ Side sideOf(const PanelBrief& d, const Rib& station, Face face, double kerf) {
   const double from = strip > 0 ? strip - kerf / 2 : -1e9, to = station.frame.chord - d.trailing.onRib() + kerf / 2;
   if (from >= to) return {};
   Side all;
+  const auto fractionOf = [](int i) { // ahead of the nose's point they all lie at 0
+    return i < noseSteps ? (i - noseSteps) * 1e-9 : fraction(i);
+  };
+  const auto lay = [&](double f, const Point& on, const Point& inwards) {
+    all.push_back({face, f, on + inwards * (skin - kerf / 2), on + inwards * skin, inwards});
+  };
+  constexpr int turned = noseSteps + 6, between = 4; // round the nose a section turns much from point to point
   for (int i = 0; i < points; ++i) {
     const auto k = static_cast<std::size_t>(i);
-    const double f =
-        i < noseSteps ? (i - noseSteps) * 1e-9 : fraction(i); // ahead of the nose's point they all lie at 0
-    all.push_back({face, f, bare[k] + normals[k] * (skin - kerf / 2), bare[k] + normals[k] * skin, normals[k]});
+    lay(fractionOf(i), bare[k], normals[k]);
+    for (int n = 1; i < turned && n < between; ++n) {
+      const double share = static_cast<double>(n) / between;
+      lay(std::lerp(fractionOf(i), fractionOf(i + 1), share), lerp(bare[k], bare[k + 1], share),
+          lerp(normals[k], normals[k + 1], share).normalized());
+    }
   }
   Side out;
   const auto put = [&](const WireAt& w) { // under a thick skin a curve turns back on itself: only on, never back
@@ -101,15 +118,21 @@ WireAt onSide(const Side& side, double fraction) {
   return out;
 }
 
-/// Fractions that both ends step through on a face, rising: each's own points, their ends with them.
+/// Fractions that both ends step through on a face, rising: each's own points, their ends with them. The points of a
+/// nose are numbered a hair below 0 each; where neither end would move there is no step.
 std::vector<double> stepsOf(const Side& a, const Side& b) {
+  constexpr double stands = 1e-3; // mm
   std::vector<double> all;
   for (const Side* side : {&a, &b})
     for (const WireAt& w : *side) all.push_back(w.fraction);
   std::sort(all.begin(), all.end());
-  std::vector<double> out;
-  for (const double f : all)
-    if (out.empty() || f - out.back() > 1e-7) out.push_back(f);
+  std::vector<double> out{all.front()};
+  for (const double f : all) {
+    const double moves =
+        (onSide(a, f).at - onSide(a, out.back()).at).norm() + (onSide(b, f).at - onSide(b, out.back()).at).norm();
+    if (moves > stands) out.push_back(f);
+  }
+  if (out.size() > 1) out.back() = all.back();
   return out;
 }
 
