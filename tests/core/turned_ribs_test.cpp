@@ -85,7 +85,7 @@ TEST(TurnedRibs, LieOnThePanelsSurface) {
 }
 
 /// Put together on the plan from the flat parts: the two slots of a half-lap meet in one upright line, at one height,
-/// and each is as wide as the other rib is thick, seen along itself.
+/// and each is as wide as the other rib is thick, seen along itself, and as that runs aside over its own thickness.
 TEST(TurnedRibs, HalfLapsMeet) {
   const TrueWing w = wingOf(turned(RibDirection::diagonal, 40, true));
   const TruePanel& p = w.inner();
@@ -94,7 +94,7 @@ TEST(TurnedRibs, HalfLapsMeet) {
     for (const Lap& lap : r.laps) {
       EXPECT_TRUE(lap.fromAbove);
       above.push_back(r.inPanel({lap.x, lap.middle}));
-      EXPECT_NEAR(lap.width, 2 / std::sin(degToRad(80)) + 0.1, 1e-9);
+      EXPECT_NEAR(lap.width, 2 / std::sin(degToRad(80)) + 2 * std::tan(degToRad(10)) + 0.1, 1e-9);
     }
   for (const Rib& r : p.frame.riblets) {
     EXPECT_EQ(r.kind, RibKind::crossing);

@@ -159,10 +159,10 @@ void braceFindings(Finder f, const Brace& b) {
       if (of.decided.side != BraceSide::behind) gap = std::max(gap, std::abs(step.front));
       if (of.decided.side != BraceSide::front) gap = std::max(gap, std::abs(step.behind));
     }
-  constexpr double fills = 0.3; // mm that glue fills and still holds: common practice, no source
+  constexpr double fills = 0.3, bridged = 1; // mm that glue fills and holds; that thick epoxy bridges: common practice
   if (gap > fills)
     f.say({"brace.gap",
-           Severity::serious,
+           gap > bridged ? Severity::serious : Severity::warning,
            Stage::joins,
            fmt::format("The {} does not touch both spars", of.name()),
            fmt::format("The faces that it lies on are {} out of line where the panels meet; the reserve of its glue "
