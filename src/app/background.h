@@ -50,7 +50,7 @@ public:
   }
   bool running() const { return busy; }
   /// Waits so long for the answer, with the window alive: for tests and pictures.
-  bool settle(int ms = 20000) const {
+  bool settle(int ms = 60000) const {
     QElapsedTimer clock;
     clock.start();
     while (running() && clock.elapsed() < ms) QCoreApplication::processEvents(QEventLoop::AllEvents, 20);

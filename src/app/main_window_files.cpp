@@ -207,6 +207,8 @@ bool MainWindow::saveTo(const QString& given) {
 }
 
 bool MainWindow::save() {
+  takeTyped();
+  if (!theDocument.modified() && !theDocument.path().isEmpty()) return true; // nothing to save
   return theDocument.path().isEmpty() ? saveAs() : saveTo(theDocument.path());
 }
 
