@@ -470,6 +470,7 @@ int run(const std::vector<std::string>& given, std::ostream& toOut, std::ostream
   exportCommand.option("--format", args.format, "svg, dxf or pdf").oneOf({"svg", "dxf", "pdf"});
   exportCommand.option("--paper", args.paper, "a4 or letter").oneOf({"a4", "letter"});
   std::vector<std::string> pieceNames;
+  pieceNames.reserve(printPieceChoices.size());
   for (const Choice& c : printPieceChoices) pieceNames.emplace_back(c.key);
   exportCommand.option("--pieces", args.pieces, "only these, as in ribs,gauges").separatedBy(',').oneOf(pieceNames);
   exportCommand.option("--panels", args.panels, "only these panels, as in 1,3").separatedBy(',').between(1, mostPanels);

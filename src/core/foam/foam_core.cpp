@@ -41,7 +41,7 @@ std::size_t behindFront(const Polyline& face) {
 Polyline normalsOf(const Polyline& face, const Polyline& other, Face which) {
   Polyline out(face.size());
   const std::size_t begins = behindFront(face), last = face.size() - 1;
-  const Point beside = other[behindFront(other)];
+  const Point& beside = other[behindFront(other)];
   for (std::size_t i = 0; i < face.size(); ++i) {
     const bool front = i < begins;
     const Point to = i < last ? Point(face[front ? begins : i + 1] - face[i]) : Point(0, 0),
