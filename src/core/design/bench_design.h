@@ -123,7 +123,7 @@ struct LogEntry {
   std::string file; ///< of a picture: its name beside the wing's file
   bool operator==(const LogEntry&) const = default;
 };
-inline constexpr int mostLogEntries = 200000; // what bounds it is the size of a file
+inline constexpr int mostLogEntries = 20000;
 
 struct Records {
   std::vector<Looked> looked;

@@ -12,16 +12,14 @@ template <class Signature> class FunctionRef;
 template <class R, class... A> class FunctionRef<R(A...)> {
 public:
   template <class F>
-  requires(!std::is_same_v<std::remove_cvref_t<F>, FunctionRef> && std::is_invocable_r_v<R, F&, A...>)
-      FunctionRef(F&& function)
-      : of(const_cast<void*>(static_cast<const void*>(std::addressof(function)))), call([](void* f, A... a) -> R {
-          return (*static_cast<std::remove_reference_t<F>*>(f))(std::forward<A>(a)...);
-        }) {}
+  requires(!std::is_same_v<F, FunctionRef> && std::is_invocable_r_v<R, const F&, A...>) FunctionRef(const F& function)
+      : of(std::addressof(function)),
+        call([](const void* f, A... a) -> R { return (*static_cast<const F*>(f))(std::forward<A>(a)...); }) {}
   R operator()(A... a) const { return call(of, std::forward<A>(a)...); }
 
 private:
-  void* of;
-  R (*call)(void*, A...);
+  const void* of;
+  R (*call)(const void*, A...);
 };
 
 } // namespace eup
