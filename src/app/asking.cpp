@@ -95,9 +95,9 @@ Asking::Unsaved Asking::aboutUnsaved(QWidget* parent, const QString& wing) {
 
 bool Asking::mayForget(QWidget* parent, const QString& typed) {
   QMessageBox box(QMessageBox::Warning, QObject::tr("Not recorded"),
-                  QObject::tr("%1 was typed and is not recorded. Leave without it?").arg(typed), QMessageBox::Cancel,
-                  parent);
-  const auto* leave = box.addButton(QObject::tr("Leave without it"), QMessageBox::DestructiveRole);
+                  QObject::tr("%1 was typed and is not recorded. Discard it and leave?").arg(typed),
+                  QMessageBox::Cancel, parent);
+  const auto* leave = box.addButton(QObject::tr("Discard what is typed"), QMessageBox::DestructiveRole);
   box.setDefaultButton(QMessageBox::Cancel);
   box.exec();
   return box.clickedButton() == leave;
