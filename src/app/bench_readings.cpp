@@ -247,7 +247,8 @@ void BenchReadings::take() {
   r.kind = kind(), r.hand = hand();
   if (isOfRib(r.kind) && !document.hasWing()) return says->setText(tr("There is no wing to read."));
   const PanelId here = standpoint.panel();
-  r.wing = here.wing, r.panel = isOfRib(r.kind) ? here.panel : 0;
+  r.wing = document.design().wings[static_cast<std::size_t>(here.wing)].number;
+  r.panel = isOfRib(r.kind) ? document.design().at(here).number : 0;
   if (isOfRib(r.kind)) r.rib = standpoint.shownRib().number;
   const bool mirrored_ = mirrored(document.design().wings[static_cast<std::size_t>(here.wing)]);
   if (!mirrored_) r.hand = Hand::right;
@@ -332,7 +333,7 @@ void BenchReadings::refresh() {
     const BenchReading& r = all[i];
     auto* item = new QTreeWidgetItem(list);
     item->setText(what, inWords(std::string(readKindChoices[static_cast<std::size_t>(r.kind)].label)));
-    item->setText(where, r.rib > 0 ? tr("R%1, panel %2").arg(r.rib).arg(r.panel + 1) : tr("wing %1").arg(r.wing + 1));
+    item->setText(where, wing ? inWords(placeRead(document.wing(), r)) : tr("R%1").arg(r.rib));
     item->setText(hand_, tr(name(r.hand)));
     item->setText(read, shownValue(r.kind, r.value, unit));
     item->setText(doubt_, shownValue(r.kind, r.doubt > 0 ? r.doubt : usualDoubt(r.kind), unit));

@@ -119,7 +119,7 @@ void BuildBoard::drawReadings(Ink& ink) const {
     for (const TruePanel& p : wingOf(hand).panels)
       for (const double t : {0.0, p.shape.loft.span()}) take(decided(p, t));
   const auto builtAt = [&](const TwistRead& r, const TruePanel& p, const Sample& s) {
-    return decided(p, s.at) - (s.value - r.error.atZero);
+    return decided(p, placeOfTwist(p, s.at)) - (s.value - r.error.atZero);
   };
   for (const TwistRead& r : twists) {
     if (r.panel.wing != here().wing) continue;
@@ -150,15 +150,16 @@ void BuildBoard::drawReadings(Ink& ink) const {
     Polyline through;
     for (int i = 0; i <= along; ++i) {
       const double t = p.shape.loft.span() * i / along;
-      through.push_back(at(t, decided(p, t) - r.error.slope * t));
+      through.push_back(at(t, decided(p, t) - r.error.slope * twistPlace(p, t)));
     }
     ink.chain(through, look.accent, 2);
     for (const Sample& s : r.samples) {
       const double v = builtAt(r, p, s);
-      ink.line(at(s.at, v - s.doubt), at(s.at, v + s.doubt), look.accent, 1.4);
+      const double t = placeOfTwist(p, s.at);
+      ink.line(at(t, v - s.doubt), at(t, v + s.doubt), look.accent, 1.4);
       ink.painter.setBrush(look.accent);
       ink.painter.setPen(Qt::NoPen);
-      ink.painter.drawEllipse(ink.at(at(s.at, v)), 3.5, 3.5);
+      ink.painter.drawEllipse(ink.at(at(t, v)), 3.5, 3.5);
     }
     ink.text(through.back(),
              tr("read: %1° ± %2°")

@@ -2,6 +2,7 @@
 #include "core/bench/recording.h"
 #include "core/design/design_file.h"
 #include "core/design/limits_check.h"
+#include "core/design/same_wood.h"
 #include "core/design/wing_edit.h"
 #include "core/files/bytes.h"
 #include "core/files/text_file.h"
@@ -75,6 +76,8 @@ void Document::follow(Kept next) {
 bool Document::edit(const QString& name, Design next, const QString& merge) {
   next.records = design().records; // whatever it was made of: records are not decided
   if (next == design()) return true;
+  decisionsOfSameWood(design(), next);
+  next.records = recordsOfSameWood(std::move(next.records), design(), next);
   if (const auto beyond = outOfLimits(next)) {
     Q_EMIT refused(tr("%1 was not done. %2").arg(name, QString::fromStdString(beyond->text())));
     return false;
@@ -84,20 +87,24 @@ bool Document::edit(const QString& name, Design next, const QString& merge) {
   if (past.size() > mostSteps) past.erase(past.begin());
   lastMerge = merge;
   future.clear();
-  if (!sameRow) next.records = recordsWith(name);
+  if (!sameRow) next.records = recordsWith(std::move(next.records), name);
   const Snapshot before = present;
   follow(std::make_shared<const Design>(std::move(next)));
   sayTouched(before);
   return true;
 }
 
-Records Document::recordsWith(const QString& changed) const {
-  Records out = design().records;
+Records Document::recordsWith(Records out, const QString& changed) const {
   if (isBegun(out)) addToLog(out, clock(), LogKind::changed, changed.toStdString());
   return out;
 }
 
 void Document::sayTouched(const Snapshot& before) {
+  if (const int gone = withoutWood(design().records, *before.design, design()); gone > 0)
+    return touched(
+        tr("%1 of what was recorded is of wood that the wing has no more. It is kept, and stands there again "
+           "when that comes back.")
+            .arg(gone));
   if (!before.wing || !possible() || !isBegun(design().records)) return;
   const std::vector<eup::Step> steps = stepsOf(wing());
   QStringList out;
@@ -115,7 +122,9 @@ void Document::step(std::vector<Step>& from, std::vector<Step>& to) {
   Kept next = std::move(from.back().design);
   from.pop_back();
   lastMerge.clear();
-  if (Records now = recordsWith(tr("Back or forward: %1").arg(to.back().name)); next->records != now) {
+  if (Records now = recordsWith(recordsOfSameWood(design().records, design(), *next),
+                                tr("Back or forward: %1").arg(to.back().name));
+      next->records != now) {
     Design with = *next; // they stay as they are
     with.records = std::move(now);
     next = std::make_shared<const Design>(std::move(with));
@@ -139,7 +148,7 @@ bool Document::record(const std::function<void(Records&)>& change) {
 }
 
 bool Document::takeBack(const QString& name, Design kept) {
-  kept.records = together(design().records, kept.records);
+  kept.records = together(recordsOfSameWood(design().records, design(), kept), kept.records);
   if (kept == design()) return true;
   if (const auto beyond = outOfLimits(kept)) {
     Q_EMIT refused(tr("%1 was not done. %2").arg(name, QString::fromStdString(beyond->text())));

@@ -1,6 +1,7 @@
 // What the window does with files: open, save, recover, import, take away.
 #include "app/bench_panel.h"
 #include "app/cut_window.h"
+#include "app/decide_panel.h"
 #include "app/export_dialog.h"
 #include "app/kept_dialog.h"
 #include "app/main_window.h"
@@ -169,6 +170,7 @@ static QStringList takePicturesAlong(const Records& records, const QDir& from, c
 void MainWindow::takeTyped() {
   QWidget* typing = focusWidget();
   if (!typing) return;
+  if (auto* decision = qobject_cast<DecisionEdit*>(typing)) return decision->commit();
   typing->clearFocus();
   typing->setFocus(Qt::OtherFocusReason);
 }

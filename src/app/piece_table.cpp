@@ -1,6 +1,7 @@
 #include "app/piece_table.h"
 #include "app/watch.h"
 #include "app/words.h"
+#include "core/design/record_keys.h"
 #include "core/measure/length_text.h"
 #include "core/work/model_balance.h"
 #include "core/work/piece_list.h"
@@ -99,7 +100,7 @@ void PieceTable::refresh() {
   std::map<std::pair<std::string, Hand>, double> weighed;
   for (const Weighed& one : w.design.balance.weighed) weighed[{one.piece, one.hand}] = one.grams;
   const auto weighedOf = [&](const PieceLine& l) {
-    const std::string name = scalesName(l.panel->design.id, *l.part);
+    const std::string name = pieceKey(l.panel->design.lasting(), l.part->key);
     const auto said_ = [&](Hand hand) {
       const auto found = weighed.find({name, hand});
       return found == weighed.end() ? QString() : inWords(formatNumber(found->second, 2));
@@ -224,7 +225,7 @@ void PieceTable::showWeights() {
     QString text;
     if (part)
       for (const Weighed& one : document.design().balance.weighed)
-        if (one.hand == hand && one.piece == scalesName(standpoint.shownPanel().design.id, *part))
+        if (one.hand == hand && one.piece == pieceKey(standpoint.shownPanel().design.lasting(), part->key))
           text = inWords(formatNumber(one.grams, 2));
     field->setText(text);
     field->setPlaceholderText(part ? inWords(formatNumber(part->grams * (part->shared ? 2 : 1), 2)) : QString());
@@ -239,7 +240,7 @@ void PieceTable::weigh(Hand hand, const QString& text) {
   const Part* part = chosen();
   if (!part) return;
   said->clear();
-  const std::string name = scalesName(standpoint.shownPanel().design.id, *part);
+  const std::string name = pieceKey(standpoint.shownPanel().design.lasting(), part->key);
   Design next = document.design();
   std::vector<Weighed>& all = next.balance.weighed;
   std::erase_if(all, [&](const Weighed& one) { return one.piece == name && one.hand == hand; });

@@ -84,6 +84,13 @@ Design shortWing() {
   return d;
 }
 
+/// What a panel of straight lines, twisted at its tip, is twisted farther in: the tip's edge moves by tip chord ×
+/// angle, and places between move in proportion to the span; the angle there is that over the chord.
+double shareOfTwist(const TruePanel& p, double t) {
+  const double span = p.shape.loft.span(), tip = p.shape.loft.frameAt(span).chord;
+  return t / span * tip / p.shape.loft.frameAt(t).chord;
+}
+
 enum class Cause { twist, bow, notch, rib, rise, mass, nothing };
 
 /// What a reader with a steady hand notes of a wing that has one fault.
@@ -109,7 +116,7 @@ std::vector<BenchReading> readingsOf(const TrueWing& w, const MadeUp& truth, std
     };
     for (const Rib& rib : p.frame.ribs) {
       const double t = std::clamp(rib.t(), 0.0, span);
-      const double twist = faulty && truth.cause == Cause::twist ? truth.size * t / span : 0;
+      const double twist = faulty && truth.cause == Cause::twist ? truth.size * shareOfTwist(p, t) : 0;
       put(ReadKind::incidence, rib.number, offset - radToDeg(p.shape.loft.frameAt(t).washout) + twist);
       if (rib.number == 1 || rib.number == 8) continue;
       const bool here = faulty && rib.number == truth.rib;
@@ -210,6 +217,25 @@ TEST(AsBuilt, AdviceFindsTheCauseAndGoesTheRightWay) {
   }
 }
 
+// Root and tip alone tell the washout; a rib between them that was left flat, as the tip was, does not speak against
+// it.
+TEST(AsBuilt, TheRootCounts) {
+  Design d = shortWing();
+  for (const auto& [rib, reads] : {std::pair(1, -0.89), std::pair(5, -0.89), std::pair(8, -0.92)})
+    d.records.readings.push_back({ReadKind::incidence, 0, 0, Hand::right, rib, reads, 0.05, {}, {}, {}});
+  const TrueWing w = wingOf(d);
+  EXPECT_NEAR(radToDeg(figureOf(w, "built.ends.right")), 0.03, 1e-9);
+  EXPECT_NEAR(radToDeg(figureOf(w, "built.twist.right")), 0.03, 0.02);
+  EXPECT_NEAR(figureOf(w, "built.edge.right"), 150 * std::sin(degToRad(1.97)), 0.06);
+  // Of two panels too, each of which has one of them alone.
+  Design two = shortWing();
+  two.wings[0].panels.push_back(two.inner());
+  two.at({0, 1}).number = 1, two.at({0, 1}).panel.continues = true;
+  two.records.readings = {{ReadKind::incidence, 0, 0, Hand::left, 1, 1.5, 0.05, {}, {}, {}},
+                          {ReadKind::incidence, 0, 1, Hand::left, 16, -0.25, 0.05, {}, {}, {}}};
+  EXPECT_NEAR(radToDeg(figureOf(wingOf(two), "built.ends.left")), 1.75, 1e-9);
+}
+
 // A wing that is as decided is let be.
 TEST(AsBuilt, LeavesATrueWingAlone) {
   std::mt19937 random(11);
@@ -244,12 +270,13 @@ TEST(AsBuilt, WhatItDoesInFlight) {
   for (const Hand hand : {Hand::right, Hand::left})
     for (const int rib : {1, 8, 15}) {
       const double t = std::clamp(plain.inner().rib(rib).t(), 0.0, span);
-      const double reads = -radToDeg(loft.frameAt(t).washout) + (hand == Hand::right ? off * t / span : 0);
+      const double reads =
+          -radToDeg(loft.frameAt(t).washout) + (hand == Hand::right ? off * shareOfTwist(plain.inner(), t) : 0);
       d.records.readings.push_back({ReadKind::incidence, 0, 0, hand, rib, reads, 0.1, {}, {}, {}});
     }
   const TrueWing w = wingOf(d);
   const auto chord = [&](double t) { return 240 + (160 - 240) * t / span; };
-  const double turns = simpson([&](double t) { return chord(t) * degToRad(off) * t / span * t; }, span),
+  const double turns = simpson([&](double t) { return 160 * degToRad(off) * t / span * t; }, span),
                damps = simpson([&](double t) { return chord(t) * t * t; }, span);
   EXPECT_NEAR(figureOf(w, "built.roll"), turns / (2 * damps) * 10000, 0.002 * turns / (2 * damps) * 10000);
   const SurfaceMade& aileron = w.inner().surfaces[0];
@@ -276,7 +303,7 @@ TEST(AsBuilt, EveningsAreKeptApart) {
                                     0,
                                     Hand::right,
                                     rib,
-                                    0.7 - radToDeg(loft.frameAt(t).washout) + twist * t / loft.span(),
+                                    0.7 - radToDeg(loft.frameAt(t).washout) + twist * shareOfTwist(plain.inner(), t),
                                     0.05,
                                     {},
                                     at,

@@ -1,5 +1,6 @@
 // Mass and balance: moments worked by hand, the neutral point at its limits and against the formula for wing and tail.
 #include "core/design/design_file.h"
+#include "core/design/record_keys.h"
 #include "core/design/wing_edit.h"
 #include "core/files/shipped.h"
 #include "core/strength/loads.h"
@@ -113,7 +114,7 @@ TEST(Balance, WeighedPiecesReplaceReckonedOnes) {
   for (const Part& p : panel.parts)
     if (p.key == "le") le = &p;
   ASSERT_NE(le, nullptr);
-  d.balance.weighed = {{scalesName({0, 1}, *le), Hand::left, le->grams + 3},
+  d.balance.weighed = {{pieceKey({0, 1}, le->key), Hand::left, le->grams + 3},
                        {"wings.0.panels.0.rib.999", Hand::right, 9}};
   const TrueWing w = wingOf(d);
   const ModelBalance is = balanceOf(w);

@@ -2,6 +2,7 @@
 #include "core/bench/progress.h"
 #include "core/bench/recording.h"
 #include "core/design/design_file.h"
+#include "core/design/record_keys.h"
 #include "core/drawing/bench_sheets.h"
 #include "core/files/json.h"
 #include "core/files/shipped.h"
@@ -425,7 +426,7 @@ TEST(Recording, EverythingDone) {
   EXPECT_FALSE(has("Never read"));
   for (const PieceLine& l : pieceList(plain))
     for (const Hand hand : {Hand::right, Hand::left})
-      tickPart(d.records, scalesName(l.panel->design.id, *l.part), hand, &PartTick::fitted, true);
+      tickPart(d.records, pieceKey(l.panel->design.lasting(), l.part->key), hand, &PartTick::fitted, true);
   EXPECT_FALSE(has("Pieces not ticked as fitted"));
 }
 

@@ -46,6 +46,7 @@ public:
   void count(const char* key, const char*, int&, Limits, bool) override { one(key); }
   void flag(const char* key, const char*, bool&, bool) override { one(key); }
   void text(const char* key, const char*, std::string&, bool) override { one(key); }
+  void lasting(const char* key, int&) override { one(key); }
   void freeText(const char* key, std::string&) override { one(key); }
   void day(const char* key, const char*, std::string&) override { one(key); }
   void digits(const char* key, const char*, std::string&, bool) override { one(key); }

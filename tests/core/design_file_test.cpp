@@ -44,6 +44,7 @@ public:
   void stations(const char*, const char*, std::vector<double>& v, bool) override { v = {0, 1.0 / 3, 700.125}, ++moved; }
   void numbers(const char*, const char*, std::vector<int>& v, bool = true) override { v = {2, 5}, ++moved; }
   void shares(const char*, const char*, std::vector<double>& v, bool) override { v = {0.75, 1.0 / 3, 0}, ++moved; }
+  void lasting(const char*, int& v) override { v = ++moved; } // no other has it
   void freeText(const char*, std::string& v) override { v += "é/x", ++moved; }
   void day(const char*, const char*, std::string& v) override { v = "2026-12-05", ++moved; }
   void digits(const char*, const char*, std::string& v, bool) override { v = "4415-63", ++moved; }

@@ -1,9 +1,12 @@
 // What the system refuses while a file is written, one call at a time: the old file stays as it was, nothing is left
 // beside it, and the cause is told. The calls are the linker's to replace (see CMakeLists.txt).
 #include "core/files/text_file.h"
+#include "core/work/take_away.h"
 #include "support.h"
+#include <algorithm>
 #include <cerrno>
 #include <cstring>
+#include <set>
 #include <sys/stat.h>
 #include <unistd.h>
 
@@ -117,6 +120,40 @@ TEST_F(DiskFaults, ForeignFileSystemsAreWrittenToWithAWord) {
   const auto done = writeWith({"fchmod", EPERM});
   ASSERT_TRUE(done.ok()) << done.problem().text();
   EXPECT_EQ(done.value().note, "");
+}
+
+/// Whatever is taken away, in place: the disk is full with the third block, or with the first.
+TEST_F(DiskFaults, NoDrawingIsLeftInPart) {
+  const TrueWing w = test::wingOf(test::bareDesign());
+  const auto there = [&](const std::filesystem::path& out) {
+    std::set<std::string> names;
+    for (const auto& entry : std::filesystem::directory_iterator(out)) names.insert(entry.path().filename().string());
+    return names;
+  };
+  for (const ExportFormat format : {ExportFormat::svg, ExportFormat::dxf, ExportFormat::pdf})
+    for (const int before : {0, 3}) {
+      const test::ScratchFolder out;
+      ExportOrder order;
+      order.formats = {format}, order.pieces = {PrintPiece::ribs, PrintPiece::plan, PrintPiece::cutList};
+      fault = {"write", ENOSPC, before};
+      const auto done = exportWing(w, out.path, order);
+      fault = {};
+      ASSERT_FALSE(done.ok()) << name(format);
+      EXPECT_NE(done.problem().text().find(std::strerror(ENOSPC)), std::string::npos) << done.problem().text();
+      const std::vector<std::string> planned = exportNames(w, order);
+      for (const std::string& name : there(out.path)) { // those that were done before are whole
+        EXPECT_NE(std::find(planned.begin(), planned.end(), name), planned.end()) << name;
+        EXPECT_FALSE(test::slurp(out.path / name).empty());
+      }
+    }
+  for (const char* name : {"section.dat", "section.svg", "section.dxf", "section.pdf"}) {
+    const test::ScratchFolder out;
+    fault = {"write", ENOSPC};
+    const auto done = writeSection(w.inner(), true, out.path / name);
+    fault = {};
+    ASSERT_FALSE(done.ok()) << name;
+    EXPECT_TRUE(there(out.path).empty()) << name;
+  }
 }
 
 TEST_F(DiskFaults, InterruptedAndShortWritesGoOn) {

@@ -1,5 +1,6 @@
 // A step of the work at the bench: what is done, on what, with what, and what has to be done before it.
 #pragma once
+#include "core/design/record_keys.h"
 #include "core/design/tables.h"
 #include "core/measure/hand.h"
 #include <optional>
@@ -9,31 +10,22 @@
 namespace eup {
 
 struct Step {
-  std::string key;                    ///< stays the same while the wing has it: "1.2.right.ribsOn" (wing, panel, hand)
-  std::string what;                   ///< "Glue the ribs to the lower caps"
-  std::string on;                     ///< "R1 to R13, right hand"
-  std::string with{};                 ///< glue or tool; may be empty
-  double minutes = 0;                 ///< with hands on it: rough, common practice, no source
-  double cureHours = 0;               ///< at the room's temperature, before what needs it can begin
-  bool attended = false;              ///< not to be left alone
+  std::string key;       ///< stays the same while the wing has it: "1.2.right.ribsOn" (numbers of wing and panel, hand)
+  std::string what;      ///< "Glue the ribs to the lower caps"
+  std::string on;        ///< "R1 to R13, right hand"
+  std::string with{};    ///< glue or tool; may be empty
+  double minutes = 0;    ///< with hands on it: rough, common practice, no source
+  double cureHours = 0;  ///< at the room's temperature, before what needs it can begin
+  bool attended = false; ///< not to be left alone
   std::vector<std::string> needs;     ///< keys of steps
   std::string look{};                 ///< to be looked at before one goes on; may be empty
   std::string caution{};              ///< where it can hurt; may be empty
   std::string print{};                ///< key of the print that lies on the bench; may be empty
   std::vector<std::string> figures{}; ///< keys of figures to have at hand
-  int wing = 0;
-  std::optional<int> panel{}; ///< counted from 0
-  std::optional<Hand> hand{}; ///< nothing for what both have in common
+  int wing = 0;                       ///< where it stands now, counted from 0
+  std::optional<int> panel{};         ///< likewise
+  std::optional<Hand> hand{};         ///< nothing for what both have in common
 };
-
-/// What the keys of a panel's steps begin with: "1.2.right."; "1.1.one." where there is one hand alone. Counted from 0.
-std::string stepPrefix(int wing, int panel, std::optional<Hand> hand);
-/// Of an own step, by the number that it keeps: "own.3".
-std::string ownStepKey(int number);
-/// The same step of the other hand: "1.2.left.off" for "1.2.right.off"; as it is where a key names no hand.
-std::string otherHandsKey(const std::string& key);
-/// What kind of work it is, whichever panel and hand it is done on: the last word of its key, without its number.
-std::string kindOfStep(const std::string& key);
 
 /// Hours until a joint of that glue can be handled on: the table's own at 20 °C, by the table's own for 10 °C through
 /// both, where that is silent twice as long for every 10 K less (from memory); never more than eightfold off.

@@ -83,12 +83,20 @@ inline constexpr std::array readKindChoices{Choice{"incidence", "incidence at a 
                                             Choice{"balance", "balances at"}};
 static_assert(readKindChoices.size() == wordsFor(ReadKind::balance));
 
+/// A panel by numbers that it and its wing keep for good, wherever they stand: what is recorded of it is kept under
+/// them.
+struct PanelNumber {
+  int wing = 0, panel = 0; ///< counted from 0
+  bool operator==(const PanelNumber&) const = default;
+};
+inline constexpr int mostNumber = 1000000;
+
 /// One reading. Degrees of the chord line, nose up; mm over the board at the chord line's nose; mm that a rib stands
 /// over (+) a straightedge along its neighbours; mm that the trailing edge lies aft (+) of a string from root to tip;
 /// mm of the first spar's top notch; g of that hand's half; mm behind the root's leading edge.
 struct BenchReading {
   ReadKind kind = ReadKind::incidence;
-  int wing = 0, panel = 0; ///< counted from 0
+  int wing = 0, panel = 0; ///< see `PanelNumber`; the panel of what is read at a rib
   Hand hand = Hand::right;
   int rib = 0; ///< of the wing's count; 0 where it is of no rib
   double value = 0;
@@ -96,6 +104,7 @@ struct BenchReading {
   std::string by;   ///< the instrument
   std::string at;   ///< "2026-12-01 18:30"
   std::string note;
+  PanelNumber of() const { return {wing, panel}; }
   bool operator==(const BenchReading&) const = default;
 };
 inline constexpr int mostBenchReadings = 5000;

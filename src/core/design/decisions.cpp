@@ -52,6 +52,7 @@ public:
   // Kept in the file, but not typed as a field.
   void hidden(const char*, Inside) override {}
   void freeText(const char*, std::string&) override {}
+  void lasting(const char*, int&) override {}
   void points(const char*, Polyline&, std::size_t) override {}
   void bytes(const char*, EmbeddedCopy&) override {}
 

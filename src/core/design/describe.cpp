@@ -10,6 +10,7 @@ namespace {
 
 /// One panel. The root of a panel that continues the one inside it is not decided again.
 void describePanel(PanelDesign& p, const PanelPlace& place, Visitor& v) {
+  v.lasting("number", p.number);
   describeShape(p, place, v);
   describeFrame(p, v);
   describeSpars(p, place, v);
@@ -44,6 +45,7 @@ void describe(Design& d, Visitor& v) {
   v.group("", Topic::model, [&] { v.listed("glue", "Glued with", d.glue, Shelf::glue); });
   v.hidden("plan", [&] { describePlan(d.plan, v); });
   v.parts("wings", d.wings, mostWings, [&](auto& w, std::size_t number) {
+    v.lasting("number", w.number);
     v.group("surface", Topic::wing, [&] {
       v.text("name", "Name", w.name);
       v.choice("kind", "It is", w.kind, std::span(wingKindChoices), number > 0);

@@ -47,8 +47,8 @@ void describeRecords(Records& r, Visitor& v) {
     });
     v.list("readings", Topic::none, r.readings, mostBenchReadings, [&](auto& b, std::size_t) {
       v.choice("kind", "Kind", b.kind, std::span(readKindChoices));
-      v.count("wing", "Wing", b.wing, Limits{0, mostWings - 1});
-      v.count("panel", "Panel", b.panel, Limits{0, mostPanels - 1});
+      v.lasting("wing", b.wing);
+      v.lasting("panel", b.panel);
       v.choice("hand", "Hand", b.hand, std::span(handChoices));
       v.count("rib", "Rib", b.rib, Limits{0, 100000});
       v.number("value", "Read", b.value, Limits{-100000, 100000});

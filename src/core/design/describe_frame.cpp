@@ -1,5 +1,6 @@
 // The description of ribs, riblets, sheet, strips and edges (see describe.h).
 #include "core/design/describe.h"
+#include <algorithm>
 #include <optional>
 
 namespace eup {
@@ -128,6 +129,10 @@ void describeFrame(PanelDesign& p, Visitor& v) {
     v.fraction("boltRear", "Rear bolt at", r.boltRear, Limits{0.03, 0.97}, stack);
     v.length("bolt", "Bolts", r.bolt, Limits{0.5, 20}, stack);
     v.length("notchFit", "Notch fit", r.notchFit, Limits{0, 2});
+    const bool slotted = p.ribs.crossing ||
+                         std::ranges::any_of(p.join.braces, [](const Bracing& b) { return b.slots; }) ||
+                         std::ranges::any_of(p.spars, [](const Spar& s) { return s.kind == SparKind::fullDepth; });
+    v.choice("slotCut", "Sides of slots", r.slotCut, std::span(slotCutChoices), slotted);
     v.length("rim", "Least wood", r.rim, Limits{0.2, 20});
   });
   v.group("sticks", Topic::sticks, [&] {

@@ -24,6 +24,7 @@ inline constexpr double farthestRise = 20000; ///< mm, as far as a span
 /// All decisions of one panel. What the compiler makes for it is made once, in design.cpp: it is used nearly
 /// everywhere.
 struct PanelDesign {
+  int number = 0; ///< its own in its wing for good, counted from 0 (see `PanelNumber`)
   Sections sections;
   Panel panel;
   Built built = Built::ribs;
@@ -131,7 +132,7 @@ struct Aboard {
 
 /// A piece that was laid on the scales.
 struct Weighed {
-  std::string piece; ///< its panel's path and its key: "wings.0.panels.0.rib.4"
+  std::string piece; ///< its panel and its key: see `pieceKey`
   Hand hand = Hand::right;
   double grams = 0; ///< of all of that piece in that hand; of one that both share, the whole
   bool operator==(const Weighed&) const = default;
@@ -211,6 +212,7 @@ static_assert(wingKindChoices.size() == wordsFor(WingKind::fin));
 
 /// Half a wing, root to tip: the other half is its mirror image. A fin stands upright and is whole as it is.
 struct Wing {
+  int number = 0; ///< its own for good, counted from 0 (see `PanelNumber`)
   std::string name = "Wing";
   WingKind kind = WingKind::main;
   double carries = 1;  ///< its share of the load, of n m g

@@ -1,6 +1,7 @@
 #include "core/design/design_file.h"
 #include "core/design/describe.h"
 #include "core/design/design_migration.h"
+#include "core/design/same_wood.h"
 #include "core/design/tables.h"
 #include "core/files/bytes.h"
 #include "core/files/json.h"
@@ -71,6 +72,7 @@ public:
   void numbers(const char* key, const char*, std::vector<int>& v, bool = true) override { (*at)[key] = v; }
   void shares(const char* key, const char*, std::vector<double>& v, bool) override { (*at)[key] = v; }
   void freeText(const char* key, std::string& v) override { (*at)[key] = v; }
+  void lasting(const char* key, int& v) override { (*at)[key] = v; }
   void day(const char* key, const char*, std::string& v) override { (*at)[key] = v; }
   void digits(const char* key, const char*, std::string& v, bool) override { (*at)[key] = v; }
   void points(const char* key, Polyline& v, std::size_t) override { (*at)[key] = pointsToJson(v); }
@@ -206,6 +208,7 @@ public:
         v.push_back(static_cast<int>(n));
     }
   }
+  void lasting(const char* key, int& v) override { count(key, "", v, Limits{0, mostNumber}); }
   void freeText(const char* key, std::string& v) override {
     const Json* found = take(key);
     if (!found) return;
@@ -466,6 +469,8 @@ Result<ReadDesign> designFromText(std::string_view text) {
       return Problem{place, fmt::format("{} is on sheet {}, and there is no such sheet", nameOf(r), r.sheet)};
   }
   read.notes = std::move(reader.notes);
+  for (const std::string& place : makeNumbersOwn(read.design))
+    read.notes.push_back(place + "/number is another one's too: it was given a number of its own");
   return read;
 }
 

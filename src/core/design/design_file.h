@@ -9,7 +9,7 @@
 namespace eup {
 
 inline constexpr std::string_view fileFormatName = "euptera-wing";
-inline constexpr int fileFormatVersion = 19;
+inline constexpr int fileFormatVersion = 20;
 
 /// Keys in a fixed order, lengths in mm, angles in degrees (keys end in Deg), numbers as short as they read back.
 std::string designToText(const Design& design);

@@ -432,6 +432,24 @@ void migrateJoinWires(Json& json) {
   });
 }
 
+/// Since version 20 wings and panels keep a number for good; what was recorded was told by their places till then. And
+/// slots are cut square to the rib unless they are filed.
+void migrateNumbers(Json& json) {
+  if (!json.contains("wings") || !json["wings"].is_array()) return;
+  int wing = 0;
+  for (Json& w : json["wings"]) {
+    if (!w.is_object()) continue;
+    w["number"] = wing++;
+    if (!w.contains("panels") || !w["panels"].is_array()) continue;
+    int panel = 0;
+    for (Json& p : w["panels"]) {
+      if (!p.is_object()) continue;
+      p["number"] = panel++;
+      if (p.contains("ribs") && p["ribs"].is_object()) p["ribs"]["slotCut"] = "square";
+    }
+  }
+}
+
 } // namespace
 
 void migrate(Json& json, int version) {
@@ -453,6 +471,7 @@ void migrate(Json& json, int version) {
   if (version < 17) migrateSurfaces(json);
   if (version < 18) migrateBench(json);
   if (version < 19) migrateJoinWires(json);
+  if (version < 20) migrateNumbers(json);
 }
 
 } // namespace eup

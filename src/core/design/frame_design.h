@@ -161,6 +161,12 @@ struct Sticks {
   bool operator==(const Sticks&) const = default;
 };
 
+/// How the sides of a slot are, where what goes in crosses the rib off square: cut square to the rib's face, and so
+/// much wider; or filed to the slope of what goes in.
+enum class SlotCut { square, filed };
+inline constexpr std::array slotCutChoices{Choice{"square", "cut square"}, Choice{"filed", "filed to the slope"}};
+static_assert(slotCutChoices.size() == wordsFor(SlotCut::filed));
+
 struct Ribs {
   RibRule rule = RibRule::count;
   int count = 12;
@@ -183,7 +189,8 @@ struct Ribs {
   double boltFront = 0.2, boltRear = 0.6; ///< of the chord: two bolts hold a stack
   double bolt = 3;                        ///< their diameter
   double notchFit = 0.1;                  ///< a notch or slot is this much wider than what goes in
-  double rim = 2;                         ///< thinner wood than this is reported
+  SlotCut slotCut = SlotCut::square;
+  double rim = 2; ///< thinner wood than this is reported
   bool operator==(const Ribs&) const = default;
 };
 

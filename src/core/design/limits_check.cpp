@@ -45,6 +45,7 @@ public:
   void text(const char* key, const char* label, std::string& v, bool = true) override {
     if (!fits(v, mostNameLetters)) refuse(*label ? label : key, tooLong(mostNameLetters));
   }
+  void lasting(const char* key, int& v) override { count(key, "", v, Limits{0, mostNumber}); }
   void freeText(const char* key, std::string& v) override {
     if (!fits(v, mostTextLetters)) refuse(key, tooLong(mostTextLetters));
   }

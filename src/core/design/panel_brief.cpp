@@ -149,6 +149,7 @@ std::vector<PanelBrief> briefsOf(const Design& d, int wing) {
     p.tables = d.own;
     for (const Looked& l : d.records.looked) p.looked.push_back(l.key);
     p.id = {wing, static_cast<int>(k)};
+    p.wingNumber = whole.number;
     p.of = static_cast<int>(panels.size());
     p.mirrored = mirrored(whole);
     p.carries = whole.carries;

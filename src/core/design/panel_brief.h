@@ -32,6 +32,7 @@ struct PanelBrief : PanelDesign {
   std::vector<std::string> looked; ///< the records' keys
   Tables tables;                   ///< what its parts are of is looked up in them
   PanelId id;
+  int wingNumber = 0;   ///< its wing's for good
   int of = 1;           ///< panels in this wing
   int firstRib = 1;     ///< its root rib's number: ribs are counted through the whole wing
   double inboard = 0;   ///< true span inside it, mm
@@ -48,6 +49,8 @@ struct PanelBrief : PanelDesign {
   std::vector<int> goesOut;   ///< its surfaces that are one with one of the panel outside it
   /// As typed, or those of the table for the kind of flying.
   LoadFactors factors() const;
+  /// What records of it are kept under.
+  PanelNumber lasting() const { return {wingNumber, number}; }
   bool innermost() const { return id.panel == 0; }
   bool outermost() const { return id.panel + 1 == of; }
 };

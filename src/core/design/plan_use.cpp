@@ -2,6 +2,7 @@
 #include "core/design/decisions.h"
 #include "core/design/describe.h"
 #include "core/design/panel_brief.h"
+#include "core/design/same_wood.h"
 #include "core/design/wing_edit.h"
 #include "core/measure/figure.h"
 #include <algorithm>
@@ -151,6 +152,7 @@ Changed withReadings(const Design& design, const JudgedPlan& judged) {
       PanelDesign next = panels.back(); // built like the one inside it
       next.sections.root = next.sections.tip;
       next.panel.continues = true;
+      next.number = freshPanelNumber(d, 0);
       panels.push_back(std::move(next));
       out.notes.push_back(
           fmt::format("Panel {} is new. A plan view does not show its dihedral: decide it under Set joins.", k + 2));

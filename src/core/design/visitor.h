@@ -60,6 +60,8 @@ public:
   virtual void flag(const char* key, const char* label, bool& v, bool applies = true) = 0;
   virtual void text(const char* key, const char* label, std::string& v, bool applies = true) = 0;
   virtual void freeText(const char* key, std::string& v) = 0;
+  /// A number that a thing keeps for good, 0 to `mostNumber`: never typed.
+  virtual void lasting(const char* key, int& v) = 0;
   /// A day as 2026-12-01; empty where it is not decided.
   virtual void day(const char* key, const char* label, std::string& v) = 0;
   virtual void digits(const char* key, const char* label, std::string& v, bool applies) = 0;

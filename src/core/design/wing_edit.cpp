@@ -1,4 +1,5 @@
 #include "core/design/wing_edit.h"
+#include "core/design/same_wood.h"
 #include <algorithm>
 #include <fmt/format.h>
 
@@ -9,7 +10,11 @@ namespace {
 PanelDesign startingPanel(WingKind kind, const PanelDesign& main) {
   PanelDesign p;
   const bool fin = kind == WingKind::fin, wing = kind == WingKind::second;
-  if (wing) return main;
+  if (wing) {
+    p = main;
+    p.number = 0;
+    return p;
+  }
   p.sections.root = p.sections.tip = nacaSection("0009");
   p.panel.span = std::max(main.panel.span * (fin ? 0.25 : 0.35), 40.0); // a panel has limits of its own
   p.panel.rootChord = std::max(main.panel.rootChord * (fin ? 0.6 : 0.5), 10.0);
@@ -54,6 +59,7 @@ Result<Design> withWingAdded(const Design& design, WingKind kind) {
     wing.name = "Fin", wing.carries = 0.1, wing.aft = 3 * chord;
     break;
   }
+  wing.number = freshWingNumber(design);
   d.wings.push_back(std::move(wing));
   return d;
 }

@@ -47,11 +47,23 @@ std::optional<Room> roomFor(const std::string& words, const Region& wood, const 
   return std::nullopt;
 }
 
+/// What the sides of a rib's slots are filed to.
+std::string filedWords(const Rib& rib, LengthUnit unit) {
+  constexpr double seen = 0.002; // rad
+  for (const Slot& s : rib.slots)
+    if (std::abs(s.bevel) > seen)
+      return fmt::format("   slot filed {}, outer face {}", told(std::abs(s.bevel), Quantity::angle, unit),
+                         s.bevel > 0 ? "aft" : "forward");
+  for (const Lap& l : rib.laps)
+    if (l.bevel > seen) return fmt::format("   laps filed {}", told(l.bevel, Quantity::angle, unit));
+  return {};
+}
+
 Drawing sparDrawing(const DrawnPanel& w, const SparLine& line, Hand hand) {
   const Spar& spar = w.design.spars[static_cast<std::size_t>(line.index)];
   Drawing d;
-  d.loop(Layer::cut,
-         fullDepthSparOutline(spar, line, passedBySheet(w.frame.ribs, w.frame.riblets), w.design.ribs.notchFit));
+  d.loop(Layer::cut, fullDepthSparOutline(spar, line, passedBySheet(w.frame.ribs, w.frame.riblets),
+                                          w.design.ribs.notchFit, w.design.ribs.slotCut));
   const Box box = d.bounds();
   grainArrow(d, box.centre(), std::min(40.0, box.width() / 4));
   if (hand == Hand::left) d = mirrored(std::move(d));
@@ -150,6 +162,7 @@ Drawing ribDrawing(const DrawnPanel& w, const Rib& rib, Hand hand) {
                                        (rib.lean > 0 ? " outwards" : " inwards")
                                  : "") +
                   (cutBack > worthALine ? "   nose bevelled " + told(bevel, Quantity::angle, w.design.unit) : "") +
+                  filedWords(rib, w.design.unit) +
                   (rib.turn != 0 ? "   tail " + told(std::abs(rib.turn), Quantity::angle, w.design.unit) +
                                        (rib.turn > 0 ? " outwards" : " inwards")
                                  : "")),

@@ -145,10 +145,20 @@ void cutNotches(const RibMaking& m, const SparLine& line, const Cut& cut, Region
 }
 
 /// How much wider a cut square to the rib's face is where what goes in crosses it off square by `angle`: what its slope
-/// takes over the rib's thickness.
-double slopeRoom(const Rib& rib, double angle) {
-  const auto [in, out] = rib.body();
+/// takes over the rib's thickness. Nothing where the cut is filed to that slope.
+double slopeRoom(const RibMaking& m, double angle) {
+  if (m.design.ribs.slotCut == SlotCut::filed) return 0;
+  const auto [in, out] = m.rib.body();
   return (out - in) * std::abs(std::tan(angle));
+}
+/// How far aft its middle lies of where what goes in meets the rib's plane, which is a face of an end rib.
+double slopeAside(const RibMaking& m, double angle) {
+  const auto [in, out] = m.rib.body();
+  return (in + out) / 2 * std::tan(angle);
+}
+/// The bevel that such a cut is filed to, rad; + where the side that faces outwards lies farther aft.
+double bevelOf(const RibMaking& m, double angle) {
+  return m.design.ribs.slotCut == SlotCut::filed ? angle : 0;
 }
 
 void cutSlot(const RibMaking& m, const SparLine& line, const Cut& cut, Region& cuts) {
@@ -156,15 +166,17 @@ void cutSlot(const RibMaking& m, const SparLine& line, const Cut& cut, Region& c
   const bool above = spar.ribSlot == SlotFrom::above;
   const Point middle = m.meet(line.middle);
   const double stretch = m.stretch(line.sweep);
-  const double width = spar.sheet * stretch + slopeRoom(m.rib, m.rib.turn + line.sweep) + m.design.ribs.notchFit,
+  const double width = spar.sheet * stretch + slopeRoom(m, m.rib.turn + line.sweep) + m.design.ribs.notchFit,
                reach = m.rib.frame.chord;
   const double surface = surfaceHeightAt(cut, above ? Face::upper : Face::lower, middle.x());
-  Slot slot{line.index, std::abs(surface - middle.y()), width, m.rib.frame.toChord(middle), {}};
+  Slot slot{line.index, std::abs(surface - middle.y()), width, m.rib.frame.toChord(middle), {}, 0};
+  slot.bevel = bevelOf(m, m.rib.turn + line.sweep);
   const double half = spar.sheet * stretch / 2;
   slot.shape = inRib(
       m, rectangle({middle.x() - half, m.meet(line.lowerSeat).y()}, {middle.x() + half, m.meet(line.upperSeat).y()}));
-  const Point from(middle.x() - width / 2, above ? middle.y() : middle.y() - reach);
-  const Point to(middle.x() + width / 2, above ? middle.y() + reach : middle.y());
+  const double x = middle.x() + slopeAside(m, m.rib.turn + line.sweep);
+  const Point from(x - width / 2, above ? middle.y() : middle.y() - reach);
+  const Point to(x + width / 2, above ? middle.y() + reach : middle.y());
   cuts.push_back(inRib(m, rectangle(from, to)));
   m.rib.slots.push_back(std::move(slot));
 }
@@ -185,8 +197,10 @@ void cutPassing(const RibMaking& m, const Passing& p, Region& cuts) {
     for (Point& corner : circle) corner.x() = middle.x() + (corner.x() - middle.x()) * wide;
     cuts.push_back(inRib(m, circle));
   } else {
-    const Point half(hole.width / 2, hole.height / 2);
-    cuts.push_back(inRib(m, rectangle(middle - half, middle + half)));
+    const double off = m.rib.turn + sweep;
+    hole.width += slopeRoom(m, off);
+    const Point half(hole.width / 2, hole.height / 2), at = middle + Point(slopeAside(m, off), 0);
+    cuts.push_back(inRib(m, rectangle(at - half, at + half)));
   }
   m.rib.passHoles.push_back(hole);
 }
@@ -216,11 +230,11 @@ void cutLaps(const RibMaking& m, const Cut& cut, const std::vector<Standing>& ot
     const double top = surfaceHeightAt(cut, Face::upper, x), bottom = surfaceHeightAt(cut, Face::lower, x);
     const double off = std::acos(std::min(std::abs(between), 1.0)); // from square
     const double middle = (top + bottom) / 2,
-                 half = (thickness / std::abs(between) + slopeRoom(m.rib, off) + m.design.ribs.notchFit) / 2;
+                 half = (thickness / std::abs(between) + slopeRoom(m, off) + m.design.ribs.notchFit) / 2;
     cuts.push_back(inRib(m, fromAbove ? rectangle({x - half, middle}, {x + half, top + far})
                                       : rectangle({x - half, bottom - far}, {x + half, middle})));
     const Point end = m.rib.frame.toChord({x, middle});
-    m.rib.laps.push_back({end.x(), end.y(), 2 * half, fromAbove});
+    m.rib.laps.push_back({end.x(), end.y(), 2 * half, fromAbove, bevelOf(m, off)});
   }
 }
 

@@ -29,7 +29,8 @@ struct Slot {
   double depth = 0; ///< from the bare surface at its centre line
   double width = 0;
   Point bottom{0, 0};
-  Polyline shape; ///< the spar's sheet, chord axes, whole depth
+  Polyline shape;   ///< the spar's sheet, chord axes, whole depth
+  double bevel = 0; ///< rad that its sides are filed out of square, + their outward faces aft; 0: cut square
 };
 
 /// What runs through ribs: a joiner's sleeve, a pin, a brace. It is cut out upright, in the rib's plane.
@@ -57,6 +58,7 @@ struct Lap {
   double middle = 0; ///< over the chord line: where the slot ends
   double width = 0;
   bool fromAbove = true;
+  double bevel = 0; ///< as a slot's, without its sense
 };
 
 /// Where a rib is parted for a surface on hinges, or let out for a spoiler's plate.

@@ -13,7 +13,8 @@ std::vector<Rib> passedBySheet(const std::vector<Rib>& ribs, const std::vector<R
   return passed;
 }
 
-Polyline fullDepthSparOutline(const Spar& spar, const SparLine& line, const std::vector<Rib>& ribs, double fit) {
+Polyline fullDepthSparOutline(const Spar& spar, const SparLine& line, const std::vector<Rib>& ribs, double fit,
+                              SlotCut cut) {
   const double along = line.stretch;
   const bool slotBelow = spar.ribSlot == SlotFrom::above; // the rib keeps the other half
   Polyline edge, other;
@@ -30,8 +31,8 @@ Polyline fullDepthSparOutline(const Spar& spar, const SparLine& line, const std:
     if (!line.reaches(rib.t())) continue;
     const auto [in, out] = rib.body();
     const double square = std::cos(line.sweep) / std::cos(rib.turn + line.sweep); // the rib's width along the span
-    // Cut square to the sheet, too: as much wider as the rib's slope takes over its thickness.
-    const double room = fit / 2 + spar.sheet * std::abs(std::tan(rib.turn + line.sweep)) / (2 * along);
+    const double slope = cut == SlotCut::filed ? 0 : spar.sheet * std::abs(std::tan(rib.turn + line.sweep));
+    const double room = fit / 2 + slope / (2 * along);
     const double a = std::max(rib.t() + in * square - room, 0.0), b = std::min(rib.t() + out * square + room, line.end);
     edge.push_back(put(slotted, a));
     edge.push_back(put(line.middle, a));

@@ -1,4 +1,5 @@
 #include "core/skins/holds.h"
+#include "core/design/record_keys.h"
 #include <algorithm>
 #include <fmt/format.h>
 
@@ -20,7 +21,7 @@ bool closesIn(const std::vector<Skin>& skins) {
 std::vector<Hold> holdsOf(const PanelBrief& d, const std::vector<Skin>& skins, bool joiner) {
   std::vector<Hold> out;
   const auto add = [&](const std::string& kind, std::string what) {
-    const std::string key = fmt::format("{}.{}:{}", d.id.wing, d.id.panel, kind);
+    const std::string key = holdKey(d.lasting(), kind);
     if (std::any_of(out.begin(), out.end(), [&](const Hold& h) { return h.key == key; })) return;
     const bool looked = std::find(d.looked.begin(), d.looked.end(), key) != d.looked.end();
     out.push_back({key, std::move(what), looked});

@@ -1,4 +1,5 @@
 #include "core/strength/spar_strength.h"
+#include "core/design/decisions.h"
 #include <algorithm>
 #include <cmath>
 
@@ -53,7 +54,9 @@ std::optional<CapStress> capStress(const Spar& spar, const SparSection& section,
 
 } // namespace
 
-SparSection sparSection(const Spar& spar, const SparLine& line, double t, const Tables& tables, const SheetSkin* skin) {
+/// A sheet spar between its slots, or as it is anywhere where `slotted`: the half that is left at a rib.
+static SparSection sectionOf(const Spar& spar, const SparLine& line, double t, const Tables& tables,
+                             const SheetSkin* skin, bool slotted) {
   SparSection s;
   if (!line.reaches(t)) return s;
   const double top = line.upperSeat.at(t).y(), bottom = line.lowerSeat.at(t).y();
@@ -61,8 +64,8 @@ SparSection sparSection(const Spar& spar, const SparLine& line, double t, const 
   s.lowerModulus = faceMaterial(spar, Face::lower, line.share(t), tables).modulus;
   if (spar.kind == SparKind::fullDepth) {
     // At every rib half of the depth is slotted away; the half that is left carries.
-    const double mid = line.middle.at(t).y();
     const bool upperLeft = spar.ribSlot == SlotFrom::above;
+    const double mid = slotted ? line.middle.at(t).y() : upperLeft ? -1e9 : 1e9;
     const bool whole = rescuedByStrip(spar);
     const double up = top - (whole ? 0 : missingOf(spar, true)), low = bottom + (whole ? 0 : missingOf(spar, false));
     s.upperOuter = upperLeft ? up : std::min(mid, up);
@@ -84,6 +87,28 @@ SparSection sparSection(const Spar& spar, const SparLine& line, double t, const 
   all.insert(all.end(), s.skin.begin(), s.skin.end());
   if (!s.fibres.empty()) s.bent = bentSection(all);
   return s;
+}
+
+SparSection sparSection(const Spar& spar, const SparLine& line, double t, const Tables& tables, const SheetSkin* skin) {
+  return sectionOf(spar, line, t, tables, skin, true);
+}
+
+double slottedShare(const PanelBrief& d, double t, double depth) {
+  const std::vector<double> ribs = ribStations(d.ribs, d.panel.span);
+  const auto next = std::upper_bound(ribs.begin() + 1, ribs.end() - 1, t);
+  const double between = (*next - *(next - 1)) / (d.ribs.crossing ? 2 : 1);
+  const double wide = d.ribs.thickness + d.ribs.notchFit + slotReach * depth;
+  return between > 0 ? std::min(wide / between, 1.0) : 1.0;
+}
+
+/// What a spar puts against bending, over a bay and its ribs together.
+static double stiffnessOf(const PanelBrief& d, const SparLine& line, double t, const SheetSkin* skin,
+                          const SparSection& net) {
+  const Spar& spar = d.spars[static_cast<std::size_t>(line.index)];
+  if (spar.kind != SparKind::fullDepth || net.bent.stiffness <= 0) return net.bent.stiffness;
+  const SparSection whole = sectionOf(spar, line, t, d.tables, skin, false);
+  const double slotted = slottedShare(d, t, whole.depth());
+  return 1 / ((1 - slotted) / whole.bent.stiffness + slotted / net.bent.stiffness);
 }
 
 double webShearFlow(double shear, double moment, double depth, double depthChange) {
@@ -146,12 +171,13 @@ Strength strengthOf(const PanelBrief& d, const std::vector<SparLine>& lines, con
     s.root = sparSection(d.spars[static_cast<std::size_t>(line.index)], line, 0, d.tables, skinOf(line, skin));
     s.worstReserve = 1e9;
     s.along.resize(bays + 1);
-    out.rootStiffness += s.root.bent.stiffness;
+    out.rootStiffness += stiffnessOf(d, line, 0, skinOf(line, skin), s.root);
     out.spars.push_back(s);
   }
   const double step = d.panel.span / bays;
   double slope = 0, sag = 0, before = 0;
   std::vector<SparSection> sections(lines.size());
+  std::vector<double> stiff(lines.size()); // of each
   std::vector<double> moments(cases.size()), presses(cases.size());
   for (int k = 0; k <= bays; ++k) {
     const double t = step * k, moment = load.moment(d.inboard + t), press = load.pressed(d.inboard + t);
@@ -160,7 +186,8 @@ Strength strengthOf(const PanelBrief& d, const std::vector<SparLine>& lines, con
     for (std::size_t i = 0; i < lines.size(); ++i) {
       sections[i] =
           sparSection(d.spars[static_cast<std::size_t>(lines[i].index)], lines[i], t, d.tables, skinOf(lines[i], skin));
-      place.stiffness += sections[i].bent.stiffness;
+      stiff[i] = stiffnessOf(d, lines[i], t, skinOf(lines[i], skin), sections[i]);
+      place.stiffness += stiff[i];
     }
     for (const EdgeSpar& e : edges)
       place.stiffness += e.material.modulus * e.along[static_cast<std::size_t>(k)].inertia;
@@ -178,7 +205,7 @@ Strength strengthOf(const PanelBrief& d, const std::vector<SparLine>& lines, con
     for (std::size_t i = 0; i < lines.size(); ++i) {
       const Spar& spar = d.spars[static_cast<std::size_t>(lines[i].index)];
       SparStrength& s = out.spars[i];
-      const double share = sections[i].bent.stiffness / place.stiffness;
+      const double share = stiff[i] / place.stiffness;
       const double along = lines[i].share(t);
       if (k == 0) {
         s.share = share, s.moment = moment * share;

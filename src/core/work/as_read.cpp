@@ -4,6 +4,7 @@
 #include "core/work/strips.h"
 #include <algorithm>
 #include <cmath>
+#include <fmt/format.h>
 #include <map>
 #include <tuple>
 
@@ -38,17 +39,17 @@ Sessions sessionsOf(const std::vector<const BenchReading*>& all) {
   return out;
 }
 
-const TruePanel* panelOf(const TrueWing& aircraft, PanelId id, Hand hand) {
-  const TrueWing& w = aircraft.of(hand);
-  if (id.wing < 0 || id.panel < 0 || id.wing >= static_cast<int>(w.wings.size()) ||
-      id.panel >= static_cast<int>(w.wing(id.wing).panels.size()))
-    return nullptr;
-  if (hand == Hand::left && !w.wing(id.wing).mirrored) return nullptr;
-  return &w.at(id);
+/// The panel that a reading was taken of, by the numbers that it is recorded under; of a reading of a half its first.
+const TruePanel* panelOf(const TrueWing& aircraft, const BenchReading& r) {
+  for (const WholeWing& wing : aircraft.of(r.hand).wings)
+    for (const TruePanel& p : wing.panels)
+      if (p.design.wingNumber == r.wing && (!isOfRib(r.kind) || p.design.number == r.panel))
+        return r.hand == Hand::left && !wing.mirrored ? nullptr : &p;
+  return nullptr;
 }
 
 const Rib* ribOf(const TrueWing& aircraft, const BenchReading& r) {
-  const TruePanel* panel = panelOf(aircraft, {r.wing, r.panel}, r.hand);
+  const TruePanel* panel = panelOf(aircraft, r);
   if (!panel) return nullptr;
   for (const Rib& rib : panel->frame.ribs)
     if (rib.number == r.rib) return &rib;
@@ -66,10 +67,11 @@ std::vector<Sample> samplesOf(const TrueWing& aircraft, const std::vector<const 
   out.reserve(readings.size());
   for (const BenchReading* r : readings) {
     const Rib* rib = ribOf(aircraft, *r);
-    const TruePanel* panel = panelOf(aircraft, {r->wing, r->panel}, r->hand);
+    const TruePanel* panel = panelOf(aircraft, *r);
     const double t = std::clamp(rib->t(), 0.0, panel->shape.loft.span());
     // The chord line's angle nose up is what the washout takes of it.
-    out.push_back({t, degToRad(r->value) + panel->shape.loft.frameAt(t).washout, degToRad(doubtOf(*r))});
+    out.push_back(
+        {twistPlace(*panel, t), degToRad(r->value) + panel->shape.loft.frameAt(t).washout, degToRad(doubtOf(*r))});
   }
   return out;
 }
@@ -108,10 +110,24 @@ const char* unitOf(ReadKind kind) {
   return kind == ReadKind::incidence ? "°" : kind == ReadKind::mass ? "g" : "mm";
 }
 
+const TruePanel* panelRead(const TrueWing& aircraft, const BenchReading& reading) {
+  return panelOf(aircraft, reading);
+}
+
+std::string placeRead(const TrueWing& aircraft, const BenchReading& r) {
+  const TruePanel* panel = panelOf(aircraft, r);
+  const bool other = panel && panel->design.id.wing > 0;
+  const std::string wing =
+      other ? aircraft.design.wings[static_cast<std::size_t>(panel->design.id.wing)].name + ", " : "";
+  if (r.rib == 0) return panel ? wing + "the half" : "a wing that is gone";
+  return panel ? fmt::format("{}R{}, panel {}", wing, r.rib, panel->design.id.panel + 1)
+               : fmt::format("R{} of a panel that is gone", r.rib);
+}
+
 PanelState stateOf(const TrueWing& aircraft, PanelId id, Hand hand) {
   const auto& records = aircraft.design.records.steps;
-  const std::string prefix =
-      stepPrefix(id.wing, id.panel, aircraft.wing(id.wing).mirrored ? std::optional(hand) : std::nullopt);
+  const std::string prefix = stepPrefix(aircraft.at(id).design.lasting(),
+                                        aircraft.wing(id.wing).mirrored ? std::optional(hand) : std::nullopt);
   const auto done = [&](const char* step) {
     const StepRecord* r = recordOf(records, prefix + step);
     return r && !r->done.empty();
@@ -121,10 +137,52 @@ PanelState stateOf(const TrueWing& aircraft, PanelId id, Hand hand) {
   return built && !done("off") ? PanelState::onBoard : PanelState::open;
 }
 
+double twistPlace(const TruePanel& panel, double t) {
+  const PanelLoft& loft = panel.shape.loft;
+  return t * loft.frameAt(loft.span()).chord / loft.frameAt(t).chord;
+}
+
+double placeOfTwist(const TruePanel& panel, double place) {
+  double low = 0, high = panel.shape.loft.span(); // it grows outwards
+  for (int i = 0; i < 50; ++i) {
+    const double middle = (low + high) / 2;
+    (twistPlace(panel, middle) < place ? low : high) = middle;
+  }
+  return (low + high) / 2;
+}
+
+std::vector<EndsRead> endsRead(const TrueWing& aircraft, int wing) {
+  std::vector<EndsRead> out;
+  for (const Hand hand : {Hand::right, Hand::left}) {
+    std::vector<const BenchReading*> all;
+    for (const BenchReading& r : aircraft.design.records.readings)
+      if (r.kind == ReadKind::incidence && r.hand == hand && ribOf(aircraft, r) &&
+          panelOf(aircraft, r)->design.id.wing == wing)
+        all.push_back(&r);
+    std::map<int, std::vector<Sample>> ribs; // nose up less what was decided comes later
+    std::map<int, double> decided;
+    for (const BenchReading* r : sessionsOf(all).last) {
+      const TruePanel* panel = panelOf(aircraft, *r);
+      ribs[r->rib].push_back({0, degToRad(r->value), degToRad(doubtOf(*r))});
+      decided[r->rib] =
+          panel->shape.loft.frameAt(std::clamp(ribOf(aircraft, *r)->t(), 0.0, panel->shape.loft.span())).washout;
+    }
+    if (ribs.size() < 2) continue;
+    const auto in = meanOf(ribs.begin()->second), far = meanOf(ribs.rbegin()->second);
+    const int inner = ribs.begin()->first, outer = ribs.rbegin()->first;
+    out.push_back(
+        {hand, inner, outer, in->mean - far->mean, std::hypot(in->doubt, far->doubt), decided[outer] - decided[inner]});
+  }
+  return out;
+}
+
 std::vector<TwistRead> twistsRead(const TrueWing& aircraft) {
   std::map<std::tuple<int, int, Hand>, std::vector<const BenchReading*>> places;
   for (const BenchReading& r : aircraft.design.records.readings)
-    if (r.kind == ReadKind::incidence && ribOf(aircraft, r)) places[{r.wing, r.panel, r.hand}].push_back(&r);
+    if (r.kind == ReadKind::incidence && ribOf(aircraft, r)) {
+      const PanelId id = panelOf(aircraft, r)->design.id;
+      places[{id.wing, id.panel, r.hand}].push_back(&r);
+    }
   std::vector<TwistRead> out;
   for (const auto& [place, all] : places) {
     const auto& [wing, panel, hand] = place;
@@ -134,7 +192,7 @@ std::vector<TwistRead> twistsRead(const TrueWing& aircraft) {
     read.samples = samplesOf(aircraft, sessions.last);
     const auto line = lineThrough(read.samples);
     if (!line) continue;
-    const double span = panelOf(aircraft, read.panel, hand)->shape.loft.span();
+    const double span = aircraft.of(hand).at(read.panel).shape.loft.span();
     read.error = *line, read.twist = line->slope * span, read.doubt = line->slopeDoubt() * span;
     if (const auto earlier = lineThrough(samplesOf(aircraft, sessions.before))) read.before = earlier->slope * span;
     for (const BenchReading* r : sessions.last) read.ribs.push_back(r->rib);
@@ -149,9 +207,9 @@ std::vector<RibRead> ribsRead(const TrueWing& aircraft, ReadKind kind) {
   std::map<std::tuple<int, int, int, Hand>, std::vector<const BenchReading*>> places;
   for (const BenchReading& r : aircraft.design.records.readings) {
     if (r.kind != kind) continue;
-    if (isOfRib(kind) ? !ribOf(aircraft, r) : !panelOf(aircraft, {r.wing, 0}, r.hand)) continue;
-    const int panel = isOfRib(kind) ? r.panel : 0;
-    places[{r.wing, panel, isOfRib(kind) ? r.rib : 0, r.hand}].push_back(&r);
+    if (isOfRib(kind) ? !ribOf(aircraft, r) : !panelOf(aircraft, r)) continue;
+    const PanelId id = panelOf(aircraft, r)->design.id;
+    places[{id.wing, id.panel, isOfRib(kind) ? r.rib : 0, r.hand}].push_back(&r);
   }
   std::vector<RibRead> out;
   for (const auto& [place, all] : places) {
@@ -167,8 +225,7 @@ std::vector<std::size_t> withoutPlace(const TrueWing& aircraft) {
   std::vector<std::size_t> out;
   const auto& all = aircraft.design.records.readings;
   for (std::size_t i = 0; i < all.size(); ++i)
-    if (isOfRib(all[i].kind) ? !ribOf(aircraft, all[i]) : !panelOf(aircraft, {all[i].wing, 0}, all[i].hand))
-      out.push_back(i);
+    if (isOfRib(all[i].kind) ? !ribOf(aircraft, all[i]) : !panelOf(aircraft, all[i])) out.push_back(i);
   return out;
 }
 
@@ -189,10 +246,10 @@ std::optional<RollRead> rollRead(const WholeWing& wing, const std::vector<TwistR
     const double slope = read ? right->error.slope - left->error.slope : 0,
                  slopeDoubt = read ? std::hypot(right->error.slopeDoubt(), left->error.slopeDoubt()) : 0;
     const double span = p.shape.loft.span();
-    turns += overStrips(p, [&](double t, double y) { return (inner + slope * t) * y; });
+    turns += overStrips(p, [&](double t, double y) { return (inner + slope * twistPlace(p, t)) * y; });
     damps += dampingOf(p);
     moves += rollingOf(p, [](const SurfaceMade&) { return 1.0; });
-    const double here = overStrips(p, [](double t, double y) { return t * y; });
+    const double here = overStrips(p, [&](double t, double y) { return twistPlace(p, t) * y; });
     doubt += std::pow(here * slopeDoubt, 2);
     inner += slope * span;
   }

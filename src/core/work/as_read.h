@@ -14,22 +14,44 @@ bool isOfRib(ReadKind kind);
 /// "°", "mm", "g".
 const char* unitOf(ReadKind kind);
 
+/// The panel that a reading was taken of, as it stands now: nothing where the wing has it no more.
+const TruePanel* panelRead(const TrueWing& aircraft, const BenchReading& reading);
+/// "R7, panel 2", "the half", "R7 of a panel that is gone".
+std::string placeRead(const TrueWing& aircraft, const BenchReading& reading);
+
 /// How far a panel is: what can still be done about it.
 enum class PanelState { onBoard, open, closed };
 PanelState stateOf(const TrueWing& aircraft, PanelId panel, Hand hand);
 
-/// A panel's incidences against the design: a straight line through (read − decided), nose up positive. The gauge's
-/// zero falls out of it.
+/// How far out a place of a panel is for a twist of its tip, mm of its span: a ruled surface that is twisted at its tip
+/// turns by tip chord ÷ chord less the farther in, so that its error is a straight line over this and not over the
+/// span.
+double twistPlace(const TruePanel& panel, double t);
+/// The place along the span again, mm.
+double placeOfTwist(const TruePanel& panel, double place);
+
+/// A panel's incidences against the design: a straight line through (read − decided), nose up positive, over
+/// `twistPlace`. The gauge's zero falls out of it.
 struct TwistRead {
   PanelId panel;
   Hand hand = Hand::right;
-  FittedLine error;             ///< rad over mm of the panel's span
+  FittedLine error;             ///< rad over mm, see `twistPlace`
   double twist = 0, doubt = 0;  ///< rad: of the outer end against the inner one, more nose up than decided
   std::optional<double> before; ///< the same of the readings before those of the last session
   std::vector<int> ribs;        ///< read in the last session
-  std::vector<Sample> samples;  ///< (mm, rad): those of it
+  std::vector<Sample> samples;  ///< (mm, rad): those of it, at their `twistPlace`
 };
 std::vector<TwistRead> twistsRead(const TrueWing& aircraft);
+
+/// The outermost rib of a half that was read in the last session against the innermost one, as a gauge tells it.
+struct EndsRead {
+  Hand hand = Hand::right;
+  int inner = 0, outer = 0;      ///< ribs, of the wing's count
+  double washout = 0, doubt = 0; ///< rad, nose down positive
+  double decided = 0;            ///< of the one against the other
+};
+/// Of one wing (its place); nothing for a hand of which fewer than two ribs were read. Several readings are their mean.
+std::vector<EndsRead> endsRead(const TrueWing& aircraft, int wing);
 
 /// Readings of one kind at one rib in the last session there.
 struct RibRead {

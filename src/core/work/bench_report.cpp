@@ -75,10 +75,11 @@ std::string logJson(const TrueWing& w) {
                              {"minutes", s.minutes},
                              {"looked", s.looked},
                              {"lookedBy", s.lookedBy}});
-  for (const BenchReading& r : records.readings)
+  for (const BenchReading& r : records.readings) {
+    const TruePanel* panel = panelRead(w, r); // none of what is gone
     root["readings"].push_back({{"kind", std::string(readKindChoices[static_cast<std::size_t>(r.kind)].key)},
-                                {"wing", r.wing + 1},
-                                {"panel", r.panel + 1},
+                                {"wing", panel ? Json(panel->design.id.wing + 1) : Json()},
+                                {"panel", panel ? Json(panel->design.id.panel + 1) : Json()},
                                 {"hand", name(r.hand)},
                                 {"rib", r.rib},
                                 {"value", r.value},
@@ -87,6 +88,7 @@ std::string logJson(const TrueWing& w) {
                                 {"by", r.by},
                                 {"at", r.at},
                                 {"note", r.note}});
+  }
   for (const TwistRead& t : twistsRead(w)) {
     Json samples = Json::array();
     for (const Sample& s : t.samples) samples.push_back({s.at, s.value, s.doubt});
@@ -151,8 +153,7 @@ std::string logHtml(const TrueWing& w) {
   addTable(body, "What was done", rows);
   rows = {{"When", "What", "Where", "Hand", "Read", "By", "Note"}};
   for (const BenchReading& r : records.readings)
-    rows.push_back({r.at, label(r.kind), r.rib > 0 ? fmt::format("R{}, panel {}", r.rib, r.panel + 1) : "the half",
-                    name(r.hand), readText(r, w.design.unit), r.by, r.note});
+    rows.push_back({r.at, label(r.kind), placeRead(w, r), name(r.hand), readText(r, w.design.unit), r.by, r.note});
   addTable(body, "What was read", rows);
   rows = {{"What", "Value", "Where", "Rule", "Source"}};
   for (const Figure& f : w.figures(Stage::build))

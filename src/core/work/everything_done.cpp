@@ -1,6 +1,7 @@
 #include "core/work/everything_done.h"
 #include "core/bench/progress.h"
 #include "core/bench/recording.h"
+#include "core/design/record_keys.h"
 #include "core/work/as_read.h"
 #include "core/work/model_balance.h"
 #include "core/work/piece_list.h"
@@ -52,7 +53,7 @@ std::vector<OpenThings> openThings(const TrueWing& w, const std::vector<Step>& s
   for (const PieceLine& l : pieceList(w))
     for (const Hand hand : {Hand::right, Hand::left}) {
       if ((hand == Hand::left ? l.left : l.right) == 0) continue;
-      const PartTick* tick = tickOf(records.parts, scalesName(l.panel->design.id, *l.part), hand);
+      const PartTick* tick = tickOf(records.parts, pieceKey(l.panel->design.lasting(), l.part->key), hand);
       if (!tick || !tick->fitted) unfitted.lines.push_back(fmt::format("{}, {}", nameOf(l), name(hand)));
     }
   for (const Finding& f : w.findings)

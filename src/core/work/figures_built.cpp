@@ -45,18 +45,20 @@ void twistFiguresRead(const TwistTold& t, FigureList& out) {
   const std::string hand = name(t.read.hand), key = "built.";
   const std::string read = fmt::format("{}, read at {}; within {} either way", handWords(t.read.hand),
                                        ribsWords(t.read.ribs), out.deg(t.read.doubt));
-  out.add({key + "twist." + hand,
-           fmt::format("Washout as built, {}", hand),
-           t.built,
-           Quantity::angle,
-           Stage::build,
-           fmt::format("tip against the panel's inner end, {}", read),
-           "washout decided − slope of the line through (read − decided) × span",
-           fmt::format("{} − {} = {}; {} readings, scatter × {:.2f}", out.deg(t.decided), out.deg(t.read.twist),
-                       out.deg(t.built), t.read.error.samples, t.read.error.scatter),
-           "weighted least squares; the gauge's zero falls out",
-           {"panel.washout"},
-           true});
+  out.add(
+      {key + "twist." + hand,
+       fmt::format("Washout as built, {}", hand),
+       t.built,
+       Quantity::angle,
+       Stage::build,
+       fmt::format("tip against the panel's inner end, {}", read),
+       "washout decided − slope of the line through (read − decided) × span; the farther in, the less by tip chord ÷ "
+       "chord, as a panel of straight lines turns",
+       fmt::format("{} − {} = {}; {} readings, scatter × {:.2f}", out.deg(t.decided), out.deg(t.read.twist),
+                   out.deg(t.built), t.read.error.samples, t.read.error.scatter),
+       "weighted least squares; the gauge's zero falls out",
+       {"panel.washout"},
+       true});
   out.add({key + "edge." + hand,
            fmt::format("TE to move up at the tip, {}", hand),
            t.edge,
@@ -81,6 +83,23 @@ void twistFiguresRead(const TwistTold& t, FigureList& out) {
                              : fmt::format("1.5 × {}", out.deg(t.read.twist)),
              byReading,
              {"panel.washout"}});
+}
+
+/// As a builder takes it: one reading less the other, whatever lies between.
+void endsFigure(const TrueWing& w, const EndsRead& ends, FigureList& out) {
+  const std::string hand = name(ends.hand);
+  out.add({"built.ends." + hand,
+           fmt::format("Washout read, R{} to R{}, {}", ends.inner, ends.outer, hand),
+           ends.washout,
+           Quantity::angle,
+           Stage::build,
+           fmt::format("what the gauge says at R{} less what it says at R{}, {}; within {} either way", ends.inner,
+                       ends.outer, handWords(ends.hand), out.deg(ends.doubt)),
+           "incidence at the innermost rib that was read − incidence at the outermost one, of the last session",
+           fmt::format("decided is {}: {} off", told(ends.decided, Quantity::angle, w.design.unit),
+                       out.deg(ends.washout - ends.decided)),
+           "difference of two readings; the gauge's zero falls out",
+           {"panel.washout"}});
 }
 
 /// What is done about a twist, by how far the panel is.
@@ -232,13 +251,12 @@ void strayFindings(const TrueWing& w, std::vector<Finding>& out) {
   const auto stray = withoutPlace(w);
   if (stray.empty()) return;
   const BenchReading& r = w.design.records.readings[stray.front()];
-  out.push_back(
-      {"built.noPlace", Severity::note, Stage::build,
-       stray.size() == 1 ? std::string("A reading has no place on the wing")
-                         : fmt::format("{} readings have no place on the wing", stray.size()),
-       fmt::format("The first: {} at R{} of panel {}, {}.", readKindChoices[static_cast<std::size_t>(r.kind)].label,
-                   r.rib, r.panel + 1, handWords(r.hand)),
-       "It is kept. Say which rib it was, or take it out."});
+  out.push_back({"built.noPlace", Severity::note, Stage::build,
+                 stray.size() == 1 ? std::string("A reading has no place on the wing")
+                                   : fmt::format("{} readings have no place on the wing", stray.size()),
+                 fmt::format("The first: {} ({}, {}).", readKindChoices[static_cast<std::size_t>(r.kind)].label,
+                             placeRead(w, r), handWords(r.hand)),
+                 "It is kept, and has its place again when the panel comes back. Else take it anew."});
 }
 
 } // namespace
@@ -260,6 +278,7 @@ void builtFigures(const TrueWing& w, FigureList& out) {
     }
     tellRibs(w, number, &out, nullptr);
     out.turnToWhole(number);
+    for (const EndsRead& ends : endsRead(w, number)) endsFigure(w, ends, out);
     tellMasses(w, number, &out, nullptr);
     rollReadFigures(w, number, twists, &out, nullptr);
   }

@@ -70,13 +70,14 @@ void turnFigures(const TruePanel& w, const Rib& rib, FigureList& out) {
              lap.x,
              Quantity::length,
              Stage::ribs,
-             fmt::format("{}, its middle from the nose; {} wide, from {} to the middle of the depth", rib.name(),
-                         out.len(lap.width), lap.fromAbove ? "above" : "below"),
+             fmt::format("{}, its middle from the nose; {} wide{}, from {} to the middle of the depth", rib.name(),
+                         out.len(lap.width), lap.bevel > 0 ? ", its sides filed " + out.deg(lap.bevel) : "",
+                         lap.fromAbove ? "above" : "below"),
              "where the two ribs' lines cross on the plan",
              fmt::format("{:.2f} % of the chord; it ends {} over the chord line", 100 * lap.x / rib.frame.chord,
                          out.len(lap.middle)),
              planeGeometry,
-             {"ribs.crossing", "ribs.angle", "ribs.thickness"},
+             {"ribs.crossing", "ribs.angle", "ribs.thickness", "ribs.slotCut"},
              false,
              rib.number});
   }
@@ -181,9 +182,12 @@ void notchFigures(const TruePanel& w, const Rib& rib, FigureList& out) {
              Stage::ribs,
              "from the bare rib at the slot's middle, upright",
              "half of the spar's depth, and the cover above it",
-             fmt::format("{} wide, to the spar's middle line", out.len(s.width)),
+             fmt::format("{} wide{}, to the spar's middle line", out.len(s.width),
+                         s.bevel == 0 ? std::string()
+                                      : fmt::format(", its sides filed {} out of square, the outer face {}",
+                                                    out.deg(std::abs(s.bevel)), s.bevel > 0 ? "aft" : "forward")),
              "half in the rib, half in the spar (common practice)",
-             {path + ".sheet", path + ".ribSlot"},
+             {path + ".sheet", path + ".ribSlot", "ribs.slotCut"},
              true,
              rib.number});
   }

@@ -292,6 +292,9 @@ void wingFigures(const TrueWing& aircraft, const WholeWing& wing, FigureList& ou
              planeGeometry, joins});
   }
   const TruePanel& inner = wing.panels.front();
+  const bool slotted = std::ranges::any_of(wing.panels, [](const TruePanel& panel) {
+    return std::ranges::any_of(panel.design.spars, [](const Spar& s) { return s.kind == SparKind::fullDepth; });
+  });
   if (inner.strength.bending.rootStiffness > 0)
     out.add({"load.tipDeflection",
              "Tip bends up by",
@@ -299,7 +302,10 @@ void wingFigures(const TrueWing& aircraft, const WholeWing& wing, FigureList& ou
              Quantity::length,
              Stage::spars,
              "at the tip rib, each panel under the load that bends its root most",
-             "∬ M ÷ ΣEI along the span",
+             slotted
+                 ? "∬ M ÷ ΣEI along the span; of a slotted sheet spar 1 ÷ EI = (1 − share) ÷ EI whole + share ÷ EI at "
+                   "a slot, share = (slot + 0.48 × depth) ÷ rib spacing"
+                 : "∬ M ÷ ΣEI along the span",
              fmt::format("root: {:.0f} ÷ {:.4g} per mm; summed in 120 steps a panel",
                          inner.strength.bending.load.moment(0), inner.strength.bending.rootStiffness),
              "bending theory of beams; bending alone",

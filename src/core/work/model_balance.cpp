@@ -1,4 +1,5 @@
 #include "core/work/model_balance.h"
+#include "core/design/record_keys.h"
 #include <map>
 #include <set>
 
@@ -56,10 +57,6 @@ LiftingSurface surfaceOf(const TrueWing& w, std::size_t number) {
 
 } // namespace
 
-std::string scalesName(PanelId panel, const Part& part) {
-  return pathOf(panel) + part.key;
-}
-
 ModelBalance balanceOf(const TrueWing& w) {
   ModelBalance out;
   const Balance& decided = w.design.balance;
@@ -69,7 +66,7 @@ ModelBalance balanceOf(const TrueWing& w) {
     const WholeWing& wing = w.wings[i];
     double grams = 0, glued = 0;
     const auto put = [&](const TruePanel& panel, const Part& part, Hand hand, double reckoned, const Point3& at) {
-      const double weighs = scales.gramsOf(scalesName(panel.design.id, part), hand, reckoned, out);
+      const double weighs = scales.gramsOf(pieceKey(panel.design.lasting(), part.key), hand, reckoned, out);
       grams += weighs;
       pieces.push_back({weighs, at});
       if (part.what == Part::What::covering) return;

@@ -33,7 +33,4 @@ struct ModelBalance {
 
 ModelBalance balanceOf(const TrueWing& aircraft);
 
-/// A piece's name for the scales: its panel's path and its key.
-std::string scalesName(PanelId panel, const Part& part);
-
 } // namespace eup

@@ -16,8 +16,7 @@ std::string placeOfWork(const TrueWing& w, int wing, std::optional<int> panel, s
 
 StepMaker::StepMaker(const TrueWing& w, const TruePanel& of, Hand one, double celsius, std::vector<Step>& to)
     : panel(of), whose(placeOfWork(w, of.design.id.wing, of.design.id.panel, one)), out(to), hand(one), warm(celsius),
-      prefix(
-          stepPrefix(of.design.id.wing, of.design.id.panel, of.design.mirrored ? std::optional(one) : std::nullopt)) {}
+      prefix(stepPrefix(of.design.lasting(), of.design.mirrored ? std::optional(one) : std::nullopt)) {}
 
 std::string StepMaker::add(const std::string& key, std::string what, double minutes, std::vector<std::string> needs,
                            const StepMore& more) {

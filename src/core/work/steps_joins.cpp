@@ -35,7 +35,7 @@ Step wireStep(const TrueWing& w, const TruePanel& root, const SurfaceMade& made,
   const int wing = root.design.id.wing;
   const std::string& name = root.design.surfaces[static_cast<std::size_t>(made.line.surface)].name;
   Step s;
-  s.key = fmt::format("{}.joinWire{}", wing + 1, made.line.surface);
+  s.key = fmt::format("{}.joinWire{}", root.design.wingNumber + 1, made.line.surface);
   s.what = fmt::format("Bend the wire of the {}, let it into both halves", name);
   s.on = placeOfWork(w, wing, std::nullopt, std::nullopt), s.minutes = 25, s.needs = std::move(needs);
   s.look = "Laid flat both legs lie in one plane; dry, both halves rest in line";
@@ -49,7 +49,8 @@ Step wireStep(const TrueWing& w, const TruePanel& root, const SurfaceMade& made,
 
 Step strutStep(const TrueWing& w, int number, const std::vector<Strut>& struts, std::vector<std::string> needs) {
   Step s;
-  s.key = fmt::format("{}.struts", number + 1), s.what = "Make and fit the struts and wires";
+  s.key = fmt::format("{}.struts", w.design.wings[static_cast<std::size_t>(number)].number + 1),
+  s.what = "Make and fit the struts and wires";
   s.on = placeOfWork(w, number, std::nullopt, std::nullopt), s.minutes = 20 + 20 * static_cast<double>(struts.size());
   s.needs = std::move(needs);
   s.look = "Both hands equally long; the wing stands as it did on its blocks", s.caution = bladeCaution;
@@ -103,14 +104,14 @@ std::vector<std::string> wingSteps(const TrueWing& w, const WholeWing& wing, dou
     const std::optional<Hand> of = mirrored ? std::optional(hand) : std::nullopt;
     joined[hand] = built[{0, hand}];
     for (int k = 1; k < panels; ++k) {
-      out.push_back(joinStep(stepPrefix(number, k, of) + "join", w, panelOf(k, hand), of,
+      out.push_back(joinStep(stepPrefix(panelOf(k, hand).design.lasting(), of) + "join", w, panelOf(k, hand), of,
                              {joined[hand], built[{k, hand}]}, celsius));
       joined[hand] = out.back().key;
     }
   }
   const TruePanel& root = wing.panels.front();
   if (mirrored && !root.joiner) { // else it is carried as two halves
-    out.push_back(joinStep(fmt::format("{}.centre", number + 1), w, root, std::nullopt,
+    out.push_back(joinStep(fmt::format("{}.centre", root.design.wingNumber + 1), w, root, std::nullopt,
                            {joined[Hand::right], joined[Hand::left]}, celsius));
     joined[Hand::right] = joined[Hand::left] = out.back().key;
   }

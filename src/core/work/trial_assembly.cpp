@@ -165,12 +165,63 @@ double faultOf(const std::vector<AssemblyFault>& faults, AssemblyFault::What wha
   return by;
 }
 
+/// What is empty of a flat part on a level line, from side to side round a place of it.
+std::optional<std::pair<double, double>> gapAt(const Region& wood, const Point& in) {
+  double before = -1e300, after = 1e300;
+  for (const Polyline& loop : wood)
+    for (std::size_t i = 0; i < loop.size(); ++i) {
+      const Point &a = loop[i], &b = loop[(i + 1) % loop.size()];
+      if ((a.y() > in.y()) == (b.y() > in.y())) continue;
+      const double x = a.x() + (b.x() - a.x()) * (in.y() - a.y()) / (b.y() - a.y());
+      (x < in.x() ? before : after) = x < in.x() ? std::max(before, x) : std::min(after, x);
+    }
+  return before > -1e300 && after < 1e300 ? std::optional(std::pair(before, after)) : std::nullopt;
+}
+
+/// A sheet spar slid into a rib's slot: both are solids with a thickness, and cross at any angle. From the flat rib as
+/// it is cut and the spar as it lies on the plan.
+std::optional<double> playIn(const TruePanel& p, const Rib& rib) {
+  std::optional<double> out;
+  for (const Slot& slot : rib.slots) {
+    const SparLine& line = p.frame.spars[static_cast<std::size_t>(slot.spar)];
+    const Spar& spar = p.design.spars[static_cast<std::size_t>(slot.spar)];
+    const double up = (spar.ribSlot == SlotFrom::above ? 1 : -1) * std::min(1.0, slot.depth / 4);
+    const auto gap = gapAt(rib.wood, slot.bottom + Point(0, up));
+    if (!gap) continue;
+    // The sheet's two faces on the plan, in the rib's own axes: along it, and across it from its plane outwards.
+    const Point along(std::cos(rib.turn), std::sin(rib.turn)), across(-std::sin(rib.turn), std::cos(rib.turn));
+    const Point root(line.middle.root.x(), 0),
+        way = Point(line.middle.tip.x() - root.x(), line.middle.span).normalized();
+    const Point square(way.y(), -way.x()), nose(rib.frame.le.x(), rib.frame.t);
+    const double chordwise = std::cos(rib.frame.washout); // a rib lies flat when it is cut
+    const auto faceAt = [&](double side, double depth) {  // where a face is, so deep into the rib
+      const Point face = root + square * (side * spar.sheet / 2) - nose;
+      const double s = (depth - face.dot(across)) / way.dot(across);
+      return (face + way * s).dot(along);
+    };
+    const auto [in, out_] = rib.body();
+    // A filed slot's sides go aside with the spar's.
+    const double filed = std::tan(slot.bevel), middle = (in + out_) / 2,
+                 turned = slot.bottom.y() * std::sin(rib.frame.washout);
+    double front = 1e300, rear = -1e300;
+    for (const double depth : {in, out_})
+      for (const double side : {-1.0, 1.0}) {
+        const double x = (faceAt(side, depth) - filed * (depth - middle) - turned) / chordwise;
+        front = std::min(front, x), rear = std::max(rear, x);
+      }
+    const double play = gap->second - gap->first - (rear - front);
+    out = std::min(out.value_or(play), play);
+  }
+  return out;
+}
+
 AssembledRib seated(const TruePanel& p, std::size_t i, const OnBoard& board, const std::optional<Strip>& strip,
                     const std::vector<AssemblyFault>& faults) {
   const Rib& rib = p.frame.ribs[i];
   const RibSupports& supports = p.settingUp.ribs[i];
   const Plane plane(rib);
   AssembledRib out{rib.number, 0, 0, 0};
+  out.play = playIn(p, rib);
   const bool onFeet = supports.feet.size() > 1;
   const auto notch = strip && !onFeet ? notchOf(p, rib, *strip) : std::nullopt;
   const Support &nose = supports.at.front(), &tail = supports.at.back();
@@ -188,6 +239,9 @@ AssembledRib seated(const TruePanel& p, std::size_t i, const OnBoard& board, con
       target += Point(std::sin(turn), std::cos(turn)) * taller;
       const double deeper = sign * faultOf(faults, AssemblyFault::What::notch, p, rib.number);
       flat += Point(std::sin(turn), std::cos(turn)) * deeper;
+    } else { // a slot that is too deep lets the rib up or down to the sheet's own slot
+      const bool above = p.design.spars[static_cast<std::size_t>(strip->spar)].ribSlot == SlotFrom::above;
+      flat.y() += (above ? -1 : 1) * faultOf(faults, AssemblyFault::What::notch, p, rib.number);
     }
   } else if (onFeet || nose.there) {
     flat = onFeet ? soleOf(supports.feet.front(), board, plane) : underOver(rib, nose.x);
@@ -317,6 +371,7 @@ Assembly assembled(const WholeWing& wing, const std::vector<AssemblyFault>& faul
       panel.ribs.push_back(seated(p, i, board, strip, faults));
       panel.off = std::max(panel.off, panel.ribs.back().off);
       panel.turned = std::max(panel.turned, std::abs(panel.ribs.back().turned));
+      if (const auto& play = panel.ribs.back().play) out.play = std::min(out.play.value_or(*play), *play);
     }
     panel.strips = stripsBetween(p);
     for (const AssembledStrip& s : panel.strips) out.strip = std::max(out.strip, std::abs(s.shortBy));
@@ -354,6 +409,17 @@ void assemblyFigures(const WholeWing& wing, FigureList& out) {
              "the most that any rib is turned against its washout", how, fmt::format("= {}", out.deg(a.turned)), source,
              from});
   }
+  if (a.play)
+    out.add({"assembly.play",
+             "Put together again, play in the slots",
+             *a.play,
+             Quantity::length,
+             Stage::joins,
+             "the least that a sheet spar has in a rib's slot, fore and aft; less than nothing cannot be slid in",
+             "both as solids: the slot as it is cut, over the rib's thickness, and the sheet as it lies on the plan",
+             fmt::format("= {}", out.len(*a.play)),
+             source,
+             {path + "ribs.notchFit", path + "ribs.slotCut", path + "ribs.thickness"}});
   out.add({"assembly.strip",
            "Put together again, strips off by",
            a.strip,

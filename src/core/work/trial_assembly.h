@@ -4,6 +4,7 @@
 // together; a fault put in shows what it does to the finished wing.
 #pragma once
 #include "core/work/true_wing.h"
+#include <optional>
 
 namespace eup {
 
@@ -13,7 +14,7 @@ inline constexpr double mostFault = 20; ///< mm or degrees: beyond that nothing 
 
 struct AssemblyFault {
   enum class What {
-    notch,   ///< mm too deep, of the first notch that the rib is seated by
+    notch,   ///< mm too deep, of the first notch or slot that the rib is seated by
     packing, ///< mm too high, under the rib's tail
     brace    ///< rad too much bend, of the first brace of the panel's join
   } what = What::notch;
@@ -27,6 +28,9 @@ struct AssembledRib {
   double off = 0;    ///< mm: the farthest that its outline lies from the panel's surface
   double turned = 0; ///< rad more nose down than it should be
   double up = 0;     ///< mm that its seat stands too high, square to the panel
+  /// mm: the least play of a sheet spar in its slot as it is cut, over the thickness of both; negative where it cannot
+  /// slide in. Nothing where it has no such slot.
+  std::optional<double> play{};
 };
 
 /// A straight strip between the joins at its ends.
@@ -47,6 +51,7 @@ struct AssembledPanel {
 struct Assembly {
   std::vector<AssembledPanel> panels;
   double off = 0, turned = 0; ///< the worst rib's
+  std::optional<double> play; ///< the tightest slot's, see `AssembledRib::play`
   double tipOff = 0;          ///< of the wing's own tip
   double strip = 0;           ///< mm: the most that a strip's length on the list differs from what it takes
 };
