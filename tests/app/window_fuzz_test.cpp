@@ -46,7 +46,7 @@ protected:
   void doSomething(Chance& chance) {
     answers->write = out.filePath(QString("w%1.euptera").arg(chance.number(3)));
     // A copy: what is opened may be saved again.
-    const std::string old = "version" + std::to_string(1 + chance.number(9)) + ".euptera";
+    const std::string old = "version" + std::to_string(1 + chance.number(eup::fileFormatVersion - 1)) + ".euptera";
     answers->open = out.filePath(QString::fromStdString(old));
     if (!QFile::exists(answers->open)) QFile::copy(QString::fromStdString(eup::test::testFile(old)), answers->open);
     answers->unsaved = chance.once(2) ? Asking::Unsaved::discard : Asking::Unsaved::save;

@@ -4,6 +4,7 @@
 #include "core/files/text_file.h"
 #include "places.h"
 #include "support.h"
+#include <fmt/format.h>
 
 namespace eup {
 namespace {
@@ -117,7 +118,7 @@ TEST_F(Commands, WhereThereIsNothingToTellItSaysSo) {
 TEST_F(Commands, UpgradeWritesThePresentFormat) {
   const Ran ran = run({"upgrade", test::testFile("version1.euptera")});
   EXPECT_EQ(ran.code, 0);
-  EXPECT_NE(ran.out.find("\"version\": 19"), std::string::npos);
+  EXPECT_NE(ran.out.find(fmt::format("\"version\": {}", fileFormatVersion)), std::string::npos);
   EXPECT_TRUE(designFromText(ran.out).value().notes.empty());
   EXPECT_EQ(run({"upgrade", write("bad", "{}")}).code, 3);
 }

@@ -302,9 +302,9 @@ TEST_P(DamagedFile, IsRefusedWithPlaceAndCause) {
 INSTANTIATE_TEST_SUITE_P(
     Files, DamagedFile,
     testing::Values(Damage{"foreign", "euptera-wing", "something-else", "/format"},
-                    Damage{"too new", "\"version\": 19", "\"version\": 99", "newer program"},
-                    Damage{"no version", "\"version\": 19", "\"version\": \"one\"", "/version"},
-                    Damage{"negative version", "\"version\": 19", "\"version\": -1", "/version"},
+                    Damage{"too new", "\"version\": 20", "\"version\": 99", "newer program"},
+                    Damage{"no version", "\"version\": 20", "\"version\": \"one\"", "/version"},
+                    Damage{"negative version", "\"version\": 20", "\"version\": -1", "/version"},
                     Damage{"text for a number", "\"span\": 700.0", "\"span\": \"long\"",
                            "/wings/0/panels/0/panel/span"},
                     Damage{"overflow", "\"tipChord\": 160.0", "\"tipChord\": 1e999", ""},

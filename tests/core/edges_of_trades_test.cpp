@@ -1,7 +1,10 @@
 // Where trades meet or turn out at their limits: values by a second route, told beside each.
 #include "core/loft/panel_edit.h"
 #include "core/measure/units.h"
+#include "core/parts/spar_sheets.h"
 #include "core/work/steps.h"
+#include "core/work/take_away.h"
+#include "core/work/trial_assembly.h"
 #include "support.h"
 #include <set>
 
@@ -84,6 +87,88 @@ TEST(EdgesOfTrades, ASlotHasRoomForWhatCrossesItAtAnAngle) {
     const Rib& rib = w.inner().frame.ribs[2];
     ASSERT_EQ(rib.slots.size(), 1U);
     EXPECT_NEAR(rib.slots[0].width, wide, 0.002) << deg;
+  }
+}
+
+/// A panel of half-lapped ribs and one sheet spar, both 3 mm, swept by so many degrees.
+Design swept(double deg, SlotCut cut) {
+  Design d = test::bareDesign();
+  PanelDesign& p = d.inner();
+  p.panel = test::panelOf(600, 200, 200, 600 * std::tan(degToRad(deg)));
+  p.ribs.thickness = p.ribs.rootThickness = p.ribs.tipThickness = 3, p.ribs.notchFit = 0.1, p.ribs.slotCut = cut;
+  Spar spar;
+  spar.kind = SparKind::fullDepth, spar.sheet = 3;
+  p.spars = {spar};
+  return d;
+}
+
+// Filed to the slope of what goes in it is no wider than that: 3 ÷ cos 16.5° + 0.1.
+TEST(EdgesOfTrades, AFiledSlotIsNarrowerAndTellsItsBevel) {
+  for (const double deg : {16.5, -16.5}) {
+    const TrueWing w = wingOf(swept(deg, SlotCut::filed));
+    const Rib& rib = w.inner().frame.ribs[2];
+    EXPECT_NEAR(rib.slots[0].width, 3 / std::cos(degToRad(16.5)) + 0.1, 1e-6);
+    EXPECT_NEAR(rib.slots[0].bevel, degToRad(deg), 1e-9);
+    const Figure* slot = w.figure("rib.3.spar.1.slot");
+    ASSERT_NE(slot, nullptr);
+    const std::string way = deg > 0 ? "the outer face aft" : "the outer face forward";
+    EXPECT_NE(slot->working.find("filed 16.50° out of square, " + way), std::string::npos) << slot->working;
+    bool printed = false;
+    for (const Label& label : ribDrawing(drawn(w).front(), rib, Hand::right).labels)
+      printed = printed || label.text.find("slot filed 16.50°") != std::string::npos;
+    EXPECT_TRUE(printed);
+    // The sheet's own slots likewise.
+    const auto wide = [&](SlotCut cut) {
+      const TruePanel& p = w.inner();
+      const Polyline outline = fullDepthSparOutline(p.design.spars[0], p.frame.spars[0], {rib}, 0.1, cut);
+      double low = 1e300, high = -1e300;
+      for (const Point& q : outline)
+        if (q.x() > 50 && q.x() < 500) low = std::min(low, q.x()), high = std::max(high, q.x());
+      return high - low;
+    };
+    EXPECT_NEAR(wide(SlotCut::filed), 3 / std::cos(degToRad(16.5)) + 0.1 / std::cos(degToRad(16.5)), 1e-3);
+    EXPECT_NEAR(wide(SlotCut::square) - wide(SlotCut::filed), 3 * std::tan(degToRad(16.5)), 1e-3);
+  }
+}
+
+// Slid together as solids every rib has the play that was decided, end ribs too, whose plane is one of their faces.
+TEST(EdgesOfTrades, TheTrialSlidesSolids) {
+  for (const SlotCut cut : {SlotCut::square, SlotCut::filed})
+    for (const double deg : {16.5, -10.2, 0.0}) {
+      const TrueWing w = wingOf(swept(deg, cut));
+      const Assembly a = assembled(w.main());
+      for (const AssembledRib& rib : a.panels[0].ribs) {
+        ASSERT_TRUE(rib.play) << rib.rib;
+        EXPECT_NEAR(*rib.play, 0.1, 0.003) << "R" << rib.rib << ' ' << deg;
+      }
+      EXPECT_NEAR(figureOf(w, "assembly.play"), 0.1, 0.003);
+      // By brute force on the plan: the corners of the sheet within the rib's thickness lie in the slot.
+      const Rib& root = w.inner().frame.ribs.front();
+      const double middle = w.inner().frame.spars[0].middle.at(0).x(), slope = std::tan(degToRad(deg));
+      double least = 1e300, most = -1e300, from = 1e300, to = -1e300;
+      for (int i = 0; i <= 300; ++i) {
+        const double deep = i * 0.01, half = 1.5 / std::cos(degToRad(deg)),
+                     at = middle + slope * (cut == SlotCut::filed ? 1.5 : deep);
+        least = std::min(least, at - half), most = std::max(most, at + half);
+      }
+      for (const Polyline& loop : root.wood)
+        for (const Point& q : loop)
+          if (std::abs(q.y() - root.slots[0].bottom.y()) < 0.01) from = std::min(from, q.x()), to = std::max(to, q.x());
+      EXPECT_LT(from, least) << deg;
+      EXPECT_GT(to, most) << deg;
+    }
+}
+
+TEST(EdgesOfTrades, ASlotThatIsTooDeepIsAnswered) {
+  for (const SlotFrom from : {SlotFrom::above, SlotFrom::below}) {
+    Design d = swept(0, SlotCut::square);
+    d.inner().spars[0].ribSlot = from;
+    const TrueWing w = wingOf(d);
+    const Assembly fine = assembled(w.main());
+    EXPECT_LT(fine.off, trialSeen);
+    const Assembly a = assembled(w.main(), {{AssemblyFault::What::notch, 0, 3, 0.5}});
+    EXPECT_NEAR(a.panels[0].ribs[2].up, from == SlotFrom::above ? 0.5 : -0.5, 0.01);
+    EXPECT_GT(a.panels[0].ribs[2].off, 0.3);
   }
 }
 

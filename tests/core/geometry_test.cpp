@@ -1,4 +1,5 @@
 #include "core/geometry/cover.h"
+#include "core/geometry/lies_in.h"
 #include "core/geometry/polyline.h"
 #include "core/geometry/region.h"
 #include "core/geometry/thinness.h"
@@ -129,6 +130,22 @@ RC_GTEST_PROP(Cover, InsetOfAConvexShapeIsTheLibrarysToo, ()) {
   closed.push_back(loop.front());
   const double ours = areaOf(subtractFromWound(underCover({{closed, cover}}), {}));
   RC_ASSERT(std::abs(ours - areaOf(grown({loop}, -cover))) < 0.01 * signedArea(loop));
+}
+
+// By the polygon library: as much of the box is in the region as the box has.
+RC_GTEST_PROP(LiesIn, AgreesWithCuttingTheBoxOut, ()) {
+  const auto place = [] { return Point(*rc::gen::inRange(0, 600) / 10.0, *rc::gen::inRange(0, 300) / 10.0); };
+  const Point hole = place();
+  const double wide = *rc::gen::inRange(1, 200) / 10.0;
+  const Region region =
+      subtract({{{0, 0}, {60, 4}, {57, 30}, {2, 26}}}, {rectangle(hole, hole + Point(wide, wide / 2))});
+  Box box;
+  const Point low = place();
+  box.include(low), box.include(low + Point(*rc::gen::inRange(1, 250) / 10.0, *rc::gen::inRange(1, 100) / 10.0));
+  const double whole = box.width() * box.height(), common = areaOf(intersect({rectangle(box.low, box.high)}, region));
+  if (std::abs(whole - common) < 1e-2 * whole && std::abs(whole - common) > 1e-6 * whole)
+    return; // a hair over the edge
+  RC_ASSERT(liesIn(box, region) == (common > whole * (1 - 1e-6)));
 }
 
 TEST(Thinness, FindsTheNeckAndNotTheCorners) {

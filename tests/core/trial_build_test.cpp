@@ -2,6 +2,7 @@
 // on the setting-up board — and measured against the loft that it came from.
 #include "core/design/decisions.h"
 #include "core/design/design_file.h"
+#include "core/design/same_wood.h"
 #include "core/geometry/polyline.h"
 #include "core/work/take_away.h"
 #include "support.h"
@@ -175,6 +176,7 @@ RC_GTEST_PROP(ManyPanels, AreAWingOrAReason, ()) {
   Design d;
   const int count = *rc::gen::inRange(1, 6);
   d.wings[0].panels.resize(static_cast<std::size_t>(count), d.inner());
+  makeNumbersOwn(d);
   for (PanelDesign& p : d.wings[0].panels) {
     p.panel = test::panelOf(some(20, 900), some(30, 400), some(30, 400), some(-100, 200), some(-8, 8), some(0, 1));
     p.panel.continues = *rc::gen::inRange(0, 4) > 0;

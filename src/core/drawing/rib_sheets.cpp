@@ -1,6 +1,7 @@
 #include "core/drawing/hinge_marks.h"
 #include "core/drawing/paging.h"
 #include "core/drawing/wing_drawings.h"
+#include "core/geometry/lies_in.h"
 #include "core/geometry/polyline.h"
 #include "core/geometry/region.h"
 #include "core/joins/setting_up.h"
@@ -40,9 +41,7 @@ std::optional<Room> roomFor(const std::string& words, const Region& wood, const 
         const double base = above ? 2.2 : -size - 0.8; // over the arrow, or under the chord line
         if (std::any_of(rib.sparX.begin(), rib.sparX.end(), [&](double at) { return std::abs(at - x) < half; }))
           continue; // where a spar's line is drawn
-        const Polyline box = rectangle({x - half, base - clear}, {x + half, base + size + clear});
-        const double area = 2 * half * (size + 2 * clear);
-        if (areaOf(intersect({box}, wood)) > area * (1 - 1e-6)) return Room{{x, base}, size};
+        if (liesIn({{x - half, base - clear}, {x + half, base + size + clear}}, wood)) return Room{{x, base}, size};
       }
   return std::nullopt;
 }

@@ -86,7 +86,7 @@ void twistFiguresRead(const TwistTold& t, FigureList& out) {
 }
 
 /// As a builder takes it: one reading less the other, whatever lies between.
-void endsFigure(const TrueWing& w, const EndsRead& ends, FigureList& out) {
+void endsFigure(const TrueWing& w, int wing, const EndsRead& ends, FigureList& out) {
   const std::string hand = name(ends.hand);
   out.add({"built.ends." + hand,
            fmt::format("Washout read, R{} to R{}, {}", ends.inner, ends.outer, hand),
@@ -99,7 +99,7 @@ void endsFigure(const TrueWing& w, const EndsRead& ends, FigureList& out) {
            fmt::format("decided is {}: {} off", told(ends.decided, Quantity::angle, w.design.unit),
                        out.deg(ends.washout - ends.decided)),
            "difference of two readings; the gauge's zero falls out",
-           {"panel.washout"}});
+           {pathOf({wing, 0}) + "panel.washout"}});
 }
 
 /// What is done about a twist, by how far the panel is.
@@ -278,7 +278,7 @@ void builtFigures(const TrueWing& w, FigureList& out) {
     }
     tellRibs(w, number, &out, nullptr);
     out.turnToWhole(number);
-    for (const EndsRead& ends : endsRead(w, number)) endsFigure(w, ends, out);
+    for (const EndsRead& ends : endsRead(w, number)) endsFigure(w, number, ends, out);
     tellMasses(w, number, &out, nullptr);
     rollReadFigures(w, number, twists, &out, nullptr);
   }

@@ -28,25 +28,49 @@ struct Job {
   const DrawnWing& wing(Hand hand) const { return hand == Hand::left ? left : right; }
 };
 
-/// The piece of a wing, of a hand, on pages of that size.
-std::vector<Drawing> pagesOf(PrintPiece piece, const Job& job, Hand hand, const Point& frame) {
+/// What is packed on pages of any size, drawn once: groups that do not share a page.
+std::vector<std::vector<Drawing>> loosePieces(PrintPiece piece, const Job& job, Hand hand) {
+  const DrawnWing& w = job.wing(hand);
+  std::vector<std::vector<Drawing>> out;
+  switch (piece) {
+  case PrintPiece::ribs:
+    return {ribParts(w, hand)};
+  case PrintPiece::gauges:
+    for (const DrawnPanel& panel : w) out.push_back(gauges(panel, hand));
+    return out;
+  case PrintPiece::braces:
+    return {bracesOneByOne(w, hand)};
+  case PrintPiece::foam:
+    for (const DrawnPanel& panel : w) out.push_back(foamTemplates(panel, hand));
+    return out;
+  case PrintPiece::surfaces:
+    for (const DrawnPanel& panel : w) out.push_back(surfacePrints(panel, hand));
+    return out;
+  default:
+    return out;
+  }
+}
+
+/// The piece of a wing, of a hand, on pages of that size; `loose` are its loose pieces.
+std::vector<Drawing> pagesOf(PrintPiece piece, const Job& job, Hand hand, const Point& frame,
+                             const std::vector<std::vector<Drawing>>& loose) {
   const DrawnWing& w = job.wing(hand);
   std::vector<Drawing> out;
   const auto add = [&](std::vector<Drawing> more) { std::move(more.begin(), more.end(), std::back_inserter(out)); };
   switch (piece) {
   case PrintPiece::ribs:
-    return packed(ribParts(w, hand), frame, betweenParts);
+  case PrintPiece::gauges:
+  case PrintPiece::braces:
+  case PrintPiece::foam:
+  case PrintPiece::surfaces:
+    for (const std::vector<Drawing>& group : loose) add(packed(group, frame, betweenParts));
+    return out;
   case PrintPiece::plan:
     return {planDrawing(w, hand)};
   case PrintPiece::settingUp: // each panel is set up by itself
     for (const DrawnPanel& panel : w)
       if (panel.design.built == Built::ribs) out.push_back(settingUpDrawing(panel, hand));
     return out;
-  case PrintPiece::gauges:
-    for (const DrawnPanel& panel : w) add(packed(gauges(panel, hand), frame, betweenParts));
-    return out;
-  case PrintPiece::braces:
-    return packed(bracesOneByOne(w, hand), frame, betweenParts);
   case PrintPiece::skins:
     for (const DrawnPanel& panel : w) {
       add(flowed(skinPlan(panel, hand), frame, betweenBlocks));
@@ -54,12 +78,6 @@ std::vector<Drawing> pagesOf(PrintPiece piece, const Job& job, Hand hand, const 
       add(packed(skinPatterns(panel, hand), frame, betweenParts));
       add(packed(smallPieces(panel, hand), frame, betweenParts));
     }
-    return out;
-  case PrintPiece::foam:
-    for (const DrawnPanel& panel : w) add(packed(foamTemplates(panel, hand), frame, betweenParts));
-    return out;
-  case PrintPiece::surfaces:
-    for (const DrawnPanel& panel : w) add(packed(surfacePrints(panel, hand), frame, betweenParts));
     return out;
   case PrintPiece::benchCard:
     for (const DrawnPanel& panel : w) add(flowed(benchCard(panel, hand, frame.y()), frame, betweenBlocks));
@@ -106,17 +124,18 @@ Drawing wholeOf(PrintPiece piece, const Job& job, Hand hand, const ExportOrder& 
   case PrintPiece::log:
     break;
   }
-  return stacked(pagesOf(piece, job, hand, {1e9, 1e9}), betweenBoards);
+  return stacked(pagesOf(piece, job, hand, {1e9, 1e9}, loosePieces(piece, job, hand)), betweenBoards);
 }
 
 /// On paper that lies the way that takes fewer sheets; a text stands upright.
 PrintSection sectionOf(PrintPiece piece, const Job& job, Hand hand, Paper paper) {
   const std::string title(printPieceChoices[static_cast<std::size_t>(piece)].label);
-  PrintSection upright{pagesOf(piece, job, hand, pageFrame(paper, false)), false, purposeOf(piece), title};
+  const std::vector<std::vector<Drawing>> loose = loosePieces(piece, job, hand);
+  PrintSection upright{pagesOf(piece, job, hand, pageFrame(paper, false), loose), false, purposeOf(piece), title};
   const bool text = piece == PrintPiece::benchCard || piece == PrintPiece::cutList || piece == PrintPiece::strength ||
                     piece == PrintPiece::workSheet || piece == PrintPiece::log;
   if (upright.drawings.empty() || text) return upright;
-  PrintSection sideways{pagesOf(piece, job, hand, pageFrame(paper, true)), true, purposeOf(piece), title};
+  PrintSection sideways{pagesOf(piece, job, hand, pageFrame(paper, true), loose), true, purposeOf(piece), title};
   return sheetCount({sideways}, paper) < sheetCount({upright}, paper) ? sideways : upright;
 }
 
