@@ -216,9 +216,49 @@ void cutAtEnds(const RibMaking& m, Region& cuts) {
   if (to < m.rib.frame.chord) cuts.push_back(inRib(m, rectangle({x0 + to, -far}, {x0 + far, far})));
 }
 
+/// A half-lap's slot: from one place of the chord to another, from its level up or down out of the rib.
+struct LapSlot {
+  double from = 0, to = 0, level = 0, reach = 0;
+};
+
+/// Slots that run into each other are one, with a step where the level changes: a polygon library that is given
+/// hundreds of rectangles over each other takes seconds.
+Region joinedSlots(std::vector<LapSlot> slots) {
+  std::sort(slots.begin(), slots.end(), [](const LapSlot& a, const LapSlot& b) { return a.from < b.from; });
+  Region out;
+  for (std::size_t first = 0; first < slots.size();) {
+    std::size_t last = first + 1;
+    double end = slots[first].to, reach = slots[first].reach;
+    const bool up = reach > slots[first].level;
+    for (; last < slots.size() && slots[last].from <= end; ++last)
+      end = std::max(end, slots[last].to),
+      reach = up ? std::max(reach, slots[last].reach) : std::min(reach, slots[last].reach);
+    std::vector<double> edges;
+    for (std::size_t i = first; i < last; ++i) edges.insert(edges.end(), {slots[i].from, slots[i].to});
+    std::sort(edges.begin(), edges.end());
+    Polyline loop{{edges.back(), reach}, {edges.front(), reach}};
+    std::size_t open = first; // slots before it have ended
+    for (std::size_t k = 0; k + 1 < edges.size(); ++k) {
+      const double middle = (edges[k] + edges[k + 1]) / 2;
+      if (edges[k + 1] <= edges[k]) continue;
+      while (open < last && slots[open].to < middle) ++open;
+      std::optional<double> level;
+      for (std::size_t i = open; i < last && slots[i].from < middle; ++i)
+        if (slots[i].to > middle)
+          level = !level ? slots[i].level : up ? std::min(*level, slots[i].level) : std::max(*level, slots[i].level);
+      if (level) loop.insert(loop.end(), {{edges[k], *level}, {edges[k + 1], *level}});
+    }
+    if (!up) std::reverse(loop.begin(), loop.end());
+    out.push_back(simplified(loop, 0));
+    first = last;
+  }
+  return out;
+}
+
 /// Half-laps with every rib of another direction that it meets on the panel.
 void cutLaps(const RibMaking& m, const Cut& cut, const std::vector<Standing>& others, bool fromAbove, Region& cuts) {
   const double span = m.loft.span(), x0 = m.rib.frame.le.x(), far = m.rib.frame.chord;
+  std::vector<LapSlot> slots;
   for (const auto& [other, thickness, layers] : others) {
     const double between = std::sin(m.rib.turn - other.turn);
     if (std::abs(between) < 1e-3) continue;
@@ -231,11 +271,11 @@ void cutLaps(const RibMaking& m, const Cut& cut, const std::vector<Standing>& ot
     const double off = std::acos(std::min(std::abs(between), 1.0)); // from square
     const double middle = (top + bottom) / 2,
                  half = (thickness / std::abs(between) + slopeRoom(m, off) + m.design.ribs.notchFit) / 2;
-    cuts.push_back(inRib(m, fromAbove ? rectangle({x - half, middle}, {x + half, top + far})
-                                      : rectangle({x - half, bottom - far}, {x + half, middle})));
+    slots.push_back({x - half, x + half, middle, fromAbove ? top + far : bottom - far});
     const Point end = m.rib.frame.toChord({x, middle});
     m.rib.laps.push_back({end.x(), end.y(), 2 * half, fromAbove, bevelOf(m, off)});
   }
+  for (const Polyline& slot : joinedSlots(std::move(slots))) cuts.push_back(inRib(m, slot));
 }
 
 /// A surface on hinges takes what lies behind its hinge line; a spoiler's plate lies in a recess.
