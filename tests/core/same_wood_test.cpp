@@ -118,6 +118,28 @@ TEST(SameWood, WingsAndPanelsThatChangePlacesTakeTheirRecordsAlong) {
   EXPECT_EQ(panelRead(test::wingOf(two), two.records.readings[0])->design.id.wing, 1) << "the fin's";
 }
 
+TEST(SameWood, AJoinIsOfThePanelOutsideItAlone) {
+  Design d = edited(woodenWing(), withPanelAdded(woodenWing(), 0));
+  const auto key = [&](int panel) {
+    return stepPrefix({0, d.wings[0].panels[static_cast<std::size_t>(panel)].number}, Hand::right) + "join";
+  };
+  d.records.steps = {{key(1), {}, "2026-12-01 11:00", 30, false, {}}}; // the outer one is not joined yet
+  const Design merged = edited(d, withPanelsMerged(d, {0, 1}));
+  const std::string now = stepPrefix({0, merged.wings[0].panels[1].number}, Hand::right) + "join";
+  const StepRecord* r = recordOf(merged.records.steps, now);
+  ASSERT_NE(r, nullptr);
+  EXPECT_EQ(r->done, "2026-12-01 11:00");
+  d.records.steps = {{key(2), {}, "2026-12-01 11:00", 30, false, {}}}; // what is one piece now was never joined inside
+  const Design other = edited(d, withPanelsMerged(d, {0, 1}));
+  EXPECT_EQ(recordOf(other.records.steps, now), nullptr);
+}
+
+TEST(SameWood, ATickOfNoKnownPieceStays) {
+  Design d = woodenWing();
+  d.records.parts = {{pieceKey({0, 1}, "rib.what"), Hand::right, true, false, false, 0}};
+  EXPECT_EQ(edited(d, withPanelSplit(d, {0, 0}, 200)).records.parts, d.records.parts);
+}
+
 TEST(SameWood, FilesFromBeforeKeepTheirRecords) {
   const auto read = designFromText(test::slurp(test::testFile("version19.euptera")));
   ASSERT_TRUE(read.ok()) << read.problem().text();

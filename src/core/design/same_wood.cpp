@@ -99,12 +99,9 @@ const Lies* among(const std::vector<Lies>& all, PanelNumber number) {
 /// Of a panel that is cut, what belongs to its root, or to its tip; the rest is of all its parts.
 enum class Belongs { toAll, toRoot, toTip };
 Belongs belongs(std::string_view what) {
-  for (const char* root : {"join", "brace", "post", "joiner"})
-    if (what == root || (what.starts_with(root) && what.size() > std::string_view(root).size() &&
-                         what[std::string_view(root).size()] == '.'))
-      return Belongs::toRoot;
-  for (const char* tip : {"tip", "braceTip"})
-    if (what == tip || (what.starts_with("tip.") && std::string_view(tip) == "tip")) return Belongs::toTip;
+  const std::string_view word = what.substr(0, what.find('.'));
+  if (word == "join" || word == "brace" || word == "joiner" || word == "post") return Belongs::toRoot;
+  if (word == "tip" || word == "braceTip") return Belongs::toTip;
   return Belongs::toAll;
 }
 std::vector<Lies> those(const std::vector<Lies>& all, Belongs where) {
@@ -198,7 +195,13 @@ void moveSteps(Records& r, const Moved& moved) {
     std::map<std::string, std::vector<std::size_t>> done; // by what is done: its records, from the inside outwards
     for (const Lies& l : moved.from)
       for (std::size_t i = 0; i < r.steps.size(); ++i)
-        if (const auto what = behind(r.steps[i].key, stepPrefix(l.number, hand))) done[*what].push_back(i);
+        if (const auto what = behind(r.steps[i].key, stepPrefix(l.number, hand))) {
+          const Belongs where = belongs(*what); // a join between two that are one now is of neither end
+          if ((where == Belongs::toRoot && l.number != moved.from.front().number) ||
+              (where == Belongs::toTip && l.number != moved.from.back().number))
+            continue;
+          done[*what].push_back(i);
+        }
     for (const auto& [what, records] : done) {
       const Belongs where = belongs(what);
       // What is done to one of several things, as a surface, is of the panel alone that has it.
@@ -225,12 +228,15 @@ void moveSteps(Records& r, const Moved& moved) {
 
 void moveTicks(Records& r, const Moved& moved) {
   const std::vector<PartTick> all = r.parts;
+  const bool same = moved.to.size() == 1 && moved.to.front().number == moved.from.front().number;
   std::map<std::pair<std::string, Hand>, std::vector<PartTick>> now;
   for (const Lies& l : moved.from)
     for (const PartTick& tick : all)
-      if (const auto part = behind(tick.key, pieceKey(l.number, "")))
-        for (const std::string& key : pieceNow(moved, l, *part)) now[{key, tick.hand}].push_back(tick);
-  const bool same = moved.to.size() == 1 && moved.to.front().number == moved.from.front().number;
+      if (const auto part = behind(tick.key, pieceKey(l.number, ""))) {
+        std::vector<std::string> pieces = pieceNow(moved, l, *part);
+        if (same && pieces.empty()) pieces = {tick.key}; // of no piece that is known: it stays
+        for (const std::string& key : pieces) now[{key, tick.hand}].push_back(tick);
+      }
   if (same) // numbers of ribs go on: none is left behind under what is another rib's now
     std::erase_if(r.parts,
                   [&](const PartTick& t) { return t.key.starts_with(pieceKey(moved.from.front().number, "")); });
@@ -388,7 +394,10 @@ void decisionsOfSameWood(const Design& before, Design& after) {
           if (const auto pieces = pieceNow(moved, l, *part);
               pieces.size() == 1 && (moved.from.size() == 1 || ofOnePlace(*part)))
             now = pieces.front();
-    weighed.push_back({now.value_or(w.piece), w.hand, w.grams});
+    const bool twice = now && std::any_of(weighed.begin(), weighed.end(), [&](const Weighed& other) {
+                         return other.piece == *now && other.hand == w.hand;
+                       });
+    weighed.push_back({now && !twice ? *now : w.piece, w.hand, w.grams});
   }
   after.balance.weighed = std::move(weighed);
   // A step that was left out is left out of all parts.
