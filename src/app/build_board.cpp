@@ -5,6 +5,7 @@
 #include "core/work/steps.h"
 #include <algorithm>
 #include <cmath>
+#include <QFontMetricsF>
 
 namespace eup::app {
 namespace {
@@ -90,9 +91,18 @@ void BuildBoard::drawHalf(Ink& ink, Hand hand) const {
     }
     const ChordFrame middle = p.shape.loft.frameAt(span / 2);
     const Point centre = at(span / 2, (middle.le.x() + middle.te.x()) / 2);
-    ink.text(centre, tr("%1 of %2 done").arg(done).arg(all), look.ink, {0, 0}, Qt::AlignHCenter, 12, true);
-    if (next)
-      ink.text(centre, tr("next: %1").arg(QString::fromStdString(next->what)), look.ink, {0, 16}, Qt::AlignHCenter, 10);
+    const auto fits = [&](const QString& words, int size, QFont::Weight weight) {
+      QFont font = ink.painter.font();
+      font.setPixelSize(size), font.setWeight(weight);
+      constexpr double clear = 8; // pixels
+      return QFontMetricsF(font).horizontalAdvance(words) + clear < span * ink.scale;
+    };
+    const QString far = tr("%1 of %2 done").arg(done).arg(all),
+                  then = next ? tr("next: %1").arg(QString::fromStdString(next->what)) : QString();
+    ink.text(centre, fits(far, 12, QFont::Bold) ? far : tr("%1/%2").arg(done).arg(all), look.ink, {0, 0},
+             Qt::AlignHCenter, 12, true);
+    if (next && fits(then, 10, QFont::Normal)) // else it is found in the list
+      ink.text(centre, then, look.ink, {0, 16}, Qt::AlignHCenter, 10);
   }
   for (const ReadKind kind : {ReadKind::straightedge, ReadKind::bow}) // what is off, at its rib
     for (const RibRead& r : ribsRead(document.wing(), kind)) {
