@@ -56,6 +56,10 @@ TEST(DocumentTest, RowsOfMergedEditsAreOneStep) {
 
 TEST(DocumentTest, KeepsAThousandEditsInBounds) {
   Document document;
+  Design small = document.design(); // quick to work out
+  small.inner().ribs.count = 2, small.inner().join.braces.clear();
+  small.inner().spars.front().webs = Webs::none, small.inner().sheeting.top = small.inner().sheeting.bottom = false;
+  document.replace(small, {}, false);
   for (int i = 0; i < 520; ++i) document.edit("edit", withChord(document, 200 + i % 100 + 0.25));
   int steps = 0;
   for (; document.canUndo(); ++steps) document.undo();

@@ -10,6 +10,7 @@
 #include "support.h"
 #include <functional>
 #include <rapidcheck/gtest.h>
+#include <set>
 
 namespace eup {
 namespace {
@@ -389,8 +390,12 @@ TEST(DesignFile, RefusesBombsQuickly) {
 /// What comes from limits for typing is the same as for reading: every number at its limits, one by one.
 TEST(DesignFile, LimitsAreOneForTypingAndReading) {
   Design d = demoDesign("oldacre-1320");
+  std::set<std::string> kinds; // of the same decision of several panels and spars one is enough
   for (const Decision& decision : decisionsOf(d)) {
     if (decision.limits.low >= decision.limits.high) continue;
+    std::string kind = decision.path;
+    std::erase_if(kind, [](char c) { return c >= '0' && c <= '9'; });
+    if (!kinds.insert(kind).second) continue;
     for (const double at : {decision.limits.low, decision.limits.high}) {
       const auto next = decideValue(d, decision.path, at);
       ASSERT_TRUE(next.ok()) << decision.path;
