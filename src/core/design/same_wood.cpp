@@ -305,8 +305,12 @@ bool named(const Records& r, const BenchPlan& plan, const Balance& balance,
          any(plan.leftOut, [](const LeftOutStep& s) { return s.key; });
 }
 
-int firstFree(const std::function<bool(int)>& taken) {
+/// Beyond all that are there: one in between was perhaps given up by an edit that an undo brings back.
+template <class List> int firstFree(const List& there, const std::function<bool(int)>& taken) {
   int number = 0;
+  for (const auto& one : there)
+    if (one.number < mostNumber) number = std::max(number, one.number + 1);
+  if (number >= mostNumber) number = 0; // none beyond: the first that is free
   while (number < mostNumber && taken(number)) ++number;
   return number;
 }
@@ -321,7 +325,7 @@ bool hasPanel(const Design& d, PanelNumber of) {
 } // namespace
 
 int freshWingNumber(const Design& d) {
-  return firstFree([&](int n) {
+  return firstFree(d.wings, [&](int n) {
     return std::any_of(d.wings.begin(), d.wings.end(), [&](const Wing& w) { return w.number == n; }) ||
            std::any_of(d.records.readings.begin(), d.records.readings.end(),
                        [&](const BenchReading& r) { return r.wing == n; }) ||
@@ -332,7 +336,7 @@ int freshWingNumber(const Design& d) {
 
 int freshPanelNumber(const Design& d, int wing) {
   const Wing& of = d.wings.at(static_cast<std::size_t>(wing));
-  return firstFree([&](int n) {
+  return firstFree(of.panels, [&](int n) {
     const PanelNumber panel{of.number, n};
     std::vector<std::string> beginnings{pieceKey(panel, ""), holdKey(panel, "")};
     for (const auto& hand : anyHand) beginnings.push_back(stepPrefix(panel, hand));
