@@ -1,7 +1,7 @@
 // A wing whose wood is told by its chord, wherever its panels are cut and put: chords fall evenly from root to tip.
 #pragma once
 #include "chance.h"
-#include "core/design/decisions.h"
+#include "core/design/panel_rules.h"
 #include "core/design/wing_edit.h"
 #include "core/loft/panel_edit.h"
 #include <cmath>

@@ -102,9 +102,9 @@ Records Document::recordsWith(Records out, const QString& changed) const {
 void Document::sayTouched(const Snapshot& before) {
   if (const int gone = withoutWood(design().records, *before.design, design()); gone > 0)
     return touched(
-        tr("%1 of what was recorded is of wood that the wing has no more. It is kept, and stands there again "
-           "when that comes back.")
-            .arg(gone));
+        gone == 1 ? tr("One record belongs to a panel or wing that was removed. It is kept, and returns with it.")
+                  : tr("%1 records belong to panels or wings that were removed. They are kept, and return with them.")
+                        .arg(gone));
   if (!before.wing || !possible() || !isBegun(design().records)) return;
   const std::vector<eup::Step> steps = stepsOf(wing());
   QStringList out;

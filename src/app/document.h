@@ -86,7 +86,7 @@ private:
   };
   /// Works the wing out, and says what is new.
   void follow(Kept next);
-  /// They, with a line in the log where the building has begun; for a design that takes the place of this one.
+  /// The records with a line in the log, where the building has begun; for a design that takes the place of this one.
   Records recordsWith(Records records, const QString& changed) const;
   void sayTouched(const Snapshot& before);
   void step(std::vector<Step>& from, std::vector<Step>& to);

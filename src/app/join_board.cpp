@@ -1,6 +1,7 @@
 #include "app/plan_board.h"
 #include "app/stage_boards.h"
 #include "core/design/decisions.h"
+#include "core/design/panel_rules.h"
 #include "core/geometry/polyline.h"
 #include "core/joins/packing.h"
 #include "core/work/trial_assembly.h"

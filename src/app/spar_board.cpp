@@ -281,14 +281,16 @@ void SparBoard::drawSection(Ink& ink) const {
              Qt::AlignLeft, 12);
     return;
   }
+  const auto stiffnessOf = [&](const SparLine& l) {
+    const Spar& s = w.design.spars[static_cast<std::size_t>(l.index)];
+    const SheetSkin* skin = skinOf(l, w.strength.skin);
+    return bendingStiffness(sparSection(s, l, t, w.design.tables, skin), s, l, t, w.design.tables, skin);
+  };
   double sum = 0, widest = 0;
-  for (const SparLine& l : w.frame.spars)
-    sum += sparSection(w.design.spars[static_cast<std::size_t>(l.index)], l, t, w.design.tables,
-                       skinOf(l, w.strength.skin))
-               .bent.stiffness;
+  for (const SparLine& l : w.frame.spars) sum += stiffnessOf(l);
   for (const Fibre& f : section.fibres) widest = std::max(widest, f.width);
   const LoadCase& worst = worstAt(standpoint.shownWing().loads, w.design.inboard + t);
-  const double moment = worst.load.moment(w.design.inboard + t) * section.bent.stiffness / sum;
+  const double moment = worst.load.moment(w.design.inboard + t) * stiffnessOf(line) / sum;
   double k = std::round(sectionHigh / ink.scale / std::max(section.depth(), 0.1) * 2) / 2; // times larger, in halves
   k = std::max(std::min(k, std::round(0.12 * span / widest * 2) / 2), 0.5);
   const QString size = k > 1   ? tr("%1 times larger").arg(k, 0, 'f', 1)

@@ -142,10 +142,11 @@ TrialDialog::TrialDialog(Snapshot snapshot, int number, const Look& look, QWidge
   out = new QPushButton(tr("Take it out"), this);
   out->setObjectName("takeFault");
   left->addWidget(out, 0, Qt::AlignLeft);
-  table = new QTableWidget(0, 4, this);
+  table = new QTableWidget(0, 5, this);
   table->setObjectName("trialRibs");
   table->setAccessibleName(tr("How each rib lies"));
-  table->setHorizontalHeaderLabels({tr("Rib"), tr("Off"), tr("Turned nose down"), tr("Seat too high")});
+  table->setHorizontalHeaderLabels(
+      {tr("Rib"), tr("Off"), tr("Turned nose down"), tr("Seat too high"), tr("Slot clearance")});
   table->verticalHeader()->hide();
   table->setSelectionBehavior(QAbstractItemView::SelectRows);
   table->setSelectionMode(QAbstractItemView::SingleSelection);
@@ -258,7 +259,8 @@ void TrialDialog::refresh() {
   int at = 0;
   for (const AssembledPanel& p : assembly.panels)
     for (const AssembledRib& r : p.ribs) {
-      const QStringList cells{tr("R%1").arg(r.rib), len(r.off), degrees(r.turned), len(r.up)};
+      const QStringList cells{tr("R%1").arg(r.rib), len(r.off), degrees(r.turned), len(r.up),
+                              r.room ? len(*r.room) : QString()};
       for (int c = 0; c < cells.size(); ++c) {
         auto* item = new QTableWidgetItem(cells[c]);
         item->setTextAlignment((c == 0 ? Qt::AlignLeft : Qt::AlignRight) | Qt::AlignVCenter);

@@ -69,7 +69,11 @@ void tellAssembly(const WholeWing& wing, const std::vector<AssemblyFault>& fault
                  {"turned", radToDeg(p.turned)}, {"tip", {p.tip.x(), p.tip.y(), p.tip.z()}},
                  {"tipOff", p.tipOff},           {"ribs", Json::array()}};
       for (const AssembledRib& r : p.ribs)
-        panel["ribs"].push_back({{"rib", r.rib}, {"off", r.off}, {"turned", radToDeg(r.turned)}, {"up", r.up}});
+        panel["ribs"].push_back({{"rib", r.rib},
+                                 {"off", r.off},
+                                 {"turned", radToDeg(r.turned)},
+                                 {"up", r.up},
+                                 {"slotClearance", r.room ? Json(*r.room) : Json()}});
       panel["strips"] = Json::array();
       for (const AssembledStrip& s : p.strips) panel["strips"].push_back({{"name", s.name}, {"shortBy", s.shortBy}});
       root["panels"].push_back(std::move(panel));
@@ -83,6 +87,7 @@ void tellAssembly(const WholeWing& wing, const std::vector<AssemblyFault>& fault
       out << fmt::format("{:6}{:9.3f}{:19.4f}°{:20.3f}\n", fmt::format("R{}", r.rib), r.off,
                          unsignedNothing(radToDeg(r.turned)), unsignedNothing(r.up));
   out << fmt::format("strips are within {:.3f} mm of what they take between the joins\n", a.strip);
+  if (a.room) out << fmt::format("slots clear what slides into them by {:.3f} mm on either side\n", *a.room);
   out << fmt::format("the tip lies {:.3f} mm from where it should be\n", a.tipOff);
 }
 

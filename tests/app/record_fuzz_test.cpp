@@ -4,6 +4,7 @@
 #include "app/autosave.h"
 #include "app/bench_panel.h"
 #include "core/bench/recording.h"
+#include "core/design/panel_rules.h"
 #include "core/design/record_keys.h"
 #include "driver.h"
 

@@ -75,12 +75,11 @@ TEST(ShortSpar, GetsStripsBetweenTheRibsBelow) {
   EXPECT_NEAR(figureOf(wingOf(d), "spar.1.asCut"), std::pow((half - 2) / half, 2), 1e-9);
   d.inner().spars[0].cutShort = 3;
   // What is printed is what was cut: lower by 3 all along.
-  const Polyline outline = fullDepthSparOutline(s, w.inner().frame.spars[0], w.inner().frame.ribs, 0.1);
+  const Polyline outline = fullDepthSparOutline(s, w.inner().frame.spars[0]);
   Spar full = s;
   full.cutShort = 0;
   const double taken =
-      boundsOf(fullDepthSparOutline(full, w.inner().frame.spars[0], w.inner().frame.ribs, 0.1)).height() -
-      boundsOf(outline).height();
+      boundsOf(fullDepthSparOutline(full, w.inner().frame.spars[0])).height() - boundsOf(outline).height();
   EXPECT_NEAR(taken, 3, 1e-9);
 }
 

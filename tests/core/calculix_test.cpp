@@ -6,7 +6,6 @@
 #include "core/strength/space_frame.h"
 #include "support.h"
 #include <fmt/format.h>
-#include <set>
 
 namespace eup {
 namespace {
@@ -97,85 +96,6 @@ TEST(CalculiX, TaperedSparUnderSchrenksLift) {
     EXPECT_NEAR(std::abs(stress), reckoned, 0.03 * reckoned) << up;
     EXPECT_EQ(stress < 0, up) << "pressed above, pulled below";
   }
-}
-
-// A sheet spar with a slot half as deep as itself at every rib: plane stress, the slots cut out of the model.
-TEST(CalculiX, SlottedSheetSpar) {
-  Design d = test::bareDesign();
-  PanelDesign& p = d.inner();
-  p.panel = test::panelOf(600, 180, 180, 0, 0);
-  p.ribs.count = 11;
-  Spar s;
-  s.kind = SparKind::fullDepth, s.sheet = 3;
-  p.spars = {s};
-  const TrueWing w = wingOf(d);
-  const SparLine& line = w.inner().frame.spars[0];
-  const double low = line.lowerSeat.at(0).y(), deep = line.upperSeat.at(0).y() - low;
-  const bool fromAbove = s.ribSlot == SlotFrom::below; // the rib's slot is from the other side
-  std::vector<double> edges{0};
-  for (const Rib& rib : w.inner().frame.ribs) { // elements grow away from every slot
-    const auto [in, out] = rib.body();
-    const double half = p.ribs.notchFit / 2, a = std::max(rib.t() + in - half, 0.0),
-                 b = std::min(rib.t() + out + half, 600.0);
-    for (const double off : {-29.0, -19.0, -12.0, -7.0, -4.0, -2.0, -0.8, 0.0})
-      if (a + off > edges.back() + 0.05) edges.push_back(a + off);
-    for (const double off : {0.0, 0.8, 2.0, 4.0, 7.0, 12.0, 19.0, 29.0})
-      if (b + off > edges.back() + 0.05 && b + off < 600.05) edges.push_back(std::min(b + off, 600.0));
-  }
-  constexpr int rows = 12;
-  const int columns = static_cast<int>(edges.size()) - 1;
-  const auto node = [&](int i, int j) { return 1 + i * (2 * rows + 1) + j; };
-  const auto along = [&](int i) {
-    const auto k = static_cast<std::size_t>(i / 2);
-    return i % 2 == 0 ? edges[k] : (edges[k] + edges[k + 1]) / 2;
-  };
-  const auto isSlot = [&](int c, int r) {
-    if ((r >= rows / 2) != fromAbove) return false;
-    const double x = (edges[static_cast<std::size_t>(c)] + edges[static_cast<std::size_t>(c) + 1]) / 2;
-    return std::ranges::any_of(w.inner().frame.ribs, [&](const Rib& rib) {
-      const auto [in, out] = rib.body();
-      const double half = p.ribs.notchFit / 2;
-      return x > rib.t() + in - half && x < rib.t() + out + half;
-    });
-  };
-  std::string elements, nodes, root;
-  std::set<int> used;
-  for (int c = 0; c < columns; ++c)
-    for (int r = 0; r < rows; ++r) {
-      if (isSlot(c, r)) continue;
-      const int i = 2 * c, j = 2 * r;
-      const std::array n{node(i, j),     node(i + 2, j),     node(i + 2, j + 2), node(i, j + 2),
-                         node(i + 1, j), node(i + 2, j + 1), node(i + 1, j + 2), node(i, j + 1)};
-      used.insert(n.begin(), n.end());
-      elements += fmt::format("{},{}\n", 1 + c * rows + r, fmt::join(n, ","));
-    }
-  for (int i = 0; i <= 2 * columns; ++i)
-    for (int j = 0; j <= 2 * rows; ++j)
-      if (used.contains(node(i, j))) {
-        nodes += fmt::format("{},{:.6f},{:.6f},0\n", node(i, j), along(i), low + deep * j / (2 * rows));
-        if (i == 0) root += fmt::format("{},1,3\n", node(i, j));
-      }
-  const SpanLoad& load = w.inner().strength.bending.load;
-  std::map<int, double> forces;
-  const int row = fromAbove ? 0 : 2 * rows; // along the edge that is not slotted
-  for (int c = 0; c < columns; ++c)
-    for (const auto& [half, weight] : {std::pair(0, 1.0), std::pair(1, 4.0), std::pair(2, 1.0)}) {
-      const double wide = edges[static_cast<std::size_t>(c) + 1] - edges[static_cast<std::size_t>(c)];
-      forces[node(2 * c + half, row)] += load.perLength(along(2 * c + half)) * wide * weight / 6;
-    }
-  std::string loads;
-  for (const auto& [at, force] : forces) loads += fmt::format("{},2,{:.9f}\n", at, force);
-  const double modulus = w.inner().design.tables.named(s.sheetMaterial).modulus;
-  const int end = node(2 * columns, row);
-  const std::string model =
-      fmt::format("*NODE, NSET=ALL\n{}*ELEMENT, TYPE=CPS8, ELSET=WOOD\n{}*MATERIAL, NAME=SHEET\n*ELASTIC\n{},0.3\n"
-                  "*SOLID SECTION, ELSET=WOOD, MATERIAL=SHEET\n{}\n*BOUNDARY\n{}",
-                  nodes, elements, modulus, s.sheet, root);
-  const double tip = solved(model, loads, fmt::format("{}\n", end)).at(end).y();
-  EXPECT_NEAR(w.inner().strength.bending.tipDeflection, tip, 0.06 * tip);
-  // Far from as limp as if it were slotted from end to end, and not as stiff as the whole sheet.
-  const double whole = slottedShare(w.inner().design, 300, deep);
-  EXPECT_NEAR(whole, (2.1 + 0.48 * deep) / 60, 1e-9);
 }
 
 // Shells round the nose box of a 2412, twisted by an even flow at one end; the ends may warp.

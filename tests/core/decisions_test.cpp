@@ -1,4 +1,5 @@
 #include "core/design/decisions.h"
+#include "core/design/panel_rules.h"
 #include "core/design/validate.h"
 #include "support.h"
 

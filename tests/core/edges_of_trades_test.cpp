@@ -111,37 +111,42 @@ TEST(EdgesOfTrades, AFiledSlotIsNarrowerAndTellsItsBevel) {
     EXPECT_NEAR(rib.slots[0].bevel, degToRad(deg), 1e-9);
     const Figure* slot = w.figure("rib.3.spar.1.slot");
     ASSERT_NE(slot, nullptr);
-    const std::string way = deg > 0 ? "the outer face aft" : "the outer face forward";
-    EXPECT_NE(slot->working.find("filed 16.50° out of square, " + way), std::string::npos) << slot->working;
+    const std::string way = deg > 0 ? "outer face aft" : "outer face forward";
+    EXPECT_NE(slot->working.find("its sides filed 16.50°, " + way), std::string::npos) << slot->working;
     bool printed = false;
     for (const Label& label : ribDrawing(drawn(w).front(), rib, Hand::right).labels)
-      printed = printed || label.text.find("slot filed 16.50°") != std::string::npos;
+      printed = printed || label.text.find("slots filed 16.50°, " + way) != std::string::npos;
     EXPECT_TRUE(printed);
-    // The sheet's own slots likewise.
+    // The sheet's own slots likewise, told on its print.
     const auto wide = [&](SlotCut cut) {
-      const TruePanel& p = w.inner();
-      const Polyline outline = fullDepthSparOutline(p.design.spars[0], p.frame.spars[0], {rib}, 0.1, cut);
-      double low = 1e300, high = -1e300;
-      for (const Point& q : outline)
-        if (q.x() > 50 && q.x() < 500) low = std::min(low, q.x()), high = std::max(high, q.x());
-      return high - low;
+      const TrueWing made = wingOf(swept(deg, cut));
+      const SparLine& line = made.inner().frame.spars[0];
+      EXPECT_EQ(line.slots.size(), made.inner().frame.ribs.size());
+      return (line.slots[2].to - line.slots[2].from) * line.stretch;
     };
-    EXPECT_NEAR(wide(SlotCut::filed), 3 / std::cos(degToRad(16.5)) + 0.1 / std::cos(degToRad(16.5)), 1e-3);
-    EXPECT_NEAR(wide(SlotCut::square) - wide(SlotCut::filed), 3 * std::tan(degToRad(16.5)), 1e-3);
+    EXPECT_NEAR(wide(SlotCut::filed), 3.1 / std::cos(degToRad(16.5)), 1e-6);
+    EXPECT_NEAR(wide(SlotCut::square) - wide(SlotCut::filed), 3 * std::tan(degToRad(16.5)), 1e-6);
+    bool sheet = false;
+    for (const Drawing& part : ribParts(drawn(w), Hand::right))
+      for (const Label& label : part.labels)
+        sheet = sheet || label.text.find(deg > 0 ? "slots filed 16.50°, rear face outwards"
+                                                 : "slots filed 16.50°, rear face inwards") != std::string::npos;
+    EXPECT_TRUE(sheet);
   }
 }
 
-// Slid together as solids every rib has the play that was decided, end ribs too, whose plane is one of their faces.
+// Slid together as solids every rib has half of the fit that was decided on either side, end ribs too, whose plane is
+// one of their faces.
 TEST(EdgesOfTrades, TheTrialSlidesSolids) {
   for (const SlotCut cut : {SlotCut::square, SlotCut::filed})
     for (const double deg : {16.5, -10.2, 0.0}) {
       const TrueWing w = wingOf(swept(deg, cut));
       const Assembly a = assembled(w.main());
       for (const AssembledRib& rib : a.panels[0].ribs) {
-        ASSERT_TRUE(rib.play) << rib.rib;
-        EXPECT_NEAR(*rib.play, 0.1, 0.003) << "R" << rib.rib << ' ' << deg;
+        ASSERT_TRUE(rib.room) << rib.rib;
+        EXPECT_NEAR(*rib.room, 0.05, 0.002) << "R" << rib.rib << ' ' << deg;
       }
-      EXPECT_NEAR(figureOf(w, "assembly.play"), 0.1, 0.003);
+      EXPECT_NEAR(figureOf(w, "assembly.room"), 0.05, 0.002);
       // By brute force on the plan: the corners of the sheet within the rib's thickness lie in the slot.
       const Rib& root = w.inner().frame.ribs.front();
       const double middle = w.inner().frame.spars[0].middle.at(0).x(), slope = std::tan(degToRad(deg));
@@ -157,6 +162,29 @@ TEST(EdgesOfTrades, TheTrialSlidesSolids) {
       EXPECT_LT(from, least) << deg;
       EXPECT_GT(to, most) << deg;
     }
+}
+
+// Half-laps too, and turned ribs with washout; a slot that stands aside is found, however wide it is.
+TEST(EdgesOfTrades, TheTrialSlidesHalfLaps) {
+  for (const SlotCut cut : {SlotCut::square, SlotCut::filed}) {
+    Design d = swept(8, cut);
+    PanelDesign& p = d.inner();
+    p.panel.washoutDeg = 3;
+    p.ribs.direction = RibDirection::diagonal, p.ribs.angleDeg = 38, p.ribs.crossing = true;
+    const TrueWing w = wingOf(d);
+    for (const Rib& rib : w.inner().frame.ribs) {
+      EXPECT_TRUE(rib.kind != RibKind::main || !rib.laps.empty()) << rib.name();
+      for (const Lap& lap : rib.laps) EXPECT_EQ(lap.bevel != 0, cut == SlotCut::filed);
+    }
+    EXPECT_NEAR(figureOf(w, "assembly.room"), 0.05, 0.005) << static_cast<int>(cut);
+    WholeWing moved = w.main();
+    Rib& third = moved.panels[0].frame.ribs[2];
+    for (Polyline& loop : third.wood)
+      for (Point& q : loop) q.x() += 0.2;
+    const auto room = assembled(moved).panels[0].ribs[2].room;
+    ASSERT_TRUE(room);
+    EXPECT_NEAR(*room, -0.15, 0.01);
+  }
 }
 
 TEST(EdgesOfTrades, ASlotThatIsTooDeepIsAnswered) {

@@ -1,8 +1,8 @@
 // A left hand of its own: against the mirror image where nothing differs, and against a wing whose right hand was
 // decided so.
-#include "core/design/decisions.h"
 #include "core/design/design_file.h"
 #include "core/design/left_hand.h"
+#include "core/design/panel_rules.h"
 #include "core/work/model_balance.h"
 #include "core/work/piece_list.h"
 #include "core/work/take_away.h"

@@ -170,7 +170,7 @@ TEST(Rib, FullDepthSparIsSlottedHalfAndHalf) {
     EXPECT_NEAR(r.slots[0].depth, r.sparDepth[0] / 2, 0.05);
     EXPECT_NEAR(woodDepthAt(r, r.sparX[0]), r.sparDepth[0] / 2, 0.05) << "the lower half of the rib is left";
   }
-  const Polyline spar = fullDepthSparOutline(d.inner().spars[0], w.inner().frame.spars[0], w.inner().frame.ribs, 0);
+  const Polyline spar = fullDepthSparOutline(d.inner().spars[0], w.inner().frame.spars[0]);
   EXPECT_FALSE(selfCrossing(spar).has_value());
   double whole = 0, slots = 0;
   for (const Rib& r : w.inner().frame.ribs) slots += r.thickness * r.sparDepth[0] / 2;

@@ -4,6 +4,7 @@
 #include "core/bench/recording.h"
 #include "core/design/design_file.h"
 #include "core/design/limits_check.h"
+#include "core/design/panel_rules.h"
 #include "core/design/record_keys.h"
 #include "core/design/same_wood.h"
 #include "core/work/as_read.h"
@@ -69,7 +70,9 @@ TEST(SameWood, CuttingThePanelInsideLeavesTheOuterOnesRecords) {
   EXPECT_FALSE(tickOf(cut.records.parts, pieceKey({0, 1}, "rib.7"), Hand::right));
   EXPECT_EQ(cut.balance.weighed[0].piece, pieceKey({0, 1}, "rib.8"));
   EXPECT_EQ(cut.bench.own[0].after, d.bench.own[0].after);
-  const Design back = undone(cut, d);
+  Design back = undone(cut, d);
+  EXPECT_GT(back.records.numbersGiven, d.records.numbersGiven); // the undo gives no number back
+  back.records.numbersGiven = d.records.numbersGiven;
   EXPECT_EQ(back.records, d.records);
 }
 
@@ -153,7 +156,7 @@ TEST(SameWood, FilesFromBeforeKeepTheirRecords) {
   EXPECT_TRUE(has("1.2.right.ribsOn") && has("2.1.left.edges") && has("own.1"));
   EXPECT_TRUE(withoutPlace(w).empty());
   EXPECT_EQ(placeRead(w, d.records.readings[0]), "R12, panel 2");
-  EXPECT_EQ(placeRead(w, d.records.readings[1]), "Tailplane, the half");
+  EXPECT_EQ(placeRead(w, d.records.readings[1]), "Tailplane, half wing");
   EXPECT_NE(recordOf(d.records.steps, "1.2.right.ribsOn"), nullptr);
   EXPECT_EQ(balanceOf(w).weighed, 1);
 }
@@ -165,11 +168,28 @@ TEST(SameWood, NumbersThatStandTwiceAreMadeOwn) {
   ASSERT_TRUE(read.ok());
   ASSERT_EQ(read.value().notes.size(), 1u);
   EXPECT_NE(read.value().design.wings[0].panels[1].number, 0);
-  // No fresh number is one that something recorded names.
-  d.records.steps.push_back({stepPrefix({0, 1}, Hand::left) + "off", {}, "2026-12-01 10:00", 0, false, {}});
-  d.records.looked.push_back({holdKey({0, 2}, "glue")});
-  d.bench.needs.push_back({stepPrefix({0, 3}, std::nullopt) + "off", "balance"});
-  EXPECT_EQ(freshPanelNumber(d, 0), 4);
+}
+
+TEST(SameWood, NoNumberIsGivenTwice) {
+  const Design two = woodenWing();
+  const Design one = edited(two, withPanelTakenOut(two, {0, 1}));
+  Design other = edited(one, withPanelAdded(one, 0));
+  EXPECT_NE(other.wings[0].panels[1].number, two.wings[0].panels[1].number);
+  // What is recorded of that one is not of the one that comes back, however often it goes.
+  other.records.steps.push_back(
+      {stepPrefix({0, other.wings[0].panels[1].number}, Hand::right) + "webs", {}, "2026-12-01 10:00", 0, false, {}});
+  const Design back = undone(undone(other, one), two);
+  EXPECT_EQ(doneOn(back, 1), 0);
+  const int given = back.records.numbersGiven;
+  const Design cut = edited(back, withPanelSplit(back, {0, 1}, 100));
+  EXPECT_EQ(cut.wings[0].panels[1].number, given);
+  EXPECT_EQ(cut.wings[0].panels[2].number, given + 1);
+  // A file that gave the last number of all: the first that is nobody's.
+  Design last = two;
+  last.wings[0].panels[1].number = mostNumber;
+  EXPECT_EQ(freshNumber(last), 1);
+  last.records.numbersGiven = mostNumber;
+  EXPECT_EQ(freshNumber(last), 1);
 }
 
 /// All that was ever recorded, each with a word of its own and the chord of the wood that it is of.

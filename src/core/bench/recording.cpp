@@ -93,6 +93,7 @@ const PartTick* tickOf(std::span<const PartTick> ticks, const std::string& key, 
 
 Records together(const Records& older, const Records& newer) {
   Records out = newer;
+  out.numbersGiven = std::max(older.numbersGiven, newer.numbersGiven);
   const auto add = [](auto& to, const auto& from, auto same) {
     for (const auto& one : from)
       if (std::none_of(to.begin(), to.end(), [&](const auto& there) { return same(one, there); })) to.push_back(one);

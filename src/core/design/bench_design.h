@@ -135,6 +135,7 @@ struct LogEntry {
 inline constexpr int mostLogEntries = 20000;
 
 struct Records {
+  int numbersGiven = 0; ///< to wings and panels: none below it is given again, whatever was undone since
   std::vector<Looked> looked;
   std::vector<StepRecord> steps;
   std::vector<BenchReading> readings;

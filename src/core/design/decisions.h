@@ -61,11 +61,4 @@ Result<Design> decide(const Design& design, std::string_view path, std::string_v
 /// The same with a number in the decision's own unit (see Decision::value), held within its limits: for dragging.
 Result<Design> decideValue(const Design& design, std::string_view path, double value);
 
-/// The dihedral all ways, whichever was decided. Γ in degrees; the rise over the panel's true span.
-double dihedralDeg(const Dihedral& dihedral, double span);
-double riseOf(const Dihedral& dihedral, double span);
-
-/// The rib stations of the rule, from root to tip, ends included, halved bays counted in.
-std::vector<double> ribStations(const Ribs& ribs, double span);
-
 } // namespace eup

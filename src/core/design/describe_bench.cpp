@@ -36,6 +36,7 @@ void describeBench(BenchPlan& b, Visitor& v) {
 
 void describeRecords(Records& r, Visitor& v) {
   v.hidden("records", [&] {
+    v.lasting("numbersGiven", r.numbersGiven);
     v.list("looked", Topic::none, r.looked, mostLooked, [&](auto& l, std::size_t) { v.freeText("key", l.key); });
     v.list("steps", Topic::none, r.steps, mostStepRecords, [&](auto& s, std::size_t) {
       v.freeText("key", s.key);

@@ -132,7 +132,7 @@ void describeFrame(PanelDesign& p, Visitor& v) {
     const bool slotted = p.ribs.crossing ||
                          std::ranges::any_of(p.join.braces, [](const Bracing& b) { return b.slots; }) ||
                          std::ranges::any_of(p.spars, [](const Spar& s) { return s.kind == SparKind::fullDepth; });
-    v.choice("slotCut", "Sides of slots", r.slotCut, std::span(slotCutChoices), slotted);
+    v.choice("slotCut", "Slot sides", r.slotCut, std::span(slotCutChoices), slotted);
     v.length("rim", "Least wood", r.rim, Limits{0.2, 20});
   });
   v.group("sticks", Topic::sticks, [&] {

@@ -435,6 +435,12 @@ void migrateJoinWires(Json& json) {
 /// Since version 20 wings and panels keep a number for good; what was recorded was told by their places till then. And
 /// slots are cut square to the rib unless they are filed.
 void migrateNumbers(Json& json) {
+  if (json.contains("records") && json["records"].is_object()) {
+    bool recorded = false; // perhaps of a panel that was taken out: its place is nobody's number
+    for (const char* list : {"looked", "steps", "readings", "parts"})
+      recorded = recorded || (json["records"].contains(list) && !json["records"][list].empty());
+    json["records"]["numbersGiven"] = recorded ? mostPanels : 0;
+  }
   if (!json.contains("wings") || !json["wings"].is_array()) return;
   int wing = 0;
   for (Json& w : json["wings"]) {

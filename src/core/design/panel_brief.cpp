@@ -1,5 +1,5 @@
 #include "core/design/panel_brief.h"
-#include "core/design/decisions.h"
+#include "core/design/panel_rules.h"
 #include <algorithm>
 #include <charconv>
 #include <fmt/format.h>

@@ -152,7 +152,7 @@ Changed withReadings(const Design& design, const JudgedPlan& judged) {
       PanelDesign next = panels.back(); // built like the one inside it
       next.sections.root = next.sections.tip;
       next.panel.continues = true;
-      next.number = freshPanelNumber(d, 0);
+      next.number = freshNumber(d);
       panels.push_back(std::move(next));
       out.notes.push_back(
           fmt::format("Panel {} is new. A plan view does not show its dihedral: decide it under Set joins.", k + 2));

@@ -7,10 +7,6 @@ std::string stepPrefix(PanelNumber of, std::optional<Hand> hand) {
   return fmt::format("{}.{}.{}.", of.wing + 1, of.panel + 1, hand ? name(*hand) : "one");
 }
 
-std::string wingStepPrefix(int wingNumber) {
-  return fmt::format("{}.", wingNumber + 1);
-}
-
 std::string ownStepKey(int number) {
   return fmt::format("own.{}", number);
 }

@@ -9,8 +9,6 @@ namespace eup {
 
 /// What the keys of a panel's steps begin with: "1.2.right."; "1.1.one." where there is one hand alone.
 std::string stepPrefix(PanelNumber panel, std::optional<Hand> hand);
-/// What the keys of a wing's steps begin with, those of its panels too: "1.".
-std::string wingStepPrefix(int wingNumber);
 /// Of an own step, by the number that it keeps: "own.3".
 std::string ownStepKey(int number);
 /// The same step of the other hand: "1.2.left.off" for "1.2.right.off"; as it is where a key names no hand.

@@ -1,6 +1,6 @@
 #include "core/design/rib_place.h"
-#include "core/design/decisions.h"
 #include "core/design/panel_brief.h"
+#include "core/design/panel_rules.h"
 #include <algorithm>
 #include <charconv>
 #include <fmt/format.h>

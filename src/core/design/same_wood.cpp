@@ -1,12 +1,11 @@
 #include "core/design/same_wood.h"
-#include "core/design/decisions.h"
+#include "core/design/panel_rules.h"
 #include "core/design/record_keys.h"
 #include <algorithm>
 #include <array>
 #include <charconv>
 #include <cmath>
 #include <fmt/format.h>
-#include <functional>
 #include <map>
 #include <numeric>
 #include <optional>
@@ -40,11 +39,14 @@ std::vector<Lies> liesOf(const Wing& wing) {
 struct Moved {
   std::vector<Lies> from, to;
 
+  /// The same panel, whose ribs are perhaps counted on from another number.
+  bool same() const { return from.size() == 1 && to.size() == 1 && from.front().number == to.front().number; }
+
   /// A rib where it stands now. At a join it is the inner panel's outer end, or, where what hangs on it lies outside
   /// it, the outer panel's root.
   std::optional<std::pair<PanelNumber, int>> rib(const Lies& panel, int number, bool outside) const {
     const int index = number - panel.firstRib;
-    if (to.size() == 1 && to.front().number == panel.number) // it keeps its place in its panel, there or not
+    if (same()) // it keeps its place in its panel, there or not
       return std::pair(panel.number, std::max(to.front().firstRib + index, 1));
     if (index < 0 || index >= static_cast<int>(panel.ribs.size())) return std::nullopt;
     constexpr double same = 0.5; // mm
@@ -139,7 +141,6 @@ bool ofOnePlace(const std::string& part) {
 /// Where a piece of a panel lies now: one place for what stands at a rib or in a bay, else all that its wood is told
 /// by.
 std::vector<std::string> pieceNow(const Moved& moved, const Lies& panel, const std::string& part) {
-  const bool same = moved.to.size() == 1 && moved.to.front().number == panel.number;
   for (const char* word : {"rib.", "capStrip.", "stick."})
     if (part.starts_with(word)) {
       const auto key = numbered(part, 1);
@@ -149,7 +150,7 @@ std::vector<std::string> pieceNow(const Moved& moved, const Lies& panel, const s
       if (!now) return {};
       return {pieceKey(now->first, key->word + std::to_string(now->second) + key->rest)};
     }
-  if (same) return {pieceKey(panel.number, part)};
+  if (moved.same()) return {pieceKey(panel.number, part)};
   for (const auto& [word, dots] :
        {std::pair("web.", 2), std::pair("rescue.", 2), std::pair("diagonal.", 1), std::pair("between.", 1)})
     if (part.starts_with(word))
@@ -228,16 +229,15 @@ void moveSteps(Records& r, const Moved& moved) {
 
 void moveTicks(Records& r, const Moved& moved) {
   const std::vector<PartTick> all = r.parts;
-  const bool same = moved.to.size() == 1 && moved.to.front().number == moved.from.front().number;
   std::map<std::pair<std::string, Hand>, std::vector<PartTick>> now;
   for (const Lies& l : moved.from)
     for (const PartTick& tick : all)
       if (const auto part = behind(tick.key, pieceKey(l.number, ""))) {
         std::vector<std::string> pieces = pieceNow(moved, l, *part);
-        if (same && pieces.empty()) pieces = {tick.key}; // of no piece that is known: it stays
+        if (moved.same() && pieces.empty()) pieces = {tick.key}; // of no piece that is known: it stays
         for (const std::string& key : pieces) now[{key, tick.hand}].push_back(tick);
       }
-  if (same) // numbers of ribs go on: none is left behind under what is another rib's now
+  if (moved.same()) // numbers of ribs go on: none is left behind under what is another rib's now
     std::erase_if(r.parts,
                   [&](const PartTick& t) { return t.key.starts_with(pieceKey(moved.from.front().number, "")); });
   for (const auto& [place, ticks] : now) {
@@ -255,7 +255,6 @@ void moveTicks(Records& r, const Moved& moved) {
 }
 
 void moveLooks(Records& r, const Moved& moved) {
-  if (moved.to.size() == 1 && moved.to.front().number == moved.from.front().number) return;
   const std::vector<Looked> all = r.looked;
   for (const Looked& one : all)
     for (const Lies& l : moved.from)
@@ -285,66 +284,39 @@ std::string stepNow(const std::vector<Moved>& all, const std::string& key) {
   return key;
 }
 
-/// What names a panel or a wing: its beginning.
-bool named(const Records& r, const BenchPlan& plan, const Balance& balance,
-           const std::vector<std::string>& beginnings) {
-  const auto is = [&](const std::string& key) {
-    return std::any_of(beginnings.begin(), beginnings.end(), [&](const std::string& b) { return key.starts_with(b); });
-  };
-  const auto any = [&](const auto& list, auto of) {
-    return std::any_of(list.begin(), list.end(), [&](const auto& one) { return is(of(one)); });
-  };
-  return any(r.steps, [](const StepRecord& s) { return s.key; }) ||
-         any(r.parts, [](const PartTick& t) { return t.key; }) ||
-         any(r.looked, [](const Looked& l) { return l.key; }) || any(r.log, [](const LogEntry& l) { return l.step; }) ||
-         any(balance.weighed, [](const Weighed& w) { return w.piece; }) ||
-         any(plan.own, [](const OwnStep& s) { return s.after; }) ||
-         any(plan.own, [](const OwnStep& s) { return s.before; }) ||
-         any(plan.needs, [](const OwnNeed& n) { return n.step; }) ||
-         any(plan.needs, [](const OwnNeed& n) { return n.needs; }) ||
-         any(plan.leftOut, [](const LeftOutStep& s) { return s.key; });
+/// Beyond every number of the wings and panels.
+int beyond(const Design& d) {
+  int out = 0;
+  for (const Wing& wing : d.wings) {
+    out = std::max(out, wing.number + 1);
+    for (const PanelDesign& p : wing.panels) out = std::max(out, p.number + 1);
+  }
+  return out;
 }
 
-/// Beyond all that are there: one in between was perhaps given up by an edit that an undo brings back.
-template <class List> int firstFree(const List& there, const std::function<bool(int)>& taken) {
-  int number = 0;
-  for (const auto& one : there)
-    if (one.number < mostNumber) number = std::max(number, one.number + 1);
-  if (number >= mostNumber) number = 0; // none beyond: the first that is free
-  while (number < mostNumber && taken(number)) ++number;
-  return number;
+std::vector<PanelNumber> numbersOf(const Design& d) {
+  std::vector<PanelNumber> out;
+  for (const Wing& wing : d.wings)
+    for (const PanelDesign& p : wing.panels) out.push_back({wing.number, p.number});
+  return out;
 }
 
 bool hasPanel(const Design& d, PanelNumber of) {
-  return std::any_of(d.wings.begin(), d.wings.end(), [&](const Wing& w) {
-    return w.number == of.wing &&
-           std::any_of(w.panels.begin(), w.panels.end(), [&](const PanelDesign& p) { return p.number == of.panel; });
-  });
+  const std::vector<PanelNumber> all = numbersOf(d);
+  return std::find(all.begin(), all.end(), of) != all.end();
 }
 
 } // namespace
 
-int freshWingNumber(const Design& d) {
-  return firstFree(d.wings, [&](int n) {
-    return std::any_of(d.wings.begin(), d.wings.end(), [&](const Wing& w) { return w.number == n; }) ||
-           std::any_of(d.records.readings.begin(), d.records.readings.end(),
-                       [&](const BenchReading& r) { return r.wing == n; }) ||
-           named(d.records, d.bench, d.balance,
-                 {wingStepPrefix(n), fmt::format("wings.{}.", n), fmt::format("{}.", n)});
-  });
-}
-
-int freshPanelNumber(const Design& d, int wing) {
-  const Wing& of = d.wings.at(static_cast<std::size_t>(wing));
-  return firstFree(of.panels, [&](int n) {
-    const PanelNumber panel{of.number, n};
-    std::vector<std::string> beginnings{pieceKey(panel, ""), holdKey(panel, "")};
-    for (const auto& hand : anyHand) beginnings.push_back(stepPrefix(panel, hand));
-    return std::any_of(of.panels.begin(), of.panels.end(), [&](const PanelDesign& p) { return p.number == n; }) ||
-           std::any_of(d.records.readings.begin(), d.records.readings.end(),
-                       [&](const BenchReading& r) { return r.of() == panel; }) ||
-           named(d.records, d.bench, d.balance, beginnings);
-  });
+int freshNumber(const Design& d) {
+  const int next = std::max(d.records.numbersGiven, beyond(d));
+  if (next <= mostNumber) return next;
+  int free = 0; // a file gave the last one: the first that is nobody's
+  const auto taken = [&](const auto& one) { return one.number == free; };
+  while (std::ranges::any_of(d.wings, taken) ||
+         std::ranges::any_of(d.wings, [&](const Wing& w) { return std::ranges::any_of(w.panels, taken); }))
+    ++free;
+  return free;
 }
 
 std::vector<std::string> makeNumbersOwn(Design& d) {
@@ -353,17 +325,18 @@ std::vector<std::string> makeNumbersOwn(Design& d) {
     Wing& wing = d.wings[w];
     if (std::any_of(d.wings.begin(), d.wings.begin() + static_cast<std::ptrdiff_t>(w),
                     [&](const Wing& other) { return other.number == wing.number; }))
-      out.push_back(fmt::format("/wings/{}", w)), wing.number = freshWingNumber(d);
+      out.push_back(fmt::format("/wings/{}", w)), wing.number = freshNumber(d);
     for (std::size_t k = 0; k < wing.panels.size(); ++k)
       if (std::any_of(wing.panels.begin(), wing.panels.begin() + static_cast<std::ptrdiff_t>(k),
                       [&](const PanelDesign& other) { return other.number == wing.panels[k].number; }))
-        out.push_back(fmt::format("/wings/{}/panels/{}", w, k)),
-            wing.panels[k].number = freshPanelNumber(d, static_cast<int>(w));
+        out.push_back(fmt::format("/wings/{}/panels/{}", w, k)), wing.panels[k].number = freshNumber(d);
   }
   return out;
 }
 
 Records recordsOfSameWood(Records r, const Design& before, const Design& after) {
+  if (numbersOf(before) != numbersOf(after))
+    r.numbersGiven = std::min(std::max({r.numbersGiven, beyond(before), beyond(after)}), mostNumber);
   const std::vector<Moved> all = movedBetween(before, after);
   if (all.empty()) return r;
   for (BenchReading& reading : r.readings)
@@ -375,8 +348,7 @@ Records recordsOfSameWood(Records r, const Design& before, const Design& after) 
       }
   for (const Moved& moved : all) {
     moveTicks(r, moved);
-    if (moved.from.size() == 1 && moved.to.size() == 1 && moved.from.front().number == moved.to.front().number)
-      continue;
+    if (moved.same()) continue;
     moveSteps(r, moved);
     moveLooks(r, moved);
   }

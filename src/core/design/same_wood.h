@@ -7,10 +7,8 @@
 
 namespace eup {
 
-/// A number that no wing has, and nothing recorded names.
-int freshWingNumber(const Design& design);
-/// Likewise of a panel in a wing (its place, counted from 0).
-int freshPanelNumber(const Design& design, int wing);
+/// For a new wing or panel: no other has it, or had it before something was undone.
+int freshNumber(const Design& design);
 /// Numbers that another wing, or another panel of its wing, has already are made fresh. Gives back where: "/wings/1".
 std::vector<std::string> makeNumbersOwn(Design& design);
 

@@ -1,6 +1,6 @@
 #include "core/design/validate.h"
-#include "core/design/decisions.h"
 #include "core/design/panel_brief.h"
+#include "core/design/panel_rules.h"
 #include <cmath>
 #include <fmt/format.h>
 

@@ -10,11 +10,7 @@ namespace {
 PanelDesign startingPanel(WingKind kind, const PanelDesign& main) {
   PanelDesign p;
   const bool fin = kind == WingKind::fin, wing = kind == WingKind::second;
-  if (wing) {
-    p = main;
-    p.number = 0;
-    return p;
-  }
+  if (wing) return main;
   p.sections.root = p.sections.tip = nacaSection("0009");
   p.panel.span = std::max(main.panel.span * (fin ? 0.25 : 0.35), 40.0); // a panel has limits of its own
   p.panel.rootChord = std::max(main.panel.rootChord * (fin ? 0.6 : 0.5), 10.0);
@@ -44,6 +40,7 @@ Result<Design> withWingAdded(const Design& design, WingKind kind) {
   Wing wing;
   wing.kind = kind;
   wing.panels = {startingPanel(kind, design.inner())};
+  wing.panels.front().number = 0;
   switch (kind) {
   case WingKind::main:
   case WingKind::second:
@@ -59,7 +56,7 @@ Result<Design> withWingAdded(const Design& design, WingKind kind) {
     wing.name = "Fin", wing.carries = 0.1, wing.aft = 3 * chord;
     break;
   }
-  wing.number = freshWingNumber(design);
+  wing.number = freshNumber(design);
   d.wings.push_back(std::move(wing));
   return d;
 }

@@ -6,6 +6,7 @@
 #include "core/geometry/region.h"
 #include "core/joins/setting_up.h"
 #include "core/measure/figure.h"
+#include "core/parts/part_words.h"
 #include "core/parts/spar_sheets.h"
 #include <algorithm>
 #include <fmt/format.h>
@@ -46,29 +47,46 @@ std::optional<Room> roomFor(const std::string& words, const Region& wood, const 
   return std::nullopt;
 }
 
-/// What the sides of a rib's slots are filed to.
-std::string filedWords(const Rib& rib, LengthUnit unit) {
-  constexpr double seen = 0.002; // rad
-  for (const Slot& s : rib.slots)
-    if (std::abs(s.bevel) > seen)
-      return fmt::format("   slot filed {}, outer face {}", told(std::abs(s.bevel), Quantity::angle, unit),
-                         s.bevel > 0 ? "aft" : "forward");
-  for (const Lap& l : rib.laps)
-    if (l.bevel > seen) return fmt::format("   laps filed {}", told(l.bevel, Quantity::angle, unit));
-  return {};
+/// What slots are filed to, each bevel once: "   slots filed 16.50°, outer face aft".
+std::string slotsFiled(const std::vector<double>& bevels, LengthUnit unit, bool inSheet = false) {
+  std::vector<std::string> words;
+  for (const double bevel : bevels)
+    if (std::string one = filedWords(bevel, unit, inSheet);
+        !one.empty() && std::find(words.begin(), words.end(), one) == words.end())
+      words.push_back(std::move(one));
+  return words.empty() ? std::string() : fmt::format("   slots {}", fmt::join(words, "; "));
+}
+
+/// Of a rib's own slots: for sheet spars, for braces, half-laps.
+std::string slotsFiled(const Rib& rib, LengthUnit unit) {
+  std::vector<double> bevels;
+  for (const Slot& s : rib.slots) bevels.push_back(s.bevel);
+  for (const Lap& l : rib.laps) bevels.push_back(l.bevel);
+  for (const PassHole& h : rib.passHoles) bevels.push_back(h.bevel);
+  return slotsFiled(bevels, unit);
+}
+
+/// Of a sheet spar's slots.
+std::string slotsFiled(const DrawnPanel& w, const SparLine& line) {
+  std::vector<double> bevels;
+  for (const std::vector<Rib>* ribs : {&w.frame.ribs, &w.frame.riblets})
+    for (const Rib& rib : *ribs)
+      for (const Slot& s : rib.slots)
+        if (s.spar == line.index) bevels.push_back(s.bevel);
+  return slotsFiled(bevels, w.design.unit, true);
 }
 
 Drawing sparDrawing(const DrawnPanel& w, const SparLine& line, Hand hand) {
   const Spar& spar = w.design.spars[static_cast<std::size_t>(line.index)];
   Drawing d;
-  d.loop(Layer::cut, fullDepthSparOutline(spar, line, passedBySheet(w.frame.ribs, w.frame.riblets),
-                                          w.design.ribs.notchFit, w.design.ribs.slotCut));
+  d.loop(Layer::cut, fullDepthSparOutline(spar, line));
   const Box box = d.bounds();
   grainArrow(d, box.centre(), std::min(40.0, box.width() / 4));
   if (hand == Hand::left) d = mirrored(std::move(d));
   d.write({d.bounds().low.x(), box.low.y() - 5},
-          fmt::format("{} {}  sheet {}  root at the {}", spar.name, nameLarge(hand),
-                      told(spar.sheet, Quantity::length, w.design.unit), hand == Hand::right ? "left" : "right"));
+          fmt::format("{} {}  sheet {}{}  root at the {}", spar.name, nameLarge(hand),
+                      told(spar.sheet, Quantity::length, w.design.unit), slotsFiled(w, line),
+                      hand == Hand::right ? "left" : "right"));
   return d;
 }
 
@@ -161,7 +179,7 @@ Drawing ribDrawing(const DrawnPanel& w, const Rib& rib, Hand hand) {
                                        (rib.lean > 0 ? " outwards" : " inwards")
                                  : "") +
                   (cutBack > worthALine ? "   nose bevelled " + told(bevel, Quantity::angle, w.design.unit) : "") +
-                  filedWords(rib, w.design.unit) +
+                  slotsFiled(rib, w.design.unit) +
                   (rib.turn != 0 ? "   tail " + told(std::abs(rib.turn), Quantity::angle, w.design.unit) +
                                        (rib.turn > 0 ? " outwards" : " inwards")
                                  : "")),

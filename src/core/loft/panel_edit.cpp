@@ -1,5 +1,5 @@
 #include "core/loft/panel_edit.h"
-#include "core/design/decisions.h"
+#include "core/design/panel_rules.h"
 #include "core/design/same_wood.h"
 #include "core/loft/core_line.h"
 #include "core/loft/fitting_edit.h"
@@ -264,7 +264,7 @@ Result<Design> withPanelAdded(const Design& design, int wing) {
   if (static_cast<int>(panels.size()) >= mostPanels) return Problem{"", "a wing has at most eight panels"};
   const PanelBrief last = framesOf(design, wing).back();
   PanelDesign next = last; // its own decisions only
-  next.number = freshPanelNumber(design, wing);
+  next.number = freshNumber(design);
   constexpr double moreUp = 5;
   next.panel.continues = true;
   next.panel.span = std::max(shortest, last.panel.span / 2);
@@ -349,10 +349,10 @@ Result<Design> withPanelSplit(const Design& design, PanelId id, double t) {
     if (on == StrutOn::spar && out > t) out -= t, ++panel;
     if (on == StrutOn::rib && rib > ribs) rib -= ribs - 1, ++panel;
   });
-  d.at(id) = std::move(inner); // neither is the panel that was there
-  d.at(id).number = freshPanelNumber(d, id.wing);
+  inner.number = freshNumber(design); // neither is the panel that was there
+  d.at(id) = std::move(inner);
   panels.insert(panels.begin() + id.panel + 1, std::move(outer));
-  panels[static_cast<std::size_t>(id.panel) + 1].number = freshPanelNumber(d, id.wing);
+  panels[static_cast<std::size_t>(id.panel) + 1].number = freshNumber(d);
   return d;
 }
 
@@ -413,7 +413,7 @@ Result<Design> withPanelsMerged(const Design& design, PanelId id) {
   one.ribs.tipThickness = out.ribs.tipThickness;
   if (inside > 2) one.ribs.thickness = in.ribs.thickness;
   if (one.join.dihedral.by != DihedralBy::angle) one.join.dihedral.value *= one.panel.span / in.panel.span;
-  one.number = freshPanelNumber(design, id.wing);
+  one.number = freshNumber(design);
   panels.erase(panels.begin() + id.panel + 1);
   eachStrutEnd(d, id.wing, [&](int& panel, StrutOn, double& along, int& rib) {
     if (panel == id.panel + 2) along += in.panel.span, rib += static_cast<int>(inside) - 1;
@@ -453,7 +453,7 @@ Result<Design> withPanelCopied(const Design& design, PanelId id, int toWing) {
   copy.join = design.at(id).join;
   copy.panel.continues = false;
   copy.tip = panels.back().tip;
-  copy.number = freshPanelNumber(design, toWing);
+  copy.number = freshNumber(design);
   panels.push_back(std::move(copy));
   return d;
 }

@@ -1,5 +1,5 @@
 #include "core/loft/stations.h"
-#include "core/design/decisions.h"
+#include "core/design/panel_rules.h"
 #include <algorithm>
 #include <cmath>
 

@@ -1,6 +1,7 @@
 #include "core/parts/frame.h"
 #include "core/geometry/in_parallel.h"
 #include "core/parts/cut_rib.h"
+#include "core/parts/spar_sheets.h"
 #include <algorithm>
 
 namespace eup {
@@ -83,6 +84,7 @@ Frame cutFrame(const PanelBrief& d, const PanelShape& shape, std::vector<SparLin
   Frame out{std::move(spars), hingeLines(d, shape.loft), {}, {}};
   out.ribs = cutRibs(d, shape.loft, shape.stations, out.spars, passing, out.hinges);
   out.riblets = cutRiblets(d, shape.loft, shape.stations, out.spars, passing, out.hinges);
+  for (SparLine& line : out.spars) line.slots = sheetSlots(d, line, out.ribs, out.riblets);
   return out;
 }
 

@@ -44,8 +44,6 @@ public:
   Point middleAt(const Rib& rib, double x) const;
   /// The greatest depth of the section so far behind the nose, or before the tail.
   double deepest(double x, bool fromTail) const;
-  /// The ribs that a sheet spar is slotted for, from the root outwards.
-  std::vector<Rib> passed() const { return passedBySheet(ribs, riblets); }
   /// Along an edge of the panel from its root to its tip.
   double edgeLength(bool leading) const;
 

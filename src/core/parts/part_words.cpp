@@ -1,4 +1,6 @@
 #include "core/parts/part_words.h"
+#include <cmath>
+#include <fmt/format.h>
 
 namespace eup {
 
@@ -10,6 +12,14 @@ const char* nameOf(Stock::Form form) {
 const char* nameOf(DrawnOn print) {
   constexpr const char* names[] = {"cut list", "ribs", "braces", "skins", "foam", "surfaces"};
   return names[static_cast<std::size_t>(print)];
+}
+
+std::string filedWords(double bevel, LengthUnit unit, bool inSheet) {
+  constexpr double seen = 0.002; // rad
+  if (std::abs(bevel) < seen) return {};
+  const char* face = inSheet ? (bevel > 0 ? "rear face outwards" : "rear face inwards")
+                             : (bevel > 0 ? "outer face aft" : "outer face forward");
+  return fmt::format("filed {}, {}", told(std::abs(bevel), Quantity::angle, unit), face);
 }
 
 const std::string& materialOf(const Part& part, const Tables& tables) {

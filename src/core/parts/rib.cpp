@@ -188,7 +188,7 @@ void cutPassing(const RibMaking& m, const Passing& p, Region& cuts) {
   const double share = p.to > p.from ? (t - p.from) / (p.to - p.from) : 0;
   const double sweep = std::atan2(p.middle.tip.x() - p.middle.root.x(), p.middle.span);
   const double wide = m.rib.turn == 0 ? 1 : std::cos(sweep) * m.stretch(sweep);
-  PassHole hole{p.what, m.rib.frame.toChord(middle), p.width * wide, p.width, 0, 0};
+  PassHole hole{p.what, m.rib.frame.toChord(middle), p.width * wide, p.width, 0, 0, 0};
   if (!p.round) hole.height = p.heightFrom + (p.heightTo - p.heightFrom) * share;
   hole.underTop = heightOf(m.rib.upper, hole.middle.x()) - hole.middle.y();
   hole.overBottom = hole.middle.y() - heightOf(m.rib.lower, hole.middle.x());
@@ -198,7 +198,7 @@ void cutPassing(const RibMaking& m, const Passing& p, Region& cuts) {
     cuts.push_back(inRib(m, circle));
   } else {
     const double off = m.rib.turn + sweep;
-    hole.width += slopeRoom(m, off);
+    hole.width += slopeRoom(m, off), hole.bevel = bevelOf(m, off);
     const Point half(hole.width / 2, hole.height / 2), at = middle + Point(slopeAside(m, off), 0);
     cuts.push_back(inRib(m, rectangle(at - half, at + half)));
   }
@@ -268,12 +268,12 @@ void cutLaps(const RibMaking& m, const Cut& cut, const std::vector<Standing>& ot
     const double t = m.rib.frame.t + along * std::sin(m.rib.turn), x = x0 + along;
     if (along <= 0 || along >= far || t <= 0 || t >= span) continue;
     const double top = surfaceHeightAt(cut, Face::upper, x), bottom = surfaceHeightAt(cut, Face::lower, x);
-    const double off = std::acos(std::min(std::abs(between), 1.0)); // from square
-    const double middle = (top + bottom) / 2,
+    const double off = std::atan(std::cos(other.turn - m.rib.turn) / std::sin(other.turn - m.rib.turn)); // from square
+    const double middle = (top + bottom) / 2, at = x + slopeAside(m, off),
                  half = (thickness / std::abs(between) + slopeRoom(m, off) + m.design.ribs.notchFit) / 2;
-    slots.push_back({x - half, x + half, middle, fromAbove ? top + far : bottom - far});
+    slots.push_back({at - half, at + half, middle, fromAbove ? top + far : bottom - far});
     const Point end = m.rib.frame.toChord({x, middle});
-    m.rib.laps.push_back({end.x(), end.y(), 2 * half, fromAbove, bevelOf(m, off)});
+    m.rib.laps.push_back({end.x(), end.y(), 2 * half, fromAbove, bevelOf(m, off), other.number});
   }
   for (const Polyline& slot : joinedSlots(std::move(slots))) cuts.push_back(inRib(m, slot));
 }

@@ -48,6 +48,7 @@ struct PassHole {
   Passing::What what = Passing::What::joiner;
   Point middle{0, 0}; ///< chord axes
   double width = 0, height = 0;
+  double bevel = 0;      ///< as a slot's
   double underTop = 0;   ///< from the bare upper surface down to its middle, square to the chord line
   double overBottom = 0; ///< and up from the lower one
 };
@@ -58,7 +59,8 @@ struct Lap {
   double middle = 0; ///< over the chord line: where the slot ends
   double width = 0;
   bool fromAbove = true;
-  double bevel = 0; ///< as a slot's, without its sense
+  double bevel = 0; ///< as a slot's
+  int with = 0;     ///< the other's number: of a crossing rib, where this one is none
 };
 
 /// Where a rib is parted for a surface on hinges, or let out for a spoiler's plate.

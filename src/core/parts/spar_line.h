@@ -7,6 +7,11 @@
 
 namespace eup {
 
+/// A slot of a sheet spar, mm of the panel's span.
+struct SheetSlot {
+  double from = 0, to = 0;
+};
+
 /// One spar, straight from the root to the tip. Each cap runs from its face's point of the root's chord fraction to
 /// that of the tip's: where the fraction stays the same it lies on one of the panel's own straight lines. Caps are
 /// upright to the root chord and not twisted, so that their inner faces lie in line through every rib. A spar that
@@ -17,11 +22,12 @@ struct SparLine {
   StraightLine upperSeat, lowerSeat; ///< the caps' outer faces, on the rib under its sheet or cap strips
   StraightLine middle;               ///< half way between the seats
   double planRoot = 0, planTip = 0;  ///< x of the line on the plan (on the chord line), at root and tip
-  double sweep = 0;      ///< rad, aft positive, as drawn on the plan: on the chord line, in the panel's plane
-  double end = 0;        ///< where it ends, mm of the panel's span
-  double stretch = 1;    ///< 1 / cos(sweep): how much wider the spar is in the rib's plane
-  double worstGap = 0;   ///< greatest distance between the straight seat lines and the curved seat
-  double worstGapAt = 0; ///< and at which t
+  double sweep = 0;               ///< rad, aft positive, as drawn on the plan: on the chord line, in the panel's plane
+  double end = 0;                 ///< where it ends, mm of the panel's span
+  double stretch = 1;             ///< 1 / cos(sweep): how much wider the spar is in the rib's plane
+  double worstGap = 0;            ///< greatest distance between the straight seat lines and the curved seat
+  double worstGapAt = 0;          ///< and at which t
+  std::vector<SheetSlot> slots{}; ///< of a sheet spar, from the root outwards, once its ribs are cut
   bool reaches(double t) const { return t <= end + 1e-6; }
   /// How far along the spar's own run that is.
   double share(double t) const { return end > 0 ? t / end : 0; }

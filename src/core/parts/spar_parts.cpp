@@ -24,7 +24,7 @@ void addSheetSpar(PartMaker& m, const Spar& s, const SparLine& line) {
   if (m.out.size() == before) return;
   // As it is cut: less its slots for the ribs.
   Part& whole = m.out.back();
-  whole.area = std::abs(signedArea(fullDepthSparOutline(s, line, m.passed(), m.d.ribs.notchFit, m.d.ribs.slotCut)));
+  whole.area = std::abs(signedArea(fullDepthSparOutline(s, line)));
   const double left = whole.area * s.sheet * m.heavy(s.sheetMaterial) / whole.grams;
   whole.grams *= left;
   for (Part::Run& run : whole.runs) run.atFrom *= left, run.atTo *= left;

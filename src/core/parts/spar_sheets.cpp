@@ -5,16 +5,25 @@
 
 namespace eup {
 
-std::vector<Rib> passedBySheet(const std::vector<Rib>& ribs, const std::vector<Rib>& riblets) {
-  std::vector<Rib> passed = ribs;
-  for (const Rib& rib : riblets)
-    if (rib.kind == RibKind::crossing) passed.push_back(rib);
-  std::sort(passed.begin(), passed.end(), [](const Rib& a, const Rib& b) { return a.t() < b.t(); });
-  return passed;
+std::vector<SheetSlot> sheetSlots(const PanelDesign& d, const SparLine& line, const std::vector<Rib>& ribs,
+                                  const std::vector<Rib>& riblets) {
+  const Spar& spar = d.spars[static_cast<std::size_t>(line.index)];
+  std::vector<SheetSlot> out;
+  if (spar.kind != SparKind::fullDepth) return out;
+  for (const std::vector<Rib>* all : {&ribs, &riblets})
+    for (const Rib& rib : *all) {
+      if ((all == &riblets && rib.kind != RibKind::crossing) || !line.reaches(rib.t())) continue;
+      const auto [in, away] = rib.body();
+      const double angle = rib.turn + line.sweep, square = std::cos(line.sweep) / std::cos(angle), // along the span
+          slope = d.ribs.slotCut == SlotCut::filed ? 0 : spar.sheet * std::abs(std::tan(angle)) / line.stretch,
+                   room = (d.ribs.notchFit + slope) / 2;
+      out.push_back({std::max(rib.t() + in * square - room, 0.0), std::min(rib.t() + away * square + room, line.end)});
+    }
+  std::sort(out.begin(), out.end(), [](const SheetSlot& a, const SheetSlot& b) { return a.from < b.from; });
+  return out;
 }
 
-Polyline fullDepthSparOutline(const Spar& spar, const SparLine& line, const std::vector<Rib>& ribs, double fit,
-                              SlotCut cut) {
+Polyline fullDepthSparOutline(const Spar& spar, const SparLine& line) {
   const double along = line.stretch;
   const bool slotBelow = spar.ribSlot == SlotFrom::above; // the rib keeps the other half
   Polyline edge, other;
@@ -27,17 +36,11 @@ Polyline fullDepthSparOutline(const Spar& spar, const SparLine& line, const std:
     return Point(t * along, l.at(t).y() + in);
   };
   edge.push_back(put(slotted, 0));
-  for (const Rib& rib : ribs) {
-    if (!line.reaches(rib.t())) continue;
-    const auto [in, out] = rib.body();
-    const double square = std::cos(line.sweep) / std::cos(rib.turn + line.sweep); // the rib's width along the span
-    const double slope = cut == SlotCut::filed ? 0 : spar.sheet * std::abs(std::tan(rib.turn + line.sweep));
-    const double room = fit / 2 + slope / (2 * along);
-    const double a = std::max(rib.t() + in * square - room, 0.0), b = std::min(rib.t() + out * square + room, line.end);
-    edge.push_back(put(slotted, a));
-    edge.push_back(put(line.middle, a));
-    edge.push_back(put(line.middle, b));
-    edge.push_back(put(slotted, b));
+  for (const SheetSlot& slot : line.slots) {
+    edge.push_back(put(slotted, slot.from));
+    edge.push_back(put(line.middle, slot.from));
+    edge.push_back(put(line.middle, slot.to));
+    edge.push_back(put(slotted, slot.to));
   }
   edge.push_back(put(slotted, line.end));
   other = {put(plain, line.end), put(plain, 0)};

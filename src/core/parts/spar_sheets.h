@@ -5,13 +5,13 @@
 
 namespace eup {
 
-/// The ribs that a full-depth spar is slotted for, from the root outwards: all but those that end before it.
-std::vector<Rib> passedBySheet(const std::vector<Rib>& ribs, const std::vector<Rib>& riblets);
+/// The slots of a full-depth sheet spar for the ribs that run through it, all but riblets that end before it. Those
+/// that are cut square are as much wider as a rib's slope takes over the sheet's thickness.
+std::vector<SheetSlot> sheetSlots(const PanelDesign& design, const SparLine& line, const std::vector<Rib>& ribs,
+                                  const std::vector<Rib>& riblets);
 
-/// A full-depth sheet spar with its slots, flat: s along its own length from the root, z up. Slots that are cut square
-/// are as much wider as a rib's slope takes over the sheet's thickness; those that are filed are not.
-Polyline fullDepthSparOutline(const Spar& spar, const SparLine& line, const std::vector<Rib>& ribs, double fit,
-                              SlotCut cut = SlotCut::square);
+/// A full-depth sheet spar with its slots, flat: s along its own length from the root, z up.
+Polyline fullDepthSparOutline(const Spar& spar, const SparLine& line);
 
 /// A web that runs through, flat: s along its own length from the root, z up; between the caps' inner faces. Empty
 /// without one.

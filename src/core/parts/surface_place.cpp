@@ -1,5 +1,5 @@
 #include "core/parts/surface_place.h"
-#include "core/design/decisions.h"
+#include "core/design/panel_rules.h"
 #include "core/parts/rib.h"
 #include <algorithm>
 

@@ -493,12 +493,4 @@ JudgedPlan judge(const Plan& plan, LengthUnit unit) {
   return Judge(plan, unit).all();
 }
 
-Plan withVerdict(const Plan& plan, const std::string& key, bool take) {
-  Plan out = plan;
-  for (Verdict& v : out.verdicts)
-    if (v.key == key) return v.take = take, out;
-  out.verdicts.push_back({key, take});
-  return out;
-}
-
 } // namespace eup

@@ -97,9 +97,6 @@ struct JudgedPlan {
 /// Bays are made even to whole millimetres and halves, or to sixteenths of an inch.
 JudgedPlan judge(const Plan& plan, LengthUnit unit);
 
-/// The plan with a judgement taken or left.
-Plan withVerdict(const Plan& plan, const std::string& key, bool take);
-
 /// Points that one traces through for the hand that is not drawn: spar ends, tip, end ribs. t and x as `AtRib`.
 struct ReferencePoint {
   std::string name;

@@ -67,4 +67,12 @@ std::string nameOf(const Reading& r) {
   return {};
 }
 
+Plan withVerdict(const Plan& plan, const std::string& key, bool take) {
+  Plan out = plan;
+  for (Verdict& v : out.verdicts)
+    if (v.key == key) return v.take = take, out;
+  out.verdicts.push_back({key, take});
+  return out;
+}
+
 } // namespace eup

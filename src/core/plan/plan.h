@@ -119,4 +119,7 @@ PointCount pointsOf(ReadingKind kind);
 /// "LE R5", "spar 1", or its own name.
 std::string nameOf(const Reading& reading);
 
+/// The plan with a judgement taken or left.
+Plan withVerdict(const Plan& plan, const std::string& key, bool take);
+
 } // namespace eup

@@ -202,11 +202,13 @@ std::vector<SparBay> bayChecks(const PanelBrief& d, const PanelLoft& loft, const
       if (!only || *only == line.index) out.push_back({line.index, static_cast<int>(i), from, to, {}});
     for (const double t : placesIn(d, spars, from, to)) {
       std::vector<SparSection> sections;
+      std::vector<double> stiff; // of each over its slots
       double sum = 0;
       for (const SparLine& line : spars) {
-        sections.push_back(
-            sparSection(d.spars[static_cast<std::size_t>(line.index)], line, t, d.tables, skinOf(line, skin)));
-        sum += sections.back().bent.stiffness;
+        const Spar& spar = d.spars[static_cast<std::size_t>(line.index)];
+        sections.push_back(sparSection(spar, line, t, d.tables, skinOf(line, skin)));
+        stiff.push_back(bendingStiffness(sections.back(), spar, line, t, d.tables, skinOf(line, skin)));
+        sum += stiff.back();
       }
       std::size_t bay = first;
       bool edges = !only; // bend with the first spar that is there
@@ -214,7 +216,7 @@ std::vector<SparBay> bayChecks(const PanelBrief& d, const PanelLoft& loft, const
         const SparLine& line = spars[k];
         if (only && *only != line.index) continue;
         SparBay& into = out[bay++];
-        const double stiffness = sections[k].bent.stiffness;
+        const double stiffness = stiff[k];
         // In its last bay a spar that stops carries nothing to speak of.
         if (!line.reaches(to) || stiffness <= 0) continue;
         const double share = stiffness / sum;

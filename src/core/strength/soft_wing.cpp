@@ -89,7 +89,8 @@ double twistAxis(const PanelBrief& d, const std::vector<SparLine>& spars, const 
   double weight = 0, sum = 0;
   for (const SparLine& line : spars) {
     if (!line.reaches(at.t)) continue;
-    const double ei = sparSection(d.spars[static_cast<std::size_t>(line.index)], line, at.t, d.tables).bent.stiffness;
+    const Spar& spar = d.spars[static_cast<std::size_t>(line.index)];
+    const double ei = bendingStiffness(sparSection(spar, line, at.t, d.tables), spar, line, at.t, d.tables);
     weight += ei, sum += ei * line.chordX(at) / at.chord;
   }
   constexpr double usual = 0.35;

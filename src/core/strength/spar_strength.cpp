@@ -1,5 +1,4 @@
 #include "core/strength/spar_strength.h"
-#include "core/design/decisions.h"
 #include <algorithm>
 #include <cmath>
 
@@ -93,22 +92,23 @@ SparSection sparSection(const Spar& spar, const SparLine& line, double t, const 
   return sectionOf(spar, line, t, tables, skin, true);
 }
 
-double slottedShare(const PanelBrief& d, double t, double depth) {
-  const std::vector<double> ribs = ribStations(d.ribs, d.panel.span);
-  const auto next = std::upper_bound(ribs.begin() + 1, ribs.end() - 1, t);
-  const double between = (*next - *(next - 1)) / (d.ribs.crossing ? 2 : 1);
-  const double wide = d.ribs.thickness + d.ribs.notchFit + slotReach * depth;
-  return between > 0 ? std::min(wide / between, 1.0) : 1.0;
+double slottedShare(const SparLine& line, double t, double depth) {
+  const std::vector<SheetSlot>& slots = line.slots;
+  if (slots.size() < 2) return slots.empty() ? 0 : 1;
+  const auto middle = [](const SheetSlot& s) { return (s.from + s.to) / 2; };
+  const auto next = std::find_if(slots.begin() + 1, slots.end() - 1, [&](const SheetSlot& s) { return middle(s) > t; });
+  const SheetSlot &a = *(next - 1), &b = *next;
+  const double between = middle(b) - middle(a), wide = (a.to - a.from + b.to - b.from) / 2;
+  return between > 0 ? std::min((wide + slotReach * depth / line.stretch) / between, 1.0) : 1.0;
 }
 
-/// What a spar puts against bending, over a bay and its ribs together.
-static double stiffnessOf(const PanelBrief& d, const SparLine& line, double t, const SheetSkin* skin,
-                          const SparSection& net) {
-  const Spar& spar = d.spars[static_cast<std::size_t>(line.index)];
-  if (spar.kind != SparKind::fullDepth || net.bent.stiffness <= 0) return net.bent.stiffness;
-  const SparSection whole = sectionOf(spar, line, t, d.tables, skin, false);
-  const double slotted = slottedShare(d, t, whole.depth());
-  return 1 / ((1 - slotted) / whole.bent.stiffness + slotted / net.bent.stiffness);
+double bendingStiffness(const SparSection& atSlot, const Spar& spar, const SparLine& line, double t,
+                        const Tables& tables, const SheetSkin* skin) {
+  const double net = atSlot.bent.stiffness;
+  if (spar.kind != SparKind::fullDepth || net <= 0) return net;
+  const SparSection whole = sectionOf(spar, line, t, tables, skin, false);
+  const double slotted = slottedShare(line, t, whole.depth());
+  return 1 / ((1 - slotted) / whole.bent.stiffness + slotted / net);
 }
 
 double webShearFlow(double shear, double moment, double depth, double depthChange) {
@@ -171,7 +171,8 @@ Strength strengthOf(const PanelBrief& d, const std::vector<SparLine>& lines, con
     s.root = sparSection(d.spars[static_cast<std::size_t>(line.index)], line, 0, d.tables, skinOf(line, skin));
     s.worstReserve = 1e9;
     s.along.resize(bays + 1);
-    out.rootStiffness += stiffnessOf(d, line, 0, skinOf(line, skin), s.root);
+    out.rootStiffness +=
+        bendingStiffness(s.root, d.spars[static_cast<std::size_t>(line.index)], line, 0, d.tables, skinOf(line, skin));
     out.spars.push_back(s);
   }
   const double step = d.panel.span / bays;
@@ -186,7 +187,8 @@ Strength strengthOf(const PanelBrief& d, const std::vector<SparLine>& lines, con
     for (std::size_t i = 0; i < lines.size(); ++i) {
       sections[i] =
           sparSection(d.spars[static_cast<std::size_t>(lines[i].index)], lines[i], t, d.tables, skinOf(lines[i], skin));
-      stiff[i] = stiffnessOf(d, lines[i], t, skinOf(lines[i], skin), sections[i]);
+      stiff[i] = bendingStiffness(sections[i], d.spars[static_cast<std::size_t>(lines[i].index)], lines[i], t, d.tables,
+                                  skinOf(lines[i], skin));
       place.stiffness += stiff[i];
     }
     for (const EdgeSpar& e : edges)

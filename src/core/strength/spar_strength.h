@@ -24,9 +24,13 @@ SparSection sparSection(const Spar& spar, const SparLine& line, double t, const 
 /// of its depth wide (0.47 to 0.49; 0.29 for one of three quarters), and by the compliance of an edge crack (Tada,
 /// Paris and Irwin, from memory: 0.46 and 0.49).
 inline constexpr double slotReach = 0.48;
-/// Of a sheet spar's length, what is as weak as at its slots: (slot + slotReach × depth) ÷ what lies between ribs
-/// there, no more than 1. Its bending over a bay: 1 ÷ EI = (1 − share) ÷ EI whole + share ÷ EI at a slot.
-double slottedShare(const PanelBrief& design, double t, double depth);
+/// Of a sheet spar's length, what is as weak as at its slots: (slot + slotReach × depth) ÷ the distance of the slots on
+/// either side, no more than 1.
+double slottedShare(const SparLine& line, double t, double depth);
+/// EI against bending at t, N·mm²; of a sheet spar over a bay and its slots together: 1 ÷ EI = (1 − share) ÷ EI whole +
+/// share ÷ EI at a slot. `section` is that of `sparSection` there, with the same skin.
+double bendingStiffness(const SparSection& section, const Spar& spar, const SparLine& line, double t,
+                        const Tables& tables, const SheetSkin* skin = nullptr);
 /// Of all spars it is the first that carrying sheet is glued to.
 inline const SheetSkin* skinOf(const SparLine& line, const SheetSkin& skin) {
   return line.index == 0 && !skin.empty() ? &skin : nullptr;

@@ -39,17 +39,8 @@ Sessions sessionsOf(const std::vector<const BenchReading*>& all) {
   return out;
 }
 
-/// The panel that a reading was taken of, by the numbers that it is recorded under; of a reading of a half its first.
-const TruePanel* panelOf(const TrueWing& aircraft, const BenchReading& r) {
-  for (const WholeWing& wing : aircraft.of(r.hand).wings)
-    for (const TruePanel& p : wing.panels)
-      if (p.design.wingNumber == r.wing && (!isOfRib(r.kind) || p.design.number == r.panel))
-        return r.hand == Hand::left && !wing.mirrored ? nullptr : &p;
-  return nullptr;
-}
-
 const Rib* ribOf(const TrueWing& aircraft, const BenchReading& r) {
-  const TruePanel* panel = panelOf(aircraft, r);
+  const TruePanel* panel = panelRead(aircraft, r);
   if (!panel) return nullptr;
   for (const Rib& rib : panel->frame.ribs)
     if (rib.number == r.rib) return &rib;
@@ -67,7 +58,7 @@ std::vector<Sample> samplesOf(const TrueWing& aircraft, const std::vector<const 
   out.reserve(readings.size());
   for (const BenchReading* r : readings) {
     const Rib* rib = ribOf(aircraft, *r);
-    const TruePanel* panel = panelOf(aircraft, *r);
+    const TruePanel* panel = panelRead(aircraft, *r);
     const double t = std::clamp(rib->t(), 0.0, panel->shape.loft.span());
     // The chord line's angle nose up is what the washout takes of it.
     out.push_back(
@@ -110,18 +101,22 @@ const char* unitOf(ReadKind kind) {
   return kind == ReadKind::incidence ? "°" : kind == ReadKind::mass ? "g" : "mm";
 }
 
-const TruePanel* panelRead(const TrueWing& aircraft, const BenchReading& reading) {
-  return panelOf(aircraft, reading);
+const TruePanel* panelRead(const TrueWing& aircraft, const BenchReading& r) {
+  for (const WholeWing& wing : aircraft.of(r.hand).wings)
+    for (const TruePanel& p : wing.panels)
+      if (p.design.wingNumber == r.wing && (!isOfRib(r.kind) || p.design.number == r.panel))
+        return r.hand == Hand::left && !wing.mirrored ? nullptr : &p;
+  return nullptr;
 }
 
 std::string placeRead(const TrueWing& aircraft, const BenchReading& r) {
-  const TruePanel* panel = panelOf(aircraft, r);
+  const TruePanel* panel = panelRead(aircraft, r);
   const bool other = panel && panel->design.id.wing > 0;
   const std::string wing =
       other ? aircraft.design.wings[static_cast<std::size_t>(panel->design.id.wing)].name + ", " : "";
-  if (r.rib == 0) return panel ? wing + "the half" : "a wing that is gone";
+  if (r.rib == 0) return panel ? wing + "half wing" : "removed wing";
   return panel ? fmt::format("{}R{}, panel {}", wing, r.rib, panel->design.id.panel + 1)
-               : fmt::format("R{} of a panel that is gone", r.rib);
+               : fmt::format("R{}, removed panel", r.rib);
 }
 
 PanelState stateOf(const TrueWing& aircraft, PanelId id, Hand hand) {
@@ -157,12 +152,12 @@ std::vector<EndsRead> endsRead(const TrueWing& aircraft, int wing) {
     std::vector<const BenchReading*> all;
     for (const BenchReading& r : aircraft.design.records.readings)
       if (r.kind == ReadKind::incidence && r.hand == hand && ribOf(aircraft, r) &&
-          panelOf(aircraft, r)->design.id.wing == wing)
+          panelRead(aircraft, r)->design.id.wing == wing)
         all.push_back(&r);
-    std::map<int, std::vector<Sample>> ribs; // nose up less what was decided comes later
+    std::map<int, std::vector<Sample>> ribs;
     std::map<int, double> decided;
     for (const BenchReading* r : sessionsOf(all).last) {
-      const TruePanel* panel = panelOf(aircraft, *r);
+      const TruePanel* panel = panelRead(aircraft, *r);
       ribs[r->rib].push_back({0, degToRad(r->value), degToRad(doubtOf(*r))});
       decided[r->rib] =
           panel->shape.loft.frameAt(std::clamp(ribOf(aircraft, *r)->t(), 0.0, panel->shape.loft.span())).washout;
@@ -180,7 +175,7 @@ std::vector<TwistRead> twistsRead(const TrueWing& aircraft) {
   std::map<std::tuple<int, int, Hand>, std::vector<const BenchReading*>> places;
   for (const BenchReading& r : aircraft.design.records.readings)
     if (r.kind == ReadKind::incidence && ribOf(aircraft, r)) {
-      const PanelId id = panelOf(aircraft, r)->design.id;
+      const PanelId id = panelRead(aircraft, r)->design.id;
       places[{id.wing, id.panel, r.hand}].push_back(&r);
     }
   std::vector<TwistRead> out;
@@ -207,8 +202,8 @@ std::vector<RibRead> ribsRead(const TrueWing& aircraft, ReadKind kind) {
   std::map<std::tuple<int, int, int, Hand>, std::vector<const BenchReading*>> places;
   for (const BenchReading& r : aircraft.design.records.readings) {
     if (r.kind != kind) continue;
-    if (isOfRib(kind) ? !ribOf(aircraft, r) : !panelOf(aircraft, r)) continue;
-    const PanelId id = panelOf(aircraft, r)->design.id;
+    if (isOfRib(kind) ? !ribOf(aircraft, r) : !panelRead(aircraft, r)) continue;
+    const PanelId id = panelRead(aircraft, r)->design.id;
     places[{id.wing, id.panel, isOfRib(kind) ? r.rib : 0, r.hand}].push_back(&r);
   }
   std::vector<RibRead> out;
@@ -225,7 +220,7 @@ std::vector<std::size_t> withoutPlace(const TrueWing& aircraft) {
   std::vector<std::size_t> out;
   const auto& all = aircraft.design.records.readings;
   for (std::size_t i = 0; i < all.size(); ++i)
-    if (isOfRib(all[i].kind) ? !ribOf(aircraft, all[i]) : !panelOf(aircraft, all[i])) out.push_back(i);
+    if (isOfRib(all[i].kind) ? !ribOf(aircraft, all[i]) : !panelRead(aircraft, all[i])) out.push_back(i);
   return out;
 }
 

@@ -14,9 +14,10 @@ bool isOfRib(ReadKind kind);
 /// "°", "mm", "g".
 const char* unitOf(ReadKind kind);
 
-/// The panel that a reading was taken of, as it stands now: nothing where the wing has it no more.
+/// The panel that a reading was taken of, by the numbers that it is recorded under, and of a half its first; nothing
+/// where the wing has it no more.
 const TruePanel* panelRead(const TrueWing& aircraft, const BenchReading& reading);
-/// "R7, panel 2", "the half", "R7 of a panel that is gone".
+/// "R7, panel 2", "half wing", "R7, removed panel".
 std::string placeRead(const TrueWing& aircraft, const BenchReading& reading);
 
 /// How far a panel is: what can still be done about it.

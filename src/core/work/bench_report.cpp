@@ -76,7 +76,7 @@ std::string logJson(const TrueWing& w) {
                              {"looked", s.looked},
                              {"lookedBy", s.lookedBy}});
   for (const BenchReading& r : records.readings) {
-    const TruePanel* panel = panelRead(w, r); // none of what is gone
+    const TruePanel* panel = panelRead(w, r); // null: removed
     root["readings"].push_back({{"kind", std::string(readKindChoices[static_cast<std::size_t>(r.kind)].key)},
                                 {"wing", panel ? Json(panel->design.id.wing + 1) : Json()},
                                 {"panel", panel ? Json(panel->design.id.panel + 1) : Json()},

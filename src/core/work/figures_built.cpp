@@ -93,7 +93,7 @@ void endsFigure(const TrueWing& w, int wing, const EndsRead& ends, FigureList& o
            ends.washout,
            Quantity::angle,
            Stage::build,
-           fmt::format("what the gauge says at R{} less what it says at R{}, {}; within {} either way", ends.inner,
+           fmt::format("incidence read at R{} less incidence read at R{}, {}; within {} either way", ends.inner,
                        ends.outer, handWords(ends.hand), out.deg(ends.doubt)),
            "incidence at the innermost rib that was read − incidence at the outermost one, of the last session",
            fmt::format("decided is {}: {} off", told(ends.decided, Quantity::angle, w.design.unit),
@@ -256,7 +256,7 @@ void strayFindings(const TrueWing& w, std::vector<Finding>& out) {
                                    : fmt::format("{} readings have no place on the wing", stray.size()),
                  fmt::format("The first: {} ({}, {}).", readKindChoices[static_cast<std::size_t>(r.kind)].label,
                              placeRead(w, r), handWords(r.hand)),
-                 "It is kept, and has its place again when the panel comes back. Else take it anew."});
+                 "It is kept, and counts again when the panel is restored. Otherwise read it again."});
 }
 
 } // namespace

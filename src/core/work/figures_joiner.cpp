@@ -1,4 +1,5 @@
 // Figures of what holds a join together: the brace's strength and glue, the joiner, its holes, what a fault would do.
+#include "core/parts/part_words.h"
 #include "core/work/finder.h"
 #include "core/work/report_parts.h"
 #include <fmt/format.h>
@@ -154,9 +155,10 @@ void holeFigures(const TruePanel& w, FigureList& out) {
                          : rod                          ? "Jig rod's hole"
                          : h.what == Passing::What::pin ? "Pin hole"
                                                         : "Joiner hole";
+      const std::string filed = filedWords(h.bevel, w.design.unit);
       const std::string where =
-          brace ? fmt::format("{}, its middle from the nose; {} wide, {} high", rib.name(), out.len(h.width),
-                              out.len(h.height))
+          brace ? fmt::format("{}, its middle from the nose; {} wide, {} high{}", rib.name(), out.len(h.width),
+                              out.len(h.height), filed.empty() ? filed : ", its sides " + filed)
                 : fmt::format("{}, its middle from the nose; {} across", rib.name(), out.len(h.width));
       out.add({fmt::format("rib.{}.hole.{}.x", rib.number, i + 1),
                fmt::format("{}, from the nose", what),

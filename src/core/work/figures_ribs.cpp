@@ -1,5 +1,6 @@
 // Figures of each rib.
 #include "core/design/tables.h"
+#include "core/parts/part_words.h"
 #include "core/work/report_parts.h"
 #include <fmt/format.h>
 
@@ -45,6 +46,12 @@ void frameFigures(const TruePanel& w, const Rib& rib, FigureList& out) {
 }
 
 /// How far a rib is turned, and where it is half-lapped with those that cross it.
+/// Behind a slot's width.
+std::string filed(double bevel, LengthUnit unit) {
+  const std::string words = filedWords(bevel, unit);
+  return words.empty() ? words : ", its sides " + words;
+}
+
 void turnFigures(const TruePanel& w, const Rib& rib, FigureList& out) {
   const auto key = [&](const std::string& what) { return fmt::format("rib.{}.{}", rib.number, what); };
   const bool crossing = rib.kind == RibKind::crossing;
@@ -71,8 +78,7 @@ void turnFigures(const TruePanel& w, const Rib& rib, FigureList& out) {
              Quantity::length,
              Stage::ribs,
              fmt::format("{}, its middle from the nose; {} wide{}, from {} to the middle of the depth", rib.name(),
-                         out.len(lap.width), lap.bevel > 0 ? ", its sides filed " + out.deg(lap.bevel) : "",
-                         lap.fromAbove ? "above" : "below"),
+                         out.len(lap.width), filed(lap.bevel, w.design.unit), lap.fromAbove ? "above" : "below"),
              "where the two ribs' lines cross on the plan",
              fmt::format("{:.2f} % of the chord; it ends {} over the chord line", 100 * lap.x / rib.frame.chord,
                          out.len(lap.middle)),
@@ -182,10 +188,7 @@ void notchFigures(const TruePanel& w, const Rib& rib, FigureList& out) {
              Stage::ribs,
              "from the bare rib at the slot's middle, upright",
              "half of the spar's depth, and the cover above it",
-             fmt::format("{} wide{}, to the spar's middle line", out.len(s.width),
-                         s.bevel == 0 ? std::string()
-                                      : fmt::format(", its sides filed {} out of square, the outer face {}",
-                                                    out.deg(std::abs(s.bevel)), s.bevel > 0 ? "aft" : "forward")),
+             fmt::format("{} wide{}, to the spar's middle line", out.len(s.width), filed(s.bevel, w.design.unit)),
              "half in the rib, half in the spar (common practice)",
              {path + ".sheet", path + ".ribSlot", "ribs.slotCut"},
              true,

@@ -304,7 +304,7 @@ void wingFigures(const TrueWing& aircraft, const WholeWing& wing, FigureList& ou
              "at the tip rib, each panel under the load that bends its root most",
              slotted
                  ? "∬ M ÷ ΣEI along the span; of a slotted sheet spar 1 ÷ EI = (1 − share) ÷ EI whole + share ÷ EI at "
-                   "a slot, share = (slot + 0.48 × depth) ÷ rib spacing"
+                   "a slot, share = (slot + 0.48 × depth) ÷ distance of its slots"
                  : "∬ M ÷ ΣEI along the span",
              fmt::format("root: {:.0f} ÷ {:.4g} per mm; summed in 120 steps a panel",
                          inner.strength.bending.load.moment(0), inner.strength.bending.rootStiffness),

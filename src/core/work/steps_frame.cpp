@@ -1,5 +1,6 @@
 // How a frame of ribs is built, flat on the board and off it.
 #include "core/work/step_maker.h"
+#include <algorithm>
 #include <fmt/format.h>
 
 namespace eup {
@@ -18,6 +19,15 @@ struct Strips {
   }
 };
 
+/// Whether any slot of the ribs is filed to what crosses it at an angle.
+bool filed(const TruePanel& panel) {
+  const auto any = [](const auto& slots) {
+    return std::ranges::any_of(slots, [](const auto& s) { return s.bevel != 0; });
+  };
+  return std::ranges::any_of(panel.frame.ribs,
+                             [&](const Rib& r) { return any(r.slots) || any(r.laps) || any(r.passHoles); });
+}
+
 /// Until it can be taken up.
 std::string onTheBoard(StepMaker& m) {
   const PanelBrief& d = m.panel.design;
@@ -26,7 +36,10 @@ std::string onTheBoard(StepMaker& m) {
             {.look = fmt::format("Its head says “{}”; both check bars measure 100", m.whose), .print = "plan"});
   const std::string cut =
       m.add("cutRibs", "Cut the ribs", 3.5 * m.ribCount(), {},
-            {.look = "Counted and numbered; a rib slides on without force", .caution = bladeCaution, .print = "ribs"});
+            {.look = filed(m.panel) ? "Counted and numbered; slots filed to their bevel; a rib slides on without force"
+                                    : "Counted and numbered; a rib slides on without force",
+             .caution = bladeCaution,
+             .print = "ribs"});
   const Strips strips(d.spars);
   const std::string sorted =
       m.add("strips", "Pick the strips, cut them a little long", 4 * strips.count, {},

@@ -178,39 +178,64 @@ std::optional<std::pair<double, double>> gapAt(const Region& wood, const Point& 
   return before > -1e300 && after < 1e300 ? std::optional(std::pair(before, after)) : std::nullopt;
 }
 
-/// A sheet spar slid into a rib's slot: both are solids with a thickness, and cross at any angle. From the flat rib as
-/// it is cut and the spar as it lies on the plan.
-std::optional<double> playIn(const TruePanel& p, const Rib& rib) {
+/// What crosses a rib, on the plan: a way, and how far its faces lie to the right of it.
+struct Slab {
+  Point on{0, 0}, way{0, 1};
+  double from = 0, to = 0;
+};
+
+Slab slabOf(const Spar& spar, const SparLine& line) {
+  const Point root(line.middle.root.x(), 0);
+  return {root, Point(line.middle.tip.x() - root.x(), line.middle.span).normalized(), -spar.sheet / 2, spar.sheet / 2};
+}
+
+Slab slabOf(const Rib& rib) {
+  const auto [in, out] = rib.body(); // outwards is to the left of it
+  return {{rib.frame.le.x(), rib.frame.t}, {std::cos(rib.turn), std::sin(rib.turn)}, -out, -in};
+}
+
+/// What slides into a rib's slot lies between the slot's sides all through the rib's thickness, at any angle: the least
+/// room that it has on either side. From the flat rib as it is cut and the other piece as it lies on the plan.
+std::optional<double> roomIn(const Rib& rib, const Point& inSlot, double bevel, const Slab& slab) {
+  const auto gap = gapAt(rib.wood, inSlot);
+  if (!gap) return std::nullopt;
+  // On the plan, in the rib's own axes: along it, and across it from its plane outwards.
+  const Point nose(rib.frame.le.x(), rib.frame.t), along(std::cos(rib.turn), std::sin(rib.turn)),
+      across(-along.y(), along.x()), right(slab.way.y(), -slab.way.x());
+  const auto onPlan = [&](double x) -> Point { return rib.inPanel({x, inSlot.y()}).head<2>() - nose; };
+  const double aside = onPlan(gap->first).dot(across); // of a rib that leans
+  const auto [in, out] = rib.body();
+  double front = 1e300, rear = 1e300;
+  for (const double depth : {in, out})
+    for (const double side : {slab.from, slab.to}) {
+      const Point face = slab.on + right * side - nose;
+      const double at = (face + slab.way * ((aside + depth - face.dot(across)) / slab.way.dot(across))).dot(along),
+                   moved = std::tan(bevel) * (depth - (in + out) / 2); // a filed side goes with it
+      front = std::min(front, at - moved - onPlan(gap->first).dot(along));
+      rear = std::min(rear, onPlan(gap->second).dot(along) - at + moved);
+    }
+  return std::min(front, rear);
+}
+
+/// The least of a rib's slots for sheet spars and of its half-laps.
+std::optional<double> roomIn(const TruePanel& p, const Rib& rib) {
   std::optional<double> out;
+  const auto take = [&](const std::optional<double>& room) {
+    if (room) out = std::min(out.value_or(*room), *room);
+  };
+  constexpr double inside = 1; // mm over a slot's bottom
   for (const Slot& slot : rib.slots) {
-    const SparLine& line = p.frame.spars[static_cast<std::size_t>(slot.spar)];
     const Spar& spar = p.design.spars[static_cast<std::size_t>(slot.spar)];
-    const double up = (spar.ribSlot == SlotFrom::above ? 1 : -1) * std::min(1.0, slot.depth / 4);
-    const auto gap = gapAt(rib.wood, slot.bottom + Point(0, up));
-    if (!gap) continue;
-    // The sheet's two faces on the plan, in the rib's own axes: along it, and across it from its plane outwards.
-    const Point along(std::cos(rib.turn), std::sin(rib.turn)), across(-std::sin(rib.turn), std::cos(rib.turn));
-    const Point root(line.middle.root.x(), 0),
-        way = Point(line.middle.tip.x() - root.x(), line.middle.span).normalized();
-    const Point square(way.y(), -way.x()), nose(rib.frame.le.x(), rib.frame.t);
-    const double chordwise = std::cos(rib.frame.washout); // a rib lies flat when it is cut
-    const auto faceAt = [&](double side, double depth) {  // where a face is, so deep into the rib
-      const Point face = root + square * (side * spar.sheet / 2) - nose;
-      const double s = (depth - face.dot(across)) / way.dot(across);
-      return (face + way * s).dot(along);
-    };
-    const auto [in, out_] = rib.body();
-    // A filed slot's sides go aside with the spar's.
-    const double filed = std::tan(slot.bevel), middle = (in + out_) / 2,
-                 turned = slot.bottom.y() * std::sin(rib.frame.washout);
-    double front = 1e300, rear = -1e300;
-    for (const double depth : {in, out_})
-      for (const double side : {-1.0, 1.0}) {
-        const double x = (faceAt(side, depth) - filed * (depth - middle) - turned) / chordwise;
-        front = std::min(front, x), rear = std::max(rear, x);
-      }
-    const double play = gap->second - gap->first - (rear - front);
-    out = std::min(out.value_or(play), play);
+    const double up = (spar.ribSlot == SlotFrom::above ? 1 : -1) * std::min(inside, slot.depth / 4);
+    take(roomIn(rib, slot.bottom + Point(0, up), slot.bevel,
+                slabOf(spar, p.frame.spars[static_cast<std::size_t>(slot.spar)])));
+  }
+  for (const Lap& lap : rib.laps) {
+    const Point end(lap.x, lap.middle);
+    const std::vector<Rib>& others = rib.kind == RibKind::crossing ? p.frame.ribs : p.frame.riblets;
+    const Rib& other = others.at(static_cast<std::size_t>(lap.with - p.design.firstRib)); // one in every bay
+    take(roomIn(rib, end + Point(0, (lap.fromAbove ? 1 : -1) * std::min(inside, rib.depth / 8)), lap.bevel,
+                slabOf(other)));
   }
   return out;
 }
@@ -221,7 +246,7 @@ AssembledRib seated(const TruePanel& p, std::size_t i, const OnBoard& board, con
   const RibSupports& supports = p.settingUp.ribs[i];
   const Plane plane(rib);
   AssembledRib out{rib.number, 0, 0, 0};
-  out.play = playIn(p, rib);
+  out.room = roomIn(p, rib);
   const bool onFeet = supports.feet.size() > 1;
   const auto notch = strip && !onFeet ? notchOf(p, rib, *strip) : std::nullopt;
   const Support &nose = supports.at.front(), &tail = supports.at.back();
@@ -371,8 +396,10 @@ Assembly assembled(const WholeWing& wing, const std::vector<AssemblyFault>& faul
       panel.ribs.push_back(seated(p, i, board, strip, faults));
       panel.off = std::max(panel.off, panel.ribs.back().off);
       panel.turned = std::max(panel.turned, std::abs(panel.ribs.back().turned));
-      if (const auto& play = panel.ribs.back().play) out.play = std::min(out.play.value_or(*play), *play);
+      if (const auto& room = panel.ribs.back().room) out.room = std::min(out.room.value_or(*room), *room);
     }
+    for (const Rib& crossing : p.frame.riblets)
+      if (const auto room = roomIn(p, crossing)) out.room = std::min(out.room.value_or(*room), *room);
     panel.strips = stripsBetween(p);
     for (const AssembledStrip& s : panel.strips) out.strip = std::max(out.strip, std::abs(s.shortBy));
     panel.gamma = joinedAt(p, k > 0 ? &wing.panels[k - 1] : nullptr, gammaInside, faults);
@@ -409,15 +436,17 @@ void assemblyFigures(const WholeWing& wing, FigureList& out) {
              "the most that any rib is turned against its washout", how, fmt::format("= {}", out.deg(a.turned)), source,
              from});
   }
-  if (a.play)
-    out.add({"assembly.play",
-             "Put together again, play in the slots",
-             *a.play,
+  if (a.room)
+    out.add({"assembly.room",
+             "Slot clearance, trial assembly",
+             *a.room,
              Quantity::length,
              Stage::joins,
-             "the least that a sheet spar has in a rib's slot, fore and aft; less than nothing cannot be slid in",
-             "both as solids: the slot as it is cut, over the rib's thickness, and the sheet as it lies on the plan",
-             fmt::format("= {}", out.len(*a.play)),
+             "the least on either side of a sheet spar in a rib's slot, or of a rib in a half-lap; less than nothing "
+             "cannot be slid in",
+             "both as solids: the slot as it is cut, all through the rib's thickness, and what slides in as it lies on "
+             "the plan",
+             fmt::format("= {}", out.len(*a.room)),
              source,
              {path + "ribs.notchFit", path + "ribs.slotCut", path + "ribs.thickness"}});
   out.add({"assembly.strip",

@@ -28,9 +28,9 @@ struct AssembledRib {
   double off = 0;    ///< mm: the farthest that its outline lies from the panel's surface
   double turned = 0; ///< rad more nose down than it should be
   double up = 0;     ///< mm that its seat stands too high, square to the panel
-  /// mm: the least play of a sheet spar in its slot as it is cut, over the thickness of both; negative where it cannot
-  /// slide in. Nothing where it has no such slot.
-  std::optional<double> play{};
+  /// mm: the least clearance on either side of a sheet spar in its slot, or of a rib in a half-lap, all through the
+  /// thickness of both; negative where it cannot slide in. Nothing where the rib has no such slot.
+  std::optional<double> room{};
 };
 
 /// A straight strip between the joins at its ends.
@@ -51,7 +51,7 @@ struct AssembledPanel {
 struct Assembly {
   std::vector<AssembledPanel> panels;
   double off = 0, turned = 0; ///< the worst rib's
-  std::optional<double> play; ///< the tightest slot's, see `AssembledRib::play`
+  std::optional<double> room; ///< the tightest slot's, see `AssembledRib::room`
   double tipOff = 0;          ///< of the wing's own tip
   double strip = 0;           ///< mm: the most that a strip's length on the list differs from what it takes
 };
