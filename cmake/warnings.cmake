@@ -7,6 +7,10 @@ if(CMAKE_CXX_COMPILER_ID STREQUAL "GNU")
   target_compile_options(euptera_strict INTERFACE -Wno-null-dereference -Wno-maybe-uninitialized -Wno-restrict
                                                   -Wno-stringop-overflow -Wno-stringop-overread -Wno-array-bounds)
 endif()
+if(CMAKE_CXX_COMPILER_ID STREQUAL "Clang")
+  # Clang calls a local name hidden when another file of the same unit has a constant so called; GCC looks for the rest.
+  target_compile_options(euptera_strict INTERFACE -Wno-shadow)
+endif()
 if(EUPTERA_WERROR)
   target_compile_options(euptera_strict INTERFACE -Werror)
 endif()

@@ -269,6 +269,7 @@ void TrialDialog::refresh() {
       }
       ++at;
     }
+  table->setColumnHidden(4, !assembly.room);
   if (ribs > 0) table->setCurrentCell(std::min(row, ribs - 1), 0);
   const QTableWidgetItem* chosen = ribs > 0 ? table->item(table->currentRow(), 0) : nullptr;
   picture->show(assembly, chosen ? chosen->data(Qt::UserRole).toInt() : 0);

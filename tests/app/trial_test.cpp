@@ -13,11 +13,23 @@ protected:
   }
 };
 
+TEST_F(TrialTest, SlotsOfASheetSparHaveTheirClearance) {
+  Design d = design();
+  d.inner().spars[0].kind = SparKind::fullDepth, d.inner().ribs.notchFit = 0.2;
+  window->document().edit("Sheet spar", d);
+  with<TrialDialog>("tryTogether", [&](TrialDialog& dialog) {
+    auto* table = dialog.findChild<QTableWidget*>("trialRibs");
+    ASSERT_FALSE(table->isColumnHidden(4));
+    EXPECT_EQ(table->item(2, 4)->text(), "0.10 mm"); // half the fit on either side
+  });
+}
+
 TEST_F(TrialTest, ErrorsAreSeenAndTakenOutAgain) {
   const Design before = design();
   with<TrialDialog>("tryTogether", [&](TrialDialog& d) {
     EXPECT_LT(d.shown().off, 0.05);
     auto* table = d.findChild<QTableWidget*>("trialRibs");
+    EXPECT_TRUE(table->isColumnHidden(4)); // notches, and no slot
     auto* picture = d.findChild<QWidget*>("trialPicture");
     EXPECT_EQ(table->rowCount(), window->document().wing().main().stationCount());
     EXPECT_TRUE(picture->accessibleName().contains("every rib lies where it should"));

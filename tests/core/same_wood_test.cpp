@@ -240,7 +240,7 @@ void recordSomething(Design& d, test::Chance& chance, Made& made, int number) {
 void expectAllThere(const Design& d, const Made& made) {
   for (const auto& [word, chord] : made.readings) {
     const auto found = std::find_if(d.records.readings.begin(), d.records.readings.end(),
-                                    [&](const BenchReading& r) { return r.note == word; });
+                                    [&, &word = word](const BenchReading& r) { return r.note == word; });
     ASSERT_NE(found, d.records.readings.end()) << word;
     const auto now = test::chordAt(d, found->of(), found->rib);
     EXPECT_NEAR(now.value_or(chord), chord, 0.1) << word;

@@ -90,12 +90,10 @@ TEST(WireTalk, APathGoesThroughToItsLastLine) {
   ASSERT_TRUE(read);
   bench.link.begin(text, bench.now);
   double hottest = 0;
-  std::size_t seen = 0;
   const double start = bench.now;
   while (bench.link.status().state != WireState::done && bench.now < 1000) {
     bench.step();
     hottest = std::max(hottest, bench.machine.heat());
-    seen += bench.link.status().state == WireState::working;
   }
   ASSERT_EQ(bench.link.status().state, WireState::done);
   EXPECT_EQ(bench.link.status().done, static_cast<int>(wireLines(text).size()));
