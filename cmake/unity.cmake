@@ -2,10 +2,15 @@
 # files makes several units, so that both processors have work; files named after ALONE are large enough by themselves.
 # Names in unnamed namespaces are therefore unique within a folder. The `debug` preset compiles file by file.
 option(EUPTERA_UNITY "Compile a folder at a time" ON)
+set(EUPTERA_UNIT "" CACHE STRING "Files of a unit, instead of each target's own number")
 function(euptera_unite target most)
   cmake_parse_arguments(PARSE_ARGV 2 arg "" "" "ALONE")
   if(NOT EUPTERA_UNITY)
     return()
+  endif()
+  if(EUPTERA_UNIT)
+    set(most ${EUPTERA_UNIT})
+    set(arg_ALONE "")
   endif()
   get_target_property(sources ${target} SOURCES)
   list(FILTER sources INCLUDE REGEX "\\.cpp$")

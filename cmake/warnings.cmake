@@ -27,9 +27,12 @@ if(EUPTERA_CHECKED)
   add_link_options(-fsanitize=address,undefined)
 endif()
 
-# Code that mostly makes text and windows: watched as the rest, and not optimised meanwhile, which halves its compiling.
+# Code that mostly makes text and windows runs no faster for it: it is optimised less, which is quicker to compile. In the
+# watched build all else is optimised a little: that halves the time of the tests.
 function(euptera_text target)
   if(EUPTERA_CHECKED)
     target_compile_options(${target} PRIVATE -O0)
+  else()
+    target_compile_options(${target} PRIVATE $<$<CONFIG:Release>:-O1>)
   endif()
 endfunction()
