@@ -1,8 +1,10 @@
+#include "core/geometry/circle.h"
 #include "core/geometry/cover.h"
 #include "core/geometry/lies_in.h"
 #include "core/geometry/polyline.h"
 #include "core/geometry/region.h"
 #include "core/geometry/thinness.h"
+#include <algorithm>
 #include <gtest/gtest.h>
 #include <numbers>
 #include <rapidcheck/gtest.h>
@@ -96,6 +98,21 @@ TEST(Region, CutsAndCounts) {
   EXPECT_NEAR(areaOf(bandAlong({{0, 0}, {50, 0}}, 2)), 200, 1e-6);
   EXPECT_TRUE(bandAlong({{0, 0}}, 2).empty());
   EXPECT_EQ(withoutDust(subtract(plate, {rectangle({0.001, -1}, {99, 21})}), 0.5).size(), 1u);
+}
+
+/// A hole put in without a cut is the one that the polygon library cuts.
+RC_GTEST_PROP(Region, AHoleClearOfAllEdgesIsPutInAsItIsCut, (bool turned)) {
+  const double radius = 0.5 + *rc::gen::inRange(0, 300) / 100.0, x = 5 + *rc::gen::inRange(0, 2000) / 100.0;
+  const Region plate = subtract({rectangle({0, 0}, {40, 10})}, {rectangle({32, 3}, {36, 6})});
+  Polyline hole = circleOf({x, 5}, radius, 24);
+  if (turned) std::reverse(hole.begin(), hole.end());
+  Region put = plate;
+  addHole(put, hole);
+  const Region cut = subtract(plate, {hole});
+  RC_ASSERT(put.size() == cut.size());
+  RC_ASSERT(std::abs(areaOf(put) - areaOf(cut)) < 1e-9);
+  RC_ASSERT(pieceCount(put) == 1);
+  RC_ASSERT(areaOf(intersect(put, {rectangle({x - 0.1, 4.9}, {x + 0.1, 5.1})})) == 0.0);
 }
 
 TEST(Cover, MovesEveryLineInByItsOwnCover) {

@@ -128,6 +128,12 @@ Region withoutDust(const Region& region, double area) {
   return out;
 }
 
+void addHole(Region& to, const Polyline& loop) {
+  Path path = toPath(loop);
+  if (ClipperLib::Orientation(path)) ClipperLib::ReversePath(path);
+  add(to, fromPaths({path}));
+}
+
 void add(Region& to, Region what) {
   to.insert(to.end(), std::make_move_iterator(what.begin()), std::make_move_iterator(what.end()));
 }

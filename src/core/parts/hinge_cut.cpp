@@ -60,34 +60,27 @@ Point onFace(const Polyline& face, double u, double side) {
   return {u, side * *along - side * far};
 }
 
-/// What of a face, nose to tail, lies behind u, with the point before it.
-Polyline behind(const Polyline& face, double u) {
-  std::size_t from = face.size();
-  while (from > 0 && face[from - 1].x() >= u) --from;
-  return {face.begin() + static_cast<std::ptrdiff_t>(from > 0 ? from - 1 : 0), face.end()};
-}
-
 /// How far the surface's edge on a face has to be turned back (rad) so that it clears; the corner is where it meets
-/// the face.
-double bevelOn(const Polyline& whole, double side, double gap, double travel) {
+/// the face, nose to tail. Turned by its travel about the axis the corner stays half the gap before it.
+double bevelOn(const Polyline& face, double side, double gap, double travel) {
   if (travel <= 0) return 0;
-  const Point pivot(gap / 2, 0);
-  const Polyline face = behind(whole, 0); // a bevel leans aft
-  const auto clears = [&](double bevel) {
-    const Point way(std::sin(bevel), side * std::cos(bevel));
-    const auto along = meets(pivot, way, face);
-    if (!along) return true;
-    const Point corner = pivot + way * *along;
-    if (side * corner.y() <= 0) return true;
-    return corner.x() * std::cos(travel) - side * corner.y() * std::sin(travel) >= -gap / 2 - 1e-12;
+  const double pivot = gap / 2, along = std::cos(travel), up = side * std::sin(travel);
+  const auto room = [&](const Point& corner) { return corner.x() * along - corner.y() * up + gap / 2; };
+  const auto bevelTo = [&](const Point& corner) {
+    return std::clamp(std::atan2(corner.x() - pivot, std::max(side * corner.y(), 0.0)), 0.0, travel);
   };
-  if (clears(0)) return 0;
-  double low = 0, high = travel;
-  for (int i = 0; i < 40; ++i) {
-    const double middle = (low + high) / 2;
-    (clears(middle) ? high : low) = middle;
+  bool first = true;
+  for (std::size_t i = 1; i < face.size(); ++i) {
+    Point a = face[i - 1];
+    const Point& b = face[i];
+    if (b.x() < pivot || b.x() - a.x() <= 0) continue;
+    if (a.x() < pivot) a += (b - a) * ((pivot - a.x()) / (b.x() - a.x()));
+    const double here = room(a), there = room(b);
+    if (first && (here >= -1e-12 || side * a.y() <= 0)) return 0;
+    first = false;
+    if (there >= 0) return bevelTo(a + (b - a) * (here < 0 ? here / (here - there) : 0));
   }
-  return high;
+  return first ? 0 : bevelTo(face.back());
 }
 
 /// The direction of a face at a place along u, rad, aft.

@@ -291,18 +291,23 @@ void partAtHinge(const RibMaking& m, const HingeLine& line, const Polyline& unde
         withoutDust(subtract(rib.wood, {plateRecess(s, rib.upper, hinge, m.stretch(line.sweep))}), tolerance::dustArea);
   } else {
     cut.at = hingeSection(s, line, rib.upper, rib.lower, hinge, m.stretch(line.sweep), rib.frame.washout);
-    const Region body{underCovers}, its{cut.at.surface};
-    rib.wood = intersect(cut.whole, {cut.at.wing});
-    if (!cut.at.wingFacing.empty()) {
-      cut.wingFacing = intersect(body, {cut.at.wingFacing});
-      rib.wood = subtract(rib.wood, {cut.at.wingFacing});
+    const Polyline &wing = cut.at.wing, &left = cut.at.wingFacing, &right = cut.at.facing; // bands, their fronts first
+    const bool ofRibs = s.ofRibs();
+    // What takes long is to cut the whole rib: both facings are cut out of the little that holds them.
+    Region near;
+    if (!left.empty() || (ofRibs && !right.empty())) {
+      const Polyline &first = left.empty() ? right : left, &last = right.empty() || !ofRibs ? left : right;
+      near = intersect({underCovers}, {{first[0], last[1], last[2], first[3]}});
     }
+    rib.wood = intersect(cut.whole, {left.empty() ? wing : Polyline{wing[0], left[0], left[3], wing[3]}});
+    if (!left.empty()) cut.wingFacing = intersect(near, {left});
     rib.wood = withoutDust(rib.wood, tolerance::dustArea);
-    if (s.ofRibs()) {
+    if (ofRibs) {
+      const Region its{cut.at.surface};
       cut.tail = intersect(cut.whole, its);
-      if (!cut.at.facing.empty()) {
-        cut.facing = intersect(intersect(body, its), {cut.at.facing});
-        cut.tail = subtract(cut.tail, {cut.at.facing});
+      if (!right.empty()) {
+        cut.facing = intersect(intersect(near, its), {right});
+        cut.tail = subtract(cut.tail, {right});
       }
       cut.tail = withoutDust(cut.tail, tolerance::dustArea);
     }

@@ -29,8 +29,16 @@ double heightAlong(const Polyline& face, double x) {
 
 void bore(Rib& rib, const Point& middle, double diameter) {
   const Polyline hole = circleOf(middle, diameter / 2, sidesOf(diameter / 2));
-  rib.wood = subtract(rib.wood, {hole});
-  for (HingeCut& cut : rib.hinges) cut.whole = subtract(cut.whole, {hole}); // as it is cut, too
+  constexpr double clear = 0.01; // mm
+  const bool within = clearance(rib.wood, middle) > diameter / 2 + clear;
+  const auto cut = [&](Region& wood) {
+    if (within)
+      addHole(wood, hole);
+    else
+      wood = subtract(wood, {hole});
+  };
+  cut(rib.wood);
+  for (HingeCut& parted : rib.hinges) cut(parted.whole); // as it is cut, too
 }
 
 /// Where a run's line lies on a rib, from its nose along the chord line.

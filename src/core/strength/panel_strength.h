@@ -15,7 +15,6 @@ struct PanelStrength {
   Strength bending;
   JoinStrength join;                 ///< at the panel's root
   std::optional<FrameTwist> twist;   ///< of the twist test
-  std::optional<FrameTwist> uncut;   ///< the same before its surfaces were cut out; nothing without any
   std::optional<ClothReserve> cloth; ///< of a panel of sheet
   std::optional<CoreStrength> core;  ///< of a panel of foam
   std::vector<SparBay> bays;         ///< from the root outwards, spar by spar; the first with what holds the join

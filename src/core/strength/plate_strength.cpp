@@ -179,6 +179,11 @@ std::optional<FrameTwist> plateTwist(const PanelBrief& d, const PanelLoft& loft,
   return out;
 }
 
+std::optional<FrameTwist> twistTest(const PanelBrief& d, const PanelLoft& loft, const Frame& frame, bool opened) {
+  const double couple = d.flying.twistCouple;
+  return d.built == Built::ribs ? frameTwist(d, loft, frame, couple, opened) : plateTwist(d, loft, couple, opened);
+}
+
 std::optional<ClothReserve> clothReserve(const PanelBrief& d, const PanelLoft& loft,
                                          const std::vector<LoadCase>& cases) {
   if (!d.cloth.any()) return std::nullopt;

@@ -35,6 +35,9 @@ double plateTwistStiffness(const PanelBrief& design, const PanelLoft& loft, doub
 /// what lies before it is twisted, unless `opened` is false: then as if none were.
 std::optional<FrameTwist> plateTwist(const PanelBrief& design, const PanelLoft& loft, double couple,
                                      bool opened = true);
+/// The twist test of a panel, however it is built, under its own couple.
+std::optional<FrameTwist> twistTest(const PanelBrief& design, const PanelLoft& loft, const Frame& frame,
+                                    bool opened = true);
 
 /// Least reserve of the cloth, pulled or pressed along the span, under all loads; nothing without cloth.
 struct ClothReserve {

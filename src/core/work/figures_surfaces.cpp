@@ -351,8 +351,12 @@ void surfaceFigures(const TruePanel& w, FigureList& out) {
     joinWireFigures(told);
     slideFigures(told);
   }
-  const auto &twist = w.strength.twist, &uncut = w.strength.uncut;
-  if (twist && uncut && uncut->twist > 0)
+  const bool opened = std::any_of(w.surfaces.begin(), w.surfaces.end(), [&](const SurfaceMade& made) {
+    return w.design.surfaces[static_cast<std::size_t>(made.line.surface)].partsRibs();
+  });
+  const auto& twist = w.strength.twist;
+  const auto uncut = twist && opened ? twistTest(w.design, w.shape.loft, w.frame, false) : std::nullopt;
+  if (uncut && uncut->twist > 0)
     out.add(
         {"surface.softer",
          "Twist, surfaces cut out ÷ whole",

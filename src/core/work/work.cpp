@@ -7,20 +7,23 @@
 #include "core/work/report_parts.h"
 #include "core/work/true_wing.h"
 #include <algorithm>
+#include <future>
 #include <map>
 #include <new>
 
 namespace eup {
 namespace {
 
-/// A panel sees the one inside it: its root continues it and is joined to it.
-TruePanel workPanel(PanelBrief d, const TruePanel* inside) {
-  PanelShape shape = shapeOf(d, inside ? &inside->shape : nullptr);
-  TruePanel p(std::move(d), std::move(shape));
+using TwistTests = std::vector<std::future<std::optional<FrameTwist>>>;
+
+/// A panel sees the one inside it: its root continues it and is joined to it. Its twist test begins as soon as it is
+/// framed, and goes on beside the rest.
+void workPanel(TruePanel& p, const TruePanel* inside, TwistTests& tests) {
   const PanelLoft& loft = p.shape.loft;
   std::vector<SparLine> spars = sparLines(p.design, loft);
   const std::vector<Passing> passing = passingThrough(p.design, p.shape, spars);
   p.frame = cutFrame(p.design, p.shape, std::move(spars), passing);
+  tests.push_back(std::async(std::launch::async, [&p] { return twistTest(p.design, p.shape.loft, p.frame); }));
   p.tip = tipShape(p.design, loft);
   const std::optional<Neighbour> neighbour =
       inside ? std::optional(Neighbour{inside->design, inside->shape, inside->frame.spars}) : std::nullopt;
@@ -43,7 +46,6 @@ TruePanel workPanel(PanelBrief d, const TruePanel* inside) {
   p.mass = panelMass(p.parts, p.frame.ribs, p.design.inboard);
   p.strength.skin = sheetSkin(p.design, loft, p.frame.ribs);
   p.strength.noseBox = noseBoxOf(p.design, loft, p.frame.ribs.front());
-  return p;
 }
 
 /// What holds the join, in the panel's first bay, of the spar that it lies on.
@@ -164,17 +166,22 @@ void addDiveChecks(WholeWing& w) {
   const double speed = w.panels.front().design.flying.diveSpeed;
   if (speed <= 0) return;
   const std::vector<TwistStrip> strips = stripsOf(w);
-  for (TruePanel& p : w.panels)
+  for (TruePanel& p : w.panels) {
+    std::vector<SparBay*> closed;
     for (SparBay& bay : p.strength.bays)
-      if (p.strength.noseBox && p.strength.noseBox->spar == bay.spar && closesNose(p, bay))
-        if (const auto box = noseBoxOf(p.design, p.shape.loft, p.frame.ribs[static_cast<std::size_t>(bay.bay - 1)]))
-          checkTwistedSheet(p.design, *box, sectionTorque(strips, speed, p.design.inboard + bay.from),
-                            bay.to - bay.from, bay);
+      if (p.strength.noseBox && p.strength.noseBox->spar == bay.spar && closesNose(p, bay)) closed.push_back(&bay);
+    const auto boxes = madeInParallel(closed.size(), [&](std::size_t i) {
+      return noseBoxOf(p.design, p.shape.loft, p.frame.ribs[static_cast<std::size_t>(closed[i]->bay - 1)]);
+    });
+    for (std::size_t i = 0; i < closed.size(); ++i)
+      if (boxes[i])
+        checkTwistedSheet(p.design, *boxes[i], sectionTorque(strips, speed, p.design.inboard + closed[i]->from),
+                          closed[i]->to - closed[i]->from, *closed[i]);
+  }
 }
 
-/// Without its loads.
-WholeWing workWing(std::vector<PanelBrief> briefs) {
-  WholeWing w;
+/// Without its loads and twist tests. Its panels stay where they are while these go on.
+void workWing(WholeWing& w, std::vector<PanelBrief> briefs, TwistTests& tests) {
   settleBlocks(briefs);
   w.mirrored = briefs.front().mirrored;
   std::vector<Panel> shapes;
@@ -185,12 +192,13 @@ WholeWing workWing(std::vector<PanelBrief> briefs) {
   w.inSpace = framesInSpace(briefs);
   w.panels.reserve(briefs.size()); // each panel is shown the one before it
   for (PanelBrief& b : briefs) {
-    w.panels.push_back(workPanel(std::move(b), w.panels.empty() ? nullptr : &w.panels.back()));
-    const TruePanel& p = w.panels.back();
+    const TruePanel* inside = w.panels.empty() ? nullptr : &w.panels.back();
+    PanelShape shape = shapeOf(b, inside ? &inside->shape : nullptr);
+    TruePanel& p = w.panels.emplace_back(std::move(b), std::move(shape));
+    workPanel(p, inside, tests);
     w.fromAbove += p.join.fromAbove;
     w.tipRise += p.join.rise;
   }
-  return w;
 }
 
 /// What it must carry; `gust` is the whole model's load factor in a gust.
@@ -324,48 +332,24 @@ static void addFindingsOfLeft(TrueWing& w) {
                    [](const Finding& a, const Finding& b) { return a.severity > b.severity; });
 }
 
-/// Whether a surface is cut out of its tail.
-static bool opened(const TruePanel& p) {
-  return std::any_of(p.surfaces.begin(), p.surfaces.end(), [&](const SurfaceMade& made) {
-    return p.design.surfaces[static_cast<std::size_t>(made.line.surface)].partsRibs();
-  });
-}
-
 static std::variant<TrueWing, std::vector<Finding>> workOut(const Design& d) {
   if (auto contradictions = impossible(d); !contradictions.empty()) return contradictions;
   TrueWing w;
   w.design = d;
   if (!d.plan.sheets.empty()) w.plan = judge(d.plan, d.unit);
-  for (std::size_t i = 0; i < d.wings.size(); ++i) w.wings.push_back(workWing(briefsOf(d, static_cast<int>(i))));
+  TwistTests tests; // goes before the wing that they look at
+  w.wings.reserve(d.wings.size());
+  for (std::size_t i = 0; i < d.wings.size(); ++i)
+    workWing(w.wings.emplace_back(), briefsOf(d, static_cast<int>(i)), tests);
   const Planform& main = w.wings.front().planform;
   w.gustFactor = gustFactor(d.flying.mass, d.flying.gust, d.flying.airSpeed, main.area, main.meanChord, main.aspect);
   for (WholeWing& wing : w.wings) putLoads(wing, w.gustFactor);
   holdWings(w.wings, d.wings);
   for (std::size_t i = 0; i < w.wings.size(); ++i) addPosts(w.wings[i], d.wings[i].posts);
   for (WholeWing& wing : w.wings) loadWing(wing);
-  std::vector<TruePanel*> panels;
+  std::size_t tested = 0;
   for (WholeWing& wing : w.wings)
-    for (TruePanel& p : wing.panels) panels.push_back(&p);
-  struct TwistTest {
-    TruePanel* panel;
-    bool opened;
-  };
-  std::vector<TwistTest> tests; // of a panel with surfaces cut out, one more as if none were
-  for (TruePanel* p : panels) {
-    tests.push_back({p, true});
-    if (opened(*p)) tests.push_back({p, false});
-  }
-  const auto twists = madeInParallel(
-      tests.size(),
-      [&](std::size_t i) {
-        const TruePanel& p = *tests[i].panel;
-        const double couple = p.design.flying.twistCouple;
-        return p.sheet || p.foam ? plateTwist(p.design, p.shape.loft, couple, tests[i].opened)
-                                 : frameTwist(p.design, p.shape.loft, p.frame, couple, tests[i].opened);
-      },
-      2);
-  for (std::size_t i = 0; i < tests.size(); ++i)
-    (tests[i].opened ? tests[i].panel->strength.twist : tests[i].panel->strength.uncut) = twists[i];
+    for (TruePanel& p : wing.panels) p.strength.twist = tests[tested++].get();
   for (WholeWing& wing : w.wings) wing.soft = softWingOf(wing);
   if (handsDiffer(d))
     if (auto impossibleLeft = addLeftHand(w); !impossibleLeft.empty()) return impossibleLeft;
