@@ -291,23 +291,26 @@ void partAtHinge(const RibMaking& m, const HingeLine& line, const Polyline& unde
         withoutDust(subtract(rib.wood, {plateRecess(s, rib.upper, hinge, m.stretch(line.sweep))}), tolerance::dustArea);
   } else {
     cut.at = hingeSection(s, line, rib.upper, rib.lower, hinge, m.stretch(line.sweep), rib.frame.washout);
-    const Polyline &wing = cut.at.wing, &left = cut.at.wingFacing, &right = cut.at.facing; // bands, their fronts first
+    const Polyline &wing = cut.at.wing, &wingStrip = cut.at.wingFacing,
+                   &ownStrip = cut.at.facing; // bands, front corners 0 and 3
     const bool ofRibs = s.ofRibs();
-    // What takes long is to cut the whole rib: both facings are cut out of the little that holds them.
+    // Cutting the whole rib takes longest: both facing strips are cut out of the short piece that holds them.
     Region near;
-    if (!left.empty() || (ofRibs && !right.empty())) {
-      const Polyline &first = left.empty() ? right : left, &last = right.empty() || !ofRibs ? left : right;
+    if (!wingStrip.empty() || (ofRibs && !ownStrip.empty())) {
+      const Polyline &first = wingStrip.empty() ? ownStrip : wingStrip,
+                     &last = ownStrip.empty() || !ofRibs ? wingStrip : ownStrip;
       near = intersect({underCovers}, {{first[0], last[1], last[2], first[3]}});
     }
-    rib.wood = intersect(cut.whole, {left.empty() ? wing : Polyline{wing[0], left[0], left[3], wing[3]}});
-    if (!left.empty()) cut.wingFacing = intersect(near, {left});
+    rib.wood =
+        intersect(cut.whole, {wingStrip.empty() ? wing : Polyline{wing[0], wingStrip[0], wingStrip[3], wing[3]}});
+    if (!wingStrip.empty()) cut.wingFacing = intersect(near, {wingStrip});
     rib.wood = withoutDust(rib.wood, tolerance::dustArea);
     if (ofRibs) {
       const Region its{cut.at.surface};
       cut.tail = intersect(cut.whole, its);
-      if (!right.empty()) {
-        cut.facing = intersect(intersect(near, its), {right});
-        cut.tail = subtract(cut.tail, {right});
+      if (!ownStrip.empty()) {
+        cut.facing = intersect(intersect(near, its), {ownStrip});
+        cut.tail = subtract(cut.tail, {ownStrip});
       }
       cut.tail = withoutDust(cut.tail, tolerance::dustArea);
     }

@@ -337,7 +337,7 @@ static std::variant<TrueWing, std::vector<Finding>> workOut(const Design& d) {
   TrueWing w;
   w.design = d;
   if (!d.plan.sheets.empty()) w.plan = judge(d.plan, d.unit);
-  TwistTests tests; // goes before the wing that they look at
+  TwistTests tests; // declared after the wings that they read, so that they end first
   w.wings.reserve(d.wings.size());
   for (std::size_t i = 0; i < d.wings.size(); ++i)
     workWing(w.wings.emplace_back(), briefsOf(d, static_cast<int>(i)), tests);
