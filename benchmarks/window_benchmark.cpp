@@ -1,8 +1,8 @@
 // How long after an event a change is painted: a drag of a hundred steps posted to the real window, and steps from rib
 // to rib. Not a test: it prints medians and 95 of 100, for docs/performance.md.
-#include "app/board.h"
-#include "app/look.h"
-#include "app/main_window.h"
+#include "app/boards/board.h"
+#include "app/frame/main_window.h"
+#include "app/look/look.h"
 #include <algorithm>
 #include <cstdio>
 #include <QApplication>

@@ -3,8 +3,8 @@
 #include "core/design/design_file.h"
 #include "core/files/shipped.h"
 #include "core/files/text_file.h"
-#include "core/work/sizing.h"
-#include "core/work/take_away.h"
+#include "core/takeaway/take_away.h"
+#include "core/trials/sizing.h"
 #include <benchmark/benchmark.h>
 #include <filesystem>
 

@@ -1,5 +1,5 @@
-#include "app/main_window.h"
-#include "app/shots.h"
+#include "app/frame/main_window.h"
+#include "app/frame/shots.h"
 #include <exception>
 #include <new>
 #include <QApplication>

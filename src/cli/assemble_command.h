@@ -1,6 +1,6 @@
 // euptera-cli assemble: the wing put together again from its flat parts.
 #pragma once
-#include "core/work/trial_assembly.h"
+#include "core/trials/trial_assembly.h"
 #include <iosfwd>
 
 namespace eup::cli {

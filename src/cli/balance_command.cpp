@@ -1,6 +1,7 @@
 #include "cli/balance_command.h"
 #include "core/files/json.h"
-#include "core/work/model_balance.h"
+#include "core/report/told.h"
+#include "core/wing/model_balance.h"
 #include <fmt/format.h>
 #include <ostream>
 
@@ -8,10 +9,10 @@ namespace eup::cli {
 
 void tellBalance(const TrueWing& w, bool json, std::ostream& out) {
   if (!json) {
-    for (const Figure& f : w.figures(Stage::stock))
+    for (const Figure& f : figuresOf(w, Stage::stock))
       if (f.key.starts_with("balance."))
         out << fmt::format("{:34} {:>12}  {}\n", f.label, told(f.value, f.quantity, w.design.unit), f.where);
-    for (const Finding& f : w.findings)
+    for (const Finding& f : findingsOf(w))
       if (f.key.starts_with("balance.")) out << f.what << ". " << f.detail << ' ' << f.remedy << '\n';
     return;
   }

@@ -1,6 +1,6 @@
 // euptera-cli balance: mass, where it balances and where it should.
 #pragma once
-#include "core/work/true_wing.h"
+#include "core/wing/true_wing.h"
 #include <iosfwd>
 
 namespace eup::cli {

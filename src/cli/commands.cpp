@@ -17,12 +17,13 @@
 #include "core/files/bytes.h"
 #include "core/files/shipped.h"
 #include "core/files/text_file.h"
+#include "core/report/told.h"
 #include "core/section/catalogue.h"
 #include "core/section/naca.h"
-#include "core/work/sizing.h"
-#include "core/work/span_curves.h"
-#include "core/work/stiffening.h"
-#include "core/work/take_away.h"
+#include "core/takeaway/span_curves.h"
+#include "core/takeaway/take_away.h"
+#include "core/trials/sizing.h"
+#include "core/trials/stiffening.h"
 #include <fmt/format.h>
 #include <functional>
 #include <iostream>
@@ -85,22 +86,22 @@ int exitOf(const std::vector<Finding>& findings) {
 
 int report(const Args& args, const TrueWing& w, Streams io) {
   if (args.json) {
-    io.out << reportJson(w.design.name, w.figures(), w.findings);
+    io.out << reportJson(w.design.name, figuresOf(w), findingsOf(w));
   } else {
-    for (const Figure& f : w.figures())
+    for (const Figure& f : figuresOf(w))
       io.out << fmt::format("{:28} {:>14}  {}\n", f.key, told(f.value, f.quantity, w.design.unit), f.label);
-    io.out << findingsText(w.findings);
+    io.out << findingsText(findingsOf(w));
   }
-  return exitOf(w.findings);
+  return exitOf(findingsOf(w));
 }
 
 int stations(const Args&, const TrueWing& w, Streams io) {
   io.out << toCsv(stationTable(w));
-  return exitOf(w.findings);
+  return exitOf(findingsOf(w));
 }
 
 int check(const Args&, const TrueWing& w, Streams io) {
-  const auto& findings = w.findings;
+  const auto& findings = findingsOf(w);
   io.out << (findings.empty() ? "Nothing to report.\n" : findingsText(findings));
   return exitOf(findings);
 }
@@ -152,7 +153,7 @@ int exportFiles(const Args& args, const TrueWing& w, Streams io) {
   const auto written = exportWing(w, args.folder, order);
   if (!written) return refuse(io, "cannot write", written.problem(), unreadable);
   for (const auto& path : written.value()) io.out << path.string() << '\n';
-  return exitOf(w.findings);
+  return exitOf(findingsOf(w));
 }
 
 /// Ways to stiffen a panel, what each gains and weighs.
@@ -301,7 +302,7 @@ int upgrade(const Args& args, Streams io) {
 
 int plan(const Args&, const TrueWing& w, Streams io) {
   tellPlan(w, io.out);
-  return exitOf(w.findings);
+  return exitOf(findingsOf(w));
 }
 
 /// The root or tip section of a wing, full size with gauges, or as coordinates.

@@ -1,7 +1,7 @@
 // euptera-cli foam and wire-read: cores, templates and the wire's way.
 #pragma once
 #include "core/exchange/wire_code.h"
-#include "core/work/true_wing.h"
+#include "core/wing/true_wing.h"
 #include <iosfwd>
 
 namespace eup::cli {

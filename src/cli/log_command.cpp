@@ -1,6 +1,6 @@
 #include "cli/log_command.h"
 #include "core/files/bytes.h"
-#include "core/work/bench_report.h"
+#include "core/takeaway/bench_report.h"
 #include <fmt/format.h>
 #include <ostream>
 

@@ -1,7 +1,7 @@
 // The log of a wing: what was done, read and changed, as text, CSV, JSON or a page of HTML.
 #pragma once
 #include "arguments.h"
-#include "core/work/true_wing.h"
+#include "core/wing/true_wing.h"
 #include <iosfwd>
 #include <string>
 

@@ -1,7 +1,7 @@
 #include "cli/parts_command.h"
 #include "core/files/json.h"
 #include "core/parts/part_words.h"
-#include "core/work/piece_list.h"
+#include "core/takeaway/piece_list.h"
 #include <fmt/format.h>
 #include <ostream>
 

@@ -1,6 +1,6 @@
 // euptera-cli parts: every piece of the wings, for people and for other programs.
 #pragma once
-#include "core/work/true_wing.h"
+#include "core/wing/true_wing.h"
 #include <iosfwd>
 
 namespace eup::cli {

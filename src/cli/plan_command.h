@@ -1,6 +1,6 @@
 // euptera-cli plan: what was read off the plan, how it is judged, and the layout that follows.
 #pragma once
-#include "core/work/true_wing.h"
+#include "core/wing/true_wing.h"
 #include <iosfwd>
 
 namespace eup::cli {

@@ -1,7 +1,7 @@
 // What every command begins with: a wing's file is read, or it is said why not.
 #pragma once
 #include "core/measure/result.h"
-#include "core/work/true_wing.h"
+#include "core/wing/true_wing.h"
 #include <iosfwd>
 #include <string>
 #include <variant>

@@ -2,6 +2,7 @@
 #include "core/exchange/points_json.h"
 #include "core/files/json.h"
 #include "core/geometry/polyline.h"
+#include "core/report/told.h"
 #include "core/skins/cover_cut.h"
 #include <fmt/format.h>
 #include <ostream>
@@ -78,13 +79,13 @@ Json sheetOf(const TruePanel& panel, const SheetPanelMade& made, const char* han
 } // namespace
 
 void tellStage(const TrueWing& w, Stage stage, std::ostream& out) {
-  for (const Figure& f : w.figures(stage)) {
+  for (const Figure& f : figuresOf(w, stage)) {
     const Wing& wing = w.design.wings[static_cast<std::size_t>(f.wing)];
     std::string place = w.design.wings.size() > 1 ? wing.name + ", " : "";
     if (f.panel && wing.panels.size() > 1) place += fmt::format("panel {}: ", *f.panel + 1);
     out << fmt::format("{}{:44} {:>12}  {}\n", place, f.label, told(f.value, f.quantity, w.design.unit), f.where);
   }
-  for (const Finding& f : w.findings)
+  for (const Finding& f : findingsOf(w))
     if (f.stage == stage) out << f.what << ". " << f.detail << ' ' << f.remedy << '\n';
 }
 

@@ -1,6 +1,6 @@
 // Skins laid flat: sizes for people, patterns for other programs.
 #pragma once
-#include "core/work/true_wing.h"
+#include "core/wing/true_wing.h"
 #include <iosfwd>
 
 namespace eup::cli {

@@ -4,7 +4,7 @@
 #include "core/bench/progress.h"
 #include "core/exchange/calendar_file.h"
 #include "core/files/json.h"
-#include "core/work/steps.h"
+#include "core/steps/steps.h"
 #include <algorithm>
 #include <cmath>
 #include <ctime>

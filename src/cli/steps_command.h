@@ -1,7 +1,7 @@
 // The steps of building, put into a schedule, as text, CSV, JSON or a calendar.
 #pragma once
 #include "arguments.h"
-#include "core/work/true_wing.h"
+#include "core/wing/true_wing.h"
 #include <iosfwd>
 #include <optional>
 #include <string>

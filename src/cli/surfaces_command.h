@@ -1,6 +1,6 @@
 // Surfaces on hinges as text or JSON.
 #pragma once
-#include "core/work/true_wing.h"
+#include "core/wing/true_wing.h"
 #include <iosfwd>
 
 namespace eup::cli {

@@ -160,7 +160,7 @@ TEST_F(Fittings, AJoinerIsBoredAndBent) {
   stage(6);
   tab("Joiner");
   putIn("joiner.fitted");
-  EXPECT_NE(window->document().wing().figure("joiner.reserve"), nullptr);
+  EXPECT_NE(figureNamed(window->document().wing(), "joiner.reserve"), nullptr);
   EXPECT_NEAR(figure("joiner.bend"), 0, 1e-12) << "straight through";
   choose("joiner.along", "middle");
   EXPECT_GT(std::abs(figure("joiner.bend")), 1e-4);
@@ -170,7 +170,7 @@ TEST_F(Fittings, AJoinerIsBoredAndBent) {
   type("joiner.bore", "6");
   EXPECT_TRUE(window->document().possible());
   stage(4);
-  EXPECT_NE(window->document().wing().figure("rib.2.hole.1.x"), nullptr);
+  EXPECT_NE(figureNamed(window->document().wing(), "rib.2.hole.1.x"), nullptr);
 }
 
 TEST_F(Fittings, TheTipIsDecidedAndDrawn) {
@@ -180,7 +180,7 @@ TEST_F(Fittings, TheTipIsDecidedAndDrawn) {
   for (const char* kind : {"plate", "outline", "block", "bow"}) {
     choose("tip.kind", kind);
     EXPECT_NE(board()->grab().toImage(), square) << kind;
-    EXPECT_NE(window->document().wing().figure("tip.span"), nullptr) << kind;
+    EXPECT_NE(figureNamed(window->document().wing(), "tip.span"), nullptr) << kind;
   }
   type("tip.reach", "55");
   EXPECT_NEAR(figure("tip.span"), 2 * (748 + 55), 1e-9);

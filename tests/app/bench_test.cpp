@@ -1,13 +1,13 @@
 // Build and check in the window: steps are begun and done, readings recorded, parts ticked, the log taken away; no undo
 // takes any of it back.
-#include "app/bench_log.h"
-#include "app/bench_panel.h"
-#include "app/bench_parts.h"
-#include "app/bench_readings.h"
-#include "app/bench_steps.h"
-#include "app/bench_view.h"
-#include "app/mix_dialog.h"
-#include "core/work/steps.h"
+#include "app/bench/bench_log.h"
+#include "app/bench/bench_panel.h"
+#include "app/bench/bench_parts.h"
+#include "app/bench/bench_readings.h"
+#include "app/bench/bench_steps.h"
+#include "app/bench/bench_view.h"
+#include "app/dialogs/mix_dialog.h"
+#include "core/steps/steps.h"
 #include "driver.h"
 
 namespace eup::app::test {

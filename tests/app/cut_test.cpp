@@ -1,6 +1,6 @@
 // A cut watched in its window: played by its time rule, read from a file, and made by the simulated machine over a
 // pseudo-terminal, with what can go wrong.
-#include "app/cut_window.h"
+#include "app/dialogs/cut_window.h"
 #include "driver.h"
 
 namespace eup::app::test {

@@ -1,5 +1,5 @@
 // Ribs that cross, a second brace, spars that are cracked, rods, rounded tips: decided in the window and taken back.
-#include "app/stiffen_dialog.h"
+#include "app/dialogs/stiffen_dialog.h"
 #include "driver.h"
 
 namespace eup::app::test {

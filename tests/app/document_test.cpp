@@ -1,5 +1,5 @@
-#include "app/document.h"
-#include "app/rail.h"
+#include "app/frame/rail.h"
+#include "app/state/document.h"
 #include "core/design/decisions.h"
 #include "core/design/wing_edit.h"
 #include "driver.h"

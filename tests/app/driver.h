@@ -1,10 +1,11 @@
 // A window with a state folder of its own, driven as a person would: keys and the pointer.
 #pragma once
-#include "app/board.h"
-#include "app/decide_panel.h"
-#include "app/follows_panel.h"
-#include "app/main_window.h"
-#include "app/span_rule.h"
+#include "app/boards/board.h"
+#include "app/boards/span_rule.h"
+#include "app/decide/decide_panel.h"
+#include "app/frame/follows_panel.h"
+#include "app/frame/main_window.h"
+#include "core/report/told.h"
 #include <gtest/gtest.h>
 #include <QtTest>
 #include <QtWidgets>
@@ -59,7 +60,7 @@ protected:
 
   const Design& design() const { return window->document().design(); }
   double figure(const char* key) const {
-    const Figure* f = window->document().wing().figure(key);
+    const Figure* f = figureNamed(window->document().wing(), key);
     EXPECT_NE(f, nullptr) << key;
     return f ? f->value : 0;
   }

@@ -1,5 +1,5 @@
 // Six wings of the range, laid out from a new wing with the window alone: what a builder would type, choose and press.
-#include "core/work/take_away.h"
+#include "core/takeaway/take_away.h"
 #include "driver.h"
 
 namespace eup::app::test {

@@ -1,7 +1,7 @@
 // What is open, saved or left behind by a crash is never lost unseen.
-#include "app/autosave.h"
-#include "app/bench_panel.h"
-#include "app/kept_dialog.h"
+#include "app/bench/bench_panel.h"
+#include "app/dialogs/kept_dialog.h"
+#include "app/state/autosave.h"
 #include "core/design/design_file.h"
 #include "core/design/wing_edit.h"
 #include "core/files/text_file.h"

@@ -1,4 +1,4 @@
-#include "app/load_curves.h"
+#include "app/boards/load_curves.h"
 #include "driver.h"
 
 namespace eup::app::test {

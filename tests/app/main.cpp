@@ -1,4 +1,4 @@
-#include "app/look.h"
+#include "app/look/look.h"
 #include <gtest/gtest.h>
 #include <QApplication>
 

@@ -1,6 +1,6 @@
 // The plan stage in the window: opened, made true, read, judged and used with pointer and keys.
-#include "app/plan_board.h"
-#include "app/plan_panel.h"
+#include "app/boards/plan_board.h"
+#include "app/decide/plan_panel.h"
 #include "core/design/design_file.h"
 #include "core/design/plan_use.h"
 #include "core/files/json.h"

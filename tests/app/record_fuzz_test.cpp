@@ -1,8 +1,8 @@
 // What is recorded is there after any row of edits, undos, saves, kills and openings, at the same wood. A fixed number
 // here; EUPTERA_FUZZ=20000 for more, EUPTERA_FUZZ_FROM another seed.
 #include "../same_wood.h"
-#include "app/autosave.h"
-#include "app/bench_panel.h"
+#include "app/bench/bench_panel.h"
+#include "app/state/autosave.h"
 #include "core/bench/recording.h"
 #include "core/design/panel_rules.h"
 #include "core/design/record_keys.h"

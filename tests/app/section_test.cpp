@@ -1,5 +1,5 @@
 // The section stage in the window: kinds, changes, handles, catalogue, comparing, writing.
-#include "app/section_tools.h"
+#include "app/decide/section_tools.h"
 #include "driver.h"
 
 namespace eup::app::test {

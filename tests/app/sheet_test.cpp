@@ -1,5 +1,5 @@
 // A panel built of sheet in the window: chosen, decided, drawn in every stage, and of ribs again.
-#include "app/trial_dialog.h"
+#include "app/dialogs/trial_dialog.h"
 #include "core/design/subject.h"
 #include "driver.h"
 

@@ -1,5 +1,5 @@
-#include "app/size_dialog.h"
-#include "app/swap_dialog.h"
+#include "app/dialogs/size_dialog.h"
+#include "app/dialogs/swap_dialog.h"
 #include "driver.h"
 
 namespace eup::app::test {

@@ -1,5 +1,5 @@
 // Design and wing on the board are of one snapshot: what contradicts itself brings nothing down, and is explained.
-#include "app/rail.h"
+#include "app/frame/rail.h"
 #include "core/design/design_file.h"
 #include "core/design/wing_edit.h"
 #include "core/files/text_file.h"

@@ -1,5 +1,5 @@
 // The stage of the parts list, driven as a person would.
-#include "core/work/piece_list.h"
+#include "core/takeaway/piece_list.h"
 #include "driver.h"
 #include <QTreeWidget>
 
@@ -123,7 +123,7 @@ TEST_F(StockTest, WhatIsAboardDecidesTheBalance) {
   press("removeAboard");
   QApplication::processEvents();
   EXPECT_TRUE(design().balance.aboard.empty());
-  EXPECT_EQ(window->document().wing().figure("balance.margin"), nullptr) << "wings alone have no margin";
+  EXPECT_EQ(figureNamed(window->document().wing(), "balance.margin"), nullptr) << "wings alone have no margin";
 }
 
 } // namespace

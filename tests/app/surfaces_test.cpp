@@ -1,5 +1,5 @@
 // Hinge surfaces in the window: put in, pulled, swung by hand, moved by a servo; leads and hard points.
-#include "app/stage_boards.h"
+#include "app/boards/stage_boards.h"
 #include "driver.h"
 
 namespace eup::app::test {
@@ -114,7 +114,7 @@ TEST_F(SurfaceStage, WhatMovesIt) {
   EXPECT_GT(figure("surface.1.linkUp"), up);
   choose("surfaces.0.drive.servo", "class-standard");
   EXPECT_EQ(design().inner().surfaces[0].drive.servo, "class-standard");
-  const auto& findings = window->document().wing().findings;
+  const auto& findings = findingsOf(window->document().wing());
   EXPECT_TRUE(
       std::any_of(findings.begin(), findings.end(), [](const Finding& f) { return f.key == "surface.servoDeep"; }));
   choose("surfaces.0.drive.by", "torqueRod");

@@ -1,6 +1,6 @@
 // The tables of materials and the bend test as a person uses them.
-#include "app/bend_test_dialog.h"
-#include "app/tables_dialog.h"
+#include "app/dialogs/bend_test_dialog.h"
+#include "app/dialogs/tables_dialog.h"
 #include "core/design/decisions.h"
 #include "core/design/panel_brief.h"
 #include "driver.h"

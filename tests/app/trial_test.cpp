@@ -1,5 +1,5 @@
 // The dialog in which the wing is put together on trial, driven as a person would.
-#include "app/trial_dialog.h"
+#include "app/dialogs/trial_dialog.h"
 #include "driver.h"
 
 namespace eup::app::test {

@@ -6,7 +6,7 @@
 #include "core/drawing/paging.h"
 #include "core/geometry/polyline.h"
 #include "core/loft/panel_edit.h"
-#include "core/work/take_away.h"
+#include "core/takeaway/take_away.h"
 #include "support.h"
 #include <set>
 
@@ -41,7 +41,7 @@ TEST(Aircraft, FiguresOfEachWingHaveKeysOfTheirOwn) {
   const TrueWing w = wingOf(withAll());
   std::set<std::string> keys, decided;
   for (const Decision& decision : decisionsOf(w.design)) decided.insert(decision.path);
-  for (const Figure& f : w.figures()) {
+  for (const Figure& f : figuresOf(w)) {
     EXPECT_TRUE(keys.insert(f.key).second) << f.key << " twice";
     for (const std::string& path : f.decisions)
       EXPECT_TRUE(decided.contains(path)) << f.key << " follows from " << path;
@@ -92,7 +92,7 @@ TEST(Aircraft, VolumeOfATailIsItsAreaTimesItsArm) {
 /// The template stands under the rib: its upper edge is as high as the packing says, over a foot of 15 mm.
 TEST(Gauges, TemplatesAreAsHighAsThePacking) {
   const TrueWing w = wingOf(Design{});
-  const DrawnWing drawing = drawn(w);
+  const DrawnWing drawing = test::drawn(w);
   const Drawing right = stacked(gauges(drawing.front(), Hand::right), 5),
                 left = stacked(gauges(drawing.front(), Hand::left), 5);
   EXPECT_EQ(right.strokes.size(), left.strokes.size());
@@ -180,7 +180,7 @@ TEST(Aircraft, FindingsSayWhichWing) {
   d.wings[1].panels[0].trailingEdge.kind = TrailingEdgeKind::none;
   bool named = false;
   const TrueWing w = wingOf(d);
-  for (const Finding& f : w.findings)
+  for (const Finding& f : findingsOf(w))
     if (f.key == "spars.none") named = f.what.starts_with("Tailplane: ") && f.wing == 1;
   EXPECT_TRUE(named);
 }
@@ -200,7 +200,7 @@ TEST(Aircraft, NewWingsAreSound) {
       Design d = newWing();
       d.unit = unit;
       if (kind != WingKind::main) d = withWingAdded(d, kind).value();
-      for (const Finding& f : wingOf(d).findings)
+      for (const Finding& f : findingsOf(wingOf(d)))
         EXPECT_EQ(f.severity, Severity::note) << static_cast<int>(kind) << " " << f.key << ": " << f.what;
     }
 }

@@ -1,6 +1,6 @@
 // The floors: a file of the core includes only from its own floor or lower ones, and never sees the window's toolkit.
 #include "core/design/decisions.h"
-#include "core/work/take_away.h"
+#include "core/takeaway/take_away.h"
 #include "places.h"
 #include "support.h"
 #include <map>
@@ -15,9 +15,10 @@ namespace eup {
 namespace {
 
 const std::map<std::string, int> floors{
-    {"measure", 0}, {"files", 0},    {"geometry", 1}, {"section", 2},  {"plan", 2},     {"design", 3},
-    {"loft", 4},    {"parts", 5},    {"joins", 5},    {"strength", 5}, {"balance", 5},  {"skins", 5},
-    {"foam", 5},    {"surfaces", 5}, {"bench", 5},    {"drawing", 6},  {"exchange", 6}, {"work", 7}};
+    {"measure", 0}, {"files", 0},    {"geometry", 1}, {"section", 2},  {"plan", 2},    {"design", 3},
+    {"loft", 4},    {"parts", 5},    {"joins", 5},    {"strength", 5}, {"balance", 5}, {"skins", 5},
+    {"foam", 5},    {"surfaces", 5}, {"bench", 5},    {"wing", 6},     {"drawing", 7}, {"exchange", 7},
+    {"report", 8},  {"steps", 9},    {"trials", 10},  {"takeaway", 10}};
 
 // Trades that may use another of their own floor; docs/architecture.md says why.
 const std::set<std::pair<std::string, std::string>> sideways{
@@ -43,6 +44,25 @@ TEST(Architecture, IncludesGoDownwardsOnly) {
     }
   }
   EXPECT_GT(looked, 40);
+}
+
+/// The window's rooms, from the lowest: a file includes from its own and from lower ones.
+TEST(Architecture, TheWindowsRoomsStandOnEachOther) {
+  const std::vector<std::string> rooms{"look", "state", "devices", "boards", "dialogs", "bench", "decide", "frame"};
+  const std::regex include("#include \"app/([a-z]+)/");
+  std::map<std::string, int> filesIn;
+  for (const auto& entry : std::filesystem::recursive_directory_iterator(test::sourceFile("src/app"))) {
+    if (entry.path().extension() != ".h" && entry.path().extension() != ".cpp") continue;
+    if (entry.path().filename() == "main.cpp") continue;
+    const auto place = [&](const std::string& room) { return std::find(rooms.begin(), rooms.end(), room); };
+    const std::string own = entry.path().parent_path().filename().string(), text = test::slurp(entry.path());
+    ASSERT_NE(place(own), rooms.end()) << entry.path();
+    ++filesIn[own];
+    for (std::sregex_iterator it(text.begin(), text.end(), include), end; it != end; ++it)
+      EXPECT_LE(place((*it)[1]), place(own)) << entry.path() << " includes " << (*it)[1];
+  }
+  EXPECT_EQ(filesIn.size(), rooms.size());
+  for (const auto& [room, files] : filesIn) EXPECT_LE(files, 40) << room;
 }
 
 /// Why: docs/decisions/2026-12-01-libraries-are-compiled-once.md.

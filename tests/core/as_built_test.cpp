@@ -2,7 +2,7 @@
 // fault, noise and all; roll and trim against another way of adding up.
 #include "chance.h"
 #include "core/bench/as_built.h"
-#include "core/work/as_read.h"
+#include "core/wing/as_read.h"
 #include "surface_designs.h"
 #include <cmath>
 #include <fmt/format.h>
@@ -201,7 +201,7 @@ TEST(AsBuilt, AdviceFindsTheCauseAndGoesTheRightWay) {
       break;
     }
     bool found = false;
-    for (const Finding& f : w.findings) {
+    for (const Finding& f : findingsOf(w)) {
       if (f.stage != Stage::build) continue;
       if (f.key == key) {
         found = true;
@@ -246,9 +246,9 @@ TEST(AsBuilt, LeavesATrueWingAlone) {
     Design d = plain;
     d.records.readings = readingsOf(decided, {}, random);
     const TrueWing w = wingOf(d);
-    EXPECT_TRUE(test::hasFinding(w.findings, "built.twist.fine.right") ||
-                test::hasFinding(w.findings, "built.twist.fine.left"));
-    for (const Finding& f : w.findings) cried += f.stage == Stage::build && f.severity != Severity::note ? 1 : 0;
+    EXPECT_TRUE(test::hasFinding(findingsOf(w), "built.twist.fine.right") ||
+                test::hasFinding(findingsOf(w), "built.twist.fine.left"));
+    for (const Finding& f : findingsOf(w)) cried += f.stage == Stage::build && f.severity != Severity::note ? 1 : 0;
   }
   EXPECT_LE(cried, 4); // two in a hundred readings lie beyond twice their doubt
 }
@@ -329,8 +329,8 @@ TEST(AsBuilt, HardEdgesAreReplaced) {
   const double wide = figureOf(w, "built.newEdge.left.width");
   const Material &spruce = shippedTables().named("spruce"), &balsa = shippedTables().named("balsa-190");
   EXPECT_NEAR(balsa.modulus * std::pow(wide, 3), spruce.modulus * std::pow(18, 3), 1);
-  EXPECT_EQ(w.figure("built.newEdge.right.width"), nullptr);
-  for (const Finding& f : w.findings)
+  EXPECT_EQ(figureNamed(w, "built.newEdge.right.width"), nullptr);
+  for (const Finding& f : findingsOf(w))
     if (f.key == "built.twist.little.left") {
       EXPECT_NE(f.remedy.find("scarf"), std::string::npos);
     }
@@ -346,7 +346,7 @@ TEST(AsBuilt, SurvivesReadingsBeyondSense) {
           for (const Hand hand : {Hand::right, Hand::left})
             d.records.readings.push_back({static_cast<ReadKind>(kind), 0, 0, hand, rib, value, doubt, {}, {}, {}});
   const TrueWing w = wingOf(d);
-  for (const Figure& f : w.figures(Stage::build)) {
+  for (const Figure& f : figuresOf(w, Stage::build)) {
     EXPECT_TRUE(std::isfinite(f.value)) << f.key;
     EXPECT_FALSE(told(f.value, f.quantity, LengthUnit::mm).empty());
   }
@@ -360,8 +360,8 @@ TEST(AsBuilt, ReadingsWithoutAPlace) {
                         {ReadKind::bow, 0, 0, Hand::right, 0, 1, 0, {}, {}, {}}};
   const TrueWing w = wingOf(d);
   EXPECT_EQ(withoutPlace(w).size(), 3U);
-  EXPECT_TRUE(test::hasFinding(w.findings, "built.noPlace"));
-  EXPECT_TRUE(w.figures(Stage::build).empty());
+  EXPECT_TRUE(test::hasFinding(findingsOf(w), "built.noPlace"));
+  EXPECT_TRUE(figuresOf(w, Stage::build).empty());
 }
 
 } // namespace

@@ -5,7 +5,7 @@
 #include "core/geometry/polyline.h"
 #include "core/parts/spar_sheets.h"
 #include "core/strength/spar_strength.h"
-#include "core/work/take_away.h"
+#include "core/takeaway/take_away.h"
 #include "support.h"
 #include <Eigen/Dense>
 #include <numbers>
@@ -34,14 +34,14 @@ TEST(ShortSpar, BearsWhatItsDepthLeaves) {
   d.inner().spars[0].cutShort = 4;
   const TrueWing cut = wingOf(d);
   EXPECT_NEAR(figureOf(cut, "spar.1.asCut"), std::pow((half - 4) / half, 2), 1e-9);
-  EXPECT_TRUE(test::hasFinding(cut.findings, "spar.shallow"));
+  EXPECT_TRUE(test::hasFinding(findingsOf(cut), "spar.shallow"));
   const double was = figureOf(whole, "spar.1.stressTop"), is = figureOf(cut, "spar.1.stressTop");
   EXPECT_NEAR(is / was, std::pow(half / (half - 4), 2), 0.02);
   // A strip through the open slots makes it whole again.
   d.inner().spars[0].rescued = true;
   const TrueWing closed = wingOf(d);
   EXPECT_NEAR(figureOf(closed, "spar.1.rescuedBears"), 1, 1e-12);
-  EXPECT_FALSE(test::hasFinding(closed.findings, "spar.shallow"));
+  EXPECT_FALSE(test::hasFinding(findingsOf(closed), "spar.shallow"));
   int strips = 0;
   for (const Part& p : closed.inner().parts)
     if (p.key == "rescue.1") {
@@ -68,7 +68,7 @@ TEST(ShortSpar, GetsStripsBetweenTheRibsBelow) {
   for (const Rib& rib : w.inner().frame.ribs) ribs += rib.thickness;
   EXPECT_NEAR(length, (700 - ribs) * w.inner().frame.spars[0].stretch, 1e-6);
   EXPECT_NEAR(figureOf(w, "spar.1.asCut"), 1, 1e-12);
-  EXPECT_FALSE(test::hasFinding(w.findings, "spar.shallow"));
+  EXPECT_FALSE(test::hasFinding(findingsOf(w), "spar.shallow"));
   const SparLine& line = w.inner().frame.spars[0];
   const double half = (line.upperSeat.root.y() - line.lowerSeat.root.y()) / 2;
   d.inner().spars[0].cutShort = half + 2;
@@ -113,7 +113,7 @@ TEST(LaminatedEdge, RunsOnRoundTheTip) {
   // Bent further by what springs back: the straight part leaves the bow turned by a ninth of half its bend.
   const Point way = tip.form.back() - tip.form[tip.form.size() - 2];
   EXPECT_GT(std::abs(std::atan2(way.x(), -way.y())), 0.02);
-  EXPECT_NE(on.figure("tip.bend"), nullptr);
+  EXPECT_NE(figureNamed(on, "tip.bend"), nullptr);
 }
 
 /// Strips that fill the whole tip leave no form to bend them round: told, and everything else is printed.
@@ -127,8 +127,8 @@ TEST(LaminatedEdge, MayBeTooWideForAnyForm) {
   const auto* w = std::get_if<TrueWing>(&result);
   ASSERT_NE(w, nullptr);
   EXPECT_TRUE(w->inner().tip->form.empty());
-  EXPECT_TRUE(tipParts(drawn(*w).front(), Hand::right).empty());
-  EXPECT_TRUE(test::hasFinding(w->findings, "tip.deep"));
+  EXPECT_TRUE(tipParts(test::drawn(*w).front(), Hand::right).empty());
+  EXPECT_TRUE(test::hasFinding(findingsOf(*w), "tip.deep"));
 }
 
 /// By hand: a plain wing whose left half has 2° more washout (-2° is wash-in) over all its span. Each half lifts as its
@@ -150,14 +150,14 @@ TEST(LiftAside, IsToldOfHandsThatDiffer) {
   Design d;
   d.inner().left = {true, 0, 0, 0, -2};
   const TrueWing w = wingOf(d);
-  const Figure* f = w.figure("balance.liftAside");
+  const Figure* f = figureNamed(w, "balance.liftAside");
   ASSERT_NE(f, nullptr);
   EXPECT_NE(f->label.find("left"), std::string::npos) << "that half is washed in";
   EXPECT_GT(f->value, 0.5);
   d.wings[0].posts.fitted = true;
   d.wings[0].posts.offset = -f->value;
   EXPECT_NEAR(figureOf(wingOf(d), "balance.liftAside"), 0, 1e-6) << "the posts stand under it";
-  EXPECT_EQ(wingOf(Design{}).figure("balance.liftAside"), nullptr);
+  EXPECT_EQ(figureNamed(wingOf(Design{}), "balance.liftAside"), nullptr);
 }
 
 /// A lattice of horseshoe vortices, bound at a quarter of each panel's chord, no flow through its surface at three

@@ -4,7 +4,7 @@
 #include "core/design/wing_edit.h"
 #include "core/files/shipped.h"
 #include "core/strength/loads.h"
-#include "core/work/model_balance.h"
+#include "core/wing/model_balance.h"
 #include "support.h"
 #include <rapidcheck/gtest.h>
 
@@ -73,24 +73,24 @@ TEST(Balance, WhatIsAdvisedBalancesIt) {
       const double wanted = figureOf(w, "balance.wanted");
       EXPECT_NEAR(figureOf(w, "balance.margin"),
                   (figureOf(w, "balance.neutral") - figureOf(w, "balance.at")) / w.main().planform.meanChord, 1e-12);
-      const Figure* ballast = w.figure("balance.ballast");
+      const Figure* ballast = figureNamed(w, "balance.ballast");
       ASSERT_NE(ballast, nullptr);
       if (ballast->label.starts_with("Ballast")) {
         Design with = d;
         with.balance.aboard.push_back({"lead", ballast->value, d.balance.ballastAft, 0, 0});
         EXPECT_NEAR(figureOf(wingOf(with), "balance.at"), wanted, 1e-6) << name;
       }
-      const Figure* shift = w.figure("balance.shift");
+      const Figure* shift = figureNamed(w, "balance.shift");
       ASSERT_NE(shift, nullptr);
       Design moved = d;
       moved.balance.aboard[0].aft += shift->label.find("forward") != std::string::npos ? -shift->value : shift->value;
       EXPECT_NEAR(figureOf(wingOf(moved), "balance.at"), wanted, 1e-6) << name;
-      const Figure* tip = w.figure("balance.tip");
+      const Figure* tip = figureNamed(w, "balance.tip");
       ASSERT_NE(tip, nullptr);
       EXPECT_NE(tip->where.find("left"), std::string::npos) << "the fuselage hangs to the right";
       Design level = d;
       level.balance.aboard.push_back({"tip", tip->value, 0, -w.main().fromAbove, 0});
-      EXPECT_EQ(wingOf(level).figure("balance.tip"), nullptr) << name;
+      EXPECT_EQ(figureNamed(wingOf(level), "balance.tip"), nullptr) << name;
     }
 }
 
@@ -99,7 +99,7 @@ TEST(Balance, NoBallastBesideTheBalancePoint) {
   Design d = demoDesign("fenlark-1500");
   d.balance.aboard[0].grams = 0;
   d.balance.ballastAft = figureOf(wingOf(d), "balance.wanted") - 0.01;
-  EXPECT_EQ(wingOf(d).figure("balance.ballast"), nullptr);
+  EXPECT_EQ(figureNamed(wingOf(d), "balance.ballast"), nullptr);
 }
 
 /// Weighed pieces count in place of reckoned ones, by hand; half of the difference to one side is told.
@@ -122,7 +122,7 @@ TEST(Balance, WeighedPiecesReplaceReckonedOnes) {
   const Point3 at = w.main().inSpace[1].at(le->centre.x(), le->centre.y(), le->centre.z());
   EXPECT_NEAR(is.rightMore - was.rightMore, -3 * at.y(), 1e-6);
   EXPECT_EQ(is.weighed, 1);
-  EXPECT_TRUE(test::hasFinding(w.findings, "balance.gone"));
+  EXPECT_TRUE(test::hasFinding(findingsOf(w), "balance.gone"));
   EXPECT_NEAR(figureOf(w, "balance.weighed"), 3, 1e-9);
 }
 
@@ -144,7 +144,7 @@ TEST(Balance, FinsAloneHaveNoNeutralPoint) {
   d.wings[0].kind = WingKind::fin;
   d.balance.aboard = {{"fuselage", 1100, 190, 0, 0}};
   const TrueWing w = wingOf(d);
-  EXPECT_EQ(w.figure("balance.neutral"), nullptr);
+  EXPECT_EQ(figureNamed(w, "balance.neutral"), nullptr);
   EXPECT_GT(figureOf(w, "balance.at"), 0);
 }
 
@@ -152,7 +152,7 @@ TEST(Balance, BehindTheNeutralPointIsSerious) {
   Design d;
   d.balance.aboard = {{"fuselage", 1100, 190, 0, 0}};
   bool told = false;
-  for (const Finding& f : wingOf(d).findings)
+  for (const Finding& f : findingsOf(wingOf(d)))
     if (f.key == "balance.margin") told = f.severity == Severity::serious;
   EXPECT_TRUE(told);
 }

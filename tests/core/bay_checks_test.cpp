@@ -1,8 +1,8 @@
 // What is checked in a spar's bays besides its caps and webs: nose, edges, joins; what is told of it.
 #include "bays.h"
 #include "core/drawing/wing_drawings.h"
-#include "core/work/sizing.h"
-#include "core/work/take_away.h"
+#include "core/takeaway/take_away.h"
+#include "core/trials/sizing.h"
 #include <algorithm>
 
 namespace eup {
@@ -30,7 +30,7 @@ TEST(NoseBoxes, TheShearCentreLiesBeforeTheWeb) {
   const TrueWing stiff = wingOf(d);
   EXPECT_LT(figureOf(stiff, "box.shearCentre"), figureOf(thin, "box.shearCentre"));
   d.inner().spars[0].webs = Webs::none;
-  EXPECT_EQ(wingOf(d).figure("box.shearCentre"), nullptr);
+  EXPECT_EQ(figureNamed(wingOf(d), "box.shearCentre"), nullptr);
 }
 
 /// The torque of a dive is that of the sections' moments outboard; it grows with the speed squared, and towards the
@@ -39,7 +39,7 @@ TEST(NoseBoxes, ADiveIsCheckedBayByBay) {
   Design d = withWebs(Webs::between);
   d.inner().sections.root = d.inner().sections.tip = nacaSection("4412");
   d.inner().sheeting.to = SheetTo::sparRear;
-  EXPECT_EQ(wingOf(d).figure("sheet.twist"), nullptr);
+  EXPECT_EQ(figureNamed(wingOf(d), "sheet.twist"), nullptr);
   d.flying.diveSpeed = 25;
   const TrueWing w = wingOf(d);
   const TruePanel& p = w.inner();
@@ -57,21 +57,21 @@ TEST(NoseBoxes, ADiveIsCheckedBayByBay) {
       EXPECT_LT(c->stress, last) << bay.bay;
       last = c->stress;
     }
-  EXPECT_FALSE(hasFinding(w.findings, "sheet.twistBuckling"));
+  EXPECT_FALSE(hasFinding(findingsOf(w), "sheet.twistBuckling"));
   d.flying.diveSpeed = 75;
   const TrueWing fast = wingOf(d);
   EXPECT_NEAR(figureOf(fast, "sheet.twist"), figureOf(w, "sheet.twist") / 9, 1e-6 * figureOf(w, "sheet.twist"));
-  EXPECT_TRUE(hasFinding(fast.findings, "sheet.twistBuckling"));
+  EXPECT_TRUE(hasFinding(findingsOf(fast), "sheet.twistBuckling"));
   Design dropped = d; // beyond the cap's end no web closes the nose
   dropped.inner().spars[0].bottom.drops = true, dropped.inner().spars[0].bottom.dropsAt = 0.5;
   const TrueWing half = wingOf(dropped);
   for (const SparBay& bay : half.inner().strength.bays)
     EXPECT_EQ(checkOf(bay, BayCheck::What::sheetTwist) != nullptr, bay.to <= 350) << bay.bay;
   d.inner().spars[0].webs = Webs::none;
-  EXPECT_EQ(wingOf(d).figure("sheet.twist"), nullptr);
+  EXPECT_EQ(figureNamed(wingOf(d), "sheet.twist"), nullptr);
   d.inner().spars[0].webs = Webs::between;
   d.inner().sheeting.bottom = false;
-  EXPECT_EQ(wingOf(d).figure("sheet.twist"), nullptr);
+  EXPECT_EQ(figureNamed(wingOf(d), "sheet.twist"), nullptr);
 }
 
 /// Where the first spar stops the edges go on, bent with the next.
@@ -89,7 +89,7 @@ TEST(Edges, AreCheckedAsFarAsThereIsASpar) {
     }
   EXPECT_NEAR(farthest, 700, 1e-9);
   int told = 0;
-  for (const Figure& f : w.figures()) told += f.key == "edge.trailing";
+  for (const Figure& f : figuresOf(w)) told += f.key == "edge.trailing";
   EXPECT_EQ(told, 1);
 }
 
@@ -136,13 +136,13 @@ TEST(Joins, WhatHoldsThemIsAmongTheFirstBaysChecks) {
   EXPECT_NEAR(figureOf(joined, "joiner.socket"), pressed / bears, 1e-9 * pressed / bears);
   EXPECT_NEAR(checkOf(joined.inner().strength.bays.front(), BayCheck::What::socket)->reserve(), pressed / bears,
               1e-9 * pressed / bears);
-  EXPECT_FALSE(hasFinding(joined.findings, "joiner.socket"));
+  EXPECT_FALSE(hasFinding(findingsOf(joined), "joiner.socket"));
   EXPECT_NEAR(s.crushReserve, std::min(9 * 3 * 1.0 / (s.moment / leg - s.shear), 9 * 2 * 1.0 / (s.moment / leg)), 1e-9);
-  EXPECT_TRUE(hasFinding(joined.findings, "joiner.ribs"));
+  EXPECT_TRUE(hasFinding(findingsOf(joined), "joiner.ribs"));
   d.inner().join.joiner.facing = 3;
   EXPECT_GT(figureOf(wingOf(d), "joiner.ribs"), 4 * figureOf(joined, "joiner.ribs"));
   d.inner().join.joiner.material = "foam-eps-15"; // a rod that is softer than what it bears on
-  EXPECT_TRUE(hasFinding(wingOf(d).findings, "joiner.socket"));
+  EXPECT_TRUE(hasFinding(findingsOf(wingOf(d)), "joiner.socket"));
 }
 
 TEST(Joins, AWeakGlueCountsWhereItIsWeakerThanTheWood) {
@@ -194,7 +194,7 @@ TEST(StrengthCard, TellsEveryBayAndItsCautions) {
   d.inner().join.braces[0].material = "beech";
   const TrueWing w = wingOf(d);
   std::string all;
-  for (const Drawing& block : strengthCard(drawn(w).front(), Hand::left))
+  for (const Drawing& block : strengthCard(w.main(), w.inner(), Hand::left))
     for (const Label& l : block.labels) all += l.text + "\n";
   EXPECT_NE(all.find("LEFT HAND"), std::string::npos);
   for (std::size_t i = 1; i < w.inner().frame.ribs.size(); ++i)
@@ -204,7 +204,8 @@ TEST(StrengthCard, TellsEveryBayAndItsCautions) {
         "yellow wood glue", "18.00 × the weight (club pylon: our logger)", "diving: 22 m/s", "beech"})
     EXPECT_NE(all.find(words), std::string::npos) << words;
   d.inner().spars.clear();
-  EXPECT_FALSE(strengthCard(drawn(wingOf(d)).front(), Hand::right).empty());
+  const TrueWing other = wingOf(d);
+  EXPECT_FALSE(strengthCard(other.main(), other.inner(), Hand::right).empty());
 }
 
 } // namespace

@@ -7,13 +7,13 @@
 #include "core/files/json.h"
 #include "core/files/shipped.h"
 #include "core/measure/units.h"
-#include "core/work/bench_report.h"
-#include "core/work/everything_done.h"
-#include "core/work/model_balance.h"
-#include "core/work/piece_list.h"
-#include "core/work/steps.h"
-#include "core/work/take_away.h"
-#include "core/work/touched.h"
+#include "core/steps/steps.h"
+#include "core/steps/touched.h"
+#include "core/takeaway/bench_report.h"
+#include "core/takeaway/everything_done.h"
+#include "core/takeaway/piece_list.h"
+#include "core/takeaway/take_away.h"
+#include "core/wing/model_balance.h"
 #include "surface_designs.h"
 #include <algorithm>
 #include <fmt/format.h>
@@ -463,7 +463,7 @@ TEST(BenchReport, WorkSheetAndLabels) {
     ticked += static_cast<std::size_t>(std::count_if(
         d.strokes.begin(), d.strokes.end(), [](const Stroke& s) { return !s.closed && s.points.size() == 2; }));
   EXPECT_EQ(ticked, 4U); // two crosses of two lines: done, and looked at
-  const auto labels = pieceLabels(drawn(w), Hand::left);
+  const auto labels = pieceLabels(test::drawn(w), Hand::left);
   EXPECT_EQ(labels.size(), w.inner().parts.size());
   for (const Drawing& d : labels) {
     const Box box = d.bounds();

@@ -8,7 +8,7 @@
 #include "core/design/tables.h"
 #include "core/exchange/calendar_file.h"
 #include "core/files/shipped.h"
-#include "core/work/steps.h"
+#include "core/steps/steps.h"
 #include "support.h"
 #include <numeric>
 #include <set>
@@ -197,7 +197,7 @@ TEST(BenchSteps, FollowFromTheDesign) {
       EXPECT_FALSE(s.what.empty() || s.on.empty());
       for (const std::string& f : s.figures)
         if (!f.ends_with("BackBottom") && !f.ends_with("travelUp")) {
-          EXPECT_NE(w.figure(f), nullptr) << name << ' ' << s.key << ' ' << f;
+          EXPECT_NE(figureNamed(w, f), nullptr) << name << ' ' << s.key << ' ' << f;
         }
     }
     for (const Step& s : steps)

@@ -3,7 +3,7 @@
 #include "core/drawing/paging.h"
 #include "core/geometry/polyline.h"
 #include "core/geometry/region.h"
-#include "core/work/take_away.h"
+#include "core/takeaway/take_away.h"
 #include "support.h"
 
 namespace eup {
@@ -18,6 +18,11 @@ std::string allText(const Drawing& d) {
   return text;
 }
 
+std::vector<Drawing> cardOf(const Design& d) {
+  const TrueWing w = wingOf(d);
+  return benchCard(w.main(), w.inner(), Hand::right);
+}
+
 /// Heights of the closed cut loops of a drawing.
 std::vector<double> cutHeights(const Drawing& d) {
   std::vector<double> out;
@@ -28,8 +33,8 @@ std::vector<double> cutHeights(const Drawing& d) {
 
 TEST(BenchCard, HasTheBlockAtFullSize) {
   const TrueWing w = wingOf(Design{});
-  const DrawnWing drawing = drawn(w);
-  const Drawing card = stacked(benchCard(drawing.front(), Hand::right), 5);
+  const DrawnWing drawing = test::drawn(w);
+  const Drawing card = stacked(benchCard(w.main(), drawing.front(), Hand::right), 5);
   const double block = figureOf(w, "join.block");
   const auto heights = cutHeights(card);
   EXPECT_TRUE(std::any_of(heights.begin(), heights.end(), [&](double h) { return std::abs(h - block) < 1e-6; }));
@@ -38,8 +43,8 @@ TEST(BenchCard, HasTheBlockAtFullSize) {
 
 TEST(BenchCard, HasTheBraceAtFullSize) {
   const TrueWing w = wingOf(Design{});
-  const DrawnWing drawing = drawn(w);
-  const Drawing card = stacked(benchCard(drawing.front(), Hand::right), 5);
+  const DrawnWing drawing = test::drawn(w);
+  const Drawing card = stacked(benchCard(w.main(), drawing.front(), Hand::right), 5);
   bool found = false;
   for (const Stroke& s : card.strokes) {
     if (s.layer != Layer::cut || s.points.size() != 6) continue;
@@ -54,7 +59,7 @@ TEST(BenchCard, ListsThePackingOfEveryRib) {
     Design d;
     d.unit = unit;
     const TrueWing w = wingOf(d);
-    const std::string text = allText(stacked(benchCard(drawn(w).front(), Hand::left), 5));
+    const std::string text = allText(stacked(benchCard(w.main(), w.inner(), Hand::left), 5));
     for (const RibSupports& rib : w.inner().settingUp.ribs) {
       EXPECT_NE(text.find("R" + std::to_string(rib.rib) + "\n"), std::string::npos);
       for (const Support& s : rib.at)
@@ -67,12 +72,12 @@ TEST(BenchCard, ListsThePackingOfEveryRib) {
 /// What is told as a figure for the saw, the strips and the ribs' holes stands on the card of its panel.
 TEST(BenchCard, HasTheAnglesLengthsAndHoles) {
   const TrueWing w = wingOf(demoDesign("tarnbrook-2000"));
-  const DrawnWing drawing = drawn(w);
+  const DrawnWing drawing = test::drawn(w);
   int angles = 0, holes = 0;
   for (std::size_t k = 0; k < drawing.size(); ++k) {
-    const std::string text = allText(stacked(benchCard(drawing[k], Hand::right), 5));
+    const std::string text = allText(stacked(benchCard(w.main(), drawing[k], Hand::right), 5));
     const std::string prefix = k == 0 ? "" : fmt::format("panel{}.", k + 1);
-    for (const Figure& f : w.figures()) {
+    for (const Figure& f : figuresOf(w)) {
       const bool here = k == 0 ? !f.key.starts_with("panel") : f.key.starts_with(prefix);
       const std::string key = here && k > 0 ? f.key.substr(prefix.size()) : f.key;
       if (here && (key.starts_with("cut.") || key.starts_with("cutOuter."))) {
@@ -100,7 +105,7 @@ TEST(BenchCard, HasTheAnglesLengthsAndHoles) {
 TEST(BenchCard, OfAFlatJoinHasNoGaugesOfNothing) {
   Design d;
   d.inner().join.dihedral = {DihedralBy::angle, 0};
-  const std::string text = allText(stacked(benchCard(drawn(wingOf(d)).front(), Hand::right), 5));
+  const std::string text = allText(stacked(cardOf(d), 5));
   EXPECT_EQ(text.find("Tip block"), std::string::npos);
   EXPECT_EQ(text.find("Root lean"), std::string::npos);
 }
@@ -110,7 +115,7 @@ TEST(RibSheet, NamesStandOnTheWood) {
   for (const Hand hand : {Hand::right, Hand::left}) {
     const TrueWing w = wingOf(demoDesign("fenlark-1500"));
     for (const Rib& rib : w.inner().frame.ribs) {
-      const Drawing part = ribDrawing(drawn(w).front(), rib, hand);
+      const Drawing part = ribDrawing(test::drawn(w).front(), rib, hand);
       const std::string words = rib.name() + " " + nameLarge(hand);
       int inside = 0;
       for (const Label& l : part.labels)
@@ -134,14 +139,14 @@ TEST(RibSheet, NamesStandOnTheWood) {
 TEST(BenchCard, IsThereWithoutSparBraceOrDihedral) {
   Design d = test::bareDesign();
   d.inner().join.dihedral = {DihedralBy::angle, 0};
-  EXPECT_GT(benchCard(drawn(wingOf(d)).front(), Hand::right).size(), 2u);
+  EXPECT_GT(cardOf(d).size(), 2u);
   d.inner().join.dihedral = {DihedralBy::angle, -4};
-  EXPECT_GT(benchCard(drawn(wingOf(d)).front(), Hand::right).size(), 2u) << "anhedral";
+  EXPECT_GT(cardOf(d).size(), 2u) << "anhedral";
 }
 
 TEST(Plan, IsTrueToLength) {
   const TrueWing w = wingOf(Design{});
-  const Drawing plan = planDrawing(drawn(w), Hand::right);
+  const Drawing plan = planDrawing(test::drawn(w), Hand::right);
   const Box outline = boundsOf(plan.strokes.front().points);
   EXPECT_NEAR(outline.width(), 700, 1e-9);
   // Ribs stand at their stations: the line down the middle of each.
@@ -163,14 +168,14 @@ TEST(RibSheet, NamesEveryRibWithItsThickness) {
   d.inner().spars[1].name = "rear web";
   d.inner().spars[1].rootFraction = d.inner().spars[1].tipFraction = 0.6;
   const TrueWing w = wingOf(d);
-  const std::string text = allText(ribSheets(drawn(w), Hand::left, 900, 0).front());
+  const std::string text = allText(ribSheets(test::drawn(w), Hand::left, 900, 0).front());
   for (const Rib& rib : w.inner().frame.ribs) EXPECT_NE(text.find(rib.name() + " LEFT"), std::string::npos);
   EXPECT_NE(text.find("rear web LEFT"), std::string::npos) << "the slotted spar is cut from the same sheet";
 }
 
 TEST(Letter, TakesTheSameDrawingsOnItsOwnPages) {
   const TrueWing w = wingOf(Design{});
-  const std::vector plan{planDrawing(drawn(w), Hand::right)};
+  const std::vector plan{planDrawing(test::drawn(w), Hand::right)};
   EXPECT_LT(pageFrame(Paper::letter, false).y(), pageFrame(Paper::a4, false).y());
   EXPECT_GE(pageCount(plan, Paper::letter, true), 3);
   const auto pdf = toPdf(plan, Paper::letter, true);
@@ -182,7 +187,7 @@ TEST(Inches, AreOnTheSheets) {
   Design d;
   d.unit = LengthUnit::inch;
   d.inner().panel.span = 30 * mmPerInch;
-  const std::string text = allText(planDrawing(drawn(wingOf(d)), Hand::right));
+  const std::string text = allText(planDrawing(test::drawn(wingOf(d)), Hand::right));
   EXPECT_NE(text.find("30\""), std::string::npos);
 }
 

@@ -7,7 +7,7 @@
 #include "core/joins/end_cut.h"
 #include "core/joins/joiner.h"
 #include "core/loft/panel_edit.h"
-#include "core/work/take_away.h"
+#include "core/takeaway/take_away.h"
 #include "support.h"
 #include <cmath>
 #include <Eigen/Geometry>
@@ -48,8 +48,8 @@ TEST(FoldedBrace, LiesOnBothSpars) {
         Eigen::AngleAxisd(degToRad(gamma), Point3::UnitX()) * Point3(std::sin(lambda), std::cos(lambda), 0);
     EXPECT_LT((leg - spar).norm(), 1e-9) << sweep << ", " << gamma;
     EXPECT_NEAR(figureOf(w, "brace.turn"), b.turn, 1e-12);
-    EXPECT_EQ(w.figure("brace.lean"), nullptr) << "it does not lean";
-    EXPECT_FALSE(hasFinding(w.findings, "brace.lean"));
+    EXPECT_EQ(figureNamed(w, "brace.lean"), nullptr) << "it does not lean";
+    EXPECT_FALSE(hasFinding(findingsOf(w), "brace.lean"));
   }
 }
 
@@ -107,7 +107,7 @@ TEST(SeveralBraces, ShareTheMomentByItsStiffness) {
   Design alone = d;
   alone.inner().join.braces.erase(alone.inner().join.braces.begin());
   EXPECT_GT(figureOf(wingOf(alone), "brace.stress"), figureOf(w, "brace2.stress"));
-  EXPECT_EQ(wingOf(alone).figure("brace2.stress"), nullptr);
+  EXPECT_EQ(figureNamed(wingOf(alone), "brace2.stress"), nullptr);
   // A third like the first on the same spar: the three share one moment, Σ M = m.
   p.join.braces.push_back(p.join.braces[0]);
   const TrueWing three = wingOf(d);
@@ -119,17 +119,17 @@ TEST(SeveralBraces, ShareTheMomentByItsStiffness) {
   // One that has lost its spar is said, and the others keep their names.
   p.join.braces[1].spar = 3;
   const TrueWing lost = wingOf(d);
-  EXPECT_TRUE(hasFinding(lost.findings, "brace.none"));
-  EXPECT_EQ(lost.figure("brace2.bend"), nullptr);
-  EXPECT_NE(lost.figure("brace3.bend"), nullptr);
+  EXPECT_TRUE(hasFinding(findingsOf(lost), "brace.none"));
+  EXPECT_EQ(figureNamed(lost, "brace2.bend"), nullptr);
+  EXPECT_NE(figureNamed(lost, "brace3.bend"), nullptr);
 }
 
 /// Every plate once, none over another, with the grain: the V of one nests in the next.
 TEST(BracePlates, AreNestedWithoutTouching) {
   const TrueWing w = wingOf(demoDesign("lanehurst-1180"));
-  const auto sheets = bracePlates(drawn(w), Hand::right);
+  const auto sheets = bracePlates(test::drawn(w), Hand::right);
   ASSERT_EQ(sheets.size(), 1u);
-  EXPECT_TRUE(bracePlates(drawn(w), Hand::left).empty()) << "the centre's braces are both hands'";
+  EXPECT_TRUE(bracePlates(test::drawn(w), Hand::left).empty()) << "the centre's braces are both hands'";
   std::vector<Polyline> plates;
   for (const Stroke& s : sheets.front().strokes)
     if (s.layer == Layer::cut) plates.push_back(s.points);
@@ -144,7 +144,7 @@ TEST(BracePlates, AreNestedWithoutTouching) {
   EXPECT_LT(all.height(), tall) << "nested, not stacked";
   Design none;
   none.inner().join.braces.clear();
-  EXPECT_TRUE(bracePlates(drawn(wingOf(none)), Hand::right).empty());
+  EXPECT_TRUE(bracePlates(test::drawn(wingOf(none)), Hand::right).empty());
 }
 
 TEST(CrackedSpars, TheVClosesAtTheAngle) {
@@ -157,9 +157,9 @@ TEST(CrackedSpars, TheVClosesAtTheAngle) {
   // A triangle of sides equal to the cut's depth with the whole bend between them.
   const double deep = d.inner().spars[0].top.depth - 0.5;
   EXPECT_NEAR(figureOf(w, "crack.1.top"), 2 * deep * std::tan(degToRad(8)), 1e-9);
-  EXPECT_TRUE(hasFinding(w.findings, "join.cracked"));
+  EXPECT_TRUE(hasFinding(findingsOf(w), "join.cracked"));
   d.inner().join.braces = {Bracing{}};
-  EXPECT_FALSE(hasFinding(wingOf(d).findings, "join.cracked"));
+  EXPECT_FALSE(hasFinding(findingsOf(wingOf(d)), "join.cracked"));
 }
 
 TEST(ThroughSpars, NeedAStraightJoinAndShareTheRootRib) {
@@ -171,14 +171,14 @@ TEST(ThroughSpars, NeedAStraightJoinAndShareTheRootRib) {
   d.inner().join.dihedral = {DihedralBy::angle, 0};
   d.inner().join.braces.resize(2);
   const TrueWing w = wingOf(d);
-  EXPECT_FALSE(hasFinding(w.findings, "join.through"));
+  EXPECT_FALSE(hasFinding(findingsOf(w), "join.through"));
   EXPECT_TRUE(w.inner().join.braces.empty()) << "nothing to brace";
-  EXPECT_EQ(w.figure("cut.le.mitre"), nullptr) << "nothing to saw";
+  EXPECT_EQ(figureNamed(w, "cut.le.mitre"), nullptr) << "nothing to saw";
   EXPECT_TRUE(w.inner().frame.ribs.front().shared);
   EXPECT_DOUBLE_EQ(w.inner().frame.ribs.front().body().first, -d.inner().ribs.rootThickness / 2);
   const auto count = [&](Hand hand) {
     int n = 0;
-    const auto sheets = ribSheets(drawn(w), hand, 3000, 0);
+    const auto sheets = ribSheets(test::drawn(w), hand, 3000, 0);
     for (const Label& l : sheets.front().labels)
       n += l.text.starts_with("R1 ") && l.text.find(" at ") != std::string::npos;
     return n;
@@ -186,7 +186,7 @@ TEST(ThroughSpars, NeedAStraightJoinAndShareTheRootRib) {
   EXPECT_EQ(count(Hand::right), 1);
   EXPECT_EQ(count(Hand::left), 0) << "cut once";
   d.inner().join.dihedral.value = 3;
-  EXPECT_TRUE(hasFinding(wingOf(d).findings, "join.through"));
+  EXPECT_TRUE(hasFinding(findingsOf(wingOf(d)), "join.through"));
 }
 
 TEST(JigRods, RunStraightThroughEveryRib) {
@@ -194,8 +194,8 @@ TEST(JigRods, RunStraightThroughEveryRib) {
   d.inner().join.rods = true;
   d.inner().join.rodFront = 0.2, d.inner().join.rodRear = 0.5;
   const TrueWing w = wingOf(d);
-  EXPECT_TRUE(hasFinding(w.findings, "ribs.laps")) << "they meet half-laps";
-  EXPECT_FALSE(hasFinding(wingOf(demoDesign("tarnbrook-2000")).findings, "ribs.laps"));
+  EXPECT_TRUE(hasFinding(findingsOf(w), "ribs.laps")) << "they meet half-laps";
+  EXPECT_FALSE(hasFinding(findingsOf(wingOf(demoDesign("tarnbrook-2000"))), "ribs.laps"));
   const TruePanel& p = w.inner();
   const auto rods = jigRods(p.design, p.shape.loft);
   const auto check = [&](const Rib& r) {
@@ -231,7 +231,7 @@ TEST(SheetEnds, AreMitredForSweepAndDihedral) {
   EXPECT_NEAR(std::abs(figureOf(w, "cut.sheetTop.tilt")), degToRad(5), 2e-3);
   EXPECT_NEAR(figureOf(w, "cut.sheetTop.mitre"), figureOf(w, "cut.sheetBottom.mitre"), 5e-3);
   d.inner().sheeting.bottom = false;
-  EXPECT_EQ(wingOf(d).figure("cut.sheetBottom.mitre"), nullptr);
+  EXPECT_EQ(figureNamed(wingOf(d), "cut.sheetBottom.mitre"), nullptr);
 }
 
 TEST(Tips, RoundedCornersAreQuartersOfCircles) {
@@ -349,7 +349,7 @@ TEST(Gauges, WashoutBlocksAndTemplatesOverTheTop) {
   Design d;
   d.inner().panel.washoutDeg = 3;
   const TrueWing w = wingOf(d);
-  const Drawing sheet = stacked(gauges(drawn(w).front(), Hand::right), 5);
+  const Drawing sheet = stacked(gauges(test::drawn(w).front(), Hand::right), 5);
   int over = 0, blocks = 0;
   for (const Label& l : sheet.labels) {
     over += l.text.starts_with("over R");

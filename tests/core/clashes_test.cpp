@@ -14,7 +14,7 @@ using test::wingOf;
 
 int clashes(const Design& d) {
   int n = 0;
-  for (const Finding& f : wingOf(d).findings) n += f.key == "ribs.clash" || f.key == "panel2.ribs.clash";
+  for (const Finding& f : findingsOf(wingOf(d))) n += f.key == "ribs.clash" || f.key == "panel2.ribs.clash";
   return n;
 }
 
@@ -59,7 +59,7 @@ TEST(Clashes, NotWithStockThatIsNotFitted) {
   EXPECT_EQ(clashes(d), 0);
   d.inner().leadingEdge.width = 60;
   d.inner().leadingEdge.kind = LeadingEdgeKind::none;
-  EXPECT_FALSE(hasFinding(wingOf(d).findings, "spar.ahead"));
+  EXPECT_FALSE(hasFinding(findingsOf(wingOf(d)), "spar.ahead"));
 }
 
 bool inside(const Polyline& loop, const Point& p) {
@@ -114,14 +114,14 @@ RC_GTEST_PROP(Clashes, AreThoseThatAGridOfPointsFinds, ()) {
 /// Sheet that goes round one panel only leaves its caps a sheet's thickness lower than its neighbour's.
 TEST(CapSteps, AtAJoinAreTold) {
   Design d = withPanelAdded(Design{}, 0).value();
-  EXPECT_FALSE(hasFinding(wingOf(d).findings, "panel2.join.step")) << "a new panel goes on as the one inside it";
+  EXPECT_FALSE(hasFinding(findingsOf(wingOf(d)), "panel2.join.step")) << "a new panel goes on as the one inside it";
   PanelDesign& out = d.wings[0].panels[1];
   for (PanelDesign& p : d.wings[0].panels) {
     p.sheeting.fraction = 0.5;
     p.spars[0].rootFraction = p.spars[0].tipFraction = 0.3;
     p.capStrips.top = p.capStrips.bottom = false;
   }
-  EXPECT_FALSE(hasFinding(wingOf(d).findings, "panel2.join.step"));
+  EXPECT_FALSE(hasFinding(findingsOf(wingOf(d)), "panel2.join.step"));
   out.sheeting.top = out.sheeting.bottom = false;
   const TrueWing w = wingOf(d);
   double step = 0;
@@ -129,7 +129,7 @@ TEST(CapSteps, AtAJoinAreTold) {
     if (s.top) step = s.up;
   EXPECT_NEAR(step, out.sheeting.thickness, 0.05) << "1.5 mm and its slope";
   int told = 0;
-  for (const Finding& f : w.findings) told += f.key.find("join.step") != std::string::npos;
+  for (const Finding& f : findingsOf(w)) told += f.key.find("join.step") != std::string::npos;
   EXPECT_GE(told, 2);
 }
 

@@ -144,8 +144,8 @@ TEST(InCore, BlocksAndWebsAreCutToTheCore) {
     EXPECT_TRUE(part.key != "inCore.2" || std::abs(part.area - face) < 0.01 * face) << part.area;
     EXPECT_TRUE(part.key != "inCore.1" || part.stock.form == Stock::Form::block);
   }
-  EXPECT_FALSE(hasFinding(w.findings, "inCore.out"));
-  EXPECT_FALSE(hasFinding(w.findings, "inCore.meets")) << "at 20 % and 40 % of the chord";
+  EXPECT_FALSE(hasFinding(findingsOf(w), "inCore.out"));
+  EXPECT_FALSE(hasFinding(findingsOf(w), "inCore.meets")) << "at 20 % and 40 % of the chord";
 }
 
 TEST(InCore, AHollowLeavesItsRim) {
@@ -177,44 +177,45 @@ TEST(InCore, WhatCannotLieThereIsSaid) {
     d.inner().inCore = std::move(things);
     return wingOf(d);
   };
-  EXPECT_FALSE(hasFinding(with({tube()}).findings, "inCore.out"));
+  EXPECT_FALSE(hasFinding(findingsOf(with({tube()})), "inCore.out"));
   CoreThing high = tube();
   high.upFrom = 14;
-  EXPECT_TRUE(hasFinding(with({high}).findings, "inCore.out"));
+  EXPECT_TRUE(hasFinding(findingsOf(with({high})), "inCore.out"));
   high.upFrom = high.upTo = 9.5;
-  EXPECT_TRUE(hasFinding(with({high}).findings, "inCore.thin") || hasFinding(with({high}).findings, "inCore.out"));
+  EXPECT_TRUE(hasFinding(findingsOf(with({high})), "inCore.thin") ||
+              hasFinding(findingsOf(with({high})), "inCore.out"));
   CoreThing closed = tube();
   closed.vented = false;
-  EXPECT_TRUE(hasFinding(with({closed}).findings, "inCore.air"));
+  EXPECT_TRUE(hasFinding(findingsOf(with({closed})), "inCore.air"));
   closed.to = 600;
-  EXPECT_FALSE(hasFinding(with({closed}).findings, "inCore.air")) << "open at both ends";
-  EXPECT_TRUE(hasFinding(with({tube(700, 800)}).findings, "inCore.none"));
-  EXPECT_TRUE(hasFinding(with({tube(300, 200)}).findings, "inCore.none"));
+  EXPECT_FALSE(hasFinding(findingsOf(with({closed})), "inCore.air")) << "open at both ends";
+  EXPECT_TRUE(hasFinding(findingsOf(with({tube(700, 800)})), "inCore.none"));
+  EXPECT_TRUE(hasFinding(findingsOf(with({tube(300, 200)})), "inCore.none"));
   // A groove that crosses the tube once, between every place that is looked at.
   CoreThing lead;
   lead.name = "lead", lead.kind = InCore::lead, lead.from = 20, lead.to = 180, lead.xFrom = 0.1, lead.xTo = 0.75,
   lead.width = 4, lead.depth = 40, lead.top = false;
-  EXPECT_TRUE(hasFinding(with({tube(), lead}).findings, "inCore.meets"));
-  EXPECT_TRUE(hasFinding(with({lead, tube()}).findings, "inCore.meets"));
+  EXPECT_TRUE(hasFinding(findingsOf(with({tube(), lead})), "inCore.meets"));
+  EXPECT_TRUE(hasFinding(findingsOf(with({lead, tube()})), "inCore.meets"));
   lead.depth = 1;
-  EXPECT_FALSE(hasFinding(with({tube(), lead}).findings, "inCore.meets")) << "it passes under it";
+  EXPECT_FALSE(hasFinding(findingsOf(with({tube(), lead})), "inCore.meets")) << "it passes under it";
   lead.depth = 300;
-  EXPECT_TRUE(hasFinding(with({lead}).findings, "inCore.out"));
+  EXPECT_TRUE(hasFinding(findingsOf(with({lead})), "inCore.out"));
   CoreThing pocket = newInCore(d.inner(), InCore::pocket), into = newInCore(d.inner(), InCore::lead);
   into.to = pocket.from + 5, into.xTo = pocket.xFrom;
-  EXPECT_FALSE(hasFinding(with({pocket, into}).findings, "inCore.meets")) << "a groove ends in its pocket";
+  EXPECT_FALSE(hasFinding(findingsOf(with({pocket, into})), "inCore.meets")) << "a groove ends in its pocket";
   // Into a cap's groove.
   Spar spar;
   spar.rootFraction = spar.tipFraction = 0.32;
   d.inner().spars = {spar};
   CoreThing at = tube(0, 600);
   at.upFrom = at.upTo = 9, at.xFrom = at.xTo = 0.32, at.width = 14;
-  EXPECT_TRUE(hasFinding(with({at}).findings, "inCore.cap"));
+  EXPECT_TRUE(hasFinding(findingsOf(with({at})), "inCore.cap"));
   CoreThing between = newInCore(d.inner(), InCore::pocket); // no station near it: every 200 mm
   between.from = 280, between.to = 304, between.xFrom = between.xTo = 0.32;
-  EXPECT_TRUE(hasFinding(with({between}).findings, "inCore.cap"));
+  EXPECT_TRUE(hasFinding(findingsOf(with({between})), "inCore.cap"));
   between.xFrom = between.xTo = 0.6;
-  EXPECT_FALSE(hasFinding(with({between}).findings, "inCore.cap"));
+  EXPECT_FALSE(hasFinding(findingsOf(with({between})), "inCore.cap"));
 }
 
 TEST(InCore, GoesAlongWhenThePanelIsCutAndPutTogether) {
@@ -249,8 +250,8 @@ TEST(InCore, EveryKindBeginsWhereItCanLie) {
   for (std::size_t k = 0; k < inCoreChoices.size(); ++k) {
     d.inner().inCore = {newInCore(d.inner(), static_cast<InCore>(k))};
     const TrueWing w = wingOf(d);
-    EXPECT_FALSE(hasFinding(w.findings, "inCore.out")) << inCoreChoices[k].key;
-    EXPECT_FALSE(hasFinding(w.findings, "inCore.none")) << inCoreChoices[k].key;
+    EXPECT_FALSE(hasFinding(findingsOf(w), "inCore.out")) << inCoreChoices[k].key;
+    EXPECT_FALSE(hasFinding(findingsOf(w), "inCore.none")) << inCoreChoices[k].key;
     const auto again = designFromText(designToText(d));
     ASSERT_TRUE(again.ok());
     EXPECT_EQ(again.value().design, d);

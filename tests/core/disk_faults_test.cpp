@@ -1,7 +1,7 @@
 // What the system refuses while a file is written, one call at a time: the old file stays as it was, nothing is left
 // beside it, and the cause is told. The calls are the linker's to replace (see CMakeLists.txt).
 #include "core/files/text_file.h"
-#include "core/work/take_away.h"
+#include "core/takeaway/take_away.h"
 #include "support.h"
 #include <algorithm>
 #include <cerrno>

@@ -3,7 +3,7 @@
 #include "core/exchange/svg_writer.h"
 #include "core/files/shipped.h"
 #include "core/geometry/polyline.h"
-#include "core/work/take_away.h"
+#include "core/takeaway/take_away.h"
 #include "support.h"
 #include <pugixml.hpp>
 #include <rapidcheck/gtest.h>
@@ -26,7 +26,7 @@ RC_GTEST_PROP(Hands, LeftIsTheMirrorOfRight, ()) {
   d.inner().panel.washoutDeg = *rc::gen::inRange(0, 5);
   const TrueWing w = wingOf(d);
   for (const auto& draw : {&planDrawing}) {
-    Drawing right = draw(drawn(w), Hand::right), left = draw(drawn(w), Hand::left);
+    Drawing right = draw(test::drawn(w), Hand::right), left = draw(test::drawn(w), Hand::left);
     RC_ASSERT(right.strokes.size() == left.strokes.size());
     const double sum = right.bounds().low.x() + right.bounds().high.x();
     for (std::size_t i = 0; i < right.strokes.size(); ++i)
@@ -40,8 +40,8 @@ RC_GTEST_PROP(Hands, LeftIsTheMirrorOfRight, ()) {
       }
   }
   for (const Rib& rib : w.inner().frame.ribs) {
-    const Drawing right = ribDrawing(drawn(w).front(), rib, Hand::right),
-                  left = ribDrawing(drawn(w).front(), rib, Hand::left);
+    const Drawing right = ribDrawing(test::drawn(w).front(), rib, Hand::right),
+                  left = ribDrawing(test::drawn(w).front(), rib, Hand::left);
     RC_ASSERT(std::abs(cutArea(right) - cutArea(left)) < 1e-9);
     for (std::size_t k = 0; k < right.strokes[0].points.size(); ++k)
       RC_ASSERT(right.strokes[0].points[k].x() == -left.strokes[0].points[k].x());
@@ -52,8 +52,8 @@ TEST(Hands, AreWrittenLarge) {
   const TrueWing w = wingOf(Design{});
   for (const auto& [hand, word, other] :
        {std::tuple(Hand::right, "RIGHT", "LEFT"), std::tuple(Hand::left, "LEFT", "RIGHT")}) {
-    for (const Drawing& d : {planDrawing(drawn(w), hand), stacked(benchCard(drawn(w).front(), hand), 5),
-                             ribSheets(drawn(w), hand, 500, 0).front()}) {
+    for (const Drawing& d : {planDrawing(test::drawn(w), hand), stacked(benchCard(w.main(), w.inner(), hand), 5),
+                             ribSheets(test::drawn(w), hand, 500, 0).front()}) {
       int found = 0;
       for (const Label& l : d.labels) {
         found += l.text.find(word) != std::string::npos;
@@ -66,7 +66,7 @@ TEST(Hands, AreWrittenLarge) {
 
 TEST(RibSheets, KeepPartsApartAndWithinTheSheet) {
   const TrueWing w = wingOf(Design{});
-  const auto sheets = ribSheets(drawn(w), Hand::right, 277, 180);
+  const auto sheets = ribSheets(test::drawn(w), Hand::right, 277, 180);
   double sum = 0;
   for (const Drawing& sheet : sheets) {
     EXPECT_LE(sheet.bounds().width(), 277.01);
@@ -87,7 +87,7 @@ TEST(RibSheets, KeepPartsApartAndWithinTheSheet) {
 
 TEST(Svg, IsInMillimetresOnNamedLayers) {
   const TrueWing w = wingOf(Design{});
-  const Drawing d = planDrawing(drawn(w), Hand::right);
+  const Drawing d = planDrawing(test::drawn(w), Hand::right);
   pugi::xml_document doc;
   ASSERT_TRUE(doc.load_string(toSvg(d).c_str()));
   const auto svg = doc.child("svg");
@@ -100,7 +100,7 @@ TEST(Svg, EscapesNames) {
   Design d;
   d.name = "A <b> & \"c\"";
   pugi::xml_document doc;
-  EXPECT_TRUE(doc.load_string(toSvg(planDrawing(drawn(wingOf(d)), Hand::left)).c_str()));
+  EXPECT_TRUE(doc.load_string(toSvg(planDrawing(test::drawn(wingOf(d)), Hand::left)).c_str()));
 }
 
 TEST(Pdf, PageCountsFollowTheOverlap) {

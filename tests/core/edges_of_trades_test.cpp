@@ -2,9 +2,9 @@
 #include "core/loft/panel_edit.h"
 #include "core/measure/units.h"
 #include "core/parts/spar_sheets.h"
-#include "core/work/steps.h"
-#include "core/work/take_away.h"
-#include "core/work/trial_assembly.h"
+#include "core/steps/steps.h"
+#include "core/takeaway/take_away.h"
+#include "core/trials/trial_assembly.h"
 #include "support.h"
 #include <set>
 
@@ -109,12 +109,12 @@ TEST(EdgesOfTrades, AFiledSlotIsNarrowerAndTellsItsBevel) {
     const Rib& rib = w.inner().frame.ribs[2];
     EXPECT_NEAR(rib.slots[0].width, 3 / std::cos(degToRad(16.5)) + 0.1, 1e-6);
     EXPECT_NEAR(rib.slots[0].bevel, degToRad(deg), 1e-9);
-    const Figure* slot = w.figure("rib.3.spar.1.slot");
+    const Figure* slot = figureNamed(w, "rib.3.spar.1.slot");
     ASSERT_NE(slot, nullptr);
     const std::string way = deg > 0 ? "outer face aft" : "outer face forward";
     EXPECT_NE(slot->working.find("its sides filed 16.50°, " + way), std::string::npos) << slot->working;
     bool printed = false;
-    for (const Label& label : ribDrawing(drawn(w).front(), rib, Hand::right).labels)
+    for (const Label& label : ribDrawing(test::drawn(w).front(), rib, Hand::right).labels)
       printed = printed || label.text.find("slots filed 16.50°, " + way) != std::string::npos;
     EXPECT_TRUE(printed);
     // The sheet's own slots likewise, told on its print.
@@ -127,7 +127,7 @@ TEST(EdgesOfTrades, AFiledSlotIsNarrowerAndTellsItsBevel) {
     EXPECT_NEAR(wide(SlotCut::filed), 3.1 / std::cos(degToRad(16.5)), 1e-6);
     EXPECT_NEAR(wide(SlotCut::square) - wide(SlotCut::filed), 3 * std::tan(degToRad(16.5)), 1e-6);
     bool sheet = false;
-    for (const Drawing& part : ribParts(drawn(w), Hand::right))
+    for (const Drawing& part : ribParts(test::drawn(w), Hand::right))
       for (const Label& label : part.labels)
         sheet = sheet || label.text.find(deg > 0 ? "slots filed 16.50°, rear face outwards"
                                                  : "slots filed 16.50°, rear face inwards") != std::string::npos;
@@ -210,7 +210,7 @@ TEST(EdgesOfTrades, ABraceThatTouchesOneSparOnlyIsTold) {
   outer.join.braces[0].side = BraceSide::both;
   const auto told = [&] {
     const TrueWing w = wingOf(d);
-    return std::any_of(w.findings.begin(), w.findings.end(),
+    return std::any_of(findingsOf(w).begin(), findingsOf(w).end(),
                        [](const Finding& f) { return f.key.find("brace.gap") != std::string::npos; });
   };
   for (Cap* cap : {&inner.spars[0].top, &inner.spars[0].bottom, &outer.spars[0].top, &outer.spars[0].bottom})

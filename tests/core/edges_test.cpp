@@ -2,8 +2,8 @@
 #include "core/design/design_file.h"
 #include "core/geometry/polyline.h"
 #include "core/parts/rib_stack.h"
-#include "core/work/take_away.h"
-#include "core/work/trial_assembly.h"
+#include "core/takeaway/take_away.h"
+#include "core/trials/trial_assembly.h"
 #include "places.h"
 #include "support.h"
 
@@ -40,14 +40,14 @@ TEST(EdgeSpars, BendAsTwoStripsSideBySide) {
   EXPECT_NEAR(s.edges[0].stress, moment / all * e * 2 / std::sqrt(2.0), 1e-6 * s.edges[0].stress);
   EXPECT_NEAR(s.edges[1].stress, moment / all * e * 0.75, 1e-6 * s.edges[1].stress);
   EXPECT_NEAR(s.edges[0].worstReserve, 14.9 / s.edges[0].stress, 1e-6) << "pressed above";
-  EXPECT_FALSE(hasFinding(w.findings, "spars.none"));
+  EXPECT_FALSE(hasFinding(findingsOf(w), "spars.none"));
   EXPECT_NEAR(figureOf(w, "edge.leading.reserve"), s.edges[0].worstReserve, 1e-9);
   Design heavy = edged();
   heavy.flying.mass = 400;
-  EXPECT_TRUE(hasFinding(wingOf(heavy).findings, "edge.leading"));
+  EXPECT_TRUE(hasFinding(findingsOf(wingOf(heavy)), "edge.leading"));
   Design none = edged();
   none.inner().leadingEdge.kind = LeadingEdgeKind::none, none.inner().trailingEdge.kind = TrailingEdgeKind::none;
-  EXPECT_TRUE(hasFinding(wingOf(none).findings, "spars.none"));
+  EXPECT_TRUE(hasFinding(findingsOf(wingOf(none)), "spars.none"));
 }
 
 // A wedge is a triangle: b h³ ÷ 36 about its middle, two thirds of its depth to the point's side.
@@ -125,7 +125,7 @@ TEST(NoseGauge, IsTheNoseCutAway) {
   d.inner().leadingEdge.gauges = {1, 4, 999};
   const TrueWing w = wingOf(d);
   int found = 0;
-  for (const Drawing& g : gauges(drawn(w).front(), Hand::right))
+  for (const Drawing& g : gauges(test::drawn(w).front(), Hand::right))
     for (const Label& l : g.labels)
       if (l.text.starts_with("nose gauge")) {
         ++found;
@@ -170,9 +170,9 @@ TEST(Stack, UnevenRibsComeOutOff) {
   EXPECT_EQ(stack->worst.rib, 2);
   EXPECT_NEAR(stack->worst.chord, 180 - 200, 1e-6) << "the block's middle is half way, the rib stands at a quarter";
   EXPECT_NEAR(stack->worst.off, 16, 0.2) << "its tail: four fifths of that behind the front bolt";
-  EXPECT_TRUE(hasFinding(w.findings, "stack.off"));
+  EXPECT_TRUE(hasFinding(findingsOf(w), "stack.off"));
   d.inner().ribs.direction = RibDirection::diagonal;
-  EXPECT_TRUE(hasFinding(wingOf(d).findings, "stack.cannot"));
+  EXPECT_TRUE(hasFinding(findingsOf(wingOf(d)), "stack.cannot"));
 }
 
 /// The steepest edge by the two templates as they are drawn: the tail runs from one chord's end to the other's.
@@ -187,7 +187,7 @@ TEST(Stack, EdgesSlopeAsTheTemplatesDiffer) {
   const double nose = 0.2 * (stack->innerTemplate.frame.chord - stack->outerTemplate.frame.chord);
   EXPECT_NEAR(stack->bevel, std::atan(nose / stack->thick), 0.1 * stack->bevel) << "steepest at the nose";
   int drawnOnes = 0;
-  for (const Drawing& g : gauges(drawn(w).front(), Hand::right))
+  for (const Drawing& g : gauges(test::drawn(w).front(), Hand::right))
     for (const Label& l : g.labels) drawnOnes += l.text.starts_with("Stack template");
   EXPECT_EQ(drawnOnes, 2);
 }

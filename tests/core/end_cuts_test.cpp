@@ -59,7 +59,7 @@ TEST(EndCuts, OfTheInnerPanelsOuterEndAreToldToo) {
   const Design d = demoDesign("tarnbrook-2000");
   const TrueWing w = wingOf(d);
   int told = 0;
-  for (const Figure& f : w.figures()) {
+  for (const Figure& f : figuresOf(w)) {
     const bool outerEnd = f.key.find("cutOuter.") != std::string::npos;
     told += outerEnd;
     if (outerEnd && f.key.ends_with("te.bevel")) {

@@ -1,7 +1,7 @@
 #include "core/design/decisions.h"
 #include "core/exchange/report.h"
 #include "core/files/json.h"
-#include "core/work/take_away.h"
+#include "core/takeaway/take_away.h"
 #include "places.h"
 #include "support.h"
 #include <set>
@@ -18,7 +18,7 @@ TEST(Figures, EachShowsItsWorking) {
     d.inner().join.propping = Propping::oneFlat;
     const TrueWing w = wingOf(d);
     std::set<std::string> keys;
-    for (const Figure& f : w.figures()) {
+    for (const Figure& f : figuresOf(w)) {
       EXPECT_TRUE(keys.insert(f.key).second) << "twice: " << f.key;
       EXPECT_FALSE(f.label.empty()) << f.key;
       EXPECT_FALSE(f.rule.empty()) << f.key;
@@ -32,7 +32,7 @@ TEST(Figures, EachShowsItsWorking) {
 
 TEST(Figures, KeysAreDocumented) {
   const std::string doc = test::slurp(test::sourceFile("docs/figures.md"));
-  for (const Figure& f : wingOf(Design{}).figures()) {
+  for (const Figure& f : figuresOf(wingOf(Design{}))) {
     std::string key = f.key; // numbers of ribs and spars stand as N and K in the table
     for (std::size_t i = 0; i + 1 < key.size(); ++i)
       if (key[i] == '.' && std::isdigit(static_cast<unsigned char>(key[i + 1]))) {
@@ -53,9 +53,9 @@ TEST(Figures, FindingsNameDecisionsThatAreThere) {
   d.inner().panel.washoutDeg = -3;
   d.inner().join.braces[0].toRib = 50;
   const TrueWing w = wingOf(d);
-  EXPECT_GE(w.findings.size(), 5u);
-  EXPECT_EQ(w.findings.front().severity, Severity::serious) << "the worst comes first";
-  for (const Finding& f : w.findings) {
+  EXPECT_GE(findingsOf(w).size(), 5u);
+  EXPECT_EQ(findingsOf(w).front().severity, Severity::serious) << "the worst comes first";
+  for (const Finding& f : findingsOf(w)) {
     EXPECT_FALSE(f.remedy.empty()) << f.key;
     for (const std::string& path : f.decisions)
       EXPECT_TRUE(decisionAt(d, path).has_value()) << f.key << " names " << path;
@@ -64,7 +64,7 @@ TEST(Figures, FindingsNameDecisionsThatAreThere) {
 
 TEST(Figures, WorkIsPure) {
   const TrueWing a = wingOf(Design{}), b = wingOf(Design{});
-  const std::vector<Figure> one = a.figures(), other = b.figures();
+  const std::vector<Figure> one = figuresOf(a), other = figuresOf(b);
   ASSERT_EQ(one.size(), other.size());
   for (std::size_t i = 0; i < one.size(); ++i) {
     EXPECT_EQ(one[i].value, other[i].value);
@@ -85,8 +85,8 @@ TEST(Report, IsJsonEvenWithOddNames) {
   Design d;
   d.name = "quote \" and \xff byte";
   const TrueWing w = wingOf(d);
-  const auto json = test::jsonOf(reportJson(w.design.name, w.figures(), w.findings));
-  EXPECT_EQ(json["figures"].size(), w.figures().size());
+  const auto json = test::jsonOf(reportJson(w.design.name, figuresOf(w), findingsOf(w)));
+  EXPECT_EQ(json["figures"].size(), figuresOf(w).size());
   for (const char* key : {"key", "label", "value", "unit", "where", "rule", "working", "source"})
     EXPECT_TRUE(json["figures"][0].contains(key)) << key;
 }
@@ -96,9 +96,9 @@ TEST(InchDocument, ShowsInchesAsFractions) {
   d.unit = LengthUnit::inch;
   d.inner().panel.span = 762;
   const TrueWing w = wingOf(d);
-  EXPECT_EQ(shown(*w.figure("panel.span"), LengthUnit::inch).number, "60\"");
-  EXPECT_NE(w.figure("panel.span")->working.find("30\""), std::string::npos);
-  EXPECT_EQ(told(w.figure("panel.area")->value, Quantity::area, LengthUnit::mm).find("in"), std::string::npos);
+  EXPECT_EQ(shown(*figureNamed(w, "panel.span"), LengthUnit::inch).number, "60\"");
+  EXPECT_NE(figureNamed(w, "panel.span")->working.find("30\""), std::string::npos);
+  EXPECT_EQ(told(figureNamed(w, "panel.area")->value, Quantity::area, LengthUnit::mm).find("in"), std::string::npos);
 }
 
 } // namespace

@@ -62,7 +62,7 @@ TEST(Runs, KeepClearOfAllElse) {
       for (const RunHole& hole : rib.runs) {
         if (!hole.clear) {
           ++blocked;
-          EXPECT_TRUE(hasFinding(w.findings, "run.blocked"));
+          EXPECT_TRUE(hasFinding(findingsOf(w), "run.blocked"));
           continue;
         }
         ++bored;
@@ -109,18 +109,18 @@ TEST(Runs, Findings) {
   Design d = builtUp();
   eup::Run r = newRun(d.inner(), RunKind::lead);
   d.inner().runs = {r};
-  EXPECT_FALSE(hasFinding(wingOf(d).findings, "run.blocked"));
+  EXPECT_FALSE(hasFinding(findingsOf(wingOf(d)), "run.blocked"));
   d.inner().runs[0].hole = 60;
-  EXPECT_TRUE(hasFinding(wingOf(d).findings, "run.blocked"));
+  EXPECT_TRUE(hasFinding(findingsOf(wingOf(d)), "run.blocked"));
   d.inner().runs[0] = r;
   d.inner().runs[0].to = d.inner().runs[0].from;
-  EXPECT_TRUE(hasFinding(wingOf(d).findings, "run.none"));
+  EXPECT_TRUE(hasFinding(findingsOf(wingOf(d)), "run.none"));
   // A tube straight through a spar cannot get through.
   d.inner().runs[0] = r;
   d.inner().runs[0].kind = RunKind::tube;
   d.inner().runs[0].xFrom = d.inner().spars[0].rootFraction, d.inner().runs[0].xTo = d.inner().spars[0].tipFraction;
   d.inner().runs[0].high = 0.95;
-  EXPECT_TRUE(hasFinding(wingOf(d).findings, "run.blocked"));
+  EXPECT_TRUE(hasFinding(findingsOf(wingOf(d)), "run.blocked"));
 }
 
 TEST(Lightening, KeepsItsRim) {
@@ -162,7 +162,7 @@ TEST(HardPoints, BlocksAndDoublers) {
   for (std::size_t k = 0; k < hardPointKindChoices.size(); ++k) {
     Design d = builtUp();
     d.inner().hardPoints = {newHardPoint(d.inner(), static_cast<HardPointKind>(k))};
-    for (const Finding& f : wingOf(d).findings)
+    for (const Finding& f : findingsOf(wingOf(d)))
       if (f.key.starts_with("hardPoint")) {
         EXPECT_LT(f.severity, Severity::serious) << hardPointKindChoices[k].label << f.what;
       }
@@ -175,7 +175,7 @@ TEST(HardPoints, BlocksAndDoublers) {
   const Rib &in = w.inner().frame.ribs[1], &out = w.inner().frame.ribs[2]; // at 58.3 and 116.7
   const double bay = out.t() - in.t() - (in.thickness + out.thickness) / 2;
   EXPECT_NEAR(figureOf(w, "hardPoint.1.length"), bay, 1e-6);
-  EXPECT_TRUE(hasFinding(w.findings, "hardPoint.bay"));
+  EXPECT_TRUE(hasFinding(findingsOf(w), "hardPoint.bay"));
   double block = 0;
   int doublers = 0;
   for (const Part& part : w.inner().parts) {
@@ -185,12 +185,12 @@ TEST(HardPoints, BlocksAndDoublers) {
   EXPECT_NEAR(block, (bay * 20 - pi / 4 * 25) * 6 * 680e-6, 1e-6);
   EXPECT_EQ(doublers, 2);
   d.inner().hardPoints[0].depth = 60;
-  EXPECT_TRUE(hasFinding(wingOf(d).findings, "hardPoint.deep"));
+  EXPECT_TRUE(hasFinding(findingsOf(wingOf(d)), "hardPoint.deep"));
   d.inner().hardPoints[0].at = 3000;
-  EXPECT_TRUE(hasFinding(wingOf(d).findings, "hardPoint.off"));
+  EXPECT_TRUE(hasFinding(findingsOf(wingOf(d)), "hardPoint.off"));
   d.inner().hardPoints[0] = h;
   d.inner().hardPoints[0].chord = d.inner().spars[0].rootFraction;
-  EXPECT_TRUE(hasFinding(wingOf(d).findings, "hardPoint.spar"));
+  EXPECT_TRUE(hasFinding(findingsOf(wingOf(d)), "hardPoint.spar"));
 }
 
 // Places are gone through, pins keep their distance and ride in the slot; a straight slot turns nothing, a round one
@@ -230,10 +230,10 @@ TEST(FlapTrack, Findings) {
   const TrueWing w = wingOf(d);
   EXPECT_GT(radToDeg(figureOf(w, "surface.1.slideTurn")), 2);
   s.midAft = 40;
-  EXPECT_TRUE(hasFinding(wingOf(d).findings, "surface.trackOrder"));
+  EXPECT_TRUE(hasFinding(findingsOf(wingOf(d)), "surface.trackOrder"));
   s = Slide{};
   s.fitted = true, s.lining = 0, s.midDown = 8, s.endDown = 8.5;
-  const auto said = wingOf(d).findings;
+  const auto said = findingsOf(wingOf(d));
   EXPECT_TRUE(hasFinding(said, "surface.trackBare"));
   EXPECT_TRUE(hasFinding(said, "surface.trackUp"));
 }

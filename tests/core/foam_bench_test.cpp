@@ -6,7 +6,7 @@
 #include "core/geometry/region.h"
 #include "core/measure/units.h"
 #include "core/strength/bay_checks.h"
-#include "core/work/take_away.h"
+#include "core/takeaway/take_away.h"
 #include "support.h"
 
 namespace eup {
@@ -113,14 +113,14 @@ TEST(Beds, ClothOverTheJoinByASecondRoute) {
 
 TEST(Beds, AJoinWithNothingOverItIsSaid) {
   Design d = plain(3);
-  EXPECT_TRUE(hasFinding(wingOf(d).findings, "foam.joined"));
+  EXPECT_TRUE(hasFinding(findingsOf(wingOf(d)), "foam.joined"));
   CoreThing tube;
   tube.upFrom = tube.upTo = 2;
   d.inner().inCore = {tube};
-  EXPECT_FALSE(hasFinding(wingOf(d).findings, "foam.joined"));
+  EXPECT_FALSE(hasFinding(findingsOf(wingOf(d)), "foam.joined"));
   d.inner().inCore.clear();
   d.inner().cloth.top = d.inner().cloth.bottom = 1, d.inner().cloth.strip = 60;
-  EXPECT_FALSE(hasFinding(wingOf(d).findings, "foam.joined"));
+  EXPECT_FALSE(hasFinding(findingsOf(wingOf(d)), "foam.joined"));
 }
 
 TEST(FoamBetweenRibs, WeighsWhatTheBaysHold) {
@@ -129,7 +129,7 @@ TEST(FoamBetweenRibs, WeighsWhatTheBaysHold) {
   p.panel = test::panelOf(600, 200, 160, 0, 0, 0.25);
   p.ribs.count = 5;
   p.spars.clear();
-  EXPECT_EQ(wingOf(d).figure("foam.betweenMass"), nullptr);
+  EXPECT_EQ(figureNamed(wingOf(d), "foam.betweenMass"), nullptr);
   p.foam.between = true;
   const TrueWing w = wingOf(d);
   const double heavy = w.inner().design.tables.named("foam-xps-33").density * 1e-6;
@@ -144,7 +144,7 @@ TEST(FoamBetweenRibs, WeighsWhatTheBaysHold) {
   EXPECT_LT(grams, whole);
   EXPECT_GT(grams, 0.95 * whole);
   p.ribs.direction = RibDirection::diagonal, p.ribs.angleDeg = 20;
-  EXPECT_TRUE(hasFinding(wingOf(d).findings, "foam.between"));
+  EXPECT_TRUE(hasFinding(findingsOf(wingOf(d)), "foam.between"));
 }
 
 /// Hoff and Mautner's wrinkling by hand, in place of Euler's strut from rib to rib.
@@ -173,7 +173,7 @@ TEST(FoamBetweenRibs, HoldsCapsThatHaveNoWebs) {
       }
   EXPECT_TRUE(seen);
   p.spars[0].webs = Webs::between; // then the webs stand there, and the rib's rule is as it was
-  EXPECT_NE(wingOf(d).figure("spar.1.buckling"), nullptr);
+  EXPECT_NE(figureNamed(wingOf(d), "spar.1.buckling"), nullptr);
 }
 
 TEST(WireCode, TheLowerFaceFirstAndARestAtTheNose) {

@@ -12,7 +12,7 @@
 #include "core/measure/units.h"
 #include "core/strength/plate_buckling.h"
 #include "core/strength/plate_strength.h"
-#include "core/work/take_away.h"
+#include "core/takeaway/take_away.h"
 #include "places.h"
 #include "support.h"
 #include <rapidcheck/gtest.h>
@@ -143,8 +143,8 @@ RC_GTEST_PROP(Foam, WhateverIsDecidedIsToldOrRefused, ()) {
       for (const WireAt& at : end->path) RC_ASSERT(at.at.allFinite() && at.core.allFinite());
     for (const Hand hand : {Hand::right, Hand::left}) (void)wireProgram(core, d.wire, hand);
   }
-  for (const Figure& f : w.figures()) RC_ASSERT(std::isfinite(f.value));
-  for (const Hand hand : {Hand::right, Hand::left}) (void)foamTemplates(drawn(w, 0).front(), hand);
+  for (const Figure& f : figuresOf(w)) RC_ASSERT(std::isfinite(f.value));
+  for (const Hand hand : {Hand::right, Hand::left}) (void)foamTemplates(test::drawn(w, 0).front(), hand);
 }
 
 RC_GTEST_PROP(Foam, TowersLeadBackToTheEnds, ()) {
@@ -209,7 +209,7 @@ TEST(Foam, EachEndHasItsOwnSlot) {
   EXPECT_NEAR(figureOf(plain, "foam.1.off"), (1 - core.outer.kerf) / 2, 0.03) << "too thin at the tip";
   d.wire.speed = 1; // half the slot more at both ends: four times slower, twice as wide
   EXPECT_NEAR(coreLeft(coreOf(wingOf(d)), d.wire).worst, (1 - 2 * core.outer.kerf) / 2, 0.06);
-  EXPECT_TRUE(hasFinding(wingOf(d).findings, "foam.off"));
+  EXPECT_TRUE(hasFinding(findingsOf(wingOf(d)), "foam.off"));
   EXPECT_DOUBLE_EQ(slotAt(d.wire, 0), 5) << "a wire that stands melts on: held at five times";
 }
 
@@ -258,13 +258,14 @@ TEST(Foam, CapsWrinkleOnIt) {
   Design d = swept();
   d.inner().spars = {Spar{}};
   const TrueWing w = wingOf(d);
-  const Figure* told = w.figure("spar.1.buckling");
+  const Figure* told = figureNamed(w, "spar.1.buckling");
   ASSERT_NE(told, nullptr);
   EXPECT_NE(told->rule.find("wrinkles on its core"), std::string::npos) << told->rule;
   EXPECT_EQ(told->working.find("rib to rib"), std::string::npos) << told->working;
-  EXPECT_EQ(w.figure("bay.weakest")->where.find("between ribs"), std::string::npos) << w.figure("bay.weakest")->where;
-  EXPECT_EQ(w.figure("sheet.buckling"), nullptr);
-  EXPECT_NE(w.figure("foam.wrinkling"), nullptr);
+  EXPECT_EQ(figureNamed(w, "bay.weakest")->where.find("between ribs"), std::string::npos)
+      << figureNamed(w, "bay.weakest")->where;
+  EXPECT_EQ(figureNamed(w, "sheet.buckling"), nullptr);
+  EXPECT_NE(figureNamed(w, "foam.wrinkling"), nullptr);
   d.inner().ribs.count = 9;
   EXPECT_NEAR(figureOf(wingOf(d), "spar.1.buckling"), told->value, 0.01 * told->value);
 }
@@ -288,7 +289,7 @@ TEST(Foam, IsCutInSeveralCores) {
   EXPECT_NEAR(ply, (2875.75 + 1076.55) * 3 * Tables{}.named("light-ply").density * 1e-6, 0.01 * ply);
   EXPECT_NEAR(foam, (whole - 3 * (2875.75 + 1076.55)) * Tables{}.named("foam-xps-33").density * 1e-6, 0.003 * foam);
   d.inner().foam.cores = 8;
-  EXPECT_TRUE(hasFinding(wingOf(d).findings, "foam.cores")) << "five stations";
+  EXPECT_TRUE(hasFinding(findingsOf(wingOf(d)), "foam.cores")) << "five stations";
 }
 
 TEST(Foam, BedsMayGiveTheWashout) {
@@ -395,30 +396,30 @@ TEST(Foam, WithoutSkinsIsFoamAlone) {
   const Material& foam = Tables{}.named("foam-xps-33");
   const double stiff = foam.modulus * 100 * 15 * 15 * 15 / 12.0;
   EXPECT_NEAR(figureOf(w, "foam.stiffness"), stiff, 0.03 * stiff);
-  EXPECT_EQ(w.figure("foam.wrinkling"), nullptr);
-  EXPECT_TRUE(hasFinding(w.findings, "foam.reserve")) << "that will not fly";
+  EXPECT_EQ(figureNamed(w, "foam.wrinkling"), nullptr);
+  EXPECT_TRUE(hasFinding(findingsOf(w), "foam.reserve")) << "that will not fly";
 }
 
 TEST(Foam, SaysWhatCannotBeCut) {
   Design d = swept();
   d.inner().sheeting.thickness = 14;
-  EXPECT_TRUE(hasFinding(wingOf(d).findings, "foam.gone"));
+  EXPECT_TRUE(hasFinding(findingsOf(wingOf(d)), "foam.gone"));
   d = swept();
   d.wire.boardHeight = 20;
-  EXPECT_TRUE(hasFinding(wingOf(d).findings, "foam.block"));
+  EXPECT_TRUE(hasFinding(findingsOf(wingOf(d)), "foam.block"));
   d = swept();
   d.wire.towersApart = 600;
-  EXPECT_TRUE(hasFinding(wingOf(d).findings, "foam.towers"));
+  EXPECT_TRUE(hasFinding(findingsOf(wingOf(d)), "foam.towers"));
   d.wire.towersApart = 900, d.wire.fromTower = -10;
-  EXPECT_TRUE(hasFinding(wingOf(d).findings, "foam.towers"));
+  EXPECT_TRUE(hasFinding(findingsOf(wingOf(d)), "foam.towers"));
   d = swept();
   d.inner().spars = {Spar{}};
   d.inner().spars[0].top.depth = d.inner().spars[0].bottom.depth = 12;
-  EXPECT_TRUE(hasFinding(wingOf(d).findings, "foam.parted"));
+  EXPECT_TRUE(hasFinding(findingsOf(wingOf(d)), "foam.parted"));
   d.inner().spars.push_back(Spar{});
   d.inner().spars[1].rootFraction = d.inner().spars[1].tipFraction = 0.6;
   const TrueWing two = wingOf(d);
-  for (const Finding& f : two.findings) {
+  for (const Finding& f : findingsOf(two)) {
     if (f.key != "foam.parted") continue;
     EXPECT_EQ(f.decisions.size(), 6u) << "either may be the one";
   }
@@ -435,10 +436,10 @@ TEST(Foam, HasNoRibs) {
   d.inner().capStrips.top = true, d.inner().riblets.inBay = 2;
   d.inner().sheeting.fraction = 0.3;
   const TrueWing w = wingOf(d);
-  for (const Figure& f : w.figures())
+  for (const Figure& f : figuresOf(w))
     for (const char* head : {"setup.", "twist.", "brace", "joiner", "join.rootRibTaller"})
       EXPECT_FALSE(f.key.starts_with(head)) << f.key;
-  for (const Finding& f : w.findings) EXPECT_NE(f.stage, Stage::ribs) << f.what;
+  for (const Finding& f : findingsOf(w)) EXPECT_NE(f.stage, Stage::ribs) << f.what;
   for (const Part& p : w.inner().parts) EXPECT_TRUE(!p.key.starts_with("rib") && !p.key.starts_with("cap")) << p.key;
   for (const Rib& r : w.inner().frame.ribs) EXPECT_EQ(r.name().front(), 'S');
 }
@@ -456,7 +457,7 @@ TEST(Foam, IsToldToOtherPrograms) {
   // A print of both templates for either hand, and of both its block's ends.
   const TrueWing w = wingOf(swept());
   for (const Hand hand : {Hand::right, Hand::left}) {
-    const std::vector<Drawing> all = foamTemplates(drawn(w, 0).front(), hand);
+    const std::vector<Drawing> all = foamTemplates(test::drawn(w, 0).front(), hand);
     ASSERT_EQ(all.size(), 4u);
     EXPECT_EQ(all[2].title, "Beds");
     for (const Drawing& d : all) {

@@ -12,7 +12,7 @@
 #include "core/files/text_file.h"
 #include "core/loft/panel_edit.h"
 #include "core/section/naca.h"
-#include "core/work/take_away.h"
+#include "core/takeaway/take_away.h"
 #include "support.h"
 #include <chrono>
 #include <cstdlib>
@@ -126,13 +126,13 @@ void lookAt(const Design& d, Chance& chance) {
   std::set<std::string> paths;
   for (const Decision& one : decisionsOf(d)) paths.insert(one.path);
   const auto known = [&](const std::string& path) { return paths.contains(path) || path.starts_with("plan"); };
-  for (const Figure& f : w.figures()) {
+  for (const Figure& f : figuresOf(w)) {
     ASSERT_TRUE(std::isfinite(f.value)) << f.key;
     for (const std::string& path : f.decisions) ASSERT_TRUE(known(path)) << f.key << " names " << path;
   }
-  for (const Finding& f : w.findings)
+  for (const Finding& f : findingsOf(w))
     for (const std::string& path : f.decisions) ASSERT_TRUE(known(path)) << f.key << " names " << path;
-  ASSERT_FALSE(reportJson(d.name, w.figures(), w.findings).empty());
+  ASSERT_FALSE(reportJson(d.name, figuresOf(w), findingsOf(w)).empty());
   if (w.main().stationCount() > 120) return; // prints of hundreds of ribs are a matter of time alone
   ExportOrder order;
   order.pieces = {static_cast<PrintPiece>(chance.number(static_cast<int>(printPieceChoices.size())))};

@@ -5,8 +5,8 @@
 #include "core/joins/in_space.h"
 #include "core/joins/setting_up.h"
 #include "core/loft/panel_edit.h"
-#include "core/work/take_away.h"
-#include "core/work/trial_assembly.h"
+#include "core/takeaway/take_away.h"
+#include "core/trials/trial_assembly.h"
 #include "places.h"
 #include "support.h"
 #include <Eigen/Geometry>
@@ -32,7 +32,7 @@ TEST(BlockHeight, DecidesTheDihedral) {
   EXPECT_NEAR(radToDeg(w.inner().join.gamma), 4.5, 0.005);
   EXPECT_NEAR(figureOf(w, "join.block"), 95.425, 1e-9);
   EXPECT_NEAR(figureOf(w, "join.rise"), 610 * std::sin(w.inner().join.gamma), 1e-9);
-  EXPECT_EQ(w.figure("join.rise")->decisions.front(), "wings.0.panels.0.join.blockHeight");
+  EXPECT_EQ(figureNamed(w, "join.rise")->decisions.front(), "wings.0.panels.0.join.blockHeight");
 }
 
 /// Wherever the block stands, whatever is pinned: the same wing told by the angle that was found has that block.
@@ -119,7 +119,7 @@ TEST(Templates, StandAtTheRibsThatWereAskedFor) {
   const auto over = [&] {
     std::vector<std::string> names;
     const TrueWing w = wingOf(d);
-    for (const Label& l : stacked(gauges(drawn(w).front(), Hand::right), 5).labels)
+    for (const Label& l : stacked(gauges(test::drawn(w).front(), Hand::right), 5).labels)
       if (l.text.starts_with("over R")) names.push_back(l.text.substr(5, l.text.find(' ', 5) - 5));
     return names;
   };

@@ -4,7 +4,7 @@
 #include "core/design/design_file.h"
 #include "core/strength/edge_spars.h"
 #include "core/strength/sheet_skin.h"
-#include "core/work/piece_list.h"
+#include "core/takeaway/piece_list.h"
 #include "places.h"
 #include "surface_designs.h"
 #include <Eigen/Geometry>
@@ -63,7 +63,7 @@ TEST(JoinWire, OneServoBearsBothHalves) {
   EXPECT_NEAR(figureOf(w, "surface.1.torque"), 2 * figureOf(apart, "surface.1.torque"), 1e-9);
   EXPECT_NEAR(figureOf(w, "surface.1.reserve"), figureOf(apart, "surface.1.reserve") / 2, 1e-9);
   EXPECT_NEAR(figureOf(w, "surface.1.joinLags"), figureOf(w, "surface.1.moment") * 50 / (79000 * pi * 16 / 32), 1e-9);
-  EXPECT_EQ(apart.figure("surface.1.joinWire"), nullptr);
+  EXPECT_EQ(figureNamed(apart, "surface.1.joinWire"), nullptr);
   EXPECT_EQ(wireOf(apart), nullptr);
 }
 
@@ -81,7 +81,7 @@ TEST(JoinWire, HalvesThatTurnAboutTwoLines) {
                           left(-right.x(), right.y(), -right.z()); // the other half's, told outwards to inwards
     EXPECT_NEAR(figureOf(w, "surface.1.joinKink"), std::acos(std::clamp(right.dot(left), -1.0, 1.0)), 1e-6);
     EXPECT_NEAR(figureOf(w, "surface.1.joinBend"), pi / 2 - sweep, 1e-6) << "its leg lies along the ribs";
-    EXPECT_EQ(hasFinding(w.findings, "surface.joinKink"), dihedral != 0 || setback != 0);
+    EXPECT_EQ(hasFinding(findingsOf(w), "surface.joinKink"), dihedral != 0 || setback != 0);
   }
 }
 
@@ -89,7 +89,7 @@ TEST(JoinWire, Findings) {
   const auto found = [](auto change, const char* key) {
     Design d = joined();
     change(d.inner().surfaces[0]);
-    return hasFinding(wingOf(d).findings, key);
+    return hasFinding(findingsOf(wingOf(d)), key);
   };
   for (const char* key : {"surface.joinKink", "surface.joinIn", "surface.joinLeg", "surface.joinThick"})
     EXPECT_FALSE(found([](Surface&) {}, key)) << key;

@@ -1,7 +1,7 @@
 // Joiners, brace slots and the strength of joints, against rotation in space, brute force and closed forms.
 #include "core/design/design_file.h"
 #include "core/joins/in_space.h"
-#include "core/work/take_away.h"
+#include "core/takeaway/take_away.h"
 #include "support.h"
 #include <cmath>
 #include <numbers>
@@ -125,7 +125,7 @@ TEST(Joiner, IsBoredForAndRefusedWhenItCannotBe) {
   j.bore = 0, j.sleeve = 5;
   EXPECT_TRUE(std::holds_alternative<std::vector<Finding>>(work(d)));
   j.sleeve = 60, j.diameter = 59;
-  EXPECT_TRUE(hasFinding(wingOf(d).findings, "joiner.room"));
+  EXPECT_TRUE(hasFinding(findingsOf(wingOf(d)), "joiner.room"));
 }
 
 TEST(BraceSlots, PassTheRibsUpToTheLegsEnd) {
@@ -151,7 +151,7 @@ TEST(BraceSlots, PassTheRibsUpToTheLegsEnd) {
     }
     EXPECT_EQ(rib.pieces, 1) << "wood stays over and under the brace";
   }
-  EXPECT_NE(w.figure("rib.2.hole.1.underTop"), nullptr);
+  EXPECT_NE(figureNamed(w, "rib.2.hole.1.underTop"), nullptr);
 }
 
 /// The rib that leans lies in the plane between the halves: turned into space by the panel's frame, all of its outline
@@ -326,7 +326,7 @@ TEST(JointStrength, MoreWoodNeverLowersAReserve) {
   EXPECT_GT(leg, 0);
   EXPECT_LT(leg, 2000) << height;
   d.inner().join.braces[0].thickness = 0.2;
-  EXPECT_TRUE(hasFinding(wingOf(d).findings, "brace.reserve"));
+  EXPECT_TRUE(hasFinding(findingsOf(wingOf(d)), "brace.reserve"));
 }
 
 TEST(TrialAssembly, GapsOfAFaultAreItsAngleOverTheDepth) {

@@ -101,7 +101,7 @@ TEST(SettingUp, ConvexUndersideFallsBackAndSaysSo) {
   d.inner().join.datum = Datum::undersideFlat;
   const TrueWing w = wingOf(d);
   EXPECT_TRUE(w.inner().settingUp.fellBack);
-  EXPECT_TRUE(test::hasFinding(w.findings, "setup.convex"));
+  EXPECT_TRUE(test::hasFinding(findingsOf(w), "setup.convex"));
 }
 
 TEST(SettingUp, NothingLiesBelowTheBoard) {

@@ -3,9 +3,9 @@
 #include "core/design/design_file.h"
 #include "core/design/left_hand.h"
 #include "core/design/panel_rules.h"
-#include "core/work/model_balance.h"
-#include "core/work/piece_list.h"
-#include "core/work/take_away.h"
+#include "core/takeaway/piece_list.h"
+#include "core/takeaway/take_away.h"
+#include "core/wing/model_balance.h"
 #include "support.h"
 #include <map>
 
@@ -40,8 +40,8 @@ TEST(LeftHand, ThatDiffersByNothingIsTheMirrorImage) {
   EXPECT_EQ(plain.left, nullptr);
   EXPECT_EQ(printsOf(own, Hand::left), printsOf(plain, Hand::left));
   EXPECT_EQ(pieceList(own).size(), pieceList(plain).size()) << "every piece is alike";
-  EXPECT_EQ(own.findings.size(), plain.findings.size());
-  for (const Figure& f : own.figures()) EXPECT_FALSE(f.key.starts_with("left.")) << f.key;
+  EXPECT_EQ(findingsOf(own).size(), findingsOf(plain).size());
+  for (const Figure& f : figuresOf(own)) EXPECT_FALSE(f.key.starts_with("left.")) << f.key;
   EXPECT_NEAR(balanceOf(own).all.grams, balanceOf(plain).all.grams, 1e-9);
 }
 
@@ -58,9 +58,9 @@ TEST(LeftHand, IsTheRightHandOfAWingThatWasDecidedSo) {
   EXPECT_EQ(printsOf(w, Hand::left), printsOf(as, Hand::left));
   EXPECT_EQ(printsOf(w, Hand::right), printsOf(plain, Hand::right)) << "the right hand stays";
   int more = 0;
-  for (const Figure& f : w.figures())
+  for (const Figure& f : figuresOf(w))
     if (f.key.starts_with("left.")) {
-      const Figure* there = as.figure(f.key.substr(5));
+      const Figure* there = figureNamed(as, f.key.substr(5));
       ASSERT_NE(there, nullptr) << f.key;
       EXPECT_NEAR(f.value, there->value, 1e-9 * std::max(1.0, std::abs(f.value))) << f.key;
       ++more;
@@ -128,7 +128,7 @@ TEST(LeftHand, StaysWithinLimitsAndItsFaultsAreSaid) {
   const auto made = work(d);
   if (const auto* w = std::get_if<TrueWing>(&made)) {
     bool said = false;
-    for (const Finding& f : w->findings) said = said || f.what.starts_with("Left hand: ");
+    for (const Finding& f : findingsOf(*w)) said = said || f.what.starts_with("Left hand: ");
     EXPECT_TRUE(said);
   }
 }

@@ -1,6 +1,6 @@
 #include "core/design/decisions.h"
 #include "core/design/tables.h"
-#include "core/work/span_curves.h"
+#include "core/takeaway/span_curves.h"
 #include "support.h"
 #include <rapidcheck/gtest.h>
 
@@ -102,7 +102,7 @@ TEST(LoadCases, OwnKindsOfFlyingAreReckonedWith) {
   ASSERT_EQ(w.main().loads.size(), 2u);
   EXPECT_DOUBLE_EQ(w.main().loads[0].factor, 18);
   EXPECT_DOUBLE_EQ(w.main().loads[1].factor, -7);
-  const Figure* bending = w.figure("load.case.pull");
+  const Figure* bending = figureNamed(w, "load.case.pull");
   ASSERT_NE(bending, nullptr);
   EXPECT_NE(bending->working.find("club pylon: our logger"), std::string::npos);
   EXPECT_EQ(usesOf(chosen.value(), Shelf::loadFactors, "own-1"), std::vector<std::string>{"Loads: Built for"});

@@ -4,8 +4,8 @@
 #include "core/design/plan_use.h"
 #include "core/geometry/polyline.h"
 #include "core/geometry/region.h"
-#include "core/work/piece_list.h"
-#include "core/work/take_away.h"
+#include "core/takeaway/piece_list.h"
+#include "core/takeaway/take_away.h"
 #include "plan_support.h"
 #include "support.h"
 
@@ -111,7 +111,7 @@ TEST(OwnTip, IsTypedAsPlaces) {
 TEST(OwnTip, ThatCrossesItselfIsSaid) {
   Design d = withOwnTip({{120, 40}, {40, 20}, {100, 10}, {30, 45}});
   d.inner().tip.rounding = false;
-  EXPECT_TRUE(hasFinding(wingOf(d).findings, "tip.crossing"));
+  EXPECT_TRUE(hasFinding(findingsOf(wingOf(d)), "tip.crossing"));
 }
 
 TEST(OwnTip, IsReadOffThePlan) {

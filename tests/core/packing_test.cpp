@@ -1,7 +1,7 @@
 // Packing from the stock at hand, tapered strips, feet under the ribs.
 #include "core/geometry/polyline.h"
 #include "core/joins/packing.h"
-#include "core/work/take_away.h"
+#include "core/takeaway/take_away.h"
 #include "support.h"
 #include <numeric>
 #include <rapidcheck/gtest.h>
@@ -120,7 +120,7 @@ TEST(Feet, AreOnePieceWithTheRibAndStayBelowIt) {
     EXPECT_NEAR(areaOf(whole), rib.cutArea + feet, 0.02 * feet + 6) << "only a sliver of it is in the rib";
   }
   // Printed and cut with the rib.
-  const DrawnWing drawing = drawn(w);
+  const DrawnWing drawing = test::drawn(w);
   const Drawing with = ribDrawing(drawing.front(), p.frame.ribs[4], Hand::right);
   double lowest = 0;
   for (const Stroke& s : with.strokes)
@@ -132,14 +132,14 @@ TEST(Feet, RibsTooShortForTwoAreTold) {
   Design d = onFeet();
   d.inner().join.footWidth = 60;
   d.inner().panel.tipChord = 90;
-  EXPECT_TRUE(test::hasFinding(wingOf(d).findings, "setup.feet"));
-  EXPECT_FALSE(test::hasFinding(wingOf(onFeet()).findings, "setup.feet"));
+  EXPECT_TRUE(test::hasFinding(findingsOf(wingOf(d)), "setup.feet"));
+  EXPECT_FALSE(test::hasFinding(findingsOf(wingOf(onFeet())), "setup.feet"));
 }
 
 TEST(SettingUpBoard, HasEverySupport) {
   Design d;
   const TrueWing w = wingOf(d);
-  const DrawnWing drawing = drawn(w);
+  const DrawnWing drawing = test::drawn(w);
   for (const Hand hand : {Hand::right, Hand::left}) {
     const Drawing board = settingUpDrawing(drawing.front(), hand);
     std::string text;

@@ -3,7 +3,7 @@
 #include "core/drawing/paging.h"
 #include "core/files/shipped.h"
 #include "core/geometry/polyline.h"
-#include "core/work/take_away.h"
+#include "core/takeaway/take_away.h"
 #include "support.h"
 #include <rapidcheck/gtest.h>
 

@@ -5,7 +5,7 @@
 #include "core/geometry/polyline.h"
 #include "core/joins/end_cut.h"
 #include "core/loft/panel_edit.h"
-#include "core/work/take_away.h"
+#include "core/takeaway/take_away.h"
 #include "support.h"
 #include <Eigen/Geometry>
 #include <rapidcheck/gtest.h>
@@ -325,12 +325,12 @@ TEST(Panels, FindingsAndFiguresNameTheirPanel) {
   d.at({0, 1}).spars[0].top.depth = 40;
   const TrueWing w = wingOf(d);
   const auto deep =
-      std::find_if(w.findings.begin(), w.findings.end(), [](const Finding& f) { return f.key == "spar.deep"; });
-  ASSERT_NE(deep, w.findings.end());
+      std::find_if(findingsOf(w).begin(), findingsOf(w).end(), [](const Finding& f) { return f.key == "spar.deep"; });
+  ASSERT_NE(deep, findingsOf(w).end());
   EXPECT_TRUE(deep->what.starts_with("Panel 2: ")) << deep->what;
   EXPECT_EQ(deep->panel, 1);
   EXPECT_TRUE(deep->decisions.front().starts_with("wings.0.panels.1.spars.0."));
-  for (const Figure& f : w.figures())
+  for (const Figure& f : figuresOf(w))
     for (const std::string& path : f.decisions)
       EXPECT_TRUE(decisionAt(d, path).has_value()) << f.key << " names " << path;
   // A contradiction is told the same way.
@@ -347,7 +347,7 @@ TEST(Panels, PlanTableAndFilesHoldAllOfThem) {
   for (const auto& row : table.rows) EXPECT_EQ(row.size(), table.columns.size());
   EXPECT_EQ(table.rows.back()[3], "2");
   EXPECT_NEAR(std::stod(table.rows.back()[4]), 700, 1e-6);
-  const auto right = planDrawing(drawn(w), Hand::right);
+  const auto right = planDrawing(test::drawn(w), Hand::right);
   EXPECT_GT(right.bounds().width(), 700);
   EXPECT_LT(right.bounds().width(), 760);
   test::ScratchFolder folder;
@@ -418,7 +418,7 @@ TEST(Dihedral, ThatNoLongerFitsThePanelIsToldAndKept) {
 TEST(Demos, AreWingsThatCanBeBuilt) {
   for (const std::string& name : shipped::demoNames()) {
     const TrueWing w = wingOf(demoDesign(name));
-    for (const Finding& f : w.findings) EXPECT_NE(f.severity, Severity::serious) << name << ": " << f.what;
+    for (const Finding& f : findingsOf(w)) EXPECT_NE(f.severity, Severity::serious) << name << ": " << f.what;
   }
 }
 

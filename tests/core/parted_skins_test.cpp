@@ -1,7 +1,7 @@
 // Sheet over surfaces on hinges: parted where they are built by themselves, marked where they are sawn off.
 #include "core/drawing/wing_drawings.h"
 #include "core/geometry/polyline.h"
-#include "core/work/take_away.h"
+#include "core/takeaway/take_away.h"
 #include "surface_designs.h"
 #include <cmath>
 
@@ -69,10 +69,10 @@ TEST(PartedSkins, BuiltByItself) {
   EXPECT_NEAR(lengthOf(skins[1].ribs[0].line), alongCurve(158.5, 196), 0.05);
   EXPECT_NEAR(lengthOf(skins[0].ribs[1].line), alongCurve(120, 148), 0.05);
   EXPECT_NEAR(sheetGrams(w.inner()), (whole - open + own) * 160e-6, 0.001 * whole * 160e-6);
-  EXPECT_FALSE(test::hasFinding(w.findings, "surface.sheet"));
+  EXPECT_FALSE(test::hasFinding(findingsOf(w), "surface.sheet"));
   // At full size the wing's piece has the notch, either hand.
   for (const Hand hand : {Hand::right, Hand::left}) {
-    const auto prints = skinPatterns(drawn(w).front(), hand);
+    const auto prints = skinPatterns(test::drawn(w).front(), hand);
     ASSERT_EQ(prints.size(), 2U);
     EXPECT_NEAR(std::abs(signedArea(prints[0].strokes.front().points)), whole - open, 0.001 * whole);
     EXPECT_NEAR(std::abs(signedArea(prints[1].strokes.front().points)), own, 0.001 * own);

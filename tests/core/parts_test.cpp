@@ -2,7 +2,7 @@
 #include "core/design/design_file.h"
 #include "core/files/shipped.h"
 #include "core/parts/diagonals.h"
-#include "core/work/stiffening.h"
+#include "core/trials/stiffening.h"
 #include "support.h"
 
 namespace eup {
@@ -173,11 +173,11 @@ TEST(Parts, SheetStopsAtTheStockAndCoveringOnItsFaces) {
 /// A wing that weighs more than the whole model is told.
 TEST(Parts, AWingHeavierThanItsModelIsTold) {
   Design d;
-  EXPECT_FALSE(test::hasFinding(test::wingOf(d).findings, "mass.model"));
+  EXPECT_FALSE(test::hasFinding(findingsOf(test::wingOf(d)), "mass.model"));
   d.flying.mass = 60;
-  EXPECT_TRUE(test::hasFinding(test::wingOf(d).findings, "mass.model"));
+  EXPECT_TRUE(test::hasFinding(findingsOf(test::wingOf(d)), "mass.model"));
   for (const std::string& name : shipped::demoNames())
-    EXPECT_FALSE(test::hasFinding(test::wingOf(demoDesign(name)).findings, "mass.model")) << name;
+    EXPECT_FALSE(test::hasFinding(findingsOf(test::wingOf(demoDesign(name))), "mass.model")) << name;
 }
 
 } // namespace

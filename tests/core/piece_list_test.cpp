@@ -5,8 +5,8 @@
 #include "core/files/shipped.h"
 #include "core/files/text_file.h"
 #include "core/geometry/polyline.h"
-#include "core/work/piece_list.h"
-#include "core/work/take_away.h"
+#include "core/takeaway/piece_list.h"
+#include "core/takeaway/take_away.h"
 #include "support.h"
 #include <rapidcheck/gtest.h>
 #include <set>
@@ -41,7 +41,7 @@ double areaDrawnOn(const TrueWing& w, DrawnOn print, Hand hand) {
 /// drawing a piece.
 void ribsPrintIsTheList(const TrueWing& w, const std::string& name) {
   for (const Hand hand : {Hand::right, Hand::left}) {
-    const std::vector<Drawing> drawings = ribParts(drawn(w), hand);
+    const std::vector<Drawing> drawings = ribParts(test::drawn(w), hand);
     std::size_t pieces = 0;
     for (const TruePanel& p : w.main().panels)
       for (const Part& part : p.parts)
@@ -67,7 +67,8 @@ TEST(PieceList, IsWhatThePrintsShow) {
   for (const std::string& name : shipped::demoNames()) {
     const TrueWing w = wingOf(withoutCarvedTip(demoDesign(name)));
     ribsPrintIsTheList(w, name);
-    EXPECT_NEAR(cutArea(bracesOneByOne(drawn(w), Hand::right)), areaDrawnOn(w, DrawnOn::braces, Hand::right), 1e-6)
+    EXPECT_NEAR(cutArea(bracesOneByOne(test::drawn(w), Hand::right)), areaDrawnOn(w, DrawnOn::braces, Hand::right),
+                1e-6)
         << name;
   }
 }
@@ -253,7 +254,7 @@ TEST(PieceList, IsPrinted) {
   const TrueWing w = wingOf(demoDesign("fenlark-1500"));
   for (const Hand hand : {Hand::right, Hand::left}) {
     std::multiset<std::string> words;
-    for (const Drawing& d : cutList(drawn(w), hand))
+    for (const Drawing& d : cutList(test::drawn(w), hand))
       for (const Label& l : d.labels) words.insert(l.text);
     for (const Part& part : w.inner().parts)
       EXPECT_EQ(words.count(part.name), part.shared && hand == Hand::left ? 0u : 1u) << part.name;

@@ -162,7 +162,7 @@ TEST(DemoPlans, OpenWithTheirCopiesAndGiveTheSameJudgement) {
     EXPECT_FALSE(d.plan.sheets[0].copy.empty());
     const TrueWing w = test::wingOf(d);
     const bool faulty = std::string(name) == "fenlark-faulty-plan";
-    EXPECT_EQ(test::hasFinding(w.findings, "plan.stretch"), faulty);
+    EXPECT_EQ(test::hasFinding(findingsOf(w), "plan.stretch"), faulty);
     EXPECT_EQ(faults(w.plan).size(), faulty ? 5u : 0u) << name;
   }
 }

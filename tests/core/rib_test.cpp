@@ -202,27 +202,27 @@ TEST(Rib, BadDecisionsAreFoundNotHidden) {
   Design deep;
   deep.inner().spars[0].top.depth = deep.inner().spars[0].bottom.depth = 12;
   const TrueWing w = wingOf(deep);
-  EXPECT_TRUE(hasFinding(w.findings, "spar.deep"));
-  EXPECT_TRUE(hasFinding(w.findings, "ribs.apart")) << "the notch breaks through";
+  EXPECT_TRUE(hasFinding(findingsOf(w), "spar.deep"));
+  EXPECT_TRUE(hasFinding(findingsOf(w), "ribs.apart")) << "the notch breaks through";
   Design thick;
   thick.inner().sheeting.thickness = 19;
   thick.inner().sheeting.fraction = 1;
-  EXPECT_TRUE(hasFinding(wingOf(thick).findings, "ribs.gone"));
+  EXPECT_TRUE(hasFinding(findingsOf(wingOf(thick)), "ribs.gone"));
   Design thin;
   thin.inner().spars[0].top.depth = 5, thin.inner().spars[0].bottom.depth = 5;
   thin.inner().panel.tipChord = 110;
-  EXPECT_TRUE(hasFinding(wingOf(thin).findings, "ribs.thin")) << "less than the stated rim between the caps";
+  EXPECT_TRUE(hasFinding(findingsOf(wingOf(thin)), "ribs.thin")) << "less than the stated rim between the caps";
   Design odd;
   odd.inner().panel.tipChord = 400;
-  EXPECT_TRUE(hasFinding(wingOf(odd).findings, "panel.taper"));
+  EXPECT_TRUE(hasFinding(findingsOf(wingOf(odd)), "panel.taper"));
   Design nose;
   nose.inner().spars[0].rootFraction = nose.inner().spars[0].tipFraction = 0.03;
-  EXPECT_TRUE(hasFinding(wingOf(nose).findings, "spar.nose"));
+  EXPECT_TRUE(hasFinding(findingsOf(wingOf(nose)), "spar.nose"));
   Design many;
   many.inner().ribs.count = 400;
   EXPECT_EQ(wingOf(many).inner().frame.ribs.size(), 400u);
-  EXPECT_TRUE(hasFinding(wingOf(many).findings, "ribs.overlap"));
-  EXPECT_TRUE(hasFinding(wingOf(bareDesign()).findings, "spars.none"));
+  EXPECT_TRUE(hasFinding(findingsOf(wingOf(many)), "ribs.overlap"));
+  EXPECT_TRUE(hasFinding(findingsOf(wingOf(bareDesign())), "spars.none"));
 }
 
 /// Whatever decisions within their limits: a wing or a reason, never nonsense.
@@ -252,7 +252,7 @@ RC_GTEST_PROP(Rib, AnyDecisionsGiveAWingOrAReason, ()) {
   d.inner().ribs.count = *rc::gen::inRange(2, 30);
   const auto result = work(d);
   if (const auto* w = std::get_if<TrueWing>(&result)) {
-    for (const Figure& f : w->figures()) RC_ASSERT(std::isfinite(f.value));
+    for (const Figure& f : figuresOf(*w)) RC_ASSERT(std::isfinite(f.value));
     for (const Rib& r : w->inner().frame.ribs) RC_ASSERT(r.cutArea >= -1e-6 && r.cutArea <= r.bareArea * 1.001);
   } else {
     RC_ASSERT(!std::get<std::vector<Finding>>(result).empty());

@@ -7,9 +7,9 @@
 #include "core/design/panel_rules.h"
 #include "core/design/record_keys.h"
 #include "core/design/same_wood.h"
-#include "core/work/as_read.h"
-#include "core/work/model_balance.h"
-#include "core/work/steps.h"
+#include "core/steps/steps.h"
+#include "core/wing/as_read.h"
+#include "core/wing/model_balance.h"
 #include "support.h"
 #include <fmt/format.h>
 

@@ -3,7 +3,7 @@
 #include "core/plan/plan_image.h"
 #include "core/section/catalogue.h"
 #include "core/section/naca.h"
-#include "core/work/take_away.h"
+#include "core/takeaway/take_away.h"
 #include "naca_formula.h"
 #include "support.h"
 #include <numbers>

@@ -5,8 +5,8 @@
 #include "core/geometry/region.h"
 #include "core/parts/spar_sheets.h"
 #include "core/strength/plate_buckling.h"
-#include "core/work/sizing.h"
-#include "core/work/take_away.h"
+#include "core/takeaway/take_away.h"
+#include "core/trials/sizing.h"
 #include <algorithm>
 #include <rapidcheck/gtest.h>
 
@@ -34,7 +34,7 @@ TEST(Webs, UprightGrainHoldsLonger) {
   EXPECT_GT(figureOf(upright, "spar.1.webBuckling"), figureOf(along, "spar.1.webBuckling"));
   d.flying.mass *= 40;
   d.inner().spars[0].webThickness = 0.4;
-  EXPECT_TRUE(hasFinding(wingOf(d).findings, "spar.webBuckling"));
+  EXPECT_TRUE(hasFinding(findingsOf(wingOf(d)), "spar.webBuckling"));
 }
 
 TEST(Webs, OneThatRunsThroughPartsTheRibs) {
@@ -46,7 +46,7 @@ TEST(Webs, OneThatRunsThroughPartsTheRibs) {
     EXPECT_EQ(parted.wantedPieces, 2);
     EXPECT_LT(parted.cutArea, whole.cutArea);
   }
-  EXPECT_FALSE(hasFinding(through.findings, "ribs.apart")) << "it is as it was decided";
+  EXPECT_FALSE(hasFinding(findingsOf(through), "ribs.apart")) << "it is as it was decided";
   // The web: as long as the spar, from cap to cap.
   const Spar& spar = through.design.inner().spars[0];
   const SparLine& line = through.inner().frame.spars[0];
@@ -61,7 +61,7 @@ TEST(Webs, OneThatRunsThroughPartsTheRibs) {
       << "shallower by the second strip, as far as that goes";
   EXPECT_TRUE(webOutline(between.design.inner().spars[0], line).empty());
   // It is cut with the ribs, and each half of a rib has its number.
-  const Drawing sheet = ribSheets(drawn(through), Hand::right, 600, 0).front();
+  const Drawing sheet = ribSheets(drawn(through.main()), Hand::right, 600, 0).front();
   int numbered = 0;
   bool lettered = false;
   for (const Label& l : sheet.labels) {
@@ -172,7 +172,7 @@ TEST(CarryingSheet, IsAPartOfTheSection) {
   EXPECT_LT(figureOf(w, "load.tipDeflection"), figureOf(bare, "load.tipDeflection"));
   EXPECT_GT(figureOf(w, "sheet.bending"), 0);
   EXPECT_GT(figureOf(w, "sheet.buckling"), 0);
-  EXPECT_EQ(bare.figure("sheet.bending"), nullptr);
+  EXPECT_EQ(figureNamed(bare, "sheet.bending"), nullptr);
   EXPECT_TRUE(bare.inner().strength.skin.empty());
 }
 
@@ -187,7 +187,7 @@ TEST(Caps, OneMayEndBeforeItsSpar) {
   const SparLine& line = p.frame.spars[0];
   const double end = 0.5 * line.end;
   EXPECT_NEAR(figureOf(w, "spar.1.endBottom"), end, 1e-9);
-  EXPECT_EQ(w.figure("spar.1.endTop"), nullptr);
+  EXPECT_EQ(figureNamed(w, "spar.1.endTop"), nullptr);
   for (const Rib& rib : p.frame.ribs) {
     const bool inside = rib.t() <= end;
     EXPECT_EQ(rib.notches.size(), inside ? 2u : 1u) << rib.number;
@@ -229,12 +229,12 @@ TEST(Caps, OneMayEndBeforeItsSpar) {
 TEST(CarryingSheet, MustReachTheSpar) {
   Design d;
   d.inner().sheeting.carries = true;
-  EXPECT_FALSE(hasFinding(wingOf(d).findings, "sheet.short"));
+  EXPECT_FALSE(hasFinding(findingsOf(wingOf(d)), "sheet.short"));
   d.inner().sheeting.fraction = 0.2; // the spar stands at 0.3
   const TrueWing w = wingOf(d);
   EXPECT_TRUE(w.inner().strength.skin.empty());
-  EXPECT_EQ(w.figure("sheet.bending"), nullptr);
-  EXPECT_TRUE(hasFinding(w.findings, "sheet.short"));
+  EXPECT_EQ(figureNamed(w, "sheet.bending"), nullptr);
+  EXPECT_TRUE(hasFinding(findingsOf(w), "sheet.short"));
 }
 
 RC_GTEST_PROP(CarryingSheet, MoreWoodNeverLowersAReserve, ()) {

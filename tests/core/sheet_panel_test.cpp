@@ -7,9 +7,9 @@
 #include "core/files/text_file.h"
 #include "core/geometry/polyline.h"
 #include "core/strength/plate_strength.h"
-#include "core/work/piece_list.h"
-#include "core/work/take_away.h"
-#include "core/work/trial_assembly.h"
+#include "core/takeaway/piece_list.h"
+#include "core/takeaway/take_away.h"
+#include "core/trials/trial_assembly.h"
 #include "support.h"
 #include <rapidcheck/gtest.h>
 #include <sstream>
@@ -53,15 +53,15 @@ TEST(SheetPanel, HasNothingOfAFrame) {
   d.inner().join.datum = Datum::undersideFlat; // of a face that bows
   const TrueWing w = wingOf(d);
   for (const Part& p : w.inner().parts) EXPECT_TRUE(p.key.starts_with("sheet.")) << p.key;
-  EXPECT_TRUE(w.figures(Stage::ribs).empty());
-  for (const Finding& f : w.findings) {
+  EXPECT_TRUE(figuresOf(w, Stage::ribs).empty());
+  for (const Finding& f : findingsOf(w)) {
     EXPECT_FALSE(f.key.starts_with("rib") || f.key.starts_with("spar") || f.key.starts_with("setup")) << f.key;
     EXPECT_NE(f.stage, Stage::ribs) << f.key;
   }
-  for (const Figure& f : w.figures()) EXPECT_FALSE(f.key.starts_with("setup.") || f.key.starts_with("rib.")) << f.key;
+  for (const Figure& f : figuresOf(w)) EXPECT_FALSE(f.key.starts_with("setup.") || f.key.starts_with("rib.")) << f.key;
   for (const Subject& s : subjectsOf(d, Stage::ribs, {})) ADD_FAILURE() << s.key();
   for (const AssembledPanel& p : assembled(w.main()).panels) EXPECT_TRUE(p.ribs.empty());
-  const DrawnWing drawnWing = drawn(w);
+  const DrawnWing drawnWing = test::drawn(w);
   EXPECT_TRUE(ribParts(drawnWing, Hand::right).empty());
   EXPECT_FALSE(sheetBlanks(drawnWing.front(), Hand::right).empty());
   // What is decided of a frame stays, for when it is built of ribs again.
@@ -122,9 +122,9 @@ TEST(SheetPanel, IsLaidFlatWhereItIsBent) {
       EXPECT_NEAR(p.area, segment, 0.25 * segment) << "under half the sheet's thickness";
     }
   EXPECT_EQ(formers, 4);
-  EXPECT_FALSE(hasFinding(w.findings, "skin.soak"));
+  EXPECT_FALSE(hasFinding(findingsOf(w), "skin.soak"));
   d.inner().sheet.thickness = 8; // 8 ÷ (2 × 173 − 8) = 2.4 %; across its grain balsa bears 2 × 1.0 ÷ 102 = 1.96 % dry
-  EXPECT_TRUE(hasFinding(wingOf(d).findings, "skin.soak"));
+  EXPECT_TRUE(hasFinding(findingsOf(wingOf(d)), "skin.soak"));
 }
 
 /// Where a line says that so much is left, so much is left.
@@ -146,9 +146,9 @@ TEST(SheetPanel, IsCarvedAlongItsLines) {
                   down = w.inner().shape.loft.at(Face::lower, x / chord, at.y());
       EXPECT_NEAR(up.y() - down.y(), line.left, 0.15) << at.transpose();
     }
-  EXPECT_FALSE(hasFinding(w.findings, "sheet.thin"));
+  EXPECT_FALSE(hasFinding(findingsOf(w), "sheet.thin"));
   d.inner().sheet.thickness = 6;
-  EXPECT_TRUE(hasFinding(wingOf(d).findings, "sheet.thin"));
+  EXPECT_TRUE(hasFinding(findingsOf(wingOf(d)), "sheet.thin"));
   // It weighs the section's own volume.
   const Cut root = w.inner().shape.loft.cutAt(0), tip = w.inner().shape.loft.cutAt(300);
   const double a = std::abs(signedArea(outlineOf(root))), b = std::abs(signedArea(outlineOf(tip))),
@@ -255,7 +255,7 @@ RC_GTEST_PROP(SheetPanel, BlanksAreWhatIsListed, ()) {
   const auto result = work(d);
   RC_ASSERT(std::holds_alternative<TrueWing>(result));
   const TrueWing& w = std::get<TrueWing>(result);
-  const DrawnWing all = drawn(w);
+  const DrawnWing all = test::drawn(w);
   for (const Hand hand : {Hand::right, Hand::left}) {
     const auto blanks = sheetBlanks(all.front(), hand);
     RC_ASSERT(blanks.size() == 1u);

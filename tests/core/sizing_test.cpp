@@ -1,5 +1,5 @@
 #include "core/design/tables.h"
-#include "core/work/swap_wood.h"
+#include "core/trials/swap_wood.h"
 #include "support.h"
 
 namespace eup {

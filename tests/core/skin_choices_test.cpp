@@ -8,7 +8,7 @@
 #include "core/geometry/polyline.h"
 #include "core/parts/bent_wood.h"
 #include "core/skins/cover_cut.h"
-#include "core/work/take_away.h"
+#include "core/takeaway/take_away.h"
 #include "places.h"
 #include "support.h"
 #include <sstream>
@@ -160,7 +160,7 @@ TEST(SkinGrain, CarriesLessAcross) {
   const Material balsa = Tables{}.named("balsa-160");
   EXPECT_NEAR((slanting - none) / (along - none), offTheGrain(balsa.modulus, balsa.across, pi / 4) / balsa.modulus,
               0.02);
-  EXPECT_TRUE(hasFinding(w.findings, "skin.grain"));
+  EXPECT_TRUE(hasFinding(findingsOf(w), "skin.grain"));
 }
 
 /// The membrane by another way: relaxed on a grid until it hangs still; how much lower than the ribs it lies at most.
@@ -207,7 +207,7 @@ TEST(Covering, HollowsLieWhereNothingHoldsIt) {
   // From nose to tail it stands out by half the thickness at most: 12 mm.
   EXPECT_LT(bare, 12);
   EXPECT_GT(bare, 1);
-  EXPECT_TRUE(hasFinding(wingOf(d).findings, "cover.hollow"));
+  EXPECT_TRUE(hasFinding(findingsOf(wingOf(d)), "cover.hollow"));
   d.inner().ribs.count = 13;
   EXPECT_LT(figureOf(wingOf(d), "cover.top.hollow"), bare);
   d.inner().ribs.count = 7;
@@ -217,10 +217,10 @@ TEST(Covering, HollowsLieWhereNothingHoldsIt) {
   d.inner().sheeting.top = true, d.inner().sheeting.fraction = 0.4;
   EXPECT_LT(figureOf(wingOf(d), "cover.top.hollow"), withSpar);
   d.inner().stiffening.coveringOn = CoveringOn::top;
-  EXPECT_EQ(wingOf(d).figure("cover.bottom.length"), nullptr) << "a single surface";
+  EXPECT_EQ(figureNamed(wingOf(d), "cover.bottom.length"), nullptr) << "a single surface";
   d.inner().sections.root.naca = d.inner().sections.tip.naca = "9304"; // hollow below
   d.inner().stiffening.coveringOn = CoveringOn::both;
-  EXPECT_TRUE(hasFinding(wingOf(d).findings, "cover.lifts"));
+  EXPECT_TRUE(hasFinding(findingsOf(wingOf(d)), "cover.lifts"));
 }
 
 TEST(Covering, IsCutOffTheRoll) {
@@ -241,7 +241,7 @@ TEST(Covering, IsCutOffTheRoll) {
   EXPECT_NEAR(figureOf(wingOf(d), "cover.roll"),
               4 * (figureOf(w, "cover.top.length") + figureOf(w, "cover.bottom.length")), 1e-6);
   const TrueWing narrow = wingOf(d);
-  EXPECT_NE(narrow.figure("cover.top.width")->where.find("2 strips"), std::string::npos);
+  EXPECT_NE(figureNamed(narrow, "cover.top.width")->where.find("2 strips"), std::string::npos);
 }
 
 TEST(Holds, AreOfWhatIsClosedIn) {
@@ -250,12 +250,12 @@ TEST(Holds, AreOfWhatIsClosedIn) {
   const TrueWing w = wingOf(d);
   ASSERT_EQ(w.inner().holds.size(), 3u);
   EXPECT_EQ(w.inner().holds[0].key, "0.0:glue");
-  EXPECT_TRUE(hasFinding(w.findings, "holds.open"));
+  EXPECT_TRUE(hasFinding(findingsOf(w), "holds.open"));
   for (const Hold& h : w.inner().holds) d.records.looked.push_back({h.key});
-  EXPECT_FALSE(hasFinding(wingOf(d).findings, "holds.open"));
+  EXPECT_FALSE(hasFinding(findingsOf(wingOf(d)), "holds.open"));
   d.inner().holds = {{"aerial led to the tip"}};
   const TrueWing own = wingOf(d);
-  EXPECT_TRUE(hasFinding(own.findings, "holds.open"));
+  EXPECT_TRUE(hasFinding(findingsOf(own), "holds.open"));
   EXPECT_EQ(own.inner().holds.back().what, "aerial led to the tip");
   d.inner().sheeting.bottom = false; // it stays open below; what the builder wants is still asked for
   EXPECT_EQ(wingOf(d).inner().holds.size(), 1u);
@@ -269,7 +269,7 @@ TEST(Holds, StandOnTheSkinPlan) {
   d.records.looked = {{"0.0:glue"}};
   const TrueWing w = wingOf(d);
   std::string all;
-  for (const Drawing& block : skinPlan(drawn(w).front(), Hand::left)) {
+  for (const Drawing& block : skinPlan(test::drawn(w).front(), Hand::left)) {
     EXPECT_EQ(block.hand, Hand::left);
     for (const Label& label : block.labels) all += label.text + "\n";
   }
@@ -282,7 +282,7 @@ TEST(Holds, StandOnTheSkinPlan) {
 TEST(SmallPieces, AreWhatIsListed) {
   for (const std::string& name : shipped::demoNames()) {
     const TrueWing w = wingOf(demoDesign(name));
-    for (const DrawnPanel& panel : drawn(w)) {
+    for (const TruePanel& panel : test::drawn(w)) {
       std::size_t listed = 0;
       double area = 0, print = 0;
       for (const Part& p : panel.parts)

@@ -8,7 +8,7 @@
 #include "core/geometry/region.h"
 #include "core/loft/panel_edit.h"
 #include "core/skins/skin_list.h"
-#include "core/work/take_away.h"
+#include "core/takeaway/take_away.h"
 #include "support.h"
 #include <numbers>
 #include <rapidcheck/gtest.h>
@@ -264,9 +264,9 @@ TEST(SheetedBays, TakeTheRibsUnderThem) {
   ASSERT_TRUE(w.inner().strength.twist && bare.inner().strength.twist);
   EXPECT_GT(w.inner().strength.twist->stiffness, bare.inner().strength.twist->stiffness);
   d.inner().sheeted = {sheetOver(true, true, 5, 3, 1.5, "balsa-160")};
-  EXPECT_TRUE(test::hasFinding(wingOf(d).findings, "sheeted.ribs"));
+  EXPECT_TRUE(test::hasFinding(findingsOf(wingOf(d)), "sheeted.ribs"));
   d.inner().sheeted = {sheetOver(true, true, 1, 4, 1.5, "balsa-160"), sheetOver(true, false, 3, 6, 1.5, "balsa-160")};
-  EXPECT_TRUE(test::hasFinding(wingOf(d).findings, "sheeted.over"));
+  EXPECT_TRUE(test::hasFinding(findingsOf(wingOf(d)), "sheeted.over"));
 }
 
 /// A panel that is cut in two and merged again keeps its sheet; a run past the last rib ends on it.
@@ -344,25 +344,25 @@ TEST(Skins, ThatEndBeforeTheyBeginAreSaid) {
   d.inner().leadingEdge.kind = LeadingEdgeKind::square, d.inner().leadingEdge.width = 12;
   const TrueWing w = wingOf(d);
   EXPECT_TRUE(w.inner().skins.empty());
-  EXPECT_TRUE(test::hasFinding(w.findings, "skin.none"));
+  EXPECT_TRUE(test::hasFinding(findingsOf(w), "skin.none"));
 }
 
 TEST(Skins, TellWhenTheyCannotBeBent) {
   Design d;
   d.inner().leadingEdge.kind = LeadingEdgeKind::none; // round a nose of 1.6 % of the chord
   d.inner().sheeting.thickness = 3;
-  EXPECT_TRUE(test::hasFinding(wingOf(d).findings, "skin.breaks"));
+  EXPECT_TRUE(test::hasFinding(findingsOf(wingOf(d)), "skin.breaks"));
   d.inner().sheeting.top = d.inner().sheeting.bottom = false;
   const TrueWing bare = wingOf(d);
   EXPECT_TRUE(bare.inner().skins.empty());
-  EXPECT_TRUE(bare.figures(Stage::skins).empty());
+  EXPECT_TRUE(figuresOf(bare, Stage::skins).empty());
 }
 
 /// The left hand's pattern is the right one's turned over, and what is cut is the pattern.
 TEST(Skins, ArePrintedForBothHands) {
   for (const std::string& name : shipped::demoNames()) {
     const TrueWing w = wingOf(demoDesign(name));
-    for (const DrawnPanel& panel : drawn(w)) {
+    for (const TruePanel& panel : test::drawn(w)) {
       const auto right = skinPatterns(panel, Hand::right), left = skinPatterns(panel, Hand::left);
       ASSERT_EQ(right.size(), panel.skins.size());
       for (std::size_t i = 0; i < right.size(); ++i) {

@@ -81,12 +81,12 @@ TEST(SoftWing, SofterWingsAreToldOf) {
   d.flying.diveSpeed = 25;
   const TrueWing firm = wingOf(d);
   EXPECT_GT(figureOf(firm, "soft.diveTwist"), 0); // a cambered section turns its nose down
-  EXPECT_FALSE(hasFinding(firm.findings, "soft.divergence"));
+  EXPECT_FALSE(hasFinding(findingsOf(firm), "soft.divergence"));
   d.inner().sheeting.top = d.inner().sheeting.bottom = false;
   d.flying.diveSpeed = 120;
   const TrueWing soft = wingOf(d);
   EXPECT_LT(figureOf(soft, "soft.divergence"), figureOf(firm, "soft.divergence"));
-  EXPECT_TRUE(hasFinding(soft.findings, "soft.divergence"));
+  EXPECT_TRUE(hasFinding(findingsOf(soft), "soft.divergence"));
 }
 
 } // namespace

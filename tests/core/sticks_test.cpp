@@ -5,8 +5,8 @@
 #include "core/geometry/polyline.h"
 #include "core/parts/bent_wood.h"
 #include "core/parts/stick_rib.h"
-#include "core/work/piece_list.h"
-#include "core/work/take_away.h"
+#include "core/takeaway/piece_list.h"
+#include "core/takeaway/take_away.h"
 #include "places.h"
 #include "support.h"
 #include <rapidcheck/gtest.h>
@@ -167,14 +167,15 @@ TEST(Sticks, ShareAFixtureWhereTheyAreAlike) {
   const TrueWing w = wingOf(d);
   EXPECT_EQ(figureOf(w, "sticks.fixtures"), 1);
   EXPECT_EQ(figureOf(w, "sticks.batch"), 6 * 2 * (3 + 2));
-  EXPECT_EQ(ribFixtures(drawn(w).front(), Hand::right).size(), 1u);
+  EXPECT_EQ(ribFixtures(test::drawn(w).front(), Hand::right).size(), 1u);
   EXPECT_EQ(figureOf(wingOf(ofSticks()), "sticks.fixtures"), 6);
 }
 
 /// Every stick is on its fixture's drawing, and the left hand's is that one turned over.
 TEST(Sticks, AreOnTheFixture) {
   const TrueWing w = wingOf(ofSticks());
-  const auto right = ribFixtures(drawn(w).front(), Hand::right), left = ribFixtures(drawn(w).front(), Hand::left);
+  const auto right = ribFixtures(test::drawn(w).front(), Hand::right),
+             left = ribFixtures(test::drawn(w).front(), Hand::left);
   ASSERT_EQ(right.size(), 6u);
   for (std::size_t i = 0; i < right.size(); ++i) {
     const Rib& rib = w.inner().frame.ribs[i + 1];
@@ -205,17 +206,17 @@ TEST(Sticks, BendAsTheSectionDoes) {
                bend = k * (-0.2969 / 4 * std::pow(x, -1.5) - 2 * 0.3516 + 6 * 0.2843 * x);
   const double radius = 200 * std::pow(1 + slope * slope, 1.5) / std::abs(bend);
   EXPECT_NEAR(strip.radius, radius, 0.15 * radius) << "at " << strip.radiusAt;
-  EXPECT_NE(w.figure("sticks.bend"), nullptr);
+  EXPECT_NE(figureNamed(w, "sticks.bend"), nullptr);
 }
 
 TEST(Sticks, AreWarnedOfWhatCannotBe) {
   Design d = ofSticks();
   d.inner().sticks.depth = 12; // two fill the section
-  EXPECT_TRUE(test::hasFinding(wingOf(d).findings, "sticks.empty"));
-  EXPECT_TRUE(test::hasFinding(wingOf(d).findings, "sticks.breaks"));
+  EXPECT_TRUE(test::hasFinding(findingsOf(wingOf(d)), "sticks.empty"));
+  EXPECT_TRUE(test::hasFinding(findingsOf(wingOf(d)), "sticks.breaks"));
   d = ofSticks();
   d.inner().sheeting.top = true;
-  EXPECT_TRUE(test::hasFinding(wingOf(d).findings, "sticks.sheet"));
+  EXPECT_TRUE(test::hasFinding(findingsOf(wingOf(d)), "sticks.sheet"));
 }
 
 /// A file of version 12 had none of these: ribs of sheet, spars as they should be, no bays sheeted.

@@ -3,9 +3,9 @@
 #include "core/files/shipped.h"
 #include "core/geometry/polyline.h"
 #include "core/loft/panel_edit.h"
-#include "core/work/piece_list.h"
-#include "core/work/take_away.h"
-#include "core/work/trial_assembly.h"
+#include "core/takeaway/piece_list.h"
+#include "core/takeaway/take_away.h"
+#include "core/trials/trial_assembly.h"
 #include "support.h"
 #include <rapidcheck/gtest.h>
 
@@ -38,7 +38,7 @@ TEST(Fence, IsSetOffByTheTaper) {
   EXPECT_NEAR(radToDeg(figureOf(wingOf(d), "fence.spar.1.top")), 0.18785, 1e-5);
   top.taperFrom = 1.0 / 3;
   EXPECT_NEAR(radToDeg(figureOf(wingOf(d), "fence.spar.1.top")), 0.28178, 1e-5);
-  EXPECT_EQ(wingOf(d).figure("fence.spar.1.bottom"), nullptr);
+  EXPECT_EQ(figureNamed(wingOf(d), "fence.spar.1.bottom"), nullptr);
   // The bottom cap has a fence and decisions of its own, and goes by its spar's number.
   d.inner().spars.push_back(d.inner().spars[0]);
   d.inner().spars[1].rootFraction = d.inner().spars[1].tipFraction = 0.6;
@@ -46,7 +46,7 @@ TEST(Fence, IsSetOffByTheTaper) {
   bottom = d.inner().spars[0].top;
   bottom.tipWidth = 6;
   const TrueWing two = wingOf(d);
-  const Figure* fence = two.figure("fence.spar.2.bottom");
+  const Figure* fence = figureNamed(two, "fence.spar.2.bottom");
   ASSERT_NE(fence, nullptr);
   EXPECT_NEAR(fence->value, std::atan(6 / 610.0), 1e-5);
   EXPECT_EQ(fence->decisions.front(), "wings.0.panels.0.spars.1.bottom.width");
@@ -103,7 +103,7 @@ TEST(Scarf, StripsLongerThanTheirStock) {
     EXPECT_EQ(many->at.size(), static_cast<std::size_t>(many->lengths) - 1);
   }
   d.cutList.stock = 1300;
-  EXPECT_EQ(wingOf(d).figure("scarf.spar.1.top"), nullptr);
+  EXPECT_EQ(figureNamed(wingOf(d), "scarf.spar.1.top"), nullptr);
 }
 
 /// The depth that an edge strip is planed to at a rib is that of the rib's own outline there.
@@ -135,7 +135,7 @@ TEST(TrailingSheets, CloseOnABevel) {
   const SectionMeasures& m = w.inner().shape.rootMeasures;
   EXPECT_NEAR(figureOf(w, "te.bevelRoot"), m.tailAngle / 2, degToRad(0.6))
       << "there it is measured over the last tenth";
-  EXPECT_NE(w.figure("te.bevelRoot")->where.find("wide"), std::string::npos);
+  EXPECT_NE(figureNamed(w, "te.bevelRoot")->where.find("wide"), std::string::npos);
 }
 
 /// A piece that is cut along its drawing by a cutter is the piece: grown by half the kerf, then worn by it again.
@@ -143,7 +143,7 @@ RC_GTEST_PROP(Kerf, IsTakenByTheCutter, ()) {
   const double kerf = *rc::gen::inRange(5, 120) / 100.0;
   const TrueWing w = wingOf(demoDesign(*rc::gen::element<std::string>("fenlark-1500", "oldacre-1320")));
   for (const Hand hand : {Hand::right, Hand::left}) {
-    const std::vector<Drawing> parts = ribParts(drawn(w), hand);
+    const std::vector<Drawing> parts = ribParts(test::drawn(w), hand);
     const Drawing& part = parts[static_cast<std::size_t>(*rc::gen::inRange(0, 8))];
     const auto loops = [](const Drawing& d) {
       Region out;

@@ -103,9 +103,9 @@ RC_GTEST_PROP(Strength, MoreWoodNeverLowersTheReserve, ()) {
 TEST(Strength, FindingsNameTheWeakSpar) {
   Design d;
   d.flying.mass = 9000;
-  EXPECT_TRUE(test::hasFinding(wingOf(d).findings, "spar.reserve"));
+  EXPECT_TRUE(test::hasFinding(findingsOf(wingOf(d)), "spar.reserve"));
   d.flying.mass = 200;
-  EXPECT_FALSE(test::hasFinding(wingOf(d).findings, "spar.reserve"));
+  EXPECT_FALSE(test::hasFinding(findingsOf(wingOf(d)), "spar.reserve"));
 }
 
 // A cantilever of constant section under a load in proportion to its (constant) chord: w L⁴ ÷ 8 EI (handbook formula).

@@ -1,8 +1,8 @@
 // Struts and wires against statics done by hand, a propped beam of the handbooks, and Euler's strut.
 #include "core/design/decisions.h"
 #include "core/design/wing_edit.h"
-#include "core/work/holding.h"
-#include "core/work/piece_list.h"
+#include "core/takeaway/piece_list.h"
+#include "core/wing/holding.h"
 #include "support.h"
 
 namespace eup {
@@ -104,13 +104,13 @@ TEST(Struts, WiresHangSlackInsteadOfBeingPressed) {
   EXPECT_NEAR(held.main().loads[1].load.moment(0), bare.main().loads[1].load.moment(0), 1e-9);
   EXPECT_LT(std::abs(held.main().loads[0].load.moment(0)), std::abs(bare.main().loads[0].load.moment(0)));
   d.wings.front().hinged = true; // on pins nothing is left when they hang slack
-  EXPECT_TRUE(hasFinding(wingOf(d).findings, "strut.falls"));
+  EXPECT_TRUE(hasFinding(findingsOf(wingOf(d)), "strut.falls"));
   // Wires above and below hold it either way.
   Strut above = s;
   above.footUp = 200;
   d.wings.front().struts.push_back(above);
   const TrueWing two = wingOf(d);
-  EXPECT_FALSE(hasFinding(two.findings, "strut.falls"));
+  EXPECT_FALSE(hasFinding(findingsOf(two), "strut.falls"));
   EXPECT_GT(forceUnder(two.main().held.struts[1], LoadCase::What::push), 0);
   EXPECT_EQ(forceUnder(two.main().held.struts[1], LoadCase::What::pull), 0);
 }
@@ -154,10 +154,10 @@ TEST(Struts, ThatHoldNothingAreSaid) {
   d.wings.front().struts.front().spar = 3;
   const TrueWing w = wingOf(d);
   EXPECT_TRUE(w.main().held.struts.empty());
-  EXPECT_TRUE(hasFinding(w.findings, "strut.nowhere"));
+  EXPECT_TRUE(hasFinding(findingsOf(w), "strut.nowhere"));
   d = strutted(400);
   d.wings.front().struts.front().footUp = 3;
-  EXPECT_TRUE(hasFinding(wingOf(d).findings, "strut.flat"));
+  EXPECT_TRUE(hasFinding(findingsOf(wingOf(d)), "strut.flat"));
 }
 
 /// Two wings of one stiffness, one over the other, an upright strut between them; the upper carries nearly all.
@@ -189,10 +189,10 @@ TEST(InterplaneStruts, ShareTheLoadOfTwoWings) {
   EXPECT_NEAR(root(1), 0.01 * whole * 300 + force * a, 0.01 * whole * 300) << "what one is spared the other takes";
   EXPECT_NEAR(figureOf(w, "strut.1.toSpar"), pi / 2, 1e-6);
   EXPECT_NEAR(figureOf(w, "strut.1.toFootSpar"), pi / 2, 1e-6);
-  ASSERT_NE(w.figure("struts.relief"), nullptr);
-  ASSERT_NE(w.figure("wing2.struts.relief"), nullptr);
-  EXPECT_LT(w.figure("wing2.struts.relief")->value, 0) << "the lower wing is given to bear";
-  for (const std::string& path : w.figure("wing2.struts.relief")->decisions)
+  ASSERT_NE(figureNamed(w, "struts.relief"), nullptr);
+  ASSERT_NE(figureNamed(w, "wing2.struts.relief"), nullptr);
+  EXPECT_LT(figureNamed(w, "wing2.struts.relief")->value, 0) << "the lower wing is given to bear";
+  for (const std::string& path : figureNamed(w, "wing2.struts.relief")->decisions)
     EXPECT_TRUE(decisionAt(w.design, path)) << path;
 }
 
@@ -221,15 +221,15 @@ TEST(InterplaneStruts, HoldAWingOnPins) {
   const double lift = 0.4 * 5 * 9.80665 / 2;
   EXPECT_NEAR(forceUnder(only(w), LoadCase::What::pull), -lift * 300 / 400, 1e-4 * lift) << "pressed from below";
   EXPECT_NEAR(w.wing(1).loads.front().load.moment(0), 0, 1e-6 * lift * 300);
-  EXPECT_FALSE(hasFinding(w.findings, "strut.falls"));
+  EXPECT_FALSE(hasFinding(findingsOf(w), "strut.falls"));
   // Both on pins, made fast to each other alone: both turn.
   d.wings[0].hinged = true;
-  EXPECT_TRUE(hasFinding(wingOf(d).findings, "strut.falls"));
+  EXPECT_TRUE(hasFinding(findingsOf(wingOf(d)), "strut.falls"));
   // A strut from one of them to the fuselage holds both.
   Strut toFuselage;
   toFuselage.out = 300, toFuselage.footUp = -200, toFuselage.footRight = 20;
   d.wings[0].struts.push_back(toFuselage);
-  EXPECT_FALSE(hasFinding(wingOf(d).findings, "strut.falls"));
+  EXPECT_FALSE(hasFinding(findingsOf(wingOf(d)), "strut.falls"));
 }
 
 // On a rib half way between its faces; a sheet panel has stations for it.
@@ -247,12 +247,12 @@ TEST(InterplaneStruts, HoldRibsToo) {
   const TrueWing aft = wingOf(d);
   EXPECT_NEAR(only(aft).place.top.x(), 140, 0.2);
   s.rib = 9;
-  EXPECT_TRUE(hasFinding(wingOf(d).findings, "strut.nowhere"));
+  EXPECT_TRUE(hasFinding(findingsOf(wingOf(d)), "strut.nowhere"));
   s.rib = 5;
   for (Wing& wing : d.wings) wing.panels[0].built = Built::sheet, wing.panels[0].sheet.thickness = 30;
   const TrueWing ofSheet = wingOf(d);
   EXPECT_EQ(ofSheet.main().held.struts.size(), 1u);
-  EXPECT_FALSE(hasFinding(ofSheet.findings, "strut.nowhere"));
+  EXPECT_FALSE(hasFinding(findingsOf(ofSheet), "strut.nowhere"));
 }
 
 TEST(InterplaneStruts, ThatEndNowhereAreSaid) {
@@ -261,14 +261,14 @@ TEST(InterplaneStruts, ThatEndNowhereAreSaid) {
     d.wings[0].struts[0].footWing = wing;
     const TrueWing w = wingOf(d);
     EXPECT_TRUE(w.main().held.struts.empty()) << wing;
-    EXPECT_TRUE(hasFinding(w.findings, "strut.nowhere")) << wing;
+    EXPECT_TRUE(hasFinding(findingsOf(w), "strut.nowhere")) << wing;
   }
   Design d = biplane();
   d.wings[0].struts[0].footOut = 700; // past the tip
-  EXPECT_TRUE(hasFinding(wingOf(d).findings, "strut.nowhere"));
+  EXPECT_TRUE(hasFinding(findingsOf(wingOf(d)), "strut.nowhere"));
   d = biplane();
   d.wings[1].kind = WingKind::fin; // no left hand to be held by
-  EXPECT_TRUE(hasFinding(wingOf(d).findings, "strut.nowhere"));
+  EXPECT_TRUE(hasFinding(findingsOf(wingOf(d)), "strut.nowhere"));
 }
 
 TEST(InterplaneStruts, ComeBackToTheFuselageWhenTheirWingGoes) {
@@ -307,9 +307,9 @@ TEST(Posts, ThatCannotStandAreSaid) {
   Design d = strutted(400);
   Posts& p = d.wings.front().posts;
   p.fitted = true, p.front = 0.7, p.rear = 0.2;
-  EXPECT_TRUE(hasFinding(wingOf(d).findings, "posts.order"));
+  EXPECT_TRUE(hasFinding(findingsOf(wingOf(d)), "posts.order"));
   p.front = 0.1, p.rear = 0.9, p.height = 2, p.incidenceDeg = 10;
-  EXPECT_TRUE(hasFinding(wingOf(d).findings, "posts.low"));
+  EXPECT_TRUE(hasFinding(findingsOf(wingOf(d)), "posts.low"));
 }
 
 /// Moved by what it is told, the wing balances with the margin that is decided.
@@ -318,7 +318,7 @@ TEST(Posts, StandWhereTheMarginIs) {
   d.balance.aboard = {{"fuselage", 120, 90, 0, 0}, {"tail", 15, 420, 0, 0}};
   const TrueWing w = wingOf(d);
   const double by = figureOf(w, "balance.wingMove") *
-                    (w.figure("balance.wingMove")->label.find("forward") == std::string::npos ? 1 : -1);
+                    (figureNamed(w, "balance.wingMove")->label.find("forward") == std::string::npos ? 1 : -1);
   for (Aboard& a : d.balance.aboard) a.aft -= by; // all else stays; it is measured from the wing
   EXPECT_NEAR(figureOf(wingOf(d), "balance.margin"), d.balance.margin, 1e-6);
 }

@@ -15,7 +15,7 @@ TrueWing wingOf(const Design& design) {
 }
 
 double figureOf(const TrueWing& wing, const std::string& key) {
-  const Figure* f = wing.figure(key);
+  const Figure* f = figureNamed(wing, key);
   EXPECT_NE(f, nullptr) << key;
   return f ? f->value : 0;
 }

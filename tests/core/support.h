@@ -1,7 +1,8 @@
 // What several core tests share.
 #pragma once
+#include "core/drawing/wing_drawings.h"
 #include "core/files/json.h"
-#include "core/work/true_wing.h"
+#include "core/report/told.h"
 #include <filesystem>
 #include <fstream>
 #include <gtest/gtest.h>
@@ -11,6 +12,11 @@ namespace eup::test {
 
 /// The wing of a design that is known to be possible.
 TrueWing wingOf(const Design& design);
+
+/// All panels of that wing, as they are drawn. It borrows them.
+inline DrawnWing drawn(const TrueWing& aircraft, int wing = 0) {
+  return eup::drawn(aircraft.wing(wing));
+}
 
 double figureOf(const TrueWing& wing, const std::string& key);
 

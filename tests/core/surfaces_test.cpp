@@ -6,7 +6,7 @@
 #include "core/geometry/polyline.h"
 #include "core/geometry/region.h"
 #include "core/loft/panel_edit.h"
-#include "core/work/take_away.h"
+#include "core/takeaway/take_away.h"
 #include "surface_designs.h"
 #include "within.h"
 
@@ -131,7 +131,7 @@ TEST(Surfaces, OnAPlainPanelByHand) {
   double deep = depth;
   for (int i = 0; i < 50; ++i) deep = half(0.75) * 200 + half(0.75 + deep * std::tan(degToRad(20)) / 200) * 200;
   EXPECT_NEAR(figureOf(w, "surface.1.innerBackBottom"), deep * std::tan(degToRad(20)), 0.02);
-  EXPECT_EQ(w.figure("surface.1.innerBackTop"), nullptr); // hinged there
+  EXPECT_EQ(figureNamed(w, "surface.1.innerBackTop"), nullptr); // hinged there
   EXPECT_NEAR(figureOf(w, "surface.1.travelUp"), 50 * std::sin(degToRad(25)), 1e-6);
   double area = 0, moment = 0;
   for (int i = 0; i < 4000; ++i) {
@@ -247,7 +247,7 @@ TEST(Surfaces, PartRibsOfSticks) {
   EXPECT_EQ(parted, 6);
   const auto marks = [](const TrueWing& of) {
     std::size_t all = 0;
-    for (const Drawing& one : ribFixtures(drawn(of).front(), Hand::right)) all += one.strokes.size();
+    for (const Drawing& one : ribFixtures(drawn(of.main()).front(), Hand::right)) all += one.strokes.size();
     return all;
   };
   EXPECT_GT(marks(w), marks(whole));
@@ -306,14 +306,14 @@ TEST(Surfaces, CoveringPullsTheFacingIn) {
   EXPECT_NEAR(figureOf(filled, "surface.1.pull"), 0.2 * std::pow(50.0, 4) / (384 * (stiff + 3400 * 2 * 1000 / 12.0)),
               1e-3);
   d.inner().surfaces[0].infill = 0, d.inner().ribs.count = 6;
-  EXPECT_TRUE(hasFinding(wingOf(d).findings, "surface.pull"));
+  EXPECT_TRUE(hasFinding(findingsOf(wingOf(d)), "surface.pull"));
 }
 
 /// What is said of the wing's first surface when it is changed so.
 template <class Change> std::vector<Finding> after(Change change) {
   Design d = withAileron();
   change(d.inner().surfaces[0], d);
-  return wingOf(d).findings;
+  return findingsOf(wingOf(d));
 }
 
 TEST(Surfaces, Findings) {
@@ -339,7 +339,7 @@ TEST(Surfaces, LinkageFindings) {
   const auto said = [](auto change) {
     Design d = withServo();
     change(d.inner().surfaces[0].drive, d.inner().surfaces[0]);
-    return wingOf(d).findings;
+    return findingsOf(wingOf(d));
   };
   for (const Finding& f : said([](Drive&, Surface&) {}))
     if (f.stage == Stage::surfaces) {
@@ -395,11 +395,11 @@ TEST(Surfaces, CutWithTheirPanel) {
   const TrueWing one = wingOf(d);
   EXPECT_NEAR(w.main().panels[0].surfaces[0].length + w.main().panels[1].surfaces[0].length,
               one.inner().surfaces[0].length, 0.05);
-  for (const Finding& f : w.findings) EXPECT_NE(f.key, "surface.kink") << f.detail;
+  for (const Finding& f : findingsOf(w)) EXPECT_NE(f.key, "surface.kink") << f.detail;
   // With dihedral at the join it cannot be one.
   Design bent = two.value();
   bent.wings[0].panels[1].join.dihedral = {DihedralBy::angle, 12};
-  EXPECT_TRUE(hasFinding(wingOf(bent).findings, "surface.kink"));
+  EXPECT_TRUE(hasFinding(findingsOf(wingOf(bent)), "surface.kink"));
   const auto again = withPanelsMerged(two.value(), {0, 0});
   ASSERT_TRUE(again);
   EXPECT_EQ(again.value().inner().surfaces.size(), 2U);
@@ -418,7 +418,7 @@ TEST(Surfaces, OpenedBaysTwistMore) {
   EXPECT_LT(softer, 5);
   d.inner().surfaces.clear();
   const TrueWing plain = wingOf(d);
-  EXPECT_FALSE(plain.figure("surface.softer"));
+  EXPECT_FALSE(figureNamed(plain, "surface.softer"));
   EXPECT_NEAR(plain.inner().strength.twist->twist, w.inner().strength.twist->twist / softer, 1e-9);
 }
 
@@ -428,7 +428,7 @@ TEST(Surfaces, NewOnesAreFine) {
     Design d = withAileron();
     d.inner().surfaces.clear();
     d.inner().surfaces.push_back(newSurface(d.inner(), static_cast<SurfaceKind>(k), WingKind::main));
-    for (const Finding& f : wingOf(d).findings)
+    for (const Finding& f : findingsOf(wingOf(d)))
       if (f.stage == Stage::surfaces) {
         EXPECT_LT(f.severity, Severity::serious) << surfaceKindChoices[k].label << f.what;
       }

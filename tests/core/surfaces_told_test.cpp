@@ -4,7 +4,7 @@
 #include "core/drawing/wing_drawings.h"
 #include "core/files/json.h"
 #include "core/geometry/polyline.h"
-#include "core/work/take_away.h"
+#include "core/takeaway/take_away.h"
 #include "places.h"
 #include "surface_designs.h"
 
@@ -70,7 +70,7 @@ TEST(SurfacesTold, Prints) {
   Design d = withServo();
   d.inner().surfaces[0].built = SurfaceBuilt::apart;
   const TrueWing w = wingOf(d);
-  const DrawnWing drawn_ = drawn(w);
+  const DrawnWing drawn_ = test::drawn(w);
   const auto prints = surfacePrints(drawn_.front(), Hand::right), left = surfacePrints(drawn_.front(), Hand::left);
   EXPECT_EQ(prints.size(), left.size());
   EXPECT_GE(prints.size(), 1U + 2 + 2 + 6 + 1); // facings, ends, gauges, tails, linkage

@@ -66,7 +66,7 @@ TEST(SweptEdges, TurnedRibsAndMasses) {
 TEST(SweptEdges, RibsAreBevelledAtTheNose) {
   const TrueWing w = wingOf(swept(30, WidthIs::squareToEdge));
   EXPECT_NEAR(radToDeg(figureOf(w, "ribs.noseBevel")), 30, 1e-6);
-  EXPECT_EQ(wingOf(swept(0, WidthIs::squareToEdge)).figure("ribs.noseBevel"), nullptr) << "nothing to bevel";
+  EXPECT_EQ(figureNamed(wingOf(swept(0, WidthIs::squareToEdge)), "ribs.noseBevel"), nullptr) << "nothing to bevel";
 }
 
 /// A file of version 9 keeps its wing: its widths were along the flight.

@@ -4,7 +4,7 @@
 #include "core/design/design_file.h"
 #include "core/design/same_wood.h"
 #include "core/geometry/polyline.h"
-#include "core/work/take_away.h"
+#include "core/takeaway/take_away.h"
 #include "support.h"
 #include <Eigen/Geometry>
 #include <map>
@@ -69,7 +69,7 @@ class TrialBuild : public testing::TestWithParam<const char*> {};
 
 TEST_P(TrialBuild, FlatRibsOnTheirPackingMakeThePanelAgain) {
   const TrueWing w = wingOf(onlyRibs(GetParam()));
-  const DrawnWing drawings = drawn(w);
+  const DrawnWing drawings = test::drawn(w);
   for (std::size_t k = 0; k < w.main().panels.size(); ++k) {
     const TruePanel& p = w.main().panels[k];
     const Placement level{-p.settingUp.turn, {0, 0}};
@@ -151,7 +151,7 @@ TEST_P(TrialBuild, StraightStripsDropIntoTheStoodRibs) {
 /// The left hand's parts are the right hand's turned over, every one of them, and none is the same.
 TEST_P(TrialBuild, BothHandsAreMirrorImages) {
   const TrueWing w = wingOf(demoDesign(GetParam()));
-  const DrawnWing drawings = drawn(w);
+  const DrawnWing drawings = test::drawn(w);
   for (std::size_t k = 0; k < drawings.size(); ++k)
     for (const Rib& rib : w.main().panels[k].frame.ribs) {
       const Polyline right = flatPart(ribDrawing(drawings[k], rib, Hand::right)),
@@ -196,14 +196,14 @@ RC_GTEST_PROP(ManyPanels, AreAWingOrAReason, ()) {
   }
   const auto result = work(d);
   if (const auto* w = std::get_if<TrueWing>(&result)) {
-    for (const Figure& f : w->figures()) RC_ASSERT(std::isfinite(f.value));
+    for (const Figure& f : figuresOf(*w)) RC_ASSERT(std::isfinite(f.value));
     RC_ASSERT(static_cast<int>(w->main().panels.size()) == count);
     int number = 1;
     for (const TruePanel& p : w->main().panels)
       for (const Rib& rib : p.frame.ribs) RC_ASSERT(rib.number == number++);
     const Table table = stationTable(*w);
     for (const auto& row : table.rows) RC_ASSERT(row.size() == table.columns.size());
-    for (const DrawnPanel& panel : drawn(*w)) RC_ASSERT(!benchCard(panel, Hand::left).empty());
+    for (const TruePanel& panel : test::drawn(*w)) RC_ASSERT(!benchCard(w->main(), panel, Hand::left).empty());
   } else {
     for (const Finding& f : std::get<std::vector<Finding>>(result)) RC_ASSERT(!f.remedy.empty());
   }

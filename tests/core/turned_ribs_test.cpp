@@ -3,7 +3,7 @@
 #include "core/design/decisions.h"
 #include "core/design/design_file.h"
 #include "core/geometry/polyline.h"
-#include "core/work/take_away.h"
+#include "core/takeaway/take_away.h"
 #include "support.h"
 #include <cmath>
 #include <rapidcheck/gtest.h>
@@ -185,9 +185,9 @@ TEST(TurnedRibs, ThatRunAlongAnEdgeAreRefusedAndBareCornersTold) {
   const auto none = work(d);
   ASSERT_TRUE(std::holds_alternative<std::vector<Finding>>(none));
   EXPECT_TRUE(hasFinding(std::get<std::vector<Finding>>(none), "ribs.direction"));
-  EXPECT_TRUE(hasFinding(wingOf(turned(RibDirection::diagonal, 45)).findings, "ribs.corner"));
-  EXPECT_FALSE(hasFinding(wingOf(turned(RibDirection::diagonal, 45, true)).findings, "ribs.corner"));
-  EXPECT_FALSE(hasFinding(wingOf(turned(RibDirection::flight)).findings, "ribs.corner"));
+  EXPECT_TRUE(hasFinding(findingsOf(wingOf(turned(RibDirection::diagonal, 45))), "ribs.corner"));
+  EXPECT_FALSE(hasFinding(findingsOf(wingOf(turned(RibDirection::diagonal, 45, true))), "ribs.corner"));
+  EXPECT_FALSE(hasFinding(findingsOf(wingOf(turned(RibDirection::flight))), "ribs.corner"));
 }
 
 TEST(TurnedRibs, LeaveNoRoomForRiblets) {
@@ -203,7 +203,7 @@ TEST(TurnedRibs, LeaveNoRoomForRiblets) {
 
 TEST(TurnedRibs, PlanAndSheetsHaveThemAll) {
   const TrueWing w = wingOf(demoDesign("lanehurst-1180"));
-  const DrawnWing drawings = drawn(w);
+  const DrawnWing drawings = test::drawn(w);
   const TruePanel& p = w.inner();
   std::size_t crossing = 0, outwards = 0;
   const auto sheets = ribSheets(drawings, Hand::right, 3000, 0);
@@ -241,7 +241,7 @@ RC_GTEST_PROP(TurnedRibs, AlwaysGiveNumbersOrAReason, ()) {
   p.join.braces[0].slots = *rc::gen::arbitrary<bool>();
   const auto result = work(d);
   if (const auto* w = std::get_if<TrueWing>(&result)) {
-    for (const Figure& f : w->figures()) RC_ASSERT(std::isfinite(f.value));
+    for (const Figure& f : figuresOf(*w)) RC_ASSERT(std::isfinite(f.value));
     for (const Rib& r : w->inner().frame.ribs) RC_ASSERT(std::isfinite(r.cutArea));
   } else {
     RC_ASSERT(!std::get<std::vector<Finding>>(result).empty());

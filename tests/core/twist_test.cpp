@@ -3,7 +3,7 @@
 #include "core/design/design_file.h"
 #include "core/design/tables.h"
 #include "core/strength/space_frame.h"
-#include "core/work/stiffening.h"
+#include "core/trials/stiffening.h"
 #include "support.h"
 #include <cmath>
 #include <Eigen/Geometry>
@@ -271,11 +271,11 @@ TEST(Bays, TheWeakestIsWhereItBreaksFirst) {
   EXPECT_NEAR(figureOf(wingOf(d), "bay.weakest"), reserve / 2, 1e-9);
   d.flying.loadFactor *= 20;
   const TrueWing w = wingOf(d);
-  EXPECT_TRUE(test::hasFinding(w.findings, "spar.buckling"));
-  EXPECT_TRUE(test::hasFinding(w.findings, "spar.webs"));
+  EXPECT_TRUE(test::hasFinding(findingsOf(w), "spar.buckling"));
+  EXPECT_TRUE(test::hasFinding(findingsOf(w), "spar.webs"));
   for (Spar& s : d.inner().spars) s.webs = Webs::between, s.webThickness = 0.3;
-  EXPECT_TRUE(test::hasFinding(wingOf(d).findings, "spar.web"));
-  EXPECT_FALSE(test::hasFinding(wingOf(d).findings, "spar.webs"));
+  EXPECT_TRUE(test::hasFinding(findingsOf(wingOf(d)), "spar.web"));
+  EXPECT_FALSE(test::hasFinding(findingsOf(wingOf(d)), "spar.webs"));
 }
 
 TEST(Bays, TheWebsGlueGoesByTheWeakerWood) {
@@ -297,9 +297,9 @@ TEST(TwistTest, SaysWhenTheCoupleIsTooMuch) {
   Design d = twoSpars();
   d.flying.twistCouple = 1;
   EXPECT_FALSE(wingOf(d).inner().strength.twist->tooFar());
-  EXPECT_EQ(wingOf(d).figure("twist.angle")->where.find("too much"), std::string::npos);
+  EXPECT_EQ(figureNamed(wingOf(d), "twist.angle")->where.find("too much"), std::string::npos);
   d.flying.twistCouple = 1e6;
-  EXPECT_NE(wingOf(d).figure("twist.angle")->where.find("too much"), std::string::npos);
+  EXPECT_NE(figureNamed(wingOf(d), "twist.angle")->where.find("too much"), std::string::npos);
 }
 
 /// Any panel: a positive twist, or nothing where there is no frame.
@@ -372,7 +372,7 @@ TEST(CrossingRibs, HundredsOfThemEnd) {
   const TrueWing w = test::wingOf(d);
   EXPECT_GT(crossingsIn(w.inner().frame), mostCrossings);
   EXPECT_FALSE(w.inner().strength.twist.has_value());
-  EXPECT_TRUE(test::hasFinding(w.findings, "twist.many"));
+  EXPECT_TRUE(test::hasFinding(findingsOf(w), "twist.many"));
   d.inner().ribs.count = mostRibs;
   while (d.wings[0].panels.size() < 4) d.wings[0].panels.push_back(d.inner());
   const auto refused = work(d);

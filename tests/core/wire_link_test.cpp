@@ -4,7 +4,7 @@
 #include "core/exchange/wire_link.h"
 #include "core/geometry/polyline.h"
 #include "core/geometry/region.h"
-#include "core/work/take_away.h"
+#include "core/takeaway/take_away.h"
 #include "hot_wire/simulated_wire.h"
 #include "support.h"
 #include "terminal.h"

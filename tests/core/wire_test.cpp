@@ -6,7 +6,7 @@
 #include "core/exchange/wire_link.h"
 #include "core/files/text_file.h"
 #include "core/geometry/polyline.h"
-#include "core/work/take_away.h"
+#include "core/takeaway/take_away.h"
 #include "places.h"
 #include "support.h"
 #include <map>

@@ -167,11 +167,11 @@ TEST(Zones, SayWhereTheyLieOverEachOther) {
   Design d = plain();
   d.inner().sheeting.top = true, d.inner().sheeting.bottom = false, d.inner().sheeting.fraction = 0.6;
   d.inner().sheeted = {between(0.5, 0.75)};
-  EXPECT_TRUE(hasFinding(wingOf(d).findings, "sheeted.nose"));
+  EXPECT_TRUE(hasFinding(findingsOf(wingOf(d)), "sheeted.nose"));
   d.inner().sheeting.fraction = 0.4;
-  EXPECT_FALSE(hasFinding(wingOf(d).findings, "sheeted.nose"));
+  EXPECT_FALSE(hasFinding(findingsOf(wingOf(d)), "sheeted.nose"));
   d.inner().sheeted = {between(0.7, 0.6)};
-  EXPECT_TRUE(hasFinding(wingOf(d).findings, "sheeted.none"));
+  EXPECT_TRUE(hasFinding(findingsOf(wingOf(d)), "sheeted.none"));
   EXPECT_FALSE(skinOf(wingOf(d), "bays.1.top"));
 }
 
@@ -215,10 +215,10 @@ TEST(SkinJoints, LieOnTheRibsThatAreChosen) {
   // A rib that it does not lie over, both faces on one rib, a piece longer than the stock.
   d.inner().sheeting.joints = {1, 4}, d.inner().sheeting.jointsBelow = {4};
   const TrueWing odd = wingOf(d);
-  EXPECT_TRUE(hasFinding(odd.findings, "skin.nose.jointNot"));
-  EXPECT_TRUE(hasFinding(odd.findings, "skin.nose.together"));
+  EXPECT_TRUE(hasFinding(findingsOf(odd), "skin.nose.jointNot"));
+  EXPECT_TRUE(hasFinding(findingsOf(odd), "skin.nose.together"));
   d.inner().sheeting.joints = {2};
-  EXPECT_TRUE(hasFinding(wingOf(d).findings, "skin.nose.joint"));
+  EXPECT_TRUE(hasFinding(findingsOf(wingOf(d)), "skin.nose.joint"));
 }
 
 RC_GTEST_PROP(SkinJoints, PiecesAreAsLongAsTheSkin, ()) {
@@ -249,9 +249,9 @@ TEST(ClothOnSkins, WeighsByAreaAndRatio) {
   EXPECT_NEAR(figureOf(w, "cloth.mass"), grams, 0.002 * grams) << "half a strip: the wing's middle";
   EXPECT_NEAR(figureOf(w, "cloth.resin"), grams * 1.5 / 2.5, 0.002 * grams);
   EXPECT_NEAR(figureOf(w, "cloth.hours"), 24, 1e-9);
-  EXPECT_FALSE(hasFinding(w.findings, "cloth.none"));
+  EXPECT_FALSE(hasFinding(findingsOf(w), "cloth.none"));
   d.inner().cloth.bottom = 1;
-  EXPECT_TRUE(hasFinding(wingOf(d).findings, "cloth.none"));
+  EXPECT_TRUE(hasFinding(findingsOf(wingOf(d)), "cloth.none"));
 }
 
 TEST(Covering, WeighsWithItsDope) {
@@ -302,9 +302,9 @@ TEST(SawnEnds, TellEverySkin) {
   const TrueWing w = wingOf(d);
   for (const char* key : {"cut.sheetTop.tilt", "cut.bays1Top.tilt", "cut.teSheetTop.tilt", "cut.teSheetBottom.tilt"})
     EXPECT_NEAR(std::abs(figureOf(w, key)), degToRad(5), 0.02) << key << ": near flat surfaces lean by the dihedral";
-  EXPECT_EQ(w.figure("cut.sheetBottom.tilt"), nullptr);
+  EXPECT_EQ(figureNamed(w, "cut.sheetBottom.tilt"), nullptr);
   d.inner().sheeted[0].fromRib = 2;
-  EXPECT_EQ(wingOf(d).figure("cut.bays1Top.tilt"), nullptr) << "it does not reach the join";
+  EXPECT_EQ(figureNamed(wingOf(d), "cut.bays1Top.tilt"), nullptr) << "it does not reach the join";
 }
 
 /// By Hankinson; and boards run along their grain.
@@ -351,8 +351,8 @@ TEST(SheetPanel, RunsOutToItsTip) {
     return 0.0;
   };
   EXPECT_NEAR(grams(w) - grams(square), more * 3 * 160e-6, 0.02 * more * 3 * 160e-6);
-  EXPECT_TRUE(hasFinding(w.findings, "sheet.thin") == hasFinding(square.findings, "sheet.thin"));
-  for (const Figure& f : w.figures())
+  EXPECT_TRUE(hasFinding(findingsOf(w), "sheet.thin") == hasFinding(findingsOf(square), "sheet.thin"));
+  for (const Figure& f : figuresOf(w))
     EXPECT_TRUE(f.key != "tip.block" && !f.key.starts_with("tip.packing")) << f.key << ": there is no block nor rib";
 }
 

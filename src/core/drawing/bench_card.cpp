@@ -19,7 +19,7 @@ Drawing words(std::string text, double height) {
   return d;
 }
 
-Drawing blockGauge(const DrawnPanel& w) {
+Drawing blockGauge(const TruePanel& w) {
   const TipBlock& block = w.join.block;
   Drawing d;
   const double h = std::max(block.height, 1.0);
@@ -33,7 +33,7 @@ Drawing blockGauge(const DrawnPanel& w) {
   return d;
 }
 
-Drawing bevelGauge(const DrawnPanel& w) {
+Drawing bevelGauge(const TruePanel& w) {
   const double lean = w.join.lean, run = std::max(2 * w.frame.ribs.front().depth, 40.0);
   Drawing d;
   d.loop(Layer::cut, {{0, 0}, {20, 0}, {20 + run * std::tan(std::abs(lean)), run}, {0, run}});
@@ -52,7 +52,7 @@ const char* braceLies(BraceSide side) {
   return side == BraceSide::front ? "before" : side == BraceSide::behind ? "behind" : "two, on either side of";
 }
 
-Drawing braceDrawing(const DrawnPanel& w, const Brace& b) {
+Drawing braceDrawing(const TruePanel& w, const Brace& b) {
   const Bracing& decided = w.design.join.braces[static_cast<std::size_t>(b.number)];
   Drawing d;
   d.loop(Layer::cut, b.outline);
@@ -87,7 +87,7 @@ Drawing braceDrawing(const DrawnPanel& w, const Brace& b) {
 }
 
 /// As many ribs as go on a page, with the table's head over them.
-Drawing packingRows(const DrawnPanel& w, std::size_t from, std::size_t to) {
+Drawing packingRows(const TruePanel& w, std::size_t from, std::size_t to) {
   Drawing d;
   constexpr double column = 30;
   const auto& heads = w.settingUp.ribs.front().at;
@@ -113,7 +113,7 @@ Drawing packingRows(const DrawnPanel& w, std::size_t from, std::size_t to) {
 }
 
 /// How everything that meets a join is sawn there.
-Drawing sawnTable(const DrawnPanel& w, bool root, double lean) {
+Drawing sawnTable(const TruePanel& w, bool root, double lean) {
   const auto deg = [&](double rad) { return told(rad, Quantity::angle, w.design.unit); };
   std::vector<std::vector<std::string>> rows{{"", "mitre on its face", "bevel on its side", "blade tilts"}};
   for (const SawnStrip& s : sawnEnds(w.design, w.shape.loft, w.frame.spars, root, lean)) {
@@ -127,7 +127,7 @@ Drawing sawnTable(const DrawnPanel& w, bool root, double lean) {
 }
 
 /// What the ribs are bored and slotted for, rib by rib.
-Drawing holeTable(const DrawnPanel& w) {
+Drawing holeTable(const TruePanel& w) {
   const auto len = [&](double mm) { return shown(mm, Quantity::length, w.design.unit).number; };
   std::vector<std::vector<std::string>> rows{{"Rib", "for", "from the nose", "under the top", "size"}};
   for (const Rib& rib : w.frame.ribs)
@@ -147,7 +147,7 @@ Drawing holeTable(const DrawnPanel& w) {
 }
 
 /// Strips as they are bought and cut.
-Drawing stripTable(const DrawnPanel& w) {
+Drawing stripTable(const TruePanel& w) {
   std::vector<std::vector<std::string>> rows{
       {"Strip", "of", w.design.unit == LengthUnit::mm ? "from (mm)" : "from (inches)", "true length"}};
   for (const Part& part : w.parts)
@@ -159,7 +159,7 @@ Drawing stripTable(const DrawnPanel& w) {
 
 } // namespace
 
-std::vector<Drawing> benchCard(const DrawnPanel& w, Hand hand, double pageHeight) {
+std::vector<Drawing> benchCard(const WholeWing& wing, const TruePanel& w, Hand hand, double pageHeight) {
   std::vector<Drawing> blocks;
   const auto put = [&](Drawing block) {
     block.title = w.design.of > 1 ? fmt::format("Bench card, panel {}", w.design.id.panel + 1) : "Bench card";
@@ -199,7 +199,7 @@ std::vector<Drawing> benchCard(const DrawnPanel& w, Hand hand, double pageHeight
                                               : "bent " + told(w.joiner->bend, Quantity::angle, w.design.unit)),
               3));
   }
-  for (const HeldStrut& s : w.held.struts)
+  for (const HeldStrut& s : wing.held.struts)
     if (s.place.upper.panel == w.design.id.panel)
       put(words(fmt::format(
                     "{}: {} long from spar to {}; {} to the spar{}, {} {} by {}", s.place.name,

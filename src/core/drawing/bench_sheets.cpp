@@ -91,7 +91,7 @@ std::vector<Drawing> workSheet(const std::string& wing, Hand hand, const std::ve
 
 std::vector<Drawing> pieceLabels(const DrawnWing& wing, Hand hand) {
   std::vector<Drawing> out;
-  for (const DrawnPanel& panel : wing)
+  for (const TruePanel& panel : wing)
     for (const Part& part : panel.parts) {
       Drawing d = headed("Labels", panel.design.name, hand);
       constexpr double wide = 62, high = 17;

@@ -41,14 +41,14 @@ double dropUnder(const Polyline& above, const Polyline& next) {
 }
 
 struct Plate {
-  const DrawnPanel& panel;
+  const TruePanel& panel;
   const Brace& brace;
   const Bracing& decided;
 };
 
 std::vector<Plate> platesOf(const DrawnWing& wing, Hand hand) {
   std::vector<Plate> out;
-  for (const DrawnPanel& w : wing) {
+  for (const TruePanel& w : wing) {
     if (w.join.centre && hand == Hand::left) continue; // both hands have it in common
     for (const Brace& b : w.join.braces) {
       const Bracing& decided = w.design.join.braces[static_cast<std::size_t>(b.number)];
@@ -95,7 +95,7 @@ std::vector<Drawing> bracesOneByOne(const DrawnWing& wing, Hand hand) {
     const Box box = part.bounds();
     part.write({box.low.x(), box.low.y() - 5}, wordsOf(p, hand) + "; grain along", 3);
     part.title = "Braces";
-    part.wing = wing.front().design.name;
+    part.wing = wing.front().get().design.name;
     part.hand = hand;
     out.push_back(std::move(part));
   }
@@ -107,7 +107,7 @@ std::vector<Drawing> bracePlates(const DrawnWing& wing, Hand hand, double kerf) 
   if (plates.empty()) return {};
   Drawing sheet;
   sheet.title = "Braces";
-  sheet.wing = wing.front().design.name;
+  sheet.wing = wing.front().get().design.name;
   sheet.hand = hand;
   Polyline above;
   double wood = 0, y = 0, beside = 0;
@@ -125,7 +125,7 @@ std::vector<Drawing> bracePlates(const DrawnWing& wing, Hand hand, double kerf) 
   for (const Stroke& s : sheet.strokes)
     if (s.layer == Layer::cut)
       for (const Point& p : s.points) all.include(p);
-  const LengthUnit unit = wing.front().design.unit;
+  const LengthUnit unit = wing.front().get().design.unit;
   sheet.write({all.low.x(), all.low.y() - 9},
               fmt::format("{}  {} HAND: {} plates on {} × {}, {:.0f} % of it used; grain of the outer plies along",
                           sheet.wing, nameLarge(hand), plates.size(), told(all.width(), Quantity::length, unit),

@@ -12,7 +12,7 @@ namespace {
 
 /// A piece and the panel that it is of.
 struct Line {
-  const DrawnPanel* panel;
+  const TruePanel* panel;
   const Part* part;
   int count;
 };
@@ -55,12 +55,12 @@ std::vector<Bought> boughtFor(const std::vector<Line>& lines) {
 
 std::vector<Drawing> cutList(const DrawnWing& wing, Hand hand, double pageHeight) {
   std::vector<Drawing> blocks;
-  const LengthUnit unit = wing.front().design.unit;
+  const LengthUnit unit = wing.front().get().design.unit;
   const std::string in = unit == LengthUnit::mm ? "mm" : "inches";
-  const CutList& order = wing.front().design.cutList;
+  const CutList& order = wing.front().get().design.cutList;
   const auto len = [&](double mm) { return told(mm, Quantity::length, unit); };
   const auto put = [&](Drawing block) {
-    block.title = "Cut list", block.wing = wing.front().design.name, block.hand = hand;
+    block.title = "Cut list", block.wing = wing.front().get().design.name, block.hand = hand;
     blocks.push_back(std::move(block));
   };
   const auto words = [&](const std::string& text, double height) {
@@ -81,10 +81,10 @@ std::vector<Drawing> cutList(const DrawnWing& wing, Hand hand, double pageHeight
     }
   };
   std::vector<Line> lines;
-  for (const DrawnPanel& panel : wing)
+  for (const TruePanel& panel : wing)
     for (const Part& part : panel.parts)
       if (const int count = countFor(part, hand, order); count > 0) lines.push_back({&panel, &part, count});
-  words(fmt::format("{}  {} HAND", wing.front().design.name, nameLarge(hand)), 7);
+  words(fmt::format("{}  {} HAND", wing.front().get().design.name, nameLarge(hand)), 7);
   words(fmt::format("For {}{}; strips are left {} longer and trimmed when they are fitted",
                     order.batch == 1 ? std::string("one wing") : fmt::format("{} wings", order.batch),
                     order.spares == 0 ? std::string() : fmt::format(", {} more of every rib", order.spares),

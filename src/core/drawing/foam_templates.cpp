@@ -35,7 +35,7 @@ Point levelOf(const CoreEnd& end, const ChordFrame& cut, double x) {
   return {x, (x - end.frame.chord / 3) * std::tan(cut.washout)};
 }
 
-Drawing templateOf(const DrawnPanel& w, const FoamCore& core, bool outer, Hand hand) {
+Drawing templateOf(const TruePanel& w, const FoamCore& core, bool outer, Hand hand) {
   const CoreEnd& end = outer ? core.outer : core.inner;
   const auto len = [&](double mm) { return told(mm, Quantity::length, w.design.unit); };
   Drawing d;
@@ -95,7 +95,7 @@ Drawing templateOf(const DrawnPanel& w, const FoamCore& core, bool outer, Hand h
 }
 
 /// The block's end as it is sawn, with where its template is pinned and the beds that are left of it.
-Drawing blockEnd(const DrawnPanel& w, const FoamCore& core, bool outer, Hand hand) {
+Drawing blockEnd(const TruePanel& w, const FoamCore& core, bool outer, Hand hand) {
   const CoreEnd& end = outer ? core.outer : core.inner;
   const ChordFrame cut = core.cutFrame(outer);
   const auto len = [&](double mm) { return told(mm, Quantity::length, w.design.unit); };
@@ -131,7 +131,7 @@ Drawing blockEnd(const DrawnPanel& w, const FoamCore& core, bool outer, Hand han
 
 } // namespace
 
-std::vector<Drawing> foamTemplates(const DrawnPanel& w, Hand hand) {
+std::vector<Drawing> foamTemplates(const TruePanel& w, Hand hand) {
   std::vector<Drawing> out;
   if (!w.foam) return out;
   for (const FoamCore& core : w.foam->cores)

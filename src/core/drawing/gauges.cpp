@@ -15,12 +15,12 @@ namespace {
 
 constexpr double bodyBelow = 15; // mm of template below the building board's height, so that it has a body to stand on
 
-std::string len(const DrawnPanel& w, double mm) {
+std::string len(const TruePanel& w, double mm) {
   return told(mm, Quantity::length, w.design.unit);
 }
 
 /// The rib's underside over a level foot; or over its top, under a level edge that a rule or a level is laid on.
-Drawing incidenceTemplate(const DrawnPanel& w, const Rib& rib, Hand hand, bool above) {
+Drawing incidenceTemplate(const TruePanel& w, const Rib& rib, Hand hand, bool above) {
   const Placement turn{-w.settingUp.turn, {0, 0}};
   const auto stands = [&](const Point& chordAxes) -> Point { // along the rib, and up
     const Point3 p = rib.inPanel(chordAxes);
@@ -55,7 +55,7 @@ Drawing incidenceTemplate(const DrawnPanel& w, const Rib& rib, Hand hand, bool a
 }
 
 /// Those that were asked for, or the root, middle and tip rib; from 0.
-std::vector<std::size_t> templatedRibs(const DrawnPanel& w) {
+std::vector<std::size_t> templatedRibs(const TruePanel& w) {
   const std::size_t ribs = w.frame.ribs.size();
   std::vector<std::size_t> out;
   for (const int asked : w.design.join.templates)
@@ -67,7 +67,7 @@ std::vector<std::size_t> templatedRibs(const DrawnPanel& w) {
 }
 
 /// A block that stands under the trailing edge of one rib: as high as it shall lie, and as steep.
-Drawing washoutBlock(const DrawnPanel& w, const RibSupports& supports) {
+Drawing washoutBlock(const TruePanel& w, const RibSupports& supports) {
   const Support& te = supports.at.back();
   constexpr double deep = 12; // mm along the chord, before the tail
   const double high = std::max(te.height, 0.0), front = std::max(high - deep * std::tan(te.slope), 0.0);
@@ -82,7 +82,7 @@ Drawing washoutBlock(const DrawnPanel& w, const RibSupports& supports) {
 
 /// Held against the planed nose: the rib's curve, cut away; under its sheet where that is laid over the stock, else
 /// with the sheet that is butted to it, flush.
-Drawing noseGauge(const DrawnPanel& w, const Rib& rib, Hand hand) {
+Drawing noseGauge(const TruePanel& w, const Rib& rib, Hand hand) {
   const Sheeting& s = w.design.sheeting;
   const bool over = s.from == NoseFrom::overStock || w.design.leadingEdge.kind == LeadingEdgeKind::none,
              sheeted = over && (s.top || s.bottom);
@@ -111,7 +111,7 @@ Drawing noseGauge(const DrawnPanel& w, const Rib& rib, Hand hand) {
 }
 
 /// Steps as high as the packing at one line of supports, rib after rib.
-Drawing stair(const DrawnPanel& w, std::size_t line) {
+Drawing stair(const TruePanel& w, std::size_t line) {
   constexpr double tread = 12;
   Drawing d;
   Polyline loop{{0, 0}};
@@ -136,7 +136,7 @@ Drawing stair(const DrawnPanel& w, std::size_t line) {
 }
 
 /// Two faces at the join's angle, cut away under the glue.
-Drawing cradle(const DrawnPanel& w) {
+Drawing cradle(const TruePanel& w) {
   constexpr double reach = 70, low = 18, relief = 3;
   const double rise = std::tan(w.join.fold), up = std::max(0.0, -rise * reach) + low;
   const auto face = [&](double x) { return up + std::abs(x) * rise; };
@@ -158,7 +158,7 @@ Drawing cradle(const DrawnPanel& w) {
 
 } // namespace
 
-std::vector<Drawing> gauges(const DrawnPanel& w, Hand hand) {
+std::vector<Drawing> gauges(const TruePanel& w, Hand hand) {
   std::vector<Drawing> parts;
   const auto put = [&](Drawing part) {
     part.title = w.design.of > 1 ? fmt::format("Gauges, panel {}", w.design.id.panel + 1) : "Gauges";

@@ -17,7 +17,7 @@ double aftOf(const ChordFrame& f, double chordX) {
   return f.fromChord({chordX, 0}).x();
 }
 
-void chordwiseLine(Drawing& d, const DrawnPanel& w, double rootX, double tipX, Layer layer) {
+void chordwiseLine(Drawing& d, const TruePanel& w, double rootX, double tipX, Layer layer) {
   const ChordFrame root = w.shape.loft.frameAt(0), tip = w.shape.loft.frameAt(w.shape.loft.span());
   d.line(layer, onPlan(aftOf(root, rootX), 0), onPlan(aftOf(tip, tipX), w.shape.loft.span()));
 }
@@ -36,7 +36,7 @@ void ribOnPlan(Drawing& d, const Rib& rib) {
   d.line(Layer::mark, onPlan(front.x(), front.y()), onPlan(back.x(), back.y()));
 }
 
-void sparOnPlan(Drawing& d, const DrawnPanel& w, const SparLine& line) {
+void sparOnPlan(Drawing& d, const TruePanel& w, const SparLine& line) {
   const Spar& spar = w.design.spars[static_cast<std::size_t>(line.index)];
   Polyline loop;
   for (const Point& p : sparFromAbove(spar, line)) loop.push_back(onPlan(p.x(), p.y()));
@@ -45,7 +45,7 @@ void sparOnPlan(Drawing& d, const DrawnPanel& w, const SparLine& line) {
 }
 
 /// The joiner's sleeve, where it lies in this panel.
-void joinerOnPlan(Drawing& d, const DrawnPanel& w) {
+void joinerOnPlan(Drawing& d, const TruePanel& w) {
   const Rib* last = nullptr;
   const PassHole* first = nullptr;
   for (const Rib& rib : w.frame.ribs)
@@ -60,7 +60,7 @@ void joinerOnPlan(Drawing& d, const DrawnPanel& w) {
          {onPlan(x + half, 0), onPlan(x + half, last->t()), onPlan(x - half, last->t()), onPlan(x - half, 0)});
 }
 
-void tipOnPlan(Drawing& d, const DrawnPanel& w) {
+void tipOnPlan(Drawing& d, const TruePanel& w) {
   if (!w.tip) return;
   const double span = w.shape.loft.span();
   const ChordFrame tip = w.shape.loft.frameAt(span);
@@ -87,7 +87,7 @@ void tipOnPlan(Drawing& d, const DrawnPanel& w) {
 }
 
 /// A surface's hinge line, its ends, the planes that it is sawn by, its hinges, infills and gussets.
-void surfaceOnPlan(Drawing& d, const DrawnPanel& w, const SurfaceMade& made) {
+void surfaceOnPlan(Drawing& d, const TruePanel& w, const SurfaceMade& made) {
   const Surface& s = w.design.surfaces[static_cast<std::size_t>(made.line.surface)];
   const double from = made.inner.t, to = made.outer.t;
   const auto axis = [&](double t, double aft = 0) { return onPlan(made.line.axis.at(t).x() + aft, t); };
@@ -130,7 +130,7 @@ void surfaceOnPlan(Drawing& d, const DrawnPanel& w, const SurfaceMade& made) {
 }
 
 /// Leads and tubes from hole to hole, and the blocks of hard points.
-void fittingsOnPlan(Drawing& d, const DrawnPanel& w) {
+void fittingsOnPlan(Drawing& d, const TruePanel& w) {
   for (std::size_t k = 0; k < w.design.runs.size(); ++k) {
     Polyline way;
     for (const Rib& rib : w.frame.ribs)
@@ -150,7 +150,7 @@ void fittingsOnPlan(Drawing& d, const DrawnPanel& w) {
 }
 
 /// One panel with its root's leading edge at the origin.
-Drawing panelOnPlan(const DrawnPanel& w, Hand hand) {
+Drawing panelOnPlan(const TruePanel& w, Hand hand) {
   Drawing d;
   const double span = w.shape.loft.span();
   const ChordFrame root = w.shape.loft.frameAt(0), tip = w.shape.loft.frameAt(span);
@@ -194,15 +194,15 @@ Drawing panelOnPlan(const DrawnPanel& w, Hand hand) {
 Drawing planDrawing(const DrawnWing& wing, Hand hand) {
   Drawing d;
   d.title = "Plan";
-  d.wing = wing.front().design.name;
+  d.wing = wing.front().get().design.name;
   d.hand = hand;
   const double side = hand == Hand::right ? 1 : -1;
   double top = 0;
-  for (const DrawnPanel& w : wing) {
+  for (const TruePanel& w : wing) {
     d.add(panelOnPlan(w, hand), {side * w.design.inboard, -w.design.setback});
     top = std::max({top, -w.design.setback, -w.design.setback - w.design.panel.tipSetback});
   }
-  const PanelBrief& last = wing.back().design;
+  const PanelBrief& last = wing.back().get().design;
   d.write({side * (last.inboard + last.panel.span) * 0.5, top + (wing.size() > 1 ? 19 : 14)},
           fmt::format("{}  {} HAND  seen from above, full size", d.wing, nameLarge(hand)), 7, Anchor::middle);
   d.shift(-d.bounds().low);

@@ -41,7 +41,7 @@ void addStops(Drawing& d, const Rib& rib) {
   }
 }
 
-Drawing fixtureOf(const DrawnPanel& w, const Rib& rib, const std::vector<int>& alike, Hand hand) {
+Drawing fixtureOf(const TruePanel& w, const Rib& rib, const std::vector<int>& alike, Hand hand) {
   Drawing d;
   for (const Stick& stick : rib.sticks) d.loop(Layer::mark, stick.outline);
   for (const Notch& notch : rib.notches) d.loop(Layer::mark, notch.shape); // a length of the spar stands there
@@ -76,7 +76,7 @@ Drawing fixtureOf(const DrawnPanel& w, const Rib& rib, const std::vector<int>& a
 
 } // namespace
 
-std::vector<Drawing> ribFixtures(const DrawnPanel& w, Hand hand) {
+std::vector<Drawing> ribFixtures(const TruePanel& w, Hand hand) {
   std::vector<Drawing> out;
   const auto groups = alikeRibs(w.frame.ribs);
   out.reserve(groups.size());
@@ -84,7 +84,7 @@ std::vector<Drawing> ribFixtures(const DrawnPanel& w, Hand hand) {
   return out;
 }
 
-std::vector<Drawing> stickBlocks(const DrawnPanel& w, const Rib& rib, Hand hand) {
+std::vector<Drawing> stickBlocks(const TruePanel& w, const Rib& rib, Hand hand) {
   std::vector<Drawing> out;
   for (const Stick& stick : rib.sticks) {
     if (stick.what != Stick::What::noseBlock && stick.what != Stick::What::tailBlock) continue;

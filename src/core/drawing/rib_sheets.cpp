@@ -67,7 +67,7 @@ std::string slotsFiled(const Rib& rib, LengthUnit unit) {
 }
 
 /// Of a sheet spar's slots.
-std::string slotsFiled(const DrawnPanel& w, const SparLine& line) {
+std::string slotsFiled(const TruePanel& w, const SparLine& line) {
   std::vector<double> bevels;
   for (const std::vector<Rib>* ribs : {&w.frame.ribs, &w.frame.riblets})
     for (const Rib& rib : *ribs)
@@ -76,7 +76,7 @@ std::string slotsFiled(const DrawnPanel& w, const SparLine& line) {
   return slotsFiled(bevels, w.design.unit, true);
 }
 
-Drawing sparDrawing(const DrawnPanel& w, const SparLine& line, Hand hand) {
+Drawing sparDrawing(const TruePanel& w, const SparLine& line, Hand hand) {
   const Spar& spar = w.design.spars[static_cast<std::size_t>(line.index)];
   Drawing d;
   d.loop(Layer::cut, fullDepthSparOutline(spar, line));
@@ -91,7 +91,7 @@ Drawing sparDrawing(const DrawnPanel& w, const SparLine& line, Hand hand) {
 }
 
 /// A web that runs through the ribs.
-Drawing webDrawing(const DrawnPanel& w, const SparLine& line, Hand hand) {
+Drawing webDrawing(const TruePanel& w, const SparLine& line, Hand hand) {
   const Spar& spar = w.design.spars[static_cast<std::size_t>(line.index)];
   Drawing d;
   d.loop(Layer::cut, webOutline(spar, line));
@@ -114,7 +114,7 @@ Drawing webDrawing(const DrawnPanel& w, const SparLine& line, Hand hand) {
 
 } // namespace
 
-Drawing ribDrawing(const DrawnPanel& w, const Rib& rib, Hand hand) {
+Drawing ribDrawing(const TruePanel& w, const Rib& rib, Hand hand) {
   Drawing d;
   d.title = rib.name();
   d.wing = w.design.name;
@@ -189,7 +189,7 @@ Drawing ribDrawing(const DrawnPanel& w, const Rib& rib, Hand hand) {
 
 std::vector<Drawing> ribParts(const DrawnWing& wing, Hand hand) {
   std::vector<Drawing> parts;
-  for (const DrawnPanel& w : wing) {
+  for (const TruePanel& w : wing) {
     if (w.design.built != Built::ribs) continue;
     for (const Rib& rib : w.frame.ribs)
       for (Drawing& block : stickBlocks(w, rib, hand)) parts.push_back(std::move(block));
@@ -204,7 +204,7 @@ std::vector<Drawing> ribParts(const DrawnWing& wing, Hand hand) {
         parts.push_back(webDrawing(w, line, hand));
     for (Drawing& part : tipParts(w, hand)) parts.push_back(std::move(part));
   }
-  for (Drawing& part : parts) part.title = "Ribs", part.wing = wing.front().design.name, part.hand = hand;
+  for (Drawing& part : parts) part.title = "Ribs", part.wing = wing.front().get().design.name, part.hand = hand;
   return parts;
 }
 

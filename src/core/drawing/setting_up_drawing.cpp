@@ -9,7 +9,7 @@
 
 namespace eup {
 
-Drawing settingUpDrawing(const DrawnPanel& w, Hand hand) {
+Drawing settingUpDrawing(const TruePanel& w, Hand hand) {
   Drawing d;
   d.title = w.design.of > 1 ? fmt::format("Setting up, panel {}", w.design.id.panel + 1) : "Setting up";
   d.wing = w.design.name;

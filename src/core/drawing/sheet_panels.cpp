@@ -37,7 +37,7 @@ Drawing gaugeAt(const Rib& station, bool over, Hand hand) {
 
 } // namespace
 
-std::vector<Drawing> sheetBlanks(const DrawnPanel& w, Hand hand) {
+std::vector<Drawing> sheetBlanks(const TruePanel& w, Hand hand) {
   if (!w.sheet) return {};
   const SheetPanelMade& made = *w.sheet;
   const auto len = [&](double mm) { return told(mm, Quantity::length, w.design.unit); };
@@ -80,7 +80,7 @@ std::vector<Drawing> sheetBlanks(const DrawnPanel& w, Hand hand) {
   return {d};
 }
 
-std::vector<Drawing> sheetGauges(const DrawnPanel& w, Hand hand) {
+std::vector<Drawing> sheetGauges(const TruePanel& w, Hand hand) {
   std::vector<Drawing> out;
   if (!w.sheet || w.sheet->way == SheetWay::flat) return out;
   const std::vector<Rib>& all = w.frame.ribs;

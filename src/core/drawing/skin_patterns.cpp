@@ -20,7 +20,7 @@ Polyline onPrint(const Skin& skin, FaceUp up, const Polyline& line) {
 
 } // namespace
 
-std::vector<Drawing> skinPatterns(const DrawnPanel& w, Hand hand) {
+std::vector<Drawing> skinPatterns(const TruePanel& w, Hand hand) {
   std::vector<Drawing> out;
   out.reserve(w.skins.size());
   const auto len = [&](double mm) { return told(mm, Quantity::length, w.design.unit); };

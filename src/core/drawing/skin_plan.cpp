@@ -7,7 +7,7 @@
 
 namespace eup {
 
-std::vector<Drawing> skinPlan(const DrawnPanel& w, Hand hand) {
+std::vector<Drawing> skinPlan(const TruePanel& w, Hand hand) {
   std::vector<Drawing> out;
   if (w.skins.empty() && w.holds.empty()) return out;
   const auto len = [&](double mm) { return told(mm, Quantity::length, w.design.unit); };

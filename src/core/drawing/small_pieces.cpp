@@ -6,7 +6,7 @@
 
 namespace eup {
 
-std::vector<Drawing> smallPieces(const DrawnPanel& w, Hand hand) {
+std::vector<Drawing> smallPieces(const TruePanel& w, Hand hand) {
   std::vector<Drawing> out;
   for (const Part& part : w.parts) {
     const bool strip = part.what == Part::What::capStrips && part.drawn == DrawnOn::skins;

@@ -7,7 +7,7 @@
 
 namespace eup {
 
-std::vector<Drawing> stackTemplates(const DrawnPanel& w, Hand hand) {
+std::vector<Drawing> stackTemplates(const TruePanel& w, Hand hand) {
   std::vector<Drawing> out;
   const auto stack = ribStack(w.design, w.shape.loft, w.frame);
   if (!stack) return out;

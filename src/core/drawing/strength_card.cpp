@@ -39,7 +39,7 @@ struct Page {
 };
 
 /// What the spar's bays have in reserve, as steps over the span; lines at 1 and at what is usual.
-void drawReserves(const DrawnPanel& w, int spar, Page& page) {
+void drawReserves(const TruePanel& w, int spar, Page& page) {
   constexpr double high = 24, most = 4, left = 12;
   const double span = w.shape.loft.span(), across = (wide - left) / span, base = -high;
   Drawing& d = page.fresh();
@@ -67,7 +67,7 @@ void drawReserves(const DrawnPanel& w, int spar, Page& page) {
 }
 
 /// A table in pieces of a few bays, each under the table's head.
-void drawBays(const DrawnPanel& w, int spar, Page& page) {
+void drawBays(const TruePanel& w, int spar, Page& page) {
   const double columns[] = {0, 26, 96, 122, 144, 158};
   constexpr int together = 12;
   Drawing* d = nullptr;
@@ -124,7 +124,7 @@ std::string sourcesOf(const PanelBrief& d) {
 
 } // namespace
 
-std::vector<Drawing> strengthCard(const DrawnPanel& w, Hand hand) {
+std::vector<Drawing> strengthCard(const WholeWing& wing, const TruePanel& w, Hand hand) {
   const PanelBrief& d = w.design;
   const std::string title =
       d.of > 1 ? fmt::format("Strength card, panel {}", d.id.panel + 1) : std::string("Strength card");
@@ -134,7 +134,7 @@ std::vector<Drawing> strengthCard(const DrawnPanel& w, Hand hand) {
   page.paragraph(std::string(strengthCaution), 3);
   const LoadFactors factors = d.factors();
   const std::string built = fmt::format(" ({}: {})", factors.label, factors.source);
-  for (const LoadCase& c : w.loads) {
+  for (const LoadCase& c : wing.loads) {
     const bool byKind = c.what == LoadCase::What::pull || c.what == LoadCase::What::push;
     page.text(fmt::format("{}: {:.2f} × the weight{}; bending at the panel's root {}", wordsOf(c.what), c.factor,
                           byKind ? built : "", told(c.load.moment(d.inboard), Quantity::moment, d.unit)),

@@ -13,7 +13,7 @@ namespace {
 
 /// What one surface's prints are drawn with.
 struct SurfacePrint {
-  const DrawnPanel& w;
+  const TruePanel& w;
   const SurfaceMade& made;
   const Surface& s;
   Hand hand;
@@ -207,7 +207,7 @@ Drawing trackDrawing(const SurfacePrint& p) {
 }
 
 /// Doublers of the ribs beside a hard point.
-void addDoublers(const DrawnPanel& w, Hand hand, std::vector<Drawing>& out) {
+void addDoublers(const TruePanel& w, Hand hand, std::vector<Drawing>& out) {
   for (const HardPointMade& made : w.hardPoints) {
     const HardPoint& h = w.design.hardPoints[static_cast<std::size_t>(made.number)];
     if (h.doubler <= 0) continue;
@@ -235,7 +235,7 @@ void addDoublers(const DrawnPanel& w, Hand hand, std::vector<Drawing>& out) {
 
 } // namespace
 
-std::vector<Drawing> surfacePrints(const DrawnPanel& w, Hand hand) {
+std::vector<Drawing> surfacePrints(const TruePanel& w, Hand hand) {
   std::vector<Drawing> out;
   for (const SurfaceMade& made : w.surfaces) {
     const SurfacePrint p{w, made, w.design.surfaces[static_cast<std::size_t>(made.line.surface)], hand};

@@ -26,7 +26,7 @@ Drawing named(Drawing d, Hand hand, const std::string& words) {
 
 } // namespace
 
-std::vector<Drawing> tipParts(const DrawnPanel& w, Hand hand) {
+std::vector<Drawing> tipParts(const TruePanel& w, Hand hand) {
   std::vector<Drawing> out;
   if (!w.tip || w.sheet) return out; // a blank of sheet has its tip's outline itself
   const TipShape& tip = *w.tip;

@@ -1,62 +1,35 @@
 // The drawings that go to the bench: ribs, plan, bench card. Full size, in one hand each.
 #pragma once
 #include "core/drawing/drawing.h"
-#include "core/foam/foam_core.h"
-#include "core/joins/joiner.h"
-#include "core/parts/hard_points.h"
-#include "core/parts/part.h"
-#include "core/skins/holds.h"
-#include "core/skins/sheet_panel.h"
-#include "core/surfaces/surface_made.h"
+#include "core/wing/true_wing.h"
+#include <functional>
 
 namespace eup {
 
-struct PanelJoin;
-struct SettingUp;
-struct PanelStrength;
-struct LoadCase;
-struct HeldWing;
-
-/// What a drawing needs of a panel. (The whole of it is put together a floor above.)
-struct DrawnPanel {
-  const PanelBrief& design;
-  const PanelShape& shape;
-  const Frame& frame;
-  const std::optional<TipShape>& tip;
-  const PanelJoin& join;
-  const std::optional<JoinerRod>& joiner;
-  const SettingUp& settingUp;
-  const PanelStrength& strength;
-  const std::vector<LoadCase>& loads;
-  const std::vector<Part>& parts;
-  const std::optional<SheetPanelMade>& sheet;
-  const std::vector<Skin>& skins;
-  const std::optional<FoamMade>& foam;
-  const std::vector<SurfaceMade>& surfaces;
-  const std::vector<HardPointMade>& hardPoints;
-  const std::vector<Hold>& holds;
-  const HeldWing& held; ///< the wing's
-};
-/// A wing's panels, from the middle outwards.
-using DrawnWing = std::vector<DrawnPanel>;
+/// Those panels of a wing that are drawn, from the middle outwards. It borrows them.
+using DrawnWing = std::vector<std::reference_wrapper<const TruePanel>>;
+/// All of them.
+inline DrawnWing drawn(const WholeWing& wing) {
+  return {wing.panels.begin(), wing.panels.end()};
+}
 
 /// The two templates of a stack of ribs, with its bolts; none for ribs that are not stacked.
-std::vector<Drawing> stackTemplates(const DrawnPanel& panel, Hand hand);
+std::vector<Drawing> stackTemplates(const TruePanel& panel, Hand hand);
 
 /// What stick ribs are glued up in, one for every shape of them; none for others.
-std::vector<Drawing> ribFixtures(const DrawnPanel& panel, Hand hand);
+std::vector<Drawing> ribFixtures(const TruePanel& panel, Hand hand);
 /// The blocks at a stick rib's ends, each by itself.
-std::vector<Drawing> stickBlocks(const DrawnPanel& panel, const Rib& rib, Hand hand);
+std::vector<Drawing> stickBlocks(const TruePanel& panel, const Rib& rib, Hand hand);
 
 /// One rib in chord axes with its lettering. A right-hand rib has its nose on the left, a left-hand one on the right:
 /// either way the printed face is the one that looks to the tip.
-Drawing ribDrawing(const DrawnPanel& panel, const Rib& rib, Hand hand);
+Drawing ribDrawing(const TruePanel& panel, const Rib& rib, Hand hand);
 
 /// What the wire rides on at each end of each core; none of a panel that is not of foam.
-std::vector<Drawing> foamTemplates(const DrawnPanel& panel, Hand hand);
+std::vector<Drawing> foamTemplates(const TruePanel& panel, Hand hand);
 
 /// The parts of the panel's tip, flat; none for a square one.
-std::vector<Drawing> tipParts(const DrawnPanel& panel, Hand hand);
+std::vector<Drawing> tipParts(const TruePanel& panel, Hand hand);
 
 /// All ribs (and riblets, full-depth spars, tip parts) in rows no wider than `width` where they fit, on as many sheets
 /// of `height` as it takes; `height` 0 is one endless sheet. Drawings start at (0,0).
@@ -76,33 +49,33 @@ std::vector<Drawing> bracePlates(const DrawnWing& wing, Hand hand, double kerf =
 std::vector<Drawing> bracesOneByOne(const DrawnWing& wing, Hand hand);
 
 /// A panel flat on the board, full size, with the height over the board, the slope and the packing at every support.
-Drawing settingUpDrawing(const DrawnPanel& panel, Hand hand);
+Drawing settingUpDrawing(const TruePanel& panel, Hand hand);
 
 /// Gauges for setting a panel up, full size: what stands under the ribs that were asked for (its root, middle and tip
 /// rib where none were), stairs of packing heights
 /// under LE and TE, the cradle for its join. Each by itself.
-std::vector<Drawing> gauges(const DrawnPanel& panel, Hand hand);
+std::vector<Drawing> gauges(const TruePanel& panel, Hand hand);
 
 /// Each skin laid flat at full size, its inner face up, with the ribs and spars that it is laid by and the joints
 /// between its sheets. Each by itself.
-std::vector<Drawing> skinPatterns(const DrawnPanel& panel, Hand hand);
+std::vector<Drawing> skinPatterns(const TruePanel& panel, Hand hand);
 
 /// The blank of a panel of sheet, its upper side up; empty for one of ribs.
-std::vector<Drawing> sheetBlanks(const DrawnPanel& panel, Hand hand);
+std::vector<Drawing> sheetBlanks(const TruePanel& panel, Hand hand);
 /// What a sheet that is not flat is tried with at its root, middle and tip, from above and, where it is not flat below,
 /// from below.
-std::vector<Drawing> sheetGauges(const DrawnPanel& panel, Hand hand);
+std::vector<Drawing> sheetGauges(const TruePanel& panel, Hand hand);
 
 /// Cap strips, webs and formers at full size, each by itself: ganged on a page they are cut from one strip.
-std::vector<Drawing> smallPieces(const DrawnPanel& panel, Hand hand);
+std::vector<Drawing> smallPieces(const TruePanel& panel, Hand hand);
 
 /// Surfaces on hinges: facings as they are sawn, with the places of ribs, hinges and horn; their ends; gauges of their
 /// bevels; tails of ribs that are cut apart; the linkage at rest; the servo's plate. Each by itself.
-std::vector<Drawing> surfacePrints(const DrawnPanel& panel, Hand hand);
+std::vector<Drawing> surfacePrints(const TruePanel& panel, Hand hand);
 
 /// The skins piece by piece, as they are cut and laid, and what is looked at before they close the panel in, with boxes
 /// to tick; empty without either. In blocks that are printed under each other.
-std::vector<Drawing> skinPlan(const DrawnPanel& panel, Hand hand);
+std::vector<Drawing> skinPlan(const TruePanel& panel, Hand hand);
 
 /// What has to be bought and cut for one hand: by stock, and piece by piece, with what both hands share on the right's.
 /// In blocks that are printed under each other, a table in pieces that fit a page of that height.
@@ -116,10 +89,10 @@ inline constexpr std::string_view strengthCaution =
 
 /// What a panel's spars have in reserve, bay by bay, under which loads and of what; the same for either hand.
 /// In blocks that are printed under each other.
-std::vector<Drawing> strengthCard(const DrawnPanel& panel, Hand hand);
+std::vector<Drawing> strengthCard(const WholeWing& wing, const TruePanel& panel, Hand hand);
 
 /// A panel's block gauge, bevel gauge and brace at full size, and the table of packing heights.
 /// In blocks that are printed under each other, a table in pieces that fit a page of that height.
-std::vector<Drawing> benchCard(const DrawnPanel& panel, Hand hand, double pageHeight = 260);
+std::vector<Drawing> benchCard(const WholeWing& wing, const TruePanel& panel, Hand hand, double pageHeight = 260);
 
 } // namespace eup

@@ -1,0 +1,70 @@
+#include "core/steps/step_maker.h"
+#include <algorithm>
+#include <cmath>
+#include <fmt/format.h>
+
+namespace eup {
+
+std::string placeOfWork(const TrueWing& w, int wing, std::optional<int> panel, std::optional<Hand> hand) {
+  const WholeWing& of = w.wing(wing);
+  std::vector<std::string> words;
+  if (wing > 0) words.push_back(w.design.wings[static_cast<std::size_t>(wing)].name);
+  if (panel && of.panels.size() > 1) words.push_back(fmt::format("panel {}", *panel + 1));
+  if (of.mirrored) words.push_back(hand ? fmt::format("{} hand", name(*hand)) : std::string("both hands"));
+  return words.empty() ? std::string("the fin") : fmt::format("{}", fmt::join(words, ", "));
+}
+
+StepMaker::StepMaker(const TrueWing& w, const TruePanel& of, Hand one, double celsius, std::vector<Step>& to)
+    : panel(of), whose(placeOfWork(w, of.design.id.wing, of.design.id.panel, one)), out(to), hand(one), warm(celsius),
+      prefix(stepPrefix(of.design.lasting(), of.design.mirrored ? std::optional(one) : std::nullopt)) {}
+
+std::string StepMaker::add(const std::string& key, std::string what, double minutes, std::vector<std::string> needs,
+                           const StepMore& more) {
+  const PanelId id = panel.design.id;
+  Step s;
+  s.key = prefix + key, s.what = std::move(what), s.on = whose;
+  s.with = more.with, s.minutes = std::max(std::round(minutes), 1.0), s.cureHours = more.cure,
+  s.attended = more.attended;
+  for (std::string& need : needs)
+    if (!need.empty()) s.needs.push_back(std::move(need));
+  s.look = more.look, s.caution = more.caution, s.print = more.print;
+  const std::string place = id.panel > 0 ? fmt::format("panel{}.", id.panel + 1) : std::string();
+  const std::string wing = id.wing > 0 ? fmt::format("wing{}.", id.wing + 1) : std::string();
+  for (const std::string& f : more.figures) { // of one rib, ribs' numbers tell apart
+    const bool ofRib = f.starts_with("setup.") || f.starts_with("rib.");
+    s.figures.push_back(fmt::format("{}{}{}", wing, ofRib ? std::string() : place, f));
+  }
+  s.wing = id.wing, s.panel = id.panel;
+  if (panel.design.mirrored) s.hand = hand;
+  out.push_back(std::move(s));
+  return out.back().key;
+}
+
+std::string StepMaker::told(const std::string& key) const {
+  const auto found = std::find_if(out.begin(), out.end(), [&](const Step& s) { return s.key == prefix + key; });
+  return found == out.end() ? std::string() : found->key;
+}
+
+double StepMaker::share(double minutes) const {
+  const Panel& p = panel.design.panel;
+  const double area = panel.shape.loft.span() * (p.rootChord + p.tipChord) / 2;
+  return minutes * std::clamp(area / 140000, 0.2, 4.0);
+}
+
+double StepMaker::ribCount() const {
+  return static_cast<double>(panel.frame.ribs.size() + panel.frame.riblets.size());
+}
+
+double StepMaker::setHours() const {
+  return cureHours(panel.design.tables.glue(panel.design.glue), warm);
+}
+
+double StepMaker::epoxyHours() const {
+  return cureHours(panel.design.tables.glue("epoxy"), warm);
+}
+
+std::string StepMaker::glue() const {
+  return panel.design.tables.glue(panel.design.glue).label;
+}
+
+} // namespace eup

@@ -1,0 +1,74 @@
+// Collects the steps of one panel in one hand: every trade tells its own with it, as it tells its figures.
+#pragma once
+#include "core/bench/step.h"
+#include "core/wing/true_wing.h"
+
+namespace eup {
+
+inline constexpr const char* glueCaution =
+    "Read the maker's sheet: air, gloves, no flame; instant glue wants eye protection.";
+inline constexpr const char* dustCaution = "Dust of balsa, glass and carbon: wear a mask.";
+inline constexpr const char* bladeCaution = "Blades and planes: cut away from yourself.";
+
+/// What a step has beside its work and its needs.
+struct StepMore {
+  std::string with{};
+  double cure = 0; ///< hours
+  bool attended = false;
+  std::string look{}, caution{}, print{};
+  std::vector<std::string> figures{}; ///< keys as the panel tells them
+};
+
+/// "right hand", "Tailplane, panel 2, both hands", "Fin": the wing named where it is not the first, the panel where it
+/// is told and there are several; no hand for what both have in common. Counted from 0.
+std::string placeOfWork(const TrueWing& aircraft, int wing, std::optional<int> panel, std::optional<Hand> hand);
+
+class StepMaker {
+public:
+  /// They are put at the end of `to`, which outlives it, as the panel does.
+  StepMaker(const TrueWing& aircraft, const TruePanel& panel, Hand hand, double celsius, std::vector<Step>& to);
+
+  const TruePanel& panel;
+  std::string whose; ///< see `placeOfWork`
+
+  /// Puts it in; minutes are rounded, at least one; empty needs are none. Gives back its key.
+  std::string add(const std::string& key, std::string what, double minutes, std::vector<std::string> needs,
+                  const StepMore& more = {});
+  /// The key of a step of this panel and hand that is there already; else empty.
+  std::string told(const std::string& key) const;
+
+  /// Minutes of what grows with a panel's size, told for one of 700 mm by 200.
+  double share(double minutes) const;
+  bool isLeft() const { return hand == Hand::left; }
+  double ribCount() const; ///< riblets too
+  double setHours() const; ///< of the wood's glue, at the room's temperature
+  double epoxyHours() const;
+  std::string glue() const; ///< its words
+
+private:
+  std::vector<Step>& out;
+  Hand hand;
+  double warm;
+  std::string prefix;
+};
+
+/// The trades, each from the last step before it to its own last one; empty keys need nothing.
+std::string frameSteps(StepMaker& panel);
+std::string sheetPanelSteps(StepMaker& panel);
+std::string foamSteps(StepMaker& panel);
+/// Braces: glued to one half (the right, the outer panel), tried dry in what it is joined to; before sheet closes them
+/// in.
+std::string braceSteps(StepMaker& panel, const std::string& before);
+std::string skinSteps(StepMaker& panel, const std::string& before);
+std::string surfaceSteps(StepMaker& panel, std::string before);
+/// Sanding, cloth, covering: what is done to a panel that is one piece. `covered`: it was while it lay flat.
+std::string finishSteps(StepMaker& panel, const std::string& before, bool covered);
+std::string coverSteps(StepMaker& panel, const std::string& before);
+/// Surfaces onto their hinges, and what moves them; `wires` are the steps by surface that bend what joins both halves.
+std::string hangSteps(StepMaker& panel, std::string before, const std::vector<std::string>& wires);
+
+/// Those of one wing, put at the end of `out`. Gives back its last ones.
+std::vector<std::string> wingSteps(const TrueWing& aircraft, const WholeWing& wing, double celsius,
+                                   std::vector<Step>& out);
+
+} // namespace eup

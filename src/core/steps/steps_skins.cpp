@@ -1,0 +1,43 @@
+// Skins, cloth, covering: what closes a panel, and what is looked at before.
+#include "core/steps/step_maker.h"
+
+namespace eup {
+
+std::string skinSteps(StepMaker& m, const std::string& before) {
+  std::string last = braceSteps(m, before);
+  if (!m.panel.holds.empty()) {
+    std::string all;
+    for (const Hold& h : m.panel.holds) all += (all.empty() ? "" : "; ") + h.what;
+    last = m.add("look", "Look before it is closed", 10, {last}, {.look = all});
+  }
+  for (const bool top : {false, true}) { // the underside first
+    double minutes = 0;
+    for (const Skin& skin : m.panel.skins)
+      if ((skin.face == Face::upper) == top) minutes += 20 + skin.area() / 4000;
+    if (minutes > 0)
+      last = m.add(top ? "skinTop" : "skinBelow", top ? "Lay the sheet on top" : "Lay the sheet below", minutes, {last},
+                   {.with = m.glue(), .cure = m.setHours(), .caution = glueCaution, .print = "skins"});
+  }
+  return last;
+}
+
+std::string coverSteps(StepMaker& m, const std::string& before) {
+  const PanelBrief& d = m.panel.design;
+  if (d.stiffening.covering == uncovered) return before;
+  return m.add("cover", "Cover it", m.share(75), {before},
+               {.with = d.tables.covering(d.stiffening.covering).label,
+                .look = "Have I really done everything? Gates, leads, blocks, hinges",
+                .caution = "A hot iron burns."});
+}
+
+std::string finishSteps(StepMaker& m, const std::string& before, bool covered) {
+  const Cloth& cloth = m.panel.design.cloth;
+  std::string last = m.add("sand", "Sand it to shape", 15 + m.share(40), {before}, {.caution = dustCaution});
+  for (const bool top : {false, true})
+    if ((top ? cloth.top : cloth.bottom) > 0)
+      last = m.add(top ? "clothTop" : "clothBelow", top ? "Lay the cloth on top" : "Lay the cloth below", m.share(60),
+                   {last}, {.with = "resin", .cure = cloth.hours, .caution = glueCaution});
+  return covered ? last : coverSteps(m, last);
+}
+
+} // namespace eup
