@@ -1,6 +1,6 @@
 // How long the wing takes to follow a decision, and its files to be read and written. docs/performance.md has the
 // table.
-#include "core/design/design_file.h"
+#include "core/described/design_file.h"
 #include "core/files/shipped.h"
 #include "core/files/text_file.h"
 #include "core/takeaway/take_away.h"

@@ -1,6 +1,6 @@
 // What tests draw at random: from a seed, so that a failure can be seen again, and as many as are asked for.
 #pragma once
-#include "core/design/decisions.h"
+#include "core/described/decisions.h"
 #include <cmath>
 #include <cstdlib>
 #include <random>

@@ -2,8 +2,8 @@
 #pragma once
 #include "chance.h"
 #include "core/design/panel_rules.h"
-#include "core/design/wing_edit.h"
-#include "core/loft/panel_edit.h"
+#include "core/edit/panel_edit.h"
+#include "core/edit/wing_edit.h"
 #include <cmath>
 #include <optional>
 

@@ -12,7 +12,7 @@
 #include "cli/surfaces_command.h"
 #include "cli/table_commands.h"
 #include "cli/without_controls.h"
-#include "core/design/design_file.h"
+#include "core/described/design_file.h"
 #include "core/exchange/report.h"
 #include "core/files/bytes.h"
 #include "core/files/shipped.h"

@@ -1,5 +1,5 @@
 #include "cli/plan_command.h"
-#include "core/design/plan_use.h"
+#include "core/edit/plan_use.h"
 #include <fmt/format.h>
 #include <ostream>
 

@@ -1,6 +1,6 @@
 #include "cli/reading.h"
 #include "cli/commands.h"
-#include "core/design/design_file.h"
+#include "core/described/design_file.h"
 #include "core/exchange/report.h"
 #include "core/files/bytes.h"
 #include "core/files/text_file.h"

@@ -1,7 +1,7 @@
 #include "app/frame/rail.h"
 #include "app/state/document.h"
-#include "core/design/decisions.h"
-#include "core/design/wing_edit.h"
+#include "core/described/decisions.h"
+#include "core/edit/wing_edit.h"
 #include "driver.h"
 #include <random>
 

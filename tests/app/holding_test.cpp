@@ -1,7 +1,7 @@
 // Hands that differ, struts, posts and tips of one's own, in the window; and what is typed while something else
 // happens.
-#include "core/design/design_file.h"
-#include "core/design/wing_edit.h"
+#include "core/described/design_file.h"
+#include "core/edit/wing_edit.h"
 #include "driver.h"
 
 namespace eup::app::test {

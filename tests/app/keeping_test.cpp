@@ -2,8 +2,8 @@
 #include "app/bench/bench_panel.h"
 #include "app/dialogs/kept_dialog.h"
 #include "app/state/autosave.h"
-#include "core/design/design_file.h"
-#include "core/design/wing_edit.h"
+#include "core/described/design_file.h"
+#include "core/edit/wing_edit.h"
 #include "core/files/text_file.h"
 #include "driver.h"
 #include <csignal>

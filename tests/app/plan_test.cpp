@@ -1,8 +1,8 @@
 // The plan stage in the window: opened, made true, read, judged and used with pointer and keys.
 #include "app/boards/plan_board.h"
 #include "app/decide/plan_panel.h"
-#include "core/design/design_file.h"
-#include "core/design/plan_use.h"
+#include "core/described/design_file.h"
+#include "core/edit/plan_use.h"
 #include "core/files/json.h"
 #include "core/files/text_file.h"
 #include "driver.h"

@@ -70,7 +70,7 @@ TEST_F(SkinsStage, WhatIsClosedInIsLookedAtFirst) {
   press("addHold");
   ASSERT_EQ(design().inner().holds.size(), 1u);
   type("holds.0.what", "wires led to the tip");
-  EXPECT_NE(window->findChild<QCheckBox*>("looked.0.0:own:wires led to the tip"), nullptr);
+  EXPECT_NE(window->findChild<QCheckBox*>(QString("looked.0.0:own:%1").arg(design().inner().holds[0].number)), nullptr);
   window->document().undo();
   window->document().undo();
   EXPECT_TRUE(design().inner().holds.empty());

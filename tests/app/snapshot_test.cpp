@@ -1,7 +1,7 @@
 // Design and wing on the board are of one snapshot: what contradicts itself brings nothing down, and is explained.
 #include "app/frame/rail.h"
-#include "core/design/design_file.h"
-#include "core/design/wing_edit.h"
+#include "core/described/design_file.h"
+#include "core/edit/wing_edit.h"
 #include "core/files/text_file.h"
 #include "driver.h"
 

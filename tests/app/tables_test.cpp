@@ -1,7 +1,7 @@
 // The tables of materials and the bend test as a person uses them.
 #include "app/dialogs/bend_test_dialog.h"
 #include "app/dialogs/tables_dialog.h"
-#include "core/design/decisions.h"
+#include "core/described/decisions.h"
 #include "core/design/panel_brief.h"
 #include "driver.h"
 

@@ -2,8 +2,8 @@
 // be saved and read again. A fixed number here; EUPTERA_FUZZ=800 for twenty thousand deeds, EUPTERA_FUZZ_FROM another
 // seed.
 #include "chance.h"
-#include "core/design/design_file.h"
-#include "core/design/limits_check.h"
+#include "core/described/design_file.h"
+#include "core/described/limits_check.h"
 #include "core/files/shipped.h"
 #include "driver.h"
 #include "places.h"

@@ -1,7 +1,7 @@
 #include "app/dialogs/export_dialog.h"
 #include "app/frame/headline_tile.h"
 #include "app/frame/shots.h"
-#include "core/design/design_file.h"
+#include "core/described/design_file.h"
 #include "core/files/text_file.h"
 #include "driver.h"
 

@@ -1,11 +1,11 @@
 // Several wings of one aircraft: tailplane, second wing, foreplane, fin.
-#include "core/design/decisions.h"
-#include "core/design/design_file.h"
+#include "core/described/decisions.h"
+#include "core/described/design_file.h"
 #include "core/design/panel_brief.h"
-#include "core/design/wing_edit.h"
 #include "core/drawing/paging.h"
+#include "core/edit/panel_edit.h"
+#include "core/edit/wing_edit.h"
 #include "core/geometry/polyline.h"
-#include "core/loft/panel_edit.h"
 #include "core/takeaway/take_away.h"
 #include "support.h"
 #include <set>

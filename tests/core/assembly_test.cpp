@@ -1,5 +1,5 @@
 // The trial assembly: what is cut and told belongs together, and an error put in comes out with its sign and size.
-#include "core/design/design_file.h"
+#include "core/described/design_file.h"
 #include "core/files/shipped.h"
 #include "core/trials/trial_assembly.h"
 #include "support.h"

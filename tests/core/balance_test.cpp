@@ -1,7 +1,7 @@
 // Mass and balance: moments worked by hand, the neutral point at its limits and against the formula for wing and tail.
-#include "core/design/design_file.h"
+#include "core/described/design_file.h"
 #include "core/design/record_keys.h"
-#include "core/design/wing_edit.h"
+#include "core/edit/wing_edit.h"
 #include "core/files/shipped.h"
 #include "core/strength/loads.h"
 #include "core/wing/model_balance.h"

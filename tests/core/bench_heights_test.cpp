@@ -1,6 +1,6 @@
 // What a rule reads on the bench: packing under the leading edge and blocks under tips, against the section's own
 // outline and against the wing turned in space.
-#include "core/design/design_file.h"
+#include "core/described/design_file.h"
 #include "core/joins/setting_up.h"
 #include "support.h"
 #include <Eigen/Geometry>

@@ -1,7 +1,7 @@
 // How far the work is: what was recorded, and what follows for the rest at a given minute.
 #include "core/bench/progress.h"
 #include "core/bench/recording.h"
-#include "core/design/design_file.h"
+#include "core/described/design_file.h"
 #include "core/design/record_keys.h"
 #include "core/drawing/bench_sheets.h"
 #include "core/files/json.h"

@@ -4,7 +4,7 @@
 #include "cli/commands.h"
 #include "core/bench/progress.h"
 #include "core/bench/schedule.h"
-#include "core/design/design_file.h"
+#include "core/described/design_file.h"
 #include "core/design/tables.h"
 #include "core/exchange/calendar_file.h"
 #include "core/files/shipped.h"

@@ -1,5 +1,5 @@
 // What is carried to the bench: the plan, the bench card and the rib sheet say what the figures say.
-#include "core/design/design_file.h"
+#include "core/described/design_file.h"
 #include "core/drawing/paging.h"
 #include "core/geometry/polyline.h"
 #include "core/geometry/region.h"

@@ -1,12 +1,12 @@
 // Folded and second braces, cracked and unbroken spars, jig rods, sheet ends, tips that are rounded or spring back,
 // caps whose wood changes: against rotation matrices, closed forms and plain counting.
-#include "core/design/design_file.h"
+#include "core/described/design_file.h"
 #include "core/design/tables.h"
 #include "core/drawing/paging.h"
+#include "core/edit/panel_edit.h"
 #include "core/geometry/polyline.h"
 #include "core/joins/end_cut.h"
 #include "core/joins/joiner.h"
-#include "core/loft/panel_edit.h"
 #include "core/takeaway/take_away.h"
 #include "support.h"
 #include <cmath>

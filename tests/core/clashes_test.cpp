@@ -1,7 +1,7 @@
 // Things that want the same place in a rib, found by polygons; checked by counting grid points that lie in both.
-#include "core/design/wing_edit.h"
+#include "core/edit/panel_edit.h"
+#include "core/edit/wing_edit.h"
 #include "core/geometry/region.h"
-#include "core/loft/panel_edit.h"
 #include "core/parts/through_rib.h"
 #include "support.h"
 #include <rapidcheck/gtest.h>

@@ -1,5 +1,5 @@
 #include "cli/commands.h"
-#include "core/design/design_file.h"
+#include "core/described/design_file.h"
 #include "core/files/json.h"
 #include "core/files/text_file.h"
 #include "places.h"

@@ -1,4 +1,4 @@
-#include "core/design/design_file.h"
+#include "core/described/design_file.h"
 #include "core/section/listed_section.h"
 #include "core/section/measured.h"
 #include "core/section/naca.h"

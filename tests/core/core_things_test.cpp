@@ -1,13 +1,14 @@
 // What lies in a foam core: straight in space, as large as it is said to be, with the foam beside it that a rule would
 // find, and told where it cannot lie. By hand and by the panel's own straight lines.
-#include "core/design/decisions.h"
-#include "core/design/design_file.h"
-#include "core/design/wing_edit.h"
+#include "core/described/decisions.h"
+#include "core/described/design_file.h"
+#include "core/design/lasting.h"
+#include "core/edit/panel_edit.h"
+#include "core/edit/wing_edit.h"
 #include "core/foam/core_things.h"
 #include "core/geometry/polyline.h"
 #include "core/geometry/region.h"
 #include "core/loft/core_line.h"
-#include "core/loft/panel_edit.h"
 #include "core/measure/units.h"
 #include "places.h"
 #include "support.h"
@@ -252,6 +253,7 @@ TEST(InCore, EveryKindBeginsWhereItCanLie) {
     const TrueWing w = wingOf(d);
     EXPECT_FALSE(hasFinding(findingsOf(w), "inCore.out")) << inCoreChoices[k].key;
     EXPECT_FALSE(hasFinding(findingsOf(w), "inCore.none")) << inCoreChoices[k].key;
+    makeNumbersOwn(d);
     const auto again = designFromText(designToText(d));
     ASSERT_TRUE(again.ok());
     EXPECT_EQ(again.value().design, d);

@@ -1,6 +1,6 @@
-#include "core/design/decisions.h"
+#include "core/described/decisions.h"
+#include "core/described/validate.h"
 #include "core/design/panel_rules.h"
-#include "core/design/validate.h"
 #include "support.h"
 
 namespace eup {

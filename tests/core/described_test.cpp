@@ -1,7 +1,7 @@
 // Every member of every decision is described: one that is not would be lost when saving. The compiler counts a
 // struct's members; the description is counted by walking it.
-#include "core/design/design_file.h"
-#include "core/design/visitor.h"
+#include "core/described/design_file.h"
+#include "core/described/visitor.h"
 #include "core/files/shipped.h"
 #include "support.h"
 

@@ -1,8 +1,8 @@
-#include "core/design/decisions.h"
-#include "core/design/design_file.h"
-#include "core/design/limits_check.h"
+#include "core/described/decisions.h"
+#include "core/described/design_file.h"
+#include "core/described/limits_check.h"
+#include "core/described/visitor.h"
 #include "core/design/tables.h"
-#include "core/design/visitor.h"
 #include "core/files/json.h"
 #include "core/files/shipped.h"
 #include "core/section/naca.h"
@@ -303,9 +303,9 @@ TEST_P(DamagedFile, IsRefusedWithPlaceAndCause) {
 INSTANTIATE_TEST_SUITE_P(
     Files, DamagedFile,
     testing::Values(Damage{"foreign", "euptera-wing", "something-else", "/format"},
-                    Damage{"too new", "\"version\": 20", "\"version\": 99", "newer program"},
-                    Damage{"no version", "\"version\": 20", "\"version\": \"one\"", "/version"},
-                    Damage{"negative version", "\"version\": 20", "\"version\": -1", "/version"},
+                    Damage{"too new", "\"version\": 21", "\"version\": 99", "newer program"},
+                    Damage{"no version", "\"version\": 21", "\"version\": \"one\"", "/version"},
+                    Damage{"negative version", "\"version\": 21", "\"version\": -1", "/version"},
                     Damage{"text for a number", "\"span\": 700.0", "\"span\": \"long\"",
                            "/wings/0/panels/0/panel/span"},
                     Damage{"overflow", "\"tipChord\": 160.0", "\"tipChord\": 1e999", ""},

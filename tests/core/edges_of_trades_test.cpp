@@ -1,5 +1,5 @@
 // Where trades meet or turn out at their limits: values by a second route, told beside each.
-#include "core/loft/panel_edit.h"
+#include "core/edit/panel_edit.h"
 #include "core/measure/units.h"
 #include "core/parts/spar_sheets.h"
 #include "core/steps/steps.h"

@@ -1,5 +1,5 @@
 // Edge strips as the only spars, square trailing edges, leading edges left proud, nose gauges; ribs out of a stack.
-#include "core/design/design_file.h"
+#include "core/described/design_file.h"
 #include "core/geometry/polyline.h"
 #include "core/parts/rib_stack.h"
 #include "core/takeaway/take_away.h"

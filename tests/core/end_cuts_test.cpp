@@ -1,7 +1,7 @@
 // How strips are sawn at joins, against strips made as prisms in space and cut by the plane that halves the join.
-#include "core/design/design_file.h"
+#include "core/described/design_file.h"
+#include "core/edit/panel_edit.h"
 #include "core/joins/end_cut.h"
-#include "core/loft/panel_edit.h"
 #include "support.h"
 #include <Eigen/Geometry>
 #include <rapidcheck/gtest.h>

@@ -1,4 +1,4 @@
-#include "core/design/decisions.h"
+#include "core/described/decisions.h"
 #include "core/exchange/report.h"
 #include "core/files/json.h"
 #include "core/takeaway/take_away.h"

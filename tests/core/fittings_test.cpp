@@ -1,8 +1,8 @@
 // What is built in before a panel is closed: holes for leads and tubes, lightening holes, hard points, a flap's track.
 #include "chance.h"
-#include "core/design/wing_edit.h"
+#include "core/edit/panel_edit.h"
+#include "core/edit/wing_edit.h"
 #include "core/geometry/polyline.h"
-#include "core/loft/panel_edit.h"
 #include "core/surfaces/track.h"
 #include "support.h"
 #include "within.h"

@@ -2,8 +2,8 @@
 // outlines, offsets by polygons, the conventions of docs/figures.md); cores put together again; skins on foam against
 // handbook formulas.
 #include "cli/commands.h"
-#include "core/design/decisions.h"
-#include "core/design/design_file.h"
+#include "core/described/decisions.h"
+#include "core/described/design_file.h"
 #include "core/files/json.h"
 #include "core/files/text_file.h"
 #include "core/foam/wire_marks.h"

@@ -2,15 +2,16 @@
 // within limits can be worked out or is explained, can be told, printed, saved and read again. A fixed number here;
 // EUPTERA_FUZZ=20000 for any number by hand, EUPTERA_FUZZ_FROM for another seed.
 #include "chance.h"
-#include "core/design/decisions.h"
-#include "core/design/design_file.h"
-#include "core/design/limits_check.h"
-#include "core/design/wing_edit.h"
+#include "core/described/decisions.h"
+#include "core/described/design_file.h"
+#include "core/described/limits_check.h"
+#include "core/design/lasting.h"
 #include "core/drawing/paging.h"
+#include "core/edit/panel_edit.h"
+#include "core/edit/wing_edit.h"
 #include "core/exchange/report.h"
 #include "core/files/shipped.h"
 #include "core/files/text_file.h"
-#include "core/loft/panel_edit.h"
 #include "core/section/naca.h"
 #include "core/takeaway/take_away.h"
 #include "support.h"
@@ -110,7 +111,8 @@ Design rebuilt(const Design& d, Chance& chance) {
   return next && !outOfLimits(next.value()) ? next.value() : d; // the window refuses what is beyond
 }
 
-void lookAt(const Design& d, Chance& chance) {
+void lookAt(Design d, Chance& chance) {
+  makeNumbersOwn(d);
   ASSERT_EQ(outOfLimits(d), std::nullopt);
   const std::string text = designToText(d);
   const auto read = designFromText(text);

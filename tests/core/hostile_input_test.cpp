@@ -1,9 +1,9 @@
 // What comes from outside and is no plan, no day, no minutes, no cell: told or made harmless, never waited for.
 #include "cli/commands.h"
 #include "core/bench/progress.h"
-#include "core/design/decisions.h"
-#include "core/design/design_file.h"
-#include "core/design/limits_check.h"
+#include "core/described/decisions.h"
+#include "core/described/design_file.h"
+#include "core/described/limits_check.h"
 #include "core/exchange/dxf_writer.h"
 #include "core/exchange/report.h"
 #include "core/exchange/svg_writer.h"

@@ -1,10 +1,10 @@
 // What a join may be decided by beside its angle: a block of a given height, which end takes the angle, and at which
 // ribs incidence templates stand.
-#include "core/design/design_file.h"
+#include "core/described/design_file.h"
 #include "core/drawing/paging.h"
+#include "core/edit/panel_edit.h"
 #include "core/joins/in_space.h"
 #include "core/joins/setting_up.h"
-#include "core/loft/panel_edit.h"
 #include "core/takeaway/take_away.h"
 #include "core/trials/trial_assembly.h"
 #include "places.h"

@@ -1,7 +1,7 @@
 // The wire that joins both halves of an elevator, by hand; and what of a panel that is no frame is left to bend and
 // twist where a surface is cut out, against beams and thin sections of what lies before it.
-#include "core/design/decisions.h"
-#include "core/design/design_file.h"
+#include "core/described/decisions.h"
+#include "core/described/design_file.h"
 #include "core/strength/edge_spars.h"
 #include "core/strength/sheet_skin.h"
 #include "core/takeaway/piece_list.h"

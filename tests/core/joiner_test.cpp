@@ -1,5 +1,5 @@
 // Joiners, brace slots and the strength of joints, against rotation in space, brute force and closed forms.
-#include "core/design/design_file.h"
+#include "core/described/design_file.h"
 #include "core/joins/in_space.h"
 #include "core/takeaway/take_away.h"
 #include "support.h"

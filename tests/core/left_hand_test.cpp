@@ -1,8 +1,8 @@
 // A left hand of its own: against the mirror image where nothing differs, and against a wing whose right hand was
 // decided so.
-#include "core/design/design_file.h"
-#include "core/design/left_hand.h"
+#include "core/described/design_file.h"
 #include "core/design/panel_rules.h"
+#include "core/edit/left_hand.h"
 #include "core/takeaway/piece_list.h"
 #include "core/takeaway/take_away.h"
 #include "core/wing/model_balance.h"

@@ -1,4 +1,4 @@
-#include "core/design/decisions.h"
+#include "core/described/decisions.h"
 #include "core/design/tables.h"
 #include "core/takeaway/span_curves.h"
 #include "support.h"

@@ -1,7 +1,7 @@
 // Tips of an outline of one's own: against ellipses, against the area of their pieces, and read off a plan.
 #include "chance.h"
-#include "core/design/decisions.h"
-#include "core/design/plan_use.h"
+#include "core/described/decisions.h"
+#include "core/edit/plan_use.h"
 #include "core/geometry/polyline.h"
 #include "core/geometry/region.h"
 #include "core/takeaway/piece_list.h"

@@ -1,5 +1,5 @@
 // Prints: what fits on a sheet is never torn over two; one document tells what is where, and how many sheets it takes.
-#include "core/design/design_file.h"
+#include "core/described/design_file.h"
 #include "core/drawing/paging.h"
 #include "core/files/shipped.h"
 #include "core/geometry/polyline.h"

@@ -1,10 +1,10 @@
 // Wings of several panels: how they continue, join, load and set up; cutting and putting together; end cuts in space.
-#include "core/design/decisions.h"
-#include "core/design/design_file.h"
+#include "core/described/decisions.h"
+#include "core/described/design_file.h"
+#include "core/edit/panel_edit.h"
 #include "core/files/shipped.h"
 #include "core/geometry/polyline.h"
 #include "core/joins/end_cut.h"
-#include "core/loft/panel_edit.h"
 #include "core/takeaway/take_away.h"
 #include "support.h"
 #include <Eigen/Geometry>

@@ -1,5 +1,5 @@
 // The list of parts is the one home of masses: each piece by hand, and everything that tells grams against it.
-#include "core/design/design_file.h"
+#include "core/described/design_file.h"
 #include "core/files/shipped.h"
 #include "core/parts/diagonals.h"
 #include "core/trials/stiffening.h"

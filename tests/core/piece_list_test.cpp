@@ -1,6 +1,6 @@
 // The parts list against the drawings, the wing's own geometry and sums made another way.
 #include "cli/commands.h"
-#include "core/design/design_file.h"
+#include "core/described/design_file.h"
 #include "core/files/json.h"
 #include "core/files/shipped.h"
 #include "core/files/text_file.h"

@@ -1,5 +1,5 @@
 // The demo plans, clicked at and judged: what is true of them is known from the script that drew them.
-#include "core/design/plan_use.h"
+#include "core/edit/plan_use.h"
 #include "core/plan/read_lines.h"
 #include "plan_support.h"
 

@@ -1,6 +1,6 @@
 // Clicks on a demo plan, as a person makes them: a little off, then snapped to the ink.
 #pragma once
-#include "core/design/design_file.h"
+#include "core/described/design_file.h"
 #include "core/files/json.h"
 #include "core/files/shipped.h"
 #include "core/plan/ink.h"

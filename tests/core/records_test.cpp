@@ -1,7 +1,7 @@
 // What is recorded at the bench lives in the wing's file, beside the decisions.
 #include "cli/commands.h"
-#include "core/design/design_file.h"
-#include "core/design/limits_check.h"
+#include "core/described/design_file.h"
+#include "core/described/limits_check.h"
 #include "core/files/json.h"
 #include "core/files/shipped.h"
 #include "places.h"

@@ -1,6 +1,6 @@
 // Whole wings against values that were computed by a second route: brute force in space and dense quadrature, with
 // its own conventions and tolerances (tests/files/second_route_wings.json).
-#include "core/design/decisions.h"
+#include "core/described/decisions.h"
 #include "core/files/json.h"
 #include "core/geometry/polyline.h"
 #include "core/joins/end_cut.h"

@@ -1,8 +1,8 @@
 // Panels of sheet: blanks against plane geometry, masses against volumes, stiffness against beams and thin sections of
 // the handbooks, and that nothing of a frame is told of them.
 #include "cli/commands.h"
-#include "core/design/decisions.h"
-#include "core/design/design_file.h"
+#include "core/described/decisions.h"
+#include "core/described/design_file.h"
 #include "core/files/json.h"
 #include "core/files/text_file.h"
 #include "core/geometry/polyline.h"

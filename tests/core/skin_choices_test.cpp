@@ -1,8 +1,9 @@
 // What is decided of skins and covering beside their outline: where they end, grain, layers, what the roll gives, what
 // is looked at before they are closed; against curves, boards and membranes reckoned another way.
 #include "cli/commands.h"
-#include "core/design/decisions.h"
-#include "core/design/design_file.h"
+#include "core/described/decisions.h"
+#include "core/described/design_file.h"
+#include "core/design/lasting.h"
 #include "core/files/json.h"
 #include "core/files/shipped.h"
 #include "core/geometry/polyline.h"
@@ -259,6 +260,7 @@ TEST(Holds, AreOfWhatIsClosedIn) {
   EXPECT_EQ(own.inner().holds.back().what, "aerial led to the tip");
   d.inner().sheeting.bottom = false; // it stays open below; what the builder wants is still asked for
   EXPECT_EQ(wingOf(d).inner().holds.size(), 1u);
+  makeNumbersOwn(d);
   const auto read = designFromText(designToText(d));
   ASSERT_TRUE(read.ok());
   EXPECT_EQ(read.value().design, d);

@@ -1,5 +1,5 @@
 // Stick ribs: taken apart into lengths and angles and put together again, against the section they were bent to.
-#include "core/design/design_file.h"
+#include "core/described/design_file.h"
 #include "core/drawing/wing_drawings.h"
 #include "core/files/shipped.h"
 #include "core/geometry/polyline.h"

@@ -1,8 +1,8 @@
 // Strips as they are bought, ripped, scarfed and planed; cutters that take wood away; ribs of two woods.
-#include "core/design/design_file.h"
+#include "core/described/design_file.h"
+#include "core/edit/panel_edit.h"
 #include "core/files/shipped.h"
 #include "core/geometry/polyline.h"
-#include "core/loft/panel_edit.h"
 #include "core/takeaway/piece_list.h"
 #include "core/takeaway/take_away.h"
 #include "core/trials/trial_assembly.h"

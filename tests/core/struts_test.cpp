@@ -1,6 +1,6 @@
 // Struts and wires against statics done by hand, a propped beam of the handbooks, and Euler's strut.
-#include "core/design/decisions.h"
-#include "core/design/wing_edit.h"
+#include "core/described/decisions.h"
+#include "core/edit/wing_edit.h"
 #include "core/takeaway/piece_list.h"
 #include "core/wing/holding.h"
 #include "support.h"

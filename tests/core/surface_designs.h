@@ -1,6 +1,6 @@
 // Wings with a surface on hinges that several tests share.
 #pragma once
-#include "core/design/wing_edit.h"
+#include "core/edit/wing_edit.h"
 #include "support.h"
 
 namespace eup::test {

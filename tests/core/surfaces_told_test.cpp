@@ -1,6 +1,6 @@
 // What is told of surfaces outside the core: files, the command line, prints.
 #include "cli/commands.h"
-#include "core/design/design_file.h"
+#include "core/described/design_file.h"
 #include "core/drawing/wing_drawings.h"
 #include "core/files/json.h"
 #include "core/geometry/polyline.h"

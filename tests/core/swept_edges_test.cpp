@@ -1,5 +1,5 @@
 // Stock along swept edges: its width is square to the edge, and takes width ÷ cos Λ of a rib.
-#include "core/design/design_file.h"
+#include "core/described/design_file.h"
 #include "core/geometry/region.h"
 #include "places.h"
 #include "support.h"

@@ -1,7 +1,7 @@
 // The tables of materials, a builder's own rows, and the bend test.
+#include "core/described/decisions.h"
+#include "core/described/design_file.h"
 #include "core/design/bend_test.h"
-#include "core/design/decisions.h"
-#include "core/design/design_file.h"
 #include "core/files/json.h"
 #include "support.h"
 

@@ -1,6 +1,6 @@
 // What each trade tells of the order of work, by what a wing has: the order itself is common practice, no source.
 #include "core/bench/progress.h"
-#include "core/design/decisions.h"
+#include "core/described/decisions.h"
 #include "core/steps/steps.h"
 #include "surface_designs.h"
 #include <set>

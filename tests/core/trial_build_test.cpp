@@ -1,8 +1,9 @@
 // A trial build: the wing put together again from what goes to the bench alone — the flat ribs as drawn and the heights
 // on the setting-up board — and measured against the loft that it came from.
-#include "core/design/decisions.h"
-#include "core/design/design_file.h"
-#include "core/design/same_wood.h"
+#include "core/described/decisions.h"
+#include "core/described/design_file.h"
+#include "core/design/lasting.h"
+#include "core/edit/same_wood.h"
 #include "core/geometry/polyline.h"
 #include "core/takeaway/take_away.h"
 #include "support.h"
@@ -207,6 +208,7 @@ RC_GTEST_PROP(ManyPanels, AreAWingOrAReason, ()) {
   } else {
     for (const Finding& f : std::get<std::vector<Finding>>(result)) RC_ASSERT(!f.remedy.empty());
   }
+  makeNumbersOwn(d);
   RC_ASSERT(designFromText(designToText(d)).value().design == d);
 }
 

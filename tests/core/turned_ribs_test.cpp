@@ -1,7 +1,7 @@
 // Ribs that do not stand with the flight, and those that cross them: against bisection along the panel's straight
 // lines, plane geometry, and the wing put together again from its flat parts.
-#include "core/design/decisions.h"
-#include "core/design/design_file.h"
+#include "core/described/decisions.h"
+#include "core/described/design_file.h"
 #include "core/geometry/polyline.h"
 #include "core/takeaway/take_away.h"
 #include "support.h"

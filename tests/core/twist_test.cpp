@@ -1,6 +1,6 @@
 // Frames in space against handbook beams, shear panels and Bredt's tube; a panel's twist against plain expectations.
-#include "core/design/decisions.h"
-#include "core/design/design_file.h"
+#include "core/described/decisions.h"
+#include "core/described/design_file.h"
 #include "core/design/tables.h"
 #include "core/strength/space_frame.h"
 #include "core/trials/stiffening.h"

@@ -1,7 +1,7 @@
 // A machine's path for a foam core: written, read by a second parser of the tests' own, read back by the program,
 // refused where it cannot be run.
 #include "cli/commands.h"
-#include "core/design/design_file.h"
+#include "core/described/design_file.h"
 #include "core/exchange/wire_code.h"
 #include "core/exchange/wire_link.h"
 #include "core/files/text_file.h"

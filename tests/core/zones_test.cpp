@@ -1,8 +1,8 @@
 // Zones of skin: what lies round the nose, over bays and on either face; joints, cloth, webs on their caps' faces;
 // against curves, areas and weights reckoned another way.
-#include "core/design/decisions.h"
-#include "core/design/design_file.h"
-#include "core/design/validate.h"
+#include "core/described/decisions.h"
+#include "core/described/design_file.h"
+#include "core/described/validate.h"
 #include "core/geometry/polyline.h"
 #include "core/joins/sawn_ends.h"
 #include "core/measure/units.h"

@@ -1,7 +1,7 @@
 // What holds a wing to its fuselage and to other wings, on the joins' board: struts and wires from behind, posts from
 // the left.
 #include "app/boards/stage_boards.h"
-#include "core/design/decisions.h"
+#include "core/described/decisions.h"
 #include "core/geometry/polyline.h"
 #include "core/wing/holding.h"
 #include <algorithm>

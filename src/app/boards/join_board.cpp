@@ -1,6 +1,6 @@
 #include "app/boards/plan_board.h"
 #include "app/boards/stage_boards.h"
-#include "core/design/decisions.h"
+#include "core/described/decisions.h"
 #include "core/design/panel_rules.h"
 #include "core/geometry/polyline.h"
 #include "core/joins/packing.h"

@@ -1,6 +1,6 @@
 #include "app/boards/stage_boards.h"
 #include "app/look/plan_ink.h"
-#include "core/design/decisions.h"
+#include "core/described/decisions.h"
 #include "core/design/panel_rules.h"
 #include "core/geometry/polyline.h"
 #include "core/parts/spar_sheets.h"

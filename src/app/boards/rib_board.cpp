@@ -1,5 +1,5 @@
 #include "app/boards/stage_boards.h"
-#include "core/design/decisions.h"
+#include "core/described/decisions.h"
 #include "core/geometry/polyline.h"
 
 namespace eup::app {

@@ -1,6 +1,6 @@
 // The board of the skins: flat patterns, and the nose that they are rolled round.
 #include "app/boards/stage_boards.h"
-#include "core/design/decisions.h"
+#include "core/described/decisions.h"
 #include "core/geometry/polyline.h"
 #include <algorithm>
 

@@ -1,7 +1,7 @@
 // The board of surfaces on hinges: the panel from above with what is cut out of it; the section where one stands,
 // turned by hand, with its linkage; and its hinge, drawn larger.
 #include "app/boards/stage_boards.h"
-#include "core/design/decisions.h"
+#include "core/described/decisions.h"
 #include "core/geometry/polyline.h"
 #include "core/surfaces/track.h"
 #include <algorithm>

@@ -1,8 +1,8 @@
 #include "app/decide/decide_panel.h"
 #include "app/decide/section_tools.h"
 #include "app/state/watch.h"
-#include "core/design/wing_edit.h"
-#include "core/loft/panel_edit.h"
+#include "core/edit/panel_edit.h"
+#include "core/edit/wing_edit.h"
 #include "core/measure/length_text.h"
 #include <QCheckBox>
 #include <QComboBox>

@@ -1,7 +1,7 @@
 // Decide: the few decisions of the chosen part, typed as on a plan; what it can do without is put in and taken out.
 #pragma once
 #include "app/state/standpoint.h"
-#include "core/design/decisions.h"
+#include "core/described/decisions.h"
 #include <functional>
 #include <map>
 #include <QLineEdit>

@@ -4,8 +4,9 @@
 #include "app/dialogs/stiffen_dialog.h"
 #include "app/dialogs/swap_dialog.h"
 #include "app/dialogs/test_cut_dialog.h"
-#include "core/design/wing_edit.h"
-#include "core/loft/panel_edit.h"
+#include "core/edit/panel_edit.h"
+#include "core/edit/take_out.h"
+#include "core/edit/wing_edit.h"
 #include <QCheckBox>
 #include <QGridLayout>
 #include <QLabel>
@@ -126,12 +127,10 @@ void DecidePanel::addSpar() {
 
 void DecidePanel::removeSpar() {
   const int index = standpoint.subject().number;
-  Design next = document.design();
-  std::vector<Spar>& spars = next.at(here()).spars;
+  const std::vector<Spar>& spars = document.design().at(here()).spars;
   if (index >= static_cast<int>(spars.size())) return;
   const QString name = QString::fromStdString(spars[static_cast<std::size_t>(index)].name);
-  spars.erase(spars.begin() + index);
-  document.edit(tr("Take out the %1").arg(name), std::move(next));
+  document.edit(tr("Take out the %1").arg(name), withSparTakenOut(document.design(), here(), index));
   if (index > 0) standpoint.choose({Topic::spar, index - 1});
 }
 

@@ -2,7 +2,7 @@
 #pragma once
 #include "app/boards/plan_board.h"
 #include "app/state/asking.h"
-#include "core/design/plan_use.h"
+#include "core/edit/plan_use.h"
 #include <functional>
 #include <QTimer>
 

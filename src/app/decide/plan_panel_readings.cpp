@@ -2,7 +2,7 @@
 #include "app/decide/decide_panel.h"
 #include "app/decide/plan_panel.h"
 #include "app/decide/plan_panel_parts.h"
-#include "core/design/decisions.h"
+#include "core/described/decisions.h"
 #include "core/measure/length_text.h"
 #include <QCheckBox>
 #include <QComboBox>

@@ -1,6 +1,6 @@
 #include "app/decide/section_tools.h"
 #include "app/decide/decide_panel.h"
-#include "core/design/decisions.h"
+#include "core/described/decisions.h"
 #include "core/measure/length_text.h"
 #include "core/section/naca.h"
 #include <QCheckBox>

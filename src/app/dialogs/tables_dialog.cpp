@@ -1,6 +1,6 @@
 #include "app/dialogs/tables_dialog.h"
 #include "app/dialogs/bend_test_dialog.h"
-#include "core/design/decisions.h"
+#include "core/described/decisions.h"
 #include "core/files/bytes.h"
 #include "core/files/text_file.h"
 #include "core/measure/length_text.h"

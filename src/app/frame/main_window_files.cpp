@@ -7,8 +7,8 @@
 #include "app/dialogs/tables_dialog.h"
 #include "app/dialogs/trial_dialog.h"
 #include "app/frame/main_window.h"
-#include "core/design/design_file.h"
-#include "core/design/wing_edit.h"
+#include "core/described/design_file.h"
+#include "core/edit/wing_edit.h"
 #include "core/files/shipped.h"
 #include "core/files/text_file.h"
 #include <QAction>

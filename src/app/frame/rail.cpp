@@ -1,5 +1,5 @@
 #include "app/frame/rail.h"
-#include "core/design/wing_edit.h"
+#include "core/edit/wing_edit.h"
 #include <QLabel>
 #include <QShortcut>
 #include <QStyle>

@@ -1,5 +1,5 @@
 #include "app/state/autosave.h"
-#include "core/design/design_file.h"
+#include "core/described/design_file.h"
 #include "core/files/text_file.h"
 #include <algorithm>
 #include <QCryptographicHash>

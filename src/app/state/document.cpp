@@ -1,9 +1,9 @@
 #include "app/state/document.h"
 #include "core/bench/recording.h"
-#include "core/design/design_file.h"
-#include "core/design/limits_check.h"
-#include "core/design/same_wood.h"
-#include "core/design/wing_edit.h"
+#include "core/described/design_file.h"
+#include "core/described/limits_check.h"
+#include "core/edit/same_wood.h"
+#include "core/edit/wing_edit.h"
 #include "core/files/bytes.h"
 #include "core/files/text_file.h"
 #include "core/report/told.h"
@@ -77,8 +77,7 @@ void Document::follow(Kept next) {
 bool Document::edit(const QString& name, Design next, const QString& merge) {
   next.records = design().records; // whatever it was made of: records are not decided
   if (next == design()) return true;
-  decisionsOfSameWood(design(), next);
-  next.records = recordsOfSameWood(std::move(next.records), design(), next);
+  next = asEdited(design(), std::move(next));
   if (const auto beyond = outOfLimits(next)) {
     Q_EMIT refused(tr("%1 was not done. %2").arg(name, QString::fromStdString(beyond->text())));
     return false;

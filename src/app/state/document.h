@@ -3,7 +3,7 @@
 #include "app/state/changes.h"
 #include "app/state/plan_images.h"
 #include "app/state/snapshot.h"
-#include "core/design/decisions.h"
+#include "core/described/decisions.h"
 #include "core/measure/date.h"
 #include <functional>
 #include <QObject>

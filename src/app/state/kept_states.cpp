@@ -1,5 +1,5 @@
 #include "app/state/kept_states.h"
-#include "core/design/design_file.h"
+#include "core/described/design_file.h"
 #include "core/files/text_file.h"
 #include <QDir>
 #include <QFileInfo>

@@ -2,7 +2,9 @@
 
 namespace eup {
 
-PanelDesign::PanelDesign() = default;
+PanelDesign::PanelDesign() {
+  spars.front().number = join.braces.front().number = 1; // it begins with these
+}
 PanelDesign::PanelDesign(const PanelDesign&) = default;
 PanelDesign::PanelDesign(PanelDesign&&) noexcept = default;
 PanelDesign& PanelDesign::operator=(const PanelDesign&) = default;

@@ -188,6 +188,7 @@ struct Strut {
   double width = 8, depth = 4; ///< of a rod or a tube the depth is its diameter
   double wall = 0.5;
   std::string material = "spruce";
+  int number = 0; ///< its own for good, from 1; 0 while it has none (see lasting.h)
   bool operator==(const Strut&) const = default;
 };
 

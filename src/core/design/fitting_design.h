@@ -24,6 +24,7 @@ struct Run {
   double hole = 8;               ///< mm: as wide as its plug, or the tube
   double slack = 50;             ///< mm at each of its ends
   double ownLength = 150;        ///< of a lead: what comes with the servo
+  int number = 0;                ///< its own for good, from 1; 0 while it has none (see lasting.h)
   bool operator==(const Run&) const = default;
 };
 
@@ -58,6 +59,7 @@ struct HardPoint {
   std::string material = "beech";
   double doubler = 1.5; ///< ply on the rib at either side, 0 for none
   std::string doublerMaterial = "birch-ply";
+  int number = 0; ///< its own for good, from 1; 0 while it has none (see lasting.h)
   bool operator==(const HardPoint&) const = default;
 };
 

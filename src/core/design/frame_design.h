@@ -64,6 +64,7 @@ struct CoreThing {
   bool round() const { return kind == InCore::tube || kind == InCore::rod; }
   bool letIn() const { return kind == InCore::pocket || kind == InCore::lead || kind == InCore::block; }
   bool empty() const { return kind == InCore::hollow || kind == InCore::pocket || kind == InCore::lead; }
+  int number = 0; ///< its own for good, from 1; 0 while it has none (see lasting.h)
   bool operator==(const CoreThing&) const = default;
 };
 inline constexpr int mostInCore = 24;
@@ -274,6 +275,7 @@ struct SheetedBays : SheetRun {
   double fromFraction = 0.4;
   int fromSpar = 1;
   std::vector<int> joints, jointsBelow; ///< as those of the nose sheet
+  int number = 0;                       ///< its own for good, from 1; 0 while it has none (see lasting.h)
   bool operator==(const SheetedBays&) const = default;
 };
 
@@ -295,6 +297,7 @@ inline constexpr int mostHolds = 12; ///< of the builder's own, a panel
 /// What a builder of his own accord wants to have looked at before a panel is closed.
 struct HoldPoint {
   std::string what = "wires soldered";
+  int number = 0; ///< its own for good, from 1; 0 while it has none (see lasting.h)
   bool operator==(const HoldPoint&) const = default;
 };
 

@@ -83,6 +83,7 @@ struct Bracing {
   int toRib = 3; ///< where each leg ends, counted from the join: the rib at the join is 1
   std::string material = "birch-ply";
   int plates() const { return side == BraceSide::both ? 2 : 1; }
+  int number = 0; ///< its own for good, from 1; 0 while it has none (see lasting.h)
   bool operator==(const Bracing&) const = default;
 };
 

@@ -82,6 +82,7 @@ struct Spar {
   std::string webMaterial = "balsa-160";
   bool stops = false;   ///< before the panel's tip
   double stopsAt = 400; ///< mm of the panel's span from its root
+  int number = 0;       ///< its own for good, from 1; 0 while it has none (see lasting.h)
   bool operator==(const Spar&) const = default;
 };
 

@@ -150,6 +150,7 @@ struct Surface {
   bool ofRibs() const { return partsRibs() && (built == SurfaceBuilt::sawnOff || built == SurfaceBuilt::apart); }
   /// Left and right move alike, so that one wire may move both.
   bool movesAsOne() const { return partsRibs() && !rolls(kind); }
+  int number = 0; ///< its own for good, from 1; 0 while it has none (see lasting.h)
   bool operator==(const Surface&) const = default;
 };
 

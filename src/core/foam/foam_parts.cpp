@@ -1,5 +1,6 @@
 // Parts of a panel of foam: its cores and the ribs on its ends. Skins, strips, caps and covering are told as those of
 // any panel.
+#include "core/design/lasting.h"
 #include "core/foam/foam_core.h"
 #include "core/geometry/polyline.h"
 #include "core/geometry/region.h"
@@ -52,8 +53,8 @@ void addRib(PartMaker& m, const CoreEnd& end, const std::string& key, const std:
 /// A tube, a rod, a block or a web; what is only cut out is no part.
 void addThing(PartMaker& m, const CoreThing& thing, const CoreThingMade& made) {
   if (thing.empty() || made.length <= 0 || made.volume <= 0) return;
-  Part part =
-      PartMaker::piece(Part::What::inCore, fmt::format("inCore.{}", made.number + 1), thing.name, thing.material);
+  Part part = PartMaker::piece(Part::What::inCore, fmt::format("inCore.{}", numberIn(m.d.inCore, made.number)),
+                               thing.name, thing.material);
   double volume = made.volume;
   part.length = made.length, part.grain = GrainWay::length;
   if (thing.round()) {

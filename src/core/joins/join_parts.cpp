@@ -1,4 +1,5 @@
 #include "core/joins/join_parts.h"
+#include "core/design/lasting.h"
 #include "core/design/subject.h"
 #include "core/geometry/polyline.h"
 #include "core/geometry/region.h"
@@ -23,7 +24,7 @@ Part bracePart(const PanelBrief& d, const PanelJoin& join, const Brace& b, const
   const Bracing& decided = d.join.braces[static_cast<std::size_t>(b.number)];
   Part part;
   part.what = Part::What::brace;
-  part.key = fmt::format("brace.{}", b.number + 1);
+  part.key = fmt::format("brace.{}", numberIn(d.join.braces, b.number));
   part.name = braceName(b.number);
   part.material = decided.material;
   part.count = decided.plates(), part.shared = join.centre;

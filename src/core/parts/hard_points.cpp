@@ -1,4 +1,5 @@
 #include "core/parts/hard_points.h"
+#include "core/design/lasting.h"
 #include "core/geometry/polyline.h"
 #include "core/parts/part_maker.h"
 #include <algorithm>
@@ -77,7 +78,7 @@ std::vector<Part> partsOfHardPoints(const PanelBrief& d, const PanelLoft& loft, 
   PartMaker m(d, loft, frame);
   for (const HardPointMade& made : points) {
     const HardPoint& h = d.hardPoints[static_cast<std::size_t>(made.number)];
-    const std::string key = fmt::format("hardPoint.{}", made.number + 1);
+    const std::string key = fmt::format("hardPoint.{}", numberIn(d.hardPoints, made.number));
     Part block = PartMaker::piece(Part::What::surface, key + ".block", h.name + ", block", h.material);
     block.stock = Stock::block(h.width, h.depth), block.grain = GrainWay::span;
     block.length = made.length, block.breadth = h.width;

@@ -1,4 +1,5 @@
 // Parts of spars: sheet, caps piece by piece, doublers, webs; and what a spar's strips weigh.
+#include "core/design/lasting.h"
 #include "core/geometry/polyline.h"
 #include "core/parts/part_maker.h"
 #include "core/parts/spar_sheets.h"
@@ -9,8 +10,8 @@ namespace eup {
 namespace {
 
 void addSheetSpar(PartMaker& m, const Spar& s, const SparLine& line) {
-  Part part =
-      PartMaker::piece(Part::What::spars, fmt::format("spar.{}.sheet", line.index + 1), s.name, s.sheetMaterial);
+  Part part = PartMaker::piece(Part::What::spars, fmt::format("spar.{}.sheet", numberIn(m.d.spars, line.index)), s.name,
+                               s.sheetMaterial);
   part.stock = Stock::sheet(s.sheet);
   part.grain = GrainWay::length, part.drawn = DrawnOn::ribs;
   const auto deep = [&](double t) {
@@ -43,7 +44,7 @@ void addRescue(PartMaker& m, const Spar& s, const SparLine& line) {
       return Slice{s.sheet * s.cutShort * line.stretch, seat.at(t) + in};
     });
   };
-  const std::string key = fmt::format("rescue.{}", line.index + 1);
+  const std::string key = fmt::format("rescue.{}", numberIn(m.d.spars, line.index));
   if (rescuedByStrip(s))
     return put(PartMaker::piece(Part::What::webs, key, s.name + ", strip in its slots", s.sheetMaterial), 0, line.end);
   for (std::size_t i = 1; i < m.ribs.size(); ++i) {
@@ -63,7 +64,7 @@ void addCap(PartMaker& m, const Spar& s, const SparLine& line, bool top) {
   const Cap& cap = top ? s.top : s.bottom;
   if (!cap.fitted) return;
   const StraightLine& seat = top ? line.upperSeat : line.lowerSeat;
-  const std::string key = fmt::format("spar.{}.{}", line.index + 1, top ? "top" : "bottom"),
+  const std::string key = fmt::format("spar.{}.{}", numberIn(m.d.spars, line.index), top ? "top" : "bottom"),
                     name = s.name + (top ? ", top cap" : ", bottom cap");
   Cap bare = cap;
   bare.doubled = false;
@@ -126,7 +127,7 @@ void addWebs(PartMaker& m, const Spar& s, const SparLine& line) {
     const double wide = webWidthAt(s, line.share((from + to) / 2));
     if (to <= from || wide <= 0) continue;
     const bool core = s.webs == Webs::core;
-    Part part = PartMaker::piece(Part::What::webs, fmt::format("web.{}.{}", line.index + 1, i),
+    Part part = PartMaker::piece(Part::What::webs, fmt::format("web.{}.{}", numberIn(m.d.spars, line.index), i),
                                  fmt::format("{}, {} of bay {}", s.name, core ? "core" : "web", i), s.webMaterial);
     part.bay = static_cast<int>(i);
     const auto tall = [&](double t) {
@@ -158,8 +159,8 @@ void addWebs(PartMaker& m, const Spar& s, const SparLine& line) {
 void addWholeWeb(PartMaker& m, const Spar& s, const SparLine& line) {
   const Polyline outline = webOutline(s, line);
   if (outline.empty()) return;
-  Part part =
-      PartMaker::piece(Part::What::webs, fmt::format("web.{}", line.index + 1), s.name + ", web", s.webMaterial);
+  Part part = PartMaker::piece(Part::What::webs, fmt::format("web.{}", numberIn(m.d.spars, line.index)),
+                               s.name + ", web", s.webMaterial);
   const Box box = boundsOf(outline);
   const bool upright = s.webGrain == Grain::upright;
   part.grain = upright ? GrainWay::upright : GrainWay::length;

@@ -1,5 +1,5 @@
 // What was read off the wing as built, as figures; and what to do about it, as findings with their rule and doubt.
-#include "core/design/validate.h"
+#include "core/described/validate.h"
 #include "core/measure/units.h"
 #include "core/report/built_told.h"
 #include "core/report/finder.h"

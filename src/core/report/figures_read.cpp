@@ -1,5 +1,5 @@
 // What was read rib by rib, on the scales and hung, against what it should be, with what to do about it.
-#include "core/design/validate.h"
+#include "core/described/validate.h"
 #include "core/report/built_told.h"
 #include "core/report/finder.h"
 #include "core/wing/model_balance.h"

@@ -1,5 +1,5 @@
 // Figures of the sections and of the panel's plan.
-#include "core/design/decisions.h"
+#include "core/described/decisions.h"
 #include "core/report/report_parts.h"
 #include "core/section/naca.h"
 #include <fmt/format.h>

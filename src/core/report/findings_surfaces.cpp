@@ -1,5 +1,5 @@
 // What is to be said against surfaces on hinges.
-#include "core/design/validate.h"
+#include "core/described/validate.h"
 #include "core/report/finder.h"
 #include "core/surfaces/track.h"
 #include <algorithm>

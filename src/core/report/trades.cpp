@@ -1,5 +1,5 @@
 // What each trade tells of a wing: a row for every one. Its prints stand in `take_away.cpp`, its parts in `partsOf`.
-#include "core/design/validate.h"
+#include "core/described/validate.h"
 #include "core/report/finder.h"
 #include "core/report/report_parts.h"
 #include <algorithm>

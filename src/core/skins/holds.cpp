@@ -1,4 +1,5 @@
 #include "core/skins/holds.h"
+#include "core/design/lasting.h"
 #include "core/design/record_keys.h"
 #include <algorithm>
 #include <fmt/format.h>
@@ -35,14 +36,18 @@ std::vector<Hold> holdsOf(const PanelBrief& d, const std::vector<Skin>& skins, b
     if (joiner) add("socket", "joiner slides in its socket, the socket's end closed against glue");
     if (d.stiffening.covering != uncovered) add("edges", "no varnish on edges that the sheet is glued to");
     add("high", "a straightedge over the ribs finds no high one");
-    for (const Run& run : d.runs) add("run:" + run.name, run.name + ": drawn in through every hole, its ends out");
-    for (const HardPoint& point : d.hardPoints)
-      add("hard:" + point.name, point.name + ": glued to both ribs, its place marked outside");
-    for (const Surface& s : d.surfaces)
-      if (s.drive.by != MovedBy::nothing)
-        add("drive:" + s.name, s.name + ": hinge and horn blocks in; servo centred, its plate in, its rod free");
+    const auto each = [&](const char* kind, const auto& list, const char* words) {
+      for (std::size_t i = 0; i < list.size(); ++i)
+        add(fmt::format("{}:{}", kind, numberIn(list, i)), list[i].name + words);
+    };
+    each("run", d.runs, ": drawn in through every hole, its ends out");
+    each("hard", d.hardPoints, ": glued to both ribs, its place marked outside");
+    for (std::size_t i = 0; i < d.surfaces.size(); ++i)
+      if (const Surface& s = d.surfaces[i]; s.drive.by != MovedBy::nothing)
+        add(fmt::format("drive:{}", numberIn(d.surfaces, i)),
+            s.name + ": hinge and horn blocks in; servo centred, its plate in, its rod free");
   }
-  for (const HoldPoint& own : d.holds) add("own:" + own.what, own.what);
+  for (std::size_t i = 0; i < d.holds.size(); ++i) add(fmt::format("own:{}", numberIn(d.holds, i)), d.holds[i].what);
   return out;
 }
 

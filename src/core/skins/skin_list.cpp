@@ -1,4 +1,5 @@
 #include "core/skins/skin_list.h"
+#include "core/design/lasting.h"
 #include "core/geometry/polyline.h"
 #include "core/geometry/tolerances.h"
 #include "core/measure/units.h"
@@ -277,7 +278,7 @@ void layOnSurface(const PanelBrief& d, const PanelLoft& loft, const Frame& frame
   if (own.outer.t - own.inner.t < 1) return;
   const std::string key = fmt::format("surface.{}", gap.surface + 1);
   skin.surface = gap.surface;
-  skin.key += "." + key, skin.piece = key + "." + skin.piece;
+  skin.key += "." + key, skin.piece = fmt::format("surface.{}.{}", numberIn(d.surfaces, gap.surface), skin.piece);
   skin.name += ", of the " + s.name;
   static const std::vector<SkinGap> whole;
   lay(d, loft, frame, zone.place.from.within(gap.own, SurfaceLine::atFraction(1)), zone.place.to, own, {}, whole,
@@ -346,8 +347,8 @@ std::vector<Skin> skinsOf(const PanelBrief& d, const PanelLoft& loft, const Fram
       const SheetedBays& bays = d.sheeted[static_cast<std::size_t>(zone.run)];
       const std::string kind = fmt::format("bays.{}", zone.run + 1);
       skin = named(zone.what, kind,
-                   fmt::format("sheet R{} to R{}", d.firstRib + bays.fromRib - 1, d.firstRib + bays.toRib - 1), kind,
-                   face);
+                   fmt::format("sheet R{} to R{}", d.firstRib + bays.fromRib - 1, d.firstRib + bays.toRib - 1),
+                   fmt::format("bays.{}", numberIn(d.sheeted, zone.run)), face);
       ends = {endOn(d, frame, bays.fromRib), endOn(d, frame, bays.toRib)};
       chosen = &joinedOn(bays, face == Face::upper);
       break;

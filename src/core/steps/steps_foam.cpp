@@ -1,4 +1,5 @@
 // How panels of sheet and of foam are made.
+#include "core/design/lasting.h"
 #include "core/steps/step_maker.h"
 #include <fmt/format.h>
 
@@ -36,7 +37,8 @@ std::string foamSteps(StepMaker& m) {
                   .look = "A long rule finds no high spot",
                   .caution = glueCaution});
   for (std::size_t k = 0; k < d.inCore.size(); ++k)
-    last = m.add(fmt::format("in{}", k), fmt::format("Set the {} in", d.inCore[k].name), 10, {last});
+    last = m.add(fmt::format("in{}", numberIn(d.inCore, k) - 1), fmt::format("Set the {} in", d.inCore[k].name), 10,
+                 {last});
   if (d.foam.endRib > 0)
     last = m.add("endRibs", "Glue the end ribs on, one side after the other", 20, {last},
                  {.with = "slow epoxy",

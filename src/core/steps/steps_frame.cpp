@@ -1,4 +1,5 @@
 // How a frame of ribs is built, flat on the board and off it.
+#include "core/design/lasting.h"
 #include "core/steps/step_maker.h"
 #include <algorithm>
 #include <fmt/format.h>
@@ -84,13 +85,14 @@ std::string frameSteps(StepMaker& m) {
   const PanelBrief& d = m.panel.design;
   std::string last = onTheBoard(m);
   for (std::size_t k = 0; k < d.hardPoints.size(); ++k)
-    last =
-        m.add(fmt::format("hard{}", k), fmt::format("Glue the block of the {}, its doublers", d.hardPoints[k].name), 12,
-              {last}, {.with = "slow epoxy", .cure = m.epoxyHours(), .caution = glueCaution, .print = "surfaces"});
+    last = m.add(fmt::format("hard{}", numberIn(d.hardPoints, k) - 1),
+                 fmt::format("Glue the block of the {}, its doublers", d.hardPoints[k].name), 12, {last},
+                 {.with = "slow epoxy", .cure = m.epoxyHours(), .caution = glueCaution, .print = "surfaces"});
   last = surfaceSteps(m, last); // before the tip: the facing hangs over the bench's edge while the panel lies flat
   for (std::size_t k = 0; k < d.runs.size(); ++k)
-    last = m.add(fmt::format("run{}", k), fmt::format("Draw the {} in", d.runs[k].name), 8, {last},
-                 {.look = "Through every hole, its ends out", .figures = {fmt::format("run.{}.length", k + 1)}});
+    last =
+        m.add(fmt::format("run{}", numberIn(d.runs, k) - 1), fmt::format("Draw the {} in", d.runs[k].name), 8, {last},
+              {.look = "Through every hole, its ends out", .figures = {fmt::format("run.{}.length", k + 1)}});
   if (d.foam.between)
     last = m.add("between", "Glue the foam between the ribs, cut it to them", 6 * m.ribCount(), {last},
                  {.with = m.glue(), .cure = m.setHours(), .caution = glueCaution, .print = "foam"});

@@ -1,4 +1,5 @@
 // Surfaces on hinges: cut out or made by themselves, faced, bevelled, hung and moved.
+#include "core/design/lasting.h"
 #include "core/steps/step_maker.h"
 #include "core/surfaces/track.h"
 #include <fmt/format.h>
@@ -14,8 +15,8 @@ std::string figureOf(const char* what, const SurfaceMade& made) {
   return fmt::format("surface.{}.{}", made.line.surface + 1, what);
 }
 
-std::string keyOf(const char* what, const SurfaceMade& made) {
-  return fmt::format("{}{}", what, made.line.surface);
+std::string keyOf(const StepMaker& m, const char* what, const SurfaceMade& made) {
+  return fmt::format("{}{}", what, numberIn(m.panel.design.surfaces, made.line.surface) - 1);
 }
 
 /// What is built beside the panel, and can be while its glue sets; empty where it is sawn off.
@@ -25,7 +26,7 @@ std::string madeApart(StepMaker& m, const SurfaceMade& made) {
   switch (s.built) {
   case SurfaceBuilt::apart:
     if (m.panel.design.built != Built::ribs) return {};
-    return m.add(keyOf("apart", made), fmt::format("Build the {} over its plan", s.name),
+    return m.add(keyOf(m, "apart", made), fmt::format("Build the {} over its plan", s.name),
                  20 + 5.0 * static_cast<double>(made.ribs.size()), {m.told("cutRibs")},
                  {.with = m.glue(),
                   .cure = m.setHours(),
@@ -33,10 +34,10 @@ std::string madeApart(StepMaker& m, const SurfaceMade& made) {
                   .caution = glueCaution,
                   .print = "surfaces"});
   case SurfaceBuilt::solid:
-    return m.add(keyOf("stock", made), fmt::format("Saw and taper the {} from its stock", s.name), 15 + 5 * along, {},
-                 {.look = "It lies on its section at both ends", .caution = bladeCaution, .print = "surfaces"});
+    return m.add(keyOf(m, "stock", made), fmt::format("Saw and taper the {} from its stock", s.name), 15 + 5 * along,
+                 {}, {.look = "It lies on its section at both ends", .caution = bladeCaution, .print = "surfaces"});
   case SurfaceBuilt::skinned:
-    return m.add(keyOf("stock", made), fmt::format("Cut the core of the {}, bend its sheet round it", s.name),
+    return m.add(keyOf(m, "stock", made), fmt::format("Cut the core of the {}, bend its sheet round it", s.name),
                  25 + 6 * along, {},
                  {.with = m.glue(),
                   .cure = m.setHours(),
@@ -53,7 +54,7 @@ std::string cutSteps(StepMaker& m, const SurfaceMade& made, std::string last) {
   const Surface& s = decided(m.panel, made);
   const std::string apart = madeApart(m, made);
   if (s.built == SurfaceBuilt::sawnOff)
-    last = m.add(keyOf("saw", made), fmt::format("Saw the {} off", s.name),
+    last = m.add(keyOf(m, "saw", made), fmt::format("Saw the {} off", s.name),
                  15 + 3.0 * static_cast<double>(made.ribs.size()), {last},
                  {.look = "Marks on every rib are this hand's", .caution = bladeCaution, .print = "surfaces"});
   std::vector<std::string> strips;
@@ -62,23 +63,23 @@ std::string cutSteps(StepMaker& m, const SurfaceMade& made, std::string last) {
   if (made.wingFacing.thickness > 0)
     for (const char* end : {"wingFacing.inner", "wingFacing.outer"}) strips.push_back(figureOf(end, made));
   last =
-      m.add(keyOf("face", made), fmt::format("Glue the facings of the {}, hinge and horn blocks", s.name),
+      m.add(keyOf(m, "face", made), fmt::format("Glue the facings of the {}, hinge and horn blocks", s.name),
             20 + 4.0 * static_cast<double>(made.hinges.size()), {last, apart},
             {.with = m.glue(), .cure = m.setHours(), .caution = glueCaution, .print = "surfaces", .figures = strips});
-  last = m.add(keyOf("bevel", made), fmt::format("Plane the facings and the bevels of the {}", s.name), 25, {last},
+  last = m.add(keyOf(m, "bevel", made), fmt::format("Plane the facings and the bevels of the {}", s.name), 25, {last},
                {.look = "It clears at full travel; when the plane drags, stop",
                 .caution = bladeCaution,
                 .print = "surfaces",
                 .figures = {figureOf("innerBackBottom", made), figureOf("outerBackBottom", made)}});
   if (slides(s))
-    last = m.add(keyOf("track", made), fmt::format("Cut the slots of the {}'s track, line them", s.name), 40, {last},
+    last = m.add(keyOf(m, "track", made), fmt::format("Cut the slots of the {}'s track, line them", s.name), 40, {last},
                  {.with = m.glue(),
                   .cure = m.setHours(),
                   .look = "Both pins ride from end to end without a catch",
                   .print = "surfaces",
                   .figures = {figureOf("slideLength", made)}});
   if (made.driven)
-    last = m.add(keyOf("servo", made), fmt::format("Seat the servo of the {}", s.name), 30, {last},
+    last = m.add(keyOf(m, "servo", made), fmt::format("Seat the servo of the {}", s.name), 30, {last},
                  {.look = "Centred before it is buried; its lead goes through every hole", .print = "surfaces"});
   return last;
 }
@@ -90,10 +91,10 @@ std::string surfaceSteps(StepMaker& m, std::string last) {
     const Surface& s = decided(m.panel, made);
     if (s.partsRibs()) last = cutSteps(m, made, last);
     if (s.plateLike())
-      last = m.add(keyOf("plate", made), fmt::format("Cut the plate of the {}, let it in flush", s.name), 30, {last},
+      last = m.add(keyOf(m, "plate", made), fmt::format("Cut the plate of the {}, let it in flush", s.name), 30, {last},
                    {.look = "It lies in the curve of the ribs", .caution = bladeCaution, .print = "surfaces"});
     if (s.whole())
-      last = m.add(keyOf("pivot", made), fmt::format("Fit the pivot of the {}", s.name), 30, {last},
+      last = m.add(keyOf(m, "pivot", made), fmt::format("Fit the pivot of the {}", s.name), 30, {last},
                    {.with = "slow epoxy",
                     .cure = m.epoxyHours(),
                     .look = "Square to the middle; it turns without play",
@@ -108,14 +109,14 @@ std::string hangSteps(StepMaker& m, std::string last, const std::vector<std::str
     const Surface& s = decided(m.panel, made);
     if (!s.whole()) {
       const auto k = static_cast<std::size_t>(made.line.surface);
-      last = m.add(keyOf("hang", made), "Hang the " + s.name, 6.0 * static_cast<double>(made.hinges.size()),
+      last = m.add(keyOf(m, "hang", made), "Hang the " + s.name, 6.0 * static_cast<double>(made.hinges.size()),
                    {last, m.panel.design.innermost() && k < wires.size() ? wires[k] : std::string()},
                    {.cure = m.setHours(),
                     .look = "It turns freely to its full travel both ways",
                     .figures = {figureOf("travelUp", made)}});
     }
     if (made.driven)
-      last = m.add(keyOf("rod", made), fmt::format("Set the rod of the {}", s.name), 15, {last},
+      last = m.add(keyOf(m, "rod", made), fmt::format("Set the rod of the {}", s.name), 15, {last},
                    {.look = "Servo centred, surface at rest, nothing binds", .figures = {figureOf("rod", made)}});
   }
   return last;

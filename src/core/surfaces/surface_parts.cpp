@@ -1,4 +1,5 @@
 // The own pieces of surfaces on hinges: what is cut beside the panel's ribs, sheet and stock.
+#include "core/design/lasting.h"
 #include "core/geometry/polyline.h"
 #include "core/parts/part_maker.h"
 #include "core/surfaces/surface_made.h"
@@ -232,7 +233,8 @@ std::vector<Part> partsOfSurfaces(const PanelBrief& d, const PanelLoft& loft, co
   PartMaker maker(d, loft, frame);
   for (const SurfaceMade& made : surfaces) {
     const Surface& s = d.surfaces[static_cast<std::size_t>(made.line.surface)];
-    const SurfaceTold told{maker, made, s, frame, fmt::format("surface.{}", made.line.surface + 1), s.name};
+    const SurfaceTold told{maker, made, s, frame, fmt::format("surface.{}", numberIn(d.surfaces, made.line.surface)),
+                           s.name};
     addFacings(told);
     addEndRibs(told);
     addInfills(told);

@@ -1,4 +1,5 @@
 #include "core/wing/holding.h"
+#include "core/design/lasting.h"
 #include "core/parts/part_maker.h"
 #include "core/strength/plate_strength.h"
 #include <algorithm>
@@ -107,8 +108,8 @@ void addStruts(WholeWing& w, const Wing& decided) {
   for (const HeldStrut& s : w.held.struts) {
     const Strut& strut = decided.struts[static_cast<std::size_t>(s.place.number)];
     const auto k = static_cast<std::size_t>(strut.panel - 1);
-    Part part =
-        PartMaker::piece(Part::What::strut, fmt::format("strut.{}", s.place.number + 1), strut.name, strut.material);
+    Part part = PartMaker::piece(Part::What::strut, fmt::format("strut.{}", numberIn(decided.struts, s.place.number)),
+                                 strut.name, strut.material);
     part.stock = stockOf(strut);
     part.length = s.length;
     part.breadth = part.stock.form == Stock::Form::strip ? part.stock.width : strut.depth;

@@ -1,5 +1,5 @@
-#include "core/design/left_hand.h"
-#include "core/design/validate.h"
+#include "core/described/validate.h"
+#include "core/edit/left_hand.h"
 #include "core/geometry/in_parallel.h"
 #include "core/joins/join_parts.h"
 #include "core/strength/plate_strength.h"
