@@ -104,5 +104,37 @@ TEST(Records, LogOnTheCommandLine) {
   EXPECT_NE(run({"steps", path, "--csv", "--from", "2026-12-01"}).find("1.1.right.cutRibs,"), std::string::npos);
 }
 
+/// Ticks, looks and readings on a wing that stands are told as if it had been worked out with them.
+TEST(Records, BesideAWingThatStandsAreToldAsThoseItWasWorkedOutWith) {
+  int differed = 0;
+  for (const std::string& name : shipped::demoNames())
+    for (const bool leftDiffers : {false, true}) {
+      Design d = designFromText(shipped::demo(name).value()).value().design;
+      d.inner().left.differs = leftDiffers;
+      if (leftDiffers) d.inner().left.washoutDeg = 0.4;
+      auto made = work(d);
+      if (!std::holds_alternative<TrueWing>(made)) continue;
+      const TrueWing plain = std::move(std::get<TrueWing>(made));
+      (void)findingsOf(plain), (void)figuresOf(plain);
+      for (const Hold& hold : plain.inner().holds) d.records.looked.push_back({hold.key});
+      d.records.readings.push_back(
+          {ReadKind::incidence, 0, plain.inner().design.number, Hand::left, 2, 3.5, 0.1, {}, {}, {}});
+      d.records.steps.push_back({"1.1.left.ribsOn", "2026-12-01 10:00", "2026-12-01 11:00", 60, false, {}});
+      const TrueWing whole = test::wingOf(d), beside = withRecords(plain, d.records);
+      EXPECT_EQ(beside.design, d) << name;
+      const std::vector<Figure> one = figuresOf(whole), other = figuresOf(beside);
+      ASSERT_EQ(one.size(), other.size()) << name;
+      for (std::size_t i = 0; i < one.size(); ++i) {
+        EXPECT_EQ(one[i].key, other[i].key) << name;
+        EXPECT_EQ(one[i].value, other[i].value) << name << ' ' << one[i].key;
+      }
+      EXPECT_EQ(findingsOf(whole), findingsOf(beside)) << name;
+      differed += findingsOf(beside) != findingsOf(plain);
+      for (std::size_t i = 0; i < whole.inner().holds.size(); ++i)
+        EXPECT_EQ(beside.of(Hand::left).inner().holds[i].looked, whole.of(Hand::left).inner().holds[i].looked);
+    }
+  EXPECT_GT(differed, 3) << "what was read is told";
+}
+
 } // namespace
 } // namespace eup

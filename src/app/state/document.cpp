@@ -2,6 +2,7 @@
 #include "core/bench/recording.h"
 #include "core/described/design_file.h"
 #include "core/described/limits_check.h"
+#include "core/design/lasting.h"
 #include "core/edit/same_wood.h"
 #include "core/edit/wing_edit.h"
 #include "core/files/bytes.h"
@@ -53,9 +54,13 @@ const std::vector<Decision>& Document::decisions() const {
 }
 
 void Document::follow(Kept next) {
+  auto result = work(*next);
+  follow(std::move(next), std::move(result));
+}
+
+void Document::follow(Kept next, std::variant<TrueWing, std::vector<Finding>> result) {
   Changes what = Aspect::design | Aspect::wing | Aspect::file;
   present.design = std::move(next);
-  auto result = work(design());
   std::vector<Finding> findings;
   if (auto* wing = std::get_if<TrueWing>(&result)) {
     findings = findingsOf(*wing);
@@ -143,11 +148,18 @@ bool Document::record(const std::function<void(Records&)>& change) {
     return false;
   }
   lastMerge.clear();
-  follow(std::make_shared<const Design>(std::move(next)));
+  auto kept = std::make_shared<const Design>(std::move(next));
+  if (!possible()) {
+    follow(std::move(kept));
+    return true;
+  }
+  TrueWing same = withRecords(wing(), kept->records);
+  follow(std::move(kept), std::move(same));
   return true;
 }
 
 bool Document::takeBack(const QString& name, Design kept) {
+  (void)makeNumbersOwn(kept);
   kept.records = together(recordsOfSameWood(design().records, design(), kept), kept.records);
   if (kept == design()) return true;
   if (const auto beyond = outOfLimits(kept)) {
@@ -177,6 +189,7 @@ void Document::redo() {
 }
 
 void Document::replace(Design design, const QString& path, bool asSaved) {
+  (void)makeNumbersOwn(design);
   const auto kept = std::make_shared<const Design>(std::move(design));
   saved = asSaved ? kept : std::make_shared<const Design>(eup::newWing());
   past.clear();

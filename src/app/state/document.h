@@ -86,6 +86,8 @@ private:
   };
   /// Works the wing out, and says what is new.
   void follow(Kept next);
+  /// `result` follows from `next`.
+  void follow(Kept next, std::variant<TrueWing, std::vector<Finding>> result);
   /// The records with a line in the log, where the building has begun; for a design that takes the place of this one.
   Records recordsWith(Records records, const QString& changed) const;
   void sayTouched(const Snapshot& before);

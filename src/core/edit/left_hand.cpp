@@ -36,10 +36,15 @@ void putOn(Design& design, PanelId id) {
 
 } // namespace
 
+Records recordsOfLeft(Records records) {
+  records.readings.clear();
+  return records;
+}
+
 Design leftOf(const Design& design, const std::vector<std::vector<double>>& gammas) {
   Design out = design;
   out.plan = {};
-  out.records.readings.clear(); // both hands' are told of the design that they are recorded with
+  out.records = recordsOfLeft(std::move(out.records));
   for (std::size_t w = 0; w < out.wings.size(); ++w) {
     if (!mirrored(out.wings[w])) continue;
     for (std::size_t k = 0; k < out.wings[w].panels.size(); ++k) {

@@ -43,4 +43,8 @@ struct TrueWing {
 /// there is none. Pure: the same design gives the same wing.
 std::variant<TrueWing, std::vector<Finding>> work(const Design& design);
 
+/// The same wing beside other records, as `work` would make it: nothing of it is worked out anew, since no wood follows
+/// from what was ticked or read; what is told of it is.
+TrueWing withRecords(const TrueWing& wing, Records records);
+
 } // namespace eup

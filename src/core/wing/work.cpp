@@ -289,6 +289,21 @@ static std::variant<TrueWing, std::vector<Finding>> workOut(const Design& d) {
   return w;
 }
 
+TrueWing withRecords(const TrueWing& wing, Records records) {
+  TrueWing out = wing;
+  out.asked = std::make_shared<AskedOnce>();
+  if (wing.left) out.left = std::make_shared<const TrueWing>(withRecords(*wing.left, recordsOfLeft(records)));
+  out.design.records = std::move(records);
+  std::vector<std::string> looked;
+  for (const Looked& l : out.design.records.looked) looked.push_back(l.key);
+  for (WholeWing& whole : out.wings)
+    for (TruePanel& panel : whole.panels) {
+      panel.design.looked = looked;
+      for (Hold& hold : panel.holds) hold.looked = std::find(looked.begin(), looked.end(), hold.key) != looked.end();
+    }
+  return out;
+}
+
 std::variant<TrueWing, std::vector<Finding>> work(const Design& design) {
   try {
     return workOut(design);
