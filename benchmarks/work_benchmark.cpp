@@ -3,6 +3,7 @@
 #include "core/described/design_file.h"
 #include "core/files/shipped.h"
 #include "core/files/text_file.h"
+#include "core/report/told.h"
 #include "core/takeaway/take_away.h"
 #include "core/trials/sizing.h"
 #include <benchmark/benchmark.h>
@@ -28,15 +29,21 @@ Design everything(int ribs) {
   return d;
 }
 
+/// What every decision costs the window: the wing and what is wrong with it.
+void follow(const Design& d) {
+  const auto made = work(d);
+  benchmark::DoNotOptimize(findingsOf(std::get<TrueWing>(made)));
+}
+
 void workDemo(benchmark::State& state) {
   const Design d = demo();
-  for (auto _ : state) benchmark::DoNotOptimize(work(d));
+  for (auto _ : state) follow(d);
 }
 BENCHMARK(workDemo)->Unit(benchmark::kMillisecond);
 
 void workEverything(benchmark::State& state) {
   const Design d = everything(static_cast<int>(state.range(0)));
-  for (auto _ : state) benchmark::DoNotOptimize(work(d));
+  for (auto _ : state) follow(d);
 }
 BENCHMARK(workEverything)->Arg(40)->Arg(400)->Unit(benchmark::kMillisecond);
 
@@ -47,14 +54,14 @@ void workFittings(benchmark::State& state) {
   d.inner().join.braces[0].slots = true;
   d.inner().join.joiner.fitted = true;
   d.inner().tip.kind = TipKind::bow;
-  for (auto _ : state) benchmark::DoNotOptimize(work(d));
+  for (auto _ : state) follow(d);
 }
 BENCHMARK(workFittings)->Unit(benchmark::kMillisecond);
 
 /// A model of a wing of two panels, a tailplane and a fin.
 void workModel(benchmark::State& state) {
   const Design d = designFromText(*shipped::demo("oldacre-1320")).value().design;
-  for (auto _ : state) benchmark::DoNotOptimize(work(d));
+  for (auto _ : state) follow(d);
 }
 BENCHMARK(workModel)->Unit(benchmark::kMillisecond);
 
@@ -62,9 +69,18 @@ BENCHMARK(workModel)->Unit(benchmark::kMillisecond);
 void workTwoPanels(benchmark::State& state) {
   Design d = everything(20);
   d.wings.front().panels.push_back(d.inner());
-  for (auto _ : state) benchmark::DoNotOptimize(work(d));
+  for (auto _ : state) follow(d);
 }
 BENCHMARK(workTwoPanels)->Unit(benchmark::kMillisecond);
+
+/// What a tick or a reading costs: the same wing beside other records, and what is wrong with it.
+void tickEverything(benchmark::State& state) {
+  const TrueWing w = std::get<TrueWing>(work(everything(40)));
+  Records records = w.design.records;
+  records.looked.push_back({"0.0:glue"});
+  for (auto _ : state) benchmark::DoNotOptimize(findingsOf(withRecords(w, records)));
+}
+BENCHMARK(tickEverything)->Unit(benchmark::kMillisecond);
 
 /// The lightest main spar of the demo from eight sizes and three woods.
 void sizeSpar(benchmark::State& state) {

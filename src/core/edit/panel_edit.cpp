@@ -399,8 +399,8 @@ Result<Design> withPanelsMerged(const Design& design, PanelId id) {
     bays.fromRib += shift, bays.toRib += shift;
     for (std::vector<int>* joints : {&bays.joints, &bays.jointsBelow})
       for (int& rib : *joints) rib += shift;
-    const auto cutFrom = std::find_if(one.sheeted.begin(), one.sheeted.end(), [&](const SheetedBays& in) {
-      return in.number > 0 && in.number == bays.number && in.toRib == bays.fromRib;
+    const auto cutFrom = std::find_if(one.sheeted.begin(), one.sheeted.end(), [&](const SheetedBays& other) {
+      return other.number > 0 && other.number == bays.number && other.toRib == bays.fromRib;
     });
     if (cutFrom != one.sheeted.end()) {
       cutFrom->toRib = bays.toRib;
@@ -410,7 +410,7 @@ Result<Design> withPanelsMerged(const Design& design, PanelId id) {
     if (one.sheeted.size() >= static_cast<std::size_t>(mostSheetedBays))
       return Problem{"", "together they have more runs of sheeted bays than one panel can have: take some out first"};
     const bool taken =
-        std::ranges::any_of(one.sheeted, [&](const SheetedBays& in) { return in.number == bays.number; });
+        std::ranges::any_of(one.sheeted, [&](const SheetedBays& other) { return other.number == bays.number; });
     if (taken) bays.number = 0;
     one.sheeted.push_back(std::move(bays));
   }
