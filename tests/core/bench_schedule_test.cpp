@@ -296,6 +296,32 @@ TEST(BenchCalendar, IsReadAgain) {
   while (std::getline(raw, line)) EXPECT_LE(line.size(), 76U);
 }
 
+// RFC 5545, 3.8.4.7: an event is known by its UID again, and no other has it.
+TEST(BenchCalendar, EventsKeepTheirNames) {
+  const auto uids = [](const std::string& model, bool without) {
+    Design d = designFromText(shipped::demo("skerrow-1460").value()).value().design;
+    if (without) d.bench.leftOut = {{"1.1.right.strips"}};
+    const std::vector<Step> steps = stepsOf(wingOf(d));
+    BenchHours bench;
+    const std::vector<Activity> activities = activitiesOf(steps);
+    const auto made = schedule(activities, bench);
+    EXPECT_TRUE(made.has_value());
+    const std::string text = toCalendar(model, steps, sittingsOf(*made, activities, bench), Date{2026, 12, 1}, 18);
+    std::set<std::string> out;
+    int events = 0;
+    for (std::size_t at = text.find("\r\nUID:"); at != std::string::npos; at = text.find("\r\nUID:", at + 1), ++events)
+      out.insert(text.substr(at + 2, text.find("\r\n", at + 2) - at - 2));
+    EXPECT_EQ(out.size(), static_cast<std::size_t>(events)) << "no two are alike";
+    return out;
+  };
+  const auto whole = uids("One", false), other = uids("Other", false), less = uids("One", true);
+  EXPECT_GT(whole.size(), 20U);
+  int kept = 0;
+  for (const std::string& uid : less) kept += whole.contains(uid);
+  EXPECT_GT(kept, static_cast<int>(less.size()) * 8 / 10) << "a step may be parted otherwise where a day ends";
+  for (const std::string& uid : other) EXPECT_FALSE(whole.contains(uid)) << uid;
+}
+
 TEST(BenchCalendar, Dates) {
   EXPECT_EQ(daysAfter({2027, 12, 31}, 1), (Date{2028, 1, 1}));
   EXPECT_EQ(daysAfter({2028, 2, 28}, 1), (Date{2028, 2, 29}));

@@ -1,6 +1,9 @@
 // What each trade tells of the order of work, by what a wing has: the order itself is common practice, no source.
 #include "core/bench/progress.h"
 #include "core/described/decisions.h"
+#include "core/described/design_file.h"
+#include "core/design/record_keys.h"
+#include "core/files/shipped.h"
 #include "core/steps/steps.h"
 #include "surface_designs.h"
 #include <set>
@@ -108,6 +111,77 @@ TEST(TradeSteps, FoamWithEndRibsAndBetweenRibs) {
   const Order o(d);
   EXPECT_TRUE(o.needs(right("endRibs"), right("wire")));
   EXPECT_FALSE(o.has(right("between")));
+}
+
+// No step without a piece that it is about, and none that is about a piece is missing: of every demo, and with parts of
+// a frame left away.
+TEST(TradeSteps, AskForWhatTheWingHasAndNothingElse) {
+  std::vector<Design> designs;
+  for (const std::string& name : shipped::demoNames())
+    designs.push_back(designFromText(shipped::demo(name).value()).value().design);
+  for (int without = 0; without < 32; ++without) {
+    Design d = test::withAileron();
+    PanelDesign& p = d.inner();
+    Spar& spar = p.spars[0];
+    if (without & 1) spar.bottom.fitted = false;
+    if (without & 2) spar.top.fitted = false;
+    if (without & 4) p.trailingEdge.kind = TrailingEdgeKind::none;
+    if (without & 8) p.leadingEdge.kind = LeadingEdgeKind::square;
+    if (without & 16) spar.kind = SparKind::fullDepth;
+    if (!(without & 3)) spar.webs = Webs::between;
+    designs.push_back(d);
+  }
+  std::set<std::string> seen;
+  for (const Design& d : designs) {
+    const TrueWing w = wingOf(d);
+    const Order order(d);
+    for (const WholeWing& wing : w.wings)
+      for (const TruePanel& p : wing.panels) {
+        const std::string prefix =
+            stepPrefix(p.design.lasting(), wing.mirrored ? std::optional(Hand::right) : std::nullopt);
+        const auto any = [&](const char* key) {
+          return std::ranges::any_of(p.parts,
+                                     [&](const Part& part) { return part.key.find(key) != std::string::npos; });
+        };
+        const bool stock = std::ranges::any_of(p.parts, [](const Part& part) {
+          return part.what == Part::What::leadingEdge || part.what == Part::What::trailingEdge;
+        });
+        const auto asked = [&](const char* step, bool wanted) {
+          EXPECT_EQ(order.has(prefix + step), wanted) << d.name << ' ' << prefix << step;
+          if (wanted) seen.insert(step);
+        };
+        const bool spars =
+            std::ranges::any_of(p.parts, [](const Part& part) { return part.what == Part::What::spars; });
+        if (p.design.built == Built::ribs) {
+          const auto spar = [&](const char* end) {
+            return spars && std::ranges::any_of(p.parts, [&](const Part& part) {
+                     return part.what == Part::What::spars && part.key.find(end) != std::string::npos;
+                   });
+          };
+          asked("lower", spar(".bottom"));
+          asked("upper", spar(".top"));
+          asked("cutSpars", spar(".sheet"));
+          asked("webs", any("web."));
+          asked("strips", stock || spar(".bottom") || spar(".top"));
+        }
+        if (p.design.built != Built::sheet) asked("edges", stock);
+        asked("cover", p.design.stiffening.covering != uncovered && p.design.built != Built::sheet);
+      }
+  }
+  for (const char* step : {"lower", "upper", "cutSpars", "webs", "strips", "edges", "cover"})
+    EXPECT_TRUE(seen.contains(step)) << step;
+}
+
+TEST(TradeSteps, AnIronIsForWhatIsIroned) {
+  Design d = test::withAileron();
+  const auto caution = [&](const char* covering) {
+    d.inner().stiffening.covering = covering;
+    return Order(d).find(right("cover"))->caution;
+  };
+  EXPECT_NE(caution("film").find("iron"), std::string::npos);
+  for (const char* none : {"tissue", "silk", "film-thin", "tape", "glass-49"})
+    EXPECT_EQ(caution(none).find("iron"), std::string::npos) << none;
+  EXPECT_NE(caution("tissue").find("Dope"), std::string::npos);
 }
 
 TEST(TradeSteps, StrutsAreFittedLast) {

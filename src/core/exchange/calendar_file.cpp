@@ -2,6 +2,7 @@
 #include <algorithm>
 #include <cmath>
 #include <fmt/format.h>
+#include <map>
 
 namespace eup {
 namespace {
@@ -69,11 +70,11 @@ std::string toCalendar(const std::string& wing, const std::vector<Step>& steps, 
   std::string out;
   for (const char* line : {"BEGIN:VCALENDAR", "VERSION:2.0", "PRODID:-//Euptera//bench//EN", "CALSCALE:GREGORIAN"})
     writeLine(out, line);
-  std::size_t number = 0;
+  std::map<std::size_t, int> times; // that a step was sat at: others that come or go leave its events their names
   for (const Sitting& sitting : sittings) {
     const Step& s = steps[sitting.step];
     writeLine(out, "BEGIN:VEVENT");
-    writeLine(out, fmt::format("UID:{}-{}@euptera", escaped(s.key), ++number));
+    writeLine(out, fmt::format("UID:{}-{}-{}@euptera", escaped(wing), escaped(s.key), ++times[sitting.step]));
     writeLine(out, "DTSTAMP:" + momentOf(0, first, hour) + "Z");
     writeLine(out, "DTSTART:" + momentOf(sitting.from, first, hour));
     writeLine(out, "DTEND:" + momentOf(sitting.to, first, hour));

@@ -79,7 +79,7 @@ std::optional<Scarfed> scarfed(const Part& part, const CutList& order) {
 
 int countFor(const Part& part, Hand hand, const CutList& order) {
   if (part.shared && hand == Hand::left) return 0;
-  return order.batch * part.count + (part.what == Part::What::ribs ? order.spares : 0);
+  return part.count * (order.batch + (part.what == Part::What::ribs ? order.spares : 0));
 }
 
 std::vector<Part> partsOf(const PanelBrief& d, const PanelLoft& loft, const Frame& frame,

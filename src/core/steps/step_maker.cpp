@@ -45,6 +45,21 @@ std::string StepMaker::told(const std::string& key) const {
   return found == out.end() ? std::string() : found->key;
 }
 
+double StepMaker::pieces(Part::What what, std::string_view key) const {
+  return static_cast<double>(std::ranges::count_if(
+      panel.parts, [&](const Part& part) { return part.what == what && part.key.find(key) != std::string::npos; }));
+}
+
+std::string StepMaker::edges(double minutes, std::vector<std::string> needs) {
+  const bool leading = pieces(Part::What::leadingEdge) > 0, trailing = pieces(Part::What::trailingEdge) > 0;
+  if (!leading && !trailing) return {};
+  return add("edges",
+             leading && trailing ? "Glue leading and trailing edge"
+             : leading           ? "Glue the leading edge"
+                                 : "Glue the trailing edge",
+             minutes, std::move(needs), {.with = glue(), .cure = setHours()});
+}
+
 double StepMaker::share(double minutes) const {
   const Panel& p = panel.design.panel;
   const double area = panel.shape.loft.span() * (p.rootChord + p.tipChord) / 2;

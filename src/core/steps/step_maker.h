@@ -34,6 +34,10 @@ public:
   /// Puts it in; minutes are rounded, at least one; empty needs are none. Gives back its key.
   std::string add(const std::string& key, std::string what, double minutes, std::vector<std::string> needs,
                   const StepMore& more = {});
+  /// How many lines of the panel's list are of that, and hold `key` in theirs: what there is none of asks for no step.
+  double pieces(Part::What what, std::string_view key = {}) const;
+  /// Its edges glued on, those that it has; empty where it has none.
+  std::string edges(double minutes, std::vector<std::string> needs);
   /// The key of a step of this panel and hand that is there already; else empty.
   std::string told(const std::string& key) const;
 

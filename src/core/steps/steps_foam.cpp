@@ -47,8 +47,7 @@ std::string foamSteps(StepMaker& m) {
                   .caution = glueCaution,
                   .print = "foam"});
   last = skinSteps(m, last);
-  last =
-      m.add("edges", "Glue leading and trailing edge", m.share(25), {last}, {.with = m.glue(), .cure = m.setHours()});
+  if (const std::string edges = m.edges(m.share(25), {last}); !edges.empty()) last = edges;
   return surfaceSteps(m, last);
 }
 

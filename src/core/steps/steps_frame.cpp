@@ -7,19 +7,6 @@
 namespace eup {
 namespace {
 
-/// Strips that are laid along the span, and what stands between them.
-struct Strips {
-  double count = 2; // edges
-  bool webs = false, caps = false;
-  explicit Strips(const std::vector<Spar>& spars) {
-    for (const Spar& s : spars) {
-      count += (s.top.fitted ? 1 : 0) + (s.bottom.fitted ? 1 : 0);
-      caps = caps || s.kind == SparKind::caps;
-      webs = webs || (s.kind == SparKind::caps && s.webs != Webs::none);
-    }
-  }
-};
-
 /// Whether any slot of the ribs is filed to what crosses it at an angle.
 bool filed(const TruePanel& panel) {
   const auto any = [](const auto& slots) {
@@ -41,23 +28,44 @@ std::string onTheBoard(StepMaker& m) {
                                     : "Counted and numbered; a rib slides on without force",
              .caution = bladeCaution,
              .print = "ribs"});
-  const Strips strips(d.spars);
-  const std::string sorted =
-      m.add("strips", "Pick the strips, cut them a little long", 4 * strips.count, {},
-            {.look = "Heavier, stiffer wood inboard; left and right matched", .print = "cut-list"});
-  const std::string low = m.add("lower", "Pin the lower spars on their packing", 8 + 3 * strips.count, {plan, sorted},
-                                {.print = "setting-up", .figures = {fmt::format("setup.{}.spar1", d.firstRib)}});
+  const double lower = m.pieces(Part::What::spars, ".bottom"), caps = lower + m.pieces(Part::What::spars, ".top"),
+               strips = caps + m.pieces(Part::What::leadingEdge) + m.pieces(Part::What::trailingEdge);
+  const auto several = [&](Cap Spar::*cap) {
+    return std::ranges::count_if(d.spars, [&](const Spar& s) { return s.kind == SparKind::caps && (s.*cap).fitted; }) >
+           1;
+  };
+  std::string sorted, pinned, slotted;
+  if (strips > 0)
+    sorted = m.add("strips", "Pick the strips, cut them a little long", 4 * strips, {},
+                   {.look = "Heavier, stiffer wood inboard; left and right matched", .print = "cut-list"});
+  if (const double sheets = m.pieces(Part::What::spars, ".sheet"); sheets > 0)
+    slotted = m.add("cutSpars", sheets > 1 ? "Cut the sheet spars and their slots" : "Cut the sheet spar and its slots",
+                    sheets * (15 + m.ribCount()), {},
+                    {.look = "A rib slides in without force", .caution = bladeCaution, .print = "ribs"});
+  if (lower > 0) {
+    const auto first =
+        std::ranges::find_if(d.spars, [](const Spar& s) { return s.kind == SparKind::caps && s.bottom.fitted; });
+    pinned = m.add(
+        "lower", several(&Spar::bottom) ? "Pin the lower spars on their packing" : "Pin the lower spar on its packing",
+        14 + 3 * lower, {plan, sorted},
+        {.print = "setting-up", .figures = {fmt::format("setup.{}.spar{}", d.firstRib, first - d.spars.begin() + 1)}});
+  }
   const std::string ribs = m.add("ribsOn", "Glue the ribs, end ribs first, each upright",
-                                 2.2 * m.ribCount() * std::max(strips.count - 2, 1.0) / 2, {low, cut},
+                                 2.2 * m.ribCount() * std::max(caps, 1.0) / 2, {plan, pinned, slotted, cut},
                                  {.with = m.glue(),
                                   .cure = m.setHours(),
                                   .look = "Every rib in its place, square to the board",
                                   .caution = glueCaution});
   const StepMore glued{.with = m.glue(), .cure = m.setHours()};
-  const std::string edges = m.add("edges", "Glue leading and trailing edge", 2.0 * m.ribCount(), {ribs}, glued);
+  const std::string edges = m.edges(2.0 * m.ribCount(), {ribs, sorted});
   std::string upper = ribs;
-  if (strips.caps) upper = m.add("upper", "Glue the upper caps", 1.2 * m.ribCount(), {ribs}, glued);
-  if (strips.webs) upper = m.add("webs", "Glue the webs, grain upright", 2.2 * m.ribCount(), {upper}, glued);
+  if (m.pieces(Part::What::spars, ".top") > 0)
+    upper = m.add("upper", several(&Spar::top) ? "Glue the upper caps" : "Glue the upper cap", 1.2 * m.ribCount(),
+                  {ribs, sorted}, glued);
+  if (m.pieces(Part::What::webs, "web.") > 0)
+    upper = m.add("webs", "Glue the webs, grain upright", 2.2 * m.ribCount(), {upper}, glued);
+  if (m.pieces(Part::What::webs, "rescue.") > 0)
+    upper = m.add("rescue", "Close the slots of the sheet spar that was cut too shallow", m.ribCount(), {upper}, glued);
   if (d.stiffening.diagonals != Diagonals::none)
     upper = m.add("diagonals", "Glue the diagonals", 2.0 * m.ribCount(), {upper}, glued);
   return m.add("off", "Take it off the board", 10, {edges, upper},

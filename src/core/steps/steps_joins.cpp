@@ -1,4 +1,5 @@
 // Panels become halves, halves a wing: in which order, and what is done to it when it is one.
+#include "core/design/lasting.h"
 #include "core/steps/step_maker.h"
 #include <cmath>
 #include <fmt/format.h>
@@ -21,7 +22,8 @@ Step joinStep(const std::string& key, const TrueWing& w, const TruePanel& p, std
   s.on = placeOfWork(w, wing, std::nullopt, hand);
   s.with = "slow epoxy", s.minutes = 25, s.cureHours = cureHours(p.design.tables.glue("epoxy"), celsius);
   s.needs = std::move(needs);
-  s.look = "Tried dry; both tips stand equally high on the table";
+  s.look = panel > 0 ? "Tried dry; it stands on its block, its edges in line with the panel inside"
+                     : "Tried dry; both tips stand equally high on the table";
   s.caution = glueCaution, s.print = "bench-card";
   const std::string place =
       (wing > 0 ? fmt::format("wing{}.", wing + 1) : "") + (panel > 0 ? fmt::format("panel{}.", panel + 1) : "");
@@ -35,7 +37,8 @@ Step wireStep(const TrueWing& w, const TruePanel& root, const SurfaceMade& made,
   const int wing = root.design.id.wing;
   const std::string& name = root.design.surfaces[static_cast<std::size_t>(made.line.surface)].name;
   Step s;
-  s.key = fmt::format("{}.joinWire{}", root.design.wingNumber + 1, made.line.surface);
+  s.key =
+      fmt::format("{}.joinWire{}", root.design.wingNumber + 1, numberIn(root.design.surfaces, made.line.surface) - 1);
   s.what = fmt::format("Bend the wire of the {}, let it into both halves", name);
   s.on = placeOfWork(w, wing, std::nullopt, std::nullopt), s.minutes = 25, s.needs = std::move(needs);
   s.look = "Laid flat both legs lie in one plane; dry, both halves rest in line";

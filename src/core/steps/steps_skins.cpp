@@ -21,13 +21,22 @@ std::string skinSteps(StepMaker& m, const std::string& before) {
   return last;
 }
 
+/// By what the shipped coverings are put on with; of a builder's own row it is not known.
+static const char* coverCaution(std::string_view covering) {
+  if (covering == "film" || covering == "film-light" || covering == "fabric") return "A hot iron burns.";
+  if (covering.starts_with("tissue") || covering == "silk") return "Dope: open windows, no flame; gloves.";
+  if (covering.starts_with("glass")) return glueCaution;
+  if (covering == "tape" || covering == "film-thin") return "";
+  return "Read the maker's sheet: heat, fumes, flame.";
+}
+
 std::string coverSteps(StepMaker& m, const std::string& before) {
   const PanelBrief& d = m.panel.design;
   if (d.stiffening.covering == uncovered) return before;
   return m.add("cover", "Cover it", m.share(75), {before},
                {.with = d.tables.covering(d.stiffening.covering).label,
                 .look = "Have I really done everything? Gates, leads, blocks, hinges",
-                .caution = "A hot iron burns."});
+                .caution = coverCaution(d.stiffening.covering)});
 }
 
 std::string finishSteps(StepMaker& m, const std::string& before, bool covered) {

@@ -56,7 +56,10 @@ std::string cutSteps(StepMaker& m, const SurfaceMade& made, std::string last) {
   if (s.built == SurfaceBuilt::sawnOff)
     last = m.add(keyOf(m, "saw", made), fmt::format("Saw the {} off", s.name),
                  15 + 3.0 * static_cast<double>(made.ribs.size()), {last},
-                 {.look = "Marks on every rib are this hand's", .caution = bladeCaution, .print = "surfaces"});
+                 {.look = m.panel.design.built == Built::ribs ? "Marks on every rib are this hand's"
+                                                              : "The line is marked at both ends, for this hand",
+                  .caution = bladeCaution,
+                  .print = "surfaces"});
   std::vector<std::string> strips;
   if (made.facing.thickness > 0)
     for (const char* end : {"facing.inner", "facing.outer"}) strips.push_back(figureOf(end, made));

@@ -14,8 +14,8 @@ using What = Part::What;
 std::vector<What> piecesOf(const std::string& kind) {
   if (kind == "cutRibs" || kind == "ribsOn") return {What::ribs};
   if (kind == "strips") return {What::spars, What::leadingEdge, What::trailingEdge};
-  if (kind == "lower" || kind == "upper" || kind == "grooves") return {What::spars};
-  if (kind == "webs") return {What::webs};
+  if (kind == "lower" || kind == "upper" || kind == "cutSpars" || kind == "grooves") return {What::spars};
+  if (kind == "webs" || kind == "rescue") return {What::webs};
   if (kind == "edges" || kind == "planeEdge") return {What::leadingEdge, What::trailingEdge};
   if (kind == "skinTop" || kind == "skinBelow" || kind == "blank" || kind == "shape") return {What::sheet};
   if (kind == "capStrips") return {What::capStrips};

@@ -245,7 +245,7 @@ std::string fileNameOf(std::string_view text) {
   }
   while (!out.empty() && out.back() == '-') out.pop_back();
   // Two names must not become one where letters are left out: then a few of their checksum's tell them apart.
-  const bool lost = text.size() > 60 || std::any_of(text.begin(), text.end(), [](char c) { return c < 0; });
+  const bool lost = text.size() > 60 || std::any_of(text.begin(), text.end(), [](char c) { return static_cast<unsigned char>(c) >= 0x80; });
   if (out.empty()) out = "wing";
   return lost ? out + "-" + sha256(text).substr(0, 4) : out;
 }
