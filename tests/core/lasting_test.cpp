@@ -9,6 +9,7 @@
 #include "core/design/record_keys.h"
 #include "core/edit/left_hand.h"
 #include "core/edit/panel_edit.h"
+#include "core/edit/plan_use.h"
 #include "core/edit/same_wood.h"
 #include "core/edit/take_out.h"
 #include "core/steps/steps.h"
@@ -209,6 +210,17 @@ TEST(Lasting, AllThatIsLaidOffAlongALeftHandGoesWithItsSpan) {
     ASSERT_TRUE(left.contains(path)) << path;
     EXPECT_NEAR(left.at(path), value * k, 1e-9) << path;
   }
+}
+
+TEST(Lasting, AllThatIsLaidOffAlongAPanelGoesWithAnotherSpan) {
+  Design d = withTwoOfEach();
+  d.inner().inCore = {newInCore(d.inner(), InCore::tube)};
+  d.inner().ribs.rule = RibRule::stations, d.inner().ribs.stations = {0, 200, 700};
+  const Design twice = atHalfSpan(d, 2 * d.inner().panel.span, StockRule::keep).design;
+  const auto was = alongIn(d), is = alongIn(twice);
+  EXPECT_EQ(was.size(), 17U);
+  for (const auto& [path, value] : was) EXPECT_NEAR(is.at(path), 2 * value, 1e-9) << path;
+  EXPECT_EQ(twice.inner().ribs.stations, (std::vector<double>{0, 400, 1400}));
 }
 
 TEST(Lasting, ARibsNameIsTypedForAnyPlaceAlongTheSpan) {

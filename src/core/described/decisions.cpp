@@ -76,15 +76,9 @@ public:
     add(key, label, DecisionKind::length, applies, v, formatLength(v, unit, 3), unit == LengthUnit::mm ? "mm" : "")
         .limits = l;
   }
-  void ofPanel(PanelId panel, Inside inside) override {
-    const PanelId before = here;
-    here = panel;
-    inside();
-    here = before;
-  }
   void along(const char* key, const char* label, double& v, Limits l, bool applies = true) override {
     length(key, label, v, l, applies);
-    all.back().along = here;
+    all.back().along = standsOn;
   }
   void angle(const char* key, const char* label, double& v, Limits l, bool applies = true) override {
     add(key, label, DecisionKind::angle, applies, v, formatNumber(v, 3), "°").limits = l;
@@ -170,7 +164,6 @@ private:
                    std::move(behind)});
     return all.back();
   }
-  PanelId here; ///< that what is told stands on
   LengthUnit unit;
   std::array<std::vector<Tables::Name>, shelves.size()> onShelves; ///< by `Shelf`
 };

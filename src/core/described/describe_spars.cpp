@@ -17,7 +17,7 @@ void describeSpars(PanelDesign& p, const PanelPlace& place, Visitor& v) {
     v.fraction("tipFraction", "Line, tip", s.tipFraction, Limits{0.02, 0.98});
     v.flag("stops", "Stops before the tip", s.stops);
     v.extra("stops early", "yes", "no", s.stops);
-    v.along("stopsAt", "Stops at", s.stopsAt, Limits{5, 20000}, s.stops);
+    v.along("stopsAt", "Spar ends at", s.stopsAt, Limits{5, 20000}, s.stops);
     const auto cap = [&](const char* key, Topic topic, auto& c) {
       v.group(key, topic, static_cast<int>(number), [&] {
         const bool on = caps && c.fitted, strip = on && c.shape == CapShape::strip;

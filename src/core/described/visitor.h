@@ -72,7 +72,12 @@ public:
   // What a number is besides a size or a count: such a one is another when its panel is cut, put together or stretched,
   // or when what it counts is taken out. Who does not ask for that is told of it as of any other.
   /// What is told within stands on that panel, wherever it is decided. The panel need not be there.
-  virtual void ofPanel(PanelId, Inside inside) { inside(); }
+  void ofPanel(PanelId panel, Inside inside) {
+    const PanelId before = standsOn;
+    standsOn = panel;
+    inside();
+    standsOn = before;
+  }
   /// mm of the panel's span from its inner end.
   virtual void along(const char* key, const char* label, double& v, Limits l, bool applies = true) {
     length(key, label, v, l, applies);
@@ -106,6 +111,9 @@ public:
     chosen(key, label, now, names, applies);
     if (now != was) v = static_cast<E>(now);
   }
+
+protected:
+  PanelId standsOn{-1, -1}; ///< the panel that what is told stands on; none of a wing or the model as a whole
 };
 
 /// Shows every decision to a visitor, which may change it.

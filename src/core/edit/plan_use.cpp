@@ -3,6 +3,7 @@
 #include "core/described/describe.h"
 #include "core/design/lasting.h"
 #include "core/design/panel_brief.h"
+#include "core/edit/renumber.h"
 #include "core/edit/wing_edit.h"
 #include "core/measure/figure.h"
 #include <algorithm>
@@ -203,15 +204,13 @@ double soldSize(double size, StockKind kind, LengthUnit unit) {
 
 namespace {
 
-/// What is shape is scaled; strips that are cut at the bench with it.
+/// What is shape is scaled, but for what is laid off along the span; strips that are cut at the bench with it.
 void scaleShape(PanelDesign& p, double k) {
   for (double* shape : {&p.panel.span, &p.panel.rootChord, &p.panel.tipChord, &p.panel.tipSetback, &p.ribs.spacing,
                         &p.tip.reach, &p.tip.raised})
     *shape *= k;
   for (Point& place : p.tip.outline) place *= k;
   p.left.span *= k, p.left.rootChord *= k, p.left.tipChord *= k;
-  for (Spar& s : p.spars) s.stopsAt *= k;
-  for (double& s : p.ribs.stations) s *= k;
   if (p.join.dihedral.by != DihedralBy::angle) p.join.dihedral.value *= k;
   p.join.blockHeight *= k;
   p.capStrips.width = std::max(0.5, std::round(p.capStrips.width * k * 2) / 2);
@@ -220,14 +219,12 @@ void scaleShape(PanelDesign& p, double k) {
   for (SheetedBays& bays : p.sheeted) bays.fromTail *= k;
   p.cloth.strip *= k;
   for (CoreThing& thing : p.inCore)
-    for (double* shape : {&thing.from, &thing.to, &thing.upFrom, &thing.upTo, &thing.rim}) *shape *= k;
+    for (double* shape : {&thing.upFrom, &thing.upTo, &thing.rim}) *shape *= k;
   for (Surface& s : p.surfaces)
-    for (double* shape : {&s.from, &s.to, &s.tailFrom, &s.tailTo, &s.upMm, &s.downMm, &s.plateChord, &s.drive.at,
-                          &s.drive.servoUp, &s.hinges.fromEnd, &s.weightArm, &s.slide.midAft, &s.slide.midDown,
-                          &s.slide.endAft, &s.slide.endDown, &s.slide.pinsApart, &s.drive.joinIn, &s.drive.joinLeg})
+    for (double* shape : {&s.tailFrom, &s.tailTo, &s.upMm, &s.downMm, &s.plateChord, &s.drive.servoUp,
+                          &s.hinges.fromEnd, &s.weightArm, &s.slide.midAft, &s.slide.midDown, &s.slide.endAft,
+                          &s.slide.endDown, &s.slide.pinsApart, &s.drive.joinIn, &s.drive.joinLeg})
       *shape *= k;
-  for (Run& r : p.runs) r.from *= k, r.to *= k;
-  for (HardPoint& h : p.hardPoints) h.at *= k;
   for (double* shape : {&p.lightening.rim, &p.lightening.least, &p.lightening.most}) *shape *= k;
 }
 
@@ -271,13 +268,15 @@ Changed atHalfSpan(const Design& design, double halfSpan, StockRule stock) {
   Changed out{design, {}};
   Design& d = out.design;
   const double k = halfSpan / halfSpanOf(d.wings.front());
-  for (Wing& wing : d.wings) {
+  for (std::size_t w = 0; w < d.wings.size(); ++w) {
+    Wing& wing = d.wings[w];
     wing.aft *= k, wing.up *= k;
-    for (Strut& s : wing.struts) s.out *= k, s.footAft *= k, s.footRight *= k, s.footUp *= k, s.footOut *= k;
+    for (Strut& s : wing.struts) s.footAft *= k, s.footRight *= k, s.footUp *= k;
     wing.posts.height *= k;
-    for (PanelDesign& p : wing.panels) {
-      scaleShape(p, k);
-      if (stock == StockRule::step) stepStock(p, k, d.unit);
+    for (std::size_t i = 0; i < wing.panels.size(); ++i) {
+      scaleShape(wing.panels[i], k);
+      stretchAlong(d, {static_cast<int>(w), static_cast<int>(i)}, k);
+      if (stock == StockRule::step) stepStock(wing.panels[i], k, d.unit);
     }
   }
   out.notes.push_back(fmt::format(

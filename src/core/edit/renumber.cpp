@@ -4,7 +4,7 @@
 namespace eup {
 namespace {
 
-/// Goes through all decisions and keeps the panel that what it is told stands on.
+/// Goes through all decisions and changes none.
 class Through : public Visitor {
 public:
   using Visitor::group;
@@ -12,12 +12,6 @@ public:
   void hidden(const char*, Inside) override {}
   void items(const char*, Topic, ListRef list, int, bool, Each each) override {
     for (std::size_t i = 0; i < list.size(); ++i) each(i);
-  }
-  void ofPanel(PanelId panel, Inside inside) override {
-    const PanelId before = here;
-    here = panel;
-    inside();
-    here = before;
   }
   void length(const char*, const char*, double&, Limits, bool) override {}
   void angle(const char*, const char*, double&, Limits, bool) override {}
@@ -40,9 +34,6 @@ public:
   void bytes(const char*, EmbeddedCopy&) override {}
   void dihedral(const char*, Dihedral&, double, bool) override {}
   void chosen(const char*, const char*, std::size_t&, std::span<const Choice>, bool) override {}
-
-protected:
-  PanelId here{-1, -1};
 };
 
 class Panels : public Through {
@@ -70,7 +61,7 @@ class Spars : public Through {
 public:
   Spars(PanelId panel, const std::function<int(int)>& place) : changed(panel), now(place) {}
   void spar(const char*, const char*, int& v, bool) override {
-    if (here == changed) v = now(v - 1) + 1;
+    if (standsOn == changed) v = now(v - 1) + 1;
   }
 
 private:
@@ -81,11 +72,11 @@ private:
 class Stretch : public Through {
 public:
   Stretch(PanelId panel, double by) : changed(panel), times(by) {}
-  void along(const char*, const char*, double& v, Limits l, bool) override {
-    if (here == changed) v = std::clamp(v * times, l.low, l.high);
+  void along(const char*, const char*, double& v, Limits, bool) override {
+    if (standsOn == changed) v *= times;
   }
   void alongAll(const char*, const char*, std::vector<double>& v, bool) override {
-    if (here == changed)
+    if (standsOn == changed)
       for (double& one : v) one *= times;
   }
 

@@ -12,7 +12,7 @@ void renumberPanels(Design& design, int wing, const std::function<int(int)>& now
 void renumberWings(Design& design, const std::function<int(int)>& now);
 /// Every spar of that panel that is named by its place, from 0.
 void renumberSpars(Design& design, PanelId panel, const std::function<int(int)>& now);
-/// All that is laid off along that panel's span, mm from its inner end.
+/// All that is laid off along that panel's span, mm from its inner end; no limit holds it.
 void stretchAlong(Design& design, PanelId panel, double times);
 
 } // namespace eup

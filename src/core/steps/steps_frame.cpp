@@ -39,14 +39,16 @@ std::string onTheBoard(StepMaker& m) {
     sorted = m.add("strips", "Pick the strips, cut them a little long", 4 * strips, {},
                    {.look = "Heavier, stiffer wood inboard; left and right matched", .print = "cut-list"});
   if (const double sheets = m.pieces(Part::What::spars, ".sheet"); sheets > 0)
-    slotted = m.add("cutSpars", sheets > 1 ? "Cut the sheet spars and their slots" : "Cut the sheet spar and its slots",
+    slotted = m.add("cutSpars",
+                    sheets > 1 ? "Cut the sheet spars, with slots for the ribs"
+                               : "Cut the sheet spar, with slots for the ribs",
                     sheets * (15 + m.ribCount()), {},
                     {.look = "A rib slides in without force", .caution = bladeCaution, .print = "ribs"});
   if (lower > 0) {
     const auto first =
         std::ranges::find_if(d.spars, [](const Spar& s) { return s.kind == SparKind::caps && s.bottom.fitted; });
     pinned = m.add(
-        "lower", several(&Spar::bottom) ? "Pin the lower spars on their packing" : "Pin the lower spar on its packing",
+        "lower", several(&Spar::bottom) ? "Pin the lower spars on packing" : "Pin the lower spar on packing",
         14 + 3 * lower, {plan, sorted},
         {.print = "setting-up", .figures = {fmt::format("setup.{}.spar{}", d.firstRib, first - d.spars.begin() + 1)}});
   }

@@ -35,7 +35,7 @@ std::string madeApart(StepMaker& m, const SurfaceMade& made) {
                   .print = "surfaces"});
   case SurfaceBuilt::solid:
     return m.add(keyOf(m, "stock", made), fmt::format("Saw and taper the {} from its stock", s.name), 15 + 5 * along,
-                 {}, {.look = "It lies on its section at both ends", .caution = bladeCaution, .print = "surfaces"});
+                 {}, {.look = "Section correct at both ends", .caution = bladeCaution, .print = "surfaces"});
   case SurfaceBuilt::skinned:
     return m.add(keyOf(m, "stock", made), fmt::format("Cut the core of the {}, bend its sheet round it", s.name),
                  25 + 6 * along, {},
