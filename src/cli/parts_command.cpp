@@ -1,6 +1,6 @@
 #include "cli/parts_command.h"
+#include "core/assembly/part_words.h"
 #include "core/files/json.h"
-#include "core/parts/part_words.h"
 #include "core/takeaway/piece_list.h"
 #include <fmt/format.h>
 #include <ostream>
@@ -29,7 +29,7 @@ Json jsonOf(const PieceLine& l, double trim) {
   }
   Json out{{"wing", id.wing + 1},
            {"panel", id.panel + 1},
-           {"key", p.key},
+           {"key", p.key()},
            {"name", p.name},
            {"hands", handsOf(l)},
            {"right", l.right},

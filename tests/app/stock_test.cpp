@@ -46,20 +46,21 @@ TEST_F(StockTest, APieceThatIsChosenIsChosenOnTheBoardAndBack) {
   ASSERT_NE(row("R4"), nullptr);
   tree()->setCurrentItem(row("R4"));
   QApplication::processEvents();
-  EXPECT_EQ(window->standpoint().piece(), "rib.4");
+  EXPECT_EQ(textOf(window->standpoint().piece().value_or(PieceId{})), "rib.4");
   EXPECT_EQ(window->standpoint().rib(), 4);
   EXPECT_NE(board()->grab().toImage(), before);
   // A click on the board chooses what lies there.
   const TruePanel& w = window->document().wing().inner();
   const Part* cap = nullptr;
   for (const Part& p : w.parts)
-    if (p.key == "spar.1.top") cap = &p;
+    if (p.key() == "spar.1.top") cap = &p;
   ASSERT_NE(cap, nullptr);
   const double t = w.frame.ribs[5].t() + 20, share = t / w.shape.loft.span();
   const Point3 on = lerp(cap->from, cap->to, share);
   QTest::mouseClick(board(), Qt::LeftButton, {}, board()->screen({t, -on.x()}).toPoint());
   QApplication::processEvents();
-  EXPECT_EQ(window->standpoint().piece(), "web.1.6") << "the smallest piece that lies there";
+  EXPECT_EQ(textOf(window->standpoint().piece().value_or(PieceId{})), "web.1.6")
+      << "the smallest piece that lies there";
   ASSERT_NE(tree()->currentItem(), nullptr);
   EXPECT_TRUE(tree()->currentItem()->text(0).startsWith("main spar"));
 }

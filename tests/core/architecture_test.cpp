@@ -15,10 +15,10 @@ namespace eup {
 namespace {
 
 const std::map<std::string, int> floors{
-    {"measure", 0},   {"files", 0},    {"geometry", 1}, {"section", 2},  {"plan", 2},    {"design", 3},
-    {"described", 4}, {"loft", 5},     {"edit", 6},     {"parts", 6},    {"joins", 6},   {"strength", 6},
-    {"balance", 6},   {"skins", 6},    {"foam", 6},     {"surfaces", 6}, {"bench", 6},   {"wing", 7},
-    {"drawing", 8},   {"exchange", 8}, {"report", 9},   {"steps", 10},   {"trials", 11}, {"takeaway", 11}};
+    {"measure", 0},  {"files", 0},  {"geometry", 1}, {"section", 2},  {"plan", 2},  {"design", 3},   {"described", 4},
+    {"assembly", 4}, {"loft", 5},   {"edit", 6},     {"parts", 6},    {"joins", 6}, {"strength", 6}, {"balance", 6},
+    {"skins", 6},    {"foam", 6},   {"surfaces", 6}, {"bench", 6},    {"wing", 7},  {"drawing", 8},  {"exchange", 8},
+    {"report", 9},   {"steps", 10}, {"trials", 11},  {"takeaway", 11}};
 
 // Trades that may use another of their own floor; docs/architecture.md says why.
 const std::set<std::pair<std::string, std::string>> sideways{

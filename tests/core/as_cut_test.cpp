@@ -44,7 +44,7 @@ TEST(ShortSpar, BearsWhatItsDepthLeaves) {
   EXPECT_FALSE(test::hasFinding(findingsOf(closed), "spar.shallow"));
   int strips = 0;
   for (const Part& p : closed.inner().parts)
-    if (p.key == "rescue.1") {
+    if (p.key() == "rescue.1") {
       ++strips;
       EXPECT_NEAR(p.length, 700 * line.stretch, 1e-6);
       EXPECT_EQ(p.stock, Stock::strip(3, 4));
@@ -62,7 +62,7 @@ TEST(ShortSpar, GetsStripsBetweenTheRibsBelow) {
   int strips = 0;
   double length = 0;
   for (const Part& p : w.inner().parts)
-    if (p.key.starts_with("rescue.1.")) ++strips, length += p.length;
+    if (p.key().starts_with("rescue.1.")) ++strips, length += p.length;
   EXPECT_EQ(strips, static_cast<int>(w.inner().frame.ribs.size()) - 1);
   double ribs = 0;
   for (const Rib& rib : w.inner().frame.ribs) ribs += rib.thickness;
@@ -93,7 +93,7 @@ TEST(LaminatedEdge, RunsOnRoundTheTip) {
   p.tip.kind = TipKind::bow, p.tip.reach = 60, p.tip.strips = 2, p.tip.springBack = 0.1;
   const auto piece = [](const TrueWing& w, const char* key) -> const Part* {
     for (const Part& part : w.inner().parts)
-      if (part.key == key) return &part;
+      if (part.key() == key) return &part;
     return nullptr;
   };
   const TrueWing apart = wingOf(d);

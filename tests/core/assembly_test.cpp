@@ -1,88 +1,54 @@
-// The trial assembly: what is cut and told belongs together, and an error put in comes out with its sign and size.
-#include "core/described/design_file.h"
+// Pieces, joints and the order of work: every demo and wings by chance are played step by step.
+#include "core/assembly/bond.h"
+#include "core/steps/order.h"
+#include "core/steps/steps.h"
+#include "core/wing/joints.h"
 #include "core/files/shipped.h"
-#include "core/trials/trial_assembly.h"
+#include "core/described/design_file.h"
 #include "support.h"
-#include <rapidcheck/gtest.h>
+#include <set>
 
 namespace eup {
 namespace {
 
-using test::wingOf;
-
-const AssembledRib& ribOf(const Assembly& a, int number) {
-  for (const AssembledPanel& p : a.panels)
-    for (const AssembledRib& r : p.ribs)
-      if (r.rib == number) return r;
-  ADD_FAILURE() << "no R" << number;
-  return a.panels.front().ribs.front();
-}
-
-TEST(Assembly, OfEveryDemoIsTheWingThatWasDecided) {
+TEST(PieceIds, AreWrittenAndReadBack) {
+  std::set<std::string> seen;
+  const auto there = [&](const PieceId& id) {
+    const std::string text = textOf(id);
+    EXPECT_TRUE(seen.insert(text).second) << text << " names two pieces";
+    EXPECT_EQ(pieceIdFrom(text), id) << text;
+  };
   for (const std::string& name : shipped::demoNames()) {
-    const TrueWing w = wingOf(demoDesign(name));
-    for (const WholeWing& wing : w.wings) {
-      const Assembly a = assembled(wing);
-      EXPECT_LT(a.off, 0.05) << name;
-      EXPECT_LT(radToDeg(a.turned), 0.02) << name;
-      EXPECT_LT(a.tipOff, 0.05) << name;
-    }
+    seen.clear();
+    const TrueWing w = wingOf(designFromText(shipped::demo(name).value()).value().design);
+    for (const WholeWing& wing : w.wings)
+      for (const TruePanel& p : wing.panels) {
+        seen.clear();
+        for (const Part& part : p.parts) there(part.id);
+      }
   }
+  for (const char* text : {"rib.4", "rib.4.2", "rib.4x", "rib.4.tail1", "rib.4.2.tail1", "capStrip.4.2.top.aft", "te", "te.2",
+                           "te.top", "te.bottom.3", "sheet.top", "sheet.top.2", "sheet.panel", "sheet.edge", "bays.3.bottom.1",
+                           "surface.2.bays.3.top.1", "surface.1.hinge.4.wing", "foamRib.inner", "foamRib.2", "web.1", "web.1.6",
+                           "spar.1.top.doubler.outer", "hardPoint.1.doubler.4", "stick.3.upright.2", "post.rear"}) {
+    const auto id = pieceIdFrom(text);
+    ASSERT_TRUE(id) << text;
+    EXPECT_EQ(textOf(*id), text);
+  }
+  for (const char* text : {"", "rib", "rib.", "rib.4.", "rib.04", "rib.99999999999999999999", "spar.1.side", "te.", "te.0",
+                           "sheet.top.", "web.1.6.2", "rib.4\n", "own.1"})
+    EXPECT_FALSE(pieceIdFrom(text)) << text;
 }
 
-/// A notch too deep lets the rib down on its spar; its tail stays on the packing, so that it is turned by that over the
-/// way from spar to tail.
-TEST(Assembly, ANotchTooDeepLowersTheRib) {
-  const TrueWing w = wingOf(Design{});
-  for (const double by : {0.3, -0.2}) {
-    const AssembledRib r = ribOf(assembled(w.main(), {{AssemblyFault::What::notch, 0, 5, by}}), 5);
-    EXPECT_NEAR(r.up, -by, 0.01);
-    const Rib& rib = w.inner().frame.ribs[4];
-    const double way = rib.frame.chord - rib.sparX[0];
-    EXPECT_NEAR(r.turned, std::atan(by / way), 0.02 * std::abs(by / way)) << "nose down where it is let down";
-    EXPECT_NEAR(ribOf(assembled(w.main(), {{AssemblyFault::What::notch, 0, 5, by}}), 6).turned, 0, 1e-4);
-  }
-}
-
-TEST(Assembly, PackingTooHighUnderTheTailWashesOut) {
-  const TrueWing w = wingOf(demoDesign("tarnbrook-2000"));
-  for (const int number : {4, 12}) {
-    const TruePanel& p = w.main().panelAt(number);
-    const Rib& rib = p.frame.ribs[static_cast<std::size_t>(number - p.design.firstRib)];
-    const double way = rib.frame.chord - rib.sparX[0],
-                 turned = ribOf(assembled(w.main(), {{AssemblyFault::What::packing, p.design.id.panel, number, 0.5}}),
-                                number)
-                              .turned;
-    EXPECT_NEAR(turned, 0.5 / way, 0.03 * 0.5 / way);
-  }
-}
-
-/// A brace bent half a degree too far lifts the tip of that half by a quarter of a degree over its length.
-TEST(Assembly, ABraceBentTooFarLiftsTheTip) {
-  const Design d;
+/// Who plays: the contradictions of a wing's own steps.
+void playsThrough(const Design& d) {
   const TrueWing w = wingOf(d);
-  const double by = degToRad(0.5), span = d.inner().panel.span;
-  const Assembly right = assembled(w.main()), bent = assembled(w.main(), {{AssemblyFault::What::brace, 0, 1, by}});
-  EXPECT_NEAR(bent.panels[0].gamma - w.inner().join.gamma, by / 2, 0.02 * by);
-  EXPECT_NEAR(bent.panels[0].tip.z() - right.panels[0].tip.z(), span * by / 2, 0.03 * span * by / 2);
+  for (const std::string& what : contradictionsIn(w, stepsOf(w))) ADD_FAILURE() << d.name << ": " << what;
 }
 
-/// Random wings go together too.
-RC_GTEST_PROP(Assembly, OfRandomWingsIsTheWing, ()) {
-  const auto some = [](double low, double high) { return low + (high - low) * *rc::gen::inRange(0, 1001) / 1000.0; };
-  Design d;
-  d.inner().panel =
-      test::panelOf(some(300, 900), some(150, 260), some(120, 200), some(-60, 150), some(-3, 3), some(0, 1));
-  d.inner().spars[0].rootFraction = some(0.25, 0.4);
-  d.inner().spars[0].tipFraction = some(0.25, 0.4);
-  d.inner().sheeting.fraction = some(0.1, 0.6);
-  d.inner().join.dihedral = {DihedralBy::angle, some(-3, 8)};
-  const auto result = work(d);
-  RC_PRE(std::holds_alternative<TrueWing>(result));
-  const Assembly a = assembled(std::get<TrueWing>(result).main());
-  RC_ASSERT(a.off < 0.05);
-  RC_ASSERT(radToDeg(a.turned) < 0.02);
-  RC_ASSERT(a.tipOff < 0.05);
+TEST(Assembly, EveryDemoPlaysThrough) {
+  for (const std::string& name : shipped::demoNames())
+    playsThrough(designFromText(shipped::demo(name).value()).value().design);
 }
 
 } // namespace

@@ -112,9 +112,9 @@ TEST(Balance, WeighedPiecesReplaceReckonedOnes) {
   const TruePanel& panel = before.at({0, 1});
   const Part* le = nullptr;
   for (const Part& p : panel.parts)
-    if (p.key == "le") le = &p;
+    if (p.key() == "le") le = &p;
   ASSERT_NE(le, nullptr);
-  d.balance.weighed = {{pieceKey({0, 1}, le->key), Hand::left, le->grams + 3},
+  d.balance.weighed = {{pieceKey({0, 1}, le->id), Hand::left, le->grams + 3},
                        {"wings.0.panels.0.rib.999", Hand::right, 9}};
   const TrueWing w = wingOf(d);
   const ModelBalance is = balanceOf(w);

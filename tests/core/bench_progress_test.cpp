@@ -426,7 +426,7 @@ TEST(Recording, EverythingDone) {
   EXPECT_FALSE(has("Never read"));
   for (const PieceLine& l : pieceList(plain))
     for (const Hand hand : {Hand::right, Hand::left})
-      tickPart(d.records, pieceKey(l.panel->design.lasting(), l.part->key), hand, &PartTick::fitted, true);
+      tickPart(d.records, pieceKey(l.panel->design.lasting(), l.part->id), hand, &PartTick::fitted, true);
   EXPECT_FALSE(has("Pieces not ticked as fitted"));
 }
 

@@ -93,7 +93,7 @@ TEST(BenchCard, HasTheAnglesLengthsAndHoles) {
       }
     // Strips by their lengths on the parts list, which the trial assembly measures against the joins.
     for (const Part& part : w.main().panels[k].parts)
-      if (part.what == Part::What::spars) {
+      if (part.what() == Part::What::spars) {
         EXPECT_NE(text.find(told(part.length, Quantity::length, LengthUnit::mm)), std::string::npos) << part.name;
       }
   }

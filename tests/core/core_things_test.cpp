@@ -67,7 +67,7 @@ TEST(InCore, ABoreIsStraightInSpace) {
   EXPECT_TRUE(takenBy(d.inner().inCore[0], loft, 401, rectangle({0, -50}, {240, 50})).empty());
   // Its mass and the foam's, by hand.
   for (const Part& part : w.inner().parts)
-    if (part.key == "inCore.1") {
+    if (part.key() == "inCore.1") {
       EXPECT_NEAR(part.grams,
                   pi / 4 * (64 - 49) * (b - a).norm() * w.inner().design.tables.named("carbon-tube").density * 1e-6,
                   1e-9);
@@ -142,8 +142,8 @@ TEST(InCore, BlocksAndWebsAreCutToTheCore) {
   EXPECT_NEAR(figureOf(w, "inCore.2.high"), depth(0.4, 0), 0.15);
   for (const Part& part : w.inner().parts) {
     const double face = 600 * (depth(0.4, 0) + depth(0.4, 600)) / 2;
-    EXPECT_TRUE(part.key != "inCore.2" || std::abs(part.area - face) < 0.01 * face) << part.area;
-    EXPECT_TRUE(part.key != "inCore.1" || part.stock.form == Stock::Form::block);
+    EXPECT_TRUE(part.key() != "inCore.2" || std::abs(part.area - face) < 0.01 * face) << part.area;
+    EXPECT_TRUE(part.key() != "inCore.1" || part.stock.form == Stock::Form::block);
   }
   EXPECT_FALSE(hasFinding(findingsOf(w), "inCore.out"));
   EXPECT_FALSE(hasFinding(findingsOf(w), "inCore.meets")) << "at 20 % and 40 % of the chord";
@@ -269,7 +269,7 @@ TEST(InCore, PlyStandsBetweenCores) {
   const auto told = [&] {
     const TrueWing w = wingOf(d);
     int ribs = 0;
-    for (const Part& part : w.inner().parts) ribs += part.key.starts_with("foamRib.");
+    for (const Part& part : w.inner().parts) ribs += part.key().starts_with("foamRib.");
     return std::pair(ribs, figureOf(w, "foam.mass"));
   };
   const auto [two, heavier] = told();

@@ -50,10 +50,10 @@ TEST(EdgesOfTrades, CapStripsRunToATailWithoutStock) {
   const TrueWing w = wingOf(d);
   int strips = 0;
   for (const Part& part : w.inner().parts)
-    if (part.what == Part::What::capStrips) {
+    if (part.what() == Part::What::capStrips) {
       ++strips;
-      if (part.key.find("capStrip.3.") != std::string::npos) {
-        EXPECT_NEAR(part.length, arcOf0012(200, 0.27), 0.05) << part.key;
+      if (part.key().find("capStrip.3.") != std::string::npos) {
+        EXPECT_NEAR(part.length, arcOf0012(200, 0.27), 0.05) << part.key();
       }
     }
   EXPECT_EQ(strips, 6) << "three ribs, above and below";
@@ -237,8 +237,8 @@ TEST(EdgesOfTrades, FoamEndsWhereThePlyOnItBegins) {
   EXPECT_NEAR(cores[0].inner.t, 3, 1e-9);
   EXPECT_NEAR(cores[0].outer.t, 323.5, 1e-9);
   for (const Part& part : w.inner().parts)
-    if (part.what == Part::What::core) {
-      EXPECT_NEAR(part.length, part.key == "core.1" || part.key == "core.4" ? 320.5 : 322, 1e-6) << part.key;
+    if (part.what() == Part::What::core) {
+      EXPECT_NEAR(part.length, part.key() == "core.1" || part.key() == "core.4" ? 320.5 : 322, 1e-6) << part.key();
     }
 }
 

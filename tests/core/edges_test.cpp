@@ -73,7 +73,7 @@ TEST(SquareTail, IsCutListedPackedAndPutTogether) {
   for (const Rib& rib : w.inner().frame.ribs)
     EXPECT_NEAR(boundsOf(rib.wood).high.x(), rib.frame.chord - w.inner().design.trailing.onRib(), 0.01);
   for (const Part& p : w.inner().parts)
-    if (p.what == Part::What::trailingEdge) {
+    if (p.what() == Part::What::trailingEdge) {
       EXPECT_EQ(p.stock, Stock::strip(5, 4));
       EXPECT_NEAR(p.grams,
                   5 * 4 * w.inner().shape.loft.span() / std::cos(w.inner().design.trailing.sweep) *
@@ -100,7 +100,7 @@ TEST(LeadingEdgeProud, IsBoughtDeeperAndSaidRibByRib) {
   d.inner().leadingEdge.kind = LeadingEdgeKind::square;
   const auto stock = [](const TrueWing& w) {
     for (const Part& p : w.inner().parts)
-      if (p.what == Part::What::leadingEdge) return p.stock.thickness;
+      if (p.what() == Part::What::leadingEdge) return p.stock.thickness;
     return 0.0;
   };
   const TrueWing plain = wingOf(d);

@@ -179,8 +179,8 @@ TEST(HardPoints, BlocksAndDoublers) {
   double block = 0;
   int doublers = 0;
   for (const Part& part : w.inner().parts) {
-    if (part.key == "hardPoint.1.block") block = part.grams;
-    if (part.key.starts_with("hardPoint.1.doubler")) ++doublers;
+    if (part.key() == "hardPoint.1.block") block = part.grams;
+    if (part.key().starts_with("hardPoint.1.doubler")) ++doublers;
   }
   EXPECT_NEAR(block, (bay * 20 - pi / 4 * 25) * 6 * 680e-6, 1e-6);
   EXPECT_EQ(doublers, 2);

@@ -238,7 +238,7 @@ TEST(Foam, SparsLieInGrooves) {
   EXPECT_NEAR(end.outlineArea() - areaOf(end.core), 2 * (6 + fit) * 2, 1.0);
   const auto grams = [](const TrueWing& wing) {
     for (const Part& p : wing.inner().parts)
-      if (p.key == "core.1") return p.grams;
+      if (p.key() == "core.1") return p.grams;
     return 0.0;
   };
   const double heavy = Tables{}.named("foam-xps-33").density * 1e-6;
@@ -283,8 +283,8 @@ TEST(Foam, IsCutInSeveralCores) {
   EXPECT_NEAR(coreOf(w, 0).outer.outlineArea(), coreOf(w, 1).inner.outlineArea(), 1e-9);
   double ply = 0, foam = 0;
   for (const Part& p : w.inner().parts) {
-    if (p.key.starts_with("foamRib")) ply += p.grams;
-    if (p.what == Part::What::core) foam += p.grams;
+    if (p.key().starts_with("foamRib")) ply += p.grams;
+    if (p.what() == Part::What::core) foam += p.grams;
   }
   EXPECT_NEAR(ply, (2875.75 + 1076.55) * 3 * Tables{}.named("light-ply").density * 1e-6, 0.01 * ply);
   EXPECT_NEAR(foam, (whole - 3 * (2875.75 + 1076.55)) * Tables{}.named("foam-xps-33").density * 1e-6, 0.003 * foam);
@@ -440,7 +440,8 @@ TEST(Foam, HasNoRibs) {
     for (const char* head : {"setup.", "twist.", "brace", "joiner", "join.rootRibTaller"})
       EXPECT_FALSE(f.key.starts_with(head)) << f.key;
   for (const Finding& f : findingsOf(w)) EXPECT_NE(f.stage, Stage::ribs) << f.what;
-  for (const Part& p : w.inner().parts) EXPECT_TRUE(!p.key.starts_with("rib") && !p.key.starts_with("cap")) << p.key;
+  for (const Part& p : w.inner().parts)
+    EXPECT_TRUE(!p.key().starts_with("rib") && !p.key().starts_with("cap")) << p.key();
   for (const Rib& r : w.inner().frame.ribs) EXPECT_EQ(r.name().front(), 'S');
 }
 

@@ -30,7 +30,7 @@ Design joined() {
 
 const Part* wireOf(const TrueWing& w) {
   for (const Part& part : w.inner().parts)
-    if (part.key == "surface.1.joinWire") return &part;
+    if (part.key() == "surface.1.joinWire") return &part;
   return nullptr;
 }
 
@@ -149,7 +149,7 @@ TEST(TorqueRod, IsAPart) {
   const TrueWing w = wingOf(d);
   bool there = false;
   for (const Part& part : w.inner().parts)
-    if (part.key == "surface.1.torqueRod") {
+    if (part.key() == "surface.1.torqueRod") {
       there = true;
       EXPECT_NEAR(part.grams, pi * (100 + 12 + 15) * 7.85e-3, 1e-6);
     }

@@ -52,7 +52,7 @@ Design withTwoOfEach() {
 
 std::set<std::string> partKeys(const TrueWing& w) {
   std::set<std::string> out;
-  for (const Part& part : w.inner().parts) out.insert(part.key);
+  for (const Part& part : w.inner().parts) out.insert(part.key());
   return out;
 }
 

@@ -69,7 +69,7 @@ TEST(OwnTip, ItsPiecesMakeItUp) {
     EXPECT_NEAR(area, ring, 0.003 * ring + 0.5);
     EXPECT_NEAR(areaOf(all), area, 0.01 * area + 0.5) << "none lies over another";
     for (const Part& p : w.inner().parts)
-      if (p.what == Part::What::tip) listed += p.grams;
+      if (p.what() == Part::What::tip) listed += p.grams;
     EXPECT_NEAR(listed, area * t.thickness * 160e-6, 1e-6);
   }
 }

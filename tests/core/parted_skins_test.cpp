@@ -47,7 +47,7 @@ Design sheetedWithAileron(SurfaceBuilt built) {
 double sheetGrams(const TruePanel& p) {
   double sum = 0;
   for (const Part& part : p.parts)
-    if (part.what == Part::What::sheet) sum += part.grams;
+    if (part.what() == Part::What::sheet) sum += part.grams;
   return sum;
 }
 
@@ -144,7 +144,7 @@ TEST(PartedSkins, InfillsAndGussetsFromAbove) {
   for (const Polyline& gusset : gussets) EXPECT_NEAR(std::abs(signedArea(gusset)), 72, 1e-9);
   double listed = 0;
   for (const Part& part : p.parts)
-    if (part.key.find(".infill.") != std::string::npos) listed += part.length;
+    if (part.key().find(".infill.") != std::string::npos) listed += part.length;
   EXPECT_NEAR(listed, 296 - 3 - 4 * half, 1e-6);
 }
 

@@ -36,7 +36,7 @@ TEST(Parts, AreEachPieceOnceAndAddUp) {
         }
         EXPECT_NEAR(grams, p.mass.grams(), 1e-9);
         int ribs = 0;
-        for (const Part& part : p.parts) ribs += part.what == Part::What::ribs;
+        for (const Part& part : p.parts) ribs += part.what() == Part::What::ribs;
         const auto stations = static_cast<int>(p.frame.ribs.size() + p.frame.riblets.size());
         const FoamPanel& foam = p.design.foam;
         const int onCores = foam.endRib <= 0 ? 0 : foam.ribsBetween ? foam.cores + 1 : 2;

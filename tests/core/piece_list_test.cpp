@@ -100,18 +100,18 @@ TEST(PieceList, SizesAndMassesBelongTogether) {
       const Part& p = *l.part;
       grams += l.grams;
       const PanelId id = l.panel->design.id;
-      EXPECT_TRUE(keys.insert(fmt::format("{}.{}.{}", id.wing, id.panel, p.key)).second) << p.key << " twice";
+      EXPECT_TRUE(keys.insert(fmt::format("{}.{}.{}", id.wing, id.panel, p.key())).second) << p.key() << " twice";
       EXPECT_GT(p.length, 0) << name << " " << p.name;
       EXPECT_GT(l.right, 0) << p.name;
-      if (p.what == Part::What::covering) continue;
+      if (p.what() == Part::What::covering) continue;
       const double density = l.panel->design.tables.named(p.material).density * 1e-6;
-      const bool sawn = p.what == Part::What::ribs && p.area > 0 && p.rib && !l.panel->rib(*p.rib).hinges.empty();
+      const bool sawn = p.what() == Part::What::ribs && p.area > 0 && p.rib && !l.panel->rib(*p.rib).hinges.empty();
       if (sawn) { // what the saw takes of it is gone
         EXPECT_LE(l.gramsEach, (1 + 1e-9) * p.area * p.stock.thickness * density) << name;
         EXPECT_GT(l.gramsEach, 0.9 * p.area * p.stock.thickness * density) << name;
-      } else if (p.key == "sheet.panel") { // what is planed and rounded off it is gone
+      } else if (p.key() == "sheet.panel") { // what is planed and rounded off it is gone
         EXPECT_LT(l.gramsEach, p.area * p.stock.thickness * density) << name;
-      } else if (p.area > 0 && p.what != Part::What::trailingEdge) {
+      } else if (p.area > 0 && p.what() != Part::What::trailingEdge) {
         EXPECT_NEAR(l.gramsEach, p.area * p.stock.thickness * density, 0.002 * l.gramsEach) << name << " " << p.name;
       }
       if (p.stock.form == Stock::Form::rod) {
@@ -120,7 +120,7 @@ TEST(PieceList, SizesAndMassesBelongTogether) {
                     1e-6 * l.gramsEach);
       }
       const bool whole =
-          p.what == Part::What::spars || p.what == Part::What::capStrips || p.what == Part::What::diagonals;
+          p.what() == Part::What::spars || p.what() == Part::What::capStrips || p.what() == Part::What::diagonals;
       if (p.stock.form == Stock::Form::strip && whole && !p.stock.tapers()) {
         EXPECT_NEAR(l.gramsEach, p.stock.width * p.stock.thickness * p.length * density, 0.015 * l.gramsEach)
             << name << " " << p.name;
@@ -143,7 +143,7 @@ TEST(PieceList, CentresLieInTheirPieces) {
   const TruePanel& panel = w.inner();
   int ribs = 0, straight = 0;
   for (const Part& part : panel.parts) {
-    if (part.what == Part::What::ribs && part.bay == 0) {
+    if (part.what() == Part::What::ribs && part.bay == 0) {
       const Rib& rib = panel.rib(*part.rib);
       Point3 sum(0, 0, 0);
       int points = 0;
@@ -178,7 +178,7 @@ TEST(PieceList, CountsSparesBatchesAndWhatHandsShare) {
   const TrueWing w = wingOf(d);
   const auto line = [&](const char* key) {
     for (const PieceLine& l : pieceList(w))
-      if (l.part->key == key) return l;
+      if (l.part->key() == key) return l;
     ADD_FAILURE() << key;
     return PieceLine{};
   };
@@ -202,7 +202,7 @@ TEST(PieceList, CapsComePieceByPiece) {
   double grams = 0, length = 0;
   std::map<std::string, const Part*> found;
   for (const Part& p : w.inner().parts)
-    if (p.what == Part::What::spars) grams += p.grams, length += p.length, found[p.key] = &p;
+    if (p.what() == Part::What::spars) grams += p.grams, length += p.length, found[p.key()] = &p;
   ASSERT_EQ(found.size(), 3u);
   EXPECT_NEAR(grams, sparGrams(d.inner().spars[0], w.inner().frame.spars[0], w.inner().design.tables), 1e-6);
   EXPECT_NEAR(length, 700 * w.inner().frame.spars[0].stretch * 1.3, 1.5) << "and what the join takes";

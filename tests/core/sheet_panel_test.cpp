@@ -40,7 +40,7 @@ Design ofSheet(SectionKind kind = SectionKind::flatPlate) {
 
 double gramsOfPart(const TrueWing& w, const std::string& key) {
   for (const Part& p : w.inner().parts)
-    if (p.key == key) return p.grams;
+    if (p.key() == key) return p.grams;
   ADD_FAILURE() << "no " << key;
   return 0;
 }
@@ -52,7 +52,7 @@ TEST(SheetPanel, HasNothingOfAFrame) {
   d.inner().leadingEdge.kind = LeadingEdgeKind::square, d.inner().trailingEdge.kind = TrailingEdgeKind::wedge;
   d.inner().join.datum = Datum::undersideFlat; // of a face that bows
   const TrueWing w = wingOf(d);
-  for (const Part& p : w.inner().parts) EXPECT_TRUE(p.key.starts_with("sheet.")) << p.key;
+  for (const Part& p : w.inner().parts) EXPECT_TRUE(p.key().starts_with("sheet.")) << p.key();
   EXPECT_TRUE(figuresOf(w, Stage::ribs).empty());
   for (const Finding& f : findingsOf(w)) {
     EXPECT_FALSE(f.key.starts_with("rib") || f.key.starts_with("spar") || f.key.starts_with("setup")) << f.key;
@@ -98,7 +98,7 @@ TEST(SheetPanel, IsEdgeJoinedWhereSheetIsNarrow) {
   }
   EXPECT_NEAR(made.area, (220 + 150) / 2.0 * 300, 60);
   for (const PieceLine& l : pieceList(w))
-    if (l.part->key == "sheet.panel") {
+    if (l.part->key() == "sheet.panel") {
       EXPECT_EQ(l.right, 3);
     }
 }
@@ -117,7 +117,7 @@ TEST(SheetPanel, IsLaidFlatWhereItIsBent) {
   int formers = 0;
   const double segment = radius * radius * (std::asin(40 / radius) - 40 / radius * std::cos(std::asin(40 / radius)));
   for (const Part& p : w.inner().parts)
-    if (p.key.starts_with("former.")) {
+    if (p.key().starts_with("former.")) {
       ++formers;
       EXPECT_NEAR(p.area, segment, 0.25 * segment) << "under half the sheet's thickness";
     }
@@ -261,7 +261,7 @@ RC_GTEST_PROP(SheetPanel, BlanksAreWhatIsListed, ()) {
     RC_ASSERT(blanks.size() == 1u);
     double listed = 0;
     for (const Part& part : w.inner().parts)
-      if (part.key == "sheet.panel") listed = part.count * part.area;
+      if (part.key() == "sheet.panel") listed = part.count * part.area;
     RC_ASSERT(std::abs(std::abs(signedArea(blanks.front().strokes.front().points)) - listed) < 1e-6 * listed);
   }
   for (const Part& part : w.inner().parts) {

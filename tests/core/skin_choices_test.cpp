@@ -110,7 +110,7 @@ TEST(SkinLayers, LieInsideEachOther) {
   EXPECT_NEAR(skin.layersBend(), skin.bend - 1, 1e-9);
   int found = 0;
   for (const Part& part : w.inner().parts)
-    if (part.key == "sheet.top") {
+    if (part.key() == "sheet.top") {
       ++found;
       EXPECT_EQ(part.count, 2);
       EXPECT_EQ(part.stock.thickness, 1);
@@ -143,7 +143,7 @@ TEST(SkinGrain, TurnsTheBoards) {
   EXPECT_EQ(skinOf(wingOf(d), "nose.top").strips, std::ceil((600 + width) / std::sqrt(2.0) / 100));
   const TrueWing slanting = wingOf(d);
   for (const Part& part : slanting.inner().parts)
-    if (part.key == "sheet.top") {
+    if (part.key() == "sheet.top") {
       EXPECT_EQ(part.grain, GrainWay::slanting);
     }
 }
@@ -288,7 +288,7 @@ TEST(SmallPieces, AreWhatIsListed) {
       std::size_t listed = 0;
       double area = 0, print = 0;
       for (const Part& p : panel.parts)
-        if (p.drawn == DrawnOn::skins && (p.what == Part::What::capStrips || !p.outline.empty()))
+        if (p.drawn == DrawnOn::skins && (p.what() == Part::What::capStrips || !p.outline.empty()))
           ++listed, area += p.outline.empty() ? p.length * p.breadth : p.area;
       const auto right = smallPieces(panel, Hand::right);
       EXPECT_EQ(right.size(), listed) << name;

@@ -242,8 +242,8 @@ TEST(SheetedBays, TakeTheRibsUnderThem) {
   EXPECT_NEAR(lengthOf(skin->pattern.rear), p.frame.ribs[3].t(), 2);
   double strips = 0, sheet = 0;
   for (const Part& part : p.parts) {
-    if (part.what == Part::What::capStrips && part.key.ends_with("top") && *part.rib <= 4) ++strips;
-    if (part.key == "bays.1.top") {
+    if (part.what() == Part::What::capStrips && part.key().ends_with("top") && *part.rib <= 4) ++strips;
+    if (part.key() == "bays.1.top") {
       sheet = part.grams;
       EXPECT_NEAR(part.centre.y(), p.frame.ribs[3].t() / 2, 12);
     }
@@ -304,7 +304,7 @@ TEST(Skins, ThePrintIsTheList) {
     for (const TruePanel& p : w.main().panels) {
       double listed = 0, cut = 0;
       for (const Part& part : p.parts)
-        if (part.what == Part::What::sheet && !part.key.starts_with("cloth")) {
+        if (part.what() == Part::What::sheet && !part.key().starts_with("cloth")) {
           listed += (p.sheet ? part.count : 1) * part.area; // a sheet's boards are joined before they are cut
           EXPECT_EQ(part.drawn, DrawnOn::skins) << part.name;
         }
@@ -330,7 +330,7 @@ TEST(Skins, NoseSheetWeighsWhatLiesOnTheRibs) {
               (top ? ribs[i - 1].upperRun : ribs[i - 1].lowerRun).sheetWood) /
              2 * (ribs[i].t() - ribs[i - 1].t());
     for (const Part& part : w.inner().parts) {
-      if (part.key != (top ? "sheet.top" : "sheet.bottom")) continue;
+      if (part.key() != (top ? "sheet.top" : "sheet.bottom")) continue;
       EXPECT_NEAR(part.area, sum, 0.003 * sum);
       EXPECT_NEAR(part.grams, sum * part.stock.thickness * 160e-6, 0.003 * part.grams);
     }

@@ -149,8 +149,8 @@ TEST(Sticks, WeighWhatTheirPiecesDo) {
     if (rib.sticks.empty()) continue;
     double listed = 0, gussets = 0;
     for (const Part& part : w.inner().parts)
-      if (part.rib == rib.number && part.what == Part::What::ribs)
-        (part.key.ends_with("gussets") ? gussets : listed) += part.grams;
+      if (part.rib == rib.number && part.what() == Part::What::ribs)
+        (part.key().ends_with("gussets") ? gussets : listed) += part.grams;
     const double wood = areaOf(rib.wood) * rib.thickness * tables.named("balsa-160").density * 1e-6;
     EXPECT_NEAR(listed, wood, 0.015 * wood) << rib.name() << ": and a hair of glue";
     EXPECT_NEAR(listed, rib.cutArea * rib.thickness * tables.named("balsa-160").density * 1e-6, 1e-9);

@@ -17,7 +17,7 @@ using test::wingOf;
 
 const Part* partOf(const TruePanel& panel, const std::string& key) {
   for (const Part& p : panel.parts)
-    if (p.key == key) return &p;
+    if (p.key() == key) return &p;
   ADD_FAILURE() << "no " << key;
   return nullptr;
 }

@@ -139,7 +139,7 @@ TEST(Struts, AreParts) {
   const HeldStrut& held = only(w);
   bool found = false;
   for (const PieceLine& l : pieceList(w))
-    if (l.part->what == Part::What::strut) {
+    if (l.part->what() == Part::What::strut) {
       found = true;
       EXPECT_EQ(std::pair(l.right, l.left), std::pair(1, 1));
       EXPECT_NEAR(l.part->length, held.length, 1e-9);
@@ -299,7 +299,7 @@ TEST(Posts, StandTheRootAtItsIncidence) {
   EXPECT_NEAR(figureOf(w, "posts.rear"), 40 - 96 * std::sin(degToRad(4)), 0.01);
   EXPECT_NEAR(figureOf(w, "posts.apart"), 96 * std::cos(degToRad(4)), 0.01);
   int posts = 0;
-  for (const PieceLine& l : pieceList(w)) posts += l.part->what == Part::What::post ? l.right + l.left : 0;
+  for (const PieceLine& l : pieceList(w)) posts += l.part->what() == Part::What::post ? l.right + l.left : 0;
   EXPECT_EQ(posts, 2) << "one pair for both hands";
 }
 

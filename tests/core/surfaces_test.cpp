@@ -143,7 +143,7 @@ TEST(Surfaces, OnAPlainPanelByHand) {
   EXPECT_NEAR(figureOf(w, "surface.1.behind"), moment / area, 1.5);
   double core = 0;
   for (const Part& part : w.inner().parts)
-    if (part.key == "surface.1.core") core = part.grams;
+    if (part.key() == "surface.1.core") core = part.grams;
   EXPECT_NEAR(core, figureOf(w, "surface.1.mass"), 1e-3);
   EXPECT_NEAR(figureOf(w, "surface.1.weight"), figureOf(w, "surface.1.mass") * figureOf(w, "surface.1.behind") / 20,
               1e-9);
@@ -197,7 +197,7 @@ TEST(Surfaces, PartsWeighWhatIsThere) {
       lost += (areaOf(cut.whole) - areaOf(rib.wood) - areaOf(cut.tail)) * rib.thickness * 160e-6;
   EXPECT_GT(lost, 0.05);
   for (const Part& part : w.inner().parts)
-    if (part.what == Part::What::surface) own += part.grams;
+    if (part.what() == Part::What::surface) own += part.grams;
   EXPECT_NEAR(gramsOf(w.inner().parts), gramsOf(whole.inner().parts) - lost + own, 1e-6);
   // Cut apart, the same wood in more pieces.
   Design apart = d;
@@ -205,7 +205,7 @@ TEST(Surfaces, PartsWeighWhatIsThere) {
   const TrueWing a = wingOf(apart);
   EXPECT_NEAR(gramsOf(a.inner().parts), gramsOf(w.inner().parts), 1e-6);
   EXPECT_EQ(std::count_if(a.inner().parts.begin(), a.inner().parts.end(),
-                          [](const Part& p) { return p.key.find(".tail1") != std::string::npos; }),
+                          [](const Part& p) { return p.key().find(".tail1") != std::string::npos; }),
             6);
   // Of one piece, the panel's stock ends there and begins again.
   Design solid = d;
@@ -214,9 +214,9 @@ TEST(Surfaces, PartsWeighWhatIsThere) {
   double stock = 0, stockWhole = 0;
   int pieces = 0;
   for (const Part& p : s.inner().parts)
-    if (p.what == Part::What::trailingEdge) stock += p.length, ++pieces;
+    if (p.what() == Part::What::trailingEdge) stock += p.length, ++pieces;
   for (const Part& p : whole.inner().parts)
-    if (p.what == Part::What::trailingEdge) stockWhole += p.length;
+    if (p.what() == Part::What::trailingEdge) stockWhole += p.length;
   EXPECT_EQ(pieces, 2);
   EXPECT_NEAR(stock, stockWhole * (700 - 310) / 700, 1);
 }
@@ -373,7 +373,7 @@ TEST(Surfaces, ServoLiesOnAPlate) {
   EXPECT_NEAR(seat.bay, 700.0 / 14 - 2, 1e-9);
   const auto piece = [&](const std::string& key) {
     for (const Part& p : w.inner().parts)
-      if (p.key == key) return p;
+      if (p.key() == key) return p;
     ADD_FAILURE() << key;
     return Part{};
   };

@@ -141,21 +141,21 @@ TEST(TradeSteps, AskForWhatTheWingHasAndNothingElse) {
             stepPrefix(p.design.lasting(), wing.mirrored ? std::optional(Hand::right) : std::nullopt);
         const auto any = [&](const char* key) {
           return std::ranges::any_of(p.parts,
-                                     [&](const Part& part) { return part.key.find(key) != std::string::npos; });
+                                     [&](const Part& part) { return part.key().find(key) != std::string::npos; });
         };
         const bool stock = std::ranges::any_of(p.parts, [](const Part& part) {
-          return part.what == Part::What::leadingEdge || part.what == Part::What::trailingEdge;
+          return part.what() == Part::What::leadingEdge || part.what() == Part::What::trailingEdge;
         });
         const auto asked = [&](const char* step, bool wanted) {
           EXPECT_EQ(order.has(prefix + step), wanted) << d.name << ' ' << prefix << step;
           if (wanted) seen.insert(step);
         };
         const bool spars =
-            std::ranges::any_of(p.parts, [](const Part& part) { return part.what == Part::What::spars; });
+            std::ranges::any_of(p.parts, [](const Part& part) { return part.what() == Part::What::spars; });
         if (p.design.built == Built::ribs) {
           const auto spar = [&](const char* end) {
             return spars && std::ranges::any_of(p.parts, [&](const Part& part) {
-                     return part.what == Part::What::spars && part.key.find(end) != std::string::npos;
+                     return part.what() == Part::What::spars && part.key().find(end) != std::string::npos;
                    });
           };
           asked("lower", spar(".bottom"));

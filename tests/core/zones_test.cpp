@@ -152,7 +152,7 @@ TEST(Zones, BaysBeginAndEndWhereTheyAreDecided) {
   double grams = 0;
   int strips = 0;
   for (const Part& part : w.inner().parts)
-    if (part.what == Part::What::capStrips && part.rib == in.number) grams += part.grams, ++strips;
+    if (part.what() == Part::What::capStrips && part.rib == in.number) grams += part.grams, ++strips;
   EXPECT_EQ(strips, 2);
   EXPECT_NEAR(grams, (arcOf(true, 0.3, 0.5) + arcOf(true, 0.75, 1)) * 8 * 160e-6, 0.002);
   // From a spar to so much before the trailing edge.
@@ -206,7 +206,7 @@ TEST(SkinJoints, LieOnTheRibsThatAreChosen) {
   const auto grams = [](const TrueWing& wing) {
     double sum = 0;
     for (const Part& p : wing.inner().parts)
-      if (p.key.starts_with("sheet.top")) sum += p.grams;
+      if (p.key().starts_with("sheet.top")) sum += p.grams;
     return sum;
   };
   Design whole = d;
@@ -272,7 +272,7 @@ TEST(Webs, StandOnTheirCapsFaces) {
   s.webs = Webs::between, s.webThickness = 1.5;
   const auto webOf = [](const TrueWing& w) {
     for (const Part& p : w.inner().parts)
-      if (p.key == "web.1.3") return p;
+      if (p.key() == "web.1.3") return p;
     ADD_FAILURE() << "no web";
     return Part{};
   };
@@ -347,7 +347,7 @@ TEST(SheetPanel, RunsOutToItsTip) {
   EXPECT_NEAR(w.inner().sheet->area - square.inner().sheet->area, more, 0.01 * more) << "two quarters of ellipses";
   const auto grams = [](const TrueWing& wing) {
     for (const Part& part : wing.inner().parts)
-      if (part.key == "sheet.panel") return part.grams;
+      if (part.key() == "sheet.panel") return part.grams;
     return 0.0;
   };
   EXPECT_NEAR(grams(w) - grams(square), more * 3 * 160e-6, 0.02 * more * 3 * 160e-6);

@@ -107,7 +107,7 @@ void BenchParts::refresh() {
     QTreeWidgetItem*& head = groups[group];
     if (!head) head = new QTreeWidgetItem(tree, {group}), head->setExpanded(true);
     auto* item = new QTreeWidgetItem(head);
-    const std::string key = pieceKey(l.panel->design.lasting(), l.part->key);
+    const std::string key = pieceKey(l.panel->design.lasting(), l.part->id);
     item->setText(piece, QString::fromStdString(nameOf(l)));
     item->setText(count, l.left > 0 ? tr("%1 + %2").arg(l.right).arg(l.left) : QString::number(l.right));
     item->setData(piece, Qt::UserRole, QString::fromStdString(key));
@@ -169,7 +169,7 @@ QString BenchParts::shortList() const {
   QStringList lines;
   for (const PieceLine& l : pieceList(w))
     for (const PartTick& t : document.design().records.parts)
-      if (t.missing > 0 && t.key == pieceKey(l.panel->design.lasting(), l.part->key))
+      if (t.missing > 0 && t.key == pieceKey(l.panel->design.lasting(), l.part->id))
         lines << tr("%1 × %2 (%3 hand): %4, %5")
                      .arg(t.missing)
                      .arg(QString::fromStdString(nameOf(l)), tr(name(t.hand)), QString::fromStdString(materialOf(l)),

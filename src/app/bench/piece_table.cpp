@@ -69,7 +69,7 @@ PieceTable::PieceTable(Document& d, Standpoint& s, QWidget* parent) : QWidget(pa
     if (const QVariant hand = now->data(piece, handRole); hand.isValid())
       standpoint.setHand(hand.toInt() == static_cast<int>(Hand::left) ? ShownHand::left : ShownHand::right);
     standpoint.setPiece({now->data(piece, wingRole).toInt(), now->data(piece, panelRole).toInt()},
-                        now->data(piece, keyRole).toString().toStdString());
+                        pieceIdFrom(now->data(piece, keyRole).toString().toStdString()));
   });
   new Watch(this, document, standpoint, [this](Changes what) {
     if (what & (Aspect::design | Aspect::wing | Aspect::stage))
@@ -100,7 +100,7 @@ void PieceTable::refresh() {
   std::map<std::pair<std::string, Hand>, double> weighed;
   for (const Weighed& one : w.design.balance.weighed) weighed[{one.piece, one.hand}] = one.grams;
   const auto weighedOf = [&](const PieceLine& l) {
-    const std::string name = pieceKey(l.panel->design.lasting(), l.part->key);
+    const std::string name = pieceKey(l.panel->design.lasting(), l.part->id);
     const auto said_ = [&](Hand hand) {
       const auto found = weighed.find({name, hand});
       return found == weighed.end() ? QString() : inWords(formatNumber(found->second, 2));
@@ -127,7 +127,7 @@ void PieceTable::refresh() {
     item->setText(weighs, inWords(told(grams, Quantity::mass, unit)));
     item->setText(scales, weighedOf(l));
     for (const int at : {pieces, cutTo, weighs, scales}) item->setTextAlignment(at, Qt::AlignRight | Qt::AlignVCenter);
-    item->setData(piece, keyRole, inWords(l.part->key));
+    item->setData(piece, keyRole, inWords(l.part->key()));
     if (l.only) item->setData(piece, handRole, static_cast<int>(*l.only));
     item->setData(piece, wingRole, l.panel->design.id.wing);
     item->setData(piece, panelRole, l.panel->design.id.panel);
@@ -186,9 +186,9 @@ void PieceTable::markChosen() {
   const PanelId here = standpoint.panel();
   const QTreeWidgetItem* now = tree->currentItem();
   const auto is = [&](const QTreeWidgetItem* item) {
-    return item && item->data(piece, keyRole).toString().toStdString() == standpoint.piece() &&
-           !item->data(piece, keyRole).isNull() && item->data(piece, wingRole).toInt() == here.wing &&
-           item->data(piece, panelRole).toInt() == here.panel;
+    return item && !item->data(piece, keyRole).isNull() && standpoint.piece() &&
+           pieceIdFrom(item->data(piece, keyRole).toString().toStdString()) == standpoint.piece() &&
+           item->data(piece, wingRole).toInt() == here.wing && item->data(piece, panelRole).toInt() == here.panel;
   };
   const bool onLeft = standpoint.hand() == ShownHand::left;
   const auto isShown = [&](const QTreeWidgetItem* item) {
@@ -210,7 +210,7 @@ void PieceTable::markChosen() {
 const Part* PieceTable::chosen() const {
   if (!document.hasWing()) return nullptr;
   for (const Part& part : standpoint.shownPanel().parts)
-    if (part.key == standpoint.piece()) return &part;
+    if (part.id == standpoint.piece()) return &part;
   return nullptr;
 }
 
@@ -225,7 +225,7 @@ void PieceTable::showWeights() {
     QString text;
     if (part)
       for (const Weighed& one : document.design().balance.weighed)
-        if (one.hand == hand && one.piece == pieceKey(standpoint.shownPanel().design.lasting(), part->key))
+        if (one.hand == hand && one.piece == pieceKey(standpoint.shownPanel().design.lasting(), part->id))
           text = inWords(formatNumber(one.grams, 2));
     field->setText(text);
     field->setPlaceholderText(part ? inWords(formatNumber(part->grams * (part->shared ? 2 : 1), 2)) : QString());
@@ -240,7 +240,7 @@ void PieceTable::weigh(Hand hand, const QString& text) {
   const Part* part = chosen();
   if (!part) return;
   said->clear();
-  const std::string name = pieceKey(standpoint.shownPanel().design.lasting(), part->key);
+  const std::string name = pieceKey(standpoint.shownPanel().design.lasting(), part->id);
   Design next = document.design();
   std::vector<Weighed>& all = next.balance.weighed;
   std::erase_if(all, [&](const Weighed& one) { return one.piece == name && one.hand == hand; });

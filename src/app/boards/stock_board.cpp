@@ -11,7 +11,7 @@ QString StockBoard::heading() const {
 
 QString StockBoard::subheading() const {
   for (const Part& part : panel().parts)
-    if (part.key == standpoint.piece())
+    if (part.id == standpoint.piece())
       return tr("%1: cut to %2, from %3 (%4)")
           .arg(QString::fromStdString(part.name),
                QString::fromStdString(sizeOf(part, document.design().unit, document.design().cutList.trim)),
@@ -25,7 +25,7 @@ void StockBoard::draw(Ink& ink) const {
   ink.picks.clear(); // pieces are chosen here, not decisions
   const TruePanel& w = panel();
   for (const Part& part : w.parts) {
-    if (part.key != standpoint.piece()) continue;
+    if (part.id != standpoint.piece()) continue;
     const Polyline shape = seenFromAbove(w, part);
     for (const double side : {1.0, -1.0}) {
       if (standpoint.hand() == (side > 0 ? ShownHand::left : ShownHand::right) || shape.empty()) continue;
@@ -52,7 +52,7 @@ void StockBoard::clicked(const Point& p) {
         !intersect(grown({shape}, near), {rectangle(there - Point(0.1, 0.1), there + Point(0.1, 0.1))}).empty())
       found = &part, least = area;
   }
-  if (found) standpoint.setPiece(w.design.id, found->key);
+  if (found) standpoint.setPiece(w.design.id, found->id);
 }
 
 } // namespace eup::app

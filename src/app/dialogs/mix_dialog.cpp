@@ -30,7 +30,7 @@ MixDialog::MixDialog(Document& d, Standpoint& s, InstrumentPort& of, QWidget* pa
     const Cloth& c = p.design.cloth;
     double faces = 0;
     for (const Part& part : p.parts)
-      if (part.key.starts_with("cloth.")) faces += part.area * part.count;
+      if (part.id.kind == PieceKind::cloth) faces += part.area * part.count;
     if (faces > 0) square = faces / 1e4, weight = c.gsm, takes = c.resinRatio;
   }
   number(area, tr("Cloth, all its layers"), "mixArea", 0.1, 10000, square, 1, tr("dm²"));

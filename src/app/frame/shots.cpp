@@ -76,7 +76,7 @@ QStringList writeShots(const QString& folder) {
   stage(Stage::surfaces, 9);
   shoot(window, "hinge-surfaces");
   stage(Stage::stock, 4);
-  window.standpoint().setPiece({}, "spar.1.top");
+  window.standpoint().setPiece({}, PieceId{PieceKind::cap, 1, 0, 0, true});
   shoot(window, "stock");
   const Look light = lightLook();
   TrialDialog trial(window.document().now(), 0, light, &window);

@@ -125,15 +125,15 @@ void Standpoint::setSpar(int index) {
   set(theSpar, index, Aspect::subject);
 }
 
-void Standpoint::setPiece(PanelId panel, const std::string& key) {
-  if (panel == thePanel && key == thePiece) return;
-  thePiece = key;
+void Standpoint::setPiece(PanelId panel, std::optional<PieceId> piece) {
+  if (panel == thePanel && piece == thePiece) return;
+  thePiece = piece;
   if (document.hasWing() && panel.wing < static_cast<int>(document.wing().wings.size()) &&
       panel.panel < static_cast<int>(document.wing().wing(panel.wing).panels.size())) {
     thePanel = panel;
     keepInOrder();
     for (const Part& part : shownPanel().parts)
-      if (part.key == key && part.rib) theRib = *part.rib;
+      if (part.id == piece && part.rib) theRib = *part.rib;
   }
   Q_EMIT changed(Aspect::place | Aspect::subject);
 }

@@ -25,8 +25,8 @@ public:
   Subject subject(Stage of) const;
   Subject subject() const { return subject(theStage); }
   int spar() const { return theSpar; } ///< counted from 0
-  /// The piece that is chosen in the parts list, of the panel that is worked on: its key. It may have gone.
-  const std::string& piece() const { return thePiece; }
+  /// The piece that is chosen in the parts list, of the panel that is worked on. It may have gone.
+  const std::optional<PieceId>& piece() const { return thePiece; }
   bool tipSection() const { return subject(Stage::sections).topic == Topic::tipSection; }
   ShownHand hand() const { return theHand; }
   const QString& compareWith() const { return theCompareWith; } ///< NACA digits of a third section to lay over
@@ -51,7 +51,7 @@ public:
   void setRibAt(double out);           ///< the nearest, mm of the span from the middle; of the panel that reaches there
   void choose(const Subject& subject); ///< and the stage that it is decided in
   void setSpar(int index);
-  void setPiece(PanelId panel, const std::string& key); ///< and its rib, if it has one
+  void setPiece(PanelId panel, std::optional<PieceId> piece); ///< and its rib, if it has one
   void setHand(ShownHand hand);
   void setCompareWith(const QString& digits) { set(theCompareWith, digits, Aspect::view); }
   void setUnderlay(bool on) { set(theUnderlay, on, Aspect::view); }
@@ -73,7 +73,7 @@ private:
   Stage theStage = Stage::panels;
   PanelId thePanel;
   int theRib = 1, theSpar = 0;
-  std::string thePiece;
+  std::optional<PieceId> thePiece;
   std::map<Stage, Subject> subjects; ///< as chosen; `subject` answers what is there
   ShownHand theHand = ShownHand::right;
   bool theUnderlay = true, theInSpace = false;

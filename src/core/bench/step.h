@@ -1,5 +1,6 @@
 // A step of the work at the bench: what is done, on what, with what, and what has to be done before it.
 #pragma once
+#include "core/assembly/bond.h"
 #include "core/design/record_keys.h"
 #include "core/design/tables.h"
 #include "core/measure/hand.h"
@@ -8,6 +9,21 @@
 #include <vector>
 
 namespace eup {
+
+/// A piece of one hand, and which panel tells it; counted from 0, as they stand now.
+struct PlacedPiece {
+  int wing = 0, panel = 0;
+  Hand hand = Hand::right;
+  PieceId id;
+  auto operator<=>(const PlacedPiece&) const = default;
+};
+
+/// The glue of one step.
+struct GlueUp {
+  int joints = 0;
+  double length = 0, area = 0; ///< mm along them, and mm² of all their faces; cloth is not in them
+  double grams = 0;            ///< to mix or to have at hand, what is left in the cup with it
+};
 
 struct Step {
   std::string key;       ///< stays the same while the wing has it: "1.2.right.ribsOn" (numbers of wing and panel, hand)
@@ -22,6 +38,10 @@ struct Step {
   std::string caution{};              ///< where it can hurt; may be empty
   std::string print{};                ///< key of the print that lies on the bench; may be empty
   std::vector<std::string> figures{}; ///< keys of figures to have at hand
+  std::vector<PlacedPiece> makes{};   ///< that are cut or made ready
+  std::vector<PlacedPiece> puts{};    ///< that go in: each at one step
+  std::vector<PlacedPiece> works{};   ///< that are in already, or are not glued, and that it is about
+  GlueUp glue{};                      ///< of the joints that it makes
   int wing = 0;                       ///< where it stands now, counted from 0
   std::optional<int> panel{};         ///< likewise
   std::optional<Hand> hand{};         ///< nothing for what both have in common
@@ -38,7 +58,7 @@ struct MixtureAsked {
   double area = 0;                                   ///< mm² of cloth, all layers
   double arealWeight = 50;                           ///< g/m² of it
   double resinShare = 1;                             ///< g of resin to a g of cloth
-  double waste = 0.15;                               ///< of what is mixed, left in cup and brush: common practice
+  double waste = leftInTheCup;                       ///< of what is mixed, left in cup and brush
   double ratio = 2;                                  ///< parts of resin to one of hardener, > 0
   bool byVolume = false;                             ///< those parts are by volume
   double resinDensity = 1.15, hardenerDensity = 1.0; ///< g/cm³

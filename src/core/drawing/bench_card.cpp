@@ -151,7 +151,8 @@ Drawing stripTable(const TruePanel& w) {
   std::vector<std::vector<std::string>> rows{
       {"Strip", "of", w.design.unit == LengthUnit::mm ? "from (mm)" : "from (inches)", "true length"}};
   for (const Part& part : w.parts)
-    if (part.what == Part::What::leadingEdge || part.what == Part::What::trailingEdge || part.what == Part::What::spars)
+    if (part.what() == Part::What::leadingEdge || part.what() == Part::What::trailingEdge ||
+        part.what() == Part::What::spars)
       rows.push_back({part.name, w.design.tables.named(part.material).label, wordsOf(part.stock, w.design.unit),
                       told(part.length, Quantity::length, w.design.unit)});
   return tableOf("Strips of this panel, one hand: cut them a hair long", {0, 52, 96, 150}, rows);

@@ -1,9 +1,9 @@
 #include "core/drawing/bench_sheets.h"
+#include "core/assembly/part_words.h"
 #include "core/bench/progress.h"
 #include "core/files/bytes.h"
 #include "core/geometry/polyline.h"
 #include "core/measure/figure.h"
-#include "core/parts/part_words.h"
 #include <algorithm>
 #include <fmt/format.h>
 #include <map>

@@ -1,8 +1,8 @@
 // The cut list on paper: what to buy, and every piece.
+#include "core/assembly/part_words.h"
 #include "core/drawing/table.h"
 #include "core/drawing/wing_drawings.h"
 #include "core/measure/figure.h"
-#include "core/parts/part_words.h"
 #include <algorithm>
 #include <fmt/format.h>
 #include <map>

@@ -1,3 +1,4 @@
+#include "core/assembly/part_words.h"
 #include "core/drawing/hinge_marks.h"
 #include "core/drawing/paging.h"
 #include "core/drawing/wing_drawings.h"
@@ -6,7 +7,6 @@
 #include "core/geometry/region.h"
 #include "core/joins/setting_up.h"
 #include "core/measure/figure.h"
-#include "core/parts/part_words.h"
 #include "core/parts/spar_sheets.h"
 #include <algorithm>
 #include <fmt/format.h>

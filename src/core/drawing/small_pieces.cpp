@@ -9,7 +9,7 @@ namespace eup {
 std::vector<Drawing> smallPieces(const TruePanel& w, Hand hand) {
   std::vector<Drawing> out;
   for (const Part& part : w.parts) {
-    const bool strip = part.what == Part::What::capStrips && part.drawn == DrawnOn::skins;
+    const bool strip = part.what() == Part::What::capStrips && part.drawn == DrawnOn::skins;
     if (!strip && part.outline.empty()) continue;
     Drawing d;
     d.title = w.design.of > 1 ? fmt::format("Skins, panel {}", w.design.id.panel + 1) : "Skins";

@@ -1,10 +1,10 @@
 #include "core/edit/same_wood.h"
+#include "core/assembly/part.h"
 #include "core/design/lasting.h"
 #include "core/design/panel_rules.h"
 #include "core/design/record_keys.h"
 #include <algorithm>
 #include <array>
-#include <charconv>
 #include <cmath>
 #include <fmt/format.h>
 #include <map>
@@ -101,11 +101,25 @@ const Lies* among(const std::vector<Lies>& all, PanelNumber number) {
 
 /// Of a panel that is cut, what belongs to its root, or to its tip; the rest is of all its parts.
 enum class Belongs { toAll, toRoot, toTip };
-Belongs belongs(std::string_view what) {
-  const std::string_view word = what.substr(0, what.find('.'));
-  if (word == "join" || word == "brace" || word == "joiner" || word == "post") return Belongs::toRoot;
+Belongs belongs(std::string_view step) {
+  const std::string_view word = step.substr(0, step.find('.'));
+  if (word == "join" || word == "brace") return Belongs::toRoot;
   if (word == "tip" || word == "braceTip") return Belongs::toTip;
   return Belongs::toAll;
+}
+Belongs belongs(PieceKind kind) {
+  switch (kind) {
+  case PieceKind::brace:
+  case PieceKind::joiner:
+  case PieceKind::joinerFacing:
+  case PieceKind::frontPost:
+  case PieceKind::rearPost:
+    return Belongs::toRoot;
+  case PieceKind::tip:
+    return Belongs::toTip;
+  default:
+    return Belongs::toAll;
+  }
 }
 std::vector<Lies> those(const std::vector<Lies>& all, Belongs where) {
   if (where == Belongs::toRoot) return {all.front()};
@@ -113,62 +127,42 @@ std::vector<Lies> those(const std::vector<Lies>& all, Belongs where) {
   return all;
 }
 
-/// A piece's key after its panel's: "rib", 4, ".2".
-struct NumberedKey {
-  std::string word;
-  int number = 0;
-  std::string rest;
-};
-std::optional<NumberedKey> numbered(const std::string& key, std::size_t dots) {
-  std::size_t at = 0;
-  for (std::size_t i = 0; i < dots; ++i) {
-    at = key.find('.', at);
-    if (at == std::string::npos) return std::nullopt;
-    ++at;
-  }
-  NumberedKey out;
-  const auto [end, error] = std::from_chars(key.data() + at, key.data() + key.size(), out.number);
-  if (error != std::errc()) return std::nullopt;
-  out.word = key.substr(0, at), out.rest = std::string(end, key.data() + key.size());
-  return out;
-}
-
 /// Whether a piece stands at one rib or in one bay.
-bool ofOnePlace(const std::string& part) {
-  constexpr std::array words{"rib.", "capStrip.", "stick.", "web.", "rescue.", "diagonal.", "between."};
-  return std::any_of(words.begin(), words.end(), [&](const char* word) { return part.starts_with(word); });
+bool ofOnePlace(PieceId id) {
+  return ribOf(id) || bayOf(id);
 }
 
 /// Where a piece of a panel lies now: one place for what stands at a rib or in a bay, else all that its wood is told
 /// by.
-std::vector<std::string> pieceNow(const Moved& moved, const Lies& panel, const std::string& part) {
-  for (const char* word : {"rib.", "capStrip.", "stick."})
-    if (part.starts_with(word)) {
-      const auto key = numbered(part, 1);
-      if (!key) return {};
-      const bool inBay = part.starts_with("rib.") && (key->rest.starts_with("x") || key->rest.starts_with("."));
-      const auto now = moved.rib(panel, key->number, inBay);
-      if (!now) return {};
-      return {pieceKey(now->first, key->word + std::to_string(now->second) + key->rest)};
-    }
-  if (moved.same()) return {pieceKey(panel.number, part)};
-  for (const auto& [word, dots] :
-       {std::pair("web.", 2), std::pair("rescue.", 2), std::pair("diagonal.", 1), std::pair("between.", 1)})
-    if (part.starts_with(word))
-      if (const auto key = numbered(part, static_cast<std::size_t>(dots))) { // a bay's, counted in its panel from 1
-        const auto now = moved.rib(panel, panel.firstRib + key->number - 1, true);
-        const Lies* there = now ? among(moved.to, now->first) : nullptr;
-        if (!there || now->second - there->firstRib + 1 >= static_cast<int>(there->ribs.size())) return {};
-        return {pieceKey(now->first, key->word + std::to_string(now->second - there->firstRib + 1) + key->rest)};
-      }
+std::vector<std::string> pieceNow(const Moved& moved, const Lies& panel, PieceId id) {
+  if (int* rib = ribOf(id)) {
+    const auto now = moved.rib(panel, *rib, besideRib(id));
+    if (!now) return {};
+    *rib = now->second;
+    return {pieceKey(now->first, id)};
+  }
+  if (moved.same()) return {pieceKey(panel.number, id)};
+  if (int* bay = bayOf(id)) {
+    const auto now = moved.rib(panel, panel.firstRib + *bay - 1, true);
+    const Lies* there = now ? among(moved.to, now->first) : nullptr;
+    if (!there || now->second - there->firstRib + 1 >= static_cast<int>(there->ribs.size())) return {};
+    *bay = now->second - there->firstRib + 1;
+    return {pieceKey(now->first, id)};
+  }
   std::vector<std::string> out;
-  for (const Lies& l : those(moved.to, belongs(part))) out.push_back(pieceKey(l.number, part));
+  for (const Lies& l : those(moved.to, belongs(id.kind))) out.push_back(pieceKey(l.number, id));
   return out;
 }
 
 /// What stands behind a prefix; nothing where the key does not begin with it.
 std::optional<std::string> behind(const std::string& key, const std::string& prefix) {
   return key.starts_with(prefix) ? std::optional(key.substr(prefix.size())) : std::nullopt;
+}
+
+/// Which piece of a panel is recorded there; nothing where it is another panel's, or no piece's.
+std::optional<PieceId> pieceOf(const std::string& key, PanelNumber panel) {
+  const auto part = behind(key, pieceKey(panel, ""));
+  return part ? pieceIdFrom(*part) : std::nullopt;
 }
 
 constexpr std::array<std::optional<Hand>, 3> anyHand{std::nullopt, Hand::right, Hand::left};
@@ -233,8 +227,9 @@ void moveTicks(Records& r, const Moved& moved) {
   std::map<std::pair<std::string, Hand>, std::vector<PartTick>> now;
   for (const Lies& l : moved.from)
     for (const PartTick& tick : all)
-      if (const auto part = behind(tick.key, pieceKey(l.number, ""))) {
-        std::vector<std::string> pieces = pieceNow(moved, l, *part);
+      if (behind(tick.key, pieceKey(l.number, ""))) {
+        const auto piece = pieceOf(tick.key, l.number);
+        std::vector<std::string> pieces = piece ? pieceNow(moved, l, *piece) : std::vector<std::string>{};
         if (moved.same() && pieces.empty()) pieces = {tick.key}; // of no piece that is known: it stays
         for (const std::string& key : pieces) now[{key, tick.hand}].push_back(tick);
       }
@@ -331,10 +326,10 @@ void decisionsOfSameWood(const Design& before, Design& after) {
     std::optional<std::string> now;
     for (const Moved& moved : all)
       for (const Lies& l : moved.from)
-        if (const auto part = behind(w.piece, pieceKey(l.number, "")))
+        if (const auto piece = pieceOf(w.piece, l.number))
           // What is cut in two, or of two made one, is weighed anew.
-          if (const auto pieces = pieceNow(moved, l, *part);
-              pieces.size() == 1 && (moved.from.size() == 1 || ofOnePlace(*part)))
+          if (const auto pieces = pieceNow(moved, l, *piece);
+              pieces.size() == 1 && (moved.from.size() == 1 || ofOnePlace(*piece)))
             now = pieces.front();
     const bool twice = now && std::any_of(weighed.begin(), weighed.end(), [&](const Weighed& other) {
                          return other.piece == *now && other.hand == w.hand;

@@ -1,7 +1,8 @@
 // A panel of foam as it is cut: cores, each between two templates, and the way that the wire takes round both at once.
 #pragma once
+#include "core/assembly/bond.h"
+#include "core/assembly/part.h"
 #include "core/parts/frame.h"
-#include "core/parts/part.h"
 
 namespace eup {
 
@@ -122,6 +123,9 @@ TowerStep onTowers(const Point& in, const Point& out, double innerPlane, double 
 std::vector<TowerStep> towerPath(const FoamCore& core, double innerPlane, double outerPlane);
 /// Where that wire meets the plane of an end, from where it meets the towers' planes: the inverse.
 Point atEnd(const TowerStep& step, double innerPlane, double outerPlane, double along);
+
+/// Core to core, end ribs, and what is let into the foam or glued along its edges; `parts` are all of the panel's.
+std::vector<Bond> bondsOfFoam(const FoamMade& made, const std::vector<Part>& parts);
 
 /// The core, its skins' room taken off, and the ply ribs at its ends.
 std::vector<Part> partsOfFoam(const PanelBrief& design, const PanelLoft& loft, const Frame& stations,

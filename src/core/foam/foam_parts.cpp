@@ -13,8 +13,7 @@ namespace {
 
 void addCore(PartMaker& m, const FoamMade& made, const FoamCore& core) {
   const FoamPanel& f = m.d.foam;
-  Part part =
-      PartMaker::piece(Part::What::core, fmt::format("core.{}", core.number), "foam " + made.nameOf(core), f.material);
+  Part part = PartMaker::piece({PieceKind::core, core.number}, "foam " + made.nameOf(core), f.material);
   const double length = core.outer.t - core.inner.t, in = core.inner.outlineArea(), out = core.outer.outlineArea();
   const double volume = std::max(core.volume - core.grooves, 0.0);
   if (volume <= 0 || length <= 0 || in + out <= 0) return;
@@ -35,9 +34,9 @@ void addCore(PartMaker& m, const FoamMade& made, const FoamCore& core) {
   m.out.push_back(std::move(part));
 }
 
-void addRib(PartMaker& m, const CoreEnd& end, const std::string& key, const std::string& name) {
+void addRib(PartMaker& m, const CoreEnd& end, const PieceId& id, const std::string& name) {
   const FoamPanel& f = m.d.foam;
-  Part part = PartMaker::piece(Part::What::ribs, key, name, f.endRibMaterial);
+  Part part = PartMaker::piece(id, name, f.endRibMaterial);
   const Box box = boundsOf(end.outline);
   part.stock = Stock::sheet(f.endRib);
   part.area = areaOf(end.core);
@@ -53,8 +52,7 @@ void addRib(PartMaker& m, const CoreEnd& end, const std::string& key, const std:
 /// A tube, a rod, a block or a web; what is only cut out is no part.
 void addThing(PartMaker& m, const CoreThing& thing, const CoreThingMade& made) {
   if (thing.empty() || made.length <= 0 || made.volume <= 0) return;
-  Part part = PartMaker::piece(Part::What::inCore, fmt::format("inCore.{}", numberIn(m.d.inCore, made.number)),
-                               thing.name, thing.material);
+  Part part = PartMaker::piece({PieceKind::inCore, numberIn(m.d.inCore, made.number)}, thing.name, thing.material);
   double volume = made.volume;
   part.length = made.length, part.grain = GrainWay::length;
   if (thing.round()) {
@@ -81,11 +79,11 @@ std::vector<Part> partsOfFoam(const PanelBrief& d, const PanelLoft& loft, const 
   const std::vector<FoamCore>& cores = made.cores;
   for (const FoamCore& core : cores) addCore(m, made, core);
   if (rib > 0 && !cores.empty()) {
-    addRib(m, cores.front().inner, "foamRib.inner", "rib on the inner end");
+    addRib(m, cores.front().inner, {PieceKind::coreRibInner}, "rib on the inner end");
     for (std::size_t i = 0; i + 1 < cores.size() && between > 0; ++i)
-      addRib(m, cores[i].outer, fmt::format("foamRib.{}", i + 1),
+      addRib(m, cores[i].outer, {PieceKind::coreRibBetween, static_cast<int>(i) + 1},
              fmt::format("rib between cores {} and {}", i + 1, i + 2));
-    addRib(m, cores.back().outer, "foamRib.outer", "rib on the outer end");
+    addRib(m, cores.back().outer, {PieceKind::coreRibOuter}, "rib on the outer end");
   }
   for (const CoreThingMade& thing : made.things) addThing(m, d.inCore[static_cast<std::size_t>(thing.number)], thing);
   return std::move(m.out);

@@ -23,8 +23,7 @@ Point3 inPanel(const Brace& brace, const SparLine& line, bool foldedUp, const Po
 Part bracePart(const PanelBrief& d, const PanelJoin& join, const Brace& b, const SparLine& line) {
   const Bracing& decided = d.join.braces[static_cast<std::size_t>(b.number)];
   Part part;
-  part.what = Part::What::brace;
-  part.key = fmt::format("brace.{}", numberIn(d.join.braces, b.number));
+  part.id = {PieceKind::brace, numberIn(d.join.braces, b.number)};
   part.name = braceName(b.number);
   part.material = decided.material;
   part.count = decided.plates(), part.shared = join.centre;
@@ -68,8 +67,8 @@ std::vector<Part> partsOfJoin(const PanelBrief& d, const PanelJoin& join, const 
   const Joiner& j = d.join.joiner;
   const double share = join.centre ? 0.5 : 1, way = std::cos(joiner->slope);
   Part rod;
-  rod.what = Part::What::joiner;
-  rod.key = "joiner", rod.name = "joiner";
+  rod.id = {PieceKind::joiner};
+  rod.name = "joiner";
   rod.material = j.material;
   rod.shared = join.centre;
   rod.stock = Stock::rod(j.diameter, j.bore);
@@ -88,8 +87,8 @@ std::vector<Part> partsOfJoin(const PanelBrief& d, const PanelJoin& join, const 
     // On either face of the ribs where a socket begins and ends; as large as is glued on as a rule (common practice).
     constexpr double sleeves = 3;
     Part ply;
-    ply.what = Part::What::joiner;
-    ply.key = "joiner.facing", ply.name = "ply round the joiner";
+    ply.id = {PieceKind::joinerFacing};
+    ply.name = "ply round the joiner";
     ply.material = "birch-ply";
     ply.count = join.centre ? 4 : 8;
     ply.stock = Stock::sheet(j.facing / 2);

@@ -1,7 +1,8 @@
 // The pieces that belong to a join: its braces, its joiner, the ply on the ribs that hold that.
 #pragma once
+#include "core/assembly/bond.h"
+#include "core/assembly/part.h"
 #include "core/joins/joiner.h"
-#include "core/parts/part.h"
 
 namespace eup {
 
@@ -9,5 +10,10 @@ namespace eup {
 /// outside the join.
 std::vector<Part> partsOfJoin(const PanelBrief& design, const PanelJoin& join, const std::optional<JoinerRod>& joiner,
                               const std::vector<SparLine>& spars);
+
+/// Braces on their spars in both halves, the ply round a joiner, and the root's face on what it meets where nothing
+/// slides; `parts` are all of the panel's.
+std::vector<Bond> bondsOfJoin(const PanelBrief& design, const PanelJoin& join, const std::optional<JoinerRod>& joiner,
+                              const Frame& frame, const std::vector<Part>& parts);
 
 } // namespace eup

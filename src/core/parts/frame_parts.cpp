@@ -1,4 +1,5 @@
 // Parts of a frame beside its spars: ribs and their cap strips, edges, skins, diagonals.
+#include "core/design/lasting.h"
 #include "core/geometry/polyline.h"
 #include "core/geometry/region.h"
 #include "core/parts/diagonals.h"
@@ -23,10 +24,10 @@ void addCapStrips(PartMaker& m, const Rib& rib) {
   const CapStrips& c = m.d.capStrips;
   const auto strip = [&](bool top, bool aft, double from, double arc) {
     if (!(top ? c.top : c.bottom) || arc <= 0) return;
+    PieceId id = idOf(aft ? PieceKind::capStripAft : PieceKind::capStrip, rib);
+    id.top = top;
     Part part = PartMaker::piece(
-        Part::What::capStrips,
-        fmt::format("capStrip.{}.{}{}", rib.name().substr(1), top ? "top" : "bottom", aft ? ".aft" : ""),
-        fmt::format("{}, cap strip {}{}", rib.name(), top ? "on top" : "below", aft ? ", aft" : ""), c.material);
+        id, fmt::format("{}, cap strip {}{}", rib.name(), top ? "on top" : "below", aft ? ", aft" : ""), c.material);
     part.rib = rib.number, part.at = rib.t();
     part.stock = Stock::strip(c.width, c.thickness);
     part.length = arc, part.breadth = c.width;
@@ -61,7 +62,7 @@ double squareProud(const LeadingEdge& le) {
 void addLeadingEdge(PartMaker& m) {
   const LeadingEdge& le = m.d.leadingEdge;
   if (le.kind == LeadingEdgeKind::none) return;
-  Part part = PartMaker::piece(Part::What::leadingEdge, "le", "leading edge", le.material);
+  Part part = PartMaker::piece({PieceKind::leadingEdge}, "leading edge", le.material);
   const double width = m.d.leading.width, onRib = m.d.leading.onRib();
   part.length = m.edgeLength(true), part.breadth = width, part.grain = GrainWay::length;
   layAlongEdge(part, m.loft, true, onRib);
@@ -105,12 +106,12 @@ void addTrailingEdge(PartMaker& m) {
   const auto runs = tailRuns(m);
   for (std::size_t k = 0; k < runs.size(); ++k) {
     const auto [from, to] = runs[k];
-    std::string key = "te", name = square && te.strips > 1 ? "trailing edge, strips"
-                                   : wedge                 ? "trailing edge"
-                                                           : "trailing edge sheets";
-    if (k > 0) key += fmt::format(".{}", k + 1);
+    std::string name = square && te.strips > 1 ? "trailing edge, strips"
+                       : wedge                 ? "trailing edge"
+                                               : "trailing edge sheets";
     if (runs.size() > 1) name += fmt::format(", {}", k + 1);
-    Part part = PartMaker::piece(Part::What::trailingEdge, key, name, te.material);
+    Part part =
+        PartMaker::piece({PieceKind::trailingEdge, 0, 0, k > 0 ? static_cast<int>(k) + 1 : 0}, name, te.material);
     part.length = m.edgeLength(false) * (to - from) / span, part.grain = GrainWay::length;
     part.breadth = wedge ? width : width + te.overhang;
     part.stock = square  ? Stock::strip(std::max(te.height, width / te.strips), std::min(te.height, width / te.strips))
@@ -140,7 +141,7 @@ void addRibParts(PartMaker& m, const Rib& rib) {
     addStickParts(m, rib);
     return addCapStrips(m, rib);
   }
-  Part part = PartMaker::piece(Part::What::ribs, "rib." + rib.name().substr(1), rib.name(), woodOf(m.d.ribs, rib));
+  Part part = PartMaker::piece(idOf(PieceKind::rib, rib), rib.name(), woodOf(m.d.ribs, rib));
   part.rib = rib.number, part.at = rib.t();
   part.bay = rib.kind == RibKind::riblet || rib.kind == RibKind::crossing ? rib.number - m.ribs.front().number + 1 : 0;
   part.count = rib.layers, part.shared = rib.shared;
@@ -148,9 +149,11 @@ void addRibParts(PartMaker& m, const Rib& rib) {
   double tails = 0; // of surfaces that are built by themselves: pieces of their own
   for (const HingeCut& cut : rib.hinges)
     if (m.d.surfaces[static_cast<std::size_t>(cut.surface)].built == SurfaceBuilt::apart) {
+      PieceId id = idOf(PieceKind::ribTail, rib);
+      id.piece = numberIn(m.d.surfaces, cut.surface);
       Part tail = PartMaker::piece(
-          Part::What::surface, fmt::format("rib.{}.tail{}", rib.name().substr(1), cut.surface + 1),
-          fmt::format("{}, {}", rib.name(), m.d.surfaces[static_cast<std::size_t>(cut.surface)].name), part.material);
+          id, fmt::format("{}, {}", rib.name(), m.d.surfaces[static_cast<std::size_t>(cut.surface)].name),
+          part.material);
       const Box room = boundsOf(cut.tail);
       if (room.empty()) continue;
       tail.rib = rib.number, tail.at = rib.t(), tail.bay = part.bay, tail.count = rib.layers;
@@ -185,8 +188,8 @@ void addEdgeParts(PartMaker& m) {
 void addSkinParts(PartMaker& m) {
   for (const bool top : {true, false}) {
     if (m.d.stiffening.covers(top, !top) == 0) continue;
-    Part part = PartMaker::piece(Part::What::covering, top ? "covering.top" : "covering.bottom",
-                                 top ? "covering, top" : "covering, below", m.d.stiffening.covering);
+    Part part = PartMaker::piece({PieceKind::covering, 0, 0, 0, top}, top ? "covering, top" : "covering, below",
+                                 m.d.stiffening.covering);
     part.stock = Stock::covering();
     part.length = m.edgeLength(true);
     for (const Rib& rib : m.ribs) part.breadth = std::max(part.breadth, m.loft.frameAt(m.tOf(rib)).chord);
@@ -225,7 +228,7 @@ void addDiagonalParts(PartMaker& m) {
     const Point3 from = place(in, bar.fromFront, bar.fromFront ? bar.topInFront : bar.topBehind),
                  to = place(away, !bar.fromFront, bar.fromFront ? bar.topBehind : bar.topInFront);
     inBay = bar.bay == before ? inBay + 1 : 1, before = bar.bay;
-    Part part = PartMaker::piece(Part::What::diagonals, fmt::format("diagonal.{}.{}", bar.bay, inBay),
+    Part part = PartMaker::piece({PieceKind::diagonal, bar.bay, inBay},
                                  fmt::format("diagonal {} of bay {}", inBay, bar.bay), s.material);
     part.bay = bar.bay;
     part.stock = Stock::strip(s.width, s.depth);
@@ -252,12 +255,11 @@ void addFoamBetween(PartMaker& m) {
     const int bay = static_cast<int>(i) + 1;
     double volume = length * (a + b) / 2;
     for (const Part& web : m.out)
-      if (web.what == Part::What::webs && web.bay == bay) volume -= web.count * web.area * web.stock.thickness;
+      if (web.what() == Part::What::webs && web.bay == bay) volume -= web.count * web.area * web.stock.thickness;
     for (const Rib& riblet : m.riblets)
       if (riblet.t() > in.t() && riblet.t() < out.t()) volume -= areaOf(riblet.wood) * riblet.thickness;
     if (volume <= 0) continue;
-    Part part = PartMaker::piece(Part::What::core, fmt::format("between.{}", bay), fmt::format("foam, bay {}", bay),
-                                 d.foam.material);
+    Part part = PartMaker::piece({PieceKind::foamBetween, bay}, fmt::format("foam, bay {}", bay), d.foam.material);
     Box box = boundsOf(in.wood);
     box.include(boundsOf(out.wood));
     part.bay = bay;

@@ -78,8 +78,8 @@ std::vector<Part> partsOfHardPoints(const PanelBrief& d, const PanelLoft& loft, 
   PartMaker m(d, loft, frame);
   for (const HardPointMade& made : points) {
     const HardPoint& h = d.hardPoints[static_cast<std::size_t>(made.number)];
-    const std::string key = fmt::format("hardPoint.{}", numberIn(d.hardPoints, made.number));
-    Part block = PartMaker::piece(Part::What::surface, key + ".block", h.name + ", block", h.material);
+    const int lasting = numberIn(d.hardPoints, made.number);
+    Part block = PartMaker::piece({PieceKind::hardPointBlock, lasting}, h.name + ", block", h.material);
     block.stock = Stock::block(h.width, h.depth), block.grain = GrainWay::span;
     block.length = made.length, block.breadth = h.width;
     block.grams = (made.length * h.width - pi / 4 * h.hole * h.hole) * h.depth * m.heavy(h.material);
@@ -91,7 +91,7 @@ std::vector<Part> partsOfHardPoints(const PanelBrief& d, const PanelLoft& loft, 
       const Region shape = doublerOn(d, rib, h);
       if (shape.empty()) continue;
       const Box box = boundsOf(shape);
-      Part part = PartMaker::piece(Part::What::surface, fmt::format("{}.doubler.{}", key, number),
+      Part part = PartMaker::piece({PieceKind::hardPointDoubler, lasting, number},
                                    fmt::format("{}, doubler on {}", h.name, rib.name()), h.doublerMaterial);
       part.stock = Stock::sheet(h.doubler), part.grain = GrainWay::chord, part.drawn = DrawnOn::surfaces;
       part.length = box.width(), part.breadth = box.height(), part.area = areaOf(shape);

@@ -1,7 +1,7 @@
 // Blocks between ribs that something is held by: where each lies, what room it has, and its pieces.
 #pragma once
+#include "core/assembly/part.h"
 #include "core/parts/frame.h"
-#include "core/parts/part.h"
 #include <vector>
 
 namespace eup {

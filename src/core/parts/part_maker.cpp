@@ -3,9 +3,13 @@
 
 namespace eup {
 
-Part PartMaker::piece(Part::What what, std::string key, std::string name, std::string material) {
+PieceId idOf(PieceKind kind, const Rib& rib) {
+  return {kind, rib.number, rib.kind == RibKind::crossing ? crossingRib : rib.bay};
+}
+
+Part PartMaker::piece(PieceId id, std::string name, std::string material) {
   Part part;
-  part.what = what, part.key = std::move(key), part.name = std::move(name), part.material = std::move(material);
+  part.id = id, part.name = std::move(name), part.material = std::move(material);
   return part;
 }
 

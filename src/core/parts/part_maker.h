@@ -1,7 +1,8 @@
 // How the trades of a panel tell their parts: what is common to pieces that stand in one place, run along the span, or
 // lie on a straight line.
 #pragma once
-#include "core/parts/part.h"
+#include "core/assembly/part.h"
+#include "core/parts/panel_parts.h"
 #include "core/parts/spar_sheets.h"
 #include <functional>
 
@@ -20,7 +21,7 @@ public:
       : d(brief), loft(panelLoft), spars(frame.spars), ribs(frame.ribs), riblets(frame.riblets), hinges(frame.hinges) {}
   std::vector<Part> out;
 
-  static Part piece(Part::What what, std::string key, std::string name, std::string material);
+  static Part piece(PieceId id, std::string name, std::string material);
   /// Stands in one place.
   void add(Part part);
   /// What runs along the span, or from one place of it to another, by its slices at every rib, straight between them;
@@ -54,6 +55,9 @@ public:
   const std::vector<Rib>& riblets;
   const std::vector<HingeLine>& hinges;
 };
+
+/// Of what a rib or riblet has: itself, its tail, its cap strips.
+PieceId idOf(PieceKind kind, const Rib& rib);
 
 /// A rib or riblet, and its cap strips.
 void addRibParts(PartMaker& maker, const Rib& rib);

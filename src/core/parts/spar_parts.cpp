@@ -10,8 +10,7 @@ namespace eup {
 namespace {
 
 void addSheetSpar(PartMaker& m, const Spar& s, const SparLine& line) {
-  Part part = PartMaker::piece(Part::What::spars, fmt::format("spar.{}.sheet", numberIn(m.d.spars, line.index)), s.name,
-                               s.sheetMaterial);
+  Part part = PartMaker::piece({PieceKind::sheetSpar, numberIn(m.d.spars, line.index)}, s.name, s.sheetMaterial);
   part.stock = Stock::sheet(s.sheet);
   part.grain = GrainWay::length, part.drawn = DrawnOn::ribs;
   const auto deep = [&](double t) {
@@ -44,15 +43,16 @@ void addRescue(PartMaker& m, const Spar& s, const SparLine& line) {
       return Slice{s.sheet * s.cutShort * line.stretch, seat.at(t) + in};
     });
   };
-  const std::string key = fmt::format("rescue.{}", numberIn(m.d.spars, line.index));
+  const int number = numberIn(m.d.spars, line.index);
   if (rescuedByStrip(s))
-    return put(PartMaker::piece(Part::What::webs, key, s.name + ", strip in its slots", s.sheetMaterial), 0, line.end);
+    return put(PartMaker::piece({PieceKind::rescue, number}, s.name + ", strip in its slots", s.sheetMaterial), 0,
+               line.end);
   for (std::size_t i = 1; i < m.ribs.size(); ++i) {
     const Rib &near = m.ribs[i - 1], &away = m.ribs[i];
     const double from = std::max(near.t() + near.body().second, 0.0),
                  to = std::min(away.t() + away.body().first, line.end);
     if (to <= from) continue;
-    Part part = PartMaker::piece(Part::What::webs, fmt::format("{}.{}", key, i),
+    Part part = PartMaker::piece({PieceKind::rescueOfBay, number, static_cast<int>(i)},
                                  fmt::format("{}, strip of bay {}", s.name, i), s.sheetMaterial);
     part.bay = static_cast<int>(i);
     put(std::move(part), from, to);
@@ -64,14 +64,15 @@ void addCap(PartMaker& m, const Spar& s, const SparLine& line, bool top) {
   const Cap& cap = top ? s.top : s.bottom;
   if (!cap.fitted) return;
   const StraightLine& seat = top ? line.upperSeat : line.lowerSeat;
-  const std::string key = fmt::format("spar.{}.{}", numberIn(m.d.spars, line.index), top ? "top" : "bottom"),
-                    name = s.name + (top ? ", top cap" : ", bottom cap");
+  const int number = numberIn(m.d.spars, line.index);
+  const std::string name = s.name + (top ? ", top cap" : ", bottom cap");
   Cap bare = cap;
   bare.doubled = false;
-  const auto strip = [&](const std::string& keyEnd, const std::string& nameEnd, double from, double to, bool doubler) {
+  const auto strip = [&](PieceKind kind, const std::string& nameEnd, double from, double to) {
     if (to <= from) return;
+    const bool doubler = kind == PieceKind::doubler || kind == PieceKind::doublerOuter;
     const Cap in = capAt(bare, from + 1e-9), away = capAt(bare, to - 1e-9);
-    Part part = PartMaker::piece(Part::What::spars, key + keyEnd, name + nameEnd, in.material);
+    Part part = PartMaker::piece({kind, number, 0, 0, top}, name + nameEnd, in.material);
     part.breadth = std::max(in.width, away.width);
     part.grain = GrainWay::length;
     part.stock = doubler                        ? Stock::strip(in.width, cap.doubler, away.width, cap.doubler)
@@ -98,12 +99,12 @@ void addCap(PartMaker& m, const Spar& s, const SparLine& line, bool top) {
         cap.tapers ? cap.taperFrom * line.end : 0);
   };
   const double end = reachOf(cap), change = cap.changes ? std::min(cap.changesAt, end) : end;
-  strip("", "", 0, change, false);
-  strip(".outer", ", its outer piece", change, end, false);
+  strip(PieceKind::cap, "", 0, change);
+  strip(PieceKind::capOuter, ", its outer piece", change, end);
   if (cap.doubled && cap.shape == CapShape::strip) {
     const double to = std::min(cap.doubledTo, end);
-    strip(".doubler", ", doubler", 0, std::min(to, change), true);
-    strip(".doubler.outer", ", doubler's outer piece", change, to, true);
+    strip(PieceKind::doubler, ", doubler", 0, std::min(to, change));
+    strip(PieceKind::doublerOuter, ", doubler's outer piece", change, to);
   }
 }
 
@@ -127,7 +128,7 @@ void addWebs(PartMaker& m, const Spar& s, const SparLine& line) {
     const double wide = webWidthAt(s, line.share((from + to) / 2));
     if (to <= from || wide <= 0) continue;
     const bool core = s.webs == Webs::core;
-    Part part = PartMaker::piece(Part::What::webs, fmt::format("web.{}.{}", numberIn(m.d.spars, line.index), i),
+    Part part = PartMaker::piece({PieceKind::webOfBay, numberIn(m.d.spars, line.index), static_cast<int>(i)},
                                  fmt::format("{}, {} of bay {}", s.name, core ? "core" : "web", i), s.webMaterial);
     part.bay = static_cast<int>(i);
     const auto tall = [&](double t) {
@@ -159,8 +160,7 @@ void addWebs(PartMaker& m, const Spar& s, const SparLine& line) {
 void addWholeWeb(PartMaker& m, const Spar& s, const SparLine& line) {
   const Polyline outline = webOutline(s, line);
   if (outline.empty()) return;
-  Part part = PartMaker::piece(Part::What::webs, fmt::format("web.{}", numberIn(m.d.spars, line.index)),
-                               s.name + ", web", s.webMaterial);
+  Part part = PartMaker::piece({PieceKind::web, numberIn(m.d.spars, line.index)}, s.name + ", web", s.webMaterial);
   const Box box = boundsOf(outline);
   const bool upright = s.webGrain == Grain::upright;
   part.grain = upright ? GrainWay::upright : GrainWay::length;

@@ -9,9 +9,8 @@ namespace eup {
 namespace {
 
 /// A piece in the rib's middle plane, of all its layers.
-Part ofRib(const PartMaker& m, const Rib& rib, const std::string& key, const std::string& name, const Point& middle) {
-  Part part = PartMaker::piece(Part::What::ribs, fmt::format("stick.{}.{}", rib.number, key), rib.name() + ", " + name,
-                               woodOf(m.d.ribs, rib));
+Part ofRib(const PartMaker& m, const Rib& rib, const PieceId& id, const std::string& name, const Point& middle) {
+  Part part = PartMaker::piece(id, rib.name() + ", " + name, woodOf(m.d.ribs, rib));
   part.rib = rib.number, part.at = rib.t();
   part.count = rib.layers, part.shared = rib.shared;
   const auto [in, away] = rib.body();
@@ -25,16 +24,23 @@ Part ofRib(const PartMaker& m, const Rib& rib, const std::string& key, const std
 
 /// In the order of Stick::What; bars are numbered.
 struct StickName {
+  PieceKind kind;
   const char *key, *words;
   bool numbered;
 };
-static constexpr StickName stickNames[] = {{"upper", "upper strip", false}, {"lower", "lower strip", false},
-                                           {"upright", "upright", true},    {"diagonal", "diagonal", true},
-                                           {"nose", "nose block", false},   {"tail", "tail block", false}};
+static constexpr StickName stickNames[] = {
+    {PieceKind::stickUpper, "upper", "upper strip", false}, {PieceKind::stickLower, "lower", "lower strip", false},
+    {PieceKind::stickUpright, "upright", "upright", true},  {PieceKind::stickDiagonal, "diagonal", "diagonal", true},
+    {PieceKind::stickNose, "nose", "nose block", false},    {PieceKind::stickTail, "tail", "tail block", false}};
 
 std::string keyOf(const Stick& stick) {
   const StickName& name = stickNames[static_cast<std::size_t>(stick.what)];
   return name.numbered ? fmt::format("{}.{}", name.key, stick.number) : name.key;
+}
+
+PieceId idOf(const Rib& rib, const Stick& stick) {
+  const StickName& name = stickNames[static_cast<std::size_t>(stick.what)];
+  return {name.kind, rib.number, 0, name.numbered ? stick.number : 0};
 }
 
 std::string wordsOf(const Stick& stick) {
@@ -46,7 +52,7 @@ void addStickParts(PartMaker& m, const Rib& rib) {
   const double thick = rib.thickness / rib.layers, handed = rib.shared ? 0.5 : 1;
   for (const Stick& stick : rib.sticks) {
     const double area = std::abs(signedArea(stick.outline));
-    Part part = ofRib(m, rib, keyOf(stick), wordsOf(stick), centroidOf(stick.outline));
+    Part part = ofRib(m, rib, idOf(rib, stick), wordsOf(stick), centroidOf(stick.outline));
     const bool block = stick.what == Stick::What::noseBlock || stick.what == Stick::What::tailBlock;
     part.length = stick.length;
     part.breadth = block ? boundsOf(stick.outline).height() : thick;
@@ -62,7 +68,7 @@ void addStickParts(PartMaker& m, const Rib& rib) {
   double area = 0;
   Point sum(0, 0);
   for (const Polyline& one : rib.gussets) area += signedArea(one), sum += signedArea(one) * centroidOf(one);
-  Part part = ofRib(m, rib, "gussets", "gussets", sum / area);
+  Part part = ofRib(m, rib, {PieceKind::stickGussets, rib.number}, "gussets", sum / area);
   const int sides = s.gussets == GussetsOn::both ? 2 : 1;
   part.material = s.gussetMaterial;
   part.count = static_cast<int>(rib.gussets.size()) * sides;

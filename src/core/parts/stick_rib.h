@@ -1,6 +1,7 @@
 // A rib of strips in place of sheet: two bent strips, uprights and diagonals between them, blocks at both ends,
 // gussets.
 #pragma once
+#include "core/assembly/piece_id.h"
 #include "core/design/panel_brief.h"
 #include "core/parts/rib.h"
 
@@ -20,6 +21,7 @@ double areaOfSticks(const Rib& rib);
 
 /// "upper", "upright.3": the end of its part's key; and in words.
 std::string keyOf(const Stick& stick);
+PieceId idOf(const Rib& rib, const Stick& stick);
 std::string wordsOf(const Stick& stick);
 
 /// Ribs that one fixture makes: alike within 0.1 mm in outline and in what is cut, from the root outwards.

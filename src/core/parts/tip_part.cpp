@@ -9,7 +9,7 @@ namespace eup {
 /// The trailing edge's strips are those of the bow: longer by it.
 static void runOn(PartMaker& m, const Part& bow) {
   for (Part& te : m.out)
-    if (te.key == "te") {
+    if (te.id == PieceId{PieceKind::trailingEdge}) {
       te.name = "trailing edge and tip, strips";
       te.length += bow.length;
       te.centre = (te.centre * te.grams + bow.centre * bow.grams) / (te.grams + bow.grams);
@@ -20,7 +20,7 @@ static void runOn(PartMaker& m, const Part& bow) {
 void addTipParts(PartMaker& m, const TipShape& tip) {
   const Tip& t = m.d.tip;
   if (t.kind == TipKind::square) return;
-  Part part = PartMaker::piece(Part::What::tip, "tip", "tip", tipWood);
+  Part part = PartMaker::piece({PieceKind::tip}, "tip", tipWood);
   part.at = m.loft.span();
   part.drawn = DrawnOn::ribs;
   part.grain = GrainWay::length;
@@ -53,7 +53,7 @@ void addTipParts(PartMaker& m, const TipShape& tip) {
       const TipPiece& one = tip.pieces[i];
       Part piece = part;
       const bool only = tip.pieces.size() == 1;
-      piece.key = only ? "tip" : fmt::format("tip.{}", i + 1);
+      piece.id.piece = only ? 0 : static_cast<int>(i) + 1;
       piece.name = only ? "tip outline" : fmt::format("tip outline, piece {}", i + 1);
       piece.length = one.length, piece.breadth = one.breadth;
       piece.stock = Stock::sheet(t.thickness);

@@ -13,7 +13,7 @@ struct ClothOn {
 ClothOn clothOn(const TruePanel& w) {
   ClothOn out;
   for (const Part& part : w.parts)
-    if (part.key == "cloth.top" || part.key == "cloth.bottom") {
+    if (part.id.kind == PieceKind::cloth) {
       ++out.faces;
       out.area += part.area * part.count, out.grams += part.grams, out.aft += part.grams * part.centre.x();
     }

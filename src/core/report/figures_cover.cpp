@@ -53,7 +53,7 @@ void coverFigures(const TruePanel& w, FigureList& out) {
   const int hands = w.design.mirrored ? 2 : 1;
   double grams = 0;
   for (const Part& part : w.parts)
-    if (part.what == Part::What::covering) grams += part.grams;
+    if (part.what() == Part::What::covering) grams += part.grams;
   const CoveringStuff& stuff = w.design.tables.covering(w.design.stiffening.covering);
   const double dope = w.design.stiffening.dope;
   out.add({"cover.mass",

@@ -194,7 +194,7 @@ void foamBetweenFigures(const TruePanel& w, FigureList& out) {
   double grams = 0;
   int bays = 0;
   for (const Part& part : w.parts)
-    if (part.what == Part::What::core) grams += part.grams, ++bays;
+    if (part.what() == Part::What::core) grams += part.grams, ++bays;
   if (bays == 0) return;
   out.add({"foam.betweenMass",
            "Foam between the ribs",
@@ -227,7 +227,7 @@ void foamFigures(const TruePanel& w, FigureList& out) {
   if (!w.foam) return;
   double grams = 0;
   for (const Part& part : w.parts)
-    if (part.what == Part::What::core) grams += part.grams;
+    if (part.what() == Part::What::core) grams += part.grams;
   out.add({"foam.mass",
            "Foam",
            grams,

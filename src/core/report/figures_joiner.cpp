@@ -1,5 +1,5 @@
 // Figures of what holds a join together: the brace's strength and glue, the joiner, its holes, what a fault would do.
-#include "core/parts/part_words.h"
+#include "core/assembly/part_words.h"
 #include "core/report/finder.h"
 #include "core/report/report_parts.h"
 #include <fmt/format.h>

@@ -53,7 +53,7 @@ void stockFigures(const TruePanel& w, FigureList& out) {
     if (!made) continue;
     std::string places;
     for (const double at : made->at) places += fmt::format("{}{}", places.empty() ? "" : ", ", out.len(at));
-    out.add({"scarf." + part.key,
+    out.add({"scarf." + part.key(),
              fmt::format("Scarf in the {}", part.name),
              made->at.front(),
              Quantity::length,
@@ -112,7 +112,7 @@ void stockFigures(const TruePanel& w, FigureList& out) {
     planed("lePlaned", "LE planed to", w.design.leading.onRib(), true, "leadingEdge.width");
   if (const LeadingEdge& le = w.design.leadingEdge; le.kind == LeadingEdgeKind::square && le.proud > 0)
     for (const Part& part : w.parts)
-      if (part.what == Part::What::leadingEdge)
+      if (part.what() == Part::What::leadingEdge)
         for (const Rib& rib : w.frame.ribs) {
           const double t = std::clamp(rib.t(), 0.0, loft.span()), chord = loft.frameAt(t).chord,
                        f = std::clamp(w.design.leading.onRib() / chord, 0.0, 1.0),

@@ -1,6 +1,6 @@
 // Figures of each rib.
+#include "core/assembly/part_words.h"
 #include "core/design/tables.h"
-#include "core/parts/part_words.h"
 #include "core/report/report_parts.h"
 #include <fmt/format.h>
 

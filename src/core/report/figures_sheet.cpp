@@ -89,7 +89,7 @@ void sheetFigures(const TruePanel& w, FigureList& out) {
   double grams = 0, cloth = 0;
   for (const Part& part : w.parts) {
     grams += part.grams;
-    if (part.key.starts_with("cloth")) cloth += part.grams;
+    if (part.id.kind == PieceKind::cloth) cloth += part.grams;
   }
   out.add({"sheet.mass",
            "Panel's mass",

@@ -1,5 +1,5 @@
 // Figures of riblets and of the tip.
-#include "core/parts/part.h"
+#include "core/parts/panel_parts.h"
 #include "core/report/bend_figure.h"
 #include "core/report/report_parts.h"
 #include <fmt/format.h>

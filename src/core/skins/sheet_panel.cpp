@@ -248,7 +248,7 @@ Slice woodBetween(const PanelLoft& loft, double t, double from, double to) {
 void addBlank(PartMaker& m, const SheetPanelMade& made) {
   const SheetPanel& s = m.d.sheet;
   Part part =
-      PartMaker::piece(Part::What::sheet, "sheet.panel",
+      PartMaker::piece({PieceKind::panelSheet},
                        made.way == SheetWay::carved ? "panel, carved from sheet" : "panel of sheet", s.material);
   part.stock = Stock::sheet(s.thickness);
   part.count = made.boards;
@@ -276,7 +276,7 @@ void addBlank(PartMaker& m, const SheetPanelMade& made) {
 void addEdgeStrip(PartMaker& m, const SheetPanelMade& made) {
   const SheetPanel& s = m.d.sheet;
   if (s.edge <= 0) return;
-  Part part = PartMaker::piece(Part::What::leadingEdge, "sheet.edge", "leading edge strip", s.edgeMaterial);
+  Part part = PartMaker::piece({PieceKind::edgeStrip}, "leading edge strip", s.edgeMaterial);
   part.stock = Stock::strip(s.edge, made.way == SheetWay::carved ? made.needs : s.thickness);
   const auto middle = [&](double t) -> Point3 {
     const Point at = woodBetween(m.loft, t, 0, s.edge).at;
@@ -291,8 +291,8 @@ void addFormers(PartMaker& m) {
   const SheetPanel& s = m.d.sheet;
   for (const Rib& station : m.ribs) {
     const double t = m.tOf(station);
-    Part part = PartMaker::piece(Part::What::ribs, fmt::format("former.{}", station.number),
-                                 fmt::format("former {}", station.name()), s.material);
+    Part part =
+        PartMaker::piece({PieceKind::former, station.number}, fmt::format("former {}", station.name()), s.material);
     part.outline = formerAt(m.loft, t);
     const Box box = boundsOf(part.outline);
     part.stock = Stock::sheet(s.formerThickness);
@@ -325,7 +325,7 @@ void addCloth(PartMaker& m, const SheetPanelMade& made, Face face) {
   const int layers = c.layers(top);
   if (layers == 0) return;
   const double layer = c.layer(m.d.tables.named(c.material).density), heavy = layer * m.heavy(c.material);
-  Part part = PartMaker::piece(Part::What::sheet, top ? "cloth.top" : "cloth.bottom",
+  Part part = PartMaker::piece({PieceKind::cloth, 0, 0, 0, top},
                                top ? "cloth on top, in resin" : "cloth below, in resin", c.material);
   part.stock = Stock::sheet(layer);
   part.count = layers;

@@ -1,7 +1,7 @@
 // A panel of sheet, without ribs: its blank, what is planed off it, where it is gauged.
 #pragma once
+#include "core/assembly/part.h"
 #include "core/parts/frame.h"
-#include "core/parts/part.h"
 #include "core/parts/tip.h"
 #include "core/skins/flat_pattern.h"
 

@@ -258,12 +258,12 @@ EndPlane endOn(const PanelBrief& d, const Frame& frame, int rib) {
 
 namespace {
 
-Skin named(Skin::What what, const std::string& kind, const std::string& name, const std::string& piece, Face face) {
+Skin named(Skin::What what, const std::string& kind, const std::string& name, PieceId piece, Face face) {
   Skin skin;
   const bool top = face == Face::upper;
   const char* end = top ? ".top" : ".bottom";
   skin.what = what, skin.face = face;
-  skin.key = kind + end, skin.name = name + (top ? ", top" : ", below"), skin.piece = piece + end;
+  skin.key = kind + end, skin.name = name + (top ? ", top" : ", below"), skin.piece = piece, skin.piece.top = top;
   return skin;
 }
 
@@ -278,7 +278,11 @@ void layOnSurface(const PanelBrief& d, const PanelLoft& loft, const Frame& frame
   if (own.outer.t - own.inner.t < 1) return;
   const std::string key = fmt::format("surface.{}", gap.surface + 1);
   skin.surface = gap.surface;
-  skin.key += "." + key, skin.piece = fmt::format("surface.{}.{}", numberIn(d.surfaces, gap.surface), skin.piece);
+  skin.key += "." + key;
+  const PieceKind kind = skin.what == Skin::What::nose   ? PieceKind::surfaceNoseSheet
+                         : skin.what == Skin::What::bays ? PieceKind::surfaceBaySheet
+                                                         : PieceKind::surfaceTailSheet;
+  skin.piece = {kind, numberIn(d.surfaces, gap.surface), skin.piece.number, 0, skin.piece.top};
   skin.name += ", of the " + s.name;
   static const std::vector<SkinGap> whole;
   lay(d, loft, frame, zone.place.from.within(gap.own, SurfaceLine::atFraction(1)), zone.place.to, own, {}, whole,
@@ -340,7 +344,7 @@ std::vector<Skin> skinsOf(const PanelBrief& d, const PanelLoft& loft, const Fram
     const std::vector<int>* chosen = &none;
     switch (zone.what) {
     case Zone::What::nose:
-      skin = named(zone.what, "nose", d.built == Built::foam ? "skin" : "nose sheet", "sheet", face);
+      skin = named(zone.what, "nose", d.built == Built::foam ? "skin" : "nose sheet", {PieceKind::noseSheet}, face);
       chosen = &joinedOn(d.sheeting, face == Face::upper);
       break;
     case Zone::What::bays: {
@@ -348,13 +352,13 @@ std::vector<Skin> skinsOf(const PanelBrief& d, const PanelLoft& loft, const Fram
       const std::string kind = fmt::format("bays.{}", zone.run + 1);
       skin = named(zone.what, kind,
                    fmt::format("sheet R{} to R{}", d.firstRib + bays.fromRib - 1, d.firstRib + bays.toRib - 1),
-                   fmt::format("bays.{}", numberIn(d.sheeted, zone.run)), face);
+                   {PieceKind::baySheet, numberIn(d.sheeted, zone.run)}, face);
       ends = {endOn(d, frame, bays.fromRib), endOn(d, frame, bays.toRib)};
       chosen = &joinedOn(bays, face == Face::upper);
       break;
     }
     case Zone::What::tail:
-      skin = named(zone.what, "tail", "trailing edge sheet", "te", face);
+      skin = named(zone.what, "tail", "trailing edge sheet", {PieceKind::tailSheet}, face);
       break;
     }
     skin.run = zone.run, skin.of = zone.of;

@@ -3,7 +3,7 @@
 #pragma once
 #include "core/geometry/region.h"
 #include "core/parts/frame.h"
-#include "core/parts/part.h"
+#include "core/parts/panel_parts.h"
 #include "core/skins/flat_pattern.h"
 #include <algorithm>
 #include <array>
@@ -27,10 +27,10 @@ struct SawnLine {
 struct Skin {
   using What = Zone::What;
   What what = What::nose;
-  int run = 0;       ///< of What::bays: which run of them, from 0
-  std::string key;   ///< "nose.top", "bays.1.top", "tail.bottom"
-  std::string name;  ///< "nose sheet, top"
-  std::string piece; ///< key of its part
+  int run = 0;      ///< of What::bays: which run of them, from 0
+  std::string key;  ///< "nose.top", "bays.1.top", "tail.bottom"
+  std::string name; ///< "nose sheet, top"
+  PieceId piece;    ///< of its part; of its first one where it is joined of several
   Face face = Face::upper;
   SkinSheet of;
   double inner = 0, outer = 0;       ///< mm of the panel's span, at its front edge

@@ -42,7 +42,7 @@ void addSkin(PartMaker& m, const Skin& skin) {
   const FlatPattern& p = skin.pattern;
   const Course course = courseOf(skin);
   if (course.sum <= 0) return;
-  Part whole = PartMaker::piece(Part::What::sheet, skin.piece, skin.name, skin.of.material);
+  Part whole = PartMaker::piece(skin.piece, skin.name, skin.of.material);
   whole.stock = Stock::sheet(skin.layer());
   whole.count = skin.of.layers;
   whole.breadth = std::max(p.innerWidth, p.outerWidth);
@@ -58,7 +58,7 @@ void addSkin(PartMaker& m, const Skin& skin) {
     const double to = i < skin.joints.size() ? skin.joints[i].t : skin.outer;
     Part part = whole;
     if (lengths.size() > 1) {
-      part.key = fmt::format("{}.{}", whole.key, i + 1);
+      part.id.piece = static_cast<int>(i) + 1;
       part.name = fmt::format("{}, piece {}", whole.name, i + 1);
     }
     double area = 0;
@@ -90,7 +90,7 @@ void addCloth(PartMaker& m, const std::vector<Skin>& skins, Face face) {
   if (layers == 0) return;
   const bool top = face == Face::upper;
   const double layer = c.layer(m.d.tables.named(c.material).density), heavy = layer * m.heavy(c.material);
-  Part part = PartMaker::piece(Part::What::sheet, top ? "cloth.top" : "cloth.bottom",
+  Part part = PartMaker::piece({PieceKind::cloth, 0, 0, 0, top},
                                top ? "cloth on top, in resin" : "cloth below, in resin", c.material);
   part.stock = Stock::sheet(layer), part.count = layers;
   Point3 moment(0, 0, 0);

@@ -14,7 +14,33 @@ std::string placeOfWork(const TrueWing& w, int wing, std::optional<int> panel, s
   return words.empty() ? std::string("the fin") : fmt::format("{}", fmt::join(words, ", "));
 }
 
-StepMaker::StepMaker(const TrueWing& w, const TruePanel& of, Hand one, double celsius, std::vector<Step>& to)
+bool PieceQuery::covers(const PieceId& id) const {
+  return std::ranges::find(kinds, id.kind) != kinds.end() && (!thing || thingOf(id) == *thing) &&
+         (!top || id.top == *top);
+}
+
+bool StepList::has(const std::string& key) const {
+  return std::ranges::any_of(steps, [&](const Step& s) { return s.key == key; });
+}
+
+std::vector<Step> StepList::take() {
+  const auto there = [&](auto self, const std::string& need, std::vector<std::string>& out) -> void {
+    const auto gone = left.find(need);
+    if (gone == left.end()) {
+      if (std::ranges::find(out, need) == out.end()) out.push_back(need);
+      return;
+    }
+    for (const std::string& handed : gone->second) self(self, handed, out);
+  };
+  for (Step& s : steps) {
+    std::vector<std::string> needs;
+    for (const std::string& need : s.needs) there(there, need, needs);
+    s.needs = std::move(needs);
+  }
+  return std::move(steps);
+}
+
+StepMaker::StepMaker(const TrueWing& w, const TruePanel& of, Hand one, double celsius, StepList& to)
     : panel(of), whose(placeOfWork(w, of.design.id.wing, of.design.id.panel, one)), out(to), hand(one), warm(celsius),
       prefix(stepPrefix(of.design.lasting(), of.design.mirrored ? std::optional(one) : std::nullopt)) {}
 
@@ -36,28 +62,38 @@ std::string StepMaker::add(const std::string& key, std::string what, double minu
   }
   s.wing = id.wing, s.panel = id.panel;
   if (panel.design.mirrored) s.hand = hand;
-  out.push_back(std::move(s));
-  return out.back().key;
+  if (more.makes) s.makes = pieces(*more.makes);
+  if (more.puts) s.puts = pieces(*more.puts);
+  if (more.works) s.works = pieces(*more.works);
+  if (!more.anyway && (more.makes || more.puts) && s.makes.empty() && s.puts.empty()) {
+    out.leave(s.key, std::move(s.needs));
+    return prefix + key;
+  }
+  out.put(std::move(s));
+  return prefix + key;
 }
 
 std::string StepMaker::told(const std::string& key) const {
-  const auto found = std::find_if(out.begin(), out.end(), [&](const Step& s) { return s.key == prefix + key; });
-  return found == out.end() ? std::string() : found->key;
+  return out.has(prefix + key) ? prefix + key : std::string();
 }
 
-double StepMaker::pieces(Part::What what, std::string_view key) const {
-  return static_cast<double>(std::ranges::count_if(
-      panel.parts, [&](const Part& part) { return part.what == what && part.key.find(key) != std::string::npos; }));
+std::vector<PlacedPiece> StepMaker::pieces(const PieceQuery& query) const {
+  std::vector<PlacedPiece> found;
+  for (const Part& part : panel.parts)
+    if (query.covers(part.id) && !(part.shared && hand == Hand::left))
+      found.push_back({panel.design.id.wing, panel.design.id.panel, hand, part.id});
+  return found;
 }
 
 std::string StepMaker::edges(double minutes, std::vector<std::string> needs) {
-  const bool leading = pieces(Part::What::leadingEdge) > 0, trailing = pieces(Part::What::trailingEdge) > 0;
-  if (!leading && !trailing) return {};
-  return add("edges",
-             leading && trailing ? "Glue leading and trailing edge"
-             : leading           ? "Glue the leading edge"
-                                 : "Glue the trailing edge",
-             minutes, std::move(needs), {.with = glue(), .cure = setHours()});
+  const bool leading = count({{PieceKind::leadingEdge}}) > 0, trailing = count({{PieceKind::trailingEdge}}) > 0;
+  return add(
+      "edges",
+      leading && trailing ? "Glue leading and trailing edge"
+      : leading           ? "Glue the leading edge"
+                          : "Glue the trailing edge",
+      minutes, std::move(needs),
+      {.with = glue(), .cure = setHours(), .puts = PieceQuery{{PieceKind::leadingEdge, PieceKind::trailingEdge}}});
 }
 
 double StepMaker::share(double minutes) const {

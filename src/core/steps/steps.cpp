@@ -1,6 +1,7 @@
 #include "core/steps/steps.h"
 #include "core/bench/progress.h"
 #include "core/report/told.h"
+#include "core/steps/order.h"
 #include "core/steps/step_maker.h"
 #include <algorithm>
 #include <cmath>
@@ -62,10 +63,10 @@ void takeOwnOrder(const BenchPlan& plan, std::vector<Step>& steps) {
 
 std::vector<Step> stepsOf(const TrueWing& w, std::optional<double> warm) {
   const double celsius = warm.value_or(w.design.bench.celsius);
-  std::vector<Step> out;
+  StepList told;
   std::vector<std::string> last;
   for (const WholeWing& wing : w.wings)
-    for (std::string& key : wingSteps(w, wing, celsius, out)) last.push_back(std::move(key));
+    for (std::string& key : wingSteps(w, wing, celsius, told)) last.push_back(std::move(key));
   Step weigh;
   weigh.key = "balance", weigh.what = "Weigh and balance it", weigh.on = "the model", weigh.minutes = 20,
   weigh.needs = std::move(last);
@@ -73,7 +74,10 @@ std::vector<Step> stepsOf(const TrueWing& w, std::optional<double> warm) {
   weigh.caution = "First flights: clear space; keep to the local rules for model flying.";
   for (const char* key : {"balance.wanted", "balance.ballast"})
     if (figureNamed(w, key)) weigh.figures.emplace_back(key);
-  out.push_back(std::move(weigh));
+  told.put(std::move(weigh));
+  std::vector<Step> out = told.take();
+  putJoints(w, out);
+  keepWaysOpen(w, out);
   takeOwnOrder(w.design.bench, out);
   const std::map<std::string, double> learnt = learntFactors(out, w.design.records.steps);
   for (Step& s : out)

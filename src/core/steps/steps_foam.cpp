@@ -13,42 +13,68 @@ constexpr const char* wireCaution =
 } // namespace
 
 std::string sheetPanelSteps(StepMaker& m) {
-  const std::string cut = m.add("blank", "Cut the blank", m.share(25), {}, {.caution = bladeCaution, .print = "skins"});
-  const std::string shaped = m.add("shape", "Carve and sand it to its section", m.share(80), {cut},
-                                   {.look = "The gauges fit", .caution = dustCaution, .print = "gauges"});
-  return surfaceSteps(m, shaped);
+  using enum PieceKind;
+  const SheetWay way = m.panel.sheet->way;
+  const std::string cut =
+      m.add("blank", m.panel.sheet->boards > 1 ? "Glue the boards edge to edge, cut the blank" : "Cut the blank",
+            m.share(25), {},
+            {.with = m.glue(),
+             .cure = m.setHours(),
+             .caution = bladeCaution,
+             .print = "skins",
+             .puts = PieceQuery{{panelSheet, edgeStrip}}});
+  const std::string shaped = m.add("shape",
+                                   way == SheetWay::bent   ? "Wet the sheet, bend and glue it over its formers"
+                                   : way == SheetWay::flat ? "Sand its edges round"
+                                                           : "Carve and sand it to its section",
+                                   m.share(80), {cut},
+                                   {.look = way == SheetWay::flat ? "Both edges straight" : "The gauges fit",
+                                    .caution = dustCaution,
+                                    .print = "gauges",
+                                    .puts = PieceQuery{{former}},
+                                    .works = PieceQuery{{panelSheet}},
+                                    .anyway = true});
+  return servoSteps(m, surfaceSteps(m, surfaceSteps(m, shaped, false), true));
 }
 
 std::string foamSteps(StepMaker& m) {
+  using enum PieceKind;
   const PanelBrief& d = m.panel.design;
-  const std::string templates = m.add("templates", "Saw the templates, smooth their edges", 35, {}, {.print = "foam"});
-  const std::string blocks = m.add("blocks", "Saw the blocks square", 20, {}, {.figures = {"foam.1.blockLength"}});
-  std::string last =
-      m.add("wire", "Cut the cores", 15.0 * static_cast<double>(m.panel.foam->cores.size()), {templates, blocks},
-            {.with = "hot wire",
-             .attended = true,
-             .look = "Both beds kept, cores numbered",
-             .caution = wireCaution,
-             .print = "foam"});
-  if (!d.spars.empty())
-    last = m.add("grooves", "Cut the grooves, glue the caps in", m.share(40), {last},
-                 {.with = "slow epoxy",
-                  .cure = m.epoxyHours(),
-                  .look = "A long rule finds no high spot",
-                  .caution = glueCaution});
+  const double cores = m.count({{core}});
+  const std::string templates = m.add("templates", "Saw the templates, smooth their edges", 35, {},
+                                      {.print = "foam", .works = PieceQuery{{core}}});
+  const std::string blocks = m.add("blocks", "Saw the blocks square", 20, {},
+                                   {.figures = {"foam.1.blockLength"}, .works = PieceQuery{{core}}});
+  std::string last = m.add("wire", "Cut the cores", 15.0 * cores, {templates, blocks},
+                           {.with = "hot wire",
+                            .attended = true,
+                            .look = "Both beds kept, cores numbered",
+                            .caution = wireCaution,
+                            .print = "foam",
+                            .puts = PieceQuery{{core}}});
+  const StepMore stiff{.with = "slow epoxy", .cure = m.epoxyHours(), .caution = glueCaution};
+  if (cores > 1 || m.count({{coreRibBetween}}) > 0) {
+    StepMore joined = stiff;
+    joined.look = "Straight from end to end, held in their beds";
+    joined.puts = PieceQuery{{coreRibBetween}}, joined.anyway = true;
+    last =
+        m.add("joinCores", "Join the cores in their beds over film, weights on every part", 15 * cores, {last}, joined);
+  }
+  StepMore grooves = stiff;
+  grooves.look = "A long rule finds no high spot";
+  grooves.puts = PieceQuery{{cap, capOuter, doubler, doublerOuter, sheetSpar, web, webOfBay, rescue, rescueOfBay}};
+  last = m.add("grooves", "Cut the grooves, glue the caps in", m.share(40), {last}, grooves);
   for (std::size_t k = 0; k < d.inCore.size(); ++k)
     last = m.add(fmt::format("in{}", numberIn(d.inCore, k) - 1), fmt::format("Set the {} in", d.inCore[k].name), 10,
-                 {last});
-  if (d.foam.endRib > 0)
-    last = m.add("endRibs", "Glue the end ribs on, one side after the other", 20, {last},
-                 {.with = "slow epoxy",
-                  .cure = m.epoxyHours(),
-                  .look = "The core a little proud of its bed, or it glues to that",
-                  .caution = glueCaution,
-                  .print = "foam"});
+                 {last}, {.puts = PieceQuery{{inCore}, numberIn(d.inCore, k)}, .anyway = true});
+  StepMore ends = stiff;
+  ends.look = "The core a little proud of its bed, or it glues to that", ends.print = "foam";
+  ends.puts = PieceQuery{{coreRibInner, coreRibOuter}};
+  last = m.add("endRibs", "Glue the end ribs on, one side after the other", 20, {last}, ends);
   last = skinSteps(m, last);
-  if (const std::string edges = m.edges(m.share(25), {last}); !edges.empty()) last = edges;
-  return surfaceSteps(m, last);
+  last = m.edges(m.share(25), {last});
+  last = surfaceSteps(m, surfaceSteps(m, last, false), true);
+  return tipSteps(m, servoSteps(m, last));
 }
 
 } // namespace eup

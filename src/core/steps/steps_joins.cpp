@@ -1,5 +1,6 @@
 // Panels become halves, halves a wing: in which order, and what is done to it when it is one.
 #include "core/design/lasting.h"
+#include "core/steps/order.h"
 #include "core/steps/step_maker.h"
 #include <cmath>
 #include <fmt/format.h>
@@ -47,6 +48,31 @@ Step wireStep(const TrueWing& w, const TruePanel& root, const SurfaceMade& made,
       (wing > 0 ? fmt::format("wing{}.", wing + 1) : "") + fmt::format("surface.{}.", made.line.surface + 1);
   for (const char* figure : {"joinWire", "joinBends", "joinBend"}) s.figures.push_back(of + figure);
   s.wing = wing, s.panel = 0;
+  s.puts = {{wing, 0, Hand::right, {PieceKind::joinWire, numberIn(root.design.surfaces, made.line.surface)}}};
+  return s;
+}
+
+/// Every piece of those kinds on a wing, in the hands that have one.
+std::vector<PlacedPiece> allOf(const TrueWing& w, int wing, const PieceQuery& query) {
+  std::vector<PlacedPiece> out;
+  for (const Hand hand : {Hand::right, Hand::left}) {
+    if (hand == Hand::left && !w.wing(wing).mirrored) continue;
+    for (const TruePanel& p : w.of(hand).wing(wing).panels)
+      for (const Part& part : p.parts)
+        if (query.covers(part.id) && !(part.shared && hand == Hand::left))
+          out.push_back({wing, p.design.id.panel, hand, part.id});
+  }
+  return out;
+}
+
+Step postStep(const TrueWing& w, int number, std::vector<std::string> needs) {
+  Step s;
+  s.key = fmt::format("{}.posts", w.design.wings[static_cast<std::size_t>(number)].number + 1);
+  s.what = "Cut the wing posts, set them in their tubes", s.on = placeOfWork(w, number, std::nullopt, std::nullopt);
+  s.minutes = 30, s.needs = std::move(needs);
+  s.look = "Square to the wing in both directions; the model hung level before the rear one is fixed";
+  s.puts = allOf(w, number, {{PieceKind::frontPost, PieceKind::rearPost}});
+  s.wing = number;
   return s;
 }
 
@@ -59,6 +85,7 @@ Step strutStep(const TrueWing& w, int number, const std::vector<Strut>& struts, 
   s.look = "Both hands equally long; the wing stands as it did on its blocks", s.caution = bladeCaution;
   for (std::size_t i = 0; i < struts.size(); ++i)
     s.figures.push_back((number > 0 ? fmt::format("wing{}.", number + 1) : "") + fmt::format("strut.{}.length", i + 1));
+  s.puts = allOf(w, number, {{PieceKind::strut}});
   s.wing = number;
   return s;
 }
@@ -75,7 +102,8 @@ std::string braceSteps(StepMaker& m, const std::string& before) {
                          .cure = m.epoxyHours(),
                          .look = "Tried dry first, in both; its bend by its gauge",
                          .caution = glueCaution,
-                         .print = "braces"};
+                         .print = "braces",
+                         .puts = PieceQuery{{PieceKind::brace}}};
     last = dry ? m.add("brace", fmt::format("Try the {} of the join dry: each slides in from the root", count(n)),
                        10.0 * static_cast<double>(n), {last}, {.look = "It still slides in when the sheet is on"})
                : m.add("brace", fmt::format("Cut the {} of the join, try dry, glue to this half", count(n)),
@@ -84,10 +112,18 @@ std::string braceSteps(StepMaker& m, const std::string& before) {
   if (const std::size_t n = d.beyond ? d.beyond->braces.size() : 0; n > 0)
     last = m.add("braceTip", fmt::format("Try the {} of the join at the tip dry: each slides in from there", count(n)),
                  10.0 * static_cast<double>(n), {last}, {.look = "It still slides in when the sheet is on"});
+  if (m.panel.joiner)
+    last = m.add("socket", "Cut the joiner, glue its tube into its ribs", 30, {last},
+                 {.with = "slow epoxy",
+                  .cure = m.epoxyHours(),
+                  .look = "The joiner slides in and out without force; the tube's end is closed against glue",
+                  .caution = glueCaution,
+                  .puts = PieceQuery{{PieceKind::joiner, PieceKind::joinerFacing}},
+                  .anyway = true});
   return last;
 }
 
-std::vector<std::string> wingSteps(const TrueWing& w, const WholeWing& wing, double celsius, std::vector<Step>& out) {
+std::vector<std::string> wingSteps(const TrueWing& w, const WholeWing& wing, double celsius, StepList& out) {
   const int number = wing.panels.front().design.id.wing, panels = static_cast<int>(wing.panels.size());
   const bool mirrored = wing.mirrored, flat = w.design.bench.cover == CoverWhen::flat;
   std::vector<Hand> hands{Hand::right};
@@ -107,22 +143,23 @@ std::vector<std::string> wingSteps(const TrueWing& w, const WholeWing& wing, dou
     const std::optional<Hand> of = mirrored ? std::optional(hand) : std::nullopt;
     joined[hand] = built[{0, hand}];
     for (int k = 1; k < panels; ++k) {
-      out.push_back(joinStep(stepPrefix(panelOf(k, hand).design.lasting(), of) + "join", w, panelOf(k, hand), of,
-                             {joined[hand], built[{k, hand}]}, celsius));
-      joined[hand] = out.back().key;
+      const std::string key = joinKey(panelOf(k, hand), of);
+      out.put(joinStep(key, w, panelOf(k, hand), of, {joined[hand], built[{k, hand}]}, celsius));
+      joined[hand] = key;
     }
   }
   const TruePanel& root = wing.panels.front();
   if (mirrored && !root.joiner) { // else it is carried as two halves
-    out.push_back(joinStep(fmt::format("{}.centre", root.design.wingNumber + 1), w, root, std::nullopt,
-                           {joined[Hand::right], joined[Hand::left]}, celsius));
-    joined[Hand::right] = joined[Hand::left] = out.back().key;
+    const std::string key = centreKey(root);
+    out.put(joinStep(key, w, root, std::nullopt, {joined[Hand::right], joined[Hand::left]}, celsius));
+    joined[Hand::right] = joined[Hand::left] = key;
   }
   std::vector<std::string> wires(root.design.surfaces.size());
   for (const SurfaceMade& made : root.surfaces)
     if (made.wire) {
-      out.push_back(wireStep(w, root, made, {joined[Hand::right], joined[Hand::left]}));
-      wires[static_cast<std::size_t>(made.line.surface)] = out.back().key;
+      Step wire = wireStep(w, root, made, {joined[Hand::right], joined[Hand::left]});
+      wires[static_cast<std::size_t>(made.line.surface)] = wire.key;
+      out.put(std::move(wire));
     }
   std::vector<std::string> last;
   for (int k = 0; k < panels; ++k)
@@ -130,10 +167,14 @@ std::vector<std::string> wingSteps(const TrueWing& w, const WholeWing& wing, dou
       StepMaker& maker = makers.at({k, hand});
       last.push_back(hangSteps(maker, finishSteps(maker, joined[hand], flat), wires));
     }
-  const auto& struts = w.design.wings[static_cast<std::size_t>(number)].struts;
-  if (struts.empty()) return last;
-  out.push_back(strutStep(w, number, struts, std::move(last)));
-  return {out.back().key};
+  const Wing& decided = w.design.wings[static_cast<std::size_t>(number)];
+  const auto then = [&](Step step) {
+    last = {step.key};
+    out.put(std::move(step));
+  };
+  if (!decided.struts.empty()) then(strutStep(w, number, decided.struts, last));
+  if (decided.posts.fitted && mirrored) then(postStep(w, number, last));
+  return last;
 }
 
 } // namespace eup

@@ -13,10 +13,14 @@ std::string skinSteps(StepMaker& m, const std::string& before) {
   for (const bool top : {false, true}) { // the underside first
     double minutes = 0;
     for (const Skin& skin : m.panel.skins)
-      if ((skin.face == Face::upper) == top) minutes += 20 + skin.area() / 4000;
-    if (minutes > 0)
-      last = m.add(top ? "skinTop" : "skinBelow", top ? "Lay the sheet on top" : "Lay the sheet below", minutes, {last},
-                   {.with = m.glue(), .cure = m.setHours(), .caution = glueCaution, .print = "skins"});
+      if ((skin.face == Face::upper) == top && skin.what != Skin::What::tail) minutes += 20 + skin.area() / 4000;
+    using enum PieceKind;
+    last = m.add(top ? "skinTop" : "skinBelow", top ? "Lay the sheet on top" : "Lay the sheet below", minutes, {last},
+                 {.with = m.glue(),
+                  .cure = m.setHours(),
+                  .caution = glueCaution,
+                  .print = "skins",
+                  .puts = PieceQuery{{noseSheet, baySheet, surfaceNoseSheet, surfaceBaySheet}, {}, top}});
   }
   return last;
 }
@@ -32,20 +36,27 @@ static const char* coverCaution(std::string_view covering) {
 
 std::string coverSteps(StepMaker& m, const std::string& before) {
   const PanelBrief& d = m.panel.design;
-  if (d.stiffening.covering == uncovered) return before;
   return m.add("cover", "Cover it", m.share(75), {before},
                {.with = d.tables.covering(d.stiffening.covering).label,
                 .look = "Have I really done everything? Gates, leads, blocks, hinges",
-                .caution = coverCaution(d.stiffening.covering)});
+                .caution = coverCaution(d.stiffening.covering),
+                .puts = PieceQuery{{PieceKind::covering}}});
 }
 
 std::string finishSteps(StepMaker& m, const std::string& before, bool covered) {
   const Cloth& cloth = m.panel.design.cloth;
-  std::string last = m.add("sand", "Sand it to shape", 15 + m.share(40), {before}, {.caution = dustCaution});
+  std::string last = m.add("sand", "Sand it to shape", 15 + m.share(40), {before},
+                           {.caution = dustCaution,
+                            .works = PieceQuery{{PieceKind::rib, PieceKind::leadingEdge, PieceKind::trailingEdge,
+                                                 PieceKind::noseSheet, PieceKind::baySheet, PieceKind::capStrip,
+                                                 PieceKind::tip, PieceKind::core, PieceKind::panelSheet}}});
   for (const bool top : {false, true})
-    if ((top ? cloth.top : cloth.bottom) > 0)
-      last = m.add(top ? "clothTop" : "clothBelow", top ? "Lay the cloth on top" : "Lay the cloth below", m.share(60),
-                   {last}, {.with = "resin", .cure = cloth.hours, .caution = glueCaution});
+    last = m.add(top ? "clothTop" : "clothBelow", top ? "Lay the cloth on top" : "Lay the cloth below", m.share(60),
+                 {last},
+                 {.with = "resin",
+                  .cure = cloth.hours,
+                  .caution = glueCaution,
+                  .puts = PieceQuery{{PieceKind::cloth}, {}, top}});
   return covered ? last : coverSteps(m, last);
 }
 

@@ -33,7 +33,7 @@ PanelMass panelMass(const std::vector<Part>& parts, const std::vector<Rib>& ribs
     if (ribs[i].t() > ribs[i - 1].t()) bays.push_back({ribs[i - 1].t(), ribs[i].t()});
   constexpr double there = 1e-9; // mm: a rib's own place
   for (const Part& part : parts) {
-    kinds[part.what] += part.grams;
+    kinds[part.what()] += part.grams;
     for (const Part::Run& run : part.runs)
       for (Bay& bay : bays)
         if (std::abs(bay.from - run.from) < there) bay.atFrom += run.atFrom, bay.atTo += run.atTo;

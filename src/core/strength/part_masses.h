@@ -1,6 +1,6 @@
 // What the parts of a panel weigh: added up by kind, and along the span for the loads.
 #pragma once
-#include "core/parts/part.h"
+#include "core/assembly/part.h"
 #include "core/strength/loads.h"
 
 namespace eup {

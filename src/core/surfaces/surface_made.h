@@ -1,8 +1,8 @@
 // What follows for the surfaces that a panel carries on hinges: their ends, strips, hinges, mass, what the air does to
 // them and what their servo gives.
 #pragma once
+#include "core/assembly/part.h"
 #include "core/parts/frame.h"
-#include "core/parts/part.h"
 #include "core/surfaces/hinge_moment.h"
 #include "core/surfaces/linkage.h"
 #include <optional>

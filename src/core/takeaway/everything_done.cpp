@@ -54,7 +54,7 @@ std::vector<OpenThings> openThings(const TrueWing& w, const std::vector<Step>& s
   for (const PieceLine& l : pieceList(w))
     for (const Hand hand : {Hand::right, Hand::left}) {
       if ((hand == Hand::left ? l.left : l.right) == 0) continue;
-      const PartTick* tick = tickOf(records.parts, pieceKey(l.panel->design.lasting(), l.part->key), hand);
+      const PartTick* tick = tickOf(records.parts, pieceKey(l.panel->design.lasting(), l.part->id), hand);
       if (!tick || !tick->fitted) unfitted.lines.push_back(fmt::format("{}, {}", nameOf(l), name(hand)));
     }
   for (const Finding& f : findingsOf(w))

@@ -1,6 +1,7 @@
 // The parts list: every piece of every wing once, with how many of it each hand takes.
 #pragma once
 #include "core/exchange/report.h"
+#include "core/wing/piece_plan.h"
 #include "core/wing/true_wing.h"
 
 namespace eup {
@@ -25,9 +26,6 @@ std::string materialOf(const PieceLine& line);
 const char* handsOf(const PieceLine& line);
 /// The piece's name; with its hand where the other hand's is another.
 std::string nameOf(const PieceLine& line);
-
-/// A piece as the plan shows it, in its panel: closed, (aft, along the span). Empty where there is nothing to show.
-Polyline seenFromAbove(const TruePanel& panel, const Part& part);
 
 /// One row a piece. Columns are documented in docs/figures.md.
 Table pieceTable(const TrueWing& aircraft);

@@ -1,4 +1,5 @@
 #include "core/trials/sizing.h"
+#include "core/parts/panel_parts.h"
 #include <algorithm>
 #include <map>
 #include <tuple>

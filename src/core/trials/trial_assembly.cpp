@@ -314,8 +314,8 @@ std::vector<AssembledStrip> stripsBetween(const TruePanel& p) {
   std::vector<AssembledStrip> out;
   const double span = p.shape.loft.span();
   for (const Part& part : p.parts) {
-    const bool edge = part.what == Part::What::leadingEdge || part.what == Part::What::trailingEdge;
-    if ((!edge && part.what != Part::What::spars) || part.stock.form != Stock::Form::strip) continue;
+    const bool edge = part.what() == Part::What::leadingEdge || part.what() == Part::What::trailingEdge;
+    if ((!edge && part.what() != Part::What::spars) || part.stock.form != Stock::Form::strip) continue;
     if (!edge && p.design.join.sparsThere == SparsThere::through) continue;
     constexpr double hair = 0.01;                                    // mm
     if (part.from.y() > hair || part.to.y() < span - hair) continue; // it ends in the panel

@@ -108,8 +108,8 @@ void addStruts(WholeWing& w, const Wing& decided) {
   for (const HeldStrut& s : w.held.struts) {
     const Strut& strut = decided.struts[static_cast<std::size_t>(s.place.number)];
     const auto k = static_cast<std::size_t>(strut.panel - 1);
-    Part part = PartMaker::piece(Part::What::strut, fmt::format("strut.{}", numberIn(decided.struts, s.place.number)),
-                                 strut.name, strut.material);
+    Part part =
+        PartMaker::piece({PieceKind::strut, numberIn(decided.struts, s.place.number)}, strut.name, strut.material);
     part.stock = stockOf(strut);
     part.length = s.length;
     part.breadth = part.stock.form == Stock::Form::strip ? part.stock.width : strut.depth;
@@ -166,7 +166,7 @@ void addPosts(WholeWing& w, const Posts& posts) {
   const double area = pi / 4 * posts.diameter * posts.diameter;
   for (const bool front : {true, false}) {
     const double length = std::max(standing->length(front ? standing->front : standing->rear, posts), 0.0);
-    Part part = PartMaker::piece(Part::What::post, front ? "post.front" : "post.rear",
+    Part part = PartMaker::piece({front ? PieceKind::frontPost : PieceKind::rearPost},
                                  front ? "front wing post" : "rear wing post", posts.material);
     part.stock = Stock::rod(posts.diameter, 0);
     part.length = length, part.breadth = posts.diameter;

@@ -66,10 +66,10 @@ ModelBalance balanceOf(const TrueWing& w) {
     const WholeWing& wing = w.wings[i];
     double grams = 0, glued = 0;
     const auto put = [&](const TruePanel& panel, const Part& part, Hand hand, double reckoned, const Point3& at) {
-      const double weighs = scales.gramsOf(pieceKey(panel.design.lasting(), part.key), hand, reckoned, out);
+      const double weighs = scales.gramsOf(pieceKey(panel.design.lasting(), part.id), hand, reckoned, out);
       grams += weighs;
       pieces.push_back({weighs, at});
-      if (part.what == Part::What::covering) return;
+      if (part.what() == Part::What::covering) return;
       glue.push_back({weighs * decided.glue, at});
       glued += weighs * decided.glue;
     };
@@ -78,7 +78,7 @@ ModelBalance balanceOf(const TrueWing& w) {
         const Point3 at = inModel(w, i, k, part.centre);
         if (wing.mirrored && part.shared) // half of it in either hand; but a post stands where it stands
           put(wing.panels[k], part, Hand::right, 2 * part.grams,
-              {at.x(), part.what == Part::What::post ? at.y() : 0, at.z()});
+              {at.x(), part.what() == Part::What::post ? at.y() : 0, at.z()});
         else
           put(wing.panels[k], part, Hand::right, part.grams, at);
       }

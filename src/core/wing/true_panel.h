@@ -1,12 +1,12 @@
 // One panel of a finished wing: all that the trades make of its decisions.
 #pragma once
+#include "core/assembly/part.h"
 #include "core/foam/foam_core.h"
 #include "core/joins/joiner.h"
 #include "core/joins/panel_join.h"
 #include "core/joins/setting_up.h"
 #include "core/parts/frame.h"
 #include "core/parts/hard_points.h"
-#include "core/parts/part.h"
 #include "core/parts/tip.h"
 #include "core/skins/holds.h"
 #include "core/skins/sheet_panel.h"

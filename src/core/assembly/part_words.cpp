@@ -1,4 +1,4 @@
-#include "core/parts/part_words.h"
+#include "core/assembly/part_words.h"
 #include <cmath>
 #include <fmt/format.h>
 
@@ -23,7 +23,7 @@ std::string filedWords(double bevel, LengthUnit unit, bool inSheet) {
 }
 
 const std::string& materialOf(const Part& part, const Tables& tables) {
-  return part.what == Part::What::covering ? tables.covering(part.material).label : tables.named(part.material).label;
+  return part.what() == Part::What::covering ? tables.covering(part.material).label : tables.named(part.material).label;
 }
 
 } // namespace eup

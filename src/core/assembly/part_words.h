@@ -1,7 +1,7 @@
 // What parts are called in tables, whoever writes them.
 #pragma once
+#include "core/assembly/part.h"
 #include "core/measure/figure.h"
-#include "core/parts/part.h"
 #include <string>
 
 namespace eup {

@@ -1,6 +1,5 @@
-#include "core/parts/part.h"
+#include "core/assembly/part.h"
 #include "core/measure/length_text.h"
-#include "core/parts/part_maker.h"
 #include <fmt/format.h>
 
 namespace eup {
@@ -13,6 +12,95 @@ std::string sizeText(double mm, LengthUnit unit) {
 }
 
 } // namespace
+
+Part::What Part::groupOf(PieceKind kind) {
+  switch (kind) {
+    using enum PieceKind;
+  case rib:
+  case former:
+  case stickUpper:
+  case stickLower:
+  case stickUpright:
+  case stickDiagonal:
+  case stickNose:
+  case stickTail:
+  case stickGussets:
+  case coreRibInner:
+  case coreRibOuter:
+  case coreRibBetween:
+    return What::ribs;
+  case capStrip:
+  case capStripAft:
+    return What::capStrips;
+  case leadingEdge:
+  case edgeStrip:
+    return What::leadingEdge;
+  case trailingEdge:
+    return What::trailingEdge;
+  case covering:
+    return What::covering;
+  case cap:
+  case capOuter:
+  case doubler:
+  case doublerOuter:
+  case sheetSpar:
+    return What::spars;
+  case webOfBay:
+  case web:
+  case rescueOfBay:
+  case rescue:
+    return What::webs;
+  case diagonal:
+    return What::diagonals;
+  case core:
+  case foamBetween:
+    return What::core;
+  case tip:
+    return What::tip;
+  case noseSheet:
+  case baySheet:
+  case tailSheet:
+  case surfaceNoseSheet:
+  case surfaceBaySheet:
+  case surfaceTailSheet:
+  case panelSheet:
+  case cloth:
+    return What::sheet;
+  case brace:
+    return What::brace;
+  case joiner:
+  case joinerFacing:
+    return What::joiner;
+  case strut:
+    return What::strut;
+  case frontPost:
+  case rearPost:
+    return What::post;
+  case inCore:
+    return What::inCore;
+  case ribTail:
+  case facing:
+  case wingFacing:
+  case surfaceEndRibInner:
+  case surfaceEndRibOuter:
+  case infill:
+  case surfaceGussets:
+  case hingeBlockWing:
+  case hingeBlockSurface:
+  case hornBlock:
+  case servoPlate:
+  case servoBearers:
+  case joinWire:
+  case torqueRod:
+  case spoilerPlate:
+  case surfaceCore:
+  case surfaceSkin:
+  case hardPointBlock:
+  case hardPointDoubler:
+    return What::surface;
+  }
+  return What::ribs;
+}
 
 const char* wordsOf(GrainWay grain) {
   switch (grain) {
@@ -62,13 +150,18 @@ std::string sizeOf(const Part& part, LengthUnit unit, double trim) {
   return flat ? fmt::format("{} × {}", long_, sizeText(part.breadth, unit)) : long_;
 }
 
+/// The first length of a bottom cap is shorter, so that scarfs above and below do not fall together.
+static bool isBottom(const PieceId& id) {
+  return (id.kind == PieceKind::cap || id.kind == PieceKind::capStrip) && !id.top;
+}
+
 std::optional<Scarfed> scarfed(const Part& part, const CutList& order) {
   const double length = cutLength(part, order.trim), slope = order.scarf * part.stock.thickness;
   const bool strip = part.stock.form == Stock::Form::strip || part.stock.form == Stock::Form::rod;
   if (!strip || length <= order.stock || order.stock <= 2 * slope) return std::nullopt;
   Scarfed out;
   out.scarf = slope;
-  double reach = order.stock * (part.key.ends_with("bottom") ? 0.9 : 1); // the first length
+  double reach = order.stock * (isBottom(part.id) ? 0.9 : 1); // the first length
   while (reach < length) {
     out.at.push_back(reach - slope / 2);
     reach += order.stock - slope;
@@ -79,22 +172,7 @@ std::optional<Scarfed> scarfed(const Part& part, const CutList& order) {
 
 int countFor(const Part& part, Hand hand, const CutList& order) {
   if (part.shared && hand == Hand::left) return 0;
-  return part.count * (order.batch + (part.what == Part::What::ribs ? order.spares : 0));
-}
-
-std::vector<Part> partsOf(const PanelBrief& d, const PanelLoft& loft, const Frame& frame,
-                          const std::optional<TipShape>& tip) {
-  PartMaker maker(d, loft, frame);
-  for (const Rib& rib : frame.ribs)
-    if (rib.ofWood) addRibParts(maker, rib);
-  for (const Rib& rib : frame.riblets) addRibParts(maker, rib);
-  addEdgeParts(maker);
-  addSkinParts(maker);
-  for (const SparLine& line : frame.spars) addSparParts(maker, line);
-  addDiagonalParts(maker);
-  if (tip) addTipParts(maker, *tip);
-  addFoamBetween(maker);
-  return std::move(maker.out);
+  return part.count * (order.batch + (part.what() == Part::What::ribs ? order.spares : 0));
 }
 
 } // namespace eup

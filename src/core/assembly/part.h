@@ -1,9 +1,14 @@
-// A piece of a panel, once: what it is of, how large it is cut, what it weighs and where. Masses, the cut list and
-// prints read it; each trade tells its own.
+// A piece of a panel, once: what it is of, how large it is cut, what it weighs and where. Masses, the cut list, steps
+// and prints read it; each trade tells its own.
 #pragma once
-#include "core/parts/frame.h"
-#include "core/parts/tip.h"
+#include "core/assembly/piece_id.h"
+#include "core/design/design.h"
+#include "core/design/record_keys.h"
+#include "core/geometry/point.h"
+#include "core/measure/hand.h"
+#include "core/measure/length_text.h"
 #include <tuple>
+#include <vector>
 
 namespace eup {
 
@@ -59,8 +64,8 @@ struct Part {
     core,
     inCore,
     surface
-  } what = What::ribs;
-  std::string key;      ///< within its panel, stays the same while the piece is there: "rib.4", "spar.1.top"
+  };
+  PieceId id;
   std::string name;     ///< on board, print and list: "R4", "main spar, top cap"
   std::string material; ///< key of the table of materials; of coverings for a covering
   double grams = 0;     ///< of one hand: of all its `count`, half of them where both hands share it
@@ -82,7 +87,16 @@ struct Part {
   DrawnOn drawn = DrawnOn::cutList;
   Point3 centre{0, 0, 0};            ///< of mass, in the panel's axes (aft, outwards, up)
   Point3 from{0, 0, 0}, to{0, 0, 0}; ///< of what runs straight: the ends of its middle line; else the same point
+
+  What what() const { return groupOf(id.kind); }
+  std::string key() const { return textOf(id); } ///< what files and tables call it, within its panel
+  static What groupOf(PieceKind kind);           ///< what pieces of that kind are told with
 };
+
+/// What records call a piece: "wings.0.panels.1.rib.4".
+inline std::string pieceKey(PanelNumber panel, const PieceId& id) {
+  return pieceKey(panel, textOf(id));
+}
 
 /// As a size to cut to, without the unit: how long, and how wide where that says something. `trim` is left on what is
 /// cut to length.
@@ -101,19 +115,5 @@ std::optional<Scarfed> scarfed(const Part& part, const CutList& order);
 
 /// How many of it are cut for one hand; what both hands share comes with the right one. Ribs have spares.
 int countFor(const Part& part, Hand hand, const CutList& order);
-
-/// Every piece of one hand that is decided: no glue, hardware or paint. Ribs by their cut area; caps as strips between
-/// the places where they change; webs between ribs and caps; edges as strips under the section's outline (a square one
-/// 0.85 of width × depth behind it, a wedge half), bought as deep as the deepest of them; sheet and covering by their
-/// cross-section at every rib, straight between; diagonals bar by bar; of the tip a plate and an outline by their area,
-/// a bow by its strips' length, a block as half the tip rib's depth over its plan.
-std::vector<Part> partsOf(const PanelBrief& design, const PanelLoft& loft, const Frame& frame,
-                          const std::optional<TipShape>& tip);
-
-/// What the caps, or the sheet, of a spar weigh on its line, g of one hand: exact for what tapers, changes or ends.
-double sparGrams(const Spar& spar, const SparLine& line, const Tables& tables);
-
-/// What tips are carved and cut of: they have no wood of their own to be chosen.
-inline constexpr const char* tipWood = "balsa-160";
 
 } // namespace eup
