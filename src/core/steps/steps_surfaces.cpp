@@ -114,8 +114,9 @@ std::string cutSteps(StepMaker& m, const SurfaceMade& made, std::string last) {
 
 std::string servoSteps(StepMaker& m, std::string last) {
   for (const SurfaceMade& made : m.panel.surfaces)
-    if (const Surface& s = decided(m.panel, made); made.driven && s.partsRibs())
-      last = m.add(keyOf(m, "servo", made), fmt::format("Seat the servo of the {}", s.name), 30, {last},
+    if (made.driven)
+      last = m.add(keyOf(m, "servo", made), fmt::format("Seat the servo of the {}", decided(m.panel, made).name), 30,
+                   {last},
                    {.look = "Centred before it is buried; its lead goes through every hole",
                     .print = "surfaces",
                     .puts = ofIt(m, made, {servoPlate, servoBearers}),
