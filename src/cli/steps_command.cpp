@@ -25,6 +25,7 @@ struct Told {
   int hour = 18;
   double celsius = 20;
   std::vector<std::size_t> order;
+  LengthUnit unit = LengthUnit::mm;
 
   std::string when(double minutes) const {
     const double day = std::floor(minutes / 1440 + 1e-9);
@@ -45,6 +46,8 @@ void asText(const Told& t, std::ostream& out) {
     out << fmt::format("  {}  [ ] {} ({}), {:.0f} min{}{}\n", when.substr(11), s.what, s.on, s.minutes,
                        s.cureHours > 0 ? fmt::format(", cures {:.1f} h", s.cureHours) : std::string(),
                        p.slack < 1 ? "  *" : "");
+    if (!s.goesIn.empty()) out << "             goes in: " << s.goesIn << '\n';
+    if (s.glue.joints > 0) out << "             glue: " << wordsOf(s.glue, t.unit) << '\n';
     if (!s.look.empty()) out << "             look: " << s.look << '\n';
     if (!s.caution.empty()) out << "             " << s.caution << '\n';
   }
@@ -57,16 +60,25 @@ void asText(const Told& t, std::ostream& out) {
 }
 
 void asCsv(const Told& t, std::ostream& out) {
-  out << "key,from,to,ready,what,on,with,minutes,cure_hours,slack_hours,needs,look,print\n";
+  out << "key,from,to,ready,what,on,with,minutes,cure_hours,slack_hours,needs,look,print,goes_in,joints,glue_mm2,glue_"
+         "g\n";
   for (const std::size_t i : t.order) {
     const Step& s = t.steps[i];
     const Placed& p = t.schedule.placed[i];
     std::string needs;
     for (const std::string& need : s.needs) needs += (needs.empty() ? "" : " ") + need;
-    out << fmt::format("{},{},{},{},{},{},{},{:.0f},{:.2f},{:.1f},{},{},{}\n", s.key, t.when(p.from), t.when(p.to),
-                       t.when(p.ready), inQuotes(s.what), inQuotes(s.on), inQuotes(s.with), s.minutes, s.cureHours,
-                       p.slack / 60, inQuotes(needs), inQuotes(s.look), s.print);
+    out << fmt::format("{},{},{},{},{},{},{},{:.0f},{:.2f},{:.1f},{},{},{},{},{},{:.2f},{:.4f}\n", s.key,
+                       t.when(p.from), t.when(p.to), t.when(p.ready), inQuotes(s.what), inQuotes(s.on),
+                       inQuotes(s.with), s.minutes, s.cureHours, p.slack / 60, inQuotes(needs), inQuotes(s.look),
+                       s.print, inQuotes(s.goesIn), s.glue.joints, s.glue.area, s.glue.grams);
   }
+}
+
+Json toJson(const std::vector<PlacedPiece>& pieces) {
+  Json out = Json::array();
+  for (const PlacedPiece& p : pieces)
+    out.push_back({{"wing", p.wing + 1}, {"panel", p.panel + 1}, {"hand", name(p.hand)}, {"key", textOf(p.id)}});
+  return out;
 }
 
 void asJson(const Told& t, const std::string& wing, std::ostream& out) {
@@ -94,7 +106,14 @@ void asJson(const Told& t, const std::string& wing, std::ostream& out) {
                              {"look", s.look},
                              {"caution", s.caution},
                              {"print", s.print},
-                             {"figures", s.figures}});
+                             {"figures", s.figures},
+                             {"makes", toJson(s.makes)},
+                             {"puts", toJson(s.puts)},
+                             {"goesIn", s.goesIn},
+                             {"joints", s.glue.joints},
+                             {"glueLengthMm", s.glue.length},
+                             {"glueAreaMm2", s.glue.area},
+                             {"glueGrams", s.glue.grams}});
   }
   out << root.dump(2, ' ', false, Json::error_handler_t::replace) << '\n';
 }
@@ -153,6 +172,7 @@ int tellSteps(const TrueWing& w, const StepsArgs& args, std::ostream& out, std::
     err << "euptera-cli: nobody is ever at the bench: give it some minutes on weekdays or at weekends\n";
     return usage;
   }
+  t.unit = w.design.unit;
   t.activities = made->activities, t.bench = made->bench, t.schedule = made->schedule, t.first = made->first;
   for (std::size_t i = 0; i < t.steps.size(); ++i)
     if (made->steps[i].state != StepState::done && made->steps[i].state != StepState::cures) t.order.push_back(i);

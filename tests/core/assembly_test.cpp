@@ -4,11 +4,14 @@
 #include "core/described/decisions.h"
 #include "core/described/design_file.h"
 #include "core/design/lasting.h"
+#include "core/design/panel_rules.h"
+#include "core/edit/panel_edit.h"
 #include "core/files/shipped.h"
 #include "core/steps/order.h"
 #include "core/steps/steps.h"
 #include "core/wing/joints.h"
-#include "support.h"
+#include "surface_designs.h"
+#include <fmt/format.h>
 #include <map>
 #include <set>
 
@@ -78,6 +81,99 @@ TEST(Assembly, EveryDemoPlaysThrough) {
     playsThrough(designFromText(shipped::demo(name).value()).value().design);
 }
 
+// Joints of a plain frame, summed by hand: four ribs of 2 mm and two of 3, one strip of 6 × 3 in a notch on either face, no edges.
+TEST(Joints, OfAPlainFrameByHand) {
+  Design d = test::plainPanel0012();
+  PanelDesign& p = d.inner();
+  p.spars = {Spar{}};
+  p.leadingEdge.kind = LeadingEdgeKind::none, p.trailingEdge.kind = TrailingEdgeKind::none;
+  p.sheeting.top = p.sheeting.bottom = p.capStrips.top = p.capStrips.bottom = false;
+  p.ribs.notchFit = 0;
+  const TrueWing w = wingOf(d);
+  const TruePanel& panel = w.inner();
+  double onCaps = 0;
+  int count = 0;
+  for (const Bond& b : jointsOf(w).at({}))
+    if (b.one.kind == PieceKind::rib && b.other.kind == PieceKind::cap) {
+      onCaps += b.area, ++count;
+      EXPECT_DOUBLE_EQ(b.length, panel.rib(b.one.number).thickness);
+    }
+  const Cap& cap = p.spars[0].top;
+  double thick = 0;
+  for (const Rib& rib : panel.frame.ribs) thick += rib.thickness;
+  EXPECT_EQ(count, 12);
+  EXPECT_DOUBLE_EQ(thick, 4 * 2 + 2 * 3);
+  // Bottom and both sides of each notch: 6 + 3 + 3 mm round, above and below.
+  EXPECT_NEAR(onCaps, 2 * thick * (cap.width + 2 * cap.depth), 1e-6);
+}
+
+// A thin film of 150 g/m² with 15 % left in the cup, twice that where a gap is filled: 1000 mm² take 0.1725 and 0.345
+// g.
+TEST(Joints, GlueByHand) {
+  Bond b;
+  b.area = 1000;
+  EXPECT_NEAR(glueGrams(b), 0.1725, 1e-9);
+  b.use = GlueUse::brace;
+  EXPECT_NEAR(glueGrams(b), 0.345, 1e-9);
+  b.use = GlueUse::cloth;
+  EXPECT_EQ(glueGrams(b), 0);
+  EXPECT_EQ(wordsOf(GlueUp{1, 10, 1000, 0.345}, LengthUnit::mm).substr(0, 8), "1 joint,");
+}
+
+// The same wing cut in two and put together again has the same joints; turned to inches too.
+TEST(Joints, StayWhenAPanelIsCutAndMerged) {
+  const Design d = designFromText(shipped::demo(shipped::demoNames().front()).value()).value().design;
+  const auto sum = [](const Design& of) {
+    const TrueWing w = wingOf(of);
+    double area = 0;
+    for (const Bond& b : jointsOf(w).at({})) area += b.area;
+    return area;
+  };
+  const std::vector<double> ribs = ribStations(d.inner().ribs, d.inner().panel.span);
+  const auto cut = withPanelSplit(d, {}, ribs[4]);
+  ASSERT_TRUE(cut.ok());
+  const auto whole = withPanelsMerged(cut.value(), {});
+  ASSERT_TRUE(whole.ok());
+  EXPECT_NEAR(sum(whole.value()), sum(d), 1e-6 * sum(d));
+}
+
+// A step that lies behind what another one shuts is told, and put before it.
+TEST(Assembly, WhatIsShutIsReachedNoMore) {
+  Design d = newWing();
+  d.inner().sheeting.top = d.inner().sheeting.bottom = true;
+  const TrueWing w = wingOf(d);
+  std::vector<Step> steps = stepsOf(w);
+  ASSERT_TRUE(contradictionsIn(w, steps).empty());
+  const auto named = [&](const std::string& end) {
+    return std::ranges::find_if(steps, [&](const Step& s) { return s.key.ends_with("right." + end); });
+  };
+  const auto closing = named("skinTop"), webs = named("upper");
+  ASSERT_TRUE(closing != steps.end() && webs != steps.end());
+  for (Step& s : steps) // nothing waits for the upper cap any more
+    std::erase(s.needs, webs->key);
+  const auto told = contradictionsIn(w, steps);
+  ASSERT_FALSE(told.empty());
+  EXPECT_NE(told.front().find("lies behind"), std::string::npos);
+  keepWaysOpen(w, steps);
+  EXPECT_TRUE(contradictionsIn(w, steps).empty());
+  EXPECT_NE(std::ranges::find(named("skinTop")->needs, named("upper")->key), named("skinTop")->needs.end());
+  steps.erase(named("upper"));
+  EXPECT_NE(contradictionsIn(w, steps).front().find("at no step"), std::string::npos);
+}
+
+// What a step says that goes in: by the names on the parts list.
+TEST(Assembly, PiecesInWords) {
+  const TrueWing w = wingOf(newWing());
+  for (const Step& s : stepsOf(w))
+    if (s.key.ends_with("right.ribsOn")) {
+      const int ribs = static_cast<int>(w.inner().frame.ribs.size());
+      EXPECT_EQ(s.goesIn, fmt::format("R1 to R{} ({})", ribs, ribs));
+      EXPECT_GT(s.glue.grams, 0);
+      return;
+    }
+  FAIL() << "no ribs";
+}
+
 /// A demo with some of its decisions changed, things of its lists doubled and taken away.
 Design byChance(Chance& chance) {
   const std::vector<std::string> names = shipped::demoNames();
@@ -139,7 +235,7 @@ TEST(Assembly, WingsByChancePlayThrough) {
         ++built[p.design.built];
         for (const Hand hand : {Hand::right, Hand::left}) {
           if (hand == Hand::left && !wing.mirrored) continue;
-          for (const Bond& b : jointsOf(w->of(hand)).at(p.design.id).bonds) {
+          for (const Bond& b : jointsOf(w->of(hand)).at(p.design.id)) {
             all += b.use != GlueUse::cloth;
             EXPECT_TRUE(std::isfinite(b.area) && b.area > 0 && b.at.allFinite()) << seed << ' ' << textOf(b.one);
           }

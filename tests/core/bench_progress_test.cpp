@@ -454,7 +454,7 @@ TEST(BenchReport, LogAsTableJsonAndPage) {
 TEST(BenchReport, WorkSheetAndLabels) {
   const TrueWing w = wingOf(withRecords());
   const auto steps = stepsOf(w);
-  const auto sheet = workSheet(w.design.name, Hand::right, steps, w.design.records);
+  const auto sheet = workSheet(w.design.name, Hand::right, steps, w.design.records, LengthUnit::mm);
   const auto mine =
       std::count_if(steps.begin(), steps.end(), [](const Step& s) { return !s.hand || s.hand == Hand::right; });
   ASSERT_EQ(static_cast<long>(sheet.size()), mine + 1);

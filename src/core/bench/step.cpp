@@ -5,6 +5,12 @@
 
 namespace eup {
 
+std::string wordsOf(const GlueUp& glue, LengthUnit unit) {
+  if (glue.joints == 0) return {};
+  return fmt::format("{} {}, {}, {} of glue", glue.joints, glue.joints == 1 ? "joint" : "joints",
+                     told(glue.area, Quantity::area, unit), told(glue.grams, Quantity::mass, unit));
+}
+
 double cureHours(const Glue& glue, double celsius) {
   const double perTen = glue.coldHours > 0 && glue.hours > 0 ? glue.coldHours / glue.hours : 2;
   return glue.hours * std::clamp(std::pow(perTen, (20 - celsius) / 10), 1 / 8.0, 8.0);

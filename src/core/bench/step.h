@@ -3,6 +3,7 @@
 #include "core/assembly/bond.h"
 #include "core/design/record_keys.h"
 #include "core/design/tables.h"
+#include "core/measure/figure.h"
 #include "core/measure/hand.h"
 #include <optional>
 #include <string>
@@ -41,11 +42,15 @@ struct Step {
   std::vector<PlacedPiece> makes{};   ///< that are cut or made ready
   std::vector<PlacedPiece> puts{};    ///< that go in: each at one step
   std::vector<PlacedPiece> works{};   ///< that are in already, or are not glued, and that it is about
+  std::string goesIn{};               ///< the same that go in, in words: "R1 to R13 (13); main spar, top cap"
   GlueUp glue{};                      ///< of the joints that it makes
   int wing = 0;                       ///< where it stands now, counted from 0
   std::optional<int> panel{};         ///< likewise
   std::optional<Hand> hand{};         ///< nothing for what both have in common
 };
+
+/// "27 joints, 12.1 cm², 2.1 g of glue"; empty for a step without glue.
+std::string wordsOf(const GlueUp& glue, LengthUnit unit);
 
 /// Hours until a joint of that glue can be handled on: the table's own at 20 °C, by the table's own for 10 °C through
 /// both, where that is silent twice as long for every 10 K less (from memory); never more than eightfold off.

@@ -48,7 +48,7 @@ Drawing headed(const char* title, const std::string& wing, Hand hand) {
 } // namespace
 
 std::vector<Drawing> workSheet(const std::string& wing, Hand hand, const std::vector<Step>& steps,
-                               const Records& records) {
+                               const Records& records, LengthUnit unit) {
   std::vector<Drawing> out;
   std::map<std::string, std::size_t> numbers;
   std::vector<const Step*> mine;
@@ -79,10 +79,14 @@ std::vector<Drawing> workSheet(const std::string& wing, Hand hand, const std::ve
                                         s->cureHours > 0 ? fmt::format(", cures {:.1f} h", s->cureHours) : "",
                                         s->with.empty() ? "" : ", " + s->with, waits);
     std::vector<std::string> lines = broken(how, lettersAcross);
-    if (!s->look.empty())
-      for (std::string& line : broken("Look: " + s->look, lettersAcross)) lines.push_back(std::move(line));
-    if (!s->caution.empty())
-      for (std::string& line : broken("Caution: " + s->caution, lettersAcross)) lines.push_back(std::move(line));
+    const auto more = [&](const char* head, const std::string& text) {
+      if (text.empty()) return;
+      for (std::string& line : broken(head + text, lettersAcross)) lines.push_back(std::move(line));
+    };
+    more("Goes in: ", s->goesIn);
+    more("", wordsOf(s->glue, unit));
+    more("Look: ", s->look);
+    more("Caution: ", s->caution);
     for (const std::string& line : lines) d.write({14, y}, line, 2.5), y -= lineHigh - 0.6;
     out.push_back(std::move(d));
   }

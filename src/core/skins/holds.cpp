@@ -5,21 +5,7 @@
 #include <fmt/format.h>
 
 namespace eup {
-namespace {
-
-/// Whether sheet lies over and under the same place.
-bool closesIn(const std::vector<Skin>& skins) {
-  for (const Skin& a : skins)
-    for (const Skin& b : skins)
-      if (a.what != Skin::What::tail && a.what == b.what && a.run == b.run && a.face == Face::upper &&
-          b.face == Face::lower)
-        return true;
-  return false;
-}
-
-} // namespace
-
-std::vector<Hold> holdsOf(const PanelBrief& d, const std::vector<Skin>& skins, bool joiner) {
+std::vector<Hold> holdsOf(const PanelBrief& d, const std::vector<Space>& spaces, bool joiner) {
   std::vector<Hold> out;
   const auto add = [&](const std::string& kind, std::string what) {
     const std::string key = holdKey(d.lasting(), kind);
@@ -27,10 +13,10 @@ std::vector<Hold> holdsOf(const PanelBrief& d, const std::vector<Skin>& skins, b
     const bool looked = std::find(d.looked.begin(), d.looked.end(), key) != d.looked.end();
     out.push_back({key, std::move(what), looked});
   };
-  if (closesIn(skins) && d.built == Built::foam) {
+  if (!spaces.empty() && d.built == Built::foam) {
     add("flush", "a long rule finds no high spot; grooves are filled flush");
     add("inside", "leads, cords and tubes lie under the surface, their ends closed against glue and vented");
-  } else if (closesIn(skins)) {
+  } else if (!spaces.empty()) {
     add("glue", d.spars.empty() ? "glue at the ribs, from inside" : "glue at ribs, spars and webs, from inside");
     if (!d.join.braces.empty()) add("brace", "glue at the braces, both faces");
     if (joiner) add("socket", "joiner slides in its socket, the socket's end closed against glue");

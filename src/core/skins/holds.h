@@ -1,6 +1,9 @@
 // What has to be looked at before a panel is closed in by its skins: it can not be seen afterwards.
 #pragma once
-#include "core/skins/skin_list.h"
+#include "core/assembly/bond.h"
+#include "core/design/panel_brief.h"
+#include <string>
+#include <vector>
 
 namespace eup {
 
@@ -10,8 +13,8 @@ struct Hold {
   bool looked = false;
 };
 
-/// Of a panel that has sheet over and under some place: what lies in there, and what the builder adds of his own;
-/// nothing of one that stays open. `joiner`: it has a socket for one.
-std::vector<Hold> holdsOf(const PanelBrief& design, const std::vector<Skin>& skins, bool joiner);
+/// Of a panel that has spaces shut between sheet above and below: what lies in there, and what the builder adds of his
+/// own; nothing of one that stays open. `joiner`: it has a socket for one.
+std::vector<Hold> holdsOf(const PanelBrief& design, const std::vector<Space>& spaces, bool joiner);
 
 } // namespace eup

@@ -25,7 +25,7 @@ constexpr int nowhere = -1;
 /// One panel of one hand, as it is put together.
 struct Body {
   const TruePanel& panel;
-  const PanelJoints& joints;
+  const std::vector<Bond>& joints;
   Hand hand;
   PlacedPiece at(const PieceId& id) const { return {panel.design.id.wing, panel.design.id.panel, hand, id}; }
 };
@@ -135,7 +135,7 @@ bool fromOutside(const Bond& b) {
 /// Calls `closed(step, closing, bond)` for every joint that lies in what is shut.
 template <class Closed> void whatIsShut(const TrueWing& w, const Order& order, Closed closed) {
   for (const Body& body : bodiesOf(w))
-    for (const Space& space : body.joints.spaces) {
+    for (const Space& space : body.panel.spaces) {
       int closing = nowhere;
       for (const std::vector<PieceId>* face : {&space.below, &space.above})
         for (const PieceId& id : *face)
@@ -143,7 +143,7 @@ template <class Closed> void whatIsShut(const TrueWing& w, const Order& order, C
             closing = closing == nowhere ? at : order.later(closing, at);
       if (closing == nowhere) continue;
       std::set<int> told;
-      for (const Bond& b : body.joints.bonds) {
+      for (const Bond& b : body.joints) {
         if (fromOutside(b) || order.ofBothHands(body, b)) continue;
         if (isIn(space.above, b.one) || isIn(space.below, b.one) || isIn(space.above, b.other) ||
             isIn(space.below, b.other))
@@ -166,7 +166,7 @@ void putJoints(const TrueWing& w, std::vector<Step>& steps) {
   for (Step& s : steps) s.glue = {};
   const Order order(steps);
   for (const Body& body : bodiesOf(w))
-    for (const Bond& b : body.joints.bonds) {
+    for (const Bond& b : body.joints) {
       const int at = order.madeAt(body, b);
       if (at == nowhere || b.use == GlueUse::cloth) continue;
       GlueUp& glue = steps[static_cast<std::size_t>(at)].glue;

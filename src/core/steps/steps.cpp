@@ -2,6 +2,7 @@
 #include "core/bench/progress.h"
 #include "core/report/told.h"
 #include "core/steps/order.h"
+#include "core/steps/piece_words.h"
 #include "core/steps/step_maker.h"
 #include <algorithm>
 #include <cmath>
@@ -76,6 +77,7 @@ std::vector<Step> stepsOf(const TrueWing& w, std::optional<double> warm) {
     if (figureNamed(w, key)) weigh.figures.emplace_back(key);
   told.put(std::move(weigh));
   std::vector<Step> out = told.take();
+  for (Step& s : out) s.goesIn = wordsOf(w, s.puts);
   putJoints(w, out);
   keepWaysOpen(w, out);
   takeOwnOrder(w.design.bench, out);

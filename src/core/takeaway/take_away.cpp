@@ -93,7 +93,8 @@ std::vector<Drawing> pagesOf(PrintPiece piece, const Job& job, Hand hand, const 
       if (!panel.sheet) add(flowed(strengthCard(job.whole(hand), panel, hand), frame, betweenBlocks / 2));
     return out;
   case PrintPiece::workSheet:
-    add(flowed(workSheet(w.front().get().design.name, hand, job.steps, *job.records), frame, betweenBlocks / 2));
+    add(flowed(workSheet(w.front().get().design.name, hand, job.steps, *job.records, w.front().get().design.unit),
+               frame, betweenBlocks / 2));
     return out;
   case PrintPiece::labels:
     return packed(pieceLabels(w, hand), frame, 2);
@@ -245,7 +246,8 @@ std::string fileNameOf(std::string_view text) {
   }
   while (!out.empty() && out.back() == '-') out.pop_back();
   // Two names must not become one where letters are left out: then a few of their checksum's tell them apart.
-  const bool lost = text.size() > 60 || std::any_of(text.begin(), text.end(), [](char c) { return static_cast<unsigned char>(c) >= 0x80; });
+  const bool lost = text.size() > 60 ||
+                    std::any_of(text.begin(), text.end(), [](char c) { return static_cast<unsigned char>(c) >= 0x80; });
   if (out.empty()) out = "wing";
   return lost ? out + "-" + sha256(text).substr(0, 4) : out;
 }

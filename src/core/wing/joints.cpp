@@ -6,10 +6,10 @@
 
 namespace eup {
 
-static PanelJoints joints(const TruePanel& p) {
-  PanelJoints out;
+static std::vector<Bond> jointsOf(const TruePanel& p) {
+  std::vector<Bond> out;
   const auto put = [&](std::vector<Bond> bonds) {
-    out.bonds.insert(out.bonds.end(), std::make_move_iterator(bonds.begin()), std::make_move_iterator(bonds.end()));
+    out.insert(out.end(), std::make_move_iterator(bonds.begin()), std::make_move_iterator(bonds.end()));
   };
   put(bondsOfFrame(p.design, p.shape.loft, p.frame, p.parts));
   if (p.sheet) put(bondsOfSheetPanel(p.design, *p.sheet, p.parts));
@@ -18,7 +18,6 @@ static PanelJoints joints(const TruePanel& p) {
   put(bondsOfSurfaces(p.design, p.frame, p.surfaces, p.parts));
   put(bondsOfHardPoints(p.frame, p.hardPoints, p.design.hardPoints, p.parts));
   put(bondsOfJoin(p.design, p.join, p.joiner, p.frame, p.parts));
-  if (!p.sheet) out.spaces = spacesUnder(p.skins, p.parts);
   return out;
 }
 
@@ -27,7 +26,7 @@ const WingJoints& jointsOf(const TrueWing& w) {
     WingJoints out;
     for (const WholeWing& wing : w.wings) {
       out.wings.emplace_back();
-      for (const TruePanel& panel : wing.panels) out.wings.back().push_back(joints(panel));
+      for (const TruePanel& panel : wing.panels) out.wings.back().push_back(jointsOf(panel));
     }
     return out;
   });

@@ -1,20 +1,14 @@
-// The finished wing as pieces that are glued to each other: what every trade says of its joints, and what is shut.
+// The finished wing as pieces that are glued to each other: what every trade says of its joints.
 #pragma once
 #include "core/assembly/bond.h"
 #include "core/wing/true_wing.h"
 
 namespace eup {
 
-/// One panel of one hand.
-struct PanelJoints {
-  std::vector<Bond> bonds;   ///< every glue joint once
-  std::vector<Space> spaces; ///< that are shut for good
-};
-
 /// Of a hand as it is told: `TrueWing::of` says which.
 struct WingJoints {
-  std::vector<std::vector<PanelJoints>> wings; ///< by wing and panel
-  const PanelJoints& at(PanelId id) const {
+  std::vector<std::vector<std::vector<Bond>>> wings; ///< every glue joint once, by wing and panel
+  const std::vector<Bond>& at(PanelId id) const {
     return wings.at(static_cast<std::size_t>(id.wing)).at(static_cast<std::size_t>(id.panel));
   }
 };

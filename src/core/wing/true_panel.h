@@ -39,8 +39,9 @@ struct TruePanel {
   std::optional<FoamMade> foam;        ///< of a panel of foam
   std::vector<SurfaceMade> surfaces;   ///< on hinges
   std::vector<HardPointMade> hardPoints;
-  std::vector<Hold> holds; ///< to be looked at before those close it in
-  std::vector<Part> parts; ///< every piece once
+  std::vector<Space> spaces; ///< shut for good when their sheet is on
+  std::vector<Hold> holds;   ///< to be looked at before those close it in
+  std::vector<Part> parts;   ///< every piece once
   PanelMass mass;
   PanelStrength strength;
 

@@ -2,6 +2,7 @@
 #include "core/edit/left_hand.h"
 #include "core/geometry/in_parallel.h"
 #include "core/joins/join_parts.h"
+#include "core/skins/skin_bonds.h"
 #include "core/strength/plate_strength.h"
 #include "core/wing/holding.h"
 #include "core/wing/true_wing.h"
@@ -34,7 +35,6 @@ void workPanel(TruePanel& p, const TruePanel* inside, TwistTests& tests) {
   p.foam = foamOf(p.design, p.shape, p.frame);
   p.surfaces = surfacesOf(p.design, loft, p.frame);
   p.hardPoints = hardPointsOf(p.design, loft, p.frame);
-  p.holds = holdsOf(p.design, p.skins, p.joiner.has_value());
   p.parts = p.sheet ? partsOfSheetPanel(p.design, loft, p.frame, *p.sheet)
                     : builtParts(p.design, loft, p.frame, p.tip, p.skins);
   if (p.foam)
@@ -42,6 +42,8 @@ void workPanel(TruePanel& p, const TruePanel* inside, TwistTests& tests) {
   for (Part& part : partsOfSurfaces(p.design, loft, p.frame, p.surfaces)) p.parts.push_back(std::move(part));
   for (Part& part : partsOfHardPoints(p.design, loft, p.frame, p.hardPoints)) p.parts.push_back(std::move(part));
   for (Part& part : partsOfJoin(p.design, p.join, p.joiner, p.frame.spars)) p.parts.push_back(std::move(part));
+  if (!p.sheet) p.spaces = spacesUnder(p.skins, p.parts);
+  p.holds = holdsOf(p.design, p.spaces, p.joiner.has_value());
   p.mass = panelMass(p.parts, p.frame.ribs, p.design.inboard);
   p.strength.skin = sheetSkin(p.design, loft, p.frame.ribs);
   p.strength.noseBox = noseBoxOf(p.design, loft, p.frame.ribs.front());

@@ -1,0 +1,60 @@
+#include "core/steps/piece_words.h"
+#include <algorithm>
+#include <fmt/format.h>
+
+namespace eup {
+namespace {
+
+constexpr const char* digits = "0123456789";
+
+/// A name about its last number: "main spar, web of bay ", "12", "".
+struct Numbered {
+  std::string before, number, after;
+};
+Numbered numberedName(const std::string& name) {
+  const std::size_t last = name.find_last_of(digits);
+  if (last == std::string::npos) return {name, {}, {}};
+  std::size_t first = last;
+  while (first > 0 && std::string_view(digits).find(name[first - 1]) != std::string_view::npos) --first;
+  return {name.substr(0, first), name.substr(first, last + 1 - first), name.substr(last + 1)};
+}
+
+/// Names that are alike but for that number, next to each other in the list.
+struct Row {
+  Numbered first;
+  std::string last;
+  std::vector<std::string> names;
+};
+
+std::string told(const Row& row) {
+  constexpr std::size_t worth = 3;
+  if (row.names.size() < worth) return fmt::format("{}", fmt::join(row.names, "; "));
+  const bool letter = row.first.before == "R" || row.first.before == "S"; // "R1 to R13"
+  return fmt::format("{}{} to {}{}{} ({})", row.first.before, row.first.number, letter ? row.first.before : "",
+                     row.last, row.first.after, row.names.size());
+}
+
+} // namespace
+
+std::string wordsOf(const TrueWing& w, const std::vector<PlacedPiece>& pieces) {
+  std::vector<Row> rows;
+  for (const PlacedPiece& at : pieces)
+    for (const Part& part : w.of(at.hand).at({at.wing, at.panel}).parts) {
+      if (part.id != at.id) continue;
+      const Numbered name = numberedName(part.name);
+      const auto alike = std::ranges::find_if(rows, [&](const Row& row) {
+        return !name.number.empty() && row.first.before == name.before && row.first.after == name.after &&
+               !row.first.number.empty();
+      });
+      if (alike != rows.end() && alike->names.back() != part.name)
+        alike->last = name.number, alike->names.push_back(part.name);
+      else if (alike == rows.end())
+        rows.push_back({name, name.number, {part.name}});
+      break;
+    }
+  std::string out;
+  for (const Row& row : rows) out += (out.empty() ? "" : "; ") + told(row);
+  return out;
+}
+
+} // namespace eup
