@@ -1,7 +1,6 @@
 // Which piece of a panel a piece is: of what kind, of which rib, bay, spar or other thing of the panel's lists. It
 // stays the same while the piece is there, whatever becomes of the pieces beside it; names are for people.
 #pragma once
-#include <compare>
 #include <optional>
 #include <string>
 #include <string_view>
