@@ -149,6 +149,43 @@ TEST(Surfaces, OnAPlainPanelByHand) {
               1e-9);
 }
 
+// Cut out of a core or of sheet, it is of that: the area behind the hinge by quadrature of NACA Report 460's thickness,
+// less facing and bevel; of sheet with a layer of cloth on either face, of foam with a skin on both.
+TEST(Surfaces, OfFoamAndOfSheetByHand) {
+  Design d = test::plainPanel0012();
+  PanelDesign& p = d.inner();
+  p.leadingEdge.kind = LeadingEdgeKind::none, p.trailingEdge.kind = TrailingEdgeKind::none;
+  Surface s = newSurface(p, SurfaceKind::elevator, WingKind::main);
+  s.from = 100, s.to = 400, s.endClear = 0, s.chordFrom = s.chordTo = 0.7, s.gap = 0;
+  s.at = HingeAt::top, s.upDeg = 20, s.downDeg = 20, s.facing = s.wingFacing = 0;
+  s.built = SurfaceBuilt::sawnOff;
+  p.surfaces = {s};
+  const auto half = [](double x) {
+    return 0.6 * (0.2969 * std::sqrt(x) - 0.1260 * x - 0.3516 * x * x + 0.2843 * x * x * x - 0.1015 * x * x * x * x);
+  };
+  double area = 0, moment = 0;
+  for (int i = 0; i < 4000; ++i) {
+    const double x = 0.7 + 0.3 * (i + 0.5) / 4000, strip = 2 * half(x) * 200 * 0.3 * 200 / 4000;
+    area += strip, moment += strip * (x - 0.7) * 200;
+  }
+  const double deep = 2 * half(0.7) * 200, bevel = deep * deep * std::tan(degToRad(20)) / 2;
+  p.built = Built::sheet, p.sheet.thickness = 26, p.sheet.material = "balsa-100";
+  p.cloth = {};
+  const double bare = figureOf(wingOf(d), "surface.1.mass");
+  EXPECT_NEAR(bare, (area - bevel) * 300 * 100e-6, 0.02 * bare);
+  const double wedge = bevel * deep * std::tan(degToRad(20)) / 3; // its moment
+  EXPECT_NEAR(figureOf(wingOf(d), "surface.1.behind"), (moment - wedge) / (area - bevel), 0.3);
+  p.cloth.top = p.cloth.bottom = 1, p.cloth.gsm = 25, p.cloth.resinRatio = 1;
+  const double clothed = figureOf(wingOf(d), "surface.1.mass");
+  EXPECT_NEAR(clothed - bare, 2 * 60 * 300 * 50e-6, 0.01 * clothed);
+  EXPECT_NEAR(figureOf(wingOf(d), "surface.1.weight"), clothed * figureOf(wingOf(d), "surface.1.behind") / s.weightArm,
+              1e-9);
+  p.built = Built::foam, p.cloth = {}, p.sheeting.top = p.sheeting.bottom = false;
+  const TrueWing foam = wingOf(d);
+  const double density = foam.inner().design.tables.named(p.foam.material).density;
+  EXPECT_NEAR(figureOf(foam, "surface.1.mass"), bare * density / 100, 0.001 * bare);
+}
+
 // At full travel either way the surface touches nothing of the wing, a degree farther it does; a round nose never.
 TEST(Surfaces, ClearsAtItsTravelAndTouchesBeyond) {
   for (const HingeAt at : {HingeAt::top, HingeAt::middle, HingeAt::underside})

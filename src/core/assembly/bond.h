@@ -23,7 +23,7 @@ enum class GlueUse {
 enum class BondTo {
   own,    ///< the same panel
   inside, ///< the panel inside it, once they are joined
-  other   ///< the other hand's same panel, once the halves are joined
+  other   ///< the other hand's same panel, once the halves are joined: made once, with the right one
 };
 
 /// One of the hand that is told; of pieces that both hands share, half of it.

@@ -79,9 +79,9 @@ std::vector<Drawing> workSheet(const std::string& wing, Hand hand, const std::ve
                                         s->cureHours > 0 ? fmt::format(", cures {:.1f} h", s->cureHours) : "",
                                         s->with.empty() ? "" : ", " + s->with, waits);
     std::vector<std::string> lines = broken(how, lettersAcross);
-    const auto more = [&](const char* head, const std::string& text) {
+    const auto more = [&](const char* begins, const std::string& text) {
       if (text.empty()) return;
-      for (std::string& line : broken(head + text, lettersAcross)) lines.push_back(std::move(line));
+      for (std::string& line : broken(begins + text, lettersAcross)) lines.push_back(std::move(line));
     };
     more("Goes in: ", s->goesIn);
     more("", wordsOf(s->glue, unit));

@@ -57,8 +57,7 @@ std::vector<Bond> bondsOfJoin(const PanelBrief& d, const PanelJoin& join, const 
     if (const Part* root = rootPiece(pieces, frame); root && !root->shared && (d.id.panel > 0 || d.mirrored)) {
       const Rib& rib = frame.ribs.front();
       const double face = rib.ofWood ? rib.cutArea : rib.bareArea;
-      // Half of it where both hands meet, for each tells it.
-      across(root->id, root->id, GlueUse::join, rib.frame.chord, face * (join.centre ? 0.5 : 1), root->centre);
+      across(root->id, root->id, GlueUse::join, rib.frame.chord, face, root->centre);
     }
   return out;
 }

@@ -74,7 +74,7 @@ public:
   int madeAt(const Body& body, const Bond& b) const {
     const std::optional<Hand> hand = body.panel.design.mirrored ? std::optional(body.hand) : std::nullopt;
     if (b.to == BondTo::inside) return named(joinKey(body.panel, hand));
-    if (b.to == BondTo::other) return named(centreKey(body.panel));
+    if (b.to == BondTo::other) return body.hand == Hand::left ? nowhere : named(centreKey(body.panel));
     const int one = whereIn(body.at(b.one)), other = whereIn(body.at(b.other));
     if (one == nowhere || other == nowhere) return nowhere;
     const int joined = ofBothHands(body, b) ? named(centreKey(body.panel)) : nowhere;

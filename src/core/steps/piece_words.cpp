@@ -7,13 +7,16 @@ namespace {
 
 constexpr const char* digits = "0123456789";
 
-/// A name about its last number: "main spar, web of bay ", "12", "".
+/// A name about a number: of a rib's its own, "R", "12", ".1, cap strip below"; else its last one, "main spar, web of
+/// bay ", "12", "".
 struct Numbered {
   std::string before, number, after;
 };
 Numbered numberedName(const std::string& name) {
-  const std::size_t last = name.find_last_of(digits);
+  std::size_t last = name.find_last_of(digits);
   if (last == std::string::npos) return {name, {}, {}};
+  if ((name[0] == 'R' || name[0] == 'S') && name.find_first_of(digits) == 1)
+    last = std::min(name.find_first_not_of(digits, 1), name.size()) - 1;
   std::size_t first = last;
   while (first > 0 && std::string_view(digits).find(name[first - 1]) != std::string_view::npos) --first;
   return {name.substr(0, first), name.substr(first, last + 1 - first), name.substr(last + 1)};
@@ -29,9 +32,11 @@ struct Row {
 std::string told(const Row& row) {
   constexpr std::size_t worth = 3;
   if (row.names.size() < worth) return fmt::format("{}", fmt::join(row.names, "; "));
-  const bool letter = row.first.before == "R" || row.first.before == "S"; // "R1 to R13"
-  return fmt::format("{}{} to {}{}{} ({})", row.first.before, row.first.number, letter ? row.first.before : "",
-                     row.last, row.first.after, row.names.size());
+  const std::string& after = row.first.after;
+  const std::string tail = after.substr(0, std::min(after.find_first_of(", "), after.size())); // "x" of "R4x"
+  const std::string head = row.first.before == "R" || row.first.before == "S" ? row.first.before : "";
+  return fmt::format("{}{}{} to {}{}{} ({})", row.first.before, row.first.number, tail, head, row.last, after,
+                     row.names.size());
 }
 
 } // namespace

@@ -15,14 +15,16 @@ constexpr const char* wireCaution =
 std::string sheetPanelSteps(StepMaker& m) {
   using enum PieceKind;
   const SheetWay way = m.panel.sheet->way;
+  const bool boards = m.panel.sheet->boards > 1, strip = m.count({{edgeStrip}}) > 0;
+  StepMore blank{.caution = bladeCaution, .print = "skins", .puts = PieceQuery{{panelSheet, edgeStrip}}};
+  if (boards || strip) blank.with = m.glue(), blank.cure = m.setHours();
   const std::string cut =
-      m.add("blank", m.panel.sheet->boards > 1 ? "Glue the boards edge to edge, cut the blank" : "Cut the blank",
-            m.share(25), {},
-            {.with = m.glue(),
-             .cure = m.setHours(),
-             .caution = bladeCaution,
-             .print = "skins",
-             .puts = PieceQuery{{panelSheet, edgeStrip}}});
+      m.add("blank",
+            boards && strip ? "Glue the boards edge to edge, the strip along their nose, cut the blank"
+            : boards        ? "Glue the boards edge to edge, cut the blank"
+            : strip         ? "Cut the blank, glue the strip along its nose"
+                            : "Cut the blank",
+            m.share(25), {}, blank);
   const std::string shaped = m.add("shape",
                                    way == SheetWay::bent   ? "Wet the sheet, bend and glue it over its formers"
                                    : way == SheetWay::flat ? "Sand its edges round"

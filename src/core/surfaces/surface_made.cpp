@@ -22,24 +22,37 @@ struct Weight {
   void add(double g, double behind) { grams += g, moment += g * behind; }
 };
 
-/// What of the panel's sheet lies on it, behind its facing.
-void addSheet(Weight& sum, const PanelBrief& d, const PanelLoft& loft, const HingeLine& line, double t) {
+/// What lies at one place of a surface of the panel's own make: g a mm, and how much of its section is taken up, mm².
+struct Laid {
+  Weight weight, section;
+  void add(double area, double density, double behind) {
+    weight.add(area * density * 1e-6, behind);
+    section.add(area, behind);
+  }
+};
+
+/// What of the panel's sheet lies on it, behind its facing, and the cloth on that.
+void addSheet(Laid& laid, const PanelBrief& d, const PanelLoft& loft, const HingeLine& line, double t) {
   const ChordFrame f = loft.frameAt(t);
   const double hinge = f.toChord(line.axis.at(t)).x();
   const std::vector<Zone> zones = zonesOf(d, loft);
   if (zones.empty()) return;
   const auto gaps = sheetGapsAt(d, loft, line, t);
   for (const Zone& zone : zones) {
-    const auto& gap = gaps[zone.place.face == Face::upper ? 0 : 1];
+    const bool top = zone.place.face == Face::upper;
+    const auto& gap = gaps[top ? 0 : 1];
     if (!gap || t < zone.place.inner || t > zone.place.outer) continue;
     const double from = std::max(zone.place.from.at(t) * f.chord, gap->surface), to = zone.place.to.at(t) * f.chord;
     if (to <= from) continue;
-    sum.add((to - from) * zone.of.thickness * d.tables.named(zone.of.material).density * 1e-6, (from + to) / 2 - hinge);
+    const double middle = (from + to) / 2 - hinge;
+    laid.add((to - from) * zone.of.thickness, d.tables.named(zone.of.material).density, middle);
+    if (zone.what != Zone::What::tail)
+      laid.weight.add((to - from) * d.cloth.layers(top) * d.cloth.gsm * (1 + d.cloth.resinRatio) * 1e-6, middle);
   }
 }
 
 /// Stock along its tail.
-void addTail(Weight& sum, const PanelBrief& d, const PanelLoft& loft, const HingeLine& line, double t) {
+void addTail(Laid& laid, const PanelBrief& d, const PanelLoft& loft, const HingeLine& line, double t) {
   const TrailingEdge& te = d.trailingEdge;
   if (te.kind == TrailingEdgeKind::none || te.kind == TrailingEdgeKind::twoSheets) return; // sheets are zones
   const ChordFrame f = loft.frameAt(t);
@@ -47,8 +60,19 @@ void addTail(Weight& sum, const PanelBrief& d, const PanelLoft& loft, const Hing
   const double x = std::clamp((f.chord - wide) / f.chord, 0.0, 1.0);
   const double deep = loft.at(Face::upper, x, t).y() - loft.at(Face::lower, x, t).y();
   const bool square = te.kind == TrailingEdgeKind::square;
-  sum.add(wide * (square ? te.height : deep / 2) * d.tables.named(te.material).density * 1e-6,
-          behind - wide * (square ? 0.5 : 2.0 / 3));
+  laid.add(wide * (square ? te.height : deep / 2), d.tables.named(te.material).density,
+           behind - wide * (square ? 0.5 : 2.0 / 3));
+}
+
+/// What a panel without ribs is of, where nothing else is: its foam, or its sheet with the cloth on both faces.
+void addBody(Laid& laid, const PanelBrief& d, const Region& outline, double hinge, double chord) {
+  if (d.built == Built::ribs || outline.empty()) return;
+  const std::string& material = d.built == Built::foam ? d.foam.material : d.sheet.material;
+  const double area = areaOf(outline), behind = area > 0 ? centroidOf(outline).x() - hinge : 0,
+               left = area - laid.section.grams;
+  if (left > 0) laid.add(left, d.tables.named(material).density, (area * behind - laid.section.moment) / left);
+  if (d.built == Built::sheet)
+    laid.weight.add(chord * (d.cloth.top + d.cloth.bottom) * d.cloth.gsm * (1 + d.cloth.resinRatio) * 1e-6, chord / 2);
 }
 
 Weight weightAt(const PanelBrief& d, const PanelLoft& loft, const HingeLine& line, const Surface& s, double t) {
@@ -71,12 +95,17 @@ Weight weightAt(const PanelBrief& d, const PanelLoft& loft, const HingeLine& lin
       sum.add(areaOf(skin) * heavy(s.skinMaterial), centre(skin));
     }
   } else {
+    Laid laid;
     if (!cut.facing.empty()) {
       const Region strip = intersect(outline, {cut.facing});
-      sum.add(areaOf(strip) * heavy(s.facingMaterial), centre(strip));
+      laid.add(areaOf(strip), d.tables.named(s.facingMaterial).density, centre(strip));
     }
-    addTail(sum, d, loft, line, t);
-    addSheet(sum, d, loft, line, t);
+    if (d.built != Built::sheet) { // which has none, and no zones
+      addTail(laid, d, loft, line, t);
+      addSheet(laid, d, loft, line, t);
+    }
+    addBody(laid, d, outline, cut.hinge.x(), chord);
+    sum.add(laid.weight.grams, 0), sum.moment += laid.weight.moment;
   }
   const CoveringStuff& cover = d.tables.covering(d.stiffening.covering);
   for (const bool top : {true, false})
