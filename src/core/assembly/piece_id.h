@@ -4,6 +4,7 @@
 #include <optional>
 #include <string>
 #include <string_view>
+#include <tuple>
 
 namespace eup {
 
@@ -93,7 +94,10 @@ struct PieceId {
   /// one that is whole. Of what a thing has several of: which.
   int piece = 0;
   bool top = false; ///< on the upper face, or the upper one of two
-  auto operator<=>(const PieceId&) const = default;
+  bool operator==(const PieceId&) const = default;
+  bool operator<(const PieceId& o) const {
+    return std::tie(kind, number, second, piece, top) < std::tie(o.kind, o.number, o.second, o.piece, o.top);
+  }
 };
 
 /// What a file calls a piece within its panel: "rib.4.2", "spar.1.top".

@@ -16,7 +16,10 @@ struct PlacedPiece {
   int wing = 0, panel = 0;
   Hand hand = Hand::right;
   PieceId id;
-  auto operator<=>(const PlacedPiece&) const = default;
+  bool operator==(const PlacedPiece&) const = default;
+  bool operator<(const PlacedPiece& o) const {
+    return std::tie(wing, panel, hand, id) < std::tie(o.wing, o.panel, o.hand, o.id);
+  }
 };
 
 /// The glue of one step.
