@@ -121,6 +121,24 @@ TEST(Joints, GlueByHand) {
   EXPECT_EQ(wordsOf(GlueUp{1, 10, 1000, 0.345}, LengthUnit::mm).substr(0, 8), "1 joint,");
 }
 
+// Sheet of an aileron that is built apart lies on the tails of the ribs that it parts, by their own length.
+TEST(Joints, SheetOfASurfaceLiesOnItsOwnRibs) {
+  Design d = test::withAileron();
+  d.inner().surfaces[0].built = SurfaceBuilt::apart;
+  SheetedBays bays;
+  bays.fromRib = 1, bays.toRib = d.inner().ribs.count;
+  d.inner().sheeted = {bays};
+  const TrueWing w = wingOf(d);
+  int tails = 0;
+  for (const Bond& b : jointsOf(w).at({}))
+    if (b.use == GlueUse::skin && b.one.kind == PieceKind::surfaceBaySheet) {
+      EXPECT_EQ(b.other.kind, PieceKind::ribTail) << textOf(b.other);
+      EXPECT_LT(b.length, 0.4 * w.inner().rib(b.other.number).frame.chord);
+      ++tails;
+    }
+  EXPECT_GT(tails, 3);
+}
+
 // The same wing cut in two and put together again has the same joints; turned to inches too.
 TEST(Joints, StayWhenAPanelIsCutAndMerged) {
   const Design d = designFromText(shipped::demo(shipped::demoNames().front()).value()).value().design;

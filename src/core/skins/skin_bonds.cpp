@@ -44,6 +44,14 @@ void layOn(const PanelBrief& d, const Frame& frame, const Skin& skin, const Piec
       }
     return;
   }
+  if (skin.surface) { // on the tails of the ribs that it parts
+    for (const SkinLine& line : skin.ribs)
+      for (const Part* tail : pieces.all(PieceKind::ribTail, line.number))
+        if (tail->id.second == 0 && tail->id.piece == numberIn(d.surfaces, *skin.surface))
+          bond(out, pieceAt(skin, sheet, line.t), tail, GlueUse::skin, lengthOf(line.line),
+               lengthOf(line.line) * tail->stock.thickness * tail->count, {skin.centre.x(), line.t, skin.centre.z()});
+    return;
+  }
   const double inside = skin.inner + 1e-6, outside = skin.outer - 1e-6;
   for (const std::vector<Rib>* list : {&frame.ribs, &frame.riblets})
     for (const Rib& rib : *list) {
