@@ -46,8 +46,8 @@ void asText(const Told& t, std::ostream& out) {
     out << fmt::format("  {}  [ ] {} ({}), {:.0f} min{}{}\n", when.substr(11), s.what, s.on, s.minutes,
                        s.cureHours > 0 ? fmt::format(", cures {:.1f} h", s.cureHours) : std::string(),
                        p.slack < 1 ? "  *" : "");
-    if (!s.goesIn.empty()) out << "             goes in: " << s.goesIn << '\n';
-    if (s.glue.joints > 0) out << "             glue: " << wordsOf(s.glue, t.unit) << '\n';
+    if (!s.goesIn.empty()) out << "             pieces fitted: " << s.goesIn << '\n';
+    if (s.glue.joints > 0) out << "             glue joints: " << wordsOf(s.glue, t.unit) << '\n';
     if (!s.look.empty()) out << "             look: " << s.look << '\n';
     if (!s.caution.empty()) out << "             " << s.caution << '\n';
   }

@@ -229,8 +229,8 @@ void BenchSteps::showChosen() {
   }
   QStringList lines;
   if (!s->with.empty()) lines << tr("With %1.").arg(inWords(s->with));
-  if (!s->goesIn.empty()) lines << tr("Goes in: %1.").arg(inWords(s->goesIn));
-  if (s->glue.joints > 0) lines << tr("To glue: %1.").arg(inWords(wordsOf(s->glue, document.design().unit)));
+  if (!s->goesIn.empty()) lines << tr("Pieces fitted: %1.").arg(inWords(s->goesIn));
+  if (s->glue.joints > 0) lines << tr("Glue joints: %1.").arg(inWords(wordsOf(s->glue, document.design().unit)));
   if (!s->look.empty())
     lines << (r && r->looked
                   ? tr("Looked at%1: %2.")

@@ -1,6 +1,7 @@
 #include "app/bench/piece_table.h"
 #include "app/look/words.h"
 #include "app/state/watch.h"
+#include "core/assembly/piece_finder.h"
 #include "core/design/record_keys.h"
 #include "core/measure/length_text.h"
 #include "core/takeaway/piece_list.h"
@@ -209,9 +210,7 @@ void PieceTable::markChosen() {
 
 const Part* PieceTable::chosen() const {
   if (!document.hasWing()) return nullptr;
-  for (const Part& part : standpoint.shownPanel().parts)
-    if (part.id == standpoint.piece()) return &part;
-  return nullptr;
+  return standpoint.piece() ? PieceFinder(standpoint.shownPanel().parts).find(*standpoint.piece()) : nullptr;
 }
 
 /// What the scales said of the chosen piece, and in grey what was reckoned.

@@ -43,13 +43,7 @@ inline constexpr double leftInTheCup = 0.15;
 /// gap, as at braces, joins and ply (both from memory). Nothing for cloth: its resin is weighed by the cloth.
 double glueGrams(const Bond& bond);
 
-inline double areaOf(const std::vector<Bond>& bonds) {
-  double sum = 0;
-  for (const Bond& b : bonds) sum += b.area;
-  return sum;
-}
-
-/// A part of a panel that is shut for good: what lies in it can not be reached when the last of its closers is on.
+/// A part of a panel that is shut for good: what lies in it cannot be reached when the last of its closers is on.
 struct Space {
   std::vector<PieceId> below, above; ///< the sheet that shuts it from either side
   Region plan;                       ///< where, seen from above: (aft, outwards) in the panel

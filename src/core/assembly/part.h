@@ -46,25 +46,7 @@ const char* wordsOf(GrainWay grain); ///< "length", "chord", "span", "upright", 
 enum class DrawnOn { cutList, ribs, braces, skins, foam, surfaces };
 
 struct Part {
-  enum class What {
-    ribs,
-    spars,
-    webs,
-    leadingEdge,
-    trailingEdge,
-    sheet,
-    capStrips,
-    covering,
-    diagonals,
-    tip,
-    brace,
-    joiner,
-    strut,
-    post,
-    core,
-    inCore,
-    surface
-  };
+  using What = PieceGroup;
   PieceId id;
   std::string name;     ///< on board, print and list: "R4", "main spar, top cap"
   std::string material; ///< key of the table of materials; of coverings for a covering
@@ -90,7 +72,6 @@ struct Part {
 
   What what() const { return groupOf(id.kind); }
   std::string key() const { return textOf(id); } ///< what files and tables call it, within its panel
-  static What groupOf(PieceKind kind);           ///< what pieces of that kind are told with
 };
 
 /// What records call a piece: "wings.0.panels.1.rib.4".

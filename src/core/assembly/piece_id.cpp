@@ -1,7 +1,6 @@
 #include "core/assembly/piece_id.h"
 #include <array>
 #include <charconv>
-#include <utility>
 
 namespace eup {
 namespace {
@@ -10,76 +9,82 @@ using enum PieceKind;
 
 // {n} a number; {r} a rib, with the riblet behind it (4.2) or as the one that crosses the bay (4x); {s} the second
 // number; {p} which piece; {f} the face. What stands in brackets is left out where its number is 0.
-constexpr std::array written{std::pair{rib, "rib.{r}"},
-                             std::pair{ribTail, "rib.{r}.tail{p}"},
-                             std::pair{former, "former.{n}"},
-                             std::pair{stickUpper, "stick.{n}.upper"},
-                             std::pair{stickLower, "stick.{n}.lower"},
-                             std::pair{stickUpright, "stick.{n}.upright.{p}"},
-                             std::pair{stickDiagonal, "stick.{n}.diagonal.{p}"},
-                             std::pair{stickNose, "stick.{n}.nose"},
-                             std::pair{stickTail, "stick.{n}.tail"},
-                             std::pair{stickGussets, "stick.{n}.gussets"},
-                             std::pair{capStrip, "capStrip.{r}.{f}"},
-                             std::pair{capStripAft, "capStrip.{r}.{f}.aft"},
-                             std::pair{leadingEdge, "le"},
-                             std::pair{trailingEdge, "te[.{p}]"},
-                             std::pair{edgeStrip, "sheet.edge"},
-                             std::pair{covering, "covering.{f}"},
-                             std::pair{cap, "spar.{n}.{f}"},
-                             std::pair{capOuter, "spar.{n}.{f}.outer"},
-                             std::pair{doubler, "spar.{n}.{f}.doubler"},
-                             std::pair{doublerOuter, "spar.{n}.{f}.doubler.outer"},
-                             std::pair{sheetSpar, "spar.{n}.sheet"},
-                             std::pair{webOfBay, "web.{n}.{s}"},
-                             std::pair{web, "web.{n}"},
-                             std::pair{rescueOfBay, "rescue.{n}.{s}"},
-                             std::pair{rescue, "rescue.{n}"},
-                             std::pair{diagonal, "diagonal.{n}.{s}"},
-                             std::pair{foamBetween, "between.{n}"},
-                             std::pair{tip, "tip[.{p}]"},
-                             std::pair{noseSheet, "sheet.{f}[.{p}]"},
-                             std::pair{baySheet, "bays.{n}.{f}[.{p}]"},
-                             std::pair{tailSheet, "te.{f}[.{p}]"},
-                             std::pair{surfaceNoseSheet, "surface.{n}.sheet.{f}[.{p}]"},
-                             std::pair{surfaceBaySheet, "surface.{n}.bays.{s}.{f}[.{p}]"},
-                             std::pair{surfaceTailSheet, "surface.{n}.te.{f}[.{p}]"},
-                             std::pair{panelSheet, "sheet.panel"},
-                             std::pair{cloth, "cloth.{f}"},
-                             std::pair{brace, "brace.{n}"},
-                             std::pair{joiner, "joiner"},
-                             std::pair{joinerFacing, "joiner.facing"},
-                             std::pair{strut, "strut.{n}"},
-                             std::pair{frontPost, "post.front"},
-                             std::pair{rearPost, "post.rear"},
-                             std::pair{core, "core.{n}"},
-                             std::pair{coreRibInner, "foamRib.inner"},
-                             std::pair{coreRibOuter, "foamRib.outer"},
-                             std::pair{coreRibBetween, "foamRib.{n}"},
-                             std::pair{inCore, "inCore.{n}"},
-                             std::pair{facing, "surface.{n}.facing"},
-                             std::pair{wingFacing, "surface.{n}.wingFacing"},
-                             std::pair{surfaceEndRibInner, "surface.{n}.endRib.inner"},
-                             std::pair{surfaceEndRibOuter, "surface.{n}.endRib.outer"},
-                             std::pair{infill, "surface.{n}.infill.{p}"},
-                             std::pair{surfaceGussets, "surface.{n}.gussets"},
-                             std::pair{hingeBlockWing, "surface.{n}.hinge.{p}.wing"},
-                             std::pair{hingeBlockSurface, "surface.{n}.hinge.{p}.surface"},
-                             std::pair{hornBlock, "surface.{n}.hornBlock"},
-                             std::pair{servoPlate, "surface.{n}.servoPlate"},
-                             std::pair{servoBearers, "surface.{n}.servoBearers"},
-                             std::pair{joinWire, "surface.{n}.joinWire"},
-                             std::pair{torqueRod, "surface.{n}.torqueRod"},
-                             std::pair{spoilerPlate, "surface.{n}.plate"},
-                             std::pair{surfaceCore, "surface.{n}.core"},
-                             std::pair{surfaceSkin, "surface.{n}.skin"},
-                             std::pair{hardPointBlock, "hardPoint.{n}.block"},
-                             std::pair{hardPointDoubler, "hardPoint.{n}.doubler.{s}"}};
+struct Row {
+  PieceKind kind;
+  std::string_view text;
+  PieceGroup group;
+};
+using G = PieceGroup;
+constexpr std::array rows{Row{rib, "rib.{r}", G::ribs},
+                          Row{ribTail, "rib.{r}.tail{p}", G::surface},
+                          Row{former, "former.{n}", G::ribs},
+                          Row{stickUpper, "stick.{n}.upper", G::ribs},
+                          Row{stickLower, "stick.{n}.lower", G::ribs},
+                          Row{stickUpright, "stick.{n}.upright.{p}", G::ribs},
+                          Row{stickDiagonal, "stick.{n}.diagonal.{p}", G::ribs},
+                          Row{stickNose, "stick.{n}.nose", G::ribs},
+                          Row{stickTail, "stick.{n}.tail", G::ribs},
+                          Row{stickGussets, "stick.{n}.gussets", G::ribs},
+                          Row{capStrip, "capStrip.{r}.{f}", G::capStrips},
+                          Row{capStripAft, "capStrip.{r}.{f}.aft", G::capStrips},
+                          Row{leadingEdge, "le", G::leadingEdge},
+                          Row{trailingEdge, "te[.{p}]", G::trailingEdge},
+                          Row{edgeStrip, "sheet.edge", G::leadingEdge},
+                          Row{covering, "covering.{f}", G::covering},
+                          Row{cap, "spar.{n}.{f}", G::spars},
+                          Row{capOuter, "spar.{n}.{f}.outer", G::spars},
+                          Row{doubler, "spar.{n}.{f}.doubler", G::spars},
+                          Row{doublerOuter, "spar.{n}.{f}.doubler.outer", G::spars},
+                          Row{sheetSpar, "spar.{n}.sheet", G::spars},
+                          Row{webOfBay, "web.{n}.{s}", G::webs},
+                          Row{web, "web.{n}", G::webs},
+                          Row{rescueOfBay, "rescue.{n}.{s}", G::webs},
+                          Row{rescue, "rescue.{n}", G::webs},
+                          Row{diagonal, "diagonal.{n}.{s}", G::diagonals},
+                          Row{foamBetween, "between.{n}", G::core},
+                          Row{tip, "tip[.{p}]", G::tip},
+                          Row{noseSheet, "sheet.{f}[.{p}]", G::sheet},
+                          Row{baySheet, "bays.{n}.{f}[.{p}]", G::sheet},
+                          Row{tailSheet, "te.{f}[.{p}]", G::sheet},
+                          Row{surfaceNoseSheet, "surface.{n}.sheet.{f}[.{p}]", G::sheet},
+                          Row{surfaceBaySheet, "surface.{n}.bays.{s}.{f}[.{p}]", G::sheet},
+                          Row{surfaceTailSheet, "surface.{n}.te.{f}[.{p}]", G::sheet},
+                          Row{panelSheet, "sheet.panel", G::sheet},
+                          Row{cloth, "cloth.{f}", G::sheet},
+                          Row{brace, "brace.{n}", G::brace},
+                          Row{joiner, "joiner", G::joiner},
+                          Row{joinerFacing, "joiner.facing", G::joiner},
+                          Row{strut, "strut.{n}", G::strut},
+                          Row{frontPost, "post.front", G::post},
+                          Row{rearPost, "post.rear", G::post},
+                          Row{core, "core.{n}", G::core},
+                          Row{coreRibInner, "foamRib.inner", G::ribs},
+                          Row{coreRibOuter, "foamRib.outer", G::ribs},
+                          Row{coreRibBetween, "foamRib.{n}", G::ribs},
+                          Row{inCore, "inCore.{n}", G::inCore},
+                          Row{facing, "surface.{n}.facing", G::surface},
+                          Row{wingFacing, "surface.{n}.wingFacing", G::surface},
+                          Row{surfaceEndRibInner, "surface.{n}.endRib.inner", G::surface},
+                          Row{surfaceEndRibOuter, "surface.{n}.endRib.outer", G::surface},
+                          Row{infill, "surface.{n}.infill.{p}", G::surface},
+                          Row{surfaceGussets, "surface.{n}.gussets", G::surface},
+                          Row{hingeBlockWing, "surface.{n}.hinge.{p}.wing", G::surface},
+                          Row{hingeBlockSurface, "surface.{n}.hinge.{p}.surface", G::surface},
+                          Row{hornBlock, "surface.{n}.hornBlock", G::surface},
+                          Row{servoPlate, "surface.{n}.servoPlate", G::surface},
+                          Row{servoBearers, "surface.{n}.servoBearers", G::surface},
+                          Row{joinWire, "surface.{n}.joinWire", G::surface},
+                          Row{torqueRod, "surface.{n}.torqueRod", G::surface},
+                          Row{spoilerPlate, "surface.{n}.plate", G::surface},
+                          Row{surfaceCore, "surface.{n}.core", G::surface},
+                          Row{surfaceSkin, "surface.{n}.skin", G::surface},
+                          Row{hardPointBlock, "hardPoint.{n}.block", G::surface},
+                          Row{hardPointDoubler, "hardPoint.{n}.doubler.{s}", G::surface}};
 
 constexpr bool inOrder() {
-  for (std::size_t i = 0; i < written.size(); ++i)
-    if (static_cast<std::size_t>(written[i].first) != i) return false;
-  return written.size() == static_cast<std::size_t>(hardPointDoubler) + 1;
+  for (std::size_t i = 0; i < rows.size(); ++i)
+    if (static_cast<std::size_t>(rows[i].kind) != i) return false;
+  return rows.size() == static_cast<std::size_t>(hardPointDoubler) + 1;
 }
 static_assert(inOrder(), "a row for each kind, in the order of the kinds");
 
@@ -138,9 +143,13 @@ bool reads(std::string_view row, std::string_view text, PieceId& id) {
 
 } // namespace
 
+PieceGroup groupOf(PieceKind kind) {
+  return rows[static_cast<std::size_t>(kind)].group;
+}
+
 std::string textOf(const PieceId& id) {
   std::string out;
-  for (std::string_view row = written[static_cast<std::size_t>(id.kind)].second; !row.empty();) {
+  for (std::string_view row = rows[static_cast<std::size_t>(id.kind)].text; !row.empty();) {
     if (take(row, "[")) {
       if (id.piece == 0) break; // the only one that is left out, at the end
     } else if (take(row, "{r}")) {
@@ -163,9 +172,9 @@ std::string textOf(const PieceId& id) {
 }
 
 std::optional<PieceId> pieceIdFrom(std::string_view text) {
-  for (const auto& [kind, row] : written) {
-    PieceId id{kind};
-    if (reads(row, text, id) && textOf(id) == text) return id;
+  for (const Row& row : rows) {
+    PieceId id{row.kind};
+    if (reads(row.text, text, id) && textOf(id) == text) return id;
   }
   return std::nullopt;
 }
@@ -210,7 +219,8 @@ int thingOf(const PieceId& id) {
 }
 
 bool besideRib(const PieceId& id) {
-  return id.kind == rib && id.second != 0;
+  PieceId of = id;
+  return ribOf(of) == &of.number && of.second != 0;
 }
 
 } // namespace eup

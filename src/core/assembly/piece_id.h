@@ -77,6 +77,28 @@ enum class PieceKind {
   hardPointDoubler
 };
 
+/// What pieces are counted and weighed with.
+enum class PieceGroup {
+  ribs,
+  spars,
+  webs,
+  leadingEdge,
+  trailingEdge,
+  sheet,
+  capStrips,
+  covering,
+  diagonals,
+  tip,
+  brace,
+  joiner,
+  strut,
+  post,
+  core,
+  inCore,
+  surface
+};
+PieceGroup groupOf(PieceKind kind);
+
 /// What stands for a riblet's number where a rib crosses a bay.
 inline constexpr int crossingRib = -1;
 
@@ -111,7 +133,7 @@ int* ribOf(PieceId& id);
 int* bayOf(PieceId& id);
 /// The lasting number of the surface, spar, hard point … that a piece belongs to.
 int thingOf(const PieceId& id);
-/// Whether a piece stands between ribs `number` and the next one, beside a rib of that number.
+/// Whether a piece is of a riblet, or of a rib that crosses a bay: it stands between ribs `number` and the next one.
 bool besideRib(const PieceId& id);
 
 } // namespace eup

@@ -83,7 +83,7 @@ std::vector<Drawing> workSheet(const std::string& wing, Hand hand, const std::ve
       if (text.empty()) return;
       for (std::string& line : broken(begins + text, lettersAcross)) lines.push_back(std::move(line));
     };
-    more("Goes in: ", s->goesIn);
+    more("Pieces fitted: ", s->goesIn);
     more("", wordsOf(s->glue, unit));
     more("Look: ", s->look);
     more("Caution: ", s->caution);

@@ -29,7 +29,7 @@ void twistFigures(const TruePanel& w, FigureList& out) {
            fmt::format("{:.0f} N·mm × {} ÷ {} = {:.4g} N·mm²", t.couple, out.len(w.shape.loft.span()), out.deg(t.twist),
                        t.stiffness),
            "the same", from});
-  using enum Part::What;
+  using enum PieceGroup;
   double stiffening = 0;
   std::string sum;
   for (const auto& [what, words] :

@@ -17,7 +17,7 @@ void putJoints(const TrueWing& aircraft, std::vector<Step>& steps);
 /// unless that would go in a circle.
 void keepWaysOpen(const TrueWing& aircraft, std::vector<Step>& steps);
 
-/// Why steps can not be done in any order that they allow: a sentence each. Pieces that go in nowhere or twice, joints
+/// Why steps cannot be done in any order that they allow: a sentence each. Pieces that go in nowhere or twice, joints
 /// behind what is shut.
 std::vector<std::string> contradictionsIn(const TrueWing& aircraft, const std::vector<Step>& steps);
 

@@ -1,4 +1,5 @@
 #include "core/steps/piece_words.h"
+#include "core/assembly/piece_finder.h"
 #include <algorithm>
 #include <fmt/format.h>
 
@@ -43,20 +44,19 @@ std::string told(const Row& row) {
 
 std::string wordsOf(const TrueWing& w, const std::vector<PlacedPiece>& pieces) {
   std::vector<Row> rows;
-  for (const PlacedPiece& at : pieces)
-    for (const Part& part : w.of(at.hand).at({at.wing, at.panel}).parts) {
-      if (part.id != at.id) continue;
-      const Numbered name = numberedName(part.name);
-      const auto alike = std::ranges::find_if(rows, [&](const Row& row) {
-        return !name.number.empty() && row.first.before == name.before && row.first.after == name.after &&
-               !row.first.number.empty();
-      });
-      if (alike != rows.end() && alike->names.back() != part.name)
-        alike->last = name.number, alike->names.push_back(part.name);
-      else if (alike == rows.end())
-        rows.push_back({name, name.number, {part.name}});
-      break;
-    }
+  for (const PlacedPiece& at : pieces) {
+    const Part* part = PieceFinder(w.of(at.hand).at({at.wing, at.panel}).parts).find(at.id);
+    if (!part) continue;
+    const Numbered name = numberedName(part->name);
+    const auto alike = std::ranges::find_if(rows, [&](const Row& row) {
+      return !name.number.empty() && !row.first.number.empty() && row.first.before == name.before &&
+             row.first.after == name.after;
+    });
+    if (alike == rows.end())
+      rows.push_back({name, name.number, {part->name}});
+    else if (alike->names.back() != part->name) // the other hand's is of the same name
+      alike->last = name.number, alike->names.push_back(part->name);
+  }
   std::string out;
   for (const Row& row : rows) out += (out.empty() ? "" : "; ") + told(row);
   return out;

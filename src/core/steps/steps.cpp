@@ -69,7 +69,7 @@ std::vector<Step> stepsOf(const TrueWing& w, std::optional<double> warm) {
   for (const WholeWing& wing : w.wings)
     for (std::string& key : wingSteps(w, wing, celsius, told)) last.push_back(std::move(key));
   Step weigh;
-  weigh.key = "balance", weigh.what = "Weigh and balance it", weigh.on = "the model", weigh.minutes = 20,
+  weigh.key = "balance", weigh.what = "Weigh and balance the model", weigh.on = "the model", weigh.minutes = 20,
   weigh.needs = std::move(last);
   weigh.look = "Left against right; where it hangs level; ballast fast";
   weigh.caution = "First flights: clear space; keep to the local rules for model flying.";

@@ -18,17 +18,16 @@ std::string sheetPanelSteps(StepMaker& m) {
   const bool boards = m.panel.sheet->boards > 1, strip = m.count({{edgeStrip}}) > 0;
   StepMore blank{.caution = bladeCaution, .print = "skins", .puts = PieceQuery{{panelSheet, edgeStrip}}};
   if (boards || strip) blank.with = m.glue(), blank.cure = m.setHours();
-  const std::string cut =
-      m.add("blank",
-            boards && strip ? "Glue the boards edge to edge, the strip along their nose, cut the blank"
-            : boards        ? "Glue the boards edge to edge, cut the blank"
-            : strip         ? "Cut the blank, glue the strip along its nose"
-                            : "Cut the blank",
-            m.share(25), {}, blank);
+  const std::string cut = m.add("blank",
+                                boards && strip ? "Edge-join the boards, glue on the leading edge strip, cut the blank"
+                                : boards        ? "Edge-join the boards, cut the blank"
+                                : strip         ? "Cut the blank, glue on the leading edge strip"
+                                                : "Cut the blank",
+                                m.share(25), {}, blank);
   const std::string shaped = m.add("shape",
-                                   way == SheetWay::bent   ? "Wet the sheet, bend and glue it over its formers"
-                                   : way == SheetWay::flat ? "Sand its edges round"
-                                                           : "Carve and sand it to its section",
+                                   way == SheetWay::bent   ? "Wet the sheet, bend it over the formers and glue"
+                                   : way == SheetWay::flat ? "Sand the panel's edges round"
+                                                           : "Carve and sand the panel to section",
                                    m.share(80), {cut},
                                    {.look = way == SheetWay::flat ? "Both edges straight" : "The gauges fit",
                                     .caution = dustCaution,
@@ -57,10 +56,9 @@ std::string foamSteps(StepMaker& m) {
   const StepMore stiff{.with = "slow epoxy", .cure = m.epoxyHours(), .caution = glueCaution};
   if (cores > 1 || m.count({{coreRibBetween}}) > 0) {
     StepMore joined = stiff;
-    joined.look = "Straight from end to end, held in their beds";
+    joined.look = "Cores straight from end to end, held in the beds";
     joined.puts = PieceQuery{{coreRibBetween}}, joined.anyway = true;
-    last =
-        m.add("joinCores", "Join the cores in their beds over film, weights on every part", 15 * cores, {last}, joined);
+    last = m.add("joinCores", "Join the cores in the beds over film, weighted all along", 15 * cores, {last}, joined);
   }
   StepMore grooves = stiff;
   grooves.look = "A long rule finds no high spot";

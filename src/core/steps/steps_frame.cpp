@@ -37,10 +37,10 @@ std::vector<std::string> ribsMade(StepMaker& m) {
              .print = "ribs",
              .makes = PieceQuery{{rib}}});
   const std::string built =
-      m.add("buildRibs", "Build the ribs on their fixture, one side, then the other", 9 * sticks, {},
+      m.add("buildRibs", "Build the stick ribs on the fixture, one side, then the other", 9 * sticks, {},
             {.with = m.glue(),
              .cure = m.setHours(),
-             .look = "Every bar just touches; those that are doubled are marked",
+             .look = "Every bar just touches; doubled ribs marked",
              .caution = bladeCaution,
              .print = "ribs",
              .makes = PieceQuery{stickPieces}});
@@ -101,7 +101,7 @@ std::string onTheBoard(StepMaker& m) {
   upper = m.add("rescue", "Close the slots of the sheet spar that was cut too shallow", m.ribCount(), {upper},
                 glued({{rescue, rescueOfBay}}));
   upper = m.add("diagonals", "Glue the diagonals", 2.0 * m.ribCount(), {upper}, glued({{diagonal}}));
-  return m.add("off", "Take it off the board", 10, {edged, upper},
+  return m.add("off", "Take the panel off the board", 10, {edged, upper},
                {.look = "Sighted along: straight, washout as decided",
                 .figures = {fmt::format("rib.{}.washout", m.panel.frame.ribs.back().number)},
                 .works = PieceQuery{{rib, cap, leadingEdge, trailingEdge, sheetSpar}}});

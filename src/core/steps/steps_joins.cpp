@@ -68,9 +68,9 @@ std::vector<PlacedPiece> allOf(const TrueWing& w, int wing, const PieceQuery& qu
 Step postStep(const TrueWing& w, int number, std::vector<std::string> needs) {
   Step s;
   s.key = fmt::format("{}.posts", w.design.wings[static_cast<std::size_t>(number)].number + 1);
-  s.what = "Cut the wing posts, set them in their tubes", s.on = placeOfWork(w, number, std::nullopt, std::nullopt);
+  s.what = "Cut the wing posts and fit them in the tubes", s.on = placeOfWork(w, number, std::nullopt, std::nullopt);
   s.minutes = 30, s.needs = std::move(needs);
-  s.look = "Square to the wing in both directions; the model hung level before the rear one is fixed";
+  s.look = "Both posts square to the wing in both directions; the model hangs level before the rear post is fixed";
   s.puts = allOf(w, number, {{PieceKind::frontPost, PieceKind::rearPost}});
   s.wing = number;
   return s;
@@ -113,10 +113,10 @@ std::string braceSteps(StepMaker& m, const std::string& before) {
     last = m.add("braceTip", fmt::format("Try the {} of the join at the tip dry: each slides in from there", count(n)),
                  10.0 * static_cast<double>(n), {last}, {.look = "It still slides in when the sheet is on"});
   if (m.panel.joiner)
-    last = m.add("socket", "Cut the joiner, glue its tube into its ribs", 30, {last},
+    last = m.add("socket", "Cut the joiner, glue the joiner tube into the ribs", 30, {last},
                  {.with = "slow epoxy",
                   .cure = m.epoxyHours(),
-                  .look = "The joiner slides in and out without force; the tube's end is closed against glue",
+                  .look = "Joiner slides in and out without force; tube end closed against glue",
                   .caution = glueCaution,
                   .puts = PieceQuery{{PieceKind::joiner, PieceKind::joinerFacing}},
                   .anyway = true});

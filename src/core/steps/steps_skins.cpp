@@ -36,7 +36,7 @@ static const char* coverCaution(std::string_view covering) {
 
 std::string coverSteps(StepMaker& m, const std::string& before) {
   const PanelBrief& d = m.panel.design;
-  return m.add("cover", "Cover it", m.share(75), {before},
+  return m.add("cover", "Cover the panel", m.share(75), {before},
                {.with = d.tables.covering(d.stiffening.covering).label,
                 .look = "Have I really done everything? Gates, leads, blocks, hinges",
                 .caution = coverCaution(d.stiffening.covering),
@@ -45,7 +45,7 @@ std::string coverSteps(StepMaker& m, const std::string& before) {
 
 std::string finishSteps(StepMaker& m, const std::string& before, bool covered) {
   const Cloth& cloth = m.panel.design.cloth;
-  std::string last = m.add("sand", "Sand it to shape", 15 + m.share(40), {before},
+  std::string last = m.add("sand", "Sand the panel to shape", 15 + m.share(40), {before},
                            {.caution = dustCaution,
                             .works = PieceQuery{{PieceKind::rib, PieceKind::leadingEdge, PieceKind::trailingEdge,
                                                  PieceKind::noseSheet, PieceKind::baySheet, PieceKind::capStrip,

@@ -24,7 +24,11 @@ using enum PieceKind;
 /// Of what a surface is made, where it is of ribs.
 const std::vector<PieceKind> ownPieces{facing, surfaceEndRibInner, surfaceEndRibOuter, infill, surfaceGussets};
 
-const std::vector<PieceKind> withTails{ribTail, facing, surfaceEndRibInner, surfaceEndRibOuter, infill, surfaceGussets};
+const std::vector<PieceKind> withTails = [] {
+  std::vector<PieceKind> all = ownPieces;
+  all.push_back(ribTail);
+  return all;
+}();
 
 PieceQuery ofIt(const StepMaker& m, const SurfaceMade& made, std::vector<PieceKind> kinds) {
   return {std::move(kinds), numberIn(m.panel.design.surfaces, made.line.surface)};
@@ -132,7 +136,7 @@ std::string surfaceSteps(StepMaker& m, std::string last, bool covered) {
     if (s.partsRibs()) last = cutSteps(m, made, last);
     if (s.plateLike())
       last = m.add(keyOf(m, "plate", made), fmt::format("Cut the plate of the {}, let it in flush", s.name), 30, {last},
-                   {.look = "It lies in the curve of the ribs",
+                   {.look = "Plate flush with the curve of the ribs",
                     .caution = bladeCaution,
                     .print = "surfaces",
                     .puts = ofIt(m, made, {spoilerPlate})});

@@ -1,4 +1,5 @@
 #include "core/steps/touched.h"
+#include "core/assembly/piece_finder.h"
 #include "core/bench/progress.h"
 #include "core/steps/steps.h"
 #include <algorithm>
@@ -15,10 +16,9 @@ std::multiset<std::string> told(const TrueWing& aircraft, const Step& s) {
   std::multiset<std::string> out;
   for (const std::vector<PlacedPiece>* list : {&s.makes, &s.puts, &s.works})
     for (const PlacedPiece& at : *list)
-      for (const Part& part : aircraft.of(at.hand).at({at.wing, at.panel}).parts)
-        if (part.id == at.id)
-          out.insert(fmt::format("{} {} {:.2f} {:.2f} {:.1f} {:.2f}", part.key(), part.count, part.length, part.breadth,
-                                 part.area, part.stock.thickness));
+      if (const Part* part = PieceFinder(aircraft.of(at.hand).at({at.wing, at.panel}).parts).find(at.id))
+        out.insert(fmt::format("{} {} {:.2f} {:.2f} {:.1f} {:.2f}", part->key(), part->count, part->length,
+                               part->breadth, part->area, part->stock.thickness));
   return out;
 }
 

@@ -1,5 +1,6 @@
 #include "core/takeaway/piece_list.h"
 #include "core/assembly/part_words.h"
+#include "core/assembly/piece_finder.h"
 #include <fmt/format.h>
 
 namespace eup {
@@ -15,9 +16,7 @@ static bool alike(const Part& a, const Part& b) {
 }
 
 static const Part* partNamed(const TruePanel& panel, const PieceId& id) {
-  for (const Part& part : panel.parts)
-    if (part.id == id) return &part;
-  return nullptr;
+  return PieceFinder(panel.parts).find(id);
 }
 
 static PieceLine lineOf(const TrueWing& w, const WholeWing& wing, std::size_t k, const Part& part,
