@@ -50,6 +50,7 @@ void SkinBoard::drawSheet(Ink& ink) const {
     ink.chain(line, look.ink, 1.2, Qt::DashLine);
     ink.text(lerp(line.front(), line.back(), 0.85), tr("seam"), look.ink, {0, -5}, Qt::AlignHCenter, 10);
   }
+  for (const SawnLine& sawn : made.sawn) ink.chain(on(sawn.line), look.ink, 1.4);
   for (const CarveLine& carve : made.carving) {
     const Polyline line = on(carve.line);
     ink.chain(line, look.faint, 1, Qt::DotLine);

@@ -148,6 +148,8 @@ struct Surface {
   bool partsRibs() const { return !plateLike() && !whole(); }
   /// It is of the panel's own ribs.
   bool ofRibs() const { return partsRibs() && (built == SurfaceBuilt::sawnOff || built == SurfaceBuilt::apart); }
+  /// It is of wood of its own: the panel ends at the hinge.
+  bool ofOwnWood() const { return partsRibs() && !ofRibs(); }
   /// Left and right move alike, so that one wire may move both.
   bool movesAsOne() const { return partsRibs() && !rolls(kind); }
   int number = 0; ///< its own for good, from 1; 0 while it has none (see lasting.h)

@@ -1,5 +1,6 @@
 // Templates for cutting foam at full size: for each end of each core what the wire rides on, with its marks, its datum
 // line and the holes by which it is pinned to the block.
+#include "core/drawing/hinge_marks.h"
 #include "core/drawing/wing_drawings.h"
 #include "core/foam/wire_marks.h"
 #include "core/geometry/circle.h"
@@ -33,6 +34,24 @@ constexpr int pinSides = 32;
 /// On the line that is level with the block, chord axes: it meets the chord line at a third of it.
 Point levelOf(const CoreEnd& end, const ChordFrame& cut, double x) {
   return {x, (x - end.frame.chord / 3) * std::tan(cut.washout)};
+}
+
+/// Where surfaces on hinges are sawn off the finished core at this end, with their names.
+void sawLines(Drawing& d, const TruePanel& w, const CoreEnd& end, std::vector<std::pair<Point, std::string>>& words) {
+  for (const HingeLine& line : w.frame.hinges) {
+    const Surface& s = w.design.surfaces[static_cast<std::size_t>(line.surface)];
+    if (!s.partsRibs() || end.t < line.from - 1e-6 || end.t > line.to + 1e-6) continue;
+    HingeCut cut;
+    cut.surface = line.surface, cut.whole = {end.outline};
+    cut.at = hingeSectionAt(w.design, w.shape.loft, line, end.t);
+    const Region wing = intersect(cut.whole, {cut.at.wing});
+    if (areaOf(wing) > areaOf(cut.whole) - 1) continue; // it is cut without that tail
+    if (!s.ofOwnWood()) cut.tail = intersect(cut.whole, {cut.at.surface});
+    if (!cut.at.wingFacing.empty()) cut.wingFacing = intersect(wing, {cut.at.wingFacing});
+    if (!s.ofOwnWood() && !cut.at.facing.empty()) cut.facing = intersect(cut.tail, {cut.at.facing});
+    hingeMarks(d, s, cut, true);
+    words.emplace_back(Point(cut.at.hinge.x() + 8, cut.at.bottom.y() - 3), s.name + " sawn off here");
+  }
 }
 
 Drawing templateOf(const TruePanel& w, const FoamCore& core, bool outer, Hand hand) {
@@ -69,6 +88,7 @@ Drawing templateOf(const TruePanel& w, const FoamCore& core, bool outer, Hand ha
       d.line(Layer::mark, middle - Point(0, 2), middle + Point(0, 2));
     }
   }
+  sawLines(d, w, end, words);
   if (hand == Hand::left) d = mirrored(std::move(d));
   const double side = hand == Hand::left ? -1 : 1;
   for (const auto& [at, text] : words) d.write({side * at.x(), at.y()}, text, 2.2, Anchor::middle);

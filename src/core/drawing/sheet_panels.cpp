@@ -53,6 +53,13 @@ std::vector<Drawing> sheetBlanks(const TruePanel& w, Hand hand) {
     d.strokes.push_back({Layer::mark, line, false});
     words.emplace_back(lerp(line.front(), line.back(), 0.25) + Point(0, 0.8), "seam");
   }
+  for (const SawnLine& sawn : made.sawn) {
+    const Polyline line = onPrint(sawn.line);
+    d.strokes.push_back({Layer::mark, line, false});
+    if (&sawn == &made.sawn.front() || sawn.surface != (&sawn - 1)->surface)
+      words.emplace_back(line[line.size() / 2] + Point(0, 1.2),
+                         "sawn off here: " + w.design.surfaces[static_cast<std::size_t>(sawn.surface)].name);
+  }
   for (const SkinLine& station : made.stations) {
     const Polyline line = onPrint(station.line);
     d.strokes.push_back({Layer::mark, line, false});

@@ -115,11 +115,28 @@ Region takenBy(const CoreThing& thing, const PanelLoft& loft, double t, const Po
   return withoutDust(subtract(intersect(whole, band), kept), dust);
 }
 
+double CoreOutlines::tailAt(double t) const {
+  const double at = std::clamp(t, 0.0, loft.span()), stock = loft.frameAt(at).chord - design.trailing.onRib();
+  return surface ? std::min(stock, wingFaceAt(design, loft, *surface, at)) : stock;
+}
+
+Region CoreOutlines::shortened(Region of, double t) const {
+  constexpr double far = 1e4;
+  return surface ? intersect(of, {rectangle({-far, -far}, {tailAt(t), far})}) : of;
+}
+
+Polyline CoreOutlines::shortened(const Polyline& line, double t) const {
+  if (!surface || line.size() < 3) return line;
+  const Region left = shortened(Region{line}, t);
+  const Polyline* most = largestOf(left);
+  return most ? *most : Polyline{};
+}
+
 const Polyline& CoreOutlines::at(double t) {
   const auto [found, isNew] = cut.try_emplace(t);
   if (!isNew) return found->second;
   const Rib plain = cutTemplate(design, loft, std::clamp(t, 0.0, loft.span()), 1);
-  if (const Polyline* outline = largestOf(plain.wood)) found->second = *outline;
+  if (const Polyline* outline = largestOf(plain.wood)) found->second = shortened(*outline, t);
   return found->second;
 }
 

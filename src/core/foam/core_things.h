@@ -14,13 +14,21 @@ Region takenBy(const CoreThing& thing, const PanelLoft& loft, double t, const Po
 /// A panel's core, grooves not taken out, at the places of the span that were asked for: each is cut once.
 class CoreOutlines {
 public:
-  CoreOutlines(const PanelBrief& brief, const PanelLoft& panelLoft) : design(brief), loft(panelLoft) {}
+  /// `behind`: a surface of its own wood all along, at which they end; null for none.
+  CoreOutlines(const PanelBrief& brief, const PanelLoft& panelLoft, const HingeLine* behind = nullptr)
+      : design(brief), loft(panelLoft), surface(behind) {}
+  /// mm behind the nose where the core ends at t, on the chord line.
+  double tailAt(double t) const;
+  /// A closed line less what is cut off with its tail.
+  Polyline shortened(const Polyline& line, double t) const;
+  Region shortened(Region of, double t) const;
   /// Closed, chord axes; empty where nothing is left. Good as long as this is.
   const Polyline& at(double t);
 
 private:
   const PanelBrief& design;
   const PanelLoft& loft;
+  const HingeLine* surface;
   std::map<double, Polyline> cut;
 };
 

@@ -68,12 +68,12 @@ std::optional<WireAt> crossingOf(const Side& face, double x, std::size_t first) 
 }
 
 /// Empty where strips take the whole chord.
-Side sideOf(const PanelBrief& d, const Rib& station, Face face, double kerf) {
+Side sideOf(const PanelBrief& d, const Rib& station, double tail, Face face, double kerf) {
   using namespace section_grid;
   const Polyline& bare = face == Face::upper ? station.upper : station.lower;
   const Polyline normals = normalsOf(bare, face == Face::upper ? station.lower : station.upper, face);
   const double skin = skinOn(d, face), strip = noseCut(d, 0);
-  const double from = strip > 0 ? strip - kerf / 2 : -1e9, to = station.frame.chord - d.trailing.onRib() + kerf / 2;
+  const double from = strip > 0 ? strip - kerf / 2 : -1e9, to = tail + kerf / 2;
   if (from >= to) return {};
   Side all;
   const auto fractionOf = [](int i) { // ahead of the nose's point they all lie at 0
@@ -136,14 +136,19 @@ std::vector<double> stepsOf(const Side& a, const Side& b) {
   return out;
 }
 
+/// A station's foam before a surface is sawn out of it.
+const Region& unparted(const Rib& station) {
+  return station.hinges.empty() ? station.wood : station.hinges.front().whole;
+}
+
 /// The outline and grooves of an end, and the wire round it.
 CoreEnd endOf(const PanelBrief& d, const PanelLoft& loft, const Rib& station, CoreOutlines& outlines) {
   CoreEnd out;
   out.station = station.number;
   out.t = std::clamp(station.t(), 0.0, loft.span());
   out.frame = station.frame;
-  out.section = station.bare;
-  out.core = station.wood;
+  out.section = outlines.shortened(station.bare, out.t);
+  out.core = outlines.shortened(unparted(station), out.t);
   out.outline = outlines.at(out.t);
   for (std::size_t i = 0; i < d.inCore.size() && !out.outline.empty(); ++i) {
     Region taken = takenBy(d.inCore[i], loft, out.t, out.outline);
@@ -174,11 +179,12 @@ void addWire(const PanelBrief& d, const Rib& station, const std::vector<double>&
 }
 
 /// Wire and marks of both ends; none where nothing is left for it to go round.
-void addWires(const PanelBrief& d, const Rib& in, const Rib& away, FoamCore& core) {
-  const Side innerTop = sideOf(d, in, Face::upper, core.inner.kerf),
-             innerBottom = sideOf(d, in, Face::lower, core.inner.kerf),
-             outerTop = sideOf(d, away, Face::upper, core.outer.kerf),
-             outerBottom = sideOf(d, away, Face::lower, core.outer.kerf);
+void addWires(const PanelBrief& d, const CoreOutlines& outlines, const Rib& in, const Rib& away, FoamCore& core) {
+  const double innerTail = outlines.tailAt(core.inner.t), outerTail = outlines.tailAt(core.outer.t);
+  const Side innerTop = sideOf(d, in, innerTail, Face::upper, core.inner.kerf),
+             innerBottom = sideOf(d, in, innerTail, Face::lower, core.inner.kerf),
+             outerTop = sideOf(d, away, outerTail, Face::upper, core.outer.kerf),
+             outerBottom = sideOf(d, away, outerTail, Face::lower, core.outer.kerf);
   for (const Side* side : {&innerTop, &innerBottom, &outerTop, &outerBottom})
     if (side->size() < 2) return;
   const std::vector<double> upper = stepsOf(innerTop, outerTop), lower = stepsOf(innerBottom, outerBottom);
@@ -243,23 +249,25 @@ FoamCore coreBetween(const PanelBrief& d, const PanelLoft& loft, const Rib& in, 
     end->speed = core.speed * (end == &core.inner ? inWay : outWay) / far;
     end->kerf = d.wire.compensate ? slotAt(d.wire, end->speed) : d.wire.kerf;
   }
-  addWires(d, in, away, core);
+  addWires(d, outlines, in, away, core);
   const bool level = d.foam.washoutIn == WashoutIn::beds;
   core.innerCut = inBlock(core.inner.frame, core.inner.frame, level);
   core.outerCut = inBlock(core.outer.frame, core.inner.frame, level);
   core.block = blockOf(core);
   core.fromBoard = blocksFrom(d.wire, core.block);
   // Ruled: its area goes with the square of the way out, so that Simpson's rule is exact.
-  const Rib half = cutTemplate(d, loft, (core.inner.t + core.outer.t) / 2, in.number);
+  const double middle = (core.inner.t + core.outer.t) / 2;
+  const Rib half = cutTemplate(d, loft, middle, in.number);
   const double length = core.outer.t - core.inner.t;
-  const auto ruled = [&](double inner, double middle, double outer) {
-    return length / 6 * (inner + 4 * middle + outer);
+  const auto ruled = [&](double inner, double between, double outer) {
+    return length / 6 * (inner + 4 * between + outer);
   };
   core.within =
-      ruled(std::abs(signedArea(core.inner.section)), half.bareArea, std::abs(signedArea(core.outer.section)));
-  core.volume = ruled(core.inner.outlineArea(), half.cutArea, core.outer.outlineArea());
+      ruled(std::abs(signedArea(core.inner.section)), std::abs(signedArea(outlines.shortened(half.bare, middle))),
+            std::abs(signedArea(core.outer.section)));
+  core.volume = ruled(core.inner.outlineArea(), std::abs(signedArea(outlines.at(middle))), core.outer.outlineArea());
   const auto groove = [&](const CoreEnd& end, const Rib& station) {
-    return std::max(end.outlineArea() - areaOf(station.wood), 0.0);
+    return std::max(end.outlineArea() - areaOf(outlines.shortened(unparted(station), end.t)), 0.0);
   };
   core.grooves = length / 2 * (groove(core.inner, in) + groove(core.outer, away)) +
                  takenBetween(d, loft, core.inner.t, core.outer.t, outlines);
@@ -295,6 +303,15 @@ static double plyOn(const PanelBrief& d, bool atEnd) {
   return atEnd ? d.foam.endRib : d.foam.ribsBetween ? d.foam.endRib / 2 : 0;
 }
 
+/// A surface of its own wood behind all of a core, which is cut without that tail; null for none.
+static const HingeLine* behindAll(const PanelBrief& d, const Frame& frame, double from, double to) {
+  for (const HingeLine& line : frame.hinges)
+    if (d.surfaces[static_cast<std::size_t>(line.surface)].ofOwnWood() && line.from <= from + 1e-6 &&
+        line.to >= to - 1e-6)
+      return &line;
+  return nullptr;
+}
+
 /// The station's section as the foam ends there, `off` mm further out for the ply that lies on it.
 static Rib beside(const PanelBrief& d, const PanelLoft& loft, const Frame& frame, int station, double off) {
   const Rib& rib = frame.ribs[static_cast<std::size_t>(station)];
@@ -314,8 +331,14 @@ std::optional<FoamMade> foamOf(const PanelBrief& d, const PanelShape& shape, con
     const int to = endOfCore(d, shape.loft, frame, from, k);
     if (to <= from) continue; // more cores than stations
     const auto last = static_cast<int>(frame.ribs.size()) - 1;
-    out.cores.push_back(coreBetween(d, shape.loft, beside(d, shape.loft, frame, from, plyOn(d, from == 0)),
-                                    beside(d, shape.loft, frame, to, -plyOn(d, to == last)), outlines));
+    const Rib in = beside(d, shape.loft, frame, from, plyOn(d, from == 0)),
+              away = beside(d, shape.loft, frame, to, -plyOn(d, to == last));
+    CoreOutlines tailless(d, shape.loft, behindAll(d, frame, in.t(), away.t()));
+    CoreOutlines& own = behindAll(d, frame, in.t(), away.t()) ? tailless : outlines;
+    out.cores.push_back(coreBetween(d, shape.loft, in, away, own));
+    FoamCore& core = out.cores.back();
+    core.parted =
+        takenByHinges(d, shape.loft, frame.hinges, core.inner.t, core.outer.t, [&](double t) { return own.at(t); });
     out.cores.back().number = static_cast<int>(out.cores.size());
     from = to;
   }

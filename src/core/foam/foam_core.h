@@ -3,6 +3,7 @@
 #include "core/assembly/bond.h"
 #include "core/assembly/part.h"
 #include "core/parts/frame.h"
+#include "core/parts/parted_body.h"
 
 namespace eup {
 
@@ -36,7 +37,8 @@ struct CoreEnd {
   double t = 0;     ///< mm of the panel's span
   ChordFrame frame; ///< as it lies in the panel
   Polyline section; ///< closed, bare
-  Polyline outline; ///< closed: section less skins square to the surface, less the strips along its edges
+  Polyline outline; ///< closed: section less skins square to the surface, less the strips along its edges, and less
+                    ///< its tail where a surface of its own wood stands behind all of the core
   Region core;      ///< the same with its grooves, and without what lies in it
   std::vector<ThingCut> things;
   Polyline wire;            ///< closed: the outline moved out by half the slot
@@ -60,6 +62,7 @@ struct FoamCore {
   double within = 0;  ///< mm³ within the wing's surface, skins and strips with it
   double volume = 0;  ///< mm³, its grooves not taken out
   double grooves = 0; ///< mm³, and all that lies in it
+  BodyTaken parted;   ///< by surfaces on hinges, sawn when it is cut
   Block block;
   double speed = 0;  ///< mm/s of the wire at the end that has the longer way
   double low = 0;    ///< of the block's underside under the inner end's chord line

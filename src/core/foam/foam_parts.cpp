@@ -31,6 +31,7 @@ void addCore(PartMaker& m, const FoamMade& made, const FoamCore& core) {
   part.at = part.centre.y();
   const double scale = part.grams / ((in + out) / 2 * length);
   part.runs.push_back({core.inner.t, core.outer.t, in * scale, out * scale});
+  takeOut(part, core.parted, m.heavy(f.material));
   m.out.push_back(std::move(part));
 }
 

@@ -233,7 +233,7 @@ void foamFigures(const TruePanel& w, FigureList& out) {
            grams,
            Quantity::mass,
            Stage::foam,
-           "one hand, grooves taken out",
+           "one hand, grooves and what surfaces on hinges take taken out",
            "volume × density",
            fmt::format("{} kg/m³", w.design.tables.named(w.design.foam.material).density),
            "materials' table",

@@ -6,6 +6,7 @@
 #include <algorithm>
 #include <cmath>
 #include <fmt/format.h>
+#include <functional>
 
 namespace eup {
 namespace {
@@ -76,7 +77,41 @@ void addTip(const std::optional<TipShape>& tip, double chord, const Point& nose,
   if (const Polyline* most = largestOf(one)) out.outline = *most;
 }
 
-void layFlat(const PanelBrief& d, const Frame& frame, const std::optional<TipShape>& tip, SheetPanelMade& out) {
+/// Surfaces on hinges are sawn from the blank; one of its own wood is no part of it. `on` lays a fraction of the chord
+/// at t on the blank, a little behind the tail too.
+void partAtHinges(const PanelBrief& d, const PanelLoft& loft, const Frame& frame,
+                  const std::function<Point(double fraction, double t)>& on, SheetPanelMade& out) {
+  if (d.surfaces.empty()) return;
+  const auto gaps = skinGaps(d, loft, frame);
+  for (const SkinGap& gap : gaps[0]) {
+    const Surface& s = d.surfaces[static_cast<std::size_t>(gap.surface)];
+    if (!s.partsRibs()) continue;
+    const auto round = [&](const SurfaceLine& line, double from, double to, double tail) {
+      constexpr int steps = 12;
+      Polyline path{on(tail, from)};
+      for (int i = 0; i <= steps; ++i) {
+        const double t = from + (to - from) * i / steps;
+        path.push_back(on(line.at(t), t));
+      }
+      path.push_back(on(tail, to));
+      return path;
+    };
+    if (!s.ofOwnWood()) {
+      out.sawn.push_back({gap.surface, round(gap.wing, gap.from, gap.to, 1)});
+      out.sawn.push_back({gap.surface, round(gap.own, gap.ownFrom, gap.ownTo, 1)});
+      continue;
+    }
+    constexpr double behind = 1.3, past = 1; // of the chord; mm over an end that is the panel's own
+    const double span = loft.span();
+    Polyline loop = round(gap.wing, gap.from > 1e-6 ? gap.from : -past, gap.to < span - 1e-6 ? gap.to : span, behind);
+    if (signedArea(loop) < 0) std::reverse(loop.begin(), loop.end());
+    const Region left = subtract({out.outline}, {loop});
+    if (const Polyline* most = largestOf(left)) out.outline = *most;
+  }
+}
+
+void layFlat(const PanelBrief& d, const PanelLoft& loft, const Frame& frame, const std::optional<TipShape>& tip,
+             SheetPanelMade& out) {
   const PanelLoft middle = middleLoft(d);
   const double edge = d.sheet.edge;
   const FlatSurface surface(middle, Face::upper, 0, 1);
@@ -91,6 +126,8 @@ void layFlat(const PanelBrief& d, const Frame& frame, const std::optional<TipSha
                             station.t(), station.number});
   const Polyline end = acrossPattern(surface, nose, tail, outerPlane(d));
   addTip(tip, d.panel.tipChord, end.front(), end.back(), out);
+  partAtHinges(
+      d, loft, frame, [&](double fraction, double t) { return surface.at(fraction, t); }, out);
   addBoards(d, p.front.front(), (p.front.back() - p.front.front()).normalized(), out);
   if (out.way != SheetWay::bent) return;
   for (const Rib& station : frame.ribs) {
@@ -181,6 +218,12 @@ void carve(const PanelBrief& d, const PanelLoft& loft, const Frame& frame, const
   }
   std::erase_if(out.carving, [](const CarveLine& line) { return line.line.size() < 2; });
   addTip(tip, chord(p.span), {le(p.span), p.span}, {le(p.span) + chord(p.span), p.span}, out);
+  partAtHinges(
+      d, loft, frame,
+      [&](double f, double t) -> Point {
+        return {le(t) + f * chord(t), t};
+      },
+      out);
   addBoards(d, {le(0) + edge, 0}, Point(p.tipSetback, p.span).normalized(), out);
 }
 
@@ -221,7 +264,7 @@ std::optional<SheetPanelMade> sheetPanelOf(const PanelBrief& d, const PanelShape
     out.needs = 0;
     carve(d, shape.loft, frame, tip, out);
   } else {
-    layFlat(d, frame, tip, out);
+    layFlat(d, shape.loft, frame, tip, out);
   }
   out.area = std::abs(signedArea(out.outline));
   out.stripLength = std::hypot(d.panel.span, d.panel.tipSetback);
@@ -257,6 +300,9 @@ void addBlank(PartMaker& m, const SheetPanelMade& made) {
   const double span = m.loft.span();
   m.addStraight(std::move(part), 0, span,
                 [&](double t) { return woodBetween(m.loft, t, s.edge, m.loft.frameAt(t).chord); });
+  takeOut(m.out.back(),
+          takenByHinges(m.d, m.loft, m.hinges, 0, span, [&](double t) { return bareSectionAt(m.loft, t); }),
+          m.heavy(s.material));
   if (made.tip.size() < 3) return;
   // The tip: a plate as thick as the sheet, or carved down to a thin edge, half as deep as the last section on average.
   const ChordFrame frame = m.loft.frameAt(span);
@@ -319,6 +365,25 @@ Slice faceAt(const PanelLoft& loft, Face face, double t) {
   return {sum, sum > 0 ? Point(moment / sum) : Point(0, 0)};
 }
 
+/// mm² of a face that surfaces of their own wood take from the cloth, and where.
+BodyTaken clothTaken(const PartMaker& m, Face face) {
+  BodyTaken out;
+  for (const HingeLine& line : m.hinges) {
+    if (!m.d.surfaces[static_cast<std::size_t>(line.surface)].ofOwnWood()) continue;
+    const auto wide = [&](double t) {
+      const ChordFrame f = m.loft.frameAt(t);
+      const double front = std::clamp(wingFaceAt(m.d, m.loft, line, t) / f.chord, 0.0, 1.0);
+      return arcTo(m.loft, face, 1, t) - arcTo(m.loft, face, front, t);
+    };
+    const double middle = (line.from + line.to) / 2, in = wide(line.from), away = wide(line.to);
+    const double area = (line.to - line.from) / 6 * (in + 4 * wide(middle) + away);
+    const Point at = m.loft.frameAt(middle).te;
+    out.volume += area, out.moment += area * Point3(at.x() - wide(middle) / 2, middle, at.y());
+    out.runs.push_back({line.from, line.to, in, away});
+  }
+  return out;
+}
+
 void addCloth(PartMaker& m, const SheetPanelMade& made, Face face) {
   const Cloth& c = m.d.cloth;
   const bool top = face == Face::upper;
@@ -336,8 +401,10 @@ void addCloth(PartMaker& m, const SheetPanelMade& made, Face face) {
                  2 * (m.tOf(m.ribs[i]) - m.tOf(m.ribs[i - 1]));
   m.addRunning(std::move(part), heavy * layers,
                [&](const Rib& station) { return faceAt(m.loft, face, m.tOf(station)); });
-  // The tip, and half of each strip over a join.
   Part& cloth = m.out.back();
+  takeOut(cloth, clothTaken(m, face), heavy * layers);
+  cloth.area -= clothTaken(m, face).volume;
+  // The tip, and half of each strip over a join.
   const auto more = [&](double area, double t) {
     if (area <= 0) return;
     cloth.area += area / layers;

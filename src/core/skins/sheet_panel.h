@@ -2,8 +2,9 @@
 #pragma once
 #include "core/assembly/part.h"
 #include "core/parts/frame.h"
+#include "core/parts/parted_body.h"
 #include "core/parts/tip.h"
-#include "core/skins/flat_pattern.h"
+#include "core/skins/skin_list.h"
 
 namespace eup {
 
@@ -20,11 +21,12 @@ struct CarveLine {
 /// On the blank x runs aft from the root's leading edge and y outwards, along the front edge of what is not carved.
 struct SheetPanelMade {
   SheetWay way = SheetWay::flat;
-  Polyline outline;            ///< closed; behind the leading edge's strip
+  Polyline outline;            ///< closed; behind the leading edge's strip, without surfaces of their own wood
   Polyline strip;              ///< closed, the leading edge's strip on the blank; empty without
   std::vector<Polyline> seams; ///< between the boards that are edge-joined
   std::vector<SkinLine> stations;
   std::vector<CarveLine> carving;
+  std::vector<SawnLine> sawn; ///< where surfaces on hinges are parted from it
   Polyline tip; ///< what of the outline lies beyond the last station, from the leading edge; empty for a square one
   double area = 0, length = 0, width = 0; ///< of the outline, and of its box along the front edge
   int boards = 1;                         ///< side by side

@@ -2,6 +2,7 @@
 #include "core/design/lasting.h"
 #include "core/steps/step_maker.h"
 #include "core/surfaces/track.h"
+#include <algorithm>
 #include <fmt/format.h>
 
 namespace eup {
@@ -72,6 +73,16 @@ std::string madeApart(StepMaker& m, const SurfaceMade& made) {
   return {};
 }
 
+/// Whether a core runs on beyond a surface, so that it is cut with its tail and opened afterwards.
+bool opensCore(const TruePanel& panel, const SurfaceMade& made) {
+  if (!panel.foam) return false;
+  constexpr double hair = 1e-6;
+  return std::any_of(panel.foam->cores.begin(), panel.foam->cores.end(), [&](const FoamCore& one) {
+    const bool meets = made.line.from < one.outer.t - hair && made.line.to > one.inner.t + hair;
+    return meets && (made.line.from > one.inner.t + hair || made.line.to < one.outer.t - hair);
+  });
+}
+
 std::string cutSteps(StepMaker& m, const SurfaceMade& made, std::string last) {
   const Surface& s = decided(m.panel, made);
   const std::string apart = madeApart(m, made);
@@ -83,6 +94,13 @@ std::string cutSteps(StepMaker& m, const SurfaceMade& made, std::string last) {
                   .caution = bladeCaution,
                   .print = "surfaces",
                   .works = PieceQuery{{rib, noseSheet, baySheet, core, panelSheet}}});
+  if (s.ofOwnWood() && opensCore(m.panel, made))
+    last =
+        m.add(keyOf(m, "opening", made), fmt::format("Saw the opening for the {} out of the core", s.name), 20, {last},
+              {.look = "The line is marked at both ends, for this hand",
+               .caution = bladeCaution,
+               .print = "foam",
+               .works = PieceQuery{{core}}});
   std::vector<std::string> strips;
   if (made.facing.thickness > 0)
     for (const char* end : {"facing.inner", "facing.outer"}) strips.push_back(figureOf(end, made));
