@@ -68,12 +68,12 @@ std::optional<WireAt> crossingOf(const Side& face, double x, std::size_t first) 
 }
 
 /// Empty where strips take the whole chord.
-Side sideOf(const PanelBrief& d, const Rib& station, double tail, Face face, double kerf) {
+Side sideOf(const PanelBrief& d, const Rib& station, double ends, Face face, double kerf) {
   using namespace section_grid;
   const Polyline& bare = face == Face::upper ? station.upper : station.lower;
   const Polyline normals = normalsOf(bare, face == Face::upper ? station.lower : station.upper, face);
   const double skin = skinOn(d, face), strip = noseCut(d, 0);
-  const double from = strip > 0 ? strip - kerf / 2 : -1e9, to = tail + kerf / 2;
+  const double from = strip > 0 ? strip - kerf / 2 : -1e9, to = ends + kerf / 2;
   if (from >= to) return {};
   Side all;
   const auto fractionOf = [](int i) { // ahead of the nose's point they all lie at 0
