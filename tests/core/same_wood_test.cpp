@@ -11,6 +11,7 @@
 #include "core/steps/steps.h"
 #include "core/wing/as_read.h"
 #include "core/wing/model_balance.h"
+#include "places.h"
 #include "support.h"
 #include <fmt/format.h>
 

@@ -28,7 +28,7 @@ Polyline wayIn(const CoreEnd& end, const HotWire& wire) {
           up + Point(lead, tooth), up + Point(lead, 0),          up - Point(within, 0)};
 }
 
-constexpr double pinsAt[] = {0.22, 0.68}, pinRadius = 1.25; // of the chord; mm
+constexpr double pinsAt[] = {0.22, 0.68}, pinRadius = 1.25; // of the section's length; mm
 constexpr int pinSides = 32;
 
 /// On the line that is level with the block, chord axes: it meets the chord line at a third of it.
@@ -36,22 +36,29 @@ Point levelOf(const CoreEnd& end, const ChordFrame& cut, double x) {
   return {x, (x - end.frame.chord / 3) * std::tan(cut.washout)};
 }
 
-/// Where surfaces on hinges are sawn off the finished core at this end, with their names.
-void sawLines(Drawing& d, const TruePanel& w, const CoreEnd& end, std::vector<std::pair<Point, std::string>>& words) {
+/// Where surfaces on hinges are sawn off the finished core at this end, or openings for them out of it, with their
+/// names.
+void sawLines(Drawing& d, const TruePanel& w, const FoamCore& core, const CoreEnd& end,
+              std::vector<std::pair<Point, std::string>>& words) {
   for (const HingeLine& line : w.frame.hinges) {
     const Surface& s = w.design.surfaces[static_cast<std::size_t>(line.surface)];
-    if (!s.partsRibs() || end.t < line.from - 1e-6 || end.t > line.to + 1e-6) continue;
+    if (!s.partsRibs() || core.endsAt == line.surface || end.t < line.from - 1e-6 || end.t > line.to + 1e-6) continue;
     HingeCut cut;
     cut.surface = line.surface, cut.whole = {end.outline};
     cut.at = hingeSectionAt(w.design, w.shape.loft, line, end.t);
     const Region wing = intersect(cut.whole, {cut.at.wing});
-    if (areaOf(wing) > areaOf(cut.whole) - 1) continue; // it is cut without that tail
     if (!s.ofOwnWood()) cut.tail = intersect(cut.whole, {cut.at.surface});
     if (!cut.at.wingFacing.empty()) cut.wingFacing = intersect(wing, {cut.at.wingFacing});
     if (!s.ofOwnWood() && !cut.at.facing.empty()) cut.facing = intersect(cut.tail, {cut.at.facing});
     hingeMarks(d, s, cut, true);
-    words.emplace_back(Point(cut.at.hinge.x() + 8, cut.at.bottom.y() - 3), s.name + " sawn off here");
+    words.emplace_back(Point(cut.at.hinge.x() + 8, cut.at.bottom.y() - 3),
+                       s.ofOwnWood() ? "opening for " + s.name : s.name + " sawn off here");
   }
+}
+
+/// mm behind the nose to which the section reaches that is cut.
+double lengthOfSection(const CoreEnd& end) {
+  return boundsOf(end.section).high.x();
 }
 
 Drawing templateOf(const TruePanel& w, const FoamCore& core, bool outer, Hand hand) {
@@ -67,9 +74,9 @@ Drawing templateOf(const TruePanel& w, const FoamCore& core, bool outer, Hand ha
   for (const Polyline& loop : end.core) d.loop(Layer::mark, loop);
   // Level with the block: the chord line, or turned by what the core is turned by.
   const ChordFrame cut = core.cutFrame(outer);
-  d.line(Layer::mark, levelOf(end, cut, 0), levelOf(end, cut, end.frame.chord));
+  d.line(Layer::mark, levelOf(end, cut, 0), levelOf(end, cut, lengthOfSection(end)));
   for (const double share : pinsAt)
-    d.loop(Layer::cut, circleOf(levelOf(end, cut, share * end.frame.chord), pinRadius, pinSides));
+    d.loop(Layer::cut, circleOf(levelOf(end, cut, share * lengthOfSection(end)), pinRadius, pinSides));
   std::vector<std::pair<Point, std::string>> words;
   for (const WireMark& mark : end.marks) {
     if (!isCalled(core, mark)) continue;
@@ -88,7 +95,7 @@ Drawing templateOf(const TruePanel& w, const FoamCore& core, bool outer, Hand ha
       d.line(Layer::mark, middle - Point(0, 2), middle + Point(0, 2));
     }
   }
-  sawLines(d, w, end, words);
+  sawLines(d, w, core, end, words);
   if (hand == Hand::left) d = mirrored(std::move(d));
   const double side = hand == Hand::left ? -1 : 1;
   for (const auto& [at, text] : words) d.write({side * at.x(), at.y()}, text, 2.2, Anchor::middle);
@@ -134,7 +141,7 @@ Drawing blockEnd(const TruePanel& w, const FoamCore& core, bool outer, Hand hand
   }
   for (std::size_t i = 0; i + 1 < wire.size(); ++i) d.line(Layer::mark, wire[i], wire[i + 1]);
   for (const double share : pinsAt)
-    d.loop(Layer::mark, circleOf(cut.fromChord(levelOf(end, cut, share * end.frame.chord)), pinRadius, pinSides));
+    d.loop(Layer::mark, circleOf(cut.fromChord(levelOf(end, cut, share * lengthOfSection(end))), pinRadius, pinSides));
   if (hand == Hand::left) d = mirrored(std::move(d));
   const Box box = d.bounds();
   d.write({box.centre().x(), box.high.y() - 4}, "UPPER BED", 2.8, Anchor::middle);

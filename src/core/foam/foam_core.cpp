@@ -333,10 +333,12 @@ std::optional<FoamMade> foamOf(const PanelBrief& d, const PanelShape& shape, con
     const auto last = static_cast<int>(frame.ribs.size()) - 1;
     const Rib in = beside(d, shape.loft, frame, from, plyOn(d, from == 0)),
               away = beside(d, shape.loft, frame, to, -plyOn(d, to == last));
-    CoreOutlines tailless(d, shape.loft, behindAll(d, frame, in.t(), away.t()));
-    CoreOutlines& own = behindAll(d, frame, in.t(), away.t()) ? tailless : outlines;
+    const HingeLine* behind = behindAll(d, frame, in.t(), away.t());
+    CoreOutlines tailless(d, shape.loft, behind);
+    CoreOutlines& own = behind ? tailless : outlines;
     out.cores.push_back(coreBetween(d, shape.loft, in, away, own));
     FoamCore& core = out.cores.back();
+    if (behind) core.endsAt = behind->surface;
     core.parted =
         takenByHinges(d, shape.loft, frame.hinges, core.inner.t, core.outer.t, [&](double t) { return own.at(t); });
     out.cores.back().number = static_cast<int>(out.cores.size());

@@ -63,6 +63,8 @@ struct FoamCore {
   double volume = 0;  ///< mm³, its grooves not taken out
   double grooves = 0; ///< mm³, and all that lies in it
   BodyTaken parted;   ///< by surfaces on hinges, sawn when it is cut
+  /// The surface of its own wood behind all of it, index in PanelDesign::surfaces: the core is cut without that tail.
+  std::optional<int> endsAt;
   Block block;
   double speed = 0;  ///< mm/s of the wire at the end that has the longer way
   double low = 0;    ///< of the block's underside under the inner end's chord line

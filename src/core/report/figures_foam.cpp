@@ -233,7 +233,7 @@ void foamFigures(const TruePanel& w, FigureList& out) {
            grams,
            Quantity::mass,
            Stage::foam,
-           "one hand, grooves and what surfaces on hinges take taken out",
+           "one hand, less its grooves and what is sawn out for surfaces",
            "volume × density",
            fmt::format("{} kg/m³", w.design.tables.named(w.design.foam.material).density),
            "materials' table",

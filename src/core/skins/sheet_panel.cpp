@@ -107,6 +107,24 @@ void partAtHinges(const PanelBrief& d, const PanelLoft& loft, const Frame& frame
     if (signedArea(loop) < 0) std::reverse(loop.begin(), loop.end());
     const Region left = subtract({out.outline}, {loop});
     if (const Polyline* most = largestOf(left)) out.outline = *most;
+    const auto opened = [&](double t) { return t > gap.from + 1e-6 && t < gap.to - 1e-6; };
+    for (SkinLine& station : out.stations)
+      if (opened(station.t)) station.line.back() = on(gap.wing.at(station.t), station.t);
+    std::vector<CarveLine> carving; // ends where an opening begins, and goes on behind it; a carved blank's y is t
+    for (const CarveLine& whole : out.carving) {
+      CarveLine piece{whole.left, {}};
+      const auto end = [&] {
+        if (piece.line.size() > 1) carving.push_back(piece);
+        piece.line.clear();
+      };
+      for (const Point& p : whole.line)
+        if (opened(p.y()) && p.x() > on(gap.wing.at(p.y()), p.y()).x())
+          end();
+        else
+          piece.line.push_back(p);
+      end();
+    }
+    out.carving = std::move(carving);
   }
 }
 
@@ -365,7 +383,7 @@ Slice faceAt(const PanelLoft& loft, Face face, double t) {
   return {sum, sum > 0 ? Point(moment / sum) : Point(0, 0)};
 }
 
-/// mm² of a face that surfaces of their own wood take from the cloth, and where.
+/// Of a face that surfaces of their own wood take from the cloth, one layer thick as 1: mm², and where.
 BodyTaken clothTaken(const PartMaker& m, Face face) {
   BodyTaken out;
   for (const HingeLine& line : m.hinges) {
@@ -375,10 +393,10 @@ BodyTaken clothTaken(const PartMaker& m, Face face) {
       const double front = std::clamp(wingFaceAt(m.d, m.loft, line, t) / f.chord, 0.0, 1.0);
       return arcTo(m.loft, face, 1, t) - arcTo(m.loft, face, front, t);
     };
-    const double middle = (line.from + line.to) / 2, in = wide(line.from), away = wide(line.to);
-    const double area = (line.to - line.from) / 6 * (in + 4 * wide(middle) + away);
-    const Point at = m.loft.frameAt(middle).te;
-    out.volume += area, out.moment += area * Point3(at.x() - wide(middle) / 2, middle, at.y());
+    const double middle = (line.from + line.to) / 2, in = wide(line.from), between = wide(middle), away = wide(line.to);
+    const double area = (line.to - line.from) / 6 * (in + 4 * between + away);
+    const Point at = m.loft.at(face, std::clamp(1 - between / 2 / m.loft.frameAt(middle).chord, 0.0, 1.0), middle);
+    out.volume += area, out.moment += area * Point3(at.x(), middle, at.y());
     out.runs.push_back({line.from, line.to, in, away});
   }
   return out;
@@ -402,8 +420,9 @@ void addCloth(PartMaker& m, const SheetPanelMade& made, Face face) {
   m.addRunning(std::move(part), heavy * layers,
                [&](const Rib& station) { return faceAt(m.loft, face, m.tOf(station)); });
   Part& cloth = m.out.back();
-  takeOut(cloth, clothTaken(m, face), heavy * layers);
-  cloth.area -= clothTaken(m, face).volume;
+  const BodyTaken taken = clothTaken(m, face);
+  takeOut(cloth, taken, heavy * layers);
+  cloth.area -= taken.volume;
   // The tip, and half of each strip over a join.
   const auto more = [&](double area, double t) {
     if (area <= 0) return;

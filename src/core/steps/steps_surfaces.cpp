@@ -73,33 +73,33 @@ std::string madeApart(StepMaker& m, const SurfaceMade& made) {
   return {};
 }
 
-/// Whether a core runs on beyond a surface, so that it is cut with its tail and opened afterwards.
+/// Whether a core is cut with its tail, and opened for a surface of its own wood afterwards.
 bool opensCore(const TruePanel& panel, const SurfaceMade& made) {
-  if (!panel.foam) return false;
-  constexpr double hair = 1e-6;
-  return std::any_of(panel.foam->cores.begin(), panel.foam->cores.end(), [&](const FoamCore& one) {
-    const bool meets = made.line.from < one.outer.t - hair && made.line.to > one.inner.t + hair;
-    return meets && (made.line.from > one.inner.t + hair || made.line.to < one.outer.t - hair);
-  });
+  if (!panel.foam || !decided(panel, made).ofOwnWood()) return false;
+  const auto opened = [&](const FoamCore& one) {
+    return made.line.from < one.outer.t && made.line.to > one.inner.t && one.endsAt != made.line.surface;
+  };
+  return std::any_of(panel.foam->cores.begin(), panel.foam->cores.end(), opened);
 }
 
 std::string cutSteps(StepMaker& m, const SurfaceMade& made, std::string last) {
   const Surface& s = decided(m.panel, made);
   const std::string apart = madeApart(m, made);
-  if (s.built == SurfaceBuilt::sawnOff)
-    last = m.add(keyOf(m, "saw", made), fmt::format("Saw the {} off", s.name),
-                 15 + 3.0 * static_cast<double>(made.ribs.size()), {last},
-                 {.look = m.panel.design.built == Built::ribs ? "Marks on every rib are this hand's"
-                                                              : "The line is marked at both ends, for this hand",
-                  .caution = bladeCaution,
-                  .print = "surfaces",
-                  .works = PieceQuery{{rib, noseSheet, baySheet, core, panelSheet}}});
-  if (s.ofOwnWood() && opensCore(m.panel, made))
+  const bool ribs = m.panel.design.built == Built::ribs; // without them there is nothing to part beforehand
+  if (s.built == SurfaceBuilt::sawnOff || (s.built == SurfaceBuilt::apart && !ribs))
+    last =
+        m.add(keyOf(m, "saw", made), fmt::format("Saw the {} off", s.name),
+              15 + 3.0 * static_cast<double>(made.ribs.size()), {last},
+              {.look = ribs ? "Marks on every rib are this hand's" : "The line is marked at both ends, for this hand",
+               .caution = bladeCaution,
+               .print = "surfaces",
+               .works = PieceQuery{{rib, noseSheet, baySheet, core, panelSheet}}});
+  if (opensCore(m.panel, made))
     last =
         m.add(keyOf(m, "opening", made), fmt::format("Saw the opening for the {} out of the core", s.name), 20, {last},
-              {.look = "The line is marked at both ends, for this hand",
+              {.look = "Marked on both faces from the plan, for this hand",
                .caution = bladeCaution,
-               .print = "foam",
+               .print = "plan",
                .works = PieceQuery{{core}}});
   std::vector<std::string> strips;
   if (made.facing.thickness > 0)
