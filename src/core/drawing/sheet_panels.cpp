@@ -56,9 +56,10 @@ std::vector<Drawing> sheetBlanks(const TruePanel& w, Hand hand) {
   for (const SawnLine& sawn : made.sawn) {
     const Polyline line = onPrint(sawn.line);
     d.strokes.push_back({Layer::mark, line, false});
-    if (&sawn == &made.sawn.front() || sawn.surface != (&sawn - 1)->surface)
-      words.emplace_back(line[line.size() / 2] + Point(0, 1.2),
-                         "sawn off here: " + w.design.surfaces[static_cast<std::size_t>(sawn.surface)].name);
+    // Under the surface's own front, clear of the words of carving lines.
+    if (&sawn == &made.sawn.back() || sawn.surface != (&sawn + 1)->surface)
+      words.emplace_back(lerp(line[1], line[line.size() - 2], 0.25) - Point(0, 4),
+                         w.design.surfaces[static_cast<std::size_t>(sawn.surface)].name + " sawn off here");
   }
   for (const SkinLine& station : made.stations) {
     const Polyline line = onPrint(station.line);
