@@ -120,7 +120,7 @@ double CoreOutlines::tailAt(double t) const {
   return surface ? std::min(stock, wingFaceAt(design, loft, *surface, at)) : stock;
 }
 
-Region CoreOutlines::shortened(Region of, double t) const {
+Region CoreOutlines::shortened(const Region& of, double t) const {
   constexpr double far = 1e4;
   return surface ? intersect(of, {rectangle({-far, -far}, {tailAt(t), far})}) : of;
 }

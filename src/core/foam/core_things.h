@@ -21,7 +21,7 @@ public:
   double tailAt(double t) const;
   /// A closed line less what is cut off with its tail.
   Polyline shortened(const Polyline& line, double t) const;
-  Region shortened(Region of, double t) const;
+  Region shortened(const Region& of, double t) const;
   /// Closed, chord axes; empty where nothing is left. Good as long as this is.
   const Polyline& at(double t);
 

@@ -11,8 +11,8 @@ inline constexpr const char* glueCaution =
 inline constexpr const char* dustCaution = "Dust of balsa, glass and carbon: wear a mask.";
 inline constexpr const char* bladeCaution = "Blades and planes: cut away from yourself.";
 
-/// Which pieces of a panel: of those kinds; of that surface, spar or other thing, by its lasting number, and of that face
-/// where they are given.
+/// Which pieces of a panel: of those kinds; of that surface, spar or other thing, by its lasting number, and of that
+/// face where they are given.
 struct PieceQuery {
   std::vector<PieceKind> kinds;
   std::optional<int> thing{};
