@@ -5,6 +5,18 @@
 
 namespace eup::app {
 
+/// The lengths of a piece, with the panels that they are in.
+static std::vector<std::pair<const TruePanel*, const Part*>> lengthsChosen(const WholeWing& wing, int panel,
+                                                                           const std::optional<PieceId>& piece) {
+  std::vector<std::pair<const TruePanel*, const Part*>> out;
+  if (!piece) return out;
+  for (const TruePanel& p : wing.panels)
+    for (const Part& part : p.parts)
+      if (p.design.id.panel == panel ? part.id == *piece : part.toldAs == Part::Told{panel, *piece})
+        out.emplace_back(&p, &part);
+  return out;
+}
+
 QString StockBoard::heading() const {
   return tr("%1, piece by piece").arg(QString::fromStdString(standpoint.shownWing().panels.front().design.name));
 }
@@ -23,10 +35,10 @@ QString StockBoard::subheading() const {
 void StockBoard::draw(Ink& ink) const {
   LayoutBoard::draw(ink);
   ink.picks.clear(); // pieces are chosen here, not decisions
-  const TruePanel& w = panel();
-  for (const Part& part : w.parts) {
-    if (part.id != standpoint.piece()) continue;
-    const Polyline shape = seenFromAbove(w, part);
+  const PanelId chosen = panel().design.id;
+  for (const auto& [in, part] : lengthsChosen(standpoint.shownWing(), chosen.panel, standpoint.piece())) {
+    const TruePanel& w = *in;
+    const Polyline shape = seenFromAbove(w, *part);
     for (const double side : {1.0, -1.0}) {
       if (standpoint.hand() == (side > 0 ? ShownHand::left : ShownHand::right) || shape.empty()) continue;
       Polyline loop;
@@ -52,7 +64,10 @@ void StockBoard::clicked(const Point& p) {
         !intersect(grown({shape}, near), {rectangle(there - Point(0.1, 0.1), there + Point(0.1, 0.1))}).empty())
       found = &part, least = area;
   }
-  if (found) standpoint.setPiece(w.design.id, found->id);
+  if (!found) return;
+  PanelId in = w.design.id;
+  if (found->toldAs) in.panel = found->toldAs->panel;
+  standpoint.setPiece(in, found->toldAs ? found->toldAs->as : found->id);
 }
 
 } // namespace eup::app

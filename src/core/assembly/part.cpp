@@ -73,7 +73,12 @@ std::optional<Scarfed> scarfed(const Part& part, const CutList& order) {
   Scarfed out;
   out.scarf = slope;
   double reach = order.stock * (isBottom(part.id) ? 0.9 : 1); // the first length
+  double begun = 0;                                           // where that length begins
   while (reach < length) {
+    for (auto join = part.overJoins.rbegin(); join != part.overJoins.rend(); ++join) // its scarf clear of joins
+      if (reach > *join - part.noScarf && reach - slope<*join + part.noScarf&& * join - part.noScarf> begun + slope)
+        reach = *join - part.noScarf;
+    begun = reach - slope;
     out.at.push_back(reach - slope / 2);
     reach += order.stock - slope;
     ++out.lengths;
@@ -82,7 +87,7 @@ std::optional<Scarfed> scarfed(const Part& part, const CutList& order) {
 }
 
 int countFor(const Part& part, Hand hand, const CutList& order) {
-  if (part.shared && hand == Hand::left) return 0;
+  if (part.toldAs || (part.shared && hand == Hand::left)) return 0;
   return part.count * (order.batch + (part.what() == Part::What::ribs ? order.spares : 0));
 }
 

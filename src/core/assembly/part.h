@@ -61,8 +61,22 @@ struct Part {
   int bay = 0;              ///< counted from the panel's root, of what stands in one; else 0
   int count = 1;            ///< pieces alike, in one hand
   bool shared = false;      ///< one for both hands together: told with the right one
+  /// Of a length of a piece that runs on from the panel inside it: which piece of which panel, counted from 0, is told
+  /// whole, cut and put in for it. Its own sizes and mass are those of its length alone.
+  struct Told {
+    int panel = 0;
+    PieceId as;
+    bool operator==(const Told&) const = default;
+  };
+  std::optional<Told> toldAs{};
+  /// Of a piece that runs over joins, told whole: where they lie, mm along it from its end; of one over both hands from
+  /// its left end.
+  std::vector<double> overJoins{};
+  double pastRoot = 0, pastTip = 0; ///< mm of its length that its ends take to meet joins there; may be less than 0
+  bool goesOn = false;              ///< beyond its panel's outer end, in one piece
+  double noScarf = 0;               ///< mm on either side of the joins that it runs over: there no scarf may lie
   Stock stock{};
-  double length = 0, breadth = 0; ///< mm, of one piece as it is cut: along its grain, or its longer way; and across
+  double length = 0, breadth = 0; ///< mm, of one whole piece as it is cut: along its grain, or longer way; and across
   double area = 0;                ///< mm², of one flat piece
   GrainWay grain = GrainWay::none;
   Polyline outline{}; ///< of a web its corners, x outwards along the spar, y up; of a former in chord axes
@@ -94,7 +108,8 @@ struct Scarfed {
 /// bottom cap it is shorter by a tenth, so that scarfs above and below do not fall together.
 std::optional<Scarfed> scarfed(const Part& part, const CutList& order);
 
-/// How many of it are cut for one hand; what both hands share comes with the right one. Ribs have spares.
+/// How many of it are cut for one hand; what both hands share comes with the right one, a length of what runs on from
+/// the panel inside it with the piece there. Ribs have spares.
 int countFor(const Part& part, Hand hand, const CutList& order);
 
 } // namespace eup

@@ -34,8 +34,9 @@ std::optional<std::pair<PanelId, std::size_t>> prefixOf(std::string_view path) {
   return std::pair(id, at);
 }
 
-/// Spars that run through need no brace.
+/// What is put together on the field ends there; spars that run through need no brace.
 Join settled(Join join) {
+  if (join.joiner.fitted) join.sparsThere = SparsThere::end;
   if (join.sparsThere == SparsThere::through) join.braces.clear();
   return join;
 }
@@ -180,6 +181,10 @@ std::vector<PanelBrief> briefsOf(const Design& d, int wing) {
     const int ribs = static_cast<int>(ribStations(p.ribs, p.panel.span).size());
     for (SheetedBays& bays : p.sheeted) bays.toRib = std::min(bays.toRib, ribs); // past the last: to the last
     out.push_back(std::move(p));
+  }
+  for (std::size_t k = 1; k < out.size(); ++k) {
+    if (out[k].built != Built::ribs || out[k - 1].built != Built::ribs) out[k].join.sparsThere = SparsThere::end;
+    out[k - 1].beyond = out[k].join;
   }
   for (std::size_t k = 1; k < out.size(); ++k)
     for (Surface& s : out[k].surfaces) s.goesOn = s.goesOn && meetsInside(out[k - 1], s);

@@ -6,6 +6,7 @@
 #include "core/joins/sawn_ends.h"
 #include "core/measure/figure.h"
 #include "core/strength/struts.h"
+#include "core/wing/run_over.h"
 #include <algorithm>
 #include <cmath>
 #include <fmt/format.h>
@@ -113,10 +114,12 @@ Drawing packingRows(const TruePanel& w, std::size_t from, std::size_t to) {
 }
 
 /// How everything that meets a join is sawn there.
-Drawing sawnTable(const TruePanel& w, bool root, double lean) {
+std::optional<Drawing> sawnTable(const TruePanel& w, bool root) {
+  const std::vector<SawnStrip> sawn = sawnAt(w, root);
+  if (sawn.empty()) return std::nullopt;
   const auto deg = [&](double rad) { return told(rad, Quantity::angle, w.design.unit); };
   std::vector<std::vector<std::string>> rows{{"", "mitre on its face", "bevel on its side", "blade tilts"}};
-  for (const SawnStrip& s : sawnEnds(w.design, w.shape.loft, w.frame.spars, root, lean)) {
+  for (const SawnStrip& s : sawn) {
     std::string name = s.name;
     if (name.ends_with(',')) name.pop_back();
     rows.push_back({name, deg(s.cut.mitre), s.sheet ? "" : deg(s.cut.bevel), deg(s.cut.tilt)});
@@ -152,9 +155,14 @@ Drawing stripTable(const TruePanel& w) {
       {"Strip", "of", w.design.unit == LengthUnit::mm ? "from (mm)" : "from (inches)", "true length"}};
   for (const Part& part : w.parts)
     if (part.what() == Part::What::leadingEdge || part.what() == Part::What::trailingEdge ||
-        part.what() == Part::What::spars)
-      rows.push_back({part.name, w.design.tables.named(part.material).label, wordsOf(part.stock, w.design.unit),
-                      told(part.length, Quantity::length, w.design.unit)});
+        part.what() == Part::What::spars) {
+      const std::string name = part.name + (part.shared               ? " (one for both hands)"
+                                            : !part.overJoins.empty() ? " (with panels further out)"
+                                                                      : "");
+      rows.push_back({name, w.design.tables.named(part.material).label, wordsOf(part.stock, w.design.unit),
+                      part.toldAs ? fmt::format("runs on from panel {}", part.toldAs->panel + 1)
+                                  : told(part.length, Quantity::length, w.design.unit)});
+    }
   return tableOf("Strips of this panel, one hand: cut them a hair long", {0, 52, 96, 150}, rows);
 }
 
@@ -212,10 +220,9 @@ std::vector<Drawing> benchCard(const WholeWing& wing, const TruePanel& w, Hand h
                     told(std::abs(s.aft), Quantity::angle, w.design.unit)),
                 3));
   if (w.design.built != Built::ribs) return blocks; // no ribs: no packing under them, no strips
-  const bool meets = w.design.mirrored || !w.design.innermost();
-  if (meets && w.design.join.sparsThere != SparsThere::through) put(sawnTable(w, true, w.join.lean));
-  if (w.design.beyond && w.design.beyond->sparsThere != SparsThere::through)
-    put(sawnTable(w, false, w.design.leanBeyond));
+  for (const bool root : {true, false})
+    if (root ? w.design.mirrored || !w.design.innermost() : w.design.beyond.has_value())
+      if (auto sawn = sawnTable(w, root)) put(std::move(*sawn));
   put(stripTable(w));
   if (std::any_of(w.frame.ribs.begin(), w.frame.ribs.end(), [](const Rib& r) { return !r.passHoles.empty(); }))
     put(holeTable(w));

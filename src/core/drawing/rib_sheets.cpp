@@ -1,4 +1,6 @@
 #include "core/assembly/part_words.h"
+#include "core/assembly/piece_finder.h"
+#include "core/design/lasting.h"
 #include "core/drawing/hinge_marks.h"
 #include "core/drawing/paging.h"
 #include "core/drawing/wing_drawings.h"
@@ -76,17 +78,28 @@ std::string slotsFiled(const TruePanel& w, const SparLine& line) {
   return slotsFiled(bevels, w.design.unit, true);
 }
 
-Drawing sparDrawing(const TruePanel& w, const SparLine& line, Hand hand) {
+/// `both`: in one piece over the centre, drawn with the right hand.
+Drawing sparDrawing(const TruePanel& w, const SparLine& line, Hand hand, bool both) {
   const Spar& spar = w.design.spars[static_cast<std::size_t>(line.index)];
   Drawing d;
-  d.loop(Layer::cut, fullDepthSparOutline(spar, line));
+  const Polyline half = fullDepthSparOutline(spar, line);
+  if (both) {
+    Polyline other = half;
+    for (Point& p : other) p.x() = -p.x();
+    for (const Polyline& loop : unite({half}, {other})) d.loop(Layer::cut, loop);
+    d.line(Layer::mark, {0, line.lowerSeat.root.y()}, {0, line.upperSeat.root.y()});
+  } else {
+    d.loop(Layer::cut, half);
+  }
   const Box box = d.bounds();
   grainArrow(d, box.centre(), std::min(40.0, box.width() / 4));
   if (hand == Hand::left) d = mirrored(std::move(d));
   d.write({d.bounds().low.x(), box.low.y() - 5},
-          fmt::format("{} {}  sheet {}{}  root at the {}", spar.name, nameLarge(hand),
+          fmt::format("{} {}  sheet {}{}  {}", spar.name, both ? "ONE FOR BOTH HANDS" : nameLarge(hand),
                       told(spar.sheet, Quantity::length, w.design.unit), slotsFiled(w, line),
-                      hand == Hand::right ? "left" : "right"));
+                      both                  ? "the wing's centre at the mark"
+                      : hand == Hand::right ? "root at the left"
+                                            : "root at the right"));
   return d;
 }
 
@@ -198,9 +211,11 @@ std::vector<Drawing> ribParts(const DrawnWing& wing, Hand hand) {
         parts.push_back(ribDrawing(w, rib, hand));
     for (const Rib& riblet : w.frame.riblets) parts.push_back(ribDrawing(w, riblet, hand));
     for (const SparLine& line : w.frame.spars)
-      if (w.design.spars[static_cast<std::size_t>(line.index)].kind == SparKind::fullDepth)
-        parts.push_back(sparDrawing(w, line, hand));
-      else if (w.design.spars[static_cast<std::size_t>(line.index)].webs == Webs::continuous)
+      if (w.design.spars[static_cast<std::size_t>(line.index)].kind == SparKind::fullDepth) {
+        const Part* sheet = PieceFinder(w.parts).find({PieceKind::sheetSpar, numberIn(w.design.spars, line.index)});
+        const bool both = sheet && sheet->shared;
+        if (!both || hand == Hand::right) parts.push_back(sparDrawing(w, line, hand, both));
+      } else if (w.design.spars[static_cast<std::size_t>(line.index)].webs == Webs::continuous)
         parts.push_back(webDrawing(w, line, hand));
     for (Drawing& part : tipParts(w, hand)) parts.push_back(std::move(part));
   }

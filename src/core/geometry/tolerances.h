@@ -11,6 +11,9 @@ inline constexpr double regionGrid = 1e-5;
 /// cut. A tenth of the width of a fine pencil line.
 inline constexpr double flattening = 0.004;
 
+/// What comes nearer than this to an end of its panel reaches it: ribs and strips are laid off to the hundredth.
+inline constexpr double atAnEnd = 0.01;
+
 /// Pieces smaller than this (mm²) that a cut leaves behind are dust, not wood.
 inline constexpr double dustArea = 0.5;
 

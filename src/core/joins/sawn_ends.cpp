@@ -1,4 +1,5 @@
 #include "core/joins/sawn_ends.h"
+#include "core/design/lasting.h"
 #include "core/parts/surface_place.h"
 #include <Eigen/Geometry>
 #include <fmt/format.h>
@@ -11,12 +12,12 @@ std::vector<SawnStrip> sawnEnds(const PanelBrief& d, const PanelLoft& loft, cons
   const double span = loft.span(), here = root ? 0 : span;
   const Point3 plane = joinPlane(lean, root);
   const ChordFrame inner = loft.frameAt(0), outer = loft.frameAt(span);
-  const auto strip = [&](std::string key, std::string name, const Point& a, const Point& b) {
+  const auto strip = [&](const PieceId& piece, std::string key, std::string name, const Point& a, const Point& b) {
     const Point3 along(b.x() - a.x(), span, b.y() - a.y());
-    out.push_back({std::move(key), std::move(name), along, endCut(along, Point3::UnitZ(), plane), false});
+    out.push_back({piece, std::move(key), std::move(name), along, endCut(along, Point3::UnitZ(), plane), false});
   };
-  if (d.leading.width > 0) strip("le", "LE", inner.le, outer.le);
-  if (d.trailing.width > 0) strip("te", "TE", inner.te, outer.te);
+  if (d.leading.width > 0) strip({PieceKind::leadingEdge}, "le", "LE", inner.le, outer.le);
+  if (d.trailing.width > 0) strip({PieceKind::trailingEdge}, "te", "TE", inner.te, outer.te);
   for (const SparLine& line : spars) {
     if (!line.reaches(here)) continue;
     const std::string key = fmt::format("spar.{}", line.index + 1);
@@ -24,10 +25,12 @@ std::vector<SawnStrip> sawnEnds(const PanelBrief& d, const PanelLoft& loft, cons
     for (const bool top : {true, false})
       if (spar.kind == SparKind::caps && capAt(top ? spar.top : spar.bottom, line.share(here)).fitted) {
         const StraightLine& seat = top ? line.upperSeat : line.lowerSeat;
-        strip(key + (top ? ".top" : ".bottom"), fmt::format("{} of {},", top ? "Top" : "Bottom", spar.name), seat.root,
-              seat.tip);
+        strip({PieceKind::cap, numberIn(d.spars, line.index), 0, 0, top}, key + (top ? ".top" : ".bottom"),
+              fmt::format("{} of {},", top ? "Top" : "Bottom", spar.name), seat.root, seat.tip);
       }
-    if (spar.kind == SparKind::fullDepth) strip(key + ".sheet", spar.name + ",", line.middle.root, line.middle.tip);
+    if (spar.kind == SparKind::fullDepth)
+      strip({PieceKind::sheetSpar, numberIn(d.spars, line.index)}, key + ".sheet", spar.name + ",", line.middle.root,
+            line.middle.tip);
   }
   // A sheet lies on the surface: its end runs square to the LE but for this, and its edge leans by the bevel.
   for (const Zone& zone : zonesOf(d, loft)) {
@@ -48,7 +51,7 @@ std::vector<SawnStrip> sawnEnds(const PanelBrief& d, const PanelLoft& loft, cons
                       name = nose                            ? fmt::format("{} sheet", side)
                              : zone.what == Zone::What::tail ? fmt::format("{} TE sheet", side)
                                                              : fmt::format("{} sheet over bays", side);
-    out.push_back({key, name, along, endCut(along, square, plane), true});
+    out.push_back({{}, key, name, along, endCut(along, square, plane), true});
   }
   return out;
 }

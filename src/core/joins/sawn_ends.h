@@ -1,5 +1,6 @@
 // How everything that runs along a panel is sawn where it meets a join.
 #pragma once
+#include "core/assembly/piece_id.h"
 #include "core/joins/end_cut.h"
 #include "core/parts/frame.h"
 #include <string>
@@ -8,6 +9,7 @@
 namespace eup {
 
 struct SawnStrip {
+  PieceId piece{};       ///< of a strip, of a cap its inner piece; of sheet none in particular
   std::string key;       ///< "le", "te", "spar.1.top", "sheetTop": its figures' names
   std::string name;      ///< "LE", "Top of main spar,"
   Point3 along{0, 1, 0}; ///< over the panel's span, in its axes (aft, outwards, up)

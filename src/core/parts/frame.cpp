@@ -66,7 +66,9 @@ std::vector<Rib> cutRibs(const PanelBrief& d, const PanelLoft& loft, const Stati
     rib.ofWood = d.built == Built::ribs;
     rib.thick = std::find(d.ribs.thick.begin(), d.ribs.thick.end(), static_cast<int>(i) + 1) != d.ribs.thick.end();
     if (rib.kind == RibKind::root && d.join.rootLeans) rib.lean = d.lean;
-    rib.shared = rib.kind == RibKind::root && d.innermost() && d.join.sparsThere == SparsThere::through;
+    // One in the middle, but for two that lean to the angle that the spars are cracked to.
+    rib.shared = rib.kind == RibKind::root && d.innermost() && d.join.sparsThere != SparsThere::end &&
+                 (d.join.sparsThere == SparsThere::through || !d.join.rootLeans);
     if (rib.kind == RibKind::tip && d.beyond && d.beyond->rootLeans) rib.lean = -d.leanBeyond;
     return cutRib(d, loft, spars, passing, rib.kind == RibKind::main ? crossing : none, hinges, std::move(rib));
   });

@@ -125,7 +125,8 @@ void capStripsOn(Framed& m, const Rib& rib) {
       id.top = top;
       if (const Part* strip = m.pieces.find(id))
         bond(m.out, strip, pieceOfRib(m.pieces, rib, top ? RibSide::upper : RibSide::lower), GlueUse::frame,
-             strip->length, strip->length * std::min(strip->breadth, rib.thickness), strip->centre);
+             handed(rib) * strip->length, handed(rib) * strip->length * std::min(strip->breadth, rib.thickness),
+             strip->centre);
     }
 }
 
@@ -140,8 +141,10 @@ void withinSpar(Framed& m, const SparLine& line) {
       bond(m.out, cap, outer, GlueUse::frame, cap->breadth,
            cap->breadth * cap->stock.thickness * std::max(m.d.cutList.scarf, 1.0), cap->to);
     for (const auto& [kind, on] : {std::pair(PieceKind::doubler, cap), std::pair(PieceKind::doublerOuter, outer)})
-      if (const Part* doubler = piece(kind))
-        bond(m.out, doubler, on, GlueUse::frame, doubler->length, doubler->length * doubler->breadth, doubler->centre);
+      if (const Part* doubler = piece(kind)) {
+        const double along = (doubler->to - doubler->from).norm(); // of this panel, wherever it runs on to
+        bond(m.out, doubler, on, GlueUse::frame, along, along * doubler->breadth, doubler->centre);
+      }
   }
   const bool onFaces = s.webs == Webs::between && s.websOn != WebsOn::between;
   const auto onCaps = [&](const Part& web, double along, double wide) {

@@ -33,7 +33,8 @@ void addCapStrips(PartMaker& m, const Rib& rib) {
     part.length = arc, part.breadth = c.width;
     part.drawn = DrawnOn::skins;
     part.grain = GrainWay::length;
-    part.grams = arc * c.thickness * c.width * m.heavy(c.material);
+    part.shared = rib.shared;
+    part.grams = arc * c.thickness * c.width * m.heavy(c.material) * (rib.shared ? 0.5 : 1);
     part.centre = rib.inPanel(alongFace(top ? rib.upper : rib.lower, from + arc / 2));
     m.add(std::move(part));
   };
@@ -74,7 +75,7 @@ void addLeadingEdge(PartMaker& m) {
   const auto under = [&](double deep) { return std::max(deep - over, 0.2 * deep); };
   part.stock =
       onEdge ? Stock::strip(width, width) : Stock::strip(width, under(m.deepest(onRib, false)) + 2 * squareProud(le));
-  part.length += m.pastEnds(part.from, part.to, part.stock.thickness);
+  m.reachJoins(part, part.from, part.to, part.stock.thickness);
   m.addRunning(std::move(part), m.heavy(le.material), [&](const Rib& rib) {
     return Slice{onEdge ? width * onRib : 0.85 * onRib * under(m.depthAt(rib, onRib)), m.middleAt(rib, onRib / 2)};
   });
@@ -120,7 +121,7 @@ void addTrailingEdge(PartMaker& m) {
     layAlongEdge(part, m.loft, false, onRib);
     const Point3 root = part.from, tip = part.to;
     part.from = lerp(root, tip, from / span), part.to = lerp(root, tip, to / span);
-    if (wedge) part.length += m.pastEnds(part.from, part.to, part.stock.thickness);
+    if (wedge) m.reachJoins(part, part.from, part.to, part.stock.thickness);
     part.count = square ? te.strips : wedge ? 1 : 2;
     if (!wedge) part.drawn = DrawnOn::skins;
     part.area = wedge ? 0 : part.length * part.breadth;

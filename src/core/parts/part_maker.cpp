@@ -1,4 +1,5 @@
 #include "core/parts/part_maker.h"
+#include "core/geometry/tolerances.h"
 #include <algorithm>
 
 namespace eup {
@@ -87,20 +88,19 @@ void PartMaker::spread(Part& part, double from, double to, const std::function<d
   for (Part::Run& run : part.runs) run.atFrom *= part.grams / sum, run.atTo *= part.grams / sum;
 }
 
-double PartMaker::pastEnds(const Point3& from, const Point3& to, double deep) const {
-  constexpr double hair = 0.01; // mm
+void PartMaker::reachJoins(Part& part, const Point3& from, const Point3& to, double deep) const {
   const double run = to.y() - from.y();
-  if (run <= hair) return 0;
-  double more = 0; // of the span
-  const auto end = [&](const Point3& at, double t, double lean) {
+  if (run <= tolerance::atAnEnd) return;
+  const double stretch = (to - from).norm() / run;
+  const auto more = [&](const Point3& at, double t, double lean) {
     const ChordFrame frame = loft.frameAt(t);
     const double over = at.z() - frame.fromChord({(at.x() - frame.le.x()) / std::cos(frame.washout), 0}).y(),
                  slope = std::tan(lean);
-    more += std::max(-(over - deep / 2) * slope, -(over + deep / 2) * slope);
+    return stretch * std::max(-(over - deep / 2) * slope, -(over + deep / 2) * slope);
   };
-  if (from.y() < hair) end(from, 0, d.lean);
-  if (to.y() > loft.span() - hair) end(to, loft.span(), d.leanBeyond);
-  return more * (to - from).norm() / run;
+  if (from.y() < tolerance::atAnEnd) part.pastRoot = more(from, 0, d.lean);
+  if (to.y() > loft.span() - tolerance::atAnEnd) part.pastTip = more(to, loft.span(), d.leanBeyond);
+  part.length += part.pastRoot + part.pastTip;
 }
 
 double PartMaker::depthAt(const Rib& rib, double x) const {

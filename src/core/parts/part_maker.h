@@ -31,10 +31,9 @@ public:
   /// What runs along a straight line between two places of the span, its slice a polynomial of at most the second
   /// degree on either side of `bend`: exactly (Simpson's rule).
   void addStraight(Part part, double from, double to, const std::function<Slice(double t)>& sliceAt, double bend = 0);
-  /// How much longer the longest edge of a straight strip is than its middle line from rib plane to rib plane, because
-  /// its ends meet the planes of the joins: `deep` is its depth. mm along the strip; less where it lies above the chord
-  /// line.
-  double pastEnds(const Point3& from, const Point3& to, double deep) const;
+  /// Makes a straight strip longer by what its longest edge is more than its middle line from rib plane to rib plane,
+  /// because its ends meet the planes of the joins: `deep` is its depth. Less where it lies above the chord line.
+  void reachJoins(Part& part, const Point3& from, const Point3& to, double deep) const;
   /// Shares a part's grams out over the bays as `weight` runs there.
   void spread(Part& part, double from, double to, const std::function<double(double)>& weight) const;
 

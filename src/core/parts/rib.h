@@ -114,7 +114,7 @@ struct Rib {
   double turn = 0;      ///< rad, out of the flight's direction, tail outwards: it stands upright then
   double station = 0;   ///< mm of the panel's span, where it crosses the first spar's line
   bool ofWood = true;   ///< not where a panel of sheet has a station alone
-  bool shared = false;  ///< a root rib that both hands have in common, where the spars run through
+  bool shared = false;  ///< a root rib that both hands have in common, where the spars pass the centre
   ChordFrame frame;
   Polyline upper, lower; ///< bare surfaces, chord axes, nose to tail
   Polyline bare;         ///< closed outline of them

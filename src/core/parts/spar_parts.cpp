@@ -86,8 +86,7 @@ void addCap(PartMaker& m, const Spar& s, const SparLine& line, bool top) {
     };
     const Point3 begins = middle(from, in), ends = middle(to, away);
     part.length = (ends - begins).norm();
-    if (m.d.join.sparsThere != SparsThere::through)
-      part.length += m.pastEnds(begins, ends, doubler ? cap.doubler : in.depth);
+    m.reachJoins(part, begins, ends, doubler ? cap.doubler : in.depth);
     m.addStraight(
         std::move(part), from * line.end, to * line.end,
         [&](double t) {

@@ -4,6 +4,7 @@
 #include "core/joins/sawn_ends.h"
 #include "core/report/finder.h"
 #include "core/report/report_parts.h"
+#include "core/wing/run_over.h"
 #include <fmt/format.h>
 
 namespace eup {
@@ -192,7 +193,7 @@ struct SawnEnd {
 };
 
 void endCutFigures(const TruePanel& w, const SawnEnd& end, FigureList& out) {
-  for (const SawnStrip& s : sawnEnds(w.design, w.shape.loft, w.frame.spars, end.root, end.lean)) {
+  for (const SawnStrip& s : sawnAt(w, end.root)) {
     const std::string key = end.key + s.key, what = s.name + end.which;
     const std::string runs =
         fmt::format("{} runs {} aft and {} up over {}; the join leans {}", s.sheet ? "its front edge" : "it",
@@ -227,10 +228,9 @@ void endCutFigures(const TruePanel& w, const SawnEnd& end, FigureList& out) {
 
 /// At this panel's root, and at its tip where another panel is joined to it.
 void endCutFigures(const TruePanel& w, FigureList& out) {
-  if (w.design.join.sparsThere != SparsThere::through)
-    endCutFigures(
-        w, {true, w.join.lean, "cut.", " end", {"join.dihedral.rise", "join.dihedral.angle", "panel.tipSetback"}}, out);
-  if (w.design.beyond && w.design.beyond->sparsThere != SparsThere::through)
+  endCutFigures(
+      w, {true, w.join.lean, "cut.", " end", {"join.dihedral.rise", "join.dihedral.angle", "panel.tipSetback"}}, out);
+  if (w.design.beyond)
     endCutFigures(w, {false, w.design.leanBeyond, "cutOuter.", " outer end", {"panel.tipSetback"}}, out);
 }
 

@@ -10,7 +10,8 @@ void partsFigures(const WholeWing& wing, FigureList& out) {
   for (std::size_t k = 0; k < wing.panels.size(); ++k) {
     const TruePanel& p = wing.panels[k];
     double here = gramsOf(p.parts), count = 0, own = 0;
-    for (const Part& part : p.parts) count += part.count, own += part.shared ? 0 : part.count;
+    for (const Part& part : p.parts)
+      if (!part.toldAs) count += part.count, own += part.shared ? 0 : part.count;
     if (wing.mirrored) {
       here += wing.other ? wing.other->grams[k] : here;
       count += wing.other ? wing.other->pieces[k] : own;
@@ -49,6 +50,7 @@ void partsFigures(const WholeWing& wing, FigureList& out) {
 void stockFigures(const TruePanel& w, FigureList& out) {
   const CutList& order = w.design.cutList;
   for (const Part& part : w.parts) {
+    if (part.toldAs) continue;
     const auto made = scarfed(part, order);
     if (!made) continue;
     std::string places;
@@ -58,9 +60,12 @@ void stockFigures(const TruePanel& w, FigureList& out) {
              made->at.front(),
              Quantity::length,
              Stage::stock,
-             fmt::format("from its inner end to the scarf's middle; {} lengths, each scarf {} long", made->lengths,
-                         out.len(made->scarf)),
-             "a whole length of stock less half the scarf; a bottom cap's a tenth shorter",
+             fmt::format("from its {} end to the scarf's middle; {} lengths, each scarf {} long",
+                         part.shared ? "left" : "inner", made->lengths, out.len(made->scarf)),
+             part.overJoins.empty()
+                 ? "a whole length of stock less half the scarf; a bottom cap's a tenth shorter"
+                 : "a whole length of stock less half the scarf, a bottom cap's a tenth shorter; none "
+                   "lies in a bay beside a join that it runs over, nor within a brace there",
              fmt::format("{} to cut from stock of {}: at {}; scarf {:.4g} × {}", out.len(cutLength(part, order.trim)),
                          out.len(order.stock), places, order.scarf, out.len(part.stock.thickness)),
              "a slope of 8 to 12 to 1 is common practice",

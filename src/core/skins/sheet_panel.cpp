@@ -346,7 +346,8 @@ void addEdgeStrip(PartMaker& m, const SheetPanelMade& made) {
     const Point at = woodBetween(m.loft, t, 0, s.edge).at;
     return {at.x(), t, at.y()};
   };
-  part.length = made.stripLength + m.pastEnds(middle(0), middle(m.loft.span()), part.stock.thickness);
+  part.length = made.stripLength;
+  m.reachJoins(part, middle(0), middle(m.loft.span()), part.stock.thickness);
   part.breadth = s.edge, part.grain = GrainWay::length;
   m.addStraight(std::move(part), 0, m.loft.span(), [&](double t) { return woodBetween(m.loft, t, 0, s.edge); });
 }

@@ -27,7 +27,14 @@ struct Body {
   const TruePanel& panel;
   const std::vector<Bond>& joints;
   Hand hand;
-  PlacedPiece at(const PieceId& id) const { return {panel.design.id.wing, panel.design.id.panel, hand, id}; }
+  std::map<PieceId, Part::Told> told{}; ///< what goes in with a panel further in
+  PlacedPiece at(const PieceId& id) const {
+    const auto whole = told.find(id);
+    return whole == told.end() ? PlacedPiece{panel.design.id.wing, panel.design.id.panel, hand, id}
+                               : PlacedPiece{panel.design.id.wing, whole->second.panel, hand, whole->second.as};
+  }
+  /// Of the panel inside it.
+  PlacedPiece inside(const PieceId& id) const { return {panel.design.id.wing, panel.design.id.panel - 1, hand, id}; }
 };
 
 std::vector<Body> bodiesOf(const TrueWing& w) {
@@ -37,7 +44,9 @@ std::vector<Body> bodiesOf(const TrueWing& w) {
       for (const Hand hand : {Hand::right, Hand::left}) {
         if (hand == Hand::left && !wing.mirrored) continue;
         const TrueWing& of = w.of(hand);
-        out.push_back({of.at(p.design.id), jointsOf(of).at(p.design.id), hand});
+        Body& body = out.emplace_back(Body{of.at(p.design.id), jointsOf(of).at(p.design.id), hand});
+        for (const Part& part : body.panel.parts)
+          if (part.toldAs) body.told.emplace(part.id, *part.toldAs);
       }
   return out;
 }
@@ -66,14 +75,22 @@ public:
   int later(int a, int b) const {
     return ranks[static_cast<std::size_t>(a)] > ranks[static_cast<std::size_t>(b)] ? a : b;
   }
-  /// Whether the left hand meets something in it that comes with the right one: it slides in from the middle.
+  /// Whether the left hand meets something in it that comes with the right one alone: it slides in from the middle.
   bool ofBothHands(const Body& body, const Bond& b) const {
-    return body.hand == Hand::left && (!putAt.contains(body.at(b.one)) || !putAt.contains(body.at(b.other)));
+    if (body.hand != Hand::left) return false;
+    const bool one = putAt.contains(body.at(b.one)), other = putAt.contains(body.at(b.other));
+    if (one == other) return false; // its own; or of what both hands share
+    const int at = whereIn(body.at(one ? b.other : b.one));
+    return at == nowhere || steps[static_cast<std::size_t>(at)].hand == Hand::right;
   }
   /// At which step a joint is made; `nowhere` where a piece of it goes in at none, or what it joins slides.
   int madeAt(const Body& body, const Bond& b) const {
     const std::optional<Hand> hand = body.panel.design.mirrored ? std::optional(body.hand) : std::nullopt;
-    if (b.to == BondTo::inside) return named(joinKey(body.panel, hand));
+    if (b.to == BondTo::inside) {
+      if (const int join = named(joinKey(body.panel, hand)); join != nowhere) return join;
+      const int one = whereIn(body.at(b.one)), other = whereIn(body.inside(b.other)); // built as one
+      return one == nowhere || other == nowhere ? nowhere : later(one, other);
+    }
     if (b.to == BondTo::other) return body.hand == Hand::left ? nowhere : named(centreKey(body.panel));
     const int one = whereIn(body.at(b.one)), other = whereIn(body.at(b.other));
     if (one == nowhere || other == nowhere) return nowhere;
@@ -197,7 +214,7 @@ std::vector<std::string> contradictionsIn(const TrueWing& w, const std::vector<S
     for (const PlacedPiece& piece : s.puts) ++times[piece];
   for (const Body& body : bodiesOf(w))
     for (const Part& part : body.panel.parts) {
-      if (part.shared && body.hand == Hand::left) continue;
+      if (part.toldAs || (part.shared && body.hand == Hand::left)) continue;
       const auto found = times.find(body.at(part.id));
       const int n = found == times.end() ? 0 : found->second;
       if (n != 1)

@@ -5,11 +5,15 @@
 
 namespace eup {
 
-std::string placeOfWork(const TrueWing& w, int wing, std::optional<int> panel, std::optional<Hand> hand) {
+std::string placeOfWork(const TrueWing& w, int wing, std::optional<int> panel, std::optional<Hand> hand,
+                        std::optional<int> outer) {
   const WholeWing& of = w.wing(wing);
   std::vector<std::string> words;
   if (wing > 0) words.push_back(w.design.wings[static_cast<std::size_t>(wing)].name);
-  if (panel && of.panels.size() > 1) words.push_back(fmt::format("panel {}", *panel + 1));
+  if (panel && outer && *outer > *panel)
+    words.push_back(fmt::format("panels {} {} {}", *panel + 1, *outer == *panel + 1 ? "and" : "to", *outer + 1));
+  else if (panel && of.panels.size() > 1)
+    words.push_back(fmt::format("panel {}", *panel + 1));
   if (of.mirrored) words.push_back(hand ? fmt::format("{} hand", name(*hand)) : std::string("both hands"));
   return words.empty() ? std::string("the fin") : fmt::format("{}", fmt::join(words, ", "));
 }
@@ -41,8 +45,18 @@ std::vector<Step> StepList::take() {
 }
 
 StepMaker::StepMaker(const TrueWing& w, const TruePanel& of, Hand one, double celsius, StepList& to)
-    : panel(of), whose(placeOfWork(w, of.design.id.wing, of.design.id.panel, one)), out(to), hand(one), warm(celsius),
-      prefix(stepPrefix(of.design.lasting(), of.design.mirrored ? std::optional(one) : std::nullopt)) {}
+    : StepMaker(w, {&of}, one, celsius, to) {}
+
+StepMaker::StepMaker(const TrueWing& w, std::vector<const TruePanel*> of, std::optional<Hand> one, double celsius,
+                     StepList& to)
+    : panel(*of.front()),
+      whose(placeOfWork(w, of.front()->design.id.wing, of.front()->design.id.panel, one, of.back()->design.id.panel)),
+      out(to), hand(one), warm(celsius),
+      prefix(stepPrefix(panel.design.lasting(), panel.design.mirrored ? one : std::nullopt)) {
+  for (const Hand side : {Hand::right, Hand::left})
+    if (!hand || *hand == side)
+      for (const TruePanel* p : of) bodies.push_back({hand ? p : &w.of(side).at(p->design.id), side});
+}
 
 std::string StepMaker::add(const std::string& key, std::string what, double minutes, std::vector<std::string> needs,
                            const StepMore& more) {
@@ -79,9 +93,10 @@ std::string StepMaker::told(const std::string& key) const {
 
 std::vector<PlacedPiece> StepMaker::pieces(const PieceQuery& query) const {
   std::vector<PlacedPiece> found;
-  for (const Part& part : panel.parts)
-    if (query.covers(part.id) && !(part.shared && hand == Hand::left))
-      found.push_back({panel.design.id.wing, panel.design.id.panel, hand, part.id});
+  for (const auto& [of, side] : bodies)
+    for (const Part& part : of->parts)
+      if (query.covers(part.id) && !part.toldAs && !(part.shared && side == Hand::left))
+        found.push_back({of->design.id.wing, of->design.id.panel, side, part.id});
   return found;
 }
 
@@ -97,13 +112,21 @@ std::string StepMaker::edges(double minutes, std::vector<std::string> needs) {
 }
 
 double StepMaker::share(double minutes) const {
-  const Panel& p = panel.design.panel;
-  const double area = panel.shape.loft.span() * (p.rootChord + p.tipChord) / 2;
-  return minutes * std::clamp(area / 140000, 0.2, 4.0);
+  double area = 0;
+  for (const Body& body : bodies) {
+    const Panel& p = body.panel->design.panel;
+    area += body.panel->shape.loft.span() * (p.rootChord + p.tipChord) / 2;
+  }
+  return minutes * std::clamp(area / 140000, 0.2, 4.0 * static_cast<double>(bodies.size()));
 }
 
 double StepMaker::ribCount() const {
-  return static_cast<double>(panel.frame.ribs.size() + panel.frame.riblets.size());
+  double ribs = 0;
+  for (const Body& body : bodies) {
+    ribs += static_cast<double>(body.panel->frame.ribs.size() + body.panel->frame.riblets.size());
+    if (body.hand == Hand::left && !hand && body.panel->frame.ribs.front().shared) --ribs;
+  }
+  return ribs;
 }
 
 double StepMaker::setHours() const {

@@ -49,16 +49,27 @@ private:
 };
 
 /// "right hand", "Tailplane, panel 2, both hands", "Fin": the wing named where it is not the first, the panel where it
-/// is told and there are several; no hand for what both have in common. Counted from 0.
-std::string placeOfWork(const TrueWing& aircraft, int wing, std::optional<int> panel, std::optional<Hand> hand);
+/// is told and there are several; no hand for what both have in common. Counted from 0; `outer`: to that panel.
+std::string placeOfWork(const TrueWing& aircraft, int wing, std::optional<int> panel, std::optional<Hand> hand,
+                        std::optional<int> outer = std::nullopt);
 
 class StepMaker {
 public:
   /// They are put at the end of `to`, which outlives it, as the panel does.
   StepMaker(const TrueWing& aircraft, const TruePanel& panel, Hand hand, double celsius, StepList& to);
+  /// Of panels that are built on the board as one, in that hand or in both; the first one is the innermost.
+  StepMaker(const TrueWing& aircraft, std::vector<const TruePanel*> panels, std::optional<Hand> hand, double celsius,
+            StepList& to);
 
-  const TruePanel& panel;
-  std::string whose; ///< see `placeOfWork`
+  const TruePanel& panel; ///< the innermost
+  std::string whose;      ///< see `placeOfWork`
+  /// All of them, each as often as there are hands; left ones are told as right ones, to be turned over.
+  struct Body {
+    const TruePanel* panel;
+    Hand hand;
+  };
+  std::vector<Body> bodies;
+  const TruePanel& outermost() const { return *bodies.back().panel; }
 
   /// Puts it in, or leaves it away where there is nothing to do; minutes are rounded, at least one; empty needs are
   /// none. Gives back its key.
@@ -74,21 +85,23 @@ public:
 
   /// Minutes of what grows with a panel's size, told for one of 700 mm by 200.
   double share(double minutes) const;
-  bool isLeft() const { return hand == Hand::left; }
-  double ribCount() const; ///< riblets too
-  double setHours() const; ///< of the wood's glue, at the room's temperature
+  bool isLeft() const { return hand == Hand::left; } ///< of one hand alone
+  double ribCount() const;                           ///< riblets too
+  double setHours() const;                           ///< of the wood's glue, at the room's temperature
   double epoxyHours() const;
   std::string glue() const; ///< its words
 
 private:
   StepList& out;
-  Hand hand;
+  std::optional<Hand> hand; ///< nothing for both
   double warm;
   std::string prefix;
 };
 
 /// The trades, each from the last step before it to its own last one; empty keys need nothing.
-std::string frameSteps(StepMaker& panel);
+/// A frame until it is taken off the board; and what is done to each of its panels then.
+std::string boardSteps(StepMaker& panels);
+std::string frameSteps(StepMaker& panel, const std::string& before);
 std::string sheetPanelSteps(StepMaker& panel);
 std::string tipSteps(StepMaker& panel, const std::string& before);
 std::string foamSteps(StepMaker& panel);

@@ -8,12 +8,14 @@ namespace eup {
 namespace {
 
 /// Whether any slot of the ribs is filed to what crosses it at an angle.
-bool filed(const TruePanel& panel) {
+bool filed(const StepMaker& m) {
   const auto any = [](const auto& slots) {
     return std::ranges::any_of(slots, [](const auto& s) { return s.bevel != 0; });
   };
-  return std::ranges::any_of(panel.frame.ribs,
-                             [&](const Rib& r) { return any(r.slots) || any(r.laps) || any(r.passHoles); });
+  return std::ranges::any_of(m.bodies, [&](const StepMaker::Body& body) {
+    return std::ranges::any_of(body.panel->frame.ribs,
+                               [&](const Rib& r) { return any(r.slots) || any(r.laps) || any(r.passHoles); });
+  });
 }
 
 using enum PieceKind;
@@ -31,8 +33,8 @@ std::vector<std::string> ribsMade(StepMaker& m) {
   const double sticks = m.count({{stickUpper}}), sawn = m.ribCount() - sticks;
   const std::string cut =
       m.add("cutRibs", "Cut the ribs", 3.5 * sawn, {},
-            {.look = filed(m.panel) ? "Counted and numbered; slots filed to their bevel; a rib slides on without force"
-                                    : "Counted and numbered; a rib slides on without force",
+            {.look = filed(m) ? "Counted and numbered; slots filed to their bevel; a rib slides on without force"
+                              : "Counted and numbered; a rib slides on without force",
              .caution = bladeCaution,
              .print = "ribs",
              .makes = PieceQuery{{rib}}});
@@ -47,8 +49,17 @@ std::vector<std::string> ribsMade(StepMaker& m) {
   return {cut, built};
 }
 
-/// Until it can be taken up.
-std::string onTheBoard(StepMaker& m) {
+/// Whether several spars of a panel have that cap.
+bool several(const StepMaker& m, Cap Spar::*one) {
+  return std::ranges::any_of(m.bodies, [&](const StepMaker::Body& body) {
+    return std::ranges::count_if(body.panel->design.spars,
+                                 [&](const Spar& s) { return s.kind == SparKind::caps && (s.*one).fitted; }) > 1;
+  });
+}
+
+} // namespace
+
+std::string boardSteps(StepMaker& m) {
   const PanelBrief& d = m.panel.design;
   const std::string plan =
       m.add("plan", "Tape the plan to the board, film over it", 15, {},
@@ -56,10 +67,6 @@ std::string onTheBoard(StepMaker& m) {
   const std::vector<std::string> made = ribsMade(m);
   const double lower = m.count(lowerCaps), caps = lower + m.count(upperCaps);
   const PieceQuery edges{{leadingEdge, trailingEdge}};
-  const auto several = [&](Cap Spar::*one) {
-    return std::ranges::count_if(d.spars, [&](const Spar& s) { return s.kind == SparKind::caps && (s.*one).fitted; }) >
-           1;
-  };
   PieceQuery strips{capPieces};
   strips.kinds.insert(strips.kinds.end(), edges.kinds.begin(), edges.kinds.end());
   const std::string sorted =
@@ -79,7 +86,7 @@ std::string onTheBoard(StepMaker& m) {
       std::ranges::find_if(d.spars, [](const Spar& s) { return s.kind == SparKind::caps && s.bottom.fitted; });
   if (first != d.spars.end()) low.figures = {fmt::format("setup.{}.spar{}", d.firstRib, first - d.spars.begin() + 1)};
   const std::string pinned =
-      m.add("lower", several(&Spar::bottom) ? "Pin the lower spars on packing" : "Pin the lower spar on packing",
+      m.add("lower", several(m, &Spar::bottom) ? "Pin the lower spars on packing" : "Pin the lower spar on packing",
             14 + 3 * lower, {plan, sorted}, low);
   PieceQuery standing{ribPieces};
   standing.kinds.push_back(sheetSpar); // they slide into each other
@@ -95,7 +102,7 @@ std::string onTheBoard(StepMaker& m) {
     return StepMore{.with = m.glue(), .cure = m.setHours(), .puts = pieces};
   };
   const std::string edged = m.edges(2.0 * m.ribCount(), {ribs, sorted});
-  std::string upper = m.add("upper", several(&Spar::top) ? "Glue the upper caps" : "Glue the upper cap",
+  std::string upper = m.add("upper", several(m, &Spar::top) ? "Glue the upper caps" : "Glue the upper cap",
                             1.2 * m.ribCount(), {ribs, sorted}, glued(upperCaps));
   upper = m.add("webs", "Glue the webs, grain upright", 2.2 * m.ribCount(), {upper}, glued({{webOfBay, web}}));
   upper = m.add("rescue", "Close the slots of the sheet spar that was cut too shallow", m.ribCount(), {upper},
@@ -103,11 +110,9 @@ std::string onTheBoard(StepMaker& m) {
   upper = m.add("diagonals", "Glue the diagonals", 2.0 * m.ribCount(), {upper}, glued({{diagonal}}));
   return m.add("off", "Take the panel off the board", 10, {edged, upper},
                {.look = "Sighted along: straight, washout as decided",
-                .figures = {fmt::format("rib.{}.washout", m.panel.frame.ribs.back().number)},
+                .figures = {fmt::format("rib.{}.washout", m.outermost().frame.ribs.back().number)},
                 .works = PieceQuery{{rib, cap, leadingEdge, trailingEdge, sheetSpar}}});
 }
-
-} // namespace
 
 std::string tipSteps(StepMaker& m, const std::string& before) {
   if (!m.panel.tip) return before;
@@ -128,9 +133,9 @@ std::string tipSteps(StepMaker& m, const std::string& before) {
       {.with = m.glue(), .cure = m.setHours(), .print = "ribs", .puts = PieceQuery{{tip}}, .anyway = ofTheEdge});
 }
 
-std::string frameSteps(StepMaker& m) {
+std::string frameSteps(StepMaker& m, const std::string& before) {
   const PanelBrief& d = m.panel.design;
-  std::string last = onTheBoard(m);
+  std::string last = before;
   for (std::size_t k = 0; k < d.hardPoints.size(); ++k)
     last = m.add(fmt::format("hard{}", numberIn(d.hardPoints, k) - 1),
                  fmt::format("Glue the block of the {}, its doublers", d.hardPoints[k].name), 12, {last},

@@ -2,12 +2,23 @@
 #include "core/design/lasting.h"
 #include "core/steps/order.h"
 #include "core/steps/step_maker.h"
+#include "core/wing/run_over.h"
 #include <cmath>
 #include <fmt/format.h>
 #include <map>
 
 namespace eup {
 namespace {
+
+/// The piece that a part is told as.
+PlacedPiece wholeOf(const TruePanel& p, const Part& part, Hand hand) {
+  return {p.design.id.wing, part.toldAs ? part.toldAs->panel : p.design.id.panel, hand,
+          part.toldAs ? part.toldAs->as : part.id};
+}
+
+std::string bracesInWords(std::size_t n) {
+  return n == 1 ? std::string("brace") : fmt::format("{} braces", n);
+}
 
 Step joinStep(const std::string& key, const TrueWing& w, const TruePanel& p, std::optional<Hand> hand,
               std::vector<std::string> needs, double celsius) {
@@ -31,6 +42,47 @@ Step joinStep(const std::string& key, const TrueWing& w, const TruePanel& p, std
   s.figures = {place + "join.block", place + "join.trim"};
   s.wing = wing, s.panel = panel, s.hand = hand;
   return s;
+}
+
+/// Strips that pass a join are nicked and set to its angle; then come its braces. `m`: of the panel whose root is
+/// there, in both hands at the centre. Gives back its last step.
+std::string bendSteps(const TrueWing& w, StepMaker& m, std::optional<Hand> hand, std::vector<std::string> needs,
+                      StepList& out) {
+  const PanelBrief& d = m.panel.design;
+  const bool centre = d.innermost();
+  Step s = joinStep(centre ? centreKey(m.panel) : joinKey(m.panel, hand), w, m.panel, hand, std::move(needs), 20);
+  s.what = centre ? "Nick the strips at the middle, set both halves on their blocks, glue the nicks"
+                  : fmt::format("Nick the strips at panel {}, set it on its block, glue the nicks", d.id.panel + 1);
+  s.with = m.glue(), s.cureHours = m.setHours();
+  s.look = centre ? "What is left of each strip bends and does not break; both tips stand equally high"
+                  : "What is left of each strip bends and does not break; the panel stands on its block";
+  for (const SparLine& line : m.panel.frame.spars)
+    for (const char* cap : {"sheet", "top", "bottom"}) {
+      const Spar& spar = d.spars[static_cast<std::size_t>(line.index)];
+      const bool there = spar.kind == SparKind::fullDepth
+                             ? cap == std::string_view("sheet")
+                             : (cap == std::string_view("top") && spar.top.fitted) ||
+                                   (cap == std::string_view("bottom") && spar.bottom.fitted);
+      if (there)
+        s.figures.push_back(fmt::format("{}{}crack.{}.{}", d.id.wing > 0 ? fmt::format("wing{}.", d.id.wing + 1) : "",
+                                        centre ? "" : fmt::format("panel{}.", d.id.panel + 1), line.index + 1, cap));
+    }
+  double strips = 0;
+  for (const Part& part : m.panel.parts)
+    if (runsOverRoot(part)) s.works.push_back(wholeOf(m.panel, part, hand.value_or(Hand::right))), ++strips;
+  s.minutes = 10 + 5 * strips;
+  const std::string bent = s.key;
+  out.put(std::move(s));
+  const std::size_t n = m.panel.join.braces.size();
+  if (n == 0) return bent;
+  return m.add("brace", fmt::format("Cut the {} of the join, try dry, glue across it", bracesInWords(n)),
+               25.0 * static_cast<double>(n), {bent},
+               {.with = "slow epoxy",
+                .cure = m.epoxyHours(),
+                .look = "Tried dry first; its bend by its gauge",
+                .caution = glueCaution,
+                .print = "braces",
+                .puts = PieceQuery{{PieceKind::brace}}});
 }
 
 /// The wire of a surface's both halves.
@@ -59,7 +111,7 @@ std::vector<PlacedPiece> allOf(const TrueWing& w, int wing, const PieceQuery& qu
     if (hand == Hand::left && !w.wing(wing).mirrored) continue;
     for (const TruePanel& p : w.of(hand).wing(wing).panels)
       for (const Part& part : p.parts)
-        if (query.covers(part.id) && !(part.shared && hand == Hand::left))
+        if (query.covers(part.id) && !part.toldAs && !(part.shared && hand == Hand::left))
           out.push_back({wing, p.design.id.panel, hand, part.id});
   }
   return out;
@@ -94,9 +146,10 @@ Step strutStep(const TrueWing& w, int number, const std::vector<Strut>& struts, 
 
 std::string braceSteps(StepMaker& m, const std::string& before) {
   const PanelBrief& d = m.panel.design;
-  const auto count = [](std::size_t n) { return n == 1 ? std::string("brace") : fmt::format("{} braces", n); };
+  const auto count = bracesInWords;
   std::string last = before;
-  if (const std::size_t n = m.panel.join.braces.size(); n > 0) {
+  const std::size_t n = m.panel.join.braces.size();
+  if (n > 0 && !passesRoot(m.panel)) {                                 // else it goes in when the strips are bent there
     const bool mirrored = d.innermost(), dry = mirrored && m.isLeft(); // at the centre one serves both halves
     const StepMore glued{.with = "slow epoxy",
                          .cure = m.epoxyHours(),
@@ -109,9 +162,10 @@ std::string braceSteps(StepMaker& m, const std::string& before) {
                : m.add("brace", fmt::format("Cut the {} of the join, try dry, glue to this half", count(n)),
                        25.0 * static_cast<double>(n), {last}, glued);
   }
-  if (const std::size_t n = d.beyond ? d.beyond->braces.size() : 0; n > 0)
-    last = m.add("braceTip", fmt::format("Try the {} of the join at the tip dry: each slides in from there", count(n)),
-                 10.0 * static_cast<double>(n), {last}, {.look = "It still slides in when the sheet is on"});
+  if (const std::size_t beyond = d.beyond ? d.beyond->braces.size() : 0; beyond > 0 && !passesTip(m.panel))
+    last = m.add("braceTip",
+                 fmt::format("Try the {} of the join at the tip dry: each slides in from there", count(beyond)),
+                 10.0 * static_cast<double>(beyond), {last}, {.look = "It still slides in when the sheet is on"});
   if (m.panel.joiner)
     last = m.add("socket", "Cut the joiner, glue the joiner tube into the ribs", 30, {last},
                  {.with = "slow epoxy",
@@ -129,30 +183,80 @@ std::vector<std::string> wingSteps(const TrueWing& w, const WholeWing& wing, dou
   std::vector<Hand> hands{Hand::right};
   if (mirrored) hands.push_back(Hand::left);
   const auto panelOf = [&](int panel, Hand hand) -> const TruePanel& { return w.of(hand).at({number, panel}); };
+  const TruePanel& root = wing.panels.front();
+  const auto cracked = [&](int k) {
+    return passesRoot(wing.panels[static_cast<std::size_t>(k)]) &&
+           wing.panels[static_cast<std::size_t>(k)].design.join.sparsThere == SparsThere::cracked;
+  };
+  const auto of = [&](Hand hand) { return mirrored ? std::optional(hand) : std::nullopt; };
+  // Strips that are cracked at a panel's root, in one hand or, at the centre, in both.
+  const auto bend = [&](int k, Hand hand, std::vector<std::string> needs) {
+    StepMaker maker = k == 0 ? StepMaker(w, {&panelOf(k, hand)}, std::nullopt, celsius, out)
+                             : StepMaker(w, panelOf(k, hand), hand, celsius, out);
+    return bendSteps(w, maker, k == 0 ? std::nullopt : of(hand), std::move(needs), out);
+  };
+  std::map<std::pair<int, Hand>, std::string> off; // the board, and bent
+  for (int k = 0; k < panels; ++k) {
+    if (panelOf(k, Hand::right).design.built != Built::ribs) continue;
+    const BuiltAsOne with = builtWith(wing, k);
+    if (with.inner != k) continue;
+    for (const Hand hand : hands) {
+      if (with.bothHands && hand == Hand::left) continue;
+      std::vector<const TruePanel*> together;
+      for (int in = with.inner; in <= with.outer; ++in) together.push_back(&panelOf(in, hand));
+      StepMaker board(w, together, with.bothHands ? std::nullopt : std::optional(hand), celsius, out);
+      std::string last = boardSteps(board);
+      if (!flat) {
+        if (with.bothHands && cracked(0)) last = bend(0, hand, {last});
+        for (const Hand side : with.bothHands ? hands : std::vector<Hand>{hand})
+          for (int in = with.inner + 1; in <= with.outer; ++in)
+            if (cracked(in)) last = bend(in, side, {last});
+      }
+      for (const Hand side : with.bothHands ? hands : std::vector<Hand>{hand})
+        for (int in = with.inner; in <= with.outer; ++in) off[{in, side}] = last;
+    }
+  }
   std::map<std::pair<int, Hand>, std::string> built;
   std::map<std::pair<int, Hand>, StepMaker> makers;
   for (int k = 0; k < panels; ++k)
     for (const Hand hand : hands) {
       StepMaker& maker = makers.try_emplace({k, hand}, w, panelOf(k, hand), hand, celsius, out).first->second;
       std::string& last = built[{k, hand}];
-      last = maker.panel.sheet ? sheetPanelSteps(maker) : maker.panel.foam ? foamSteps(maker) : frameSteps(maker);
+      last = maker.panel.sheet  ? sheetPanelSteps(maker)
+             : maker.panel.foam ? foamSteps(maker)
+                                : frameSteps(maker, off.at({k, hand}));
       if (flat) last = coverSteps(maker, last);
     }
+  // What is one piece already is bent now, where it was covered flat; else it waits for nothing but its parts.
+  const auto asOne = [&](int k, Hand hand, std::vector<std::string> needs) {
+    if (flat && cracked(k)) return bend(k, hand, std::move(needs));
+    const std::string key = stepPrefix(panelOf(k, hand).design.lasting(), of(hand)) + "asOne";
+    out.leave(key, std::move(needs));
+    return key;
+  };
   std::map<Hand, std::string> joined; // each half as one piece
   for (const Hand hand : hands) {
-    const std::optional<Hand> of = mirrored ? std::optional(hand) : std::nullopt;
     joined[hand] = built[{0, hand}];
     for (int k = 1; k < panels; ++k) {
-      const std::string key = joinKey(panelOf(k, hand), of);
-      out.put(joinStep(key, w, panelOf(k, hand), of, {joined[hand], built[{k, hand}]}, celsius));
+      const std::vector<std::string> needs{joined[hand], built[{k, hand}]};
+      if (passesRoot(wing.panels[static_cast<std::size_t>(k)])) {
+        joined[hand] = asOne(k, hand, needs);
+        continue;
+      }
+      const std::string key = joinKey(panelOf(k, hand), of(hand));
+      out.put(joinStep(key, w, panelOf(k, hand), of(hand), needs, celsius));
       joined[hand] = key;
     }
   }
-  const TruePanel& root = wing.panels.front();
   if (mirrored && !root.joiner) { // else it is carried as two halves
-    const std::string key = centreKey(root);
-    out.put(joinStep(key, w, root, std::nullopt, {joined[Hand::right], joined[Hand::left]}, celsius));
-    joined[Hand::right] = joined[Hand::left] = key;
+    const std::vector<std::string> needs{joined[Hand::right], joined[Hand::left]};
+    if (passesRoot(root)) {
+      joined[Hand::right] = joined[Hand::left] = asOne(0, Hand::right, needs);
+    } else {
+      const std::string key = centreKey(root);
+      out.put(joinStep(key, w, root, std::nullopt, needs, celsius));
+      joined[Hand::right] = joined[Hand::left] = key;
+    }
   }
   std::vector<std::string> wires(root.design.surfaces.size());
   for (const SurfaceMade& made : root.surfaces)

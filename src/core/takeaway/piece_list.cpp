@@ -1,6 +1,7 @@
 #include "core/takeaway/piece_list.h"
 #include "core/assembly/part_words.h"
 #include "core/assembly/piece_finder.h"
+#include "core/wing/run_over.h"
 #include <fmt/format.h>
 
 namespace eup {
@@ -19,14 +20,25 @@ static const Part* partNamed(const TruePanel& panel, const PieceId& id) {
   return PieceFinder(panel.parts).find(id);
 }
 
+/// What the left hand, of its own, has of a piece of both.
+static double gramsOfOther(const TrueWing& w, const WholeWing& right, int panel, const PieceId& id) {
+  const WholeWing& left = w.left->wing(right.panels.front().design.id.wing);
+  const Part* part = partNamed(left.panels[static_cast<std::size_t>(panel)], id);
+  return part ? gramsWhole(left, panel, *part) : 0;
+}
+
 static PieceLine lineOf(const TrueWing& w, const WholeWing& wing, std::size_t k, const Part& part,
                         std::optional<Hand> only) {
   PieceLine line{&wing.panels[k], &part};
   line.only = only;
   if (only != Hand::left) line.right = countFor(part, Hand::right, w.design.cutList);
   if (wing.mirrored && only != Hand::right) line.left = countFor(part, Hand::left, w.design.cutList);
-  line.gramsEach = part.grams * (part.shared ? 2 : 1) / part.count;
-  line.grams = part.grams * (wing.mirrored && !only ? 2 : 1);
+  const double own = gramsWhole(wing, static_cast<int>(k), part),
+               left = !wing.mirrored || only  ? 0
+                      : w.left && part.shared ? gramsOfOther(w, wing, static_cast<int>(k), part.id)
+                                              : own;
+  line.gramsEach = (own + (part.shared ? left : 0)) / part.count;
+  line.grams = own + left;
   line.centre = wing.inSpace[k].at(part.centre.x(), part.centre.y(), part.centre.z());
   if (only == Hand::left) line.centre.y() *= -1;
   return line;
@@ -39,14 +51,17 @@ std::vector<PieceLine> pieceList(const TrueWing& w) {
       const WholeWing& right = w.wings[i];
       const WholeWing* left = w.left && right.mirrored ? &w.left->wings[i] : nullptr;
       for (const Part& part : right.panels[k].parts) {
+        if (part.toldAs) continue;
         const Part* other = left && !part.shared ? partNamed(left->panels[k], part.id) : nullptr;
         const bool same = !left || part.shared || (other && alike(part, *other));
         out.push_back(lineOf(w, right, k, part, same ? std::optional<Hand>() : Hand::right));
-        if (same && other) out.back().grams = part.grams + other->grams;
+        if (same && other)
+          out.back().grams =
+              gramsWhole(right, static_cast<int>(k), part) + gramsWhole(*left, static_cast<int>(k), *other);
         if (!same && other) out.push_back(lineOf(w, *left, k, *other, Hand::left));
       }
       for (const Part& part : left ? left->panels[k].parts : std::vector<Part>{}) // what the right one has not
-        if (!part.shared && !partNamed(right.panels[k], part.id))
+        if (!part.shared && !part.toldAs && !partNamed(right.panels[k], part.id))
           out.push_back(lineOf(w, *left, k, *partNamed(left->panels[k], part.id), Hand::left));
     }
   return out;

@@ -3,6 +3,7 @@
 #include "core/joins/end_cut.h"
 #include "core/joins/sawn_ends.h"
 #include "core/report/report_parts.h"
+#include "core/wing/run_over.h"
 #include <algorithm>
 #include <cmath>
 #include <Eigen/Geometry>
@@ -316,7 +317,7 @@ std::vector<AssembledStrip> stripsBetween(const TruePanel& p) {
   for (const Part& part : p.parts) {
     const bool edge = part.what() == Part::What::leadingEdge || part.what() == Part::What::trailingEdge;
     if ((!edge && part.what() != Part::What::spars) || part.stock.form != Stock::Form::strip) continue;
-    if (!edge && p.design.join.sparsThere == SparsThere::through) continue;
+    if (runsOverRoot(part) || part.goesOn) continue;                 // its ends are no sawn ones
     constexpr double hair = 0.01;                                    // mm
     if (part.from.y() > hair || part.to.y() < span - hair) continue; // it ends in the panel
     const Point3 way = (part.to - part.from).normalized();

@@ -1,6 +1,7 @@
 #include "core/wing/as_read.h"
 #include "core/bench/progress.h"
 #include "core/measure/units.h"
+#include "core/wing/run_over.h"
 #include "core/wing/strips.h"
 #include <algorithm>
 #include <cmath>
@@ -128,8 +129,10 @@ PanelState stateOf(const TrueWing& aircraft, PanelId id, Hand hand) {
     return r && !r->done.empty();
   };
   if (done("skinTop") || done("cover") || done("clothTop") || done("clothBelow")) return PanelState::closed;
-  const bool built = aircraft.at(id).design.built == Built::ribs;
-  return built && !done("off") ? PanelState::onBoard : PanelState::open;
+  if (aircraft.at(id).design.built != Built::ribs) return PanelState::open;
+  const BuiltAsOne with = builtWith(aircraft.of(hand).wing(id.wing), id.panel);
+  const StepRecord* off = recordOf(records, boardPrefix(aircraft, id.wing, with, hand) + "off");
+  return off && !off->done.empty() ? PanelState::open : PanelState::onBoard;
 }
 
 double twistPlace(const TruePanel& panel, double t) {

@@ -3,8 +3,23 @@
 #include "core/parts/frame_bonds.h"
 #include "core/skins/skin_bonds.h"
 #include "core/surfaces/surface_bonds.h"
+#include "core/wing/run_over.h"
 
 namespace eup {
+
+/// Strips that are cracked at the panel's root close on themselves: both faces of the V.
+static std::vector<Bond> bondsOfNicks(const TruePanel& p) {
+  std::vector<Bond> out;
+  if (p.design.join.sparsThere != SparsThere::cracked) return out;
+  for (const Part& part : p.parts) {
+    if (!runsOverRoot(part)) continue;
+    const double cut = nickDepth(part, p.design.join);
+    if (cut > 0)
+      out.push_back({part.id, part.id, GlueUse::join, part.breadth, part.count * part.breadth * cut, part.from,
+                     part.shared ? BondTo::other : BondTo::inside});
+  }
+  return out;
+}
 
 static std::vector<Bond> jointsOf(const TruePanel& p) {
   std::vector<Bond> out;
@@ -18,6 +33,7 @@ static std::vector<Bond> jointsOf(const TruePanel& p) {
   put(bondsOfSurfaces(p.design, p.frame, p.surfaces, p.parts));
   put(bondsOfHardPoints(p.frame, p.hardPoints, p.design.hardPoints, p.parts));
   put(bondsOfJoin(p.design, p.join, p.joiner, p.frame, p.parts));
+  put(bondsOfNicks(p));
   return out;
 }
 

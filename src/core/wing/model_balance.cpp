@@ -65,30 +65,46 @@ ModelBalance balanceOf(const TrueWing& w) {
   for (std::size_t i = 0; i < w.wings.size(); ++i) {
     const WholeWing& wing = w.wings[i];
     double grams = 0, glued = 0;
-    const auto put = [&](const TruePanel& panel, const Part& part, Hand hand, double reckoned, const Point3& at) {
+    // A piece by its lengths, panel by panel, as each was reckoned.
+    const auto put = [&](const TruePanel& panel, const Part& part, Hand hand, const std::vector<MassPoint>& lengths) {
+      double reckoned = 0;
+      for (const MassPoint& one : lengths) reckoned += one.grams;
       const double weighs = scales.gramsOf(pieceKey(panel.design.lasting(), part.id), hand, reckoned, out);
       grams += weighs;
-      pieces.push_back({weighs, at});
-      if (part.what() == Part::What::covering) return;
-      glue.push_back({weighs * decided.glue, at});
-      glued += weighs * decided.glue;
+      for (const MassPoint& one : lengths) {
+        const double share = reckoned > 0 ? one.grams / reckoned : 0;
+        pieces.push_back({weighs * share, one.at});
+        if (part.what() != Part::What::covering) glue.push_back({weighs * share * decided.glue, one.at});
+      }
+      if (part.what() != Part::What::covering) glued += weighs * decided.glue;
+    };
+    const TrueWing& left = w.of(Hand::left);
+    const auto lengthsOf = [&](const TrueWing& of, std::size_t k, const Part& part, bool turned) {
+      std::vector<MassPoint> lengths;
+      for (std::size_t in = k; in < of.wings[i].panels.size(); ++in)
+        for (const Part& one : of.wings[i].panels[in].parts)
+          if (in == k ? one.id == part.id : one.toldAs == Part::Told{static_cast<int>(k), part.id}) {
+            const Point3 at = inModel(of, i, in, one.centre);
+            lengths.push_back({one.grams, {at.x(), turned ? -at.y() : at.y(), at.z()}});
+          }
+      return lengths;
     };
     for (std::size_t k = 0; k < wing.panels.size(); ++k)
       for (const Part& part : wing.panels[k].parts) {
-        const Point3 at = inModel(w, i, k, part.centre);
-        if (wing.mirrored && part.shared) // half of it in either hand; but a post stands where it stands
-          put(wing.panels[k], part, Hand::right, 2 * part.grams,
-              {at.x(), part.what() == Part::What::post ? at.y() : 0, at.z()});
-        else
-          put(wing.panels[k], part, Hand::right, part.grams, at);
+        if (part.toldAs) continue;
+        std::vector<MassPoint> lengths = lengthsOf(w, k, part, false);
+        if (wing.mirrored && part.shared) { // half of it in either hand; but a post stands where it stands
+          if (part.what() == Part::What::post)
+            lengths.front().grams *= 2;
+          else
+            for (const MassPoint& other : lengthsOf(left, k, part, true)) lengths.push_back(other);
+        }
+        put(wing.panels[k], part, Hand::right, lengths);
       }
-    const TrueWing& left = w.of(Hand::left);
     for (std::size_t k = 0; wing.mirrored && k < left.wings[i].panels.size(); ++k)
-      for (const Part& part : left.wings[i].panels[k].parts) {
-        if (part.shared) continue;
-        const Point3 at = inModel(left, i, k, part.centre);
-        put(left.wings[i].panels[k], part, Hand::left, part.grams, {at.x(), -at.y(), at.z()});
-      }
+      for (const Part& part : left.wings[i].panels[k].parts)
+        if (!part.shared && !part.toldAs)
+          put(left.wings[i].panels[k], part, Hand::left, lengthsOf(left, k, part, true));
     if (wing.mirrored) out.wings.push_back({w.design.wings[i].name, surfaceOf(w, i), grams, glued});
   }
   scales.tellGone(out);

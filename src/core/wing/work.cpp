@@ -5,6 +5,7 @@
 #include "core/skins/skin_bonds.h"
 #include "core/strength/plate_strength.h"
 #include "core/wing/holding.h"
+#include "core/wing/run_over.h"
 #include "core/wing/true_wing.h"
 #include <algorithm>
 #include <future>
@@ -200,6 +201,7 @@ void workWing(WholeWing& w, std::vector<PanelBrief> briefs, TwistTests& tests) {
     w.fromAbove += p.join.fromAbove;
     w.tipRise += p.join.rise;
   }
+  runOver(w);
 }
 
 /// What it must carry; `gust` is the whole model's load factor in a gust.
@@ -242,7 +244,7 @@ static OtherHand toldOf(const WholeWing& w) {
   for (const TruePanel& p : w.panels) {
     out.grams.push_back(gramsOf(p.parts));
     out.pieces.push_back(0);
-    for (const Part& part : p.parts) out.pieces.back() += part.shared ? 0 : part.count;
+    for (const Part& part : p.parts) out.pieces.back() += part.shared || part.toldAs ? 0 : part.count;
   }
   return out;
 }
@@ -261,6 +263,8 @@ static std::vector<Finding> addLeftHand(TrueWing& w) {
     return out;
   }
   auto left = std::make_shared<TrueWing>(std::move(std::get<TrueWing>(made)));
+  for (std::size_t i = 0; i < w.wings.size(); ++i)
+    if (w.wings[i].mirrored) runOverBoth(w.wings[i], left->wings[i]);
   for (std::size_t i = 0; i < w.wings.size(); ++i)
     if (w.wings[i].mirrored) w.wings[i].other = toldOf(left->wings[i]), left->wings[i].other = toldOf(w.wings[i]);
   w.left = std::move(left);
