@@ -1,10 +1,12 @@
 // Strips that run over a join in one piece: listed, weighed, cut, drawn, put in and glued once.
 #include "core/bench/progress.h"
 #include "core/design/lasting.h"
+#include "core/drawing/bench_sheets.h"
 #include "core/drawing/wing_drawings.h"
 #include "core/steps/order.h"
 #include "core/steps/steps.h"
 #include "core/takeaway/piece_list.h"
+#include "core/takeaway/take_away.h"
 #include "core/wing/model_balance.h"
 #include "core/wing/run_over.h"
 #include "support.h"
@@ -110,6 +112,16 @@ TEST(RunOver, AFlatWingIsBuiltInOnePiece) {
   for (const char* kind : {"plan", "cutRibs", "strips", "lower", "ribsOn", "edges", "upper", "off"})
     EXPECT_EQ(std::ranges::count(kindsOf(steps), kind), 1) << kind;
   EXPECT_EQ(contradictionsIn(w, steps), std::vector<std::string>{});
+  // Either hand is as far as the board is.
+  for (const Hand hand : {Hand::right, Hand::left}) {
+    const PanelProgress none = progressOf(steps, {}, 0, 0, hand);
+    ASSERT_NE(none.next, nullptr);
+    std::vector<StepRecord> records;
+    for (const Step& s : steps)
+      if (kindOfStep(s.key) == "plan") records.push_back({s.key, "2026-12-01 18:00", "2026-12-01 18:10", 0, false, ""});
+    EXPECT_EQ(progressOf(steps, records, 0, 0, hand).done, 1);
+    EXPECT_GT(none.all, 8);
+  }
 }
 
 // Every joint of the halves is made, but for the one between them; what both have in common is glued once.
@@ -152,6 +164,12 @@ TEST(RunOver, CrackedStripsAreBentOffTheBoardAndBracedThen) {
     nicks += part.breadth * (part.stock.thickness - 0.5);
   }
   EXPECT_NEAR(bend->glue.area, nicks, 1e-6);
+  // The V of a cap 2 deep, nicked to within 0.5, that is set to 10° in all: 2 × 1.5 × tan 5°; of the edges likewise.
+  EXPECT_NEAR(figureOf(w, "crack.1.top"), 2 * 1.5 * std::tan(degToRad(5)), 1e-9);
+  const double le = lines.at("1 le").part->stock.thickness;
+  EXPECT_NEAR(figureOf(w, "crack.le"), 2 * (le - 0.5) * std::tan(degToRad(5)), 1e-9);
+  for (const char* key : {"crack.1.top", "crack.1.bottom", "crack.le", "crack.te"})
+    EXPECT_EQ(std::ranges::count(bend->figures, key), 1) << key;
   d.inner().join.braces = {Bracing{}};
   makeNumbersOwn(d);
   const TrueWing braced = wingOf(d);
@@ -281,6 +299,46 @@ TEST(RunOver, ASheetSparIsDrawnWhole) {
   EXPECT_EQ(drawnLong(w, Hand::right), 1);
   EXPECT_EQ(drawnLong(w, Hand::left), 0);
   EXPECT_EQ(drawnLong(two, Hand::right), 0);
+}
+
+// One plan and one setting-up board with both hands, the middle rib named once; further out the board is by hands.
+TEST(RunOver, ThePlanShowsBothHands) {
+  const TrueWing w = wingOf(plainWing(SparsThere::through)), two = wingOf(plainWing(SparsThere::end));
+  ExportOrder order;
+  order.formats = {ExportFormat::svg};
+  order.pieces = {PrintPiece::plan, PrintPiece::settingUp, PrintPiece::labels};
+  const auto names = exportNames(w, order);
+  const auto has = [&](const char* end) {
+    return std::ranges::any_of(names, [&](const std::string& name) { return name.ends_with(end); });
+  };
+  EXPECT_TRUE(has("plan-both.svg") && has("setting-up-both.svg") && has("labels-left.svg"));
+  EXPECT_FALSE(has("plan-right.svg") || has("plan-left.svg") || has("setting-up-left.svg"));
+  const auto times = [](const Drawing& d, const std::string& text) {
+    return std::ranges::count_if(d.labels, [&](const Label& l) { return l.text == text; });
+  };
+  const Drawing plan = planOfBoth({w.inner()}, {w.inner()}), half = planDrawing({two.inner()}, Hand::right);
+  EXPECT_NEAR(plan.bounds().width() - half.bounds().width(), 300, 15) << "text may stand out";
+  EXPECT_EQ(times(plan, "R1"), 1);
+  EXPECT_EQ(times(plan, "R2"), 2);
+  const Drawing board = settingUpOfBoth(w.inner(), w.inner());
+  EXPECT_EQ(times(board, "R1"), 1);
+  EXPECT_EQ(times(board, "R6"), 2);
+  EXPECT_EQ(times(board, "LE"), 1);
+  // What the order sends is there: with the first of the hands that are asked for, once.
+  const auto sections = [&](std::vector<Hand> hands) {
+    order.hands = std::move(hands);
+    int out = 0;
+    for (const PrintSection& s : sectionsOf(w, order))
+      for (const Drawing& d : s.drawings) out += d.bothHands ? 1 : 0;
+    return out;
+  };
+  EXPECT_EQ(sections({Hand::right, Hand::left}), 2);
+  EXPECT_EQ(sections({Hand::left}), 2);
+  // The middle rib is labelled once, so are the strips.
+  int labels = 0;
+  for (const Hand hand : {Hand::right, Hand::left})
+    for (const Drawing& d : pieceLabels({w.inner()}, hand)) labels += static_cast<int>(times(d, "leading edge"));
+  EXPECT_EQ(labels, 1);
 }
 
 // A left hand of its own, 40 longer: 300 + 340; the sheet spar's halves differ and are cut each by itself.

@@ -77,8 +77,10 @@ void PagePreview::paintEvent(QPaintEvent* event) {
     p.restore();
     p.setPen(palette().text().color());
     p.drawText(QRect(place.x() - gap / 2, place.bottom() + 1, cell + gap, words), Qt::AlignHCenter,
-               p.fontMetrics().elidedText(QString("%1, %2").arg(QString::fromStdString(d.title), QString(name(d.hand))),
-                                          Qt::ElideRight, cell + gap));
+               p.fontMetrics().elidedText(
+                   QString("%1, %2").arg(QString::fromStdString(d.title),
+                                         QString::fromStdString(d.bothHands ? handOf(d) : name(d.hand))),
+                   Qt::ElideRight, cell + gap));
   }
 }
 

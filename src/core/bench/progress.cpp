@@ -148,7 +148,9 @@ PanelProgress progressOf(const std::vector<Step>& steps, std::span<const StepRec
                          std::optional<Hand> hand) {
   PanelProgress out;
   for (const Step& s : steps) {
-    if (s.wing != wing || s.panel != panel || s.hand != hand) continue;
+    const bool own = s.panel == panel && s.hand == hand,
+               asOne = s.outer && s.panel <= panel && panel <= *s.outer && (!s.hand || s.hand == hand);
+    if (s.wing != wing || (!own && !asOne)) continue;
     ++out.all;
     if (const StepRecord* r = recordOf(records, s.key); r && !r->done.empty())
       ++out.done;

@@ -50,7 +50,8 @@ std::optional<BenchNow> benchNow(const std::vector<Step>& steps, const BenchPlan
 /// only if it can be ended.
 std::vector<std::size_t> canDoNow(const std::vector<Step>& steps, const BenchNow& now, double minutes);
 
-/// How far a panel's work is, in one hand: what both have in common is left out.
+/// How far a panel's work is, in one hand: with what is done to panels that are built as one; what only joins them is
+/// left out.
 struct PanelProgress {
   int all = 0, done = 0;
   const Step* next = nullptr; ///< the first that is not done, in the order of `steps`

@@ -50,6 +50,7 @@ struct Step {
   int wing = 0;                       ///< where it stands now, counted from 0
   std::optional<int> panel{};         ///< likewise
   std::optional<Hand> hand{};         ///< nothing for what both have in common
+  std::optional<int> outer{};         ///< of what is done to panels, from `panel` to this one, in that hand or in both
 };
 
 /// "27 joints, 12.1 cm², 2.1 g of glue"; empty for a step without glue.

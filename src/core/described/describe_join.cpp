@@ -18,9 +18,10 @@ void describeJoin(PanelDesign& p, const PanelPlace& place, Visitor& v) {
       const bool ofRibs = joined && p.built == Built::ribs;
       v.flag("rootLeans", "End ribs lean to it", j.rootLeans, ofRibs);
       v.choice("angleTaken", "Its angle is taken", j.angleTaken, std::span(angleTakenChoices), !innermost);
-      v.choice("sparsThere", "Spars there", j.sparsThere, std::span(sparsThereChoices), ofRibs);
-      v.length("crackLeaves", "Crack leaves", j.crackLeaves, Limits{0, 20},
-               ofRibs && j.sparsThere == SparsThere::cracked);
+      const bool fixed = ofRibs && !j.joiner.fitted; // what comes apart ends at its joiner
+      v.choice("sparsThere", "Spars and edges at the join", j.sparsThere, std::span(sparsThereChoices), fixed);
+      v.length("crackLeaves", "Wood left at the crack", j.crackLeaves, Limits{0, 20},
+               fixed && j.sparsThere == SparsThere::cracked);
     });
     v.list("braces", Topic::brace, j.braces, mostBraces, [&](auto& b, std::size_t) {
       v.lasting("number", b.number);

@@ -64,10 +64,10 @@ enum class BraceForm { flat, folded };
 inline constexpr std::array braceFormChoices{Choice{"flat", "flat"}, Choice{"folded", "folded at the join"}};
 static_assert(braceFormChoices.size() == wordsFor(BraceForm::folded));
 
-/// What the spars do at a join.
+/// What spars and edges do at a join: end there, or pass it in one piece, bent or straight.
 enum class SparsThere { end, cracked, through };
-inline constexpr std::array sparsThereChoices{
-    Choice{"end", "end at the join"}, Choice{"cracked", "are cracked and set"}, Choice{"through", "run through"}};
+inline constexpr std::array sparsThereChoices{Choice{"end", "sawn off there"}, Choice{"cracked", "cracked and set"},
+                                              Choice{"through", "continuous"}};
 static_assert(sparsThereChoices.size() == wordsFor(SparsThere::through));
 
 inline constexpr int mostBraces = 4; ///< a join

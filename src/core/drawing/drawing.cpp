@@ -1,5 +1,6 @@
 #include "core/drawing/drawing.h"
 #include "core/geometry/polyline.h"
+#include <fmt/format.h>
 
 namespace eup {
 
@@ -49,6 +50,14 @@ void Drawing::add(const Drawing& other, const Point& at) {
                  std::make_move_iterator(moved.strokes.end()));
   labels.insert(labels.end(), std::make_move_iterator(moved.labels.begin()),
                 std::make_move_iterator(moved.labels.end()));
+}
+
+std::string handOf(const Drawing& d) {
+  return d.bothHands ? "both hands" : fmt::format("{} hand", name(d.hand));
+}
+
+std::string handLargeOf(const Drawing& d) {
+  return d.bothHands ? "BOTH HANDS" : fmt::format("{} HAND", nameLarge(d.hand));
 }
 
 Drawing withKerf(Drawing d, double kerf) {

@@ -32,6 +32,7 @@ struct Drawing {
   std::string title; ///< "Ribs", "Plan", …
   std::string wing;  ///< the wing's name
   Hand hand = Hand::right;
+  bool bothHands = false; ///< root to root, on one sheet
   std::vector<Stroke> strokes;
   std::vector<Label> labels;
 
@@ -48,6 +49,10 @@ struct Drawing {
   void shift(const Point& by);
   void add(const Drawing& other, const Point& at);
 };
+
+/// "right hand", "both hands"; and "RIGHT HAND", "BOTH HANDS".
+std::string handOf(const Drawing& drawing);
+std::string handLargeOf(const Drawing& drawing);
 
 /// For a cutter that takes `kerf` mm away: every closed cut loop moved outwards by half of it, holes inwards, so that
 /// the piece is true. Loops of one drawing are one piece.

@@ -149,13 +149,17 @@ void fittingsOnPlan(Drawing& d, const TruePanel& w) {
   }
 }
 
-/// One panel with its root's leading edge at the origin.
-Drawing panelOnPlan(const TruePanel& w, Hand hand) {
+/// One panel with its root's leading edge at the origin; `rootRib`: with the rib that stands there, and its name;
+/// `bothHands`: with the other hand's beside it.
+Drawing panelOnPlan(const TruePanel& w, Hand hand, bool rootRib, bool bothHands) {
   Drawing d;
   const double span = w.shape.loft.span();
   const ChordFrame root = w.shape.loft.frameAt(0), tip = w.shape.loft.frameAt(span);
-  d.loop(Layer::cut,
-         {onPlan(root.te.x(), 0), onPlan(tip.te.x(), span), onPlan(tip.le.x(), span), onPlan(root.le.x(), 0)});
+  // No line across where its edges run on.
+  d.strokes.push_back(
+      {Layer::cut,
+       {onPlan(root.te.x(), 0), onPlan(tip.te.x(), span), onPlan(tip.le.x(), span), onPlan(root.le.x(), 0)},
+       !bothHands});
   if (w.design.leadingEdge.kind != LeadingEdgeKind::none)
     chordwiseLine(d, w, w.design.leading.onRib(), w.design.leading.onRib(), Layer::cut);
   if (w.design.trailingEdge.kind != TrailingEdgeKind::none)
@@ -164,7 +168,8 @@ Drawing panelOnPlan(const TruePanel& w, Hand hand) {
     if (const double r = sheetEdgeAt(w.design, w.shape.loft, f, 0); r > 0)
       chordwiseLine(d, w, r * root.chord, sheetEdgeAt(w.design, w.shape.loft, f, span) * tip.chord, Layer::mark);
   for (const SparLine& line : w.frame.spars) sparOnPlan(d, w, line);
-  for (const Rib& rib : w.frame.ribs) ribOnPlan(d, rib);
+  for (const Rib& rib : w.frame.ribs)
+    if (rootRib || rib.kind != RibKind::root) ribOnPlan(d, rib);
   for (const Rib& riblet : w.frame.riblets) ribOnPlan(d, riblet);
   joinerOnPlan(d, w);
   for (const SurfaceMade& made : w.surfaces) surfaceOnPlan(d, w, made);
@@ -173,6 +178,7 @@ Drawing panelOnPlan(const TruePanel& w, Hand hand) {
   if (hand == Hand::left) d = mirrored(std::move(d));
   const double side = hand == Hand::right ? 1 : -1;
   for (const Rib& rib : w.frame.ribs) {
+    if (!rootRib && rib.kind == RibKind::root) continue;
     // Two ribs meet at a join: the outer one's name stands higher, its station counts from the wing's root.
     const bool second = !w.design.innermost() && rib.kind == RibKind::root;
     const Point3 nose = rib.inPanel({0, 0}), tail = rib.inPanel({rib.frame.chord, 0});
@@ -189,22 +195,54 @@ Drawing panelOnPlan(const TruePanel& w, Hand hand) {
   return d;
 }
 
+/// Panel beside panel, with the root's leading edge at the origin; of `bothHands` the right one has the middle rib.
+Drawing halfPlan(const DrawnWing& wing, Hand hand, bool bothHands) {
+  Drawing d;
+  const double side = hand == Hand::right ? 1 : -1;
+  for (const TruePanel& w : wing) {
+    const bool centre = bothHands && w.design.innermost();
+    d.add(panelOnPlan(w, hand, !centre || hand == Hand::right, centre), {side * w.design.inboard, -w.design.setback});
+  }
+  return d;
+}
+
+/// How far up its panels' leading edges reach.
+double topOf(const DrawnWing& wing) {
+  double top = 0;
+  for (const TruePanel& w : wing)
+    top = std::max({top, -w.design.setback, -w.design.setback - w.design.panel.tipSetback});
+  return top;
+}
+
 } // namespace
 
 Drawing planDrawing(const DrawnWing& wing, Hand hand) {
-  Drawing d;
+  Drawing d = halfPlan(wing, hand, false);
   d.title = "Plan";
   d.wing = wing.front().get().design.name;
   d.hand = hand;
   const double side = hand == Hand::right ? 1 : -1;
-  double top = 0;
-  for (const TruePanel& w : wing) {
-    d.add(panelOnPlan(w, hand), {side * w.design.inboard, -w.design.setback});
-    top = std::max({top, -w.design.setback, -w.design.setback - w.design.panel.tipSetback});
-  }
   const PanelBrief& last = wing.back().get().design;
-  d.write({side * (last.inboard + last.panel.span) * 0.5, top + (wing.size() > 1 ? 19 : 14)},
-          fmt::format("{}  {} HAND  seen from above, full size", d.wing, nameLarge(hand)), 7, Anchor::middle);
+  d.write({side * (last.inboard + last.panel.span) * 0.5, topOf(wing) + (wing.size() > 1 ? 19 : 14)},
+          fmt::format("{}  {}  seen from above, full size", d.wing, handLargeOf(d)), 7, Anchor::middle);
+  d.shift(-d.bounds().low);
+  return d;
+}
+
+Drawing planOfBoth(const DrawnWing& right, const DrawnWing& left) {
+  Drawing d = halfPlan(right, Hand::right, true);
+  d.add(halfPlan(left, Hand::left, true), {0, 0});
+  d.title = "Plan";
+  d.wing = right.front().get().design.name;
+  d.bothHands = true;
+  const double top = std::max(topOf(right), topOf(left));
+  d.write({0, top + (right.size() > 1 ? 19 : 14)}, fmt::format("{}  BOTH HANDS  seen from above, full size", d.wing), 7,
+          Anchor::middle);
+  for (const bool ofRight : {true, false}) {
+    const PanelBrief& last = (ofRight ? right : left).back().get().design;
+    d.write({(ofRight ? 0.75 : -0.75) * (last.inboard + last.panel.span), top + 9}, ofRight ? "RIGHT" : "LEFT", 5,
+            Anchor::middle);
+  }
   d.shift(-d.bounds().low);
   return d;
 }

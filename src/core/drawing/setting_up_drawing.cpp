@@ -9,11 +9,15 @@
 
 namespace eup {
 
-Drawing settingUpDrawing(const TruePanel& w, Hand hand) {
+namespace {
+
+/// Which of a panel is drawn: beside another hand's, its root's numbers stand there once and its lines are named at
+/// the left tip.
+enum class Half { alone, withRoot, withoutRoot };
+
+/// With the root's leading edge at its panel's own axes.
+Drawing setUp(const TruePanel& w, Hand hand, Half half) {
   Drawing d;
-  d.title = w.design.of > 1 ? fmt::format("Setting up, panel {}", w.design.id.panel + 1) : "Setting up";
-  d.wing = w.design.name;
-  d.hand = hand;
   const double side = hand == Hand::right ? 1 : -1, span = w.shape.loft.span();
   // Seen from above as the panel lies on the board: turned nose up or down it is a little shorter from front to back.
   const Placement turn{-w.settingUp.turn, {0, 0}};
@@ -34,6 +38,11 @@ Drawing settingUpDrawing(const TruePanel& w, Hand hand) {
     return way.x() * way.y() <= 0;
   };
   for (const RibSupports& supports : w.settingUp.ribs) {
+    if (half == Half::withoutRoot && supports.rib == w.design.firstRib) {
+      for (std::size_t k = 0; k < supports.at.size(); ++k)
+        if (supports.at[k].there) along[k].push_back(onRib(w.frame.ribs.front(), {supports.at[k].x, 0}));
+      continue;
+    }
     const Rib& rib = w.frame.ribs[static_cast<std::size_t>(supports.rib - w.design.firstRib)];
     const Point nose = onRib(rib, {0, 0});
     // As far as it lies on the panel: a turned rib may run out over an end.
@@ -88,15 +97,40 @@ Drawing settingUpDrawing(const TruePanel& w, Hand hand) {
   }
   for (std::size_t k = 0; k < along.size(); ++k) {
     d.strokes.push_back({Layer::mark, along[k], false});
-    d.write(along[k].front() + Point(side * -4, 0), lines[k].line, 3, side > 0 ? Anchor::right : Anchor::left);
+    if (half == Half::alone)
+      d.write(along[k].front() + Point(side * -4, 0), lines[k].line, 3, side > 0 ? Anchor::right : Anchor::left);
+    else if (side < 0) // once, where no numbers stand
+      d.write(along[k].back() + Point(-10, 0), lines[k].line, 3, Anchor::right);
   }
-  d.write({side * span / 2, d.bounds().high.y() + 12},
-          fmt::format("{}  {} HAND  setting up, from above, full size: underside over the board ({}), {}",
-                      w.design.name, nameLarge(hand), w.design.unit == LengthUnit::mm ? "mm" : "inches",
+  return d;
+}
+
+/// Names it, and writes its head over the middle of it.
+Drawing headed(Drawing d, const TruePanel& w, double middle) {
+  d.title = w.design.of > 1 ? fmt::format("Setting up, panel {}", w.design.id.panel + 1) : "Setting up";
+  d.wing = w.design.name;
+  d.write({middle, d.bounds().high.y() + 12},
+          fmt::format("{}  {}  setting up, from above, full size: underside over the board ({}), {}", w.design.name,
+                      handLargeOf(d), w.design.unit == LengthUnit::mm ? "mm" : "inches",
                       w.settingUp.datum == Datum::undersideFlat ? "root underside flat" : "root chord level"),
           5, Anchor::middle);
   d.shift(-d.bounds().low);
   return d;
+}
+
+} // namespace
+
+Drawing settingUpDrawing(const TruePanel& w, Hand hand) {
+  Drawing d = setUp(w, hand, Half::alone);
+  d.hand = hand;
+  return headed(std::move(d), w, (hand == Hand::right ? 1 : -1) * w.shape.loft.span() / 2);
+}
+
+Drawing settingUpOfBoth(const TruePanel& right, const TruePanel& left) {
+  Drawing d = setUp(right, Hand::right, Half::withRoot);
+  d.add(setUp(left, Hand::left, Half::withoutRoot), {0, 0});
+  d.bothHands = true;
+  return headed(std::move(d), right, 0);
 }
 
 } // namespace eup

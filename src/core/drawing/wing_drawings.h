@@ -39,6 +39,9 @@ std::vector<Drawing> ribSheets(const DrawnWing& wing, Hand hand, double width, d
 /// leading edge up.
 Drawing planDrawing(const DrawnWing& wing, Hand hand);
 
+/// Both halves of a wing that is built as one, root to root: its middle rib once.
+Drawing planOfBoth(const DrawnWing& right, const DrawnWing& left);
+
 /// The same parts one by one, not yet laid on sheets.
 std::vector<Drawing> ribParts(const DrawnWing& wing, Hand hand);
 
@@ -50,6 +53,8 @@ std::vector<Drawing> bracesOneByOne(const DrawnWing& wing, Hand hand);
 
 /// A panel flat on the board, full size, with the height over the board, the slope and the packing at every support.
 Drawing settingUpDrawing(const TruePanel& panel, Hand hand);
+/// Both hands' innermost panels of a wing that is built as one, root to root.
+Drawing settingUpOfBoth(const TruePanel& right, const TruePanel& left);
 
 /// Gauges for setting a panel up, full size: what stands under the ribs that were asked for (its root, middle and tip
 /// rib where none were), stairs of packing heights

@@ -213,7 +213,7 @@ private:
   std::string handWords() const {
     const Hand first = sections.front().drawings.front().hand;
     for (const PrintSection& s : sections)
-      if (s.drawings.front().hand != first) return "both";
+      if (s.drawings.front().hand != first || s.drawings.front().bothHands) return "both";
     return name(first);
   }
   std::string handLarge() const {
@@ -336,7 +336,7 @@ private:
         d, [&](const Point& p) { return Point(left + p.x() - from.x(), top + from.y() - p.y()); }, 1);
     cairo_restore(page.cr);
     registers(page, one);
-    foot(page, d.wing, fmt::format("{}   {} HAND", d.title, nameLarge(d.hand)),
+    foot(page, d.wing, fmt::format("{}   {}", d.title, handLargeOf(d)),
          one.rows * one.columns > 1
              ? fmt::format("row {} of {}, column {} of {}", one.row + 1, one.rows, one.column + 1, one.columns)
              : "");

@@ -49,7 +49,7 @@ std::string toSvg(const Drawing& drawing) {
   set(svg, "height", fmt::format("{:.4f}mm", box.height()));
   set(svg, "viewBox", fmt::format("0 0 {:.4f} {:.4f}", box.width(), box.height()));
   say(svg.append_child("title"),
-      fmt::format("{}: {}, {} hand, full size in mm", drawing.wing, drawing.title, name(drawing.hand)));
+      fmt::format("{}: {}, {}, full size in mm", drawing.wing, drawing.title, handOf(drawing)));
   for (Layer layer : allLayers) {
     auto group = svg.append_child("g");
     set(group, "id", name(layer));

@@ -159,6 +159,30 @@ void crackFigures(const TruePanel& w, FigureList& out) {
   }
 }
 
+/// Edges that pass the join are nicked like the spars.
+void crackedEdgeFigures(const TruePanel& w, FigureList& out) {
+  const Join& j = w.design.join;
+  if (j.sparsThere != SparsThere::cracked) return;
+  for (const Part& part : w.parts) {
+    const bool leading = part.id.kind == PieceKind::leadingEdge;
+    if ((!leading && part.id.kind != PieceKind::trailingEdge) || !runsOverRoot(part)) continue;
+    const double bend = 2 * std::abs(w.join.fold), cut = nickDepth(part, j), mouth = 2 * cut * std::tan(bend / 2);
+    out.add({leading ? "crack.le" : "crack.te",
+             leading ? "V in the leading edge" : "V in the trailing edge",
+             mouth,
+             Quantity::length,
+             Stage::joins,
+             fmt::format("width of the V at the {} face, {} deep where the strip is {}; {} is left and bends",
+                         w.join.fold >= 0 ? "upper" : "lower", out.len(cut), out.len(part.stock.thickness),
+                         out.len(part.stock.thickness - cut)),
+             "2 × depth of the cut × tan(half the angle)",
+             fmt::format("2 × {} × tan {} = {}", out.len(cut), out.deg(bend / 2), out.len(mouth)),
+             planeGeometry,
+             {"join.crackLeaves", "join.dihedral.rise", "join.dihedral.angle"},
+             true});
+  }
+}
+
 /// Heights of the two jig rods' middles over the board, and how far they stand behind the root's leading edge.
 void jigRodFigures(const TruePanel& w, FigureList& out) {
   if (!w.design.join.rods) return;
@@ -319,6 +343,7 @@ void joinFigures(const TruePanel& w, FigureList& out) {
              takenFrom});
   braceFigures(w, out);
   crackFigures(w, out);
+  crackedEdgeFigures(w, out);
   jigRodFigures(w, out);
   endCutFigures(w, out);
 }

@@ -74,7 +74,7 @@ std::string StepMaker::add(const std::string& key, std::string what, double minu
     const bool ofRib = f.starts_with("setup.") || f.starts_with("rib.");
     s.figures.push_back(fmt::format("{}{}{}", wing, ofRib ? std::string() : place, f));
   }
-  s.wing = id.wing, s.panel = id.panel;
+  s.wing = id.wing, s.panel = id.panel, s.outer = outermost().design.id.panel;
   if (panel.design.mirrored) s.hand = hand;
   if (more.makes) s.makes = pieces(*more.makes);
   if (more.puts) s.puts = pieces(*more.puts);
@@ -135,6 +135,10 @@ double StepMaker::setHours() const {
 
 double StepMaker::epoxyHours() const {
   return cureHours(panel.design.tables.glue("epoxy"), warm);
+}
+
+std::string StepMaker::handInHead() const {
+  return hand ? fmt::format("{} HAND", nameLarge(*hand)) : "BOTH HANDS";
 }
 
 std::string StepMaker::glue() const {

@@ -85,6 +85,7 @@ public:
 
   /// Minutes of what grows with a panel's size, told for one of 700 mm by 200.
   double share(double minutes) const;
+  std::string handInHead() const;                    ///< as the plan's head says it: "RIGHT HAND", "BOTH HANDS"
   bool isLeft() const { return hand == Hand::left; } ///< of one hand alone
   double ribCount() const;                           ///< riblets too
   double setHours() const;                           ///< of the wood's glue, at the room's temperature

@@ -63,7 +63,7 @@ std::string boardSteps(StepMaker& m) {
   const PanelBrief& d = m.panel.design;
   const std::string plan =
       m.add("plan", "Tape the plan to the board, film over it", 15, {},
-            {.look = fmt::format("Its head says “{}”; both check bars measure 100", m.whose), .print = "plan"});
+            {.look = fmt::format("Its head says “{}”; both check bars measure 100", m.handInHead()), .print = "plan"});
   const std::vector<std::string> made = ribsMade(m);
   const double lower = m.count(lowerCaps), caps = lower + m.count(upperCaps);
   const PieceQuery edges{{leadingEdge, trailingEdge}};

@@ -1,5 +1,6 @@
 // Panels become halves, halves a wing: in which order, and what is done to it when it is one.
 #include "core/design/lasting.h"
+#include "core/report/told.h"
 #include "core/steps/order.h"
 #include "core/steps/step_maker.h"
 #include "core/wing/run_over.h"
@@ -52,21 +53,15 @@ std::string bendSteps(const TrueWing& w, StepMaker& m, std::optional<Hand> hand,
   const bool centre = d.innermost();
   Step s = joinStep(centre ? centreKey(m.panel) : joinKey(m.panel, hand), w, m.panel, hand, std::move(needs), 20);
   s.what = centre ? "Nick the strips at the middle, set both halves on their blocks, glue the nicks"
-                  : fmt::format("Nick the strips at panel {}, set it on its block, glue the nicks", d.id.panel + 1);
+                  : fmt::format("Nick the strips where panel {} begins, set it on its block, glue the nicks",
+                                d.id.panel + 1);
   s.with = m.glue(), s.cureHours = m.setHours();
   s.look = centre ? "What is left of each strip bends and does not break; both tips stand equally high"
                   : "What is left of each strip bends and does not break; the panel stands on its block";
-  for (const SparLine& line : m.panel.frame.spars)
-    for (const char* cap : {"sheet", "top", "bottom"}) {
-      const Spar& spar = d.spars[static_cast<std::size_t>(line.index)];
-      const bool there = spar.kind == SparKind::fullDepth
-                             ? cap == std::string_view("sheet")
-                             : (cap == std::string_view("top") && spar.top.fitted) ||
-                                   (cap == std::string_view("bottom") && spar.bottom.fitted);
-      if (there)
-        s.figures.push_back(fmt::format("{}{}crack.{}.{}", d.id.wing > 0 ? fmt::format("wing{}.", d.id.wing + 1) : "",
-                                        centre ? "" : fmt::format("panel{}.", d.id.panel + 1), line.index + 1, cap));
-    }
+  const std::string place = (d.id.wing > 0 ? fmt::format("wing{}.", d.id.wing + 1) : "") +
+                            (centre ? "" : fmt::format("panel{}.", d.id.panel + 1));
+  for (const Figure& f : figuresOf(w, Stage::joins))
+    if (f.key.starts_with(place + "crack.")) s.figures.push_back(f.key);
   double strips = 0;
   for (const Part& part : m.panel.parts)
     if (runsOverRoot(part)) s.works.push_back(wholeOf(m.panel, part, hand.value_or(Hand::right))), ++strips;

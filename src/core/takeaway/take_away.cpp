@@ -8,6 +8,7 @@
 #include "core/files/bytes.h"
 #include "core/files/text_file.h"
 #include "core/steps/steps.h"
+#include "core/wing/run_over.h"
 #include <algorithm>
 #include <fmt/format.h>
 #include <iterator>
@@ -28,6 +29,9 @@ struct Job {
   const WholeWing *wholeRight = nullptr, *wholeLeft = nullptr; ///< the wing that they are of
   const DrawnWing& wing(Hand hand) const { return hand == Hand::left ? left : right; }
   const WholeWing& whole(Hand hand) const { return hand == Hand::left ? *wholeLeft : *wholeRight; }
+  /// Both hands lie on the board as one, and are printed so, with the first of them.
+  bool asOne() const { return right.front().get().design.innermost() && builtWith(*wholeRight, 0).bothHands; }
+  bool withFirst(Hand hand) const { return asOne() && hand != hands.front(); }
 };
 
 /// What is packed on pages of any size, drawn once: groups that do not share a page.
@@ -53,6 +57,12 @@ std::vector<std::vector<Drawing>> loosePieces(PrintPiece piece, const Job& job, 
   }
 }
 
+/// Empty where it is printed with the other hand.
+Drawing planOf(const Job& job, Hand hand) {
+  if (job.withFirst(hand)) return {};
+  return job.asOne() ? planOfBoth(job.right, job.left) : planDrawing(job.wing(hand), hand);
+}
+
 /// The piece of a wing, of a hand, on pages of that size; `loose` are its loose pieces.
 std::vector<Drawing> pagesOf(PrintPiece piece, const Job& job, Hand hand, const Point& frame,
                              const std::vector<std::vector<Drawing>>& loose) {
@@ -68,10 +78,16 @@ std::vector<Drawing> pagesOf(PrintPiece piece, const Job& job, Hand hand, const 
     for (const std::vector<Drawing>& group : loose) add(packed(group, frame, betweenParts));
     return out;
   case PrintPiece::plan:
-    return {planDrawing(w, hand)};
+    if (const Drawing plan = planOf(job, hand); !plan.strokes.empty()) out.push_back(plan);
+    return out;
   case PrintPiece::settingUp: // each panel is set up by itself
-    for (const TruePanel& panel : w)
-      if (panel.design.built == Built::ribs) out.push_back(settingUpDrawing(panel, hand));
+    for (const TruePanel& panel : w) {
+      if (panel.design.built != Built::ribs) continue;
+      if (!job.asOne() || !panel.design.innermost())
+        out.push_back(settingUpDrawing(panel, hand));
+      else if (!job.withFirst(hand))
+        out.push_back(settingUpOfBoth(job.right.front(), job.left.front()));
+    }
     return out;
   case PrintPiece::skins:
     for (const TruePanel& panel : w) {
@@ -115,7 +131,7 @@ Drawing wholeOf(PrintPiece piece, const Job& job, Hand hand, const ExportOrder& 
   case PrintPiece::braces: // nested, as it is sawn out of one piece of ply
     return bracePlates(w, hand, order.kerf).front();
   case PrintPiece::plan:
-    return planDrawing(w, hand);
+    return planOf(job, hand);
   case PrintPiece::settingUp:
   case PrintPiece::gauges:
   case PrintPiece::skins:
@@ -177,8 +193,10 @@ std::vector<Job> jobsOf(const TrueWing& w, const ExportOrder& order) {
 }
 
 std::string fileOf(const Job& job, PrintPiece piece, Hand hand, ExportFormat format) {
-  return fmt::format("{}-{}-{}.{}", job.name, printPieceChoices[static_cast<std::size_t>(piece)].key, name(hand),
-                     name(format));
+  const bool both = job.asOne() && (piece == PrintPiece::plan ||
+                                    (piece == PrintPiece::settingUp && job.right.size() == 1)); // further out by hands
+  return fmt::format("{}-{}-{}.{}", job.name, printPieceChoices[static_cast<std::size_t>(piece)].key,
+                     both ? "both" : name(hand), name(format));
 }
 
 std::string documentOf(const TrueWing& w) {
@@ -317,7 +335,10 @@ std::vector<std::string> exportNames(const TrueWing& w, const ExportOrder& order
     for (const PrintPiece piece : order.pieces)
       for (const Hand hand : job.hands)
         for (const ExportFormat format : order.formats)
-          if (format != ExportFormat::pdf || !order.oneDocument) out.push_back(fileOf(job, piece, hand, format));
+          if (format != ExportFormat::pdf || !order.oneDocument)
+            if (std::string file = fileOf(job, piece, hand, format);
+                std::find(out.begin(), out.end(), file) == out.end())
+              out.push_back(std::move(file));
   if (order.oneDocument) out.push_back(documentOf(w));
   return out;
 }
