@@ -40,6 +40,38 @@ TEST_F(StockTest, EveryPieceIsListedGatheredThreeWays) {
   EXPECT_EQ(rows(), 2 * pieces - shared) << "each hand has its own";
 }
 
+// A strip that passes the centre is one row, chosen on the board in both hands; sawn off there it is one a hand.
+TEST_F(StockTest, AStripOverBothHandsIsOneRow) {
+  window->openDemo("oldacre-1320");
+  stage(10);
+  QApplication::processEvents();
+  QTreeWidgetItem* edge = row("leading edge");
+  ASSERT_NE(edge, nullptr);
+  const auto told = [&](QTreeWidgetItem* item) {
+    QStringList out;
+    for (int c = 0; c < tree()->columnCount(); ++c) out << item->text(c);
+    return out.join(' ');
+  };
+  EXPECT_TRUE(told(edge).contains("803.7")) << told(edge).toStdString();
+  tree()->setCurrentItem(edge);
+  QApplication::processEvents();
+  EXPECT_TRUE(isDrawn(*board()));
+  const int whole = rows();
+  stage(6);
+  tab("Centre join");
+  EXPECT_EQ(figureNamed(window->document().wing(), "cut.le.mitre"), nullptr);
+  choose("join.sparsThere", "end");
+  EXPECT_NE(figureNamed(window->document().wing(), "cut.le.mitre"), nullptr);
+  stage(10);
+  QApplication::processEvents();
+  EXPECT_EQ(rows(), whole) << "as many rows, each of two pieces then";
+  EXPECT_TRUE(told(row("leading edge")).contains("40"));
+  EXPECT_FALSE(told(row("leading edge")).contains("803.7"));
+  window->document().undo();
+  QApplication::processEvents();
+  EXPECT_TRUE(told(row("leading edge")).contains("803.7"));
+}
+
 TEST_F(StockTest, APieceThatIsChosenIsChosenOnTheBoardAndBack) {
   QApplication::processEvents();
   const QImage before = board()->grab().toImage();

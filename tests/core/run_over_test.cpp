@@ -103,6 +103,7 @@ TEST(RunOver, AFlatWingIsBuiltInOnePiece) {
   EXPECT_NEAR(figureOf(two, "parts.mass") - figureOf(w, "parts.mass"), rib, 1e-6);
   EXPECT_NE(figureNamed(two, "cut.le.mitre"), nullptr);
   EXPECT_EQ(figureNamed(w, "cut.le.mitre"), nullptr);
+  EXPECT_EQ(figureNamed(w, "join.block"), nullptr) << "nothing is propped";
   EXPECT_NEAR(balanceOf(w).pieces.grams, figureOf(w, "parts.mass"), 1e-9);
   EXPECT_NEAR(balanceOf(w).rightMore, 0, 1e-9);
   // Built on the board as one, by one plan; nothing is joined.
@@ -157,6 +158,8 @@ TEST(RunOver, CrackedStripsAreBentOffTheBoardAndBracedThen) {
   EXPECT_NE(bend->what.find("Nick"), std::string::npos);
   EXPECT_LT(bend->cureHours, 4);
   EXPECT_EQ(bend->works.size(), 4U);
+  EXPECT_NE(figureNamed(w, "join.block"), nullptr);
+  EXPECT_EQ(figureNamed(w, "join.trim"), nullptr) << "no end is dressed";
   // By hand: caps 4 wide and 2 deep, the edges as deep as their stock, each nicked to within 0.5: both faces of the V.
   double nicks = 0;
   for (const std::string& key : strips) {
@@ -355,6 +358,29 @@ TEST(RunOver, OverHandsThatDiffer) {
   }
   double listed = 0;
   for (const PieceLine& l : pieceList(w)) listed += l.grams;
+  EXPECT_NEAR(listed, figureOf(w, "parts.mass"), 1e-6);
+  EXPECT_NEAR(balanceOf(w).pieces.grams, listed, 1e-6);
+  EXPECT_EQ(contradictionsIn(w, stepsOf(w)), std::vector<std::string>{});
+}
+
+// The left half tapers, so that its trailing edge stands 5.7° to the right one's: it ends in the middle, each listed.
+TEST(RunOver, WhatOneHandAloneCouldCarryOnEnds) {
+  Design d = plainWing(SparsThere::through);
+  d.inner().spars[0].kind = SparKind::fullDepth;
+  d.inner().left = {true, 0, -30, 0, 0};
+  const TrueWing w = wingOf(d);
+  int tails = 0, sheets = 0;
+  double listed = 0;
+  for (const PieceLine& l : pieceList(w)) {
+    listed += l.grams;
+    const bool tail = l.part->id.kind == PieceKind::trailingEdge, sheet = l.part->id.kind == PieceKind::sheetSpar;
+    if (tail) tails += l.right + l.left;
+    if (sheet) sheets += l.right + l.left;
+    if (tail || sheet) EXPECT_LT(l.part->length, 310);
+    if (l.part->id.kind == PieceKind::leadingEdge) EXPECT_NEAR(l.part->length, 600, 1);
+  }
+  EXPECT_EQ(tails, 2);
+  EXPECT_EQ(sheets, 2);
   EXPECT_NEAR(listed, figureOf(w, "parts.mass"), 1e-6);
   EXPECT_NEAR(balanceOf(w).pieces.grams, listed, 1e-6);
   EXPECT_EQ(contradictionsIn(w, stepsOf(w)), std::vector<std::string>{});

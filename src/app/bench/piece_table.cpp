@@ -6,6 +6,7 @@
 #include "core/measure/length_text.h"
 #include "core/takeaway/piece_list.h"
 #include "core/wing/model_balance.h"
+#include "core/wing/run_over.h"
 #include <QtWidgets>
 
 namespace eup::app {
@@ -219,6 +220,10 @@ void PieceTable::showWeights() {
   const bool both = part && !part->shared && standpoint.shownPanel().design.mirrored;
   for (QWidget* w : {static_cast<QWidget*>(left), static_cast<QWidget*>(leftWords)}) w->setEnabled(both);
   right->setEnabled(part != nullptr);
+  // The whole piece, with its lengths in panels further out.
+  const double reckoned =
+      part ? gramsWhole(standpoint.shownWing(), standpoint.shownPanel().design.id.panel, *part) * (part->shared ? 2 : 1)
+           : 0;
   for (const auto& [field, hand] : {std::pair(right, Hand::right), std::pair(left, Hand::left)}) {
     if (field->hasFocus() && field->isModified()) continue;
     QString text;
@@ -227,7 +232,8 @@ void PieceTable::showWeights() {
         if (one.hand == hand && one.piece == pieceKey(standpoint.shownPanel().design.lasting(), part->id))
           text = inWords(formatNumber(one.grams, 2));
     field->setText(text);
-    field->setPlaceholderText(part ? inWords(formatNumber(part->grams * (part->shared ? 2 : 1), 2)) : QString());
+    const bool there = part && (hand == Hand::right || both);
+    field->setPlaceholderText(there ? inWords(formatNumber(reckoned, 2)) : QString());
     field->setModified(false);
   }
 }

@@ -5,6 +5,7 @@
 #include "core/geometry/polyline.h"
 #include "core/joins/packing.h"
 #include "core/trials/trial_assembly.h"
+#include "core/wing/run_over.h"
 
 namespace eup::app {
 namespace {
@@ -35,6 +36,8 @@ QString JoinBoard::subheading() const {
   if (showsHolding()) return tr("true to scale, as it flies");
   const PanelJoin& j = panel().join;
   if (j.centre && !panel().design.mirrored) return tr("flat on the board · true lengths");
+  if (straightOverRoot(panel())) return tr("built as one, its strips straight through the join · true lengths");
+  if (passesRoot(panel())) return tr("built as one, its strips cracked and set at the join · true lengths");
   if (!j.centre) return tr("the panel inside pinned flat, this one propped · true lengths");
   return j.otherFlat ? tr("one half flat on the board, the other propped · true lengths")
                      : tr("both halves propped · true lengths");
@@ -167,7 +170,7 @@ void JoinBoard::drawHalf(Ink& ink, double side) const {
     ink.pick({Topic::joiner, 0}, {{a - up, b - up, b + up, a + up}});
   }
   if (centre && !w.design.mirrored) return; // a fin's root is propped by nothing
-  if (!propped) return;
+  if (!propped || straightOverRoot(w)) return;
   const double wide = 0.035 * span, block = w.join.block.height;
   ink.loop(rectangle({underTip.x() - wide / 2 - side * wide / 2, 0},
                      {underTip.x() + wide / 2 - side * wide / 2, std::max(block, 0.5)}),
@@ -196,6 +199,7 @@ void JoinBoard::drawBraces(Ink& ink, double left, const Below& place) const {
         !w.design.mirrored && w.join.centre ? tr("A fin's root meets no other half")
         : w.joiner
             ? tr("Joined by a rod: %1 across, legs %2").arg(len(w.design.join.joiner.diameter), len(w.joiner->reach))
+        : passesRoot(w) ? tr("No brace: the strips pass the join in one piece")
         : panel().sheet ? tr("Ends bevelled, glued in the cradle of the gauges' print")
                         : tr("No brace"),
         look.faint, {0, 14}, Qt::AlignLeft, 13, true);

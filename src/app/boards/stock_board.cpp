@@ -24,11 +24,14 @@ QString StockBoard::heading() const {
 QString StockBoard::subheading() const {
   for (const Part& part : panel().parts)
     if (part.id == standpoint.piece())
-      return tr("%1: cut to %2, from %3 (%4)")
+      return tr("%1: cut to %2, from %3 (%4)%5")
           .arg(QString::fromStdString(part.name),
                QString::fromStdString(sizeOf(part, document.design().unit, document.design().cutList.trim)),
                QString::fromStdString(wordsOf(part.stock, document.design().unit)),
-               document.design().unit == LengthUnit::mm ? tr("mm") : tr("inches"));
+               document.design().unit == LengthUnit::mm ? tr("mm") : tr("inches"),
+               part.shared               ? tr(", one for both hands")
+               : !part.overJoins.empty() ? tr(", over the join with the panel outside")
+                                         : QString());
   return tr("choose a piece in the list, or click one here");
 }
 

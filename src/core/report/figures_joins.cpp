@@ -272,24 +272,27 @@ void joinFigures(const TruePanel& w, FigureList& out) {
   if (!j.centre) takenFrom.emplace_back("join.angleTaken");
   const std::string at = underWhat(w.design);
   const std::string folded = j.centre ? (j.otherFlat ? "2Γ" : "Γ") : "(Γ − Γ inside)";
-  out.add(
-      {"join.block", "Block under the tip", j.block.height, Quantity::length, Stage::joins,
-       fmt::format("R{}, under the {}, board to underside", w.frame.ribs.back().number, at),
-       fmt::format("L sin {} and what the underside lies off the chord there, over {}", folded,
-                   j.otherFlat ? (j.centre ? "the pinned half's board" : "the board that the panel inside is pinned to")
-                               : "the root's lowest point"),
-       fmt::format("{} × sin {} = {}; the underside and the washout there make it {}", out.len(span),
-                   out.deg(j.onBoard), out.len(j.risePropped), out.len(j.block.height)),
-       planeGeometry,
-       byBlock ? std::vector<std::string>{"join.blockHeight", "join.blockAt", "join.propping", "panel.span",
-                                          "panel.washout"}
-               : std::vector<std::string>{"join.dihedral.rise", "join.dihedral.angle", "join.blockAt", "join.propping",
-                                          "panel.span", "panel.washout"},
-       true});
-  out.add({"join.blockOverRoot", "Same, over the root there", j.block.overRoot, Quantity::length, Stage::joins,
-           fmt::format("underside at the {}, tip less root", at),
-           "height of the tip's underside less that of the root's at the same place on the chord",
-           fmt::format("at {:.0f} % of the chord", j.block.fraction * 100), planeGeometry, from});
+  const bool straight = straightOverRoot(w);
+  if (!straight)
+    out.add({"join.block", "Block under the tip", j.block.height, Quantity::length, Stage::joins,
+             fmt::format("R{}, under the {}, board to underside", w.frame.ribs.back().number, at),
+             fmt::format("L sin {} and what the underside lies off the chord there, over {}", folded,
+                         j.otherFlat
+                             ? (j.centre ? "the pinned half's board" : "the board that the panel inside is pinned to")
+                             : "the root's lowest point"),
+             fmt::format("{} × sin {} = {}; the underside and the washout there make it {}", out.len(span),
+                         out.deg(j.onBoard), out.len(j.risePropped), out.len(j.block.height)),
+             planeGeometry,
+             byBlock ? std::vector<std::string>{"join.blockHeight", "join.blockAt", "join.propping", "panel.span",
+                                                "panel.washout"}
+                     : std::vector<std::string>{"join.dihedral.rise", "join.dihedral.angle", "join.blockAt",
+                                                "join.propping", "panel.span", "panel.washout"},
+             true});
+  if (!straight)
+    out.add({"join.blockOverRoot", "Same, over the root there", j.block.overRoot, Quantity::length, Stage::joins,
+             fmt::format("underside at the {}, tip less root", at),
+             "height of the tip's underside less that of the root's at the same place on the chord",
+             fmt::format("at {:.0f} % of the chord", j.block.fraction * 100), planeGeometry, from});
   out.add({"join.rise", "Tip rises by", j.rise, Quantity::length, Stage::joins,
            j.centre ? "chord line at the tip over the root, finished wing; the block is another figure"
                     : "chord line at the panel's tip over its root, finished wing; the block is another figure",
@@ -331,11 +334,12 @@ void joinFigures(const TruePanel& w, FigureList& out) {
            : j.centre                ? "out of square to the panel; each end bevelled by this"
                                      : "out of square to the panel; both ends that meet are bevelled by this",
            half, fmt::format("{} = {}", half, out.deg(j.lean)), planeGeometry, takenFrom});
-  out.add({"join.trim", "Trim at the top", j.trim, Quantity::length, Stage::joins,
-           fmt::format("off the {} edge of {}", j.lean >= 0 ? "upper" : "lower", whole ? "this end" : "each end"),
-           fmt::format("root depth × tan ({})", half),
-           fmt::format("{} × tan {} = {}", out.len(j.rootDepth), out.deg(std::abs(j.lean)), out.len(j.trim)),
-           planeGeometry, takenFrom});
+  if (!passesRoot(w))
+    out.add({"join.trim", "Trim at the top", j.trim, Quantity::length, Stage::joins,
+             fmt::format("off the {} edge of {}", j.lean >= 0 ? "upper" : "lower", whole ? "this end" : "each end"),
+             fmt::format("root depth × tan ({})", half),
+             fmt::format("{} × tan {} = {}", out.len(j.rootDepth), out.deg(std::abs(j.lean)), out.len(j.trim)),
+             planeGeometry, takenFrom});
   if (w.design.built == Built::ribs) // a rib that leans is cut taller; an end of sheet is bevelled
     out.add({"join.rootTaller", "Root rib cut taller", j.rootTaller - 1, Quantity::percent, Stage::joins,
              "because it leans", fmt::format("1 ÷ cos ({}) − 1", half),

@@ -1,6 +1,7 @@
 // Findings of joins, braces, joiners and setting up.
 #include "core/report/finder.h"
 #include "core/report/report_parts.h"
+#include "core/wing/run_over.h"
 #include <algorithm>
 #include <fmt/format.h>
 
@@ -187,7 +188,7 @@ void joinFindings(Finder f) {
            "Choose root chord level, or a section with a flat underside.",
            {},
            {"join.datum", "sections.root.kind"}});
-  if (f.w.join.block.height < 0)
+  if (f.w.join.block.height < 0 && !straightOverRoot(f.w))
     f.say({"join.block",
            Severity::warning,
            Stage::joins,

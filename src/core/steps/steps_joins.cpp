@@ -58,6 +58,7 @@ std::string bendSteps(const TrueWing& w, StepMaker& m, std::optional<Hand> hand,
   s.with = m.glue(), s.cureHours = m.setHours();
   s.look = centre ? "What is left of each strip bends and does not break; both tips stand equally high"
                   : "What is left of each strip bends and does not break; the panel stands on its block";
+  std::erase_if(s.figures, [](const std::string& key) { return key.ends_with("join.trim"); });
   const std::string place = (d.id.wing > 0 ? fmt::format("wing{}.", d.id.wing + 1) : "") +
                             (centre ? "" : fmt::format("panel{}.", d.id.panel + 1));
   for (const Figure& f : figuresOf(w, Stage::joins))

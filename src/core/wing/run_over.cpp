@@ -105,6 +105,13 @@ Half halfOf(const Part& part) {
   return out;
 }
 
+/// One that both hands share, as long as it is in its own.
+void endAtCentre(Part& part) {
+  part.shared = false;
+  tellWhole(part, halfOf(part), nullptr);
+  if (roleOf(part) == Role::sheet) part.area /= 2;
+}
+
 /// How far a scarf is to lie from a join: beyond the bays beside it and the legs of its braces.
 double aroundJoins(const WholeWing& w) {
   double out = 0;
@@ -162,16 +169,23 @@ void runOver(WholeWing& w) {
 }
 
 void runOverBoth(WholeWing& right, WholeWing& left) {
-  for (Part& part : right.panels.front().parts)
-    for (Part& other : left.panels.front().parts) {
-      if (other.id != part.id || !runsOverRoot(part) || !runsOverRoot(other)) continue;
-      if (roleOf(part) == Role::sheet) { // the two are cut from drawings of their own
-        for (Part* one : {&part, &other}) one->shared = false, one->overJoins.clear(), one->length /= 2, one->area /= 2;
-        continue;
-      }
-      const Half own = halfOf(part), others = halfOf(other);
-      tellWhole(part, own, &others);
-      tellWhole(other, own, &others);
+  std::vector<Part>&rights = right.panels.front().parts, &lefts = left.panels.front().parts;
+  const auto named = [](std::vector<Part>& in, const PieceId& id) -> Part* {
+    const auto found = std::ranges::find(in, id, &Part::id);
+    return found == in.end() ? nullptr : &*found;
+  };
+  for (Part& part : rights) {
+    Part* other = named(lefts, part.id);
+    if (!other || !runsOverRoot(part) || !runsOverRoot(*other) || roleOf(part) == Role::sheet) continue;
+    const Half own = halfOf(part), others = halfOf(*other);
+    tellWhole(part, own, &others);
+    tellWhole(*other, own, &others);
+  }
+  // What one hand alone has so, and sheet that is cut from drawings of its own, ends there.
+  for (const auto& [in, beside] : {std::pair(&rights, &lefts), std::pair(&lefts, &rights)})
+    for (Part& part : *in) {
+      const Part* other = named(*beside, part.id);
+      if (runsOverRoot(part) && (!other || !runsOverRoot(*other) || roleOf(part) == Role::sheet)) endAtCentre(part);
     }
 }
 
@@ -216,6 +230,10 @@ bool passesRoot(const TruePanel& panel) {
 
 bool passesTip(const TruePanel& panel) {
   return std::ranges::any_of(panel.parts, [](const Part& part) { return part.goesOn; });
+}
+
+bool straightOverRoot(const TruePanel& panel) {
+  return panel.design.join.sparsThere == SparsThere::through && passesRoot(panel);
 }
 
 BuiltAsOne builtWith(const WholeWing& w, int panel) {

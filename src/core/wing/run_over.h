@@ -37,6 +37,9 @@ bool passesRoot(const TruePanel& panel);
 /// Likewise at its outer end.
 bool passesTip(const TruePanel& panel);
 
+/// Whether it passes that join without a bend: nothing is propped there, nothing trimmed.
+bool straightOverRoot(const TruePanel& panel);
+
 /// What is built on the board as one.
 struct BuiltAsOne {
   int inner = 0, outer = 0; ///< the panels, counted from 0
