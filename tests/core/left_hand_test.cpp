@@ -98,30 +98,33 @@ TEST(LeftHand, MeanChordIsOfBothHalves) {
 }
 
 TEST(LeftHand, HasPartsOfItsOwnAndWeighsDown) {
-  Design d = demo("oldacre-1320");
-  const TrueWing plain = wingOf(d);
-  d.inner().left = {true, 30, 0, 0, 0};
-  const TrueWing w = wingOf(d);
-  double listed = 0, ofMain = 0, right = 0, left = 0;
-  int ofLeft = 0;
-  for (const PieceLine& l : pieceList(w)) {
-    if (l.panel->design.id.wing == 0) ofMain += l.grams;
-    listed += l.grams;
-    if (l.only == Hand::left) {
-      ++ofLeft;
-      EXPECT_EQ(l.right, 0);
-      EXPECT_LT(l.centre.y(), 0) << nameOf(l);
-      EXPECT_NE(nameOf(l).find("left hand"), std::string::npos);
+  for (const bool passes : {false, true}) { // strips that pass the centre are of both hands
+    Design d = demo("oldacre-1320");
+    d.inner().join.sparsThere = passes ? SparsThere::through : SparsThere::end;
+    const TrueWing plain = wingOf(d);
+    d.inner().left = {true, 30, 0, 0, 0};
+    const TrueWing w = wingOf(d);
+    double listed = 0, ofMain = 0, right = 0, left = 0;
+    int ofLeft = 0;
+    for (const PieceLine& l : pieceList(w)) {
+      if (l.panel->design.id.wing == 0) ofMain += l.grams;
+      listed += l.grams;
+      if (l.only == Hand::left) {
+        ++ofLeft;
+        EXPECT_EQ(l.right, 0);
+        EXPECT_LT(l.centre.y(), 0) << nameOf(l);
+        EXPECT_NE(nameOf(l).find("left hand"), std::string::npos);
+      }
     }
+    for (const TruePanel& p : w.main().panels) right += p.mass.grams();
+    for (const TruePanel& p : w.left->main().panels) left += p.mass.grams();
+    EXPECT_GT(ofLeft, passes ? 2 : 5);
+    EXPECT_NEAR(ofMain, right + left, 1e-6);
+    EXPECT_NEAR(figureOf(w, "parts.mass"), ofMain, 1e-6);
+    const ModelBalance b = balanceOf(w);
+    EXPECT_NEAR(b.pieces.grams, listed, 1e-6);
+    EXPECT_LT(b.rightMore, balanceOf(plain).rightMore) << "it hangs to the left";
   }
-  for (const TruePanel& p : w.main().panels) right += p.mass.grams();
-  for (const TruePanel& p : w.left->main().panels) left += p.mass.grams();
-  EXPECT_GT(ofLeft, 2); // its strips run over the centre
-  EXPECT_NEAR(ofMain, right + left, 1e-6);
-  EXPECT_NEAR(figureOf(w, "parts.mass"), ofMain, 1e-6);
-  const ModelBalance b = balanceOf(w);
-  EXPECT_NEAR(b.pieces.grams, listed, 1e-6);
-  EXPECT_LT(b.rightMore, balanceOf(plain).rightMore) << "it hangs to the left";
 }
 
 TEST(LeftHand, StaysWithinLimitsAndItsFaultsAreSaid) {

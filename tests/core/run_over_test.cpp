@@ -344,6 +344,19 @@ TEST(RunOver, ThePlanShowsBothHands) {
   EXPECT_EQ(labels, 1);
 }
 
+// A sheet spar that is cracked closes over its own thickness, as deep as it stands less what is left.
+TEST(RunOver, ACrackedSheetSparIsGluedOverItsThickness) {
+  Design d = plainWing(SparsThere::cracked, 5);
+  d.inner().spars[0].kind = SparKind::fullDepth;
+  d.inner().leadingEdge.kind = LeadingEdgeKind::none, d.inner().trailingEdge.kind = TrailingEdgeKind::none;
+  const TrueWing w = wingOf(d);
+  const Part& sheet = *linesOf(w).at("1 spar.1.sheet").part;
+  for (const Step& s : stepsOf(w))
+    if (kindOfStep(s.key) == "centre")
+      EXPECT_NEAR(s.glue.area, sheet.stock.thickness * (sheet.breadth - d.inner().join.crackLeaves), 1e-6);
+  EXPECT_TRUE(hasKind(stepsOf(w), "centre"));
+}
+
 // A left hand of its own, 40 longer: 300 + 340; the sheet spar's halves differ and are cut each by itself.
 TEST(RunOver, OverHandsThatDiffer) {
   Design d = plainWing(SparsThere::through);

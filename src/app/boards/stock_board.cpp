@@ -2,20 +2,9 @@
 #include "app/boards/stage_boards.h"
 #include "core/geometry/polyline.h"
 #include "core/takeaway/piece_list.h"
+#include "core/wing/run_over.h"
 
 namespace eup::app {
-
-/// The lengths of a piece, with the panels that they are in.
-static std::vector<std::pair<const TruePanel*, const Part*>> lengthsChosen(const WholeWing& wing, int panel,
-                                                                           const std::optional<PieceId>& piece) {
-  std::vector<std::pair<const TruePanel*, const Part*>> out;
-  if (!piece) return out;
-  for (const TruePanel& p : wing.panels)
-    for (const Part& part : p.parts)
-      if (p.design.id.panel == panel ? part.id == *piece : part.toldAs == Part::Told{panel, *piece})
-        out.emplace_back(&p, &part);
-  return out;
-}
 
 QString StockBoard::heading() const {
   return tr("%1, piece by piece").arg(QString::fromStdString(standpoint.shownWing().panels.front().design.name));
@@ -38,8 +27,8 @@ QString StockBoard::subheading() const {
 void StockBoard::draw(Ink& ink) const {
   LayoutBoard::draw(ink);
   ink.picks.clear(); // pieces are chosen here, not decisions
-  const PanelId chosen = panel().design.id;
-  for (const auto& [in, part] : lengthsChosen(standpoint.shownWing(), chosen.panel, standpoint.piece())) {
+  if (!standpoint.piece()) return;
+  for (const auto& [in, part] : lengthsOf(standpoint.shownWing(), {panel().design.id.panel, *standpoint.piece()})) {
     const TruePanel& w = *in;
     const Polyline shape = seenFromAbove(w, *part);
     for (const double side : {1.0, -1.0}) {
@@ -68,9 +57,8 @@ void StockBoard::clicked(const Point& p) {
       found = &part, least = area;
   }
   if (!found) return;
-  PanelId in = w.design.id;
-  if (found->toldAs) in.panel = found->toldAs->panel;
-  standpoint.setPiece(in, found->toldAs ? found->toldAs->as : found->id);
+  const Part::Told told = toldFor(w, *found);
+  standpoint.setPiece({w.design.id.wing, told.panel}, told.as);
 }
 
 } // namespace eup::app

@@ -75,9 +75,10 @@ std::optional<Scarfed> scarfed(const Part& part, const CutList& order) {
   double reach = order.stock * (isBottom(part.id) ? 0.9 : 1); // the first length
   double begun = 0;                                           // where that length begins
   while (reach < length) {
-    for (auto join = part.overJoins.rbegin(); join != part.overJoins.rend(); ++join) // its scarf clear of joins
-      if (reach > *join - part.noScarf && reach - slope<*join + part.noScarf&& * join - part.noScarf> begun + slope)
-        reach = *join - part.noScarf;
+    for (auto join = part.overJoins.rbegin(); join != part.overJoins.rend(); ++join) { // its scarf clear of joins
+      const double clearFrom = *join - part.noScarf, clearTo = *join + part.noScarf;
+      if (reach > clearFrom && reach - slope < clearTo && clearFrom > begun + slope) reach = clearFrom;
+    }
     begun = reach - slope;
     out.at.push_back(reach - slope / 2);
     reach += order.stock - slope;

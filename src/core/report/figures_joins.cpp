@@ -128,59 +128,43 @@ void braceFigures(const TruePanel& w, FigureList& out) {
   }
 }
 
-/// Spars that are cut part way at the join and set at its angle: the V that closes, cap by cap.
+/// Spars that are cut part way at the join and set at its angle, and edges that pass it with them: the V that closes.
 void crackFigures(const TruePanel& w, FigureList& out) {
   const Join& j = w.design.join;
   if (j.sparsThere != SparsThere::cracked) return;
-  for (const SparLine& line : w.frame.spars) {
-    const Spar& spar = w.design.spars[static_cast<std::size_t>(line.index)];
-    const double bend = 2 * std::abs(w.join.fold);
-    const auto crack = [&](const char* key, const char* label, double deep) {
-      const double cut = std::max(deep - j.crackLeaves, 0.0), mouth = 2 * cut * std::tan(bend / 2);
-      out.add({fmt::format("crack.{}.{}", line.index + 1, key),
-               fmt::format("{}, {}", label, spar.name),
-               mouth,
-               Quantity::length,
-               Stage::joins,
-               fmt::format("width of the V at the {} face, {} deep; {} is left and bends",
-                           w.join.fold >= 0 ? "upper" : "lower", out.len(cut), out.len(std::min(j.crackLeaves, deep))),
-               "2 × depth of the cut × tan(half the angle)",
-               fmt::format("2 × {} × tan {} = {}", out.len(cut), out.deg(bend / 2), out.len(mouth)),
-               planeGeometry,
-               {"join.crackLeaves", "join.dihedral.rise", "join.dihedral.angle"},
-               true});
-    };
-    if (spar.kind == SparKind::fullDepth) {
-      crack("sheet", "V in the sheet", line.upperSeat.at(0).y() - line.lowerSeat.at(0).y());
-    } else {
-      if (spar.top.fitted) crack("top", "V in the top cap", capAt(spar.top, 0).depth);
-      if (spar.bottom.fitted) crack("bottom", "V in the bottom cap", capAt(spar.bottom, 0).depth);
-    }
-  }
-}
-
-/// Edges that pass the join are nicked like the spars.
-void crackedEdgeFigures(const TruePanel& w, FigureList& out) {
-  const Join& j = w.design.join;
-  if (j.sparsThere != SparsThere::cracked) return;
-  for (const Part& part : w.parts) {
-    const bool leading = part.id.kind == PieceKind::leadingEdge;
-    if ((!leading && part.id.kind != PieceKind::trailingEdge) || !runsOverRoot(part)) continue;
-    const double bend = 2 * std::abs(w.join.fold), cut = nickDepth(part, j), mouth = 2 * cut * std::tan(bend / 2);
-    out.add({leading ? "crack.le" : "crack.te",
-             leading ? "V in the leading edge" : "V in the trailing edge",
+  const double bend = 2 * std::abs(w.join.fold);
+  const auto crack = [&](const std::string& key, std::string label, double deep) {
+    const double cut = nickDepth(deep, j), mouth = 2 * cut * std::tan(bend / 2);
+    out.add({"crack." + key,
+             std::move(label),
              mouth,
              Quantity::length,
              Stage::joins,
-             fmt::format("width of the V at the {} face, {} deep where the strip is {}; {} is left and bends",
-                         w.join.fold >= 0 ? "upper" : "lower", out.len(cut), out.len(part.stock.thickness),
-                         out.len(part.stock.thickness - cut)),
+             fmt::format("width of the V at the {} face, {} deep; {} is left and bends",
+                         w.join.fold >= 0 ? "upper" : "lower", out.len(cut), out.len(deep - cut)),
              "2 × depth of the cut × tan(half the angle)",
              fmt::format("2 × {} × tan {} = {}", out.len(cut), out.deg(bend / 2), out.len(mouth)),
              planeGeometry,
              {"join.crackLeaves", "join.dihedral.rise", "join.dihedral.angle"},
              true});
+  };
+  for (const SparLine& line : w.frame.spars) {
+    const Spar& spar = w.design.spars[static_cast<std::size_t>(line.index)];
+    const auto of = [&](const char* key, const char* label, double deep) {
+      crack(fmt::format("{}.{}", line.index + 1, key), fmt::format("{}, {}", label, spar.name), deep);
+    };
+    if (spar.kind == SparKind::fullDepth) {
+      of("sheet", "V in the sheet", line.upperSeat.at(0).y() - line.lowerSeat.at(0).y());
+    } else {
+      if (spar.top.fitted) of("top", "V in the top cap", capAt(spar.top, 0).depth);
+      if (spar.bottom.fitted) of("bottom", "V in the bottom cap", capAt(spar.bottom, 0).depth);
+    }
   }
+  for (const Part& part : w.parts)
+    if (runsOverRoot(part)) {
+      if (part.id.kind == PieceKind::leadingEdge) crack("le", "V in the leading edge", part.stock.thickness);
+      if (part.id.kind == PieceKind::trailingEdge) crack("te", "V in the trailing edge", part.stock.thickness);
+    }
 }
 
 /// Heights of the two jig rods' middles over the board, and how far they stand behind the root's leading edge.
@@ -289,8 +273,8 @@ void joinFigures(const TruePanel& w, FigureList& out) {
                                                 "join.propping", "panel.span", "panel.washout"},
              true});
   if (!straight)
-    out.add({"join.blockOverRoot", "Same, over the root there", j.block.overRoot, Quantity::length, Stage::joins,
-             fmt::format("underside at the {}, tip less root", at),
+    out.add({"join.blockOverRoot", "Underside of the tip over that of the root", j.block.overRoot, Quantity::length,
+             Stage::joins, fmt::format("underside at the {}, tip less root", at),
              "height of the tip's underside less that of the root's at the same place on the chord",
              fmt::format("at {:.0f} % of the chord", j.block.fraction * 100), planeGeometry, from});
   out.add({"join.rise", "Tip rises by", j.rise, Quantity::length, Stage::joins,
@@ -347,7 +331,6 @@ void joinFigures(const TruePanel& w, FigureList& out) {
              takenFrom});
   braceFigures(w, out);
   crackFigures(w, out);
-  crackedEdgeFigures(w, out);
   jigRodFigures(w, out);
   endCutFigures(w, out);
 }

@@ -11,12 +11,6 @@
 namespace eup {
 namespace {
 
-/// The piece that a part is told as.
-PlacedPiece wholeOf(const TruePanel& p, const Part& part, Hand hand) {
-  return {p.design.id.wing, part.toldAs ? part.toldAs->panel : p.design.id.panel, hand,
-          part.toldAs ? part.toldAs->as : part.id};
-}
-
 std::string bracesInWords(std::size_t n) {
   return n == 1 ? std::string("brace") : fmt::format("{} braces", n);
 }
@@ -65,7 +59,10 @@ std::string bendSteps(const TrueWing& w, StepMaker& m, std::optional<Hand> hand,
     if (f.key.starts_with(place + "crack.")) s.figures.push_back(f.key);
   double strips = 0;
   for (const Part& part : m.panel.parts)
-    if (runsOverRoot(part)) s.works.push_back(wholeOf(m.panel, part, hand.value_or(Hand::right))), ++strips;
+    if (runsOverRoot(part)) {
+      const Part::Told told = toldFor(m.panel, part);
+      s.works.push_back({d.id.wing, told.panel, hand.value_or(Hand::right), told.as}), ++strips;
+    }
   s.minutes = 10 + 5 * strips;
   const std::string bent = s.key;
   out.put(std::move(s));
@@ -142,7 +139,6 @@ Step strutStep(const TrueWing& w, int number, const std::vector<Strut>& struts, 
 
 std::string braceSteps(StepMaker& m, const std::string& before) {
   const PanelBrief& d = m.panel.design;
-  const auto count = bracesInWords;
   std::string last = before;
   const std::size_t n = m.panel.join.braces.size();
   if (n > 0 && !passesRoot(m.panel)) {                                 // else it goes in when the strips are bent there
@@ -153,14 +149,15 @@ std::string braceSteps(StepMaker& m, const std::string& before) {
                          .caution = glueCaution,
                          .print = "braces",
                          .puts = PieceQuery{{PieceKind::brace}}};
-    last = dry ? m.add("brace", fmt::format("Try the {} of the join dry: each slides in from the root", count(n)),
-                       10.0 * static_cast<double>(n), {last}, {.look = "It still slides in when the sheet is on"})
-               : m.add("brace", fmt::format("Cut the {} of the join, try dry, glue to this half", count(n)),
-                       25.0 * static_cast<double>(n), {last}, glued);
+    last =
+        dry ? m.add("brace", fmt::format("Try the {} of the join dry: each slides in from the root", bracesInWords(n)),
+                    10.0 * static_cast<double>(n), {last}, {.look = "It still slides in when the sheet is on"})
+            : m.add("brace", fmt::format("Cut the {} of the join, try dry, glue to this half", bracesInWords(n)),
+                    25.0 * static_cast<double>(n), {last}, glued);
   }
   if (const std::size_t beyond = d.beyond ? d.beyond->braces.size() : 0; beyond > 0 && !passesTip(m.panel))
     last = m.add("braceTip",
-                 fmt::format("Try the {} of the join at the tip dry: each slides in from there", count(beyond)),
+                 fmt::format("Try the {} of the join at the tip dry: each slides in from there", bracesInWords(beyond)),
                  10.0 * static_cast<double>(beyond), {last}, {.look = "It still slides in when the sheet is on"});
   if (m.panel.joiner)
     last = m.add("socket", "Cut the joiner, glue the joiner tube into the ribs", 30, {last},

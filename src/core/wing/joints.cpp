@@ -7,15 +7,17 @@
 
 namespace eup {
 
-/// Strips that are cracked at the panel's root close on themselves: both faces of the V.
+/// Strips that are cracked at the panel's root close on themselves there, face to face.
 static std::vector<Bond> bondsOfNicks(const TruePanel& p) {
   std::vector<Bond> out;
   if (p.design.join.sparsThere != SparsThere::cracked) return out;
   for (const Part& part : p.parts) {
     if (!runsOverRoot(part)) continue;
-    const double cut = nickDepth(part, p.design.join);
+    const bool sheet = part.stock.form == Stock::Form::sheet; // it stands upright
+    const double across = sheet ? part.stock.thickness : part.breadth,
+                 cut = nickDepth(sheet ? part.breadth : part.stock.thickness, p.design.join);
     if (cut > 0)
-      out.push_back({part.id, part.id, GlueUse::join, part.breadth, part.count * part.breadth * cut, part.from,
+      out.push_back({part.id, part.id, GlueUse::join, across, part.count * across * cut, part.from,
                      part.shared ? BondTo::other : BondTo::inside});
   }
   return out;

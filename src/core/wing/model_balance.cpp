@@ -1,5 +1,6 @@
 #include "core/wing/model_balance.h"
 #include "core/design/record_keys.h"
+#include "core/wing/run_over.h"
 #include <map>
 #include <set>
 
@@ -79,32 +80,29 @@ ModelBalance balanceOf(const TrueWing& w) {
       if (part.what() != Part::What::covering) glued += weighs * decided.glue;
     };
     const TrueWing& left = w.of(Hand::left);
-    const auto lengthsOf = [&](const TrueWing& of, std::size_t k, const Part& part, bool turned) {
-      std::vector<MassPoint> lengths;
-      for (std::size_t in = k; in < of.wings[i].panels.size(); ++in)
-        for (const Part& one : of.wings[i].panels[in].parts)
-          if (in == k ? one.id == part.id : one.toldAs == Part::Told{static_cast<int>(k), part.id}) {
-            const Point3 at = inModel(of, i, in, one.centre);
-            lengths.push_back({one.grams, {at.x(), turned ? -at.y() : at.y(), at.z()}});
-          }
-      return lengths;
+    const auto massesOf = [&](const TrueWing& of, std::size_t k, const Part& part, bool turned) {
+      std::vector<MassPoint> masses;
+      for (const auto& [in, one] : lengthsOf(of.wings[i], {static_cast<int>(k), part.id})) {
+        const Point3 at = inModel(of, i, static_cast<std::size_t>(in->design.id.panel), one->centre);
+        masses.push_back({one->grams, {at.x(), turned ? -at.y() : at.y(), at.z()}});
+      }
+      return masses;
     };
     for (std::size_t k = 0; k < wing.panels.size(); ++k)
       for (const Part& part : wing.panels[k].parts) {
         if (part.toldAs) continue;
-        std::vector<MassPoint> lengths = lengthsOf(w, k, part, false);
+        std::vector<MassPoint> lengths = massesOf(w, k, part, false);
         if (wing.mirrored && part.shared) { // half of it in either hand; but a post stands where it stands
           if (part.what() == Part::What::post)
             lengths.front().grams *= 2;
           else
-            for (const MassPoint& other : lengthsOf(left, k, part, true)) lengths.push_back(other);
+            for (const MassPoint& other : massesOf(left, k, part, true)) lengths.push_back(other);
         }
         put(wing.panels[k], part, Hand::right, lengths);
       }
     for (std::size_t k = 0; wing.mirrored && k < left.wings[i].panels.size(); ++k)
       for (const Part& part : left.wings[i].panels[k].parts)
-        if (!part.shared && !part.toldAs)
-          put(left.wings[i].panels[k], part, Hand::left, lengthsOf(left, k, part, true));
+        if (!part.shared && !part.toldAs) put(left.wings[i].panels[k], part, Hand::left, massesOf(left, k, part, true));
     if (wing.mirrored) out.wings.push_back({w.design.wings[i].name, surfaceOf(w, i), grams, glued});
   }
   scales.tellGone(out);

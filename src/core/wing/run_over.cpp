@@ -151,10 +151,8 @@ void runOver(WholeWing& w) {
     for (Part& part : w.panels[k].parts) {
       if (part.toldAs || roleOf(part) == Role::none) continue;
       Half own{part.length, {}};
-      for (std::size_t further = k + 1; further < w.panels.size(); ++further)
-        for (const Part& other : w.panels[further].parts)
-          if (other.toldAs == Part::Told{static_cast<int>(k), part.id})
-            own.joins.push_back(own.length), own.length += other.length;
+      for (const auto& [in, other] : lengthsOf(w, {static_cast<int>(k), part.id}))
+        if (other != &part) own.joins.push_back(own.length), own.length += other->length;
       const Point3 way = wayOf(part, root.design.gamma);
       part.shared = k == 0 && w.mirrored && there != SparsThere::end && reachesRoot(part) &&
                     goesOn(way, {-way.x(), way.y(), -way.z()}, there);
@@ -189,18 +187,27 @@ void runOverBoth(WholeWing& right, WholeWing& left) {
     }
 }
 
-double nickDepth(const Part& part, const Join& join) {
-  const double deep = part.stock.form == Stock::Form::sheet ? part.breadth : part.stock.thickness;
+double nickDepth(double deep, const Join& join) {
   return std::max(deep - join.crackLeaves, 0.0);
+}
+
+Part::Told toldFor(const TruePanel& panel, const Part& part) {
+  return part.toldAs.value_or(Part::Told{panel.design.id.panel, part.id});
+}
+
+std::vector<std::pair<const TruePanel*, const Part*>> lengthsOf(const WholeWing& w, const Part::Told& piece) {
+  std::vector<std::pair<const TruePanel*, const Part*>> out;
+  for (std::size_t k = static_cast<std::size_t>(piece.panel); k < w.panels.size(); ++k)
+    for (const Part& part : w.panels[k].parts)
+      if (toldFor(w.panels[k], part) == piece) out.emplace_back(&w.panels[k], &part);
+  return out;
 }
 
 double gramsWhole(const WholeWing& w, int panel, const Part& part) {
   if (part.toldAs) return 0;
-  double sum = part.grams;
-  if (part.overJoins.empty()) return sum;
-  for (const TruePanel& p : w.panels)
-    for (const Part& other : p.parts)
-      if (other.toldAs == Part::Told{panel, part.id}) sum += other.grams;
+  if (part.overJoins.empty()) return part.grams;
+  double sum = 0;
+  for (const auto& [in, length] : lengthsOf(w, {panel, part.id})) sum += length->grams;
   return sum;
 }
 

@@ -22,8 +22,14 @@ void runOverBoth(WholeWing& right, WholeWing& left);
 /// Whether it goes on beyond its panel's inner end, in one piece.
 bool runsOverRoot(const Part& part);
 
-/// How deep a strip is nicked that is cracked at a join, mm: its depth there less what is left to bend.
-double nickDepth(const Part& part, const Join& join);
+/// How deep a strip of that depth is nicked where it is cracked, mm: all but what is left to bend.
+double nickDepth(double deep, const Join& join);
+
+/// Which piece of which panel is told whole, cut and put in for a part of that panel: mostly itself.
+Part::Told toldFor(const TruePanel& panel, const Part& part);
+
+/// A piece's lengths, with the panels that they are in, from the one that tells it outwards.
+std::vector<std::pair<const TruePanel*, const Part*>> lengthsOf(const WholeWing& wing, const Part::Told& piece);
 
 /// g of a piece in one hand, with its lengths in the panels further out; of one that is told with the panel inside: 0.
 double gramsWhole(const WholeWing& wing, int panel, const Part& part);
