@@ -88,7 +88,7 @@ std::optional<Scarfed> scarfed(const Part& part, const CutList& order) {
 }
 
 int countFor(const Part& part, Hand hand, const CutList& order) {
-  if (part.toldAs || (part.shared && hand == Hand::left)) return 0;
+  if (!part.toldWith(hand)) return 0;
   return part.count * (order.batch + (part.what() == Part::What::ribs ? order.spares : 0));
 }
 

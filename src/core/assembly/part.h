@@ -84,6 +84,9 @@ struct Part {
   Point3 centre{0, 0, 0};            ///< of mass, in the panel's axes (aft, outwards, up)
   Point3 from{0, 0, 0}, to{0, 0, 0}; ///< of what runs straight: the ends of its middle line; else the same point
 
+  /// Whether it is told, cut, put in and labelled with that hand, in this panel: not what comes with the right hand for
+  /// both, nor a length of what is told with another panel.
+  bool toldWith(Hand hand) const { return !toldAs && !(shared && hand == Hand::left); }
   What what() const { return groupOf(id.kind); }
   std::string key() const { return textOf(id); } ///< what files and tables call it, within its panel
 };

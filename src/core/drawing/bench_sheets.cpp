@@ -97,7 +97,7 @@ std::vector<Drawing> pieceLabels(const DrawnWing& wing, Hand hand) {
   std::vector<Drawing> out;
   for (const TruePanel& panel : wing)
     for (const Part& part : panel.parts) {
-      if (part.toldAs || (part.shared && hand == Hand::left)) continue; // has its label already
+      if (!part.toldWith(hand)) continue; // has its label already
       Drawing d = headed("Labels", panel.design.name, hand);
       constexpr double wide = 62, high = 17;
       d.loop(Layer::cut, rectangle({0, 0}, {wide, high})); // cut apart

@@ -9,7 +9,7 @@ namespace eup {
 std::vector<Drawing> smallPieces(const TruePanel& w, Hand hand) {
   std::vector<Drawing> out;
   for (const Part& part : w.parts) {
-    if (part.shared && hand == Hand::left) continue; // drawn with the right hand
+    if (!part.toldWith(hand)) continue; // drawn with the right hand
     const bool strip = part.what() == Part::What::capStrips && part.drawn == DrawnOn::skins;
     if (!strip && part.outline.empty()) continue;
     Drawing d;

@@ -214,7 +214,7 @@ std::vector<std::string> contradictionsIn(const TrueWing& w, const std::vector<S
     for (const PlacedPiece& piece : s.puts) ++times[piece];
   for (const Body& body : bodiesOf(w))
     for (const Part& part : body.panel.parts) {
-      if (part.toldAs || (part.shared && body.hand == Hand::left)) continue;
+      if (!part.toldWith(body.hand)) continue;
       const auto found = times.find(body.at(part.id));
       const int n = found == times.end() ? 0 : found->second;
       if (n != 1)

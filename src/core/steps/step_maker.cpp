@@ -95,7 +95,7 @@ std::vector<PlacedPiece> StepMaker::pieces(const PieceQuery& query) const {
   std::vector<PlacedPiece> found;
   for (const auto& [of, side] : bodies)
     for (const Part& part : of->parts)
-      if (query.covers(part.id) && !part.toldAs && !(part.shared && side == Hand::left))
+      if (query.covers(part.id) && part.toldWith(side))
         found.push_back({of->design.id.wing, of->design.id.panel, side, part.id});
   return found;
 }

@@ -104,8 +104,7 @@ std::vector<PlacedPiece> allOf(const TrueWing& w, int wing, const PieceQuery& qu
     if (hand == Hand::left && !w.wing(wing).mirrored) continue;
     for (const TruePanel& p : w.of(hand).wing(wing).panels)
       for (const Part& part : p.parts)
-        if (query.covers(part.id) && !part.toldAs && !(part.shared && hand == Hand::left))
-          out.push_back({wing, p.design.id.panel, hand, part.id});
+        if (query.covers(part.id) && part.toldWith(hand)) out.push_back({wing, p.design.id.panel, hand, part.id});
   }
   return out;
 }

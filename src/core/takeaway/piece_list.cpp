@@ -61,7 +61,7 @@ std::vector<PieceLine> pieceList(const TrueWing& w) {
         if (!same && other) out.push_back(lineOf(w, *left, k, *other, Hand::left));
       }
       for (const Part& part : left ? left->panels[k].parts : std::vector<Part>{}) // what the right one has not
-        if (!part.shared && !part.toldAs && !partNamed(right.panels[k], part.id))
+        if (part.toldWith(Hand::left) && !partNamed(right.panels[k], part.id))
           out.push_back(lineOf(w, *left, k, *partNamed(left->panels[k], part.id), Hand::left));
     }
   return out;

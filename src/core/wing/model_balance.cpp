@@ -102,7 +102,7 @@ ModelBalance balanceOf(const TrueWing& w) {
       }
     for (std::size_t k = 0; wing.mirrored && k < left.wings[i].panels.size(); ++k)
       for (const Part& part : left.wings[i].panels[k].parts)
-        if (!part.shared && !part.toldAs) put(left.wings[i].panels[k], part, Hand::left, massesOf(left, k, part, true));
+        if (part.toldWith(Hand::left)) put(left.wings[i].panels[k], part, Hand::left, massesOf(left, k, part, true));
     if (wing.mirrored) out.wings.push_back({w.design.wings[i].name, surfaceOf(w, i), grams, glued});
   }
   scales.tellGone(out);

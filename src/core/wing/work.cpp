@@ -244,7 +244,7 @@ static OtherHand toldOf(const WholeWing& w) {
   for (const TruePanel& p : w.panels) {
     out.grams.push_back(gramsOf(p.parts));
     out.pieces.push_back(0);
-    for (const Part& part : p.parts) out.pieces.back() += part.shared || part.toldAs ? 0 : part.count;
+    for (const Part& part : p.parts) out.pieces.back() += part.toldWith(Hand::left) ? part.count : 0;
   }
   return out;
 }
